@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Gates;
+
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Mechanics\Statistics;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Word;
+use Augendo\Core\Tolerance;
+
+/** The gate held against its evidence: each criterion with its figures, and what follows. */
+final readonly class GateResult
+{
+    private const FADE_LEAST_REPS = 9;
+
+    /**
+     * @param  array<string, Verdict>  $criteria  by criterion name, in the order they are told
+     * @param  float|null  $rate  good over observed; null without observed reps
+     * @param  int  $bestRun  longest run of good reps within one session of the window
+     * @param  float|null  $fade  good rate of the first third less that of the last, in the latest session; null when not judged
+     * @param  int|null  $worstSoreness  highest score of the soreness days; null without a report
+     * @param  bool  $morningAfter  whether a morning report follows the last rep's day
+     */
+    private function __construct(
+        public GateDecision $decision,
+        public array $criteria,
+        public int $observed,
+        public int $good,
+        public ?float $rate,
+        public ?float $lowerBound,
+        public int $observedDays,
+        public int $bestRun,
+        public int $safetyFaults,
+        public ?float $fade,
+        public ?int $worstSoreness,
+        public bool $morningAfter,
+        public ?Day $lastRepDay,
+    ) {}
+
+    public static function of(Gate $gate, Day $on, GateEvidence $evidence): self
+    {
+        $oldest = $on->ordinal - $gate->maxAgeDays;
+        $reps = array_values(array_filter($evidence->reps, fn (JudgedRep $rep): bool => $rep->at->day->ordinal > $oldest));
+        usort($reps, fn (JudgedRep $a, JudgedRep $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $window = self::window($reps, $gate->windowSessions);
+        $observedReps = array_merge(...array_values($window));
+
+        $n = count($observedReps);
+        $good = self::countGood($observedReps);
+        $days = count(array_unique(array_map(fn (JudgedRep $rep): int => $rep->at->day->ordinal, $observedReps)));
+        $rate = $n === 0 ? null : $good / $n;
+        $bound = $n === 0 ? null : Statistics::wilsonLowerBound($good, $n, $gate->confidence);
+        $run = max([0, ...array_map(self::longestRun(...), array_values($window))]);
+        $safety = count(array_filter(array_slice($reps, -$gate->safetyWindowReps), fn (JudgedRep $rep): bool => $rep->safety));
+        $fade = $window === [] ? null : self::fade($window[array_key_last($window)]);
+        $worst = self::worstSoreness($evidence->soreness, $on, $gate->sorenessDays);
+        $lastDay = $reps === [] ? null : $reps[count($reps) - 1]->at->day;
+        $morning = $lastDay !== null && self::hasMorningAfter($evidence->soreness, $lastDay);
+
+        $enough = $n >= $gate->minReps && $days >= $gate->minSessions;
+        $orShort = fn (bool $passes): Verdict => $passes ? Verdict::Pass : ($enough ? Verdict::Fail : Verdict::Short);
+        $criteria = [
+            Criterion::Evidence->value => $enough ? Verdict::Pass : Verdict::Short,
+            Criterion::Mechanics->value => $rate === null || $bound === null
+                ? Verdict::Unknown
+                : $orShort(Tolerance::atLeast($rate, $gate->targetRate) && Tolerance::atLeast($bound, $gate->lowerBound)),
+            Criterion::Streak->value => $orShort($gate->streak === null || $run >= $gate->streak),
+            Criterion::Safety->value => Verdict::of($safety <= $gate->maxSafetyFaults),
+            Criterion::Fade->value => Verdict::of($fade === null || ! Tolerance::above($fade, $gate->maxFade)),
+            Criterion::Soreness->value => match (true) {
+                $worst !== null && $worst > $gate->sorenessMax => Verdict::Fail,
+                $gate->needsMorningAfter && ! $morning => Verdict::Unknown,
+                default => Verdict::Pass,
+            },
+            Criterion::Readiness->value => match ($evidence->word) {
+                Word::Full => Verdict::Pass,
+                Word::Unknown => Verdict::Unknown,
+                default => Verdict::Fail,
+            },
+            Criterion::Load->value => Verdict::of($evidence->loadOk),
+            Criterion::Prerequisites->value => Verdict::of($evidence->prerequisitesOk),
+            Criterion::Clearance->value => Verdict::of($evidence->clearanceOk ?? true),
+        ];
+        $tooFewGood = $n >= $gate->minReps && $rate !== null && Tolerance::above($gate->stepBackRate, $rate);
+
+        return new self(
+            self::decide($evidence->word, $criteria, $tooFewGood), $criteria,
+            $n, $good, $rate, $bound, $days, $run, $safety, $fade, $worst, $morning, $lastDay,
+        );
+    }
+
+    /** @param array<string, Verdict> $criteria */
+    private static function decide(Word $word, array $criteria, bool $tooFewGood): GateDecision
+    {
+        $fails = fn (Criterion $criterion): bool => $criteria[$criterion->value] === Verdict::Fail;
+
+        return match (true) {
+            ! $word->allowsWork() => GateDecision::Pause,
+            $fails(Criterion::Safety), $tooFewGood => GateDecision::StepBack,
+            array_filter($criteria, fn (Verdict $verdict): bool => $verdict !== Verdict::Pass) === [] => GateDecision::Advance,
+            $fails(Criterion::Mechanics), $fails(Criterion::Streak), $fails(Criterion::Fade) => GateDecision::Repeat,
+            in_array(Verdict::Fail, $criteria, true) => GateDecision::Hold,
+            default => GateDecision::Collect,
+        };
+    }
+
+    /**
+     * The observed reps of the last sessions that have any; sessions are in order of their latest rep.
+     *
+     * @param  list<JudgedRep>  $reps  in order of time
+     * @return array<string, non-empty-list<JudgedRep>> by session
+     */
+    private static function window(array $reps, int $sessions): array
+    {
+        $latest = [];
+        $observed = [];
+        foreach ($reps as $position => $rep) {
+            $latest[$rep->session] = $position;
+            if ($rep->good !== null) {
+                $observed[$rep->session][] = $rep;
+            }
+        }
+        uksort($observed, fn (int|string $a, int|string $b): int => $latest[$a] <=> $latest[$b]);
+
+        return array_slice($observed, -$sessions, null, true);
+    }
+
+    /** @param list<JudgedRep> $reps */
+    private static function countGood(array $reps): int
+    {
+        return count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true));
+    }
+
+    /** @param list<JudgedRep> $reps */
+    private static function longestRun(array $reps): int
+    {
+        $longest = $run = 0;
+        foreach ($reps as $rep) {
+            $run = $rep->good === true ? $run + 1 : 0;
+            $longest = max($longest, $run);
+        }
+
+        return $longest;
+    }
+
+    /** @param list<JudgedRep> $reps observed, of one session */
+    private static function fade(array $reps): ?float
+    {
+        if (count($reps) < self::FADE_LEAST_REPS) {
+            return null;
+        }
+        $third = intdiv(count($reps), 3);
+
+        return (self::countGood(array_slice($reps, 0, $third)) - self::countGood(array_slice($reps, -$third))) / $third;
+    }
+
+    /** @param list<DaySoreness> $soreness */
+    private static function worstSoreness(array $soreness, Day $on, int $days): ?int
+    {
+        $recent = array_filter($soreness, fn (DaySoreness $report): bool => $on->daysSince($report->day) < $days && ! $report->day->isAfter($on));
+
+        return $recent === [] ? null : max(array_map(fn (DaySoreness $report): int => $report->score, $recent));
+    }
+
+    /** @param list<DaySoreness> $soreness */
+    private static function hasMorningAfter(array $soreness, Day $lastRep): bool
+    {
+        foreach ($soreness as $report) {
+            if ($report->moment === Moment::Morning && $report->day->isAfter($lastRep)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

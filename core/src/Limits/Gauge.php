@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Load\CostedSet;
+use Closure;
+
+/** A limit held against one record on one day: the record is summed once, plans are then read off cheaply. */
+final readonly class Gauge
+{
+    /** @param Closure(list<CostedSet>): LimitState $read takes the planned sets of the day that fit the limit's filter */
+    public function __construct(public Limit $limit, private Closure $read) {}
+
+    /** @param list<CostedSet> $plan the planned sets of the day */
+    public function read(array $plan): LimitState
+    {
+        return ($this->read)(array_values(array_filter($plan, $this->limit->filter->fits(...))));
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Tolerance;
+
+/** A bound on load: who says it, for which ages, on which sets. Limits bind plans, never the record. */
+abstract readonly class Limit
+{
+    /** A cap or step is near above this share of its maximum. */
+    private const NEAR_SHARE = 0.9;
+
+    /** @param array{int, int}|null $ages whole years from–to, both included; null for every age */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $source,
+        public Severity $severity,
+        public ?array $ages,
+        public LimitFilter $filter,
+        public ?Measure $measure,
+    ) {}
+
+    abstract public function kind(): string;
+
+    abstract public function gauge(LoadRecord $record, Day $on): Gauge;
+
+    /** An unknown age fits every range. */
+    public function appliesAt(?int $age): bool
+    {
+        return $this->ages === null || $age === null || ($age >= $this->ages[0] && $age <= $this->ages[1]);
+    }
+
+    /** @param CostedSet $oneRep a set of one repetition */
+    public function touches(CostedSet $oneRep): bool
+    {
+        return $this->amount([$oneRep]) > 0.0 && $this->filter->fits($oneRep);
+    }
+
+    public function isHard(): bool
+    {
+        return $this->severity === Severity::Hard;
+    }
+
+    protected function series(LoadRecord $record): DailySeries
+    {
+        assert($this->measure !== null);
+
+        return $record->series($this->measure, $this->filter->key(), $this->filter->fits(...));
+    }
+
+    /** @param list<CostedSet> $sets */
+    protected function amount(array $sets): float
+    {
+        if ($this->measure === null || $this->measure === Measure::Internal) {
+            return 0.0;
+        }
+        $sum = 0.0;
+        foreach ($sets as $set) {
+            $sum += $set->cost[$this->measure->value];
+        }
+
+        return $sum;
+    }
+
+    /** A state whose status follows from a maximum alone. */
+    protected function against(float $max, float $used, float $projected, bool $warns): LimitState
+    {
+        $status = match (true) {
+            Tolerance::above($projected, $max) => Status::Over,
+            $warns && Tolerance::above($projected, self::NEAR_SHARE * $max) => Status::Near,
+            default => Status::Within,
+        };
+
+        return new LimitState($this, $used, $projected, $max, max(0.0, $max - $projected), $status);
+    }
+}

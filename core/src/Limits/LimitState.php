@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+
+/** Where a limit stands on a day, in the limit's own measure. */
+final readonly class LimitState
+{
+    /**
+     * @param  float|null  $used  from the record only
+     * @param  float|null  $projected  record and plan
+     * @param  Day|null  $earliest  of a rest limit: the first day such work is allowed again
+     */
+    public function __construct(
+        public Limit $limit,
+        public ?float $used,
+        public ?float $projected,
+        public ?float $max,
+        public ?float $remaining,
+        public Status $status,
+        public ?Day $earliest = null,
+    ) {}
+
+    public function isOver(): bool
+    {
+        return $this->status === Status::Over;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\RatioMethod;
+use Augendo\Core\Tolerance;
+
+/** The last week against the weeks before, within a band. */
+final readonly class RatioLimit extends Limit
+{
+    /** @param array{int, int}|null $ages @param int $minDays days of record below which the ratio is not known */
+    public function __construct(
+        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        Measure $measure, public RatioMethod $method, public float $low, public float $high, public float $stop,
+        public int $minDays, public float $minChronic = 0.0,
+    ) {
+        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+    }
+
+    public function kind(): string
+    {
+        return 'ratio';
+    }
+
+    public function gauge(LoadRecord $record, Day $on): Gauge
+    {
+        $series = $this->series($record);
+        $recordDays = $record->firstDay() === null ? 0 : $on->ordinal - $record->firstDay() + 1;
+        $ratio = fn (DailySeries $of): ?float => $recordDays < $this->minDays
+            ? null
+            : $this->method->ratio($of, $on->ordinal, $this->minChronic);
+        $used = $ratio($series);
+
+        return new Gauge($this, function (array $plan) use ($series, $ratio, $used, $on): LimitState {
+            $projected = $plan === [] ? $used : $ratio($series->with($on->ordinal, $this->amount($plan)));
+
+            return new LimitState($this, $used, $projected, $this->stop, null, $this->status($projected));
+        });
+    }
+
+    private function status(?float $ratio): Status
+    {
+        return match (true) {
+            $ratio === null => Status::Unknown,
+            Tolerance::above($ratio, $this->stop) => Status::Over,
+            Tolerance::above($ratio, $this->high) => Status::Near,
+            Tolerance::above($this->low, $ratio) => Status::Low,
+            default => Status::Within,
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+
+/** A week may grow by so much over the mean of the four weeks before it, or over a floor. */
+final readonly class StepLimit extends Limit
+{
+    /** @param array{int, int}|null $ages @param float $maxIncrease 0.15 for 15 % */
+    public function __construct(
+        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        Measure $measure, public float $maxIncrease, public float $floor,
+    ) {
+        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+    }
+
+    public function kind(): string
+    {
+        return 'step';
+    }
+
+    public function gauge(LoadRecord $record, Day $on): Gauge
+    {
+        $series = $this->series($record);
+        $used = $series->sum($on->ordinal - 6, $on->ordinal);
+        $base = $series->sum($on->ordinal - 34, $on->ordinal - 7) / 4;
+        $max = (1 + $this->maxIncrease) * max($base, $this->floor);
+
+        return new Gauge($this, fn (array $plan): LimitState => $this->against($max, $used, $used + $this->amount($plan), true));
+    }
+}

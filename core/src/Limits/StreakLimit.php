@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Tolerance;
+
+/** At most so many days running with such work. */
+final readonly class StreakLimit extends Limit
+{
+    /** @param array{int, int}|null $ages @param float|null $atLeast null: anything above 0 */
+    public function __construct(
+        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        Measure $measure, public int $maxDays, public ?float $atLeast,
+    ) {
+        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+    }
+
+    public function kind(): string
+    {
+        return 'streak';
+    }
+
+    public function gauge(LoadRecord $record, Day $on): Gauge
+    {
+        $series = $this->series($record);
+        $before = 0;
+        while ($this->counts($series->on($on->ordinal - $before - 1))) {
+            $before++;
+        }
+        $today = $series->on($on->ordinal);
+        $used = $before + ($this->counts($today) ? 1 : 0);
+
+        return new Gauge($this, function (array $plan) use ($before, $today, $used): LimitState {
+            $projected = $this->counts($today + $this->amount($plan)) ? $before + 1 : 0;
+
+            return new LimitState(
+                $this, $used, $projected, $this->maxDays, max(0, $this->maxDays - max($used, $projected)),
+                $projected > $this->maxDays ? Status::Over : Status::Within,
+            );
+        });
+    }
+
+    private function counts(float $work): bool
+    {
+        return $this->atLeast === null ? $work > 0.0 : $work > 0.0 && Tolerance::atLeast($work, $this->atLeast);
+    }
+}

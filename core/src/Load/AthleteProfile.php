@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Load;
+
+use Augendo\Core\Day;
+
+/** What the arithmetic needs to know of an athlete. */
+final readonly class AthleteProfile
+{
+    /**
+     * @param  array<string, float>  $longestThrowM  longest measured throw by skill id, metres
+     * @param  array<string, float>  $referenceSpeedMs  reference speed by skill id, metres per second
+     */
+    public function __construct(
+        public ?Day $birthDate,
+        public array $longestThrowM = [],
+        public array $referenceSpeedMs = [],
+    ) {}
+
+    /** Whole years on that day; null when the birth date is not known. */
+    public function ageOn(Day $day): ?int
+    {
+        return $this->birthDate === null ? null : $day->ageOf($this->birthDate);
+    }
+}

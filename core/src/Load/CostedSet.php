@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Load;
+
+/**
+ * A set with its price in every measure: what limits add up. A stored daily total of like sets is one too.
+ */
+final readonly class CostedSet
+{
+    /**
+     * @param  int  $day  ordinal of the day
+     * @param  array<string, float>  $cost  by measure name
+     * @param  float  $effort  0 to 1; an unknown effort is 1
+     */
+    public function __construct(
+        public int $day,
+        public string $session,
+        public string $skill,
+        public Family $family,
+        public Side $side,
+        public Implement $implement,
+        public array $cost,
+        public float $effort,
+        public ?float $distanceM,
+    ) {}
+
+    /** The same kind of set with $n times the repetitions of this one. */
+    public function times(int $n): self
+    {
+        return new self(
+            $this->day, $this->session, $this->skill, $this->family, $this->side, $this->implement,
+            array_map(fn (float $amount): float => $amount * $n, $this->cost), $this->effort, $this->distanceM,
+        );
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Load;
+
+enum Family: string
+{
+    case Throw = 'throw';
+    case Serve = 'serve';
+    case Strike = 'strike';
+    case Pass = 'pass';
+    case Jump = 'jump';
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Load;
+
+use Augendo\Core\Tolerance;
+
+/** Prices sets for one athlete: stress units, landing units, counts and metres. */
+final readonly class SetCost
+{
+    private const HIGH_EFFORT = 0.85;
+
+    private const HIGH_SPEED_SHARE = 0.9;
+
+    private const ORDINARY_DROP_CM = 30.0;
+
+    public function __construct(
+        private AthleteProfile $athlete,
+        private EffortCurve $curve = EffortCurve::Perceived,
+    ) {}
+
+    public function of(WorkSet $set): CostedSet
+    {
+        $stress = $set->reps * $this->weight($set) * $set->implement->factor($set->massKg, $set->referenceMassKg);
+        $counts = $set->implement === Implement::Shadow ? 0 : $set->reps;
+
+        return new CostedSet(
+            $set->day->ordinal, $set->session, $set->skill->id, $set->skill->family, $set->side, $set->implement,
+            [
+                'reps' => (float) $counts,
+                'shadow' => (float) ($set->reps - $counts),
+                'high_reps' => $counts > 0 && $this->isHigh($set) ? (float) $counts : 0.0,
+                'metres' => $counts * ($set->distanceM ?? 0.0),
+                'arm' => $stress * $set->skill->arm,
+                'hand' => $stress * $set->skill->hand,
+                'trunk' => $stress * $set->skill->trunk,
+                'landings' => $this->landings($set),
+            ],
+            $set->effort ?? 1.0,
+            $set->distanceM,
+        );
+    }
+
+    /** @return float the share of full stress one repetition costs, 0 to 1 */
+    public function weight(WorkSet $set): float
+    {
+        $speedShare = $this->curve === EffortCurve::Speed ? $this->speedShare($set) : null;
+        $energyShare = $speedShare === null ? null : min(1.0, $speedShare ** 2);
+        $distanceShare = $this->distanceShare($set);
+        $floor = $distanceShare === null ? 0.0 : min(1.0, $distanceShare);
+
+        if ($set->effort === null) {
+            return $energyShare === null ? 1.0 : max(0.5, $energyShare, $floor);
+        }
+
+        return max($this->curve->stressShare($set->effort), $energyShare ?? 0.0, $floor);
+    }
+
+    /** High-effort when any sign says hard; an unknown effort is one. */
+    private function isHigh(WorkSet $set): bool
+    {
+        return $set->effort === null
+            || Tolerance::atLeast($set->effort, self::HIGH_EFFORT)
+            || Tolerance::atLeast($this->speedShare($set) ?? 0.0, self::HIGH_SPEED_SHARE)
+            || Tolerance::atLeast($this->distanceShare($set) ?? 0.0, self::HIGH_EFFORT);
+    }
+
+    private function speedShare(WorkSet $set): ?float
+    {
+        $reference = $this->athlete->referenceSpeedMs[$set->skill->id] ?? null;
+
+        return $set->speedMs === null || $reference === null ? null : $set->speedMs / $reference;
+    }
+
+    /** A drag-free range grows with the square of release speed, so d/D is the least share of full energy that reaches d. */
+    private function distanceShare(WorkSet $set): ?float
+    {
+        $longest = $this->athlete->longestThrowM[$set->skill->id] ?? null;
+
+        return $set->skill->family !== Family::Throw || $set->distanceM === null || $longest === null
+            ? null
+            : $set->distanceM / $longest;
+    }
+
+    private function landings(WorkSet $set): float
+    {
+        $height = $set->dropCm === null ? 1.0 : min(2.0, max(0.5, $set->dropCm / self::ORDINARY_DROP_CM));
+
+        return $set->reps * $set->skill->landingsPerRep * Surface::factor($set->surface) * ($set->legs === 1 ? 1.5 : 1.0) * $height;
+    }
+}

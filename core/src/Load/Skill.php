@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Load;
+
+/** What one full repetition of a skill asks of each channel. */
+final readonly class Skill
+{
+    public function __construct(
+        public string $id,
+        public Family $family,
+        public float $landingsPerRep,
+        public float $arm,
+        public float $hand,
+        public float $trunk,
+    ) {}
+
+    /** @return list<Channel> the channels a repetition loads at all */
+    public function loadedChannels(): array
+    {
+        return array_values(array_filter(Channel::cases(), fn (Channel $channel): bool => match ($channel) {
+            Channel::Arm => $this->arm,
+            Channel::Hand => $this->hand,
+            Channel::Trunk => $this->trunk,
+            Channel::Landing => $this->landingsPerRep,
+        } > 0.0));
+    }
+}

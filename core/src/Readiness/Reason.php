@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Readiness;
+
+/** One rule that gave one place on the body a word. Wording for people is made at the edge. */
+final readonly class Reason
+{
+    /**
+     * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`, `referral`, `referral_elsewhere`, `nothing_sore`, `no_report`
+     * @param  SorenessReport|null  $report  the report the rule looked at
+     */
+    public function __construct(public string $rule, public Word $word, public ?SorenessReport $report = null) {}
+}

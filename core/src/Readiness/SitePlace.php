@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Readiness;
+
+use Augendo\Core\Day;
+
+/** Rules 6 and 7: the word of one site with its side. */
+final class SitePlace
+{
+    /**
+     * @param  non-empty-list<SorenessReport>  $today  the reports of this place today, in order of time
+     * @param  list<SorenessReport>  $all  every report up to now
+     * @param  callable(SorenessReport): bool  $isCleared  whether a later clearance covers a report
+     * @return list<Reason> every rule that gave a word; the worst counts
+     */
+    public static function judge(Day $on, School $school, array $today, array $all, callable $isCleared): array
+    {
+        $word = fn (SorenessReport $report): Word => $isCleared($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
+        $latest = $today[array_key_last($today)];
+        $reasons = [new Reason($isCleared($latest) ? 'cleared_today' : 'report', $word($latest), $latest)];
+
+        if ($latest->moment === Moment::Warmup && self::isSoreMuscle($latest)) {
+            $reasons[] = new Reason('warmup_worse', $word($latest)->oneWorse($latest->kind), $latest);
+        }
+        foreach ($today as $report) {
+            if ($report->moment === Moment::During) {
+                $reasons[] = self::isSoreMuscle($report)
+                    ? new Reason('during_worse', $word($report)->oneWorse($report->kind), $report)
+                    : new Reason('during', $word($report), $report);
+            }
+            if ($report !== $latest && $word($latest) === Word::Full && $word($report) !== Word::Full) {
+                $reasons[] = new Reason('eased', Word::Reduced, $report);
+            }
+        }
+        if (self::isTrend($on, $latest->place(), $all)) {
+            $worst = array_reduce($reasons, fn (Word $word, Reason $reason): Word => $word->worst($reason->word), Word::Full);
+            if ($worst->oneWorse($latest->kind) !== $worst) {
+                $reasons[] = new Reason('trend', $worst->oneWorse($latest->kind), $latest);
+            }
+        }
+
+        return $reasons;
+    }
+
+    private static function isSoreMuscle(SorenessReport $report): bool
+    {
+        return $report->kind === Kind::Muscle && $report->score >= 3;
+    }
+
+    /**
+     * Three days at 3 or more, or a strict rise over three days to 3 or more; a day without a report breaks it.
+     *
+     * @param  list<SorenessReport>  $all
+     */
+    private static function isTrend(Day $on, string $place, array $all): bool
+    {
+        $highest = [];
+        foreach ($all as $report) {
+            $ago = $on->daysSince($report->at->day);
+            if ($ago >= 0 && $ago <= 2 && $report->place() === $place) {
+                $highest[$ago] = max($highest[$ago] ?? 0, $report->score);
+            }
+        }
+        if (count($highest) < 3) {
+            return false;
+        }
+        $rose = $highest[2] < $highest[1] && $highest[1] < $highest[0] && $highest[0] >= 3;
+
+        return $rose || min($highest) >= 3;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Readiness;
+
+use Augendo\Core\Instant;
+use Augendo\Core\InvalidValue;
+
+final readonly class SorenessReport
+{
+    /**
+     * @param  string|null  $side  `left` or `right` as the athlete's own; null for the middle of the body
+     * @param  int  $score  0 to 10
+     *
+     * @throws InvalidValue
+     */
+    public function __construct(
+        public Instant $at,
+        public Moment $moment,
+        public Site $site,
+        public ?string $side,
+        public Kind $kind,
+        public int $score,
+    ) {
+        if ($score < 0 || $score > 10) {
+            throw new InvalidValue("A soreness score of {$score} is outside 0 to 10.");
+        }
+        if ($site === Site::None && $score !== 0) {
+            throw new InvalidValue('“Nothing sore” has the score 0; a sore place needs its site.');
+        }
+    }
+
+    public function place(): string
+    {
+        return "{$this->site->value}|{$this->side}";
+    }
+}
