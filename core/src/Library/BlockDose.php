@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\Surface;
+
+/** What a block of a rung prescribes before anything is trimmed, and how far a trim may go. */
+final readonly class BlockDose
+{
+    /**
+     * @param  int  $reps  a set; 0 for a block without counted repetitions
+     * @param  int  $repsMin  the least in all sets together that is still worth doing
+     * @param  float  $effort  0 to 1, asked
+     * @param  bool  $judged  whether the repetitions are watched as evidence for the gate
+     */
+    public function __construct(
+        public BlockKind $kind,
+        public string $title,
+        public string $text,
+        public Skill $skill,
+        public LibraryObject $object,
+        public Side $side,
+        public ?Surface $surface,
+        public int $sets,
+        public int $reps,
+        public int $repsMin,
+        public float $effort,
+        public float $effortMin,
+        public ?float $distanceM,
+        public ?float $distanceMinM,
+        public int $restS,
+        public ?int $holdS,
+        public int $legs,
+        public ?float $dropCm,
+        public bool $judged,
+    ) {}
+}

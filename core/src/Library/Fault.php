@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+/** A named way a checkpoint fails, the thought that mends it and the drill that does. */
+final readonly class Fault
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $checkpoint,
+        public string $cue,
+        public string $drill,
+        public bool $safety,
+    ) {}
+}

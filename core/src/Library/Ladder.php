@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Load\Skill;
+
+/** The ordered progression of one skill. */
+final readonly class Ladder
+{
+    /**
+     * @param  list<string>  $cautions
+     * @param  list<array{string, string}>  $needs  pairs of ladder id and the rung of it that must be held
+     * @param  non-empty-list<Rung>  $rungs
+     */
+    public function __construct(
+        public string $id,
+        public int $version,
+        public string $name,
+        public Skill $skill,
+        public string $summary,
+        public array $cautions,
+        public array $needs,
+        public array $rungs,
+    ) {}
+
+    /** @return int|null position from 0; null when the ladder has no such rung */
+    public function position(string $rungId): ?int
+    {
+        foreach ($this->rungs as $position => $rung) {
+            if ($rung->id === $rungId) {
+                return $position;
+            }
+        }
+
+        return null;
+    }
+
+    public function rung(string $rungId): ?Rung
+    {
+        $position = $this->position($rungId);
+
+        return $position === null ? null : $this->rungs[$position];
+    }
+
+    public function after(string $rungId): ?Rung
+    {
+        $position = $this->position($rungId);
+
+        return $position === null ? null : ($this->rungs[$position + 1] ?? null);
+    }
+
+    public function before(string $rungId): ?Rung
+    {
+        $position = $this->position($rungId);
+
+        return $position === null ? null : ($this->rungs[$position - 1] ?? null);
+    }
+}

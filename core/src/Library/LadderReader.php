@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Cases\CaseError;
+use Augendo\Core\Cases\GateReader;
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\Surface;
+
+/** Reads a ladder file; every reference in it must lead somewhere. */
+final readonly class LadderReader
+{
+    /**
+     * @param  array<string, Skill>  $skills
+     * @param  array<string, LibraryObject>  $objects
+     */
+    public function __construct(private array $skills, private array $objects) {}
+
+    public function read(Node $file): Ladder
+    {
+        $file->keys(['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'], ['$schema', 'needs']);
+        $checkpoints = [];
+        foreach ($file->get('checkpoints')->items() as $node) {
+            $node->keys(['id', 'name', 'good']);
+            $id = $node->get('id')->string();
+            $checkpoints[$id] = new Checkpoint($id, $node->get('name')->string(), $node->get('good')->string());
+        }
+        $faults = [];
+        foreach ($file->get('faults')->items() as $node) {
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['safety']);
+            $id = $node->get('id')->string();
+            $faults[$id] = new Fault(
+                $id, $node->get('name')->string(), self::reference($node->get('checkpoint'), $checkpoints, 'checkpoint')->id,
+                $node->get('cue')->string(), $node->get('drill')->string(),
+                $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+            );
+        }
+        $rungs = array_map(fn (Node $node): Rung => $this->rung($node, $checkpoints, $faults), $file->get('rungs')->items());
+        if ($rungs === []) {
+            throw $file->get('rungs')->outOfRange('A ladder has at least one rung.');
+        }
+
+        return new Ladder(
+            $file->get('id')->string(), $file->get('version')->int(1), $file->get('name')->string(),
+            self::reference($file->get('skill'), $this->skills, 'skill'), $file->get('summary')->string(),
+            array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
+            array_map(fn (Node $n): array => [$n->keys(['ladder', 'rung'])->get('ladder')->string(), $n->get('rung')->string()], $file->get('needs')->optional(fn (Node $n): array => $n->items()) ?? []),
+            $rungs,
+        );
+    }
+
+    /**
+     * @param  array<string, Checkpoint>  $checkpoints
+     * @param  array<string, Fault>  $faults
+     */
+    private function rung(Node $node, array $checkpoints, array $faults): Rung
+    {
+        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate']);
+        $blocks = array_map($this->block(...), $node->get('blocks')->items());
+        if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
+            throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
+        }
+
+        return new Rung(
+            $node->get('id')->string(), $node->get('name')->string(), $node->get('goal')->string(),
+            $node->get('outcome')->word(['ignored', 'scored']) === 'ignored',
+            array_map(fn (Node $n): Checkpoint => self::reference($n, $checkpoints, 'checkpoint'), $node->get('checkpoints')->items()),
+            array_map(fn (Node $n): Fault => self::reference($n, $faults, 'fault'), $node->get('faults')->items()),
+            GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
+            $blocks,
+        );
+    }
+
+    private function block(Node $node): BlockDose
+    {
+        $node->keys(
+            ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
+            ['side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged'],
+        );
+        $share = fn (Node $n): float => $n->number(0, 1);
+        $metres = fn (Node $n): float => $n->positive();
+        $effort = $share($node->get('effort'));
+        $distance = $node->get('distance_m')->optional($metres);
+        $effortMin = $node->get('effort_min')->optional($share) ?? $effort;
+        $distanceMin = $node->get('distance_min_m')->optional($metres) ?? $distance;
+        if ($effortMin > $effort) {
+            throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");
+        }
+
+        return new BlockDose(
+            $node->get('block')->enum(BlockKind::class), $node->get('title')->string(), $node->get('text')->string(),
+            self::reference($node->get('skill'), $this->skills, 'skill'),
+            self::reference($node->get('object'), $this->objects, 'object'),
+            $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
+            $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
+            $sets = $node->get('sets')->int(1, 20), $reps = $node->get('reps')->int(0, 200),
+            $node->get('reps_min')->optional(fn (Node $n): int => $n->int(0, $sets * $reps)) ?? intdiv($sets * $reps, 2),
+            $effort, $effortMin, $distance, $distanceMin,
+            $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 60,
+            $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
+            $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
+            $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
+            $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, T>  $known
+     * @return T
+     */
+    private static function reference(Node $node, array $known, string $what): mixed
+    {
+        return $known[$node->string()] ?? throw new CaseError('unknown_reference', $node->path, "There is no {$what} “{$node->string()}”.");
+    }
+}

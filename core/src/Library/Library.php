@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Cases\CaseError;
+use Augendo\Core\Cases\LimitReader;
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\Skill;
+
+/** The open files a coach may read, copy and edit. Each is read once, when it is first asked for. */
+final class Library
+{
+    /** @var array<string, Skill>|null */
+    private ?array $skills = null;
+
+    /** @var array<string, LibraryObject>|null */
+    private ?array $objects = null;
+
+    /** @var array<string, Ladder> */
+    private array $ladders = [];
+
+    /** @var array<string, RuleSet> */
+    private array $ruleSets = [];
+
+    /** @param string $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
+    public function __construct(private readonly string $folder) {}
+
+    /** @return array<string, Skill> by id @throws LibraryProblem */
+    public function skills(): array
+    {
+        return $this->skills ??= $this->read('skills.json', function (Node $file): array {
+            $skills = [];
+            foreach ($file->keys(['skills'], ['$schema'])->get('skills')->entries() as $id => $node) {
+                $node->keys(['name', 'family', 'landings_per_rep', 'channels']);
+                $channels = $node->get('channels')->keys(['arm', 'hand', 'trunk']);
+                $skills[$id] = new Skill(
+                    $id, $node->get('family')->enum(Family::class), $node->get('landings_per_rep')->number(0),
+                    $channels->get('arm')->number(0), $channels->get('hand')->number(0), $channels->get('trunk')->number(0),
+                );
+            }
+
+            return $skills;
+        });
+    }
+
+    /** @return array<string, LibraryObject> by id @throws LibraryProblem */
+    public function objects(): array
+    {
+        return $this->objects ??= $this->read('objects.json', function (Node $file): array {
+            $objects = [];
+            foreach ($file->keys(['objects'], ['$schema'])->get('objects')->entries() as $id => $node) {
+                $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg']);
+                $mass = fn (Node $n): float => $n->positive();
+                $objects[$id] = new LibraryObject(
+                    $id, $node->get('name')->string(), $node->get('class')->enum(Implement::class),
+                    $node->get('mass_kg')->optional($mass), $node->get('reference_mass_kg')->optional($mass),
+                );
+            }
+
+            return $objects;
+        });
+    }
+
+    /** @return list<string> ids of the ladder files, readable or not */
+    public function ladderIds(): array
+    {
+        return array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/ladders/*.json") ?: []);
+    }
+
+    /** @throws LibraryProblem */
+    public function ladder(string $id): Ladder
+    {
+        return $this->ladders[$id] ??= $this->read(
+            "ladders/{$id}.json",
+            fn (Node $file): Ladder => (new LadderReader($this->skills(), $this->objects()))->read($file),
+        );
+    }
+
+    /** @throws LibraryProblem */
+    public function ruleSet(string $id): RuleSet
+    {
+        return $this->ruleSets[$id] ??= $this->read("rule-sets/{$id}.json", function (Node $file): RuleSet {
+            $reader = new RuleSetReader(new LimitReader(array_keys($this->skills())));
+
+            return $reader->read($file);
+        });
+    }
+
+    /** @return list<LibraryProblem> what stands in the way of using each file; empty when all is well */
+    public function problems(): array
+    {
+        $problems = [];
+        $ruleSets = array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/rule-sets/*.json") ?: []);
+        foreach ([...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
+            ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $ruleSets)] as $open) {
+            try {
+                $open();
+            } catch (LibraryProblem $problem) {
+                $problems["{$problem->file}{$problem->path}"] = $problem;
+            }
+        }
+
+        return array_values($problems);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Node): T  $make
+     * @return T
+     */
+    private function read(string $file, callable $make): mixed
+    {
+        $path = "{$this->folder}/{$file}";
+        $text = is_file($path) ? file_get_contents($path) : false;
+        if ($text === false) {
+            throw new LibraryProblem($file, '', 'The file is not there or cannot be read.');
+        }
+        try {
+            return $make(Node::parse($text));
+        } catch (CaseError $error) {
+            throw new LibraryProblem($file, $error->path, $error->getMessage());
+        }
+    }
+}

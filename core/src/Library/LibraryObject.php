@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Load\Implement;
+
+/** Something to throw, serve or land with. */
+final readonly class LibraryObject
+{
+    /** @param float|null $massKg null when nothing is in the hand */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Implement $implement,
+        public ?float $massKg,
+        public ?float $referenceMassKg,
+    ) {}
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Load\Channel;
+
+/** One stage of a ladder. */
+final readonly class Rung
+{
+    /**
+     * @param  bool  $outcomeIgnored  whether where it lands is not looked at yet
+     * @param  list<Checkpoint>  $checkpoints
+     * @param  list<Fault>  $faults  likeliest first
+     * @param  list<BlockDose>  $blocks
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $goal,
+        public bool $outcomeIgnored,
+        public array $checkpoints,
+        public array $faults,
+        public Gate $gate,
+        public array $blocks,
+    ) {}
+
+    /** @return list<Channel> the channels its counted blocks load */
+    public function loadedChannels(): array
+    {
+        $loaded = [];
+        foreach ($this->blocks as $block) {
+            foreach ($block->reps > 0 ? $block->skill->loadedChannels() : [] as $channel) {
+                $loaded[$channel->value] = $channel;
+            }
+        }
+
+        return array_values($loaded);
+    }
+
+    /** The dose the rung is climbed on: its judged block. */
+    public function ownDose(): BlockDose
+    {
+        foreach ([BlockKind::Whole, BlockKind::Target, BlockKind::Part, BlockKind::Rehearsal] as $kind) {
+            foreach ($this->blocks as $block) {
+                if ($block->judged && $block->kind === $kind) {
+                    return $block;
+                }
+            }
+        }
+        throw new \LogicException("Rung {$this->id} judges no block.");
+    }
+}

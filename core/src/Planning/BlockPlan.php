@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\InvalidValue;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\WorkSet;
+
+/** The dose one athlete gets of one block. */
+final readonly class BlockPlan
+{
+    /**
+     * @param  int  $reps  in all sets together; 0 when the block is dropped or counts nothing
+     * @param  float  $effort  0 to 1
+     *
+     * @throws InvalidValue
+     */
+    public function __construct(
+        public BlockDose $asked,
+        public int $sets,
+        public int $reps,
+        public float $effort,
+        public ?float $distanceM,
+    ) {
+        if ($reps < 0) {
+            throw new InvalidValue("{$reps} repetitions cannot be planned; 0 is the least.");
+        }
+        if ($sets < 1) {
+            throw new InvalidValue("{$sets} sets cannot be planned; 1 is the least.");
+        }
+        if ($effort < 0 || $effort > 1) {
+            throw new InvalidValue('An effort lies between 0 and 100 %.');
+        }
+        if ($distanceM !== null && $distanceM <= 0) {
+            throw new InvalidValue('A distance is more than 0 m.');
+        }
+    }
+
+    public static function asAsked(BlockDose $dose): self
+    {
+        return new self($dose, $dose->sets, $dose->sets * $dose->reps, $dose->effort, $dose->distanceM);
+    }
+
+    public function withReps(int $reps): self
+    {
+        // Fewer sets of about the asked length, rather than the same sets too short to mean anything.
+        $sets = $reps === 0 ? $this->sets : min($this->sets, (int) ceil($reps / max(1, $this->asked->reps)));
+
+        return new self($this->asked, $sets, $reps, $this->effort, $this->distanceM);
+    }
+
+    public function withEffort(float $effort): self
+    {
+        return new self($this->asked, $this->sets, $this->reps, $effort, $this->distanceM);
+    }
+
+    public function withDistance(?float $distanceM): self
+    {
+        return new self($this->asked, $this->sets, $this->reps, $this->effort, $distanceM);
+    }
+
+    /** @return list<int> repetitions of each set, as even as they go, the longer first */
+    public function repsBySet(): array
+    {
+        $sets = min($this->sets, $this->reps);
+        if ($sets === 0) {
+            return [];
+        }
+        $short = intdiv($this->reps, $sets);
+
+        return array_map(fn (int $i): int => $short + ($i < $this->reps % $sets ? 1 : 0), range(0, $sets - 1));
+    }
+
+    public function isDropped(): bool
+    {
+        return $this->reps === 0 && $this->asked->reps > 0;
+    }
+
+    public function cost(Day $on, string $session, SetCost $price): CostedSet
+    {
+        return $price->of($this->workSet($on, $session, $this->reps));
+    }
+
+    public function oneRep(Day $on, string $session, SetCost $price): CostedSet
+    {
+        return $price->of($this->workSet($on, $session, 1));
+    }
+
+    private function workSet(Day $on, string $session, int $reps): WorkSet
+    {
+        $dose = $this->asked;
+
+        return new WorkSet(
+            $on, $session, $dose->skill, $reps, $this->effort, $dose->object->implement, $this->distanceM, null,
+            $dose->object->massKg, $dose->object->referenceMassKg, $dose->side, $dose->surface, $dose->legs, $dose->dropCm,
+        );
+    }
+}

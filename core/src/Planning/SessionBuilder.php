@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Readiness\Word;
+
+/**
+ * Fits the doses of a rung to one athlete on one day: first the word, then the layoff, then the limits, in the stated order of
+ * trimming. What comes out never breaks a hard limit; if nothing fits, nothing that counts is left.
+ */
+final class SessionBuilder
+{
+    /** Efforts are lowered in these steps, distances by whole metres. */
+    private const EFFORT_STEP = 0.05;
+
+    /** @var list<BlockPlan> */
+    private array $blocks;
+
+    /** @var list<BlockPlan> the doses before any limit was looked at */
+    private array $wanted;
+
+    /** @var list<Trim> */
+    private array $trims = [];
+
+    private function __construct(private readonly SessionFrame $frame, Rung $rung)
+    {
+        $this->blocks = array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks);
+        $this->wanted = $this->blocks;
+    }
+
+    public static function build(SessionFrame $frame, Rung $rung): BuiltSession
+    {
+        $builder = new self($frame, $rung);
+        $builder->fitWord();
+        $builder->fitLayoff();
+        $builder->wanted = $builder->blocks;
+        $builder->fitLimits();
+        $builder->tellLimitTrims();
+
+        return new BuiltSession($builder->blocks, $builder->trims);
+    }
+
+    private function fitWord(): void
+    {
+        foreach ($this->blocks as $i => $block) {
+            $word = $this->frame->wordFor($block);
+            if ($block->reps === 0 || $word === Word::Full) {
+                continue;
+            }
+            $isWarmUp = $block->asked->kind === BlockKind::WarmUp;
+            $share = $word === Word::Unknown ? SessionFrame::UNKNOWN_SHARE : (float) $word->multiplier();
+            // Warm-up repetitions are kept unless the word is none.
+            $reps = $isWarmUp && $word->allowsWork() ? $block->reps : (int) floor($block->reps * $share + 1e-9);
+            $effort = min($block->effort, $this->frame->effortCap($word));
+            if ($reps < $block->reps) {
+                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word);
+            }
+            if ($reps > 0 && $effort < $block->effort) {
+                $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'word', word: $word);
+            }
+            $this->blocks[$i] = $block->withReps($reps)->withEffort($effort);
+        }
+    }
+
+    private function fitLayoff(): void
+    {
+        $share = LayoffRule::share($this->frame->idleDays);
+        foreach ($this->blocks as $i => $block) {
+            $reps = (int) floor($block->reps * $share + 1e-9);
+            if ($reps === $block->reps || in_array($block->asked->kind, [BlockKind::WarmUp, BlockKind::Rehearsal], true)) {
+                continue;
+            }
+            $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'layoff', idleDays: $this->frame->idleDays);
+            $this->blocks[$i] = $block->withReps($reps);
+        }
+    }
+
+    private function fitLimits(): void
+    {
+        $steps = [
+            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'],
+            [BlockKind::Whole, 'effort'], [BlockKind::Whole, 'distance'],
+            [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'], [BlockKind::Whole, 'dropped'],
+            [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'], [BlockKind::OtherSide, 'dropped'],
+            [BlockKind::Rehearsal, 'dropped'], [BlockKind::WarmUp, 'dropped'],
+        ];
+        foreach ($steps as [$kind, $what]) {
+            foreach (array_reverse(array_keys($this->blocks)) as $i) {
+                if ($this->frame->broken($this->blocks) === []) {
+                    break 2;
+                }
+                if ($this->blocks[$i]->asked->kind === $kind && $this->blocks[$i]->reps > 0) {
+                    $this->lower($i, $what);
+                }
+            }
+        }
+        $this->giveBack();
+    }
+
+    /** Lowers one thing of a block as little as fits, or to its floor. */
+    private function lower(int $i, string $what): void
+    {
+        $before = $this->blocks[$i];
+        $this->blocks[$i] = $this->atFloor($before, $what);
+        if ($what !== 'dropped' && $this->frame->broken($this->blocks) === []) {
+            $this->raise($i, $what, $before);
+        }
+    }
+
+    private function atFloor(BlockPlan $block, string $what): BlockPlan
+    {
+        $dose = $block->asked;
+
+        return match ($what) {
+            'reps' => $block->withReps(min($block->reps, max(1, $dose->repsMin))),
+            'effort' => $block->withEffort(min($block->effort, $dose->effortMin)),
+            'distance' => $block->withDistance($block->distanceM === null ? null : min($block->distanceM, $dose->distanceMinM ?? $block->distanceM)),
+            default => $block->withReps(0),
+        };
+    }
+
+    /** Raises one thing towards $towards as far as everything still fits. */
+    private function raise(int $i, string $what, BlockPlan $towards): void
+    {
+        $low = $this->blocks[$i];
+        $steps = match ($what) {
+            'effort' => (int) round(($towards->effort - $low->effort) / self::EFFORT_STEP),
+            'distance' => (int) floor(($towards->distanceM ?? 0.0) - ($low->distanceM ?? 0.0)),
+            default => $towards->reps - $low->reps,
+        };
+        $at = fn (int $step): BlockPlan => match (true) {
+            $what === 'effort' => $low->withEffort($step >= $steps ? $towards->effort : $low->effort + $step * self::EFFORT_STEP),
+            $what === 'distance' => $low->withDistance($step >= $steps ? $towards->distanceM : ($low->distanceM ?? 0.0) + $step),
+            default => $towards->withReps($low->reps + $step)->withEffort($low->effort)->withDistance($low->distanceM),
+        };
+        [$fits, $breaks] = [0, $steps + 1];
+        while ($breaks - $fits > 1) {
+            $middle = intdiv($fits + $breaks, 2);
+            $this->blocks[$i] = $at($middle);
+            if ($this->frame->broken($this->blocks) === []) {
+                $fits = $middle;
+            } else {
+                $breaks = $middle;
+            }
+        }
+        $this->blocks[$i] = $fits === 0 ? $low : $at($fits);
+    }
+
+    /** A later trim may have made an earlier one needless: what still fits is given back, the most valued blocks first. */
+    private function giveBack(): void
+    {
+        foreach ([BlockKind::WarmUp, BlockKind::Rehearsal, BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike, BlockKind::OtherSide] as $kind) {
+            foreach ($this->blocks as $i => $block) {
+                $wanted = $this->wanted[$i];
+                if ($block->asked->kind !== $kind || $wanted->reps === 0) {
+                    continue;
+                }
+                if ($block->reps === 0) {
+                    $this->restoreDropped($i, $wanted);
+                }
+                if ($this->blocks[$i]->reps > 0) {
+                    foreach (['effort', 'distance', 'reps'] as $what) {
+                        $this->raise($i, $what, $wanted);
+                    }
+                }
+            }
+        }
+    }
+
+    /** A dropped block comes back when at least its least worthwhile dose fits, at the effort and distance it was lowered to. */
+    private function restoreDropped(int $i, BlockPlan $wanted): void
+    {
+        $dropped = $this->blocks[$i];
+        $least = min($wanted->reps, max(1, $wanted->asked->repsMin));
+        $this->blocks[$i] = $wanted->withReps($least)->withEffort($dropped->effort)->withDistance($dropped->distanceM);
+        if ($this->frame->broken($this->blocks) !== []) {
+            $this->blocks[$i] = $dropped;
+        }
+    }
+
+    /** Each trim names the limits that one step more would break. */
+    private function tellLimitTrims(): void
+    {
+        foreach ($this->blocks as $i => $block) {
+            $wanted = $this->wanted[$i];
+            $binding = function (BlockPlan $more) use ($i): array {
+                $blocks = $this->blocks;
+                $blocks[$i] = $more;
+
+                return $this->frame->broken($blocks);
+            };
+            if ($block->reps === 0 && $wanted->reps > 0) {
+                $least = min($wanted->reps, max(1, $wanted->asked->repsMin));
+                $this->trims[] = new Trim($i, 'dropped', $wanted->reps, 0, 'limit', $binding($block->withReps($least)));
+
+                continue;
+            }
+            if ($block->reps < $wanted->reps) {
+                $this->trims[] = new Trim($i, 'reps', $wanted->reps, $block->reps, 'limit', $binding($block->withReps($block->reps + 1)));
+            }
+            if ($block->effort < $wanted->effort - 1e-9) {
+                $this->trims[] = new Trim($i, 'effort', $wanted->effort, $block->effort, 'limit', $binding($block->withEffort($wanted->effort)));
+            }
+            if (($block->distanceM ?? 0.0) < ($wanted->distanceM ?? 0.0) - 1e-9) {
+                $this->trims[] = new Trim($i, 'distance', (float) $wanted->distanceM, (float) $block->distanceM, 'limit', $binding($block->withDistance($wanted->distanceM)));
+            }
+        }
+    }
+}

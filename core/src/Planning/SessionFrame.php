@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\Limits\Headroom;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitBoard;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Word;
+
+/** What a session of one athlete on one day has to fit into: the record, the limits, the word, and what else is planned. */
+final readonly class SessionFrame
+{
+    /** Effort is held to this when the athlete's word is reduced. */
+    public const REDUCED_EFFORT = 0.75;
+
+    /** Who has not checked in trains at this share of the dose and effort. */
+    public const UNKNOWN_SHARE = 0.6;
+
+    public const UNKNOWN_EFFORT = 0.5;
+
+    private LimitBoard $board;
+
+    /** @var list<CostedSet> */
+    private array $sameDay;
+
+    /** @var array<int, non-empty-list<CostedSet>> by ordinal of the day */
+    private array $laterDays;
+
+    /**
+     * @param  string  $session  id of the session the blocks belong to
+     * @param  list<CostedSet>  $record  what was done
+     * @param  array<int, float>  $internalByDay
+     * @param  list<Limit>  $limits
+     * @param  list<CostedSet>  $otherPlans  what else is planned from that day on
+     * @param  int|null  $age  whole years
+     * @param  int|null  $idleDays  days since the channels of the session last worked
+     */
+    public function __construct(
+        public Day $on,
+        public string $session,
+        public SetCost $price,
+        public Readiness $readiness,
+        private array $record,
+        private array $internalByDay,
+        private ?int $firstDay,
+        private array $limits,
+        array $otherPlans,
+        private ?int $age,
+        public ?int $idleDays = null,
+    ) {
+        $this->board = LimitBoard::of($limits, new LoadRecord($record, $internalByDay, $firstDay), $on, $age);
+        $sameDay = $later = [];
+        foreach ($otherPlans as $set) {
+            if ($set->day === $on->ordinal) {
+                $sameDay[] = $set;
+            } elseif ($set->day > $on->ordinal) {
+                $later[$set->day][] = $set;
+            }
+        }
+        ksort($later);
+        $this->sameDay = $sameDay;
+        $this->laterDays = $later;
+    }
+
+    /** The word of the channels a block loads. A block that counts nothing loads nothing. */
+    public function wordFor(BlockPlan $block): Word
+    {
+        return $block->asked->reps === 0 ? Word::Full : $this->readiness->forChannels($block->asked->skill->loadedChannels());
+    }
+
+    /** @return float the most effort the word allows, 0 to 1 */
+    public function effortCap(Word $word): float
+    {
+        return match ($word) {
+            Word::Reduced => self::REDUCED_EFFORT,
+            Word::Unknown => self::UNKNOWN_EFFORT,
+            default => 1.0,
+        };
+    }
+
+    /**
+     * Hard limits that these blocks break on the day, or that a later planned day breaks because of them.
+     *
+     * @param  list<BlockPlan>  $blocks
+     * @return list<LimitState>
+     */
+    public function broken(array $blocks): array
+    {
+        $working = array_values(array_filter($blocks, fn (BlockPlan $block): bool => $block->reps > 0));
+        if ($working === []) {
+            return [];
+        }
+        $sets = $this->sets($working);
+        $ones = array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $working);
+        $broken = $this->board->hardTouchedBy($ones)->over([...$this->sameDay, ...$sets]);
+
+        return [...$broken, ...$this->brokenLater($sets)];
+    }
+
+    /** @param list<BlockPlan> $blocks @return list<LimitState> every limit that holds, with these blocks in the plan */
+    public function states(array $blocks): array
+    {
+        return $this->board->states([...$this->sameDay, ...$this->sets($blocks)]);
+    }
+
+    /** @param list<BlockPlan> $blocks @param int $position which of them more repetitions are wanted for */
+    public function headroom(array $blocks, int $position): Headroom
+    {
+        return $this->board->headroom($blocks[$position]->oneRep($this->on, $this->session, $this->price), [...$this->sameDay, ...$this->sets($blocks)]);
+    }
+
+    /** @param list<BlockPlan> $blocks @return list<CostedSet> */
+    public function sets(array $blocks): array
+    {
+        return array_values(array_map(
+            fn (BlockPlan $block): CostedSet => $block->cost($this->on, $this->session, $this->price),
+            array_filter($blocks, fn (BlockPlan $block): bool => $block->reps > 0),
+        ));
+    }
+
+    /**
+     * Later days that would be fine without these sets and are not with them.
+     *
+     * @param  list<CostedSet>  $sets
+     * @return list<LimitState>
+     */
+    private function brokenLater(array $sets): array
+    {
+        $broken = [];
+        $before = [...$this->record, ...$this->sameDay];
+        foreach ($this->laterDays as $ordinal => $plan) {
+            $day = Day::fromOrdinal($ordinal);
+            $with = LimitBoard::of($this->limits, new LoadRecord([...$before, ...$sets], $this->internalByDay, $this->firstDay), $day, $this->age);
+            $over = array_filter($with->over($plan), fn (LimitState $state): bool => $state->limit->isHard());
+            if ($over !== []) {
+                $without = LimitBoard::of($this->limits, new LoadRecord($before, $this->internalByDay, $this->firstDay), $day, $this->age);
+                $already = array_map(fn (LimitState $state): string => $state->limit->id, $without->over($plan));
+                foreach ($over as $state) {
+                    if (! in_array($state->limit->id, $already, true)) {
+                        $broken[] = $state;
+                    }
+                }
+            }
+            $before = [...$before, ...$plan];
+        }
+
+        return $broken;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Readiness\Word;
+
+/** One thing taken off the asked dose, and why. Wording for people is made at the edge. */
+final readonly class Trim
+{
+    /**
+     * @param  int  $block  position of the block in the session, from 0
+     * @param  'reps'|'effort'|'distance'|'dropped'  $what
+     * @param  float  $from  repetitions, effort (0 to 1) or metres
+     * @param  'limit'|'word'|'layoff'  $cause
+     * @param  list<LimitState>  $limits  the limits that would be over with one step more, for cause `limit`
+     * @param  Word|null  $word  for cause `word`
+     */
+    public function __construct(
+        public int $block,
+        public string $what,
+        public float $from,
+        public float $to,
+        public string $cause,
+        public array $limits = [],
+        public ?Word $word = null,
+        public ?int $idleDays = null,
+    ) {}
+}
