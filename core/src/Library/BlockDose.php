@@ -38,4 +38,10 @@ final readonly class BlockDose
         public ?float $dropCm,
         public bool $judged,
     ) {}
+
+    /** The same dose done with the other arm or the other direction of turn. */
+    public function onSide(Side $side): self
+    {
+        return new self(...[...get_object_vars($this), 'side' => $side]);
+    }
 }

@@ -47,6 +47,14 @@ final class Library
         });
     }
 
+    /** @return array<string, string> what people call each skill, by id @throws LibraryProblem */
+    public function skillNames(): array
+    {
+        return $this->read('skills.json', fn (Node $file): array => array_map(
+            fn (Node $node): string => $node->get('name')->string(), $file->get('skills')->entries(),
+        ));
+    }
+
     /** @return array<string, LibraryObject> by id @throws LibraryProblem */
     public function objects(): array
     {
@@ -100,7 +108,7 @@ final class Library
             try {
                 $open();
             } catch (LibraryProblem $problem) {
-                $problems["{$problem->file}{$problem->path}"] = $problem;
+                $problems["{$problem->libraryFile}{$problem->path}"] = $problem;
             }
         }
 

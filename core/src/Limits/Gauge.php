@@ -10,8 +10,11 @@ use Closure;
 /** A limit held against one record on one day: the record is summed once, plans are then read off cheaply. */
 final readonly class Gauge
 {
-    /** @param Closure(list<CostedSet>): LimitState $read takes the planned sets of the day that fit the limit's filter */
-    public function __construct(public Limit $limit, private Closure $read) {}
+    /**
+     * @param  Closure(list<CostedSet>): LimitState  $read  takes the planned sets of the day that fit the limit's filter
+     * @param  float|null  $allowance  how much more of the measure a new session on the day may hold; null when an amount alone breaks nothing
+     */
+    public function __construct(public Limit $limit, private Closure $read, public ?float $allowance = null) {}
 
     /** @param list<CostedSet> $plan the planned sets of the day */
     public function read(array $plan): LimitState

@@ -54,6 +54,12 @@ final readonly class LimitBoard
         return array_values(array_filter($this->states($plan), fn (LimitState $state): bool => $state->isOver()));
     }
 
+    /** @return list<Gauge> */
+    public function gauges(): array
+    {
+        return $this->gauges;
+    }
+
     /**
      * How many repetitions of a kind still fit beside record and plan.
      *

@@ -41,7 +41,27 @@ final readonly class RatioLimit extends Limit
             $projected = $plan === [] ? $used : $ratio($series->with($on->ordinal, $this->amount($plan)));
 
             return new LimitState($this, $used, $projected, $this->stop, null, $this->status($projected));
-        });
+        }, $this->allowance(fn (float $amount): ?float => $ratio($series->with($on->ordinal, $amount))));
+    }
+
+    /** More work today only raises the ratio, so the most that keeps it at the stop is found by halving. @param callable(float): ?float $ratioWith */
+    private function allowance(callable $ratioWith): ?float
+    {
+        $over = fn (float $amount): bool => Tolerance::above($ratioWith($amount) ?? 0.0, $this->stop);
+        [$fits, $breaks] = [0.0, 1e6];
+        if (! $this->isHard() || ! $over($breaks)) {
+            return null;
+        }
+        for ($i = 0; $i < 60; $i++) {
+            $middle = ($fits + $breaks) / 2;
+            if ($over($middle)) {
+                $breaks = $middle;
+            } else {
+                $fits = $middle;
+            }
+        }
+
+        return $fits;
     }
 
     private function status(?float $ratio): Status

@@ -42,7 +42,17 @@ final readonly class StreakLimit extends Limit
                 $this, $used, $projected, $this->maxDays, max(0, $this->maxDays - max($used, $projected)),
                 $projected > $this->maxDays ? Status::Over : Status::Within,
             );
-        });
+        }, $this->allowance($before, $today));
+    }
+
+    /** A day is free until it would count and make the run too long; then it may hold just less than what counts. */
+    private function allowance(int $before, float $today): ?float
+    {
+        if ($before + 1 <= $this->maxDays) {
+            return null;
+        }
+
+        return $this->counts($today) ? 0.0 : max(0.0, ($this->atLeast ?? 0.0) - $today - 1e-6);
     }
 
     private function counts(float $work): bool

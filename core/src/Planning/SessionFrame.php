@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
+use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitBoard;
@@ -115,6 +116,19 @@ final readonly class SessionFrame
     public function headroom(array $blocks, int $position): Headroom
     {
         return $this->board->headroom($blocks[$position]->oneRep($this->on, $this->session, $this->price), [...$this->sameDay, ...$this->sets($blocks)]);
+    }
+
+    /**
+     * What each hard limit that these blocks touch still allows this session, in the limit's measure: the budget courtside counts down.
+     *
+     * @param  list<BlockPlan>  $blocks
+     * @return list<Gauge> those with an allowance
+     */
+    public function budget(array $blocks): array
+    {
+        $ones = array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks);
+
+        return array_values(array_filter($this->board->hardTouchedBy($ones)->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
     }
 
     /** @param list<BlockPlan> $blocks @return list<CostedSet> */

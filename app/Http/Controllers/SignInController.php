@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Problem;
+use App\Http\Views\MeView;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use OpenApi\Attributes as OA;
+
+final class SignInController
+{
+    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: MeView::class))])]
+    public function signIn(Request $request): JsonResponse
+    {
+        $given = $request->validate(['email' => ['required', 'email'], 'password' => ['required', 'string']]);
+        if (! Auth::attempt($given)) {
+            throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
+        }
+        $request->session()->regenerate();
+
+        return $this->me($request);
+    }
+
+    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'Signed out')])]
+    public function signOut(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return response()->json(status: 204);
+    }
+
+    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: MeView::class))])]
+    public function me(Request $request): JsonResponse
+    {
+        $user = $request->user() ?? Auth::user();
+        assert($user instanceof User);
+
+        return response()->json(new MeView(
+            $user->name, $user->role->value, $user->workspace->name, $user->workspace->today()->iso(),
+            $user->role->records(), $user->role->decides(), $user->role->clears(),
+        ));
+    }
+}

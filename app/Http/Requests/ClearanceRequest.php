@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Readiness\Site;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ClearanceRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'sites' => ['present', 'nullable', 'array', 'min:1'],
+            'sites.*' => [Rule::enum(Site::class)],
+            'clinician_name' => ['required', 'string', 'max:120'],
+            'clinician_role' => ['required', 'string', 'max:120'],
+            'document_date' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'note' => ['nullable', 'string', 'max:500'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'document_date.before_or_equal' => 'The document is dated in the future.',
+            'clinician_name.required' => 'A clearance needs the clinician’s name.',
+            'clinician_role.required' => 'A clearance needs the clinician’s role.',
+        ];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Sheet;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Validator;
+use Illuminate\Validation\Rule;
+
+/** Taps from a device. Each is judged by itself: one that cannot be used never holds up the others. */
+final class EventsRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['events' => ['required', 'array', 'min:1', 'max:500']];
+    }
+
+    /** @return array{list<array<string, mixed>>, array<string, string>} usable events, and by id why the others are not */
+    public function sorted(Sheet $sheet): array
+    {
+        $blocks = $sheet->blocks->pluck('id')->all();
+        $valid = [];
+        $refused = [];
+        foreach ((array) $this->input('events') as $i => $event) {
+            $event = (array) $event;
+            $check = Validator::make($event, [
+                'id' => ['required', new UuidV7],
+                'block_id' => ['required', Rule::in($blocks)],
+                'set_no' => ['required', 'integer', 'between:1,50'],
+                'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct'])],
+                'target_id' => ['required_unless:kind,rep', 'nullable', new UuidV7],
+                'verdict' => ['required_unless:kind,withdraw', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
+                'fault' => ['nullable', 'string', 'max:60'],
+                'side' => ['required', Rule::in(['dominant', 'other'])],
+                'effort' => ['nullable', 'numeric', 'between:0,1'],
+                'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
+                'at' => ['required', new PastInstant],
+                'seq' => ['required', 'integer', 'min:0'],
+                'device' => ['required', 'uuid'],
+            ], ['block_id.in' => 'This block is not on the sheet any more.']);
+            if ($check->passes()) {
+                $valid[] = $event;
+            } else {
+                $refused[is_string($event['id'] ?? null) ? $event['id'] : "events/{$i}"] = "events/{$i}/".$check->errors()->keys()[0].': '.$check->errors()->first();
+            }
+        }
+
+        return [$valid, $refused];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** A finished session in one look. */
+#[OA\Schema]
+final readonly class AfterView
+{
+    public function __construct(
+        #[OA\Property]
+        public SheetRefView $sheet,
+        #[OA\Property]
+        public AthleteCardView $athlete,
+        #[OA\Property]
+        public int $good,
+        #[OA\Property]
+        public int $observed,
+        #[OA\Property]
+        public int $unobserved,
+        #[OA\Property]
+        public string $strip,
+        /** the leading fault in words */
+        #[OA\Property]
+        public ?string $pattern,
+        #[OA\Property]
+        public ?string $cue,
+        #[OA\Property]
+        public ?string $drill,
+        /** @var array<string, int> by name */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
+        public array $faults,
+        #[OA\Property]
+        public GateView $gate,
+        #[OA\Property]
+        public RungRefView $rung,
+        #[OA\Property]
+        public ?string $next_rung,
+        #[OA\Property]
+        public ?string $previous_rung,
+        /** @var list<TapeView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TapeView::class))]
+        public array $tapes,
+        #[OA\Property]
+        public string $tomorrow,
+    ) {}
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** A block as it is run. */
+#[OA\Schema]
+final readonly class CourtsideBlockView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $kind_name,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $text,
+        /** @var list<int> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $reps_by_set,
+        #[OA\Property]
+        public string $side,
+        #[OA\Property]
+        public float $effort,
+        #[OA\Property]
+        public ?float $distance_m,
+        #[OA\Property]
+        public string $object,
+        #[OA\Property]
+        public int $rest_s,
+        #[OA\Property]
+        public ?int $hold_s,
+        #[OA\Property]
+        public bool $judged,
+        /** @var array<string, array<string, float>> what one repetition takes of each bound, by side, then by limit id */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')))]
+        public array $costs,
+        /** why this block may not be run today */
+        #[OA\Property]
+        public ?string $blocked,
+    ) {}
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** Everything courtside needs with no connection: doses, bounds and stop rules computed ahead. */
+#[OA\Schema]
+final readonly class CourtsideView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $sheet_id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $held_on,
+        #[OA\Property]
+        public string $state,
+        #[OA\Property]
+        public AthleteCardView $athlete,
+        #[OA\Property]
+        public RungRefView $rung,
+        #[OA\Property]
+        public bool $outcome_ignored,
+        #[OA\Property(enum: ['full', 'unknown', 'reduced', 'none', 'refer'])]
+        public string $word,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cautions,
+        /** @var list<CourtsideBlockView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CourtsideBlockView::class))]
+        public array $blocks,
+        /** @var list<BoundView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BoundView::class))]
+        public array $bounds,
+        /** @var list<FaultView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
+        public array $faults,
+        /** @var list<RepEventView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RepEventView::class))]
+        public array $events,
+        /** @var array<string, list<string>> the word of a report while working, by kind and score */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))]
+        public array $soreness_words,
+        /** @var list<NeighbourView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NeighbourView::class))]
+        public array $neighbours,
+        /** why nothing may be counted today */
+        #[OA\Property]
+        public ?string $stop,
+    ) {}
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** A ladder as this athlete climbs it. */
+#[OA\Schema]
+final readonly class LadderView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $summary,
+        /** @var list<RungView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RungView::class))]
+        public array $rungs,
+        #[OA\Property]
+        public string $current,
+        #[OA\Property]
+        public ?string $next,
+        #[OA\Property]
+        public ?string $previous,
+        #[OA\Property]
+        public GateView $gate,
+        #[OA\Property]
+        public string $gate_asks,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** Who is signed in, and what they may do. */
+#[OA\Schema]
+final readonly class MeView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $role,
+        #[OA\Property]
+        public string $workspace,
+        /** YYYY-MM-DD where the club trains */
+        #[OA\Property]
+        public string $today,
+        #[OA\Property]
+        public bool $records,
+        #[OA\Property]
+        public bool $decides,
+        #[OA\Property]
+        public bool $clears,
+    ) {}
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Augendo\Core\Day;
+use Augendo\Core\Library\Handedness;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+final class Athlete extends Record
+{
+    protected function casts(): array
+    {
+        return ['throwing_side' => Handedness::class];
+    }
+
+    public function name(): string
+    {
+        return "{$this->given_name} {$this->family_name}";
+    }
+
+    public function ageOn(Day $day): ?int
+    {
+        return $this->birth_date === null ? null : $day->ageOf(Day::of(substr($this->birth_date, 0, 10)));
+    }
+
+    /** @return BelongsToMany<Squad, $this> */
+    public function squads(): BelongsToMany
+    {
+        return $this->belongsToMany(Squad::class);
+    }
+
+    /** @return HasMany<Sheet, $this> */
+    public function sheets(): HasMany
+    {
+        return $this->hasMany(Sheet::class);
+    }
+}

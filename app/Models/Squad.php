@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Augendo\Core\Readiness\School;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+
+final class Squad extends Model
+{
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['school' => School::class];
+    }
+
+    /** @return BelongsToMany<Athlete, $this> in running order */
+    public function athletes(): BelongsToMany
+    {
+        return $this->belongsToMany(Athlete::class)->withPivot('position')->orderByPivot('position');
+    }
+}

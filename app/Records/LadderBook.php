@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Athlete;
+use App\Models\Placement;
+use Augendo\Core\Day;
+use Augendo\Core\Gates\GateEvidence;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitBoard;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Readiness;
+use Illuminate\Support\Facades\DB;
+
+/** Where athletes stand on their ladders, and their gates held against the evidence. */
+final class LadderBook
+{
+    /** @var array<string, array<string, Placement>> latest placement by athlete and ladder */
+    private array $placements = [];
+
+    /** @var array<string, array<string, list<object>>> strips by athlete and "ladder/rung", oldest first */
+    private array $strips = [];
+
+    /** @param list<Athlete> $athletes */
+    public function __construct(array $athletes, private readonly Day $on, private readonly Library $library, private readonly ReadinessBook $readiness)
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        foreach (Placement::query()->whereIn('athlete_id', $ids)->orderBy('entered_at')->orderBy('id')->get() as $placement) {
+            $this->placements[$placement->athlete_id][$placement->ladder] = $placement;
+        }
+        $strips = DB::table('rep_strips')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())->where('day', '>', $on->plus(-400)->iso())
+            ->orderBy('day')->orderBy('last_at')->get();
+        foreach ($strips as $strip) {
+            $this->strips[$strip->athlete_id]["{$strip->ladder}/{$strip->rung}"][] = $strip;
+        }
+    }
+
+    /** @return array<string, Placement> by ladder */
+    public function placementsOf(Athlete $athlete): array
+    {
+        return $this->placements[$athlete->id] ?? [];
+    }
+
+    public function ladder(Placement $placement): Ladder
+    {
+        return $this->library->ladder($placement->ladder);
+    }
+
+    public function rung(Placement $placement): Rung
+    {
+        return $this->ladder($placement)->rung($placement->rung)
+            ?? throw new \RuntimeException("Ladder {$placement->ladder} has no rung {$placement->rung}.");
+    }
+
+    /** @return list<JudgedRep> of this rung since the athlete entered it */
+    public function reps(Athlete $athlete, Placement $placement): array
+    {
+        $entered = Instant::of($placement->entered_at);
+        $reps = [];
+        foreach ($this->strips[$athlete->id]["{$placement->ladder}/{$placement->rung}"] ?? [] as $strip) {
+            $last = Instant::of($strip->last_at);
+            if ($last->isAfter($entered)) {
+                $reps = [...$reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last)];
+            }
+        }
+
+        return $reps;
+    }
+
+    /** @param list<Limit> $limits */
+    public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, array $limits): GateResult
+    {
+        $rung = $this->rung($placement);
+        $channels = $rung->loadedChannels();
+
+        return GateResult::of($rung->gate, $this->on, new GateEvidence(
+            $this->reps($athlete, $placement),
+            $this->readiness->soreness($athlete, $channels),
+            $readiness->forChannels($channels),
+            $this->nextDoseFits($placement, $load, $limits),
+            $this->prerequisitesHeld($athlete, $this->ladder($placement)),
+            // Training needs no clearance, but an open referral does, whatever it is about.
+            $readiness->openReferrals === [] ? null : false,
+        ));
+    }
+
+    /**
+     * Whether the next rung's own dose fits every hard limit on the athlete's next planned day (or the day after tomorrow), in place
+     * of what is planned there.
+     *
+     * @param  list<Limit>  $limits
+     */
+    private function nextDoseFits(Placement $placement, AthleteLoad $load, array $limits): bool
+    {
+        $next = $this->ladder($placement)->after($placement->rung);
+        if ($next === null) {
+            return true;
+        }
+        $later = array_filter(array_map(fn (CostedSet $set): int => $set->day, $load->plans), fn (int $day): bool => $day > $this->on->ordinal);
+        $day = $later === [] ? $this->on->plus(2) : Day::fromOrdinal(min($later));
+        $dose = BlockPlan::asAsked($next->ownDose());
+        $record = new LoadRecord([...$load->record, ...$load->plansOn($this->on)], $load->internalByDay, $load->firstDay);
+        $board = LimitBoard::of($limits, $record, $day, $load->profile->ageOn($day))->hardTouchedBy([$dose->oneRep($day, 'next', $load->price)]);
+
+        return $board->over([$dose->cost($day, 'next', $load->price)]) === [];
+    }
+
+    /** @return bool|null null when the athlete has no place on a ladder it builds on */
+    private function prerequisitesHeld(Athlete $athlete, Ladder $ladder): ?bool
+    {
+        $held = true;
+        foreach ($ladder->needs as [$needed, $rung]) {
+            $placement = $this->placements[$athlete->id][$needed] ?? null;
+            if ($placement === null) {
+                return null;
+            }
+            $other = $this->library->ladder($needed);
+            $held = $held && $other->position($placement->rung) > $other->position($rung);
+        }
+
+        return $held;
+    }
+}

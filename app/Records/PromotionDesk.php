@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Athlete;
+use App\Models\Decision;
+use App\Models\Placement;
+use App\Models\User;
+use App\Screens\Parts;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Gates\Criterion;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Library\Library;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** The coach's act on a rung, with the evidence frozen beside it. */
+final class PromotionDesk
+{
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+
+    /** @param array{id: string, ladder: string, rung: string, action: string, reason?: string|null} $given */
+    public function decide(Athlete $athlete, array $given, User $by): void
+    {
+        if (Decision::query()->whereKey($given['id'])->exists()) {
+            return;
+        }
+        DB::transaction(function () use ($athlete, $given, $by): void {
+            $on = $by->workspace->today();
+            $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
+            $limits = $this->library->ruleSet($squad->rule_set)->limits;
+            $book = new ReadinessBook([$athlete], $on);
+            $readiness = $book->readiness($athlete, $squad);
+            $ladders = new LadderBook([$athlete], $on, $this->library, $book);
+            $placement = $ladders->placementsOf($athlete)[$given['ladder']] ?? throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.', ['ladder' => ['The athlete has no place on this ladder.']]);
+            if ($placement->rung !== $given['rung']) {
+                throw new Problem(409, 'Decided meanwhile', 'The athlete is on another rung by now. Load the page again; your reason is kept in the form.', ['rung' => ["Now on “{$ladders->rung($placement)->name}”."]]);
+            }
+            $ladder = $ladders->ladder($placement);
+            $rung = $ladders->rung($placement);
+            $to = match ($given['action']) {
+                'advance' => $ladder->after($rung->id) ?? throw new Problem(422, 'Top of the ladder', 'There is no rung above this one.'),
+                'step_back' => $ladder->before($rung->id) ?? throw new Problem(422, 'Foot of the ladder', 'There is no rung below this one.'),
+                default => $rung,
+            };
+            $result = $ladders->gate($athlete, $placement, $readiness, $this->loads->for([$athlete], $on)[$athlete->id], $limits);
+            $overridden = $given['action'] === 'advance' ? $this->overridden($result, trim($given['reason'] ?? '')) : [];
+            $decision = Decision::query()->create([
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id,
+                'action' => $given['action'], 'to_rung' => $to->id,
+                'evidence' => Parts::gate($result, $rung, $ladder->after($rung->id), $readiness, $ladders->reps($athlete, $placement)),
+                'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(), 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
+            ]);
+            if ($to->id !== $rung->id) {
+                Placement::query()->create([
+                    'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $to->id,
+                    'entered_on' => $on->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(), 'decision_id' => $decision->id,
+                ]);
+                $this->refitLater($athlete, $ladder->id, $to->id, $on);
+            }
+        });
+    }
+
+    /**
+     * Mechanics may be overridden with a written reason; nothing else may.
+     *
+     * @return list<string> names of the criteria the coach decided against
+     */
+    private function overridden(GateResult $result, string $reason): array
+    {
+        $open = array_keys(array_filter($result->criteria, fn (Verdict $verdict): bool => $verdict !== Verdict::Pass));
+        $firm = array_values(array_filter($open, fn (string $name): bool => ! Criterion::from($name)->mayBeOverridden()));
+        if ($firm !== []) {
+            $names = implode(', ', array_map(fn (string $name): string => lcfirst(Wording::criterion(Criterion::from($name))), $firm));
+            throw new Problem(422, 'Not yet', "Nobody can pass over {$names}.", ['action' => ["Nobody can pass over {$names}."]]);
+        }
+        if ($open !== [] && mb_strlen($reason) < 10) {
+            throw new Problem(422, 'A reason is needed', 'To advance against the mechanics criteria, write why, in a sentence.', ['reason' => ['Write why, in a sentence.']]);
+        }
+
+        return $open;
+    }
+
+    private function refitLater(Athlete $athlete, string $ladder, string $rung, Day $on): void
+    {
+        foreach ($athlete->sheets()->where('held_on', '>', $on->iso())->where('ladder', $ladder)->where('state', 'planned')->get() as $sheet) {
+            $sheet->update(['rung' => $rung]);
+            SheetDesk::open($sheet)->fit();
+        }
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Athlete;
+use App\Models\Squad;
+use Augendo\Core\Day;
+use Augendo\Core\Gates\DaySoreness;
+use Augendo\Core\Instant;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessClearance;
+use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Support\Facades\DB;
+
+/** Reports and clearances of many athletes, and the words they come to. */
+final class ReadinessBook
+{
+    /** A gate may look back this many days for soreness; the rules of the day need three. */
+    private const LOOK_BACK_DAYS = 14;
+
+    /** @var array<string, list<SorenessReport>> */
+    private array $reports = [];
+
+    /** @var array<string, list<SorenessClearance>> */
+    private array $clearances = [];
+
+    /** @var array<string, string> day of the latest morning report */
+    private array $mornings = [];
+
+    /** @param list<Athlete> $athletes */
+    public function __construct(array $athletes, private readonly Day $on)
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $rows = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())
+            ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
+            ->orderBy('received_at')->orderBy('id')->get();
+        foreach ($rows as $row) {
+            $this->reports[$row->athlete_id][] = new SorenessReport(
+                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
+            );
+        }
+        foreach (DB::table('clearances')->whereIn('athlete_id', $ids)->get() as $row) {
+            $at = Instant::of($row->at);
+            if (! $at->day->isAfter($on)) {
+                $this->clearances[$row->athlete_id][] = new SorenessClearance(
+                    $at, $row->sites === null ? null : array_map(fn (string $site): Site => Site::from($site), json_decode($row->sites, true)),
+                );
+            }
+        }
+        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->where('day', '<=', $on->iso())
+            ->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id')->all();
+    }
+
+    public function readiness(Athlete $athlete, ?Squad $squad): Readiness
+    {
+        return Readiness::on(
+            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school,
+        );
+    }
+
+    public function school(Athlete $athlete, ?Squad $squad): School
+    {
+        return $squad?->school ?? School::byDefaultAt($athlete->ageOn($this->on));
+    }
+
+    /**
+     * Soreness of the channels and the side that a rung loads. Arm and hand count on the throwing side alone; the trunk and the legs carry both.
+     *
+     * @param  list<Channel>  $channels
+     * @return list<DaySoreness>
+     */
+    public function soreness(Athlete $athlete, array $channels): array
+    {
+        $soreness = [];
+        foreach ($this->reports[$athlete->id] ?? [] as $report) {
+            $loaded = array_filter($report->site->channels(), fn (Channel $channel): bool => in_array($channel, $channels, true)
+                && ($report->side === null || $report->side === $athlete->throwing_side->value || $channel === Channel::Trunk || $channel === Channel::Landing));
+            // A report about another place still says that this one was asked about and not named.
+            $soreness[] = new DaySoreness($report->at->day, $report->moment, $loaded === [] ? 0 : $report->score);
+        }
+        if (isset($this->mornings[$athlete->id])) {
+            $soreness[] = new DaySoreness(Day::of($this->mornings[$athlete->id]), Moment::Morning, 0);
+        }
+
+        return $soreness;
+    }
+}

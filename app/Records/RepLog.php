@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\RepEvent;
+use App\Models\Sheet;
+use App\Models\SheetBlock;
+use App\Models\User;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\WorkSet;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps taps, and derives from them the work sets, the daily totals and the strip of judged repetitions, all in one transaction. */
+final class RepLog
+{
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+
+    /**
+     * @param  list<array<string, mixed>>  $events  validated, each with its client-made id
+     * @return int how many were new; one that was sent before changes nothing
+     */
+    public function append(Sheet $sheet, array $events, User $user): int
+    {
+        return DB::transaction(function () use ($sheet, $events, $user): int {
+            $now = Carbon::now();
+            $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [
+                'id' => $event['id'], 'sheet_id' => $sheet->id, 'block_id' => $event['block_id'], 'set_no' => $event['set_no'],
+                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => $event['verdict'] ?? null, 'fault' => $event['fault'] ?? null,
+                'side' => $event['side'], 'effort' => $event['effort'] ?? null, 'distance_m' => $event['distance_m'] ?? null,
+                'at' => $event['at'], 'seq' => $event['seq'], 'device' => $event['device'], 'user_id' => $user->id, 'received_at' => $now,
+            ], $events));
+            if ($new > 0) {
+                if ($sheet->state === 'planned') {
+                    $sheet->update(['state' => 'running', 'started_at' => $events[0]['at']]);
+                }
+                $this->derive($sheet);
+            }
+
+            return $new;
+        });
+    }
+
+    /** Work sets, strip and daily totals of one sheet, made anew from its events. */
+    public function derive(Sheet $sheet): void
+    {
+        $standing = SheetEvents::standing($sheet->events()->get());
+        $blocks = $sheet->blocks()->get()->keyBy('id')->all();
+        $athlete = $sheet->athlete()->firstOrFail();
+        $price = new SetCost($this->loads->profiles([$athlete], $sheet->day())[$athlete->id]);
+
+        DB::table('work_sets')->where('session', $sheet->id)->delete();
+        DB::table('work_sets')->insert($this->workSets($sheet, $standing, $blocks, $price));
+        DailyTotals::refresh($athlete->id, $sheet->day()->iso());
+
+        $judged = array_values(array_filter($standing, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->judged && $rep->side === $blocks[$rep->block_id]->side->value));
+        DB::table('rep_strips')->where('sheet_id', $sheet->id)->delete();
+        if ($judged !== []) {
+            DB::table('rep_strips')->insert([
+                'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->rung,
+                'day' => $sheet->day()->iso(), 'last_at' => $judged[count($judged) - 1]->at,
+                'marks' => RepStrip::write(SheetEvents::judged($judged, $this->safetyFaults($sheet))),
+            ]);
+        }
+    }
+
+    /** @return list<string> ids of the faults of the sheet's ladder that can hurt */
+    public function safetyFaults(Sheet $sheet): array
+    {
+        $faults = $this->library->ladder($sheet->ladder)->rung($sheet->rung)->faults ?? [];
+
+        return array_values(array_map(fn ($fault): string => $fault->id, array_filter($faults, fn ($fault): bool => $fault->safety)));
+    }
+
+    /**
+     * @param  list<RepEvent>  $standing
+     * @param  array<string, SheetBlock>  $blocks
+     * @return list<array<string, mixed>>
+     */
+    private function workSets(Sheet $sheet, array $standing, array $blocks, SetCost $price): array
+    {
+        $groups = [];
+        foreach ($standing as $rep) {
+            $groups["{$rep->block_id}|{$rep->set_no}|{$rep->side}|{$rep->effort}|{$rep->distance_m}"][] = $rep;
+        }
+        $rows = [];
+        foreach ($groups as $reps) {
+            $block = $blocks[$reps[0]->block_id];
+            $dose = $block->dose($this->library);
+            $set = new WorkSet(
+                $sheet->day(), $sheet->id, $dose->skill, count($reps), $reps[0]->effort, $dose->object->implement, $reps[0]->distance_m, null,
+                $dose->object->massKg, $dose->object->referenceMassKg, Side::from($reps[0]->side), $dose->surface, $dose->legs, $dose->dropCm,
+            );
+            $rows[] = self::row($sheet->athlete_id, $set, 'courtside', $block->object, $block->id) + DailyTotals::toColumns($price->of($set));
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> the columns of a work set but its price */
+    public static function row(string $athleteId, WorkSet $set, string $source, string $object, ?string $blockId): array
+    {
+        return [
+            'athlete_id' => $athleteId, 'day' => $set->day->iso(), 'session' => $set->session, 'block_id' => $blockId, 'source' => $source,
+            'skill' => $set->skill->id, 'reps' => $set->reps, 'effort' => $set->effort, 'object' => $object, 'implement' => $set->implement->value,
+            'side' => $set->side->value, 'surface' => $set->surface?->value, 'distance_m' => $set->distanceM, 'speed_ms' => $set->speedMs,
+            'legs' => $set->legs, 'drop_cm' => $set->dropCm,
+        ];
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\AfterView;
+use App\Models\Placement;
+use App\Models\RepEvent;
+use App\Models\SheetBlock;
+use App\Records\LadderBook;
+use App\Records\LoadBook;
+use App\Records\ReadinessBook;
+use App\Records\RepLog;
+use App\Records\RepStrip;
+use App\Records\SheetDesk;
+use App\Records\SheetEvents;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\JudgedRep;
+
+/** What happened, what next, what to tell them. */
+final class AfterScreen
+{
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly RepLog $log) {}
+
+    public function view(SheetDesk $desk, Day $today): AfterView
+    {
+        $sheet = $desk->sheet;
+        $blocks = $sheet->blocks->keyBy('id');
+        $standing = array_values(array_filter(SheetEvents::standing($sheet->events), function (RepEvent $rep) use ($blocks): bool {
+            $block = $blocks[$rep->block_id];
+            assert($block instanceof SheetBlock);
+
+            return $block->judged && $rep->side === $block->side->value;
+        }));
+        $reps = SheetEvents::judged($standing, $this->log->safetyFaults($sheet));
+        $pattern = FaultPattern::leading($reps);
+        $rung = $desk->rung();
+        $fault = $pattern === null ? null : (array_values(array_filter($rung->faults, fn (Fault $fault): bool => $fault->id === $pattern->fault))[0] ?? null);
+        $mirror = $desk->athlete->throwing_side->mirror(...);
+
+        $book = new ReadinessBook([$desk->athlete], $today);
+        $readiness = $book->readiness($desk->athlete, $desk->squad);
+        $ladders = new LadderBook([$desk->athlete], $today, $this->library, $book);
+        $load = $this->loads->for([$desk->athlete], $today)[$desk->athlete->id];
+        $limits = $desk->ruleSet()->limits;
+        $placement = $ladders->placementsOf($desk->athlete)[$sheet->ladder] ?? new Placement([
+            'athlete_id' => $desk->athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->rung, 'entered_at' => '1970-01-01T00:00:00Z',
+        ]);
+        $standingRung = $ladders->rung($placement);
+        $ladder = $desk->ladder();
+        $next = $ladder->after($standingRung->id);
+        $names = array_column(array_map(fn (Fault $each): array => [$each->id, $each->name], $rung->faults), 1, 0);
+        $faults = array_count_values(array_map(fn (JudgedRep $rep): string => $names[$rep->fault] ?? (string) $rep->fault, array_filter($reps, fn (JudgedRep $rep): bool => $rep->fault !== null)));
+        arsort($faults);
+
+        return new AfterView(
+            SheetRefs::one($sheet->id), Parts::athlete($desk->athlete, $today),
+            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true)),
+            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null)),
+            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === null)),
+            RepStrip::write($reps),
+            $pattern === null || $fault === null ? null : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
+            $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), $faults,
+            Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, $readiness, $ladders->reps($desk->athlete, $placement)),
+            Parts::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
+            Tapes::inPlay($load->board($limits, $today)->states($load->plansOn($today)), $today),
+            'Ask tomorrow morning: anything sore, and where? Without that report the gate stays shut.',
+        );
+    }
+}

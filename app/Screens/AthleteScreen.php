@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\AthleteView;
+use App\Http\Views\ClearanceView;
+use App\Http\Views\DecisionView;
+use App\Http\Views\LadderView;
+use App\Http\Views\LoadDayView;
+use App\Http\Views\ReferralView;
+use App\Http\Views\RungView;
+use App\Http\Views\SorenessView;
+use App\Models\Athlete;
+use App\Models\Clearance;
+use App\Models\Decision;
+use App\Models\Placement;
+use App\Models\Squad;
+use App\Models\User;
+use App\Records\AthleteLoad;
+use App\Records\LadderBook;
+use App\Records\LoadBook;
+use App\Records\ReadinessBook;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Load\LoadStatistics;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Support\Facades\DB;
+
+/** Where an athlete stands, and how she got here. */
+final class AthleteScreen
+{
+    private const DAYS_BACK = 69;
+
+    private const DAYS_AHEAD = 6;
+
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+
+    public function view(User $user, Athlete $athlete): AthleteView
+    {
+        $on = $user->workspace->today();
+        $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
+        $limits = $this->library->ruleSet($squad->rule_set)->limits;
+        $load = $this->loads->for([$athlete], $on)[$athlete->id];
+        $book = new ReadinessBook([$athlete], $on);
+        $readiness = $book->readiness($athlete, $squad);
+        $ladders = new LadderBook([$athlete], $on, $this->library, $book);
+
+        return new AthleteView(
+            Parts::athlete($athlete, $on), $on->iso(), $squad->name, $readiness->word->value, Parts::why($readiness), $readiness->school->value,
+            Parts::channels($readiness),
+            array_map(fn (SorenessReport $report): ReferralView => new ReferralView(
+                $report->at->text, $report->site->value, $report->side, $report->kind->value, $report->score, Wording::referral($report),
+            ), $readiness->openReferrals),
+            Clearance::query()->where('athlete_id', $athlete->id)->orderByDesc('at')->get()->map(self::clearance(...))->all(),
+            array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $ladders, $readiness, $load, $limits), $ladders->placementsOf($athlete))),
+            $this->days($load, $on), Tapes::inPlay($load->board($limits, $on)->states($load->plansOn($on)), $on),
+            $this->soreness($athlete, $squad, $on),
+            Decision::query()->with('decider')->where('athlete_id', $athlete->id)->orderByDesc('decided_at')->get()->map($this->decision(...))->all(),
+            SheetRefs::for([$athlete->id], $on->plus(-14)->iso(), $on->plus(14)->iso())[$athlete->id] ?? [],
+            $this->statistics(LoadStatistics::of($load->loadRecord()->wholeSeries(Measure::Arm), $on->ordinal)),
+        );
+    }
+
+    /** @param list<Limit> $limits */
+    private function ladder(Athlete $athlete, Placement $placement, LadderBook $ladders, Readiness $readiness, AthleteLoad $load, array $limits): LadderView
+    {
+        $ladder = $ladders->ladder($placement);
+        $current = $ladders->rung($placement);
+        $next = $ladder->after($current->id);
+        $entered = Placement::query()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->orderBy('entered_at')->pluck('entered_on', 'rung');
+        $decided = Decision::query()->with('decider')->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->orderBy('decided_at')->get()->keyBy('rung');
+        $marks = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->get()->groupBy('rung');
+        $count = fn (string $rung, string $letters): int => (int) ($marks[$rung] ?? collect())->sum(fn (object $strip): int => strlen((string) preg_replace("/[^{$letters}]/", '', $strip->marks)));
+        $at = (int) $ladder->position($current->id);
+
+        return new LadderView(
+            $ladder->id, $ladder->name, $ladder->summary,
+            array_map(fn (Rung $rung, int $i): RungView => new RungView(
+                $rung->id, $rung->name, $athlete->throwing_side->mirror($rung->goal), $i < $at ? 'held' : ($i === $at ? 'current' : 'ahead'),
+                isset($entered[$rung->id]) ? substr($entered[$rung->id], 0, 10) : null,
+                isset($decided[$rung->id]) ? ucfirst(str_replace('_', ' ', $decided[$rung->id]->action)).', '.$decided[$rung->id]->decider->name : null,
+                $count($rung->id, 'gbGB'), $count($rung->id, 'gG'),
+            ), $ladder->rungs, array_keys($ladder->rungs)),
+            $current->id, $next?->id, $ladder->before($current->id)?->id,
+            Parts::gate($ladders->gate($athlete, $placement, $readiness, $load, $limits), $current, $next, $readiness, $ladders->reps($athlete, $placement)),
+            Wording::gateAsks($current->gate),
+        );
+    }
+
+    /** @return list<LoadDayView> */
+    private function days(AthleteLoad $load, Day $on): array
+    {
+        $record = $load->loadRecord();
+        $series = array_map(fn (Measure $measure) => $record->wholeSeries($measure), ['arm' => Measure::Arm, 'hand' => Measure::Hand, 'trunk' => Measure::Trunk, 'landings' => Measure::Landings, 'high' => Measure::HighReps, 'reps' => Measure::Reps]);
+        $planned = [];
+        foreach ($load->plans as $set) {
+            $planned[$set->day]['arm'] = ($planned[$set->day]['arm'] ?? 0.0) + $set->cost['arm'];
+            $planned[$set->day]['landings'] = ($planned[$set->day]['landings'] ?? 0.0) + $set->cost['landings'];
+        }
+
+        return array_map(fn (int $day): LoadDayView => new LoadDayView(
+            Day::fromOrdinal($day)->iso(), $series['arm']->on($day), $series['hand']->on($day), $series['trunk']->on($day), $series['landings']->on($day),
+            $series['high']->on($day), $series['reps']->on($day), $planned[$day]['arm'] ?? 0.0, $planned[$day]['landings'] ?? 0.0,
+        ), range($on->ordinal - self::DAYS_BACK, $on->ordinal + self::DAYS_AHEAD));
+    }
+
+    /** @return list<SorenessView> */
+    private function soreness(Athlete $athlete, Squad $squad, Day $on): array
+    {
+        $school = $squad->school ?? School::byDefaultAt($athlete->ageOn($on));
+        $rows = DB::table('soreness_reports')->join('users', 'users.id', '=', 'soreness_reports.reported_by')->where('athlete_id', $athlete->id)
+            ->where('day', '>=', $on->plus(-self::DAYS_BACK)->iso())->orderBy('at')->get(['soreness_reports.*', 'users.name as by']);
+
+        return $rows->map(fn (object $row): SorenessView => new SorenessView(
+            $row->at, $row->day, Wording::moment(\Augendo\Core\Readiness\Moment::from($row->moment)), $row->site, Wording::site(Site::from($row->site)), $row->side,
+            Wording::kind(Kind::from($row->kind)), (int) $row->score, $school->wordOf(Kind::from($row->kind), (int) $row->score)->value, $row->note, $row->by,
+        ))->all();
+    }
+
+    private static function clearance(Clearance $clearance): ClearanceView
+    {
+        $sites = $clearance->sites === null ? 'the whole body' : implode(', ', array_map(fn (string $site): string => Wording::site(Site::from($site)), $clearance->sites));
+
+        return new ClearanceView($clearance->at, "Cleared by {$clearance->clinician_name}, {$clearance->clinician_role}, document of ".Wording::day(Day::of(substr($clearance->document_date, 0, 10)))." for {$sites}, recorded ".Wording::day(Instant::of($clearance->at)->day).'.');
+    }
+
+    private function decision(Decision $decision): DecisionView
+    {
+        $ladder = $this->library->ladder($decision->ladder);
+        $rung = $ladder->rung($decision->rung);
+        $to = $ladder->rung($decision->to_rung);
+        $verb = match ($decision->action) {
+            'advance' => 'Advanced to',
+            'step_back' => 'Stepped back to',
+            'pause' => 'Paused on',
+            default => 'Repeats',
+        };
+
+        return new DecisionView(
+            $decision->id, substr($decision->day, 0, 10), $ladder->name, $rung->name ?? $decision->rung, $to->name ?? $decision->to_rung, $decision->action,
+            "{$verb} “".($to->name ?? $decision->to_rung).'”', $decision->decider->name,
+            array_map(fn (array $criterion): string => "{$criterion['label']}: {$criterion['evidence']}", $decision->evidence['criteria'] ?? []),
+            $decision->reason,
+        );
+    }
+
+    /** @return array<string, float|null> */
+    private function statistics(LoadStatistics $of): array
+    {
+        return ['acute' => $of->acute, 'chronic_week' => $of->chronicWeek, 'ratio_ewma' => $of->ratioEwma, 'monotony' => $of->monotony, 'strain' => $of->strain];
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\AthleteCardView;
+use App\Http\Views\ChannelView;
+use App\Http\Views\CriterionView;
+use App\Http\Views\GateView;
+use App\Http\Views\ReasonView;
+use App\Http\Views\RungRefView;
+use App\Http\Views\SheetRefView;
+use App\Models\Athlete;
+use App\Records\RepStrip;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Gates\Criterion;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Reason;
+
+/** Views that several screens show. */
+final class Parts
+{
+    public static function athlete(Athlete $athlete, Day $on): AthleteCardView
+    {
+        return new AthleteCardView($athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value);
+    }
+
+    /** @return list<ChannelView> */
+    public static function channels(Readiness $readiness): array
+    {
+        return array_map(fn (Channel $channel): ChannelView => new ChannelView(
+            $channel->value, $readiness->channels[$channel->value]->value,
+            array_map(fn (Reason $reason): ReasonView => new ReasonView($reason->word->value, Wording::reason($reason), $reason->report?->at->text), $readiness->reasons[$channel->value]),
+        ), Channel::cases());
+    }
+
+    /** The one reason a coach reads first: the worst of the worst channel. */
+    public static function why(Readiness $readiness): string
+    {
+        foreach ($readiness->channels as $channel => $word) {
+            if ($word === $readiness->word) {
+                $reason = $readiness->reasons[$channel][0];
+
+                return $reason->rule === 'nothing_sore' ? 'Nothing sore.' : Wording::reason($reason);
+            }
+        }
+
+        return '';
+    }
+
+    public static function rung(Ladder $ladder, Rung $rung): RungRefView
+    {
+        return new RungRefView($ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1, count($ladder->rungs));
+    }
+
+    /** @param list<JudgedRep> $reps of the rung, oldest first */
+    public static function gate(GateResult $result, Rung $rung, ?Rung $next, Readiness $readiness, array $reps): GateView
+    {
+        $word = $readiness->forChannels($rung->loadedChannels());
+
+        return new GateView(
+            $result->decision->value, Wording::gateHeadline($result, $next?->name), Wording::missing($result, $rung->gate, $word),
+            array_map(fn (Criterion $criterion): CriterionView => new CriterionView(
+                $criterion->value, Wording::criterion($criterion), $result->criteria[$criterion->value]->value,
+                Wording::evidence($criterion, $result, $rung->gate, $word), $criterion->mayBeOverridden(),
+            ), Criterion::cases()),
+            $result->observed, $result->good, $result->rate, $result->lowerBound, RepStrip::write(array_slice($reps, -10)),
+        );
+    }
+
+    /** @param object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null} $row */
+    public static function sheetRef(object $row): SheetRefView
+    {
+        return new SheetRefView(
+            $row->id, $row->title, $row->starts_at, substr($row->held_on, 0, 10), $row->state, (int) $row->planned, (int) $row->done,
+            count(json_decode($row->trims, true)), (int) $row->planned === 0 && (int) $row->asked > 0,
+        );
+    }
+}

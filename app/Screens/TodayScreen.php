@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\LibraryProblemView;
+use App\Http\Views\SheetRefView;
+use App\Http\Views\SquadView;
+use App\Http\Views\TodayRowView;
+use App\Http\Views\TodayView;
+use App\Models\Athlete;
+use App\Models\Placement;
+use App\Models\Squad;
+use App\Models\User;
+use App\Records\AthleteLoad;
+use App\Records\LadderBook;
+use App\Records\LoadBook;
+use App\Records\ReadinessBook;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryProblem;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\Status;
+use Augendo\Core\Planning\BlockPlan;
+use Illuminate\Support\Facades\DB;
+
+/** Who may do what today, and who is missing. */
+final class TodayScreen
+{
+    public function __construct(private readonly Library $library, private readonly LoadBook $loadBook) {}
+
+    public function view(User $user, Squad $squad): TodayView
+    {
+        $on = $user->workspace->today();
+        $athletes = $squad->athletes()->get()->all();
+        $ruleSet = $this->library->ruleSet($squad->rule_set);
+        $loads = $this->loadBook->for($athletes, $on);
+        $readiness = new ReadinessBook($athletes, $on);
+        $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
+        $sheets = SheetRefs::for(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $on->iso(), $on->iso());
+        $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id');
+        $rows = array_map(fn (Athlete $athlete): TodayRowView => $this->row(
+            $athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $ruleSet->limits,
+            $this->next($sheets[$athlete->id] ?? []), $ladderOf->all(),
+        ), $athletes);
+
+        return new TodayView(
+            $on->iso(), new SquadView($squad->id, $squad->name),
+            $user->workspace->squads()->orderBy('id')->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name))->all(),
+            $ruleSet->name, $ruleSet->notice,
+            array_map(fn (LibraryProblem $problem): LibraryProblemView => new LibraryProblemView($problem->libraryFile, $problem->path, $problem->getMessage()), $this->library->problems()),
+            $rows,
+        );
+    }
+
+    /** @param list<SheetRefView> $sheets the first that is not finished, else the last */
+    private function next(array $sheets): ?SheetRefView
+    {
+        foreach ($sheets as $sheet) {
+            if ($sheet->state !== 'finished') {
+                return $sheet;
+            }
+        }
+
+        return $sheets === [] ? null : $sheets[count($sheets) - 1];
+    }
+
+    /**
+     * @param  list<Limit>  $limits
+     * @param  array<string, string>  $ladderOf  ladder by sheet id
+     */
+    private function row(
+        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, array $limits,
+        ?SheetRefView $sheet, array $ladderOf,
+    ): TodayRowView {
+        $readiness = $book->readiness($athlete, $squad);
+        $board = $load->board($limits, $on);
+        $plan = $load->plansOn($on);
+        $states = $board->states($plan);
+        $placement = $this->placement($ladders->placementsOf($athlete), $sheet === null ? null : $ladderOf[$sheet->id]);
+        $rung = $gate = null;
+        $headroom = 'No ladder yet: place the athlete first.';
+        $binding = [];
+        if ($placement !== null) {
+            try {
+                $ladder = $ladders->ladder($placement);
+                $standing = $ladders->rung($placement);
+                $rung = Parts::rung($ladder, $standing);
+                $gate = Parts::gate(
+                    $ladders->gate($athlete, $placement, $readiness, $load, $limits), $standing, $ladder->after($standing->id),
+                    $readiness, $ladders->reps($athlete, $placement),
+                );
+                $dose = BlockPlan::asAsked($standing->ownDose());
+                $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
+                $headroom = Wording::headroom($left, $dose);
+                $binding = $left->binding;
+            } catch (LibraryProblem $problem) {
+                $headroom = "library/{$problem->libraryFile} cannot be read: no gate and no dose until it is mended.";
+            }
+        }
+
+        return new TodayRowView(
+            Parts::athlete($athlete, $on), $readiness->word->value, Parts::why($readiness), Parts::channels($readiness),
+            Tapes::leading($states, $binding, $on), $headroom,
+            array_filter($states, fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver())) !== [],
+            $rung, $gate, $sheet, count($readiness->openReferrals),
+        );
+    }
+
+    /** @param array<string, Placement> $placements of the ladder today’s session is on, else the first */
+    private function placement(array $placements, ?string $ladder): ?Placement
+    {
+        return $placements[$ladder ?? ''] ?? (array_values($placements)[0] ?? null);
+    }
+}

@@ -1,0 +1,362 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use Augendo\Core\Day;
+use Augendo\Core\Gates\Criterion;
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Gates\GateDecision;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Limits\Headroom;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Reason;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\Word;
+
+/** Reasons in words: the one place where what the core says is put for people. */
+final class Wording
+{
+    public static function word(Word $word): string
+    {
+        return match ($word) {
+            Word::Full => 'Full',
+            Word::Unknown => 'Not checked in',
+            Word::Reduced => 'Reduced',
+            Word::None => 'None',
+            Word::Refer => 'Refer',
+        };
+    }
+
+    public static function channel(Channel $channel): string
+    {
+        return $channel === Channel::Landing ? 'landings' : $channel->value;
+    }
+
+    public static function site(Site $site): string
+    {
+        return match ($site) {
+            Site::UpperArm => 'upper arm',
+            Site::SideOfTrunk => 'side of the trunk',
+            Site::None => 'nothing sore',
+            default => $site->value,
+        };
+    }
+
+    public static function kind(Kind $kind): string
+    {
+        return match ($kind) {
+            Kind::Muscle => 'muscle ache',
+            Kind::Joint => 'joint pain',
+            Kind::Sharp => 'sharp pain',
+            Kind::Numb => 'numbness',
+            Kind::Swelling => 'swelling',
+            Kind::Locking => 'locking or giving way',
+            Kind::Skin => 'skin, blister',
+            Kind::Head => 'head knock',
+        };
+    }
+
+    public static function moment(Moment $moment): string
+    {
+        return match ($moment) {
+            Moment::Morning => 'in the morning',
+            Moment::Before => 'before the session',
+            Moment::Warmup => 'in the warm-up',
+            Moment::During => 'while working',
+            Moment::After => 'after the session',
+        };
+    }
+
+    public static function report(SorenessReport $report): string
+    {
+        $side = $report->side === null ? '' : "{$report->side} ";
+
+        return ucfirst($side.self::site($report->site)).', '.self::kind($report->kind)." {$report->score}, ".self::moment($report->moment);
+    }
+
+    public static function reason(Reason $reason): string
+    {
+        $report = $reason->report === null ? '' : self::report($reason->report);
+
+        return match ($reason->rule) {
+            'report' => "{$report}.",
+            'cleared_today' => "{$report}: cleared since, the day stays light.",
+            'warmup_worse' => "{$report}: it did not ease in the warm-up, one level worse.",
+            'during' => "{$report}: what was felt at work counts all day.",
+            'during_worse' => "{$report}: felt at work, one level worse.",
+            'eased' => "{$report}: it eased, and the day stays light.",
+            'trend' => "{$report}: three days running or rising, one level worse.",
+            'referral' => "{$report}: open referral, only a clinician’s clearance closes it.",
+            'referral_elsewhere' => "An open referral elsewhere ({$report}): the rest of the body stays light.",
+            'no_report' => 'No report today.',
+            default => 'Checked in, nothing sore here.',
+        };
+    }
+
+    public static function referral(SorenessReport $report): string
+    {
+        return self::report($report).". Stop the work it concerns and hand this on to a licensed clinician. A clearance recorded after this report closes it.";
+    }
+
+    public static function blockKind(BlockKind $kind): string
+    {
+        return match ($kind) {
+            BlockKind::WarmUp => 'Warm-up',
+            BlockKind::Rehearsal => 'Rehearsal',
+            BlockKind::Part => 'Part',
+            BlockKind::Whole => 'Whole',
+            BlockKind::Target => 'Target',
+            BlockKind::GameLike => 'Game-like',
+            BlockKind::OtherSide => 'Other side',
+            BlockKind::CoolDown => 'Cool-down',
+        };
+    }
+
+    public static function object(LibraryObject $object): string
+    {
+        return $object->massKg === null ? $object->name : "{$object->name}, ".self::number($object->massKg * 1000).' g';
+    }
+
+    /** A dose without its repetitions: "75 %, 9 m". */
+    public static function dose(float $effort, ?float $distanceM): string
+    {
+        return self::percent($effort).($distanceM === null ? '' : ', '.self::number($distanceM).' m');
+    }
+
+    public static function unit(Limit $limit): string
+    {
+        if ($limit->kind() === 'streak') {
+            return 'days';
+        }
+
+        return match ($limit->measure) {
+            null => $limit instanceof \Augendo\Core\Limits\LevelLimit && $limit->level === 'distance' ? 'm' : '% effort',
+            Measure::Reps => 'reps',
+            Measure::Shadow => 'shadow reps',
+            Measure::HighReps => 'high-effort reps',
+            Measure::Metres => 'm',
+            Measure::Arm => 'arm units',
+            Measure::Hand => 'hand units',
+            Measure::Trunk => 'trunk units',
+            Measure::Landings => 'landing units',
+            Measure::Internal => 'effort minutes',
+        };
+    }
+
+    public static function limit(LimitState $state, Day $on): string
+    {
+        $unit = self::unit($state->limit);
+        $n = self::number(...);
+
+        return match ($state->limit->kind()) {
+            'cap', 'step' => $state->status === \Augendo\Core\Limits\Status::Over
+                ? "{$n((float) $state->projected)} of {$n((float) $state->max)} {$unit}: over by {$n((float) $state->projected - (float) $state->max)}."
+                : "{$n((float) $state->remaining)} of {$n((float) $state->max)} {$unit} left.",
+            'level' => 'At most '.($unit === 'm' ? "{$n((float) $state->max)} m" : self::percent((float) $state->max).' effort').' in one set.',
+            'rest' => $state->earliest === null || $state->earliest->equals($on) ? 'No rest day is owed.' : 'Rest day owed: such work again from '.self::day($state->earliest).'.',
+            'streak' => "{$n((float) max($state->used ?? 0, $state->projected ?? 0))} of {$n((float) $state->max)} days running.",
+            default => $state->projected === null
+                ? 'Too short a record to say.'
+                : 'Last week is '.self::number(round($state->projected, 2), 2).' of the month; above '.self::number((float) $state->max, 2).' is too fast.',
+        };
+    }
+
+    public static function headroom(Headroom $headroom, BlockPlan $block): string
+    {
+        $dose = self::dose($block->effort, $block->distanceM);
+        if ($headroom->reps === null) {
+            return "No limit binds at {$dose}.";
+        }
+
+        return "{$headroom->reps} left at {$dose}: ".self::limitNames($headroom->binding).' binds.';
+    }
+
+    /** @param list<Limit> $limits */
+    public static function limitNames(array $limits): string
+    {
+        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $limits)));
+    }
+
+    public static function trim(Trim $trim, BlockPlan $block, Day $on): string
+    {
+        $name = self::blockKind($block->asked->kind).' “'.$block->asked->title.'”';
+        $change = match ($trim->what) {
+            'dropped' => "{$name} dropped",
+            'reps' => "{$name} ".self::number($trim->from).' → '.self::number($trim->to).' reps',
+            'effort' => "{$name} ".self::percent($trim->from).' → '.self::percent($trim->to),
+            'distance' => "{$name} ".self::number($trim->from).' → '.self::number($trim->to).' m',
+        };
+        $why = match ($trim->cause) {
+            'word' => match ($trim->word) {
+                Word::Unknown => 'not checked in',
+                Word::None, Word::Refer => self::channelNames($block).': '.self::word($trim->word),
+                default => self::channelNames($block).' reduced today',
+            },
+            'layoff' => "{$trim->idleDays} idle days: start lower, make nothing up",
+            default => implode('; ', array_map(
+                fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')', array_slice($trim->limits, 0, 2),
+            )),
+        };
+
+        return "{$change}: {$why}.";
+    }
+
+    private static function channelNames(BlockPlan $block): string
+    {
+        return implode(' and ', array_map(self::channel(...), $block->asked->skill->loadedChannels()));
+    }
+
+    public static function criterion(Criterion $criterion): string
+    {
+        return match ($criterion) {
+            Criterion::Evidence => 'Enough judged reps',
+            Criterion::Mechanics => 'Mechanics',
+            Criterion::Streak => 'Good in a row',
+            Criterion::Safety => 'Safety faults',
+            Criterion::Fade => 'Holds to the end',
+            Criterion::Soreness => 'Soreness',
+            Criterion::Readiness => 'Today’s word',
+            Criterion::Load => 'Next dose fits',
+            Criterion::Prerequisites => 'Builds on',
+            Criterion::Clearance => 'Clearance',
+        };
+    }
+
+    public static function evidence(Criterion $criterion, GateResult $result, Gate $gate, Word $word): string
+    {
+        $verdict = $result->criteria[$criterion->value];
+
+        return match ($criterion) {
+            Criterion::Evidence => "{$result->observed} of {$gate->minReps} judged reps, on {$result->observedDays} of {$gate->minSessions} days",
+            Criterion::Mechanics => $result->rate === null
+                ? 'no judged rep yet'
+                : "{$result->good} of {$result->observed} good (".self::percent($result->rate).', asked '.self::percent($gate->targetRate).'); surely above '
+                    .self::percent((float) $result->lowerBound).', asked '.self::percent($gate->lowerBound),
+            Criterion::Streak => $gate->streak === null ? 'not asked on this rung' : "{$result->bestRun} good in a row, asked {$gate->streak}",
+            Criterion::Safety => "{$result->safetyFaults} in the last {$gate->safetyWindowReps} reps, at most {$gate->maxSafetyFaults}",
+            Criterion::Fade => $result->fade === null
+                ? 'fewer than 9 judged reps last time, not judged'
+                : 'first third to last third fell '.self::number(round(100 * max(0.0, $result->fade))).' points, at most '.self::number(100 * $gate->maxFade),
+            Criterion::Soreness => ($result->worstSoreness === null ? 'no report' : "highest {$result->worstSoreness}")." in {$gate->sorenessDays} days, at most {$gate->sorenessMax}"
+                .($gate->needsMorningAfter ? ($result->morningAfter ? '; the morning after is in' : '; the morning after is not in') : ''),
+            Criterion::Readiness => self::word($word),
+            Criterion::Load => match ($verdict) {
+                Verdict::Pass => 'the next rung’s dose fits every hard limit on the next planned day',
+                Verdict::Fail => 'the next rung’s dose would break a hard limit on the next planned day',
+                default => 'cannot be computed',
+            },
+            Criterion::Prerequisites => match ($verdict) {
+                Verdict::Pass => 'earlier rungs are held',
+                Verdict::Fail => 'a skill it builds on is not held yet',
+                default => 'no place on a ladder it builds on',
+            },
+            Criterion::Clearance => $verdict === Verdict::Pass ? 'none needed' : 'an open referral waits for a clinician',
+        };
+    }
+
+    public static function gateHeadline(GateResult $result, ?string $nextRung): string
+    {
+        return match ($result->decision) {
+            GateDecision::Pause => 'Pause: today’s word does not allow this work',
+            GateDecision::StepBack => 'Step back one rung',
+            GateDecision::Advance => $nextRung === null ? 'Held: the top of the ladder' : "Ready for “{$nextRung}”",
+            GateDecision::Repeat => 'Repeat this rung',
+            GateDecision::Hold => 'Hold: more of this rung would not mend it',
+            GateDecision::Collect => 'Not yet: evidence is missing',
+        };
+    }
+
+    /** @return list<string> what exactly is missing, as one would say it */
+    public static function missing(GateResult $result, Gate $gate, Word $word): array
+    {
+        $missing = [];
+        $is = fn (Criterion $criterion, Verdict ...$verdicts): bool => in_array($result->criteria[$criterion->value], $verdicts, true);
+        if ($is(Criterion::Evidence, Verdict::Short)) {
+            $reps = $gate->minReps - $result->observed;
+            $days = $gate->minSessions - $result->observedDays;
+            $missing[] = match (true) {
+                $reps > 0 && $days > 0 => self::count($reps, 'more judged rep').', '.($days === 1 ? 'on another day' : "over {$days} more days"),
+                $reps > 0 => self::count($reps, 'more judged rep'),
+                default => 'judged reps on '.($days === 1 ? 'another day' : "{$days} more days").': shown again after a night it is learnt',
+            };
+        }
+        if ($is(Criterion::Mechanics, Verdict::Fail)) {
+            $missing[] = 'better mechanics: '.self::evidence(Criterion::Mechanics, $result, $gate, $word);
+        }
+        if ($is(Criterion::Streak, Verdict::Fail)) {
+            $missing[] = self::evidence(Criterion::Streak, $result, $gate, $word);
+        }
+        if ($is(Criterion::Safety, Verdict::Fail)) {
+            $missing[] = 'no safety fault: '.self::evidence(Criterion::Safety, $result, $gate, $word);
+        }
+        if ($is(Criterion::Fade, Verdict::Fail)) {
+            $missing[] = 'quality to the end of the session: '.self::evidence(Criterion::Fade, $result, $gate, $word);
+        }
+        if ($is(Criterion::Soreness, Verdict::Unknown)) {
+            $missing[] = $result->lastRepDay === null ? 'the morning after the first session' : 'the report of the morning after '.self::day($result->lastRepDay);
+        }
+        if ($is(Criterion::Soreness, Verdict::Fail)) {
+            $missing[] = "soreness down to {$gate->sorenessMax}: ".self::evidence(Criterion::Soreness, $result, $gate, $word);
+        }
+        if ($is(Criterion::Readiness, Verdict::Unknown)) {
+            $missing[] = 'today’s check-in';
+        }
+        if ($is(Criterion::Readiness, Verdict::Fail)) {
+            $missing[] = 'the word Full (today: '.self::word($word).')';
+        }
+        if ($is(Criterion::Load, Verdict::Fail, Verdict::Unknown)) {
+            $missing[] = self::evidence(Criterion::Load, $result, $gate, $word);
+        }
+        if ($is(Criterion::Prerequisites, Verdict::Fail, Verdict::Unknown)) {
+            $missing[] = self::evidence(Criterion::Prerequisites, $result, $gate, $word);
+        }
+        if ($is(Criterion::Clearance, Verdict::Fail)) {
+            $missing[] = self::evidence(Criterion::Clearance, $result, $gate, $word);
+        }
+
+        return $missing;
+    }
+
+    public static function gateAsks(Gate $gate): string
+    {
+        return "{$gate->minReps} judged reps on ".self::count($gate->minSessions, 'day').', '.self::percent($gate->targetRate).' good'
+            .($gate->streak === null ? '' : ", {$gate->streak} in a row")
+            .', at most '.self::count($gate->maxSafetyFaults, 'safety fault')." in {$gate->safetyWindowReps}, soreness at most {$gate->sorenessMax}"
+            .($gate->needsMorningAfter ? ', the morning after reported' : '').'.';
+    }
+
+    public static function count(int $n, string $noun): string
+    {
+        return "{$n} {$noun}".($n === 1 ? '' : 's');
+    }
+
+    public static function percent(float $share): string
+    {
+        return self::number(round(100 * $share)).' %';
+    }
+
+    public static function number(float $value, int $decimals = 1): string
+    {
+        $text = number_format($value, $decimals, '.', ' ');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    public static function day(Day $day): string
+    {
+        return gmdate('D j M', $day->ordinal * 86400);
+    }
+}

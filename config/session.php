@@ -1,0 +1,16 @@
+<?php
+
+return [
+    'driver' => env('SESSION_DRIVER', 'file'),
+    // A coach signs in once for a working day.
+    'lifetime' => 720,
+    'expire_on_close' => false,
+    'encrypt' => true,
+    'files' => storage_path('framework/sessions'),
+    'lottery' => [2, 100],
+    'cookie' => 'augendo_session',
+    'path' => '/',
+    'secure' => env('SESSION_SECURE_COOKIE'),
+    'http_only' => true,
+    'same_site' => 'lax',
+];

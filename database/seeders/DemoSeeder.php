@@ -1,0 +1,338 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Athlete;
+use App\Models\Decision;
+use App\Models\Placement;
+use App\Models\Role;
+use App\Models\Sheet;
+use App\Models\SheetBlock;
+use App\Models\Squad;
+use App\Models\TrainingSession;
+use App\Models\User;
+use App\Models\Workspace;
+use App\Records\DailyTotals;
+use App\Records\HealthLog;
+use App\Records\LoadBook;
+use App\Records\RepLog;
+use App\Records\SheetDesk;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Load\WorkSet;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * An invented coastal club: twelve athletes of 8 to 41 with ten weeks of record, together in every state a coach meets on Today.
+ * Dates are relative to the day it is loaded. The last four weeks go through the same code as real taps do.
+ */
+final class DemoSeeder extends Seeder
+{
+    private const WEEKS = 10;
+
+    private const TAPPED_DAYS = 28;
+
+    /** Sessions are held on these days before today; today there is one too. */
+    private const EVERY = [2, 4, 7];
+
+    private Workspace $workspace;
+
+    private Squad $squad;
+
+    private User $coach;
+
+    private Day $today;
+
+    public function __construct(private readonly Library $library, private readonly RepLog $log, private readonly HealthLog $health, private readonly LoadBook $loads) {}
+
+    public function run(): void
+    {
+        mt_srand(20_270_311);
+        DB::transaction(function (): void {
+            $this->people();
+            foreach ($this->scenario() as $position => $story) {
+                $athlete = $this->athlete($story, $position);
+                $this->tell($athlete, $story);
+            }
+            $this->planAhead();
+        });
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function scenario(): array
+    {
+        $serve = 'volleyball-float-serve';
+        $javelin = 'javelin-throw';
+        $block = 'block-jump-landing';
+
+        return [
+            // Ready to advance: two weeks of good serves, checked in, nothing sore.
+            ['Mira', 'Okonjo', 17, 'right', [[$serve, 'short', 'line', 20, 0.92, 'toss-behind']], 'marks' => ['float-serve' => [null, 19.0]], 'today' => []],
+            // Near a limit: serves here, javelin at another club, one arm.
+            ['Tomas', 'Brandvik', 15, 'right', [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']], 'marks' => ['javelin' => [41.0, null]], 'today' => [], 'fill' => 0.93],
+            // Short of evidence: new on the rung.
+            ['Ilse', 'Varga', 14, 'left', [[$serve, 'wall', 'short', 3, 0.85, 'off-centre']], 'today' => []],
+            // Not checked in.
+            ['Jonah', 'Adeyemi', 16, 'right', [[$block, 'jump-stick', 'block', 16, 0.82, 'drift']], 'today' => null],
+            // Reduced: a shoulder that aches a little.
+            ['Yuna', 'Petrovic', 19, 'right', [[$serve, 'line', 'thirds', 24, 0.78, 'off-centre']], 'today' => [['shoulder', 'right', 'muscle', 4]]],
+            // None for the landings: a child’s knee; the rest of her may train.
+            ['Noor', 'Haddad', 12, 'right', [[$block, 'stick', 'jump-stick', 15, 0.84, 'stiff']], 'today' => [['knee', 'left', 'joint', 2]]],
+            // Refer: an ankle swelled two days ago and nobody has cleared it.
+            ['Sofie', 'Marchetti', 13, 'left', [[$block, 'block', 'step-block', 14, 0.83, 'drift']], 'today' => [], 'referral' => ['ankle', 'left', 'swelling', 3, 2]],
+            // Stepping back: the old fault has returned.
+            ['Kaito', 'Brennan', 11, 'right', [[$serve, 'pose', 'wall', 22, 0.28, 'low-elbow']], 'today' => []],
+            // A weekly step broken by a tournament.
+            ['Dario', 'Nwosu', 28, 'right', [[$serve, 'thirds', 'pace', 21, 0.75, 'toss-behind']], 'today' => [['shoulder', 'right', 'muscle', 2]], 'tournament' => true],
+            // Foot of the ladder, eight years old.
+            ['Ravi', 'Castellan', 8, 'right', [[$serve, null, 'toss', 25, 0.7, 'toss-high']], 'today' => []],
+            // Repeats: not yet good enough.
+            ['Pia', 'Lindgren', 10, 'right', [[$javelin, 'hold', 'kneel', 20, 0.62, 'low-elbow']], 'marks' => ['javelin' => [14.0, null]], 'today' => []],
+            // The eldest, left-handed, not checked in, idle for ten days.
+            ['Henrike', 'Osei', 41, 'left', [[$javelin, 'five-step', 'lane', 30, 0.86, 'point-out']], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'idle' => 10],
+        ];
+    }
+
+    private function people(): void
+    {
+        $this->workspace = Workspace::query()->create(['name' => 'Saltmarsh Throwing Club', 'timezone' => 'Europe/Lisbon']);
+        $this->today = $this->workspace->today();
+        $user = fn (string $name, string $login, Role $role): User => User::query()->create([
+            'workspace_id' => $this->workspace->id, 'name' => $name, 'email' => "{$login}@saltmarsh.example", 'password' => 'saltmarsh', 'role' => $role,
+        ]);
+        $this->coach = $user('Anneke Duarte', 'coach', Role::Coach);
+        $user('Felix Moreau', 'assistant', Role::Assistant);
+        $user('Dr. Samira Lund', 'clinician', Role::Clinician);
+        $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter']);
+    }
+
+    /** @param array<int|string, mixed> $story */
+    private function athlete(array $story, int $position): Athlete
+    {
+        [$given, $family, $age, $side] = $story;
+        $athlete = Athlete::query()->create([
+            'workspace_id' => $this->workspace->id, 'given_name' => $given, 'family_name' => $family,
+            'birth_date' => $this->today->plus(-(int) round(365.25 * $age) - 40 - 11 * $position)->iso(),
+            'throwing_side' => $side, 'turn_direction' => $side,
+        ]);
+        $athlete->squads()->attach($this->squad->id, ['position' => $position]);
+        foreach ($story['marks'] ?? [] as $skill => [$longest, $speed]) {
+            DB::table('skill_marks')->insert(['athlete_id' => $athlete->id, 'skill' => $skill, 'longest_throw_m' => $longest, 'reference_speed_ms' => $speed, 'measured_on' => $this->today->plus(-75)->iso()]);
+        }
+
+        return $athlete;
+    }
+
+    /** @param array<int|string, mixed> $story */
+    private function tell(Athlete $athlete, array $story): void
+    {
+        $idle = $story['idle'] ?? 0;
+        foreach ($story[4] as [$ladder, $before, $current, $enteredDaysAgo]) {
+            if ($before !== null) {
+                $this->place($athlete, $ladder, $before, 70, null);
+            }
+            $this->place($athlete, $ladder, $current, $enteredDaysAgo, $before);
+        }
+        for ($ago = 7 * self::WEEKS; $ago >= 1; $ago--) {
+            $day = $this->today->plus(-$ago);
+            if ($ago > $idle) {
+                $this->morning($athlete, $day, $story, $ago);
+            }
+            if ($ago <= $idle || ! in_array($ago % 7, [self::EVERY[0], self::EVERY[1], 0], true)) {
+                continue;
+            }
+            foreach ($story[4] as [$ladder, $before, $current, $enteredDaysAgo, $rate, $fault]) {
+                $rung = $ago > $enteredDaysAgo ? ($before ?? $current) : $current;
+                if ($ago > self::TAPPED_DAYS) {
+                    $this->oldWork($athlete, $ladder, $rung, $day);
+                } else {
+                    $this->session($athlete, $ladder, $rung, $day, $rate, $fault);
+                }
+            }
+        }
+        if (isset($story['referral'])) {
+            [$site, $side, $kind, $score, $ago] = $story['referral'];
+            $this->report($athlete, $this->today->plus(-$ago), '18:20', 'during', $site, $side, $kind, $score);
+            $this->report($athlete, $this->today->plus(-$ago), '19:40', 'after', $site, $side, $kind, 1);
+        }
+        if (isset($story['tournament'])) {
+            foreach ([1, 2] as $ago) {
+                $this->work($athlete, $this->today->plus(-$ago), 'match', 'spike', 62, 0.95, 'volleyball', 'sprung', null);
+                $this->work($athlete, $this->today->plus(-$ago), 'match', 'float-serve', 48, 0.95, 'volleyball', 'sprung', 9.0);
+            }
+        }
+        if (isset($story['fill'])) {
+            $this->fillWeek($athlete, $story['fill']);
+        }
+        $this->thisMorning($athlete, $story['today']);
+    }
+
+    private function place(Athlete $athlete, string $ladder, string $rung, int $daysAgo, ?string $from): void
+    {
+        $day = $this->today->plus(-$daysAgo);
+        $decision = $from === null ? null : Decision::query()->create([
+            'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $from, 'action' => 'advance', 'to_rung' => $rung,
+            'evidence' => ['headline' => 'Kept before Augendo', 'criteria' => [['label' => 'Record', 'evidence' => 'carried over from the coach’s notebook']]],
+            'overridden' => [], 'reason' => 'Carried over from the notebook.', 'day' => $day->iso(), 'decided_by' => $this->coach->id, 'decided_at' => Carbon::parse($day->iso()),
+        ]);
+        Placement::query()->create([
+            'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $rung, 'entered_on' => $day->iso(),
+            'entered_at' => $this->at($day, '06:00'), 'decision_id' => $decision?->id,
+        ]);
+    }
+
+    /** @param array<int|string, mixed> $story */
+    private function morning(Athlete $athlete, Day $day, array $story, int $ago): void
+    {
+        // People forget now and then; on the days after a session they are asked.
+        if ($story['today'] === null ? mt_rand(0, 2) === 0 : $ago > 6 && mt_rand(0, 9) === 0) {
+            return;
+        }
+        $isServe = str_contains($story[4][0][0], 'serve') || str_contains($story[4][0][0], 'javelin');
+        $sore = mt_rand(0, 6) === 0 && ($ago > 4);
+        $this->report(
+            $athlete, $day, '07:'.str_pad((string) mt_rand(0, 50), 2, '0', STR_PAD_LEFT), 'morning',
+            $sore ? ($isServe ? 'shoulder' : 'thigh') : 'none', $sore ? $story[3] : null, 'muscle', $sore ? mt_rand(1, 2) : 0,
+        );
+    }
+
+    /** @param list<array{string, string, string, int}>|null $reports null: nobody has answered today */
+    private function thisMorning(Athlete $athlete, ?array $reports): void
+    {
+        if ($reports === null) {
+            return;
+        }
+        foreach ($reports === [] ? [['none', null, 'muscle', 0]] : $reports as [$site, $side, $kind, $score]) {
+            $now = Carbon::now($this->workspace->timezone);
+            $time = min('07:10', $now->copy()->subMinutes(3)->isSameDay($now) ? $now->copy()->subMinutes(3)->format('H:i') : '00:00');
+            $this->report($athlete, $this->today, $time, 'morning', $site, $side, $kind, $score);
+        }
+    }
+
+    private function report(Athlete $athlete, Day $day, string $time, string $moment, string $site, ?string $side, string $kind, int $score): void
+    {
+        $this->health->report($athlete, [[
+            'id' => (string) Str::uuid7(), 'at' => $this->at($day, $time), 'moment' => $moment, 'site' => $site, 'side' => $side, 'kind' => $kind, 'score' => $score,
+        ]], $this->coach);
+    }
+
+    /** Work kept before taps were: the rung’s own dose as single sets. */
+    private function oldWork(Athlete $athlete, string $ladder, string $rung, Day $day): void
+    {
+        foreach ($this->library->ladder($ladder)->rung($rung)->blocks ?? [] as $dose) {
+            if ($dose->reps > 0) {
+                $reps = (int) round($dose->sets * $dose->reps * mt_rand(8, 11) / 10);
+                $this->work($athlete, $day, 'entered', $dose->skill->id, $reps, $dose->effort, $dose->object->id, $dose->surface?->value, $dose->distanceM, $dose->side);
+            }
+        }
+    }
+
+    private function work(Athlete $athlete, Day $day, string $source, string $skill, int $reps, float $effort, string $object, ?string $surface, ?float $distanceM, Side $side = Side::Dominant): void
+    {
+        $item = $this->library->objects()[$object];
+        $set = new WorkSet(
+            $day, "{$source} {$day->iso()}", $this->library->skills()[$skill], $reps, $effort, $item->implement, $distanceM, null,
+            $item->massKg, $item->referenceMassKg, $side, $surface === null ? null : Surface::from($surface),
+        );
+        $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
+        DB::table('work_sets')->insert(RepLog::row($athlete->id, $set, $source, $object, null) + DailyTotals::toColumns($price->of($set)));
+        DailyTotals::refresh($athlete->id, $day->iso());
+    }
+
+    private function sheet(Athlete $athlete, string $ladder, string $rung, Day $day): Sheet
+    {
+        $session = TrainingSession::query()->firstOrCreate(
+            ['squad_id' => $this->squad->id, 'held_on' => $day->iso()], ['starts_at' => '17:00', 'title' => 'Evening session'],
+        );
+        $sheet = Sheet::query()->create([
+            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $ladder, 'ladder_version' => 1,
+            'rung' => $rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+        ]);
+        SheetDesk::open($sheet)->fit();
+
+        return $sheet->refresh();
+    }
+
+    /** A session as it was tapped: good repetitions spread evenly at the athlete’s rate, one fault leading the others. */
+    private function session(Athlete $athlete, string $ladder, string $rung, Day $day, float $rate, string $fault): void
+    {
+        $sheet = $this->sheet($athlete, $ladder, $rung, $day);
+        $faults = array_map(fn ($each): string => $each->id, $this->library->ladder($ladder)->rung($sheet->rung)->faults ?? []);
+        $clock = Carbon::parse("{$day->iso()} 17:05", $this->workspace->timezone);
+        $device = (string) Str::uuid();
+        $events = [];
+        foreach ($sheet->blocks as $block) {
+            $events = [...$events, ...$this->taps($block, $clock, $device, count($events), $rate, in_array($fault, $faults, true) ? $fault : $faults[0], $faults)];
+        }
+        if ($events !== []) {
+            $this->log->append($sheet, $events, $this->coach);
+        }
+        $sheet->refresh()->update(['state' => 'finished', 'finished_at' => $clock->toIso8601String(), 'minutes' => 55, 'session_rpe' => mt_rand(3, 6)]);
+    }
+
+    /** @param list<string> $faults @return list<array<string, mixed>> */
+    private function taps(SheetBlock $block, Carbon $clock, string $device, int $seq, float $rate, string $fault, array $faults): array
+    {
+        $events = [];
+        $done = 0;
+        $phase = mt_rand(0, 100) / 100;
+        foreach ($block->plan($this->library)->repsBySet() as $set => $reps) {
+            for ($i = 0; $i < $reps; $i++, $done++) {
+                $good = floor($phase + ($done + 1) * $rate) > floor($phase + $done * $rate);
+                $verdict = ! $block->judged ? 'unobserved' : ($good ? 'good' : 'not_good');
+                $events[] = [
+                    'id' => (string) Str::uuid7($clock), 'block_id' => $block->id, 'set_no' => $set + 1, 'kind' => 'rep', 'verdict' => $verdict,
+                    'fault' => $verdict === 'not_good' ? ($done % 3 === 2 ? $faults[$done % count($faults)] : $fault) : null,
+                    'side' => $block->side->value, 'effort' => $block->effort, 'distance_m' => $block->distance_m,
+                    'at' => $clock->addSeconds(9)->toIso8601String(), 'seq' => $seq + $done, 'device' => $device,
+                ];
+            }
+            $clock->addSeconds($block->rest_s);
+        }
+
+        return $events;
+    }
+
+    /** Throws at another club, until the arm’s week stands at the wanted share of its step limit. */
+    private function fillWeek(Athlete $athlete, float $share): void
+    {
+        $load = $this->loads->for([$athlete], $this->today)[$athlete->id];
+        foreach ($load->board($this->library->ruleSet('starter')->limits, $this->today)->states([]) as $state) {
+            if (str_starts_with($state->limit->id, 'arm-step') && str_ends_with($state->limit->id, 'dominant')) {
+                $javelin = $this->library->skills()['javelin'];
+                $oneThrow = $load->price->of(new WorkSet($this->today, 'x', $javelin, 1, 0.75, Implement::Standard, 20.0))->cost['arm'];
+                // The dose of today’s rung comes on top of what is filled in.
+                $reps = (int) floor(($share * (float) $state->max - (float) $state->used - 14) / $oneThrow);
+                foreach ([1, 3, 5] as $ago) {
+                    $this->work($athlete, $this->today->plus(-$ago), 'other club', 'javelin', intdiv($reps, 3), 0.75, 'javelin-600', 'soft', 20.0);
+                }
+            }
+        }
+    }
+
+    /** Today’s session and the next two. */
+    private function planAhead(): void
+    {
+        $athletes = $this->squad->athletes()->get();
+        foreach ([0, 3, 5] as $ahead) {
+            foreach ($athletes as $athlete) {
+                $placement = Placement::query()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->firstOrFail();
+                $this->sheet($athlete, $placement->ladder, $placement->rung, $this->today->plus($ahead));
+            }
+        }
+    }
+
+    private function at(Day $day, string $time): string
+    {
+        return Carbon::parse("{$day->iso()} {$time}", $this->workspace->timezone)->toIso8601String();
+    }
+}

@@ -1,0 +1,15 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
+    <meta name="theme-color" content="#f5f6f2">
+    <title>Augendo</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite('resources/app/main.tsx')
+</head>
+<body>
+    <div id="root"></div>
+    <noscript>Augendo counts and stores on this device first, so it needs JavaScript. Switch it on and load the page again.</noscript>
+</body>
+</html>
