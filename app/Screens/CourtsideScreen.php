@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\BoundView;
+use App\Http\Views\CostView;
 use App\Http\Views\CourtsideBlockView;
 use App\Http\Views\CourtsideView;
 use App\Http\Views\FaultView;
@@ -67,10 +68,9 @@ final class CourtsideScreen
         $costs = [];
         foreach (self::bothSides([$plan]) as $side => $mirrored) {
             $oneRep = $mirrored->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
-            $costs[$side] = [];
             foreach ($budget as $gauge) {
                 if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
-                    $costs[$side][$gauge->limit->id] = $oneRep->cost[$gauge->limit->measure->value];
+                    $costs[] = new CostView($side, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
                 }
             }
         }

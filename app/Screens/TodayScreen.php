@@ -95,7 +95,8 @@ final class TodayScreen
                 );
                 $dose = BlockPlan::asAsked($standing->ownDose());
                 $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
-                $headroom = Wording::headroom($left, $dose);
+                $word = $readiness->forChannels($standing->loadedChannels());
+                $headroom = $word->allowsWork() ? Wording::headroom($left, $dose) : 'Not this work today: '.Wording::word($word).'.';
                 $binding = $left->binding;
             } catch (LibraryProblem $problem) {
                 $headroom = "library/{$problem->libraryFile} cannot be read: no gate and no dose until it is mended.";

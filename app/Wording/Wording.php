@@ -202,8 +202,8 @@ final class Wording
         $why = match ($trim->cause) {
             'word' => match ($trim->word) {
                 Word::Unknown => 'not checked in',
-                Word::None, Word::Refer => self::channelNames($block).': '.self::word($trim->word),
-                default => self::channelNames($block).' reduced today',
+                Word::None, Word::Refer => ucfirst(self::channels($trim->channels)).': '.self::word($trim->word),
+                default => self::channels($trim->channels).' reduced today',
             },
             'layoff' => "{$trim->idleDays} idle days: start lower, make nothing up",
             default => implode('; ', array_map(
@@ -214,9 +214,10 @@ final class Wording
         return "{$change}: {$why}.";
     }
 
-    private static function channelNames(BlockPlan $block): string
+    /** @param list<Channel> $channels */
+    private static function channels(array $channels): string
     {
-        return implode(' and ', array_map(self::channel(...), $block->asked->skill->loadedChannels()));
+        return implode(' and ', array_map(self::channel(...), $channels));
     }
 
     public static function criterion(Criterion $criterion): string

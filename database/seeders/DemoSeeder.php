@@ -20,6 +20,7 @@ use App\Records\LoadBook;
 use App\Records\RepLog;
 use App\Records\SheetDesk;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\SetCost;
@@ -77,8 +78,8 @@ final class DemoSeeder extends Seeder
         return [
             // Ready to advance: two weeks of good serves, checked in, nothing sore.
             ['Mira', 'Okonjo', 17, 'right', [[$serve, 'short', 'line', 20, 0.92, 'toss-behind']], 'marks' => ['float-serve' => [null, 19.0]], 'today' => []],
-            // Near a limit: serves here, javelin at another club, one arm.
-            ['Tomas', 'Brandvik', 15, 'right', [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']], 'marks' => ['javelin' => [41.0, null]], 'today' => [], 'fill' => 0.93],
+            // Near a limit: javelin here, volleyball serves at another club, one arm.
+            ['Tomas', 'Brandvik', 15, 'right', [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']], 'marks' => ['javelin' => [41.0, null]], 'today' => [], 'fill' => 0.96],
             // Short of evidence: new on the rung.
             ['Ilse', 'Varga', 14, 'left', [[$serve, 'wall', 'short', 3, 0.85, 'off-centre']], 'today' => []],
             // Not checked in.
@@ -86,7 +87,7 @@ final class DemoSeeder extends Seeder
             // Reduced: a shoulder that aches a little.
             ['Yuna', 'Petrovic', 19, 'right', [[$serve, 'line', 'thirds', 24, 0.78, 'off-centre']], 'today' => [['shoulder', 'right', 'muscle', 4]]],
             // None for the landings: a child’s knee; the rest of her may train.
-            ['Noor', 'Haddad', 12, 'right', [[$block, 'stick', 'jump-stick', 15, 0.84, 'stiff']], 'today' => [['knee', 'left', 'joint', 2]]],
+            ['Noor', 'Haddad', 12, 'right', [[$block, 'stick', 'jump-stick', 15, 0.84, 'one-foot']], 'today' => [['knee', 'left', 'joint', 2]]],
             // Refer: an ankle swelled two days ago and nobody has cleared it.
             ['Sofie', 'Marchetti', 13, 'left', [[$block, 'block', 'step-block', 14, 0.83, 'drift']], 'today' => [], 'referral' => ['ankle', 'left', 'swelling', 3, 2]],
             // Stepping back: the old fault has returned.
@@ -96,7 +97,7 @@ final class DemoSeeder extends Seeder
             // Foot of the ladder, eight years old.
             ['Ravi', 'Castellan', 8, 'right', [[$serve, null, 'toss', 25, 0.7, 'toss-high']], 'today' => []],
             // Repeats: not yet good enough.
-            ['Pia', 'Lindgren', 10, 'right', [[$javelin, 'hold', 'kneel', 20, 0.62, 'low-elbow']], 'marks' => ['javelin' => [14.0, null]], 'today' => []],
+            ['Pia', 'Lindgren', 10, 'right', [[$javelin, 'hold', 'kneel', 20, 0.62, 'pulls-down']], 'marks' => ['javelin' => [14.0, null]], 'today' => []],
             // The eldest, left-handed, not checked in, idle for ten days.
             ['Henrike', 'Osei', 41, 'left', [[$javelin, 'five-step', 'lane', 30, 0.86, 'point-out']], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'idle' => 10],
         ];
@@ -266,7 +267,8 @@ final class DemoSeeder extends Seeder
     private function session(Athlete $athlete, string $ladder, string $rung, Day $day, float $rate, string $fault): void
     {
         $sheet = $this->sheet($athlete, $ladder, $rung, $day);
-        $faults = array_map(fn ($each): string => $each->id, $this->library->ladder($ladder)->rung($sheet->rung)->faults ?? []);
+        $named = array_filter($this->library->ladder($ladder)->rung($sheet->rung)->faults ?? [], fn (Fault $each): bool => ! $each->safety || $each->id === $fault);
+        $faults = array_values(array_map(fn (Fault $each): string => $each->id, $named));
         $clock = Carbon::parse("{$day->iso()} 17:05", $this->workspace->timezone);
         $device = (string) Str::uuid();
         $events = [];
@@ -302,18 +304,18 @@ final class DemoSeeder extends Seeder
         return $events;
     }
 
-    /** Throws at another club, until the arm’s week stands at the wanted share of its step limit. */
+    /** Serves at another club, until the arm’s week stands at the wanted share of its step limit. */
     private function fillWeek(Athlete $athlete, float $share): void
     {
         $load = $this->loads->for([$athlete], $this->today)[$athlete->id];
         foreach ($load->board($this->library->ruleSet('starter')->limits, $this->today)->states([]) as $state) {
             if (str_starts_with($state->limit->id, 'arm-step') && str_ends_with($state->limit->id, 'dominant')) {
-                $javelin = $this->library->skills()['javelin'];
-                $oneThrow = $load->price->of(new WorkSet($this->today, 'x', $javelin, 1, 0.75, Implement::Standard, 20.0))->cost['arm'];
+                $serve = $this->library->skills()['float-serve'];
+                $oneServe = $load->price->of(new WorkSet($this->today, 'x', $serve, 1, 0.75, Implement::Standard, 9.0))->cost['arm'];
                 // The dose of today’s rung comes on top of what is filled in.
-                $reps = (int) floor(($share * (float) $state->max - (float) $state->used - 14) / $oneThrow);
+                $reps = (int) floor(($share * (float) $state->max - (float) $state->used - 24) / $oneServe);
                 foreach ([1, 3, 5] as $ago) {
-                    $this->work($athlete, $this->today->plus(-$ago), 'other club', 'javelin', intdiv($reps, 3), 0.75, 'javelin-600', 'soft', 20.0);
+                    $this->work($athlete, $this->today->plus(-$ago), 'other club', 'float-serve', intdiv($reps, 3), 0.75, 'volleyball', 'sprung', 9.0);
                 }
             }
         }

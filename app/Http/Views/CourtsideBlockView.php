@@ -36,8 +36,8 @@ final readonly class CourtsideBlockView
         public ?int $hold_s,
         #[OA\Property]
         public bool $judged,
-        /** @var array<string, array<string, float>> what one repetition takes of each bound, by side, then by limit id */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')))]
+        /** @var list<CostView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CostView::class))]
         public array $costs,
         /** why this block may not be run today */
         #[OA\Property]

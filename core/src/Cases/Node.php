@@ -12,6 +12,8 @@ use stdClass;
 /** A value of a JSON document with the place it stands at. Reading it checks it. */
 final readonly class Node
 {
+    private const LARGEST = 1e12;
+
     public function __construct(private mixed $value, public string $path = '') {}
 
     public static function parse(string $json): self
@@ -100,7 +102,7 @@ final readonly class Node
         return is_bool($this->value) ? $this->value : throw $this->wrongType('true or false');
     }
 
-    public function int(int $least, ?int $most = null): int
+    public function int(int $least, int $most = 1_000_000_000): int
     {
         $value = $this->value;
         if (is_float($value) && floor($value) === $value && abs($value) < 1e15) {
@@ -119,7 +121,8 @@ final readonly class Node
         if (! is_int($this->value) && ! is_float($this->value)) {
             throw $this->wrongType('a number');
         }
-        $this->inRange($this->value, $least, $most);
+        // No figure of the job is near this; beyond it sums would leave the numbers that can be written down.
+        $this->inRange($this->value, $least ?? -self::LARGEST, $most ?? self::LARGEST);
 
         return (float) $this->value;
     }
@@ -203,11 +206,10 @@ final readonly class Node
         }
     }
 
-    private function inRange(int|float $value, int|float|null $least, int|float|null $most): void
+    private function inRange(int|float $value, int|float $least, int|float $most): void
     {
-        if (($least !== null && $value < $least) || ($most !== null && $value > $most)) {
-            $range = $most === null ? "{$least} or more" : "{$least} to {$most}";
-            throw $this->outOfRange("{$value} is outside {$range}.");
+        if ($value < $least || $value > $most) {
+            throw $this->outOfRange("{$value} is outside {$least} to {$most}.");
         }
     }
 

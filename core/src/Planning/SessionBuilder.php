@@ -7,6 +7,7 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\Word;
 
 /**
@@ -52,16 +53,17 @@ final class SessionBuilder
             if ($block->reps === 0 || $word === Word::Full) {
                 continue;
             }
+            $channels = array_values(array_filter($block->asked->skill->loadedChannels(), fn (Channel $channel): bool => $this->frame->readiness->channels[$channel->value] === $word));
             $isWarmUp = $block->asked->kind === BlockKind::WarmUp;
             $share = $word === Word::Unknown ? SessionFrame::UNKNOWN_SHARE : (float) $word->multiplier();
             // Warm-up repetitions are kept unless the word is none.
             $reps = $isWarmUp && $word->allowsWork() ? $block->reps : (int) floor($block->reps * $share + 1e-9);
             $effort = min($block->effort, $this->frame->effortCap($word));
             if ($reps < $block->reps) {
-                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word);
+                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word, channels: $channels);
             }
             if ($reps > 0 && $effort < $block->effort) {
-                $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'word', word: $word);
+                $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'word', word: $word, channels: $channels);
             }
             $this->blocks[$i] = $block->withReps($reps)->withEffort($effort);
         }

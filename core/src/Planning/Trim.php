@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\Word;
 
 /** One thing taken off the asked dose, and why. Wording for people is made at the edge. */
@@ -17,6 +18,7 @@ final readonly class Trim
      * @param  'limit'|'word'|'layoff'  $cause
      * @param  list<LimitState>  $limits  the limits that would be over with one step more, for cause `limit`
      * @param  Word|null  $word  for cause `word`
+     * @param  list<Channel>  $channels  for cause `word`: the channels that have it
      */
     public function __construct(
         public int $block,
@@ -27,5 +29,6 @@ final readonly class Trim
         public array $limits = [],
         public ?Word $word = null,
         public ?int $idleDays = null,
+        public array $channels = [],
     ) {}
 }
