@@ -164,7 +164,7 @@ final class SheetDesk
     {
         return array_map(fn (Trim $trim): array => [
             'block' => $trim->block,
-            'sentence' => Wording::trim($trim, $built->blocks[$trim->block], $this->day()),
+            'sentence' => Wording::trim($trim, $this->day()),
         ], $built->trims);
     }
 

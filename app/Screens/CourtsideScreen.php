@@ -10,6 +10,7 @@ use App\Http\Views\CourtsideBlockView;
 use App\Http\Views\CourtsideView;
 use App\Http\Views\FaultView;
 use App\Http\Views\NeighbourView;
+use App\Http\Views\PatternBoundsView;
 use App\Http\Views\RepEventView;
 use App\Models\RepEvent;
 use App\Models\Sheet;
@@ -19,6 +20,7 @@ use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Readiness;
@@ -48,6 +50,7 @@ final class CourtsideScreen
             Parts::rung($desk->ladder(), $desk->rung()), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
             array_map(fn (Gauge $gauge): BoundView => self::bound($gauge), $budget),
             array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $desk->rung()->faults),
+            new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
             self::sorenessWords($readiness),
             Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get()

@@ -190,14 +190,14 @@ final class Wording
         return implode(' and ', array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $limits)));
     }
 
-    public static function trim(Trim $trim, BlockPlan $block, Day $on): string
+    /** What was taken off and why; beside the block it was taken off, so the block is not named. */
+    public static function trim(Trim $trim, Day $on): string
     {
-        $name = self::blockKind($block->asked->kind).' “'.$block->asked->title.'”';
         $change = match ($trim->what) {
-            'dropped' => "{$name} dropped",
-            'reps' => "{$name} ".self::number($trim->from).' → '.self::number($trim->to).' reps',
-            'effort' => "{$name} ".self::percent($trim->from).' → '.self::percent($trim->to),
-            'distance' => "{$name} ".self::number($trim->from).' → '.self::number($trim->to).' m',
+            'dropped' => 'Dropped',
+            'reps' => self::number($trim->from).' → '.self::number($trim->to).' reps',
+            'effort' => self::percent($trim->from).' → '.self::percent($trim->to),
+            'distance' => self::number($trim->from).' → '.self::number($trim->to).' m',
         };
         $why = match ($trim->cause) {
             'word' => match ($trim->word) {
@@ -276,7 +276,7 @@ final class Wording
             GateDecision::Advance => $nextRung === null ? 'Held: the top of the ladder' : "Ready for “{$nextRung}”",
             GateDecision::Repeat => 'Repeat this rung',
             GateDecision::Hold => 'Hold: more of this rung would not mend it',
-            GateDecision::Collect => 'Not yet: evidence is missing',
+            GateDecision::Collect => 'Not yet',
         };
     }
 

@@ -39,6 +39,8 @@ final readonly class CourtsideView
         /** @var list<FaultView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
         public array $faults,
+        #[OA\Property(ref: PatternBoundsView::class)]
+        public PatternBoundsView $pattern,
         /** @var list<RepEventView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RepEventView::class))]
         public array $events,

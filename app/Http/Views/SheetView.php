@@ -41,7 +41,7 @@ final readonly class SheetView
         /** @var list<BlockView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: BlockView::class))]
         public array $blocks,
-        /** @var list<string> */
+        /** @var list<string> trims of the whole sheet; those of a block stand beside it */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $trims,
         /** @var list<TapeView> binding first */

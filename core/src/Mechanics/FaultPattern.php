@@ -11,6 +11,8 @@ final readonly class FaultPattern
 
     public const LEAST_FAULTS = 4;
 
+    public const LEAST_SHARE = 0.5;
+
     private function __construct(public string $fault, public int $times, public int $faults) {}
 
     /** @param list<JudgedRep> $reps in order of time */
@@ -28,6 +30,6 @@ final readonly class FaultPattern
         arsort($times);
         $fault = (string) array_key_first($times);
 
-        return 2 * $times[$fault] >= count($faults) ? new self($fault, $times[$fault], count($faults)) : null;
+        return $times[$fault] >= self::LEAST_SHARE * count($faults) ? new self($fault, $times[$fault], count($faults)) : null;
     }
 }

@@ -439,6 +439,7 @@ export interface components {
             blocks: components["schemas"]["CourtsideBlockView"][];
             bounds: components["schemas"]["BoundView"][];
             faults: components["schemas"]["FaultView"][];
+            pattern: components["schemas"]["PatternBoundsView"];
             events: components["schemas"]["RepEventView"][];
             soreness_words: {
                 [key: string]: string[];
@@ -548,6 +549,14 @@ export interface components {
             sheet_id: string;
             name: string;
             state: string;
+        };
+        /** @description When a fault is said to lead, so that it can be said with no connection. */
+        PatternBoundsView: {
+            /** @description observed repetitions looked at */
+            last: number;
+            least_faults: number;
+            /** Format: float */
+            least_share: number;
         };
         /** @description Why a channel has its word. */
         ReasonView: {

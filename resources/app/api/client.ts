@@ -1,0 +1,86 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+export type Me = Schemas['MeView'];
+export type Today = Schemas['TodayView'];
+export type TodayRow = Schemas['TodayRowView'];
+export type Tape = Schemas['TapeView'];
+export type Word = TodayRow['word'];
+export type Channel = Schemas['ChannelView'];
+export type Gate = Schemas['GateView'];
+export type Sheet = Schemas['SheetView'];
+export type Block = Schemas['BlockView'];
+export type Courtside = Schemas['CourtsideView'];
+export type CourtsideBlock = Schemas['CourtsideBlockView'];
+export type RepEvent = Schemas['RepEventView'];
+export type After = Schemas['AfterView'];
+export type Athlete = Schemas['AthleteView'];
+export type AthleteCard = Schemas['AthleteCardView'];
+export type Why = Schemas['WhyView'];
+export type LoadDay = Schemas['LoadDayView'];
+export type Soreness = Schemas['SorenessView'];
+export type Ladder = Schemas['LadderView'];
+export type RungRef = Schemas['RungRefView'];
+
+/** An answer of the server that is not what was asked for, as it says it itself. */
+export class Problem extends Error {
+    constructor(
+        readonly status: number,
+        readonly title: string,
+        detail: string,
+        /** Messages by the path of the field they are about. */
+        readonly errors: Record<string, string[]> = {},
+    ) {
+        super(detail);
+    }
+
+    /** No answer at all: the server is out of reach. */
+    get isOffline(): boolean {
+        return this.status === 0;
+    }
+}
+
+/** Told when the server says that nobody is signed in. */
+export const signedOut = new EventTarget();
+
+function csrfToken(): string {
+    const cookie = document.cookie.split('; ').find((each) => each.startsWith('XSRF-TOKEN='));
+    return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
+}
+
+export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+    let response: Response;
+    try {
+        response = await fetch(path, {
+            method,
+            headers: {
+                Accept: 'application/json',
+                'X-XSRF-TOKEN': csrfToken(),
+                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+            },
+            body: body === undefined ? undefined : JSON.stringify(body),
+        });
+    } catch {
+        throw new Problem(0, 'No connection', 'The server is out of reach. What you entered is kept on this device and sent when it is back.');
+    }
+    const text = await response.text();
+    const answer: unknown = text === '' ? null : safeJson(text);
+    if (response.ok) return answer as T;
+    const problem = (answer ?? {}) as { title?: string; detail?: string; errors?: Record<string, string[]> };
+    if (response.status === 401 && path !== '/api/me') signedOut.dispatchEvent(new Event('signed-out'));
+    throw new Problem(response.status, problem.title ?? 'This did not work', problem.detail ?? `The server answered ${response.status}.`, problem.errors);
+}
+
+function safeJson(text: string): unknown {
+    try {
+        return JSON.parse(text);
+    } catch {
+        return null;
+    }
+}
+
+/** A token for the first post of a session; later ones come with every answer. */
+export async function signIn(email: string, password: string): Promise<Me> {
+    await api('GET', '/sanctum/csrf-cookie');
+    return api<Me>('POST', '/api/sign-in', { email, password });
+}

@@ -1,0 +1,30 @@
+import type { Word } from './client';
+
+/** The words of the day as they stand on screen. */
+export const WORDS: Record<Word, string> = { full: 'Full', unknown: 'Not checked in', reduced: 'Reduced', none: 'None', refer: 'Refer' };
+
+export const KINDS: ReadonlyArray<readonly [kind: string, label: string]> = [
+    ['muscle', 'Muscle ache'], ['joint', 'Joint pain'], ['sharp', 'Sharp pain'], ['numb', 'Numb, tingling'],
+    ['swelling', 'Swelling'], ['locking', 'Locks, gives way'], ['skin', 'Skin, blister'], ['head', 'Head knock'],
+];
+
+export const MOMENTS: ReadonlyArray<readonly [moment: string, label: string]> = [
+    ['morning', 'Morning'], ['before', 'Before'], ['warmup', 'Warm-up'], ['during', 'Working'], ['after', 'After'],
+];
+
+const NUMBER = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });
+
+export const n = (value: number): string => NUMBER.format(value);
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+export function dayName(iso: string, long = false): string {
+    return new Intl.DateTimeFormat('en-GB', { weekday: long ? 'long' : 'short', day: 'numeric', month: long ? 'long' : 'short', timeZone: 'UTC' }).format(new Date(`${iso}T00:00:00Z`));
+}
+
+/** Now, with the offset of this device, as the server keeps times. */
+export function nowWithOffset(): string {
+    const now = new Date();
+    const minutes = -now.getTimezoneOffset();
+    const pad = (value: number, size = 2): string => String(Math.floor(Math.abs(value))).padStart(size, '0');
+    return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}T${pad(now.getHours())}:${pad(now.getMinutes())}:${pad(now.getSeconds())}.${pad(now.getMilliseconds(), 3)}${minutes < 0 ? '-' : '+'}${pad(minutes / 60)}:${pad(minutes % 60)}`;
+}

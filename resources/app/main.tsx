@@ -1,0 +1,23 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { RouterProvider } from '@tanstack/react-router';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Problem } from './api/client';
+import './app.css';
+import { startSending } from './offline/store';
+import { router } from './router';
+
+const queries = new QueryClient({
+    defaultOptions: { queries: { staleTime: 5_000, retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400) } },
+});
+
+startSending();
+
+const root = document.getElementById('root');
+if (root) {
+    createRoot(root).render(
+        <StrictMode>
+            <QueryClientProvider client={queries}><RouterProvider router={router} /></QueryClientProvider>
+        </StrictMode>,
+    );
+}

@@ -1,0 +1,72 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Courtside, CourtsideBlock, RepEvent } from '../api/client';
+import { nowWithOffset } from '../api/words';
+import { changes, device, deviceId, keepTap, newId, type Tap } from './store';
+
+export type Verdict = 'good' | 'not_good' | 'unobserved';
+
+/** Repetitions that stand once withdrawals and corrections are read into them, in order of time. */
+export function standing(events: RepEvent[]): RepEvent[] {
+    const reps = new Map<string, RepEvent>();
+    const ordered = [...events].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.seq - b.seq));
+    for (const event of ordered) if (event.kind === 'rep') reps.set(event.id, { ...event });
+    for (const event of ordered) {
+        const target = event.target_id === null ? undefined : reps.get(event.target_id);
+        if (!target) continue;
+        if (event.kind === 'withdraw') reps.delete(target.id);
+        if (event.kind === 'correct') {
+            target.verdict = event.verdict;
+            target.fault = event.fault;
+        }
+    }
+    return [...reps.values()];
+}
+
+/** The taps of one sheet: those the server has and those still here. A tap is shown at once and stored before it is sent. */
+export function useTaps(pack: Courtside) {
+    const [local, setLocal] = useState<Tap[]>([]);
+    const [storeFailed, setStoreFailed] = useState(false);
+    const seq = useRef(0);
+
+    const read = useCallback(async () => {
+        const kept = await device.taps.where('sheet_id').equals(pack.sheet_id).toArray();
+        setLocal((shown) => {
+            const byId = new Map(kept.map((tap) => [tap.id, tap]));
+            // A tap inked a moment ago may not be stored yet.
+            return [...kept, ...shown.filter((tap) => !byId.has(tap.id))];
+        });
+    }, [pack.sheet_id]);
+
+    useEffect(() => {
+        const listen = (): void => void read();
+        listen();
+        changes.addEventListener('changed', listen);
+        return () => changes.removeEventListener('changed', listen);
+    }, [read]);
+
+    const events = useMemo(() => {
+        const byId = new Map<string, RepEvent>();
+        for (const event of pack.events) byId.set(event.id, event);
+        for (const tap of local) if (tap.sending !== 'refused') byId.set(tap.id, tap);
+        return [...byId.values()];
+    }, [pack.events, local]);
+    seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
+
+    const add = useCallback((block: CourtsideBlock, tap: { kind: 'rep' | 'withdraw' | 'correct'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string }) => {
+        const made: Tap = {
+            id: newId(), sheet_id: pack.sheet_id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
+            verdict: tap.verdict ?? null, fault: tap.fault ?? null, side: tap.side, effort: block.effort, distance_m: block.distance_m,
+            at: nowWithOffset(), seq: seq.current++, device: deviceId(), sending: 'waiting', why: null,
+        };
+        setLocal((shown) => [...shown, made]);
+        keepTap(made).catch(() => setStoreFailed(true));
+    }, [pack.sheet_id]);
+
+    return {
+        reps: useMemo(() => standing(events), [events]),
+        waiting: local.filter((tap) => tap.sending === 'waiting').length,
+        refused: local.filter((tap) => tap.sending === 'refused'),
+        storeFailed,
+        add,
+    };
+}

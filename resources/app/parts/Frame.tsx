@@ -1,0 +1,73 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, Outlet, useLocation } from '@tanstack/react-router';
+import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
+import { api, type Me, Problem, signedOut } from '../api/client';
+import { dayName } from '../api/words';
+import { flush } from '../offline/store';
+import { useUnsent } from '../offline/useUnsent';
+import { Notice } from './Notice';
+import { Opens } from './Opens';
+import { Sheetlet } from './Sheetlet';
+
+const MeContext = createContext<Me | null>(null);
+
+/** Who is signed in. */
+export function useMe(): Me {
+    const me = useContext(MeContext);
+    if (!me) throw new Error('useMe outside of a signed-in frame');
+    return me;
+}
+
+/** The frame around every screen: who is signed in, what is not sent yet, and the way back to Today. */
+export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
+    const queries = useQueryClient();
+    const me = useQuery({ queryKey: ['me'], queryFn: () => api<Me>('GET', '/api/me'), staleTime: Infinity });
+    const [ended, setEnded] = useState(false);
+    const path = useLocation({ select: (location) => location.pathname });
+    useEffect(() => {
+        const listen = (): void => setEnded(true);
+        signedOut.addEventListener('signed-out', listen);
+        return () => signedOut.removeEventListener('signed-out', listen);
+    }, []);
+
+    const signedIn = (who: Me): void => {
+        queries.setQueryData(['me'], who);
+        setEnded(false);
+        void flush().then(() => queries.invalidateQueries());
+    };
+    if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={signedIn} />;
+    if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
+    return (
+        <MeContext value={me.data}>
+            {!path.endsWith('/courtside') && <TopBar me={me.data} />}
+            <Outlet />
+            <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={signedIn} /></Sheetlet>
+        </MeContext>
+    );
+}
+
+function TopBar({ me }: { me: Me }) {
+    const queries = useQueryClient();
+    const signOut = async (): Promise<void> => {
+        await api('POST', '/api/sign-out');
+        queries.clear();
+        window.location.assign('/');
+    };
+    return (
+        <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-6 border-b-2 border-ink px-4 py-2 sm:px-6">
+            <Link to="/" className="head text-xl">Augendo</Link>
+            <Link to="/" className="head" activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>Today</Link>
+            <span className="grow" />
+            <UnsentMark />
+            <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
+            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><button type="button" className="btn mt-2" onClick={() => void signOut()}>Sign out</button></div>}>{me.name}</Opens>
+        </nav>
+    );
+}
+
+/** Says what lies on this device only. */
+export function UnsentMark() {
+    const { waiting, refused } = useUnsent();
+    if (waiting === 0 && refused === 0) return null;
+    return <span role="status" className="head text-reduced">{waiting > 0 && `${waiting} not sent yet`}{waiting > 0 && refused > 0 && ', '}{refused > 0 && <span className="text-stop">{refused} refused, kept here</span>}</span>;
+}

@@ -1,0 +1,54 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from '@tanstack/react-router';
+import { api, type After } from '../../api/client';
+import { dayName, percent } from '../../api/words';
+import { DecisionForm } from '../../parts/DecisionForm';
+import { useMe } from '../../parts/Frame';
+import { GateHeadline, GateTable } from '../../parts/GateTable';
+import { Loading, Notice } from '../../parts/Notice';
+import { TapeRow } from '../../parts/Reasons';
+import { RungMark } from '../../parts/RungMark';
+import { Strip } from '../../parts/Strip';
+
+/** What happened, what next, what do I tell them? */
+export function AfterScreen() {
+    const { sheetId } = useParams({ from: '/sheets/$sheetId/after' });
+    const me = useMe();
+    const after = useQuery({ queryKey: ['after', sheetId], queryFn: () => api<After>('GET', `/api/sheets/${sheetId}/after`) });
+    if (after.error && !after.data) return <main className="p-6"><Notice problem={after.error}><button type="button" className="btn mt-2" onClick={() => void after.refetch()}>Try again</button></Notice></main>;
+    if (!after.data) return <main><Loading what="the session" /></main>;
+    const { sheet, athlete, gate, rung } = after.data;
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="border-b border-line py-3">
+                <p className="label">{dayName(sheet.held_on)}, {sheet.title}</p>
+                <h1 className="text-2xl">{athlete.name}: {sheet.state === 'finished' ? 'what happened' : 'so far'}</h1>
+            </header>
+            <div className="grid gap-x-10 gap-y-6 pt-4 lg:grid-cols-[1fr_1.15fr]">
+                <section aria-label="What happened" className="grid content-start gap-4">
+                    <div className="flex gap-10">
+                        <p><span className="figure block text-5xl">{sheet.done_reps}</span><span className="label">done of {sheet.planned_reps} planned</span></p>
+                        <p><span className="figure block text-5xl">{after.data.observed === 0 ? '–' : percent(after.data.good / after.data.observed)}</span><span className="label">{after.data.good} of {after.data.observed} judged good</span></p>
+                    </div>
+                    <div><Strip marks={after.data.strip} length={Math.max(10, Math.min(30, after.data.strip.length))} height={26} /><p className="label mt-1">judged repetitions in order{after.data.unobserved > 0 ? `; ${after.data.unobserved} not seen count as load, not as evidence` : ''}</p></div>
+                    <div>
+                        <h2 className="text-base">Pattern</h2>
+                        {after.data.pattern
+                            ? <><p>{after.data.pattern}</p><p className="mt-1 border-l-4 border-tape pl-2">Tell them: “{after.data.cue}.” Drill: {after.data.drill}.</p></>
+                            : <p className="text-soft">No fault leads the last ten.</p>}
+                        {Object.keys(after.data.faults).length > 0 && <ul className="mt-1 text-sm text-soft">{Object.entries(after.data.faults).map(([name, times]) => <li key={name}>{times} × {name.toLowerCase()}</li>)}</ul>}
+                    </div>
+                    <div><h2 className="text-base">What it cost</h2>{after.data.tapes.slice(0, 4).map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={athlete.id} />)}</div>
+                </section>
+                <section aria-label="Decision" className="grid content-start gap-3">
+                    <div className="flex items-center gap-3"><RungMark rung={rung} /><p><span className="head text-lg">{rung.rung_name}</span> <span className="text-soft">· rung {rung.position} of {rung.of}, {rung.ladder_name}</span></p></div>
+                    <GateHeadline gate={gate} className="text-lg" />
+                    <GateTable gate={gate} />
+                    {me.decides && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
+                    <p className="border-t border-line pt-2">{after.data.tomorrow}</p>
+                    <div className="flex gap-2"><Link to="/" className="btn">Back to Today</Link><Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="btn">{athlete.given_name}’s page</Link></div>
+                </section>
+            </div>
+        </main>
+    );
+}

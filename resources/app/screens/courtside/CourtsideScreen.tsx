@@ -1,0 +1,247 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate, useParams } from '@tanstack/react-router';
+import { ArrowLeft, Check, ChevronDown, Undo2 } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { api, type Courtside, type CourtsideBlock, Problem, type RepEvent, type Tape as TapeData } from '../../api/client';
+import { n, percent } from '../../api/words';
+import { device, type Report } from '../../offline/store';
+import { useTaps, type Verdict } from '../../offline/useTaps';
+import { CheckIn } from '../../parts/CheckIn';
+import { UnsentMark } from '../../parts/Frame';
+import { Loading, Notice } from '../../parts/Notice';
+import { Opens } from '../../parts/Opens';
+import { Sheetlet } from '../../parts/Sheetlet';
+import { Strip } from '../../parts/Strip';
+import { Tape } from '../../parts/Tape';
+import { leadingFault } from './pattern';
+import { FinishForm } from './FinishForm';
+
+/** Next rep: how many left, what goes wrong, stop? */
+export function CourtsideScreen() {
+    const { sheetId } = useParams({ from: '/sheets/$sheetId/courtside' });
+    const pack = useQuery({
+        queryKey: ['courtside', sheetId],
+        queryFn: async () => {
+            try {
+                const fetched = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
+                await device.packs.put({ sheet_id: sheetId, pack: fetched });
+                return fetched;
+            } catch (error) {
+                // Out of reach: go on with what was taken along.
+                const kept = error instanceof Problem && error.isOffline ? await device.packs.get(sheetId) : undefined;
+                if (kept) return kept.pack;
+                throw error;
+            }
+        },
+    });
+    if (pack.error && !pack.data) return <main className="p-6"><Notice problem={pack.error}><button type="button" className="btn mt-2" onClick={() => void pack.refetch()}>Try again</button></Notice></main>;
+    if (!pack.data) return <main><Loading what="the session" /></main>;
+    return <Running key={sheetId} pack={pack.data} />;
+}
+
+const planned = (block: CourtsideBlock): number => block.reps_by_set.reduce((sum, reps) => sum + reps, 0);
+
+/** The set a repetition belongs to, and how many of that set are left, once so many of the block are done. */
+function setAt(block: CourtsideBlock, done: number): { setNo: number; left: number } {
+    let before = 0;
+    for (const [i, reps] of block.reps_by_set.entries()) {
+        if (done < before + reps) return { setNo: i + 1, left: before + reps - done };
+        before += reps;
+    }
+    return { setNo: Math.max(1, block.reps_by_set.length), left: 0 };
+}
+
+/** What is left of each bound once the taps are taken off, in the bound's unit and in repetitions of this block and side. */
+function budget(pack: Courtside, reps: RepEvent[], block: CourtsideBlock, side: string): { tape: TapeData; repsLeft: number } | null {
+    const costOf = (of: CourtsideBlock, onSide: string, limitId: string): number => of.costs.find((cost) => cost.side === onSide && cost.limit_id === limitId)?.per_rep ?? 0;
+    const blocks = new Map(pack.blocks.map((each) => [each.id, each]));
+    let tightest: { tape: TapeData; repsLeft: number } | null = null;
+    for (const bound of pack.bounds) {
+        const perRep = costOf(block, side, bound.limit_id);
+        if (perRep <= 0) continue;
+        const taken = reps.reduce((sum, rep) => { const of = blocks.get(rep.block_id); return sum + (of ? costOf(of, rep.side, bound.limit_id) : 0); }, 0);
+        const remaining = bound.remaining - taken;
+        const repsLeft = Math.max(0, Math.floor((remaining + 1e-9) / perRep));
+        if (tightest === null || repsLeft < tightest.repsLeft) {
+            tightest = {
+                repsLeft,
+                tape: { limit_id: bound.limit_id, label: bound.label, source: '', hard: true, kind: 'cap', unit: bound.unit, used: bound.used + taken, planned: 0, max: bound.max, remaining, status: repsLeft === 0 ? 'over' : 'within', sentence: `${repsLeft} reps left` },
+            };
+        }
+    }
+    return tightest;
+}
+
+function Running({ pack }: { pack: Courtside }) {
+    const navigate = useNavigate();
+    const queries = useQueryClient();
+    const { reps, refused, storeFailed, add } = useTaps(pack);
+    const firstOpen = pack.blocks.findIndex((block) => reps.filter((rep) => rep.block_id === block.id).length < planned(block));
+    const [chosen, setChosen] = useState<number | null>(null);
+    const [side, setSide] = useState<string | null>(null);
+    const [sore, setSore] = useState(false);
+    const [finishing, setFinishing] = useState(false);
+    const [naming, setNaming] = useState<RepEvent | null>(null);
+    const [help, setHelp] = useState(false);
+    const [stop, setStop] = useState<string | null>(null);
+    const [restUntil, setRestUntil] = useState<number | null>(null);
+
+    const at = Math.min(Math.max(0, chosen ?? (firstOpen === -1 ? pack.blocks.length - 1 : firstOpen)), Math.max(0, pack.blocks.length - 1));
+    const block = pack.blocks[at];
+    const inBlock = useMemo(() => (block ? reps.filter((rep) => rep.block_id === block.id) : []), [reps, block]);
+    const onSide = side ?? block?.side ?? 'dominant';
+    const judged = useMemo(() => reps.filter((rep) => pack.blocks.find((each) => each.id === rep.block_id)?.judged && rep.side === 'dominant'), [reps, pack.blocks]);
+    const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
+    const left = block ? budget(pack, reps, block, onSide) : null;
+    const set = block ? setAt(block, inBlock.length) : { setNo: 1, left: 0 };
+    const blockDone = block !== undefined && set.left === 0;
+    const halted = stop ?? pack.stop ?? block?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
+
+    const count = useCallback((verdict: Verdict, fault: string | null = null) => {
+        if (!block) return;
+        add(block, { kind: 'rep', set_no: set.setNo, side: onSide, verdict, fault });
+        navigator.vibrate?.(verdict === 'good' ? 15 : 40);
+        setRestUntil(set.left === 1 ? Date.now() + block.rest_s * 1000 : null);
+        if (chosen === null) setChosen(at);
+    }, [add, at, block, chosen, onSide, set.left, set.setNo]);
+    const undo = useCallback(() => {
+        const last = reps.at(-1);
+        const of = pack.blocks.find((each) => each.id === last?.block_id);
+        if (!last || !of) return;
+        add(of, { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
+        setRestUntil(null);
+    }, [add, pack.blocks, reps]);
+    const next = useCallback(() => { setChosen(Math.min(at + 1, pack.blocks.length - 1)); setSide(null); setRestUntil(null); }, [at, pack.blocks.length]);
+    const wholeSet = (): void => { for (let i = 0; i < set.left; i++) count('unobserved'); if (block) setRestUntil(Date.now() + block.rest_s * 1000); };
+
+    useEffect(() => {
+        const listen = (event: KeyboardEvent): void => {
+            if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
+            const key = event.key.toLowerCase();
+            const fault = /^[1-9]$/.test(key) ? pack.faults[Number(key) - 1] : undefined;
+            const open = halted === null && !blockDone;
+            if (key === '?') setHelp((shown) => !shown);
+            else if (key === 'u' || key === 'backspace') undo();
+            else if (key === 's') setSide(onSide === 'dominant' ? 'other' : 'dominant');
+            else if (key === 'enter' && blockDone) next();
+            else if (open && key === 'g') count(block?.judged ? 'good' : 'unobserved');
+            else if (open && key === 'n' && block?.judged) count('not_good');
+            else if (open && key === '.' && block?.judged) count('unobserved');
+            else if (open && fault && block?.judged) count('not_good', fault.id);
+            else return;
+            event.preventDefault();
+        };
+        window.addEventListener('keydown', listen);
+        return () => window.removeEventListener('keydown', listen);
+    }, [block, blockDone, count, finishing, halted, naming, next, onSide, pack.faults, sore, undo]);
+
+    const afterReport = (reports: Report[]): void => {
+        const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
+        if (worst) setStop(pack.soreness_words[worst.kind]?.[worst.score] === 'refer' ? 'Stop here. What was reported goes to a licensed clinician before this athlete goes on.' : 'Stop this work for today: what was reported rules out the part that hurts.');
+    };
+    const good = judged.filter((rep) => rep.verdict === 'good').length;
+    const seen = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good').length;
+    const safety = new Set(pack.faults.filter((fault) => fault.safety).map((fault) => fault.id));
+    const marks = judged.map((rep) => { const mark = rep.verdict === 'good' ? 'g' : rep.verdict === 'not_good' ? 'b' : 'u'; return rep.fault && safety.has(rep.fault) ? mark.toUpperCase() : mark; }).join('');
+    const hand = onSide === 'dominant' ? pack.athlete.throwing_side : pack.athlete.throwing_side === 'right' ? 'left' : 'right';
+    const allDone = pack.blocks.every((each) => reps.filter((rep) => rep.block_id === each.id).length >= planned(each));
+
+    return (
+        <main className="courtside flex h-dvh flex-col overflow-hidden bg-chalk text-ink">
+            <header className="flex items-center gap-1 border-b-2 border-ink px-2">
+                <Link to="/sheets/$sheetId" params={{ sheetId: pack.sheet_id }} aria-label="Back to the sheet" className="grid h-14 w-11 place-items-center"><ArrowLeft aria-hidden /></Link>
+                <Opens label="Another athlete" className="flex h-14 min-w-0 items-center gap-1" content={<ul className="grid gap-1">{pack.neighbours.map((each) => <li key={each.sheet_id}><Link to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`btn w-full justify-start ${each.sheet_id === pack.sheet_id ? 'btn-main' : ''}`}>{each.name}{each.state === 'finished' ? ', finished' : ''}</Link></li>)}</ul>}>
+                    <h1 className="truncate text-xl">{pack.athlete.given_name}</h1><ChevronDown size={18} aria-hidden />
+                </Opens>
+                <span className="grow text-right text-sm"><UnsentMark /></span>
+                <button type="button" className="btn min-h-12" onClick={() => setSore(true)}>Sore</button>
+                <button type="button" className={`btn min-h-12 ${allDone ? 'btn-main' : ''}`} onClick={() => setFinishing(true)}>Finish</button>
+            </header>
+            {storeFailed && <p role="alert" className="bg-stop px-3 py-2 font-bold text-chalk">This device could not store the last tap. Free some space, or write the count down.</p>}
+            {refused.length > 0 && <p role="alert" className="px-3 py-1 text-stop">{refused.length} taps were refused and are kept here: {refused[0]?.why}</p>}
+            {block === undefined ? <div className="grow p-6"><p className="head text-xl">{pack.stop}</p></div> : (
+                <div className="mx-auto grid min-h-0 w-full max-w-6xl grow grid-rows-[auto_1fr] gap-x-10 px-3 md:grid-cols-[1fr_1.1fr] md:grid-rows-1 md:items-center">
+                    <section aria-label="Dose and limits" className="pt-2 md:pt-0">
+                        <Opens label="Choose a block" className="flex w-full items-center justify-between gap-2 py-1 text-left" content={<ul className="grid gap-1">{pack.blocks.map((each, i) => { const done = reps.filter((rep) => rep.block_id === each.id).length; return <li key={each.id}><button type="button" className={`btn w-full justify-between ${i === at ? 'btn-main' : ''}`} onClick={() => { setChosen(i); setSide(null); setRestUntil(null); }}><span>{each.kind_name}: {each.title}</span><span>{done}/{planned(each)}</span></button></li>; })}</ul>}>
+                            <span className="min-w-0"><span className="head block truncate text-lg">{block.title} <span className="label">{block.kind_name.toLowerCase()}</span></span>
+                                <span className="block truncate text-soft">{percent(block.effort)}{block.distance_m === null ? '' : `, ${n(block.distance_m)} m`}, {hand} side{block.hold_s ? `, hold ${block.hold_s} s` : ''}</span></span>
+                            <ChevronDown aria-hidden />
+                        </Opens>
+                        <div className="flex items-end gap-4 py-1">
+                            <p className="shrink-0"><span className="figure block text-7xl md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}</span></p>
+                            <div className="min-w-0 grow pb-1">
+                                {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
+                            </div>
+                        </div>
+                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
+                        <p className="min-h-12 border-t border-line py-1 leading-tight" aria-live="polite">
+                            {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
+                        </p>
+                    </section>
+                    <section aria-label="Count" className="flex min-h-0 flex-col justify-end gap-2 pb-3 md:justify-center">
+                        {halted !== null ? (
+                            <div role="alert" className="grid gap-3 border-y-4 border-stop py-4">
+                                <p className="head text-2xl text-stop">Stop</p><p className="text-lg">{halted}</p>
+                                <div className="flex flex-wrap gap-2"><button type="button" className="btn min-h-16" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn min-h-16" onClick={() => { setStop(null); next(); }}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main min-h-16" onClick={() => setFinishing(true)}>Finish</button></div>
+                            </div>
+                        ) : blockDone ? (
+                            <div className="grid gap-2">
+                                <p className="head text-xl">{planned(block)} done. {at < pack.blocks.length - 1 ? 'Next block:' : 'That was the last block.'}</p>
+                                {at < pack.blocks.length - 1
+                                    ? <button type="button" className="btn btn-main text-xl" style={{ minHeight: '6.5rem' }} onClick={next}>{pack.blocks[at + 1]?.kind_name}: {pack.blocks[at + 1]?.title}</button>
+                                    : <button type="button" className="btn btn-main text-xl" style={{ minHeight: '6.5rem' }} onClick={() => setFinishing(true)}>Finish the session</button>}
+                                <button type="button" className="btn min-h-16" onClick={() => count('unobserved')}>One more than planned was done</button>
+                            </div>
+                        ) : block.judged ? (
+                            <>
+                                <div className="grid grid-cols-2 gap-1.5">
+                                    {pack.faults.map((fault, i) => <button key={fault.id} type="button" onClick={() => count('not_good', fault.id)} className={`btn min-h-16 justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}><span className="label hidden md:inline">{i + 1}</span>{fault.name}</button>)}
+                                    <button type="button" onClick={() => count('unobserved')} className="btn min-h-16 justify-start border-dashed px-2 text-left leading-tight">Not seen</button>
+                                </div>
+                                <div className="grid grid-cols-[2fr_1fr] gap-1.5">
+                                    <button type="button" className="btn btn-main text-2xl" style={{ minHeight: '6.5rem' }} onClick={() => count('good')}><Check size={30} aria-hidden /> Good</button>
+                                    <button type="button" className="btn text-lg" style={{ minHeight: '6.5rem' }} onClick={() => count('not_good')}>Not good</button>
+                                </div>
+                            </>
+                        ) : (
+                            <div className="grid grid-cols-[2fr_1fr] gap-1.5">
+                                <button type="button" className="btn btn-main text-2xl" style={{ minHeight: '6.5rem' }} onClick={() => count('unobserved')}>Count one</button>
+                                <button type="button" className="btn text-lg" style={{ minHeight: '6.5rem' }} onClick={wholeSet}>All {set.left}</button>
+                            </div>
+                        )}
+                        <div className="grid grid-cols-3 gap-1.5">
+                            <button type="button" className="btn min-h-16" onClick={undo} disabled={reps.length === 0}><Undo2 size={20} aria-hidden /> Undo</button>
+                            <button type="button" className="btn min-h-16" aria-pressed={onSide === 'other'} onClick={() => setSide(onSide === 'dominant' ? 'other' : 'dominant')}>{hand === 'right' ? 'Right' : 'Left'} side</button>
+                            <button type="button" className="btn min-h-16" disabled={!inBlock.at(-1) || !block.judged} onClick={() => setNaming(inBlock.at(-1) ?? null)}>Correct</button>
+                        </div>
+                    </section>
+                </div>
+            )}
+            {sore && <CheckIn athlete={pack.athlete} moment="during" onDone={afterReport} onClose={() => setSore(false)} />}
+            <Sheetlet open={naming !== null} onClose={() => setNaming(null)} title="What was the last one really?">
+                <div className="grid gap-1.5">
+                    {[{ id: '', name: 'Good', verdict: 'good' as Verdict }, ...pack.faults.map((fault) => ({ id: fault.id, name: fault.name, verdict: 'not_good' as Verdict })), { id: '', name: 'Not seen', verdict: 'unobserved' as Verdict }].map((each) => (
+                        <button key={each.name} type="button" className="btn min-h-14 justify-start" onClick={() => { if (naming && block) add(block, { kind: 'correct', set_no: naming.set_no, side: naming.side, target_id: naming.id, verdict: each.verdict, fault: each.id === '' ? null : each.id }); setNaming(null); }}>{each.name}</button>
+                    ))}
+                </div>
+            </Sheetlet>
+            <Sheetlet open={help} onClose={() => setHelp(false)} title="Keys">
+                <dl className="grid grid-cols-[6rem_1fr] gap-y-1">{[['G', 'good, or count one'], ['N', 'not good'], ['1 to 9', 'the fault with that number'], ['.', 'not seen'], ['U', 'undo'], ['S', 'other side'], ['Enter', 'next block, when one is done'], ['?', 'this list']].map(([key, what]) => <div key={key} className="contents"><dt className="head">{key}</dt><dd>{what}</dd></div>)}</dl>
+            </Sheetlet>
+            <Sheetlet open={finishing} onClose={() => setFinishing(false)} title="Finish the session">
+                <FinishForm pack={pack} reps={reps} onFinished={() => { void queries.invalidateQueries(); void navigate({ to: '/sheets/$sheetId/after', params: { sheetId: pack.sheet_id } }); }} />
+            </Sheetlet>
+        </main>
+    );
+}
+
+function Rest({ until, onOver }: { until: number; onOver: () => void }) {
+    const [now, setNow] = useState(Date.now());
+    useEffect(() => {
+        const timer = window.setInterval(() => setNow(Date.now()), 250);
+        return () => window.clearInterval(timer);
+    }, []);
+    const seconds = Math.ceil((until - now) / 1000);
+    useEffect(() => { if (seconds <= 0) onOver(); }, [seconds, onOver]);
+    return <span className="flex items-center justify-between"><span><strong>Rest {Math.max(0, seconds)} s.</strong> Set done.</span><button type="button" className="btn btn-quiet" onClick={onOver}>Skip the rest</button></span>;
+}
