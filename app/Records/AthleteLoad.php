@@ -38,7 +38,7 @@ final readonly class AthleteLoad
         return new LoadRecord($this->record, $this->internalByDay, $this->firstDay);
     }
 
-    /** @param list<Limit> $limits */
+    /** @param  list<Limit>  $limits */
     public function board(array $limits, Day $on): LimitBoard
     {
         return LimitBoard::of($limits, $this->loadRecord(), $on, $this->age);
@@ -50,7 +50,10 @@ final readonly class AthleteLoad
         return array_values(array_filter($this->plans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
     }
 
-    /** @param list<Limit> $limits @param list<Channel> $channels the channels the session works */
+    /**
+     * @param  list<Limit>  $limits
+     * @param  list<Channel>  $channels the channels the session works
+     */
     public function frame(Day $on, string $session, Readiness $readiness, array $limits, array $channels): SessionFrame
     {
         return new SessionFrame(
@@ -59,7 +62,10 @@ final readonly class AthleteLoad
         );
     }
 
-    /** @param list<Channel> $channels @return int|null days since any of them last worked; null when they never have */
+    /**
+     * @param  list<Channel>  $channels
+     * @return int|null days since any of them last worked; null when they never have
+     */
     public function idleDays(Day $on, array $channels): ?int
     {
         $measures = array_map(fn (Channel $channel): string => $channel === Channel::Landing ? 'landings' : $channel->value, $channels);

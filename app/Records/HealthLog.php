@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 /** Keeps soreness reports and clearances; what is planned for the day is fitted to them at once. */
 final class HealthLog
 {
-    /** @param list<array<string, mixed>> $reports validated, each with its client-made id; one sent before changes nothing */
+    /** @param  list<array<string, mixed>>  $reports validated, each with its client-made id; one sent before changes nothing */
     public function report(Athlete $athlete, array $reports, User $by): void
     {
         DB::transaction(function () use ($athlete, $reports, $by): void {
@@ -35,7 +35,7 @@ final class HealthLog
         });
     }
 
-    /** @param array<string, mixed> $given validated */
+    /** @param  array<string, mixed>  $given validated */
     public function clear(Athlete $athlete, array $given, User $by): void
     {
         DB::transaction(function () use ($athlete, $given, $by): void {

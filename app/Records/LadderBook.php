@@ -31,7 +31,7 @@ final class LadderBook
     /** @var array<string, array<string, list<object>>> strips by athlete and "ladder/rung", oldest first */
     private array $strips = [];
 
-    /** @param list<Athlete> $athletes */
+    /** @param  list<Athlete>  $athletes */
     public function __construct(array $athletes, private readonly Day $on, private readonly Library $library, private readonly ReadinessBook $readiness)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
@@ -77,7 +77,7 @@ final class LadderBook
         return $reps;
     }
 
-    /** @param list<Limit> $limits */
+    /** @param  list<Limit>  $limits */
     public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, array $limits): GateResult
     {
         $rung = $this->rung($placement);

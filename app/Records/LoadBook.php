@@ -48,7 +48,10 @@ final class LoadBook
         return $loads;
     }
 
-    /** @param list<Athlete> $athletes @return array<string, AthleteProfile> by athlete id, with the marks known on that day */
+    /**
+     * @param  list<Athlete>  $athletes
+     * @return array<string, AthleteProfile> by athlete id, with the marks known on that day
+     */
     public function profiles(array $athletes, Day $on): array
     {
         $throws = $speeds = [];
@@ -103,7 +106,10 @@ final class LoadBook
         return $record;
     }
 
-    /** @param list<string> $ids @return array<string, array<int, float>> minutes × session RPE */
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, array<int, float>> minutes × session RPE
+     */
     private function internal(array $ids, Day $on): array
     {
         $internal = [];
@@ -134,6 +140,7 @@ final class LoadBook
         $done = $running->isEmpty() ? collect() : DB::table('work_sets')->whereIn('block_id', $running)->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
         $plans = [];
         foreach ($blocks as $block) {
+            assert($block instanceof SheetBlock);
             $plan = $block->plan($this->library);
             $left = $plan->withReps(max(0, $plan->reps - (int) ($done[$block->id] ?? 0)));
             if ($left->reps > 0) {

@@ -24,7 +24,7 @@ final class PromotionDesk
 {
     public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
 
-    /** @param array{id: string, ladder: string, rung: string, action: string, reason?: string|null} $given */
+    /** @param  array{id: string, ladder: string, rung: string, action: string, reason?: string|null}  $given */
     public function decide(Athlete $athlete, array $given, User $by): void
     {
         if (Decision::query()->whereKey($given['id'])->exists()) {

@@ -34,7 +34,7 @@ final class ReadinessBook
     /** @var array<string, string> day of the latest morning report */
     private array $mornings = [];
 
-    /** @param list<Athlete> $athletes */
+    /** @param  list<Athlete>  $athletes */
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);

@@ -10,7 +10,7 @@ use Augendo\Core\Mechanics\JudgedRep;
 /** Judged repetitions written as one mark each: g good, b not good, u not seen; a capital shows a safety fault. */
 final class RepStrip
 {
-    /** @param list<JudgedRep> $reps */
+    /** @param  list<JudgedRep>  $reps */
     public static function write(array $reps): string
     {
         return implode('', array_map(function (JudgedRep $rep): string {

@@ -72,7 +72,7 @@ final class AthleteScreen
         );
     }
 
-    /** @param list<Limit> $limits */
+    /** @param  list<Limit>  $limits */
     private function ladder(Athlete $athlete, Placement $placement, LadderBook $ladders, Readiness $readiness, AthleteLoad $load, array $limits): LadderView
     {
         $ladder = $ladders->ladder($placement);

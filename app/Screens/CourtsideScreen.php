@@ -64,7 +64,7 @@ final class CourtsideScreen
         return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq);
     }
 
-    /** @param list<Gauge> $budget */
+    /** @param  list<Gauge>  $budget */
     private static function block(SheetDesk $desk, SheetBlock $block, BlockPlan $plan, array $budget): CourtsideBlockView
     {
         $dose = $plan->asked;
@@ -87,7 +87,10 @@ final class CourtsideScreen
         );
     }
 
-    /** @param list<BlockPlan> $plans @return array<string, BlockPlan> the same work on each side, for a coach who switches sides courtside */
+    /**
+     * @param  list<BlockPlan>  $plans
+     * @return array<string, BlockPlan> the same work on each side, for a coach who switches sides courtside
+     */
     private static function bothSides(array $plans): array
     {
         $both = [];

@@ -60,7 +60,7 @@ final class Parts
         return new RungRefView($ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1, count($ladder->rungs));
     }
 
-    /** @param list<JudgedRep> $reps of the rung, oldest first */
+    /** @param  list<JudgedRep>  $reps of the rung, oldest first */
     public static function gate(GateResult $result, Rung $rung, ?Rung $next, Readiness $readiness, array $reps): GateView
     {
         $word = $readiness->forChannels($rung->loadedChannels());
@@ -75,7 +75,7 @@ final class Parts
         );
     }
 
-    /** @param object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null} $row */
+    /** @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row */
     public static function sheetRef(object $row): SheetRefView
     {
         return new SheetRefView(

@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\DB;
 /** Session sheets by their state, with planned and done repetitions counted in the database. */
 final class SheetRefs
 {
-    /** @param list<string> $athleteIds @return array<string, list<SheetRefView>> by athlete id, in order of day and hour */
+    /**
+     * @param  list<string>  $athleteIds
+     * @return array<string, list<SheetRefView>> by athlete id, in order of day and hour
+     */
     public static function for(array $athleteIds, string $from, string $to): array
     {
         $refs = [];

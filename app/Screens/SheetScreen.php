@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** What, in what order, how much, and why not more. */
 final class SheetScreen
 {
-    /** @param list<BlockPlan>|null $plans edited doses to look at before they are saved; null for the sheet as it is */
+    /** @param  list<BlockPlan>|null  $plans edited doses to look at before they are saved; null for the sheet as it is */
     public static function view(SheetDesk $desk, ?array $plans = null): SheetView
     {
         $sheet = $desk->sheet;

@@ -47,7 +47,10 @@ final class Tapes
         return array_map(fn (LimitState $state): TapeView => self::of($state, $on), $inPlay);
     }
 
-    /** @param list<LimitState> $states @param list<Limit> $first limits to prefer */
+    /**
+     * @param  list<LimitState>  $states
+     * @param  list<Limit>  $first limits to prefer
+     */
     public static function leading(array $states, array $first, Day $on): ?TapeView
     {
         foreach ($first as $limit) {

@@ -56,7 +56,7 @@ final class TodayScreen
         );
     }
 
-    /** @param list<SheetRefView> $sheets the first that is not finished, else the last */
+    /** @param  list<SheetRefView>  $sheets the first that is not finished, else the last */
     private function next(array $sheets): ?SheetRefView
     {
         foreach ($sheets as $sheet) {
@@ -111,7 +111,7 @@ final class TodayScreen
         );
     }
 
-    /** @param array<string, Placement> $placements of the ladder today’s session is on, else the first */
+    /** @param  array<string, Placement>  $placements of the ladder today’s session is on, else the first */
     private function placement(array $placements, ?string $ladder): ?Placement
     {
         return $placements[$ladder ?? ''] ?? (array_values($placements)[0] ?? null);

@@ -108,7 +108,7 @@ final class Wording
 
     public static function referral(SorenessReport $report): string
     {
-        return self::report($report).". Stop the work it concerns and hand this on to a licensed clinician. A clearance recorded after this report closes it.";
+        return self::report($report).'. Stop the work it concerns and hand this on to a licensed clinician. A clearance recorded after this report closes it.';
     }
 
     public static function blockKind(BlockKind $kind): string
@@ -184,7 +184,7 @@ final class Wording
         return "{$headroom->reps} left at {$dose}: ".self::limitNames($headroom->binding).' binds.';
     }
 
-    /** @param list<Limit> $limits */
+    /** @param  list<Limit>  $limits */
     public static function limitNames(array $limits): string
     {
         return implode(' and ', array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $limits)));
@@ -214,7 +214,7 @@ final class Wording
         return "{$change}: {$why}.";
     }
 
-    /** @param list<Channel> $channels */
+    /** @param  list<Channel>  $channels */
     private static function channels(array $channels): string
     {
         return implode(' and ', array_map(self::channel(...), $channels));

@@ -29,9 +29,9 @@ final readonly class Instant
             $digits = str_replace(':', '', substr($part[6], 1));
             $offset = ((int) substr($digits, 0, 2) * 3600 + (int) substr($digits, 2) * 60) * ($part[6][0] === '-' ? -1 : 1);
         }
-        $seconds = $day->ordinal * 86400 + (int) $part[2] * 3600 + (int) $part[3] * 60 + (int) ($part[4] ?? 0) - $offset;
+        $seconds = $day->ordinal * 86400 + (int) $part[2] * 3600 + (int) $part[3] * 60 + (int) $part[4] - $offset;
 
-        return new self($text, $day, $seconds * 1_000_000 + (int) str_pad($part[5] ?? '', 6, '0'));
+        return new self($text, $day, $seconds * 1_000_000 + (int) str_pad($part[5], 6, '0'));
     }
 
     public function isAfter(self $other): bool

@@ -8,7 +8,6 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\AthleteProfile;
-use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;

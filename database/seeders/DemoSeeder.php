@@ -116,7 +116,7 @@ final class DemoSeeder extends Seeder
         $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter']);
     }
 
-    /** @param array<int|string, mixed> $story */
+    /** @param  array<int|string, mixed>  $story */
     private function athlete(array $story, int $position): Athlete
     {
         [$given, $family, $age, $side] = $story;
@@ -133,7 +133,7 @@ final class DemoSeeder extends Seeder
         return $athlete;
     }
 
-    /** @param array<int|string, mixed> $story */
+    /** @param  array<int|string, mixed>  $story */
     private function tell(Athlete $athlete, array $story): void
     {
         $idle = $story['idle'] ?? 0;
@@ -191,7 +191,7 @@ final class DemoSeeder extends Seeder
         ]);
     }
 
-    /** @param array<int|string, mixed> $story */
+    /** @param  array<int|string, mixed>  $story */
     private function morning(Athlete $athlete, Day $day, array $story, int $ago): void
     {
         // People forget now and then; on the days after a session they are asked.
@@ -206,7 +206,7 @@ final class DemoSeeder extends Seeder
         );
     }
 
-    /** @param list<array{string, string, string, int}>|null $reports null: nobody has answered today */
+    /** @param  list<array{string, string, string, int}>|null  $reports null: nobody has answered today */
     private function thisMorning(Athlete $athlete, ?array $reports): void
     {
         if ($reports === null) {
@@ -281,7 +281,10 @@ final class DemoSeeder extends Seeder
         $sheet->refresh()->update(['state' => 'finished', 'finished_at' => $clock->toIso8601String(), 'minutes' => 55, 'session_rpe' => mt_rand(3, 6)]);
     }
 
-    /** @param list<string> $faults @return list<array<string, mixed>> */
+    /**
+     * @param  list<string>  $faults
+     * @return list<array<string, mixed>>
+     */
     private function taps(SheetBlock $block, Carbon $clock, string $device, int $seq, float $rate, string $fault, array $faults): array
     {
         $events = [];

@@ -1,5 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { RouterProvider } from '@tanstack/react-router';
+import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Problem } from './api/client';
@@ -11,6 +12,8 @@ const queries = new QueryClient({
     defaultOptions: { queries: { staleTime: 5_000, retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400) } },
 });
 
+const nonce = document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content;
+if (nonce) setNonce(nonce);
 startSending();
 
 const root = document.getElementById('root');

@@ -4,6 +4,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
     <meta name="theme-color" content="#f5f6f2">
+    <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
     <title>Augendo</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite('resources/app/main.tsx')

@@ -35,7 +35,7 @@ final readonly class LimitReader
         'ratio' => [['measure', 'method', 'low', 'high', 'stop', 'min_days'], ['min_chronic']],
     ];
 
-    /** @param list<string> $skills ids a filter may name */
+    /** @param  list<string>  $skills ids a filter may name */
     public function __construct(private array $skills) {}
 
     /** @throws CaseError */

@@ -73,7 +73,7 @@ final readonly class LoadCase
         );
     }
 
-    /** @param array<Skill> $skills */
+    /** @param  array<Skill>  $skills */
     private static function athlete(Node $node, array $skills): AthleteProfile
     {
         $node->keys(['birth_date'], ['longest_throw_m', 'reference_speed_ms']);
@@ -111,7 +111,7 @@ final readonly class LoadCase
         if ($templateOn === null && (($notAfter !== null && $day->isAfter($notAfter)) || ($notBefore !== null && $notBefore->isAfter($day)))) {
             throw new CaseError('future_date', $node->path.'/date', $notAfter !== null
                 ? "History on {$day->iso()} is after {$notAfter->iso()}."
-                : "A plan for {$day->iso()} is before {$notBefore?->iso()}.");
+                : "A plan for {$day->iso()} is before {$notBefore->iso()}.");
         }
         $skill = $node->get('skill')->string();
         if (! isset($skills[$skill])) {

@@ -147,7 +147,7 @@ final readonly class Node
         return $enum::from($this->word($words));
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     public function word(array $words): string
     {
         $word = $this->string();

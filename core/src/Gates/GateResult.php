@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Gates;
 
 use Augendo\Core\Day;
-use Augendo\Core\Instant;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Statistics;
 use Augendo\Core\Readiness\Moment;
@@ -93,7 +92,7 @@ final readonly class GateResult
         );
     }
 
-    /** @param array<string, Verdict> $criteria */
+    /** @param  array<string, Verdict>  $criteria */
     private static function decide(Word $word, array $criteria, bool $tooFewGood): GateDecision
     {
         $fails = fn (Criterion $criterion): bool => $criteria[$criterion->value] === Verdict::Fail;
@@ -129,13 +128,13 @@ final readonly class GateResult
         return array_slice($observed, -$sessions, null, true);
     }
 
-    /** @param list<JudgedRep> $reps */
+    /** @param  list<JudgedRep>  $reps */
     private static function countGood(array $reps): int
     {
         return count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true));
     }
 
-    /** @param list<JudgedRep> $reps */
+    /** @param  list<JudgedRep>  $reps */
     private static function longestRun(array $reps): int
     {
         $longest = $run = 0;
@@ -147,7 +146,7 @@ final readonly class GateResult
         return $longest;
     }
 
-    /** @param list<JudgedRep> $reps observed, of one session */
+    /** @param  list<JudgedRep>  $reps observed, of one session */
     private static function fade(array $reps): ?float
     {
         if (count($reps) < self::FADE_LEAST_REPS) {
@@ -158,7 +157,7 @@ final readonly class GateResult
         return (self::countGood(array_slice($reps, 0, $third)) - self::countGood(array_slice($reps, -$third))) / $third;
     }
 
-    /** @param list<DaySoreness> $soreness */
+    /** @param  list<DaySoreness>  $soreness */
     private static function worstSoreness(array $soreness, Day $on, int $days): ?int
     {
         $recent = array_filter($soreness, fn (DaySoreness $report): bool => $on->daysSince($report->day) < $days && ! $report->day->isAfter($on));
@@ -166,7 +165,7 @@ final readonly class GateResult
         return $recent === [] ? null : max(array_map(fn (DaySoreness $report): int => $report->score, $recent));
     }
 
-    /** @param list<DaySoreness> $soreness */
+    /** @param  list<DaySoreness>  $soreness */
     private static function hasMorningAfter(array $soreness, Day $lastRep): bool
     {
         foreach ($soreness as $report) {

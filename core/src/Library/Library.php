@@ -26,10 +26,14 @@ final class Library
     /** @var array<string, RuleSet> */
     private array $ruleSets = [];
 
-    /** @param string $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
+    /** @param  string  $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
     public function __construct(private readonly string $folder) {}
 
-    /** @return array<string, Skill> by id @throws LibraryProblem */
+    /**
+     * @return array<string, Skill> by id
+     *
+     * @throws LibraryProblem
+     */
     public function skills(): array
     {
         return $this->skills ??= $this->read('skills.json', function (Node $file): array {
@@ -47,7 +51,11 @@ final class Library
         });
     }
 
-    /** @return array<string, string> what people call each skill, by id @throws LibraryProblem */
+    /**
+     * @return array<string, string> what people call each skill, by id
+     *
+     * @throws LibraryProblem
+     */
     public function skillNames(): array
     {
         return $this->read('skills.json', fn (Node $file): array => array_map(
@@ -55,7 +63,11 @@ final class Library
         ));
     }
 
-    /** @return array<string, LibraryObject> by id @throws LibraryProblem */
+    /**
+     * @return array<string, LibraryObject> by id
+     *
+     * @throws LibraryProblem
+     */
     public function objects(): array
     {
         return $this->objects ??= $this->read('objects.json', function (Node $file): array {

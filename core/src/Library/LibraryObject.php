@@ -9,7 +9,7 @@ use Augendo\Core\Load\Implement;
 /** Something to throw, serve or land with. */
 final readonly class LibraryObject
 {
-    /** @param float|null $massKg null when nothing is in the hand */
+    /** @param  float|null  $massKg null when nothing is in the hand */
     public function __construct(
         public string $id,
         public string $name,

@@ -9,7 +9,7 @@ use Augendo\Core\Limits\Limit;
 /** A named, versioned collection of limits. */
 final readonly class RuleSet
 {
-    /** @param list<Limit> $limits */
+    /** @param  list<Limit>  $limits */
     public function __construct(
         public string $id,
         public int $version,

@@ -57,7 +57,10 @@ final readonly class CapLimit extends Limit
         }, $this->max);
     }
 
-    /** @param array<CostedSet> $sets @return array<string, float> */
+    /**
+     * @param  array<CostedSet>  $sets
+     * @return array<string, float>
+     */
     private function bySession(array $sets): array
     {
         $sums = [];

@@ -16,7 +16,7 @@ final readonly class Gauge
      */
     public function __construct(public Limit $limit, private Closure $read, public ?float $allowance = null) {}
 
-    /** @param list<CostedSet> $plan the planned sets of the day */
+    /** @param  list<CostedSet>  $plan the planned sets of the day */
     public function read(array $plan): LimitState
     {
         return ($this->read)(array_values(array_filter($plan, $this->limit->filter->fits(...))));

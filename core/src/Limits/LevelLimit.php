@@ -11,7 +11,10 @@ use Augendo\Core\Load\LoadRecord;
 /** No single set above so much effort (0 to 1; unknown is 1) or distance (metres; unknown is left out). */
 final readonly class LevelLimit extends Limit
 {
-    /** @param array{int, int}|null $ages @param 'effort'|'distance' $level */
+    /**
+     * @param  array{int, int}|null  $ages
+     * @param  'effort'|'distance'  $level
+     */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         public string $level, public float $max,
@@ -36,7 +39,7 @@ final readonly class LevelLimit extends Limit
         return new Gauge($this, fn (array $plan): LimitState => $this->against($this->max, $used, $this->largest($plan), false));
     }
 
-    /** @param array<CostedSet> $sets */
+    /** @param  array<CostedSet>  $sets */
     private function largest(array $sets): float
     {
         return max([0.0, ...array_map(fn (CostedSet $set): float => $this->value($set) ?? 0.0, array_values($sets))]);

@@ -17,7 +17,7 @@ abstract readonly class Limit
     /** A cap or step is near above this share of its maximum. */
     private const NEAR_SHARE = 0.9;
 
-    /** @param array{int, int}|null $ages whole years from–to, both included; null for every age */
+    /** @param  array{int, int}|null  $ages whole years from–to, both included; null for every age */
     public function __construct(
         public string $id,
         public string $label,
@@ -38,7 +38,7 @@ abstract readonly class Limit
         return $this->ages === null || $age === null || ($age >= $this->ages[0] && $age <= $this->ages[1]);
     }
 
-    /** @param CostedSet $oneRep a set of one repetition */
+    /** @param  CostedSet  $oneRep a set of one repetition */
     public function touches(CostedSet $oneRep): bool
     {
         return $this->amount([$oneRep]) > 0.0 && $this->filter->fits($oneRep);
@@ -56,7 +56,7 @@ abstract readonly class Limit
         return $record->series($this->measure, $this->filter->key(), $this->filter->fits(...));
     }
 
-    /** @param list<CostedSet> $sets */
+    /** @param  list<CostedSet>  $sets */
     protected function amount(array $sets): float
     {
         if ($this->measure === null || $this->measure === Measure::Internal) {

@@ -14,7 +14,7 @@ final readonly class LimitBoard
     /** Beyond this many repetitions no limit is said to bind. */
     private const MOST_REPS = 10_000;
 
-    /** @param list<Gauge> $gauges */
+    /** @param  list<Gauge>  $gauges */
     private function __construct(private array $gauges) {}
 
     /**
@@ -28,13 +28,20 @@ final readonly class LimitBoard
         return new self(array_values(array_map(fn (Limit $limit): Gauge => $limit->gauge($record, $on), $applying)));
     }
 
-    /** @param list<CostedSet> $plan the planned sets of the day @return list<LimitState> in the order of the rule set */
+    /**
+     * @param  list<CostedSet>  $plan the planned sets of the day
+     * @return list<LimitState> in the order of the rule set
+     */
     public function states(array $plan): array
     {
         return array_map(fn (Gauge $gauge): LimitState => $gauge->read($plan), $this->gauges);
     }
 
-    /** Only the hard limits that one of these single repetitions touches. @param list<CostedSet> $oneReps */
+    /**
+     * Only the hard limits that one of these single repetitions touches.
+     *
+     * @param  list<CostedSet>  $oneReps
+     */
     public function hardTouchedBy(array $oneReps): self
     {
         return new self(array_values(array_filter($this->gauges, function (Gauge $gauge) use ($oneReps): bool {
@@ -48,7 +55,10 @@ final readonly class LimitBoard
         })));
     }
 
-    /** @param list<CostedSet> $plan @return list<LimitState> the states that are over, in order */
+    /**
+     * @param  list<CostedSet>  $plan
+     * @return list<LimitState> the states that are over, in order
+     */
     public function over(array $plan): array
     {
         return array_values(array_filter($this->states($plan), fn (LimitState $state): bool => $state->isOver()));

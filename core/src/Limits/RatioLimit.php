@@ -14,7 +14,10 @@ use Augendo\Core\Tolerance;
 /** The last week against the weeks before, within a band. */
 final readonly class RatioLimit extends Limit
 {
-    /** @param array{int, int}|null $ages @param int $minDays days of record below which the ratio is not known */
+    /**
+     * @param  array{int, int}|null  $ages
+     * @param  int  $minDays days of record below which the ratio is not known
+     */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public RatioMethod $method, public float $low, public float $high, public float $stop,
@@ -44,7 +47,11 @@ final readonly class RatioLimit extends Limit
         }, $this->allowance(fn (float $amount): ?float => $ratio($series->with($on->ordinal, $amount))));
     }
 
-    /** More work today only raises the ratio, so the most that keeps it at the stop is found by halving. @param callable(float): ?float $ratioWith */
+    /**
+     * More work today only raises the ratio, so the most that keeps it at the stop is found by halving.
+     *
+     * @param  callable(float): ?float  $ratioWith
+     */
     private function allowance(callable $ratioWith): ?float
     {
         $over = fn (float $amount): bool => Tolerance::above($ratioWith($amount) ?? 0.0, $this->stop);

@@ -11,7 +11,10 @@ use Augendo\Core\Load\Measure;
 /** A week may grow by so much over the mean of the four weeks before it, or over a floor. */
 final readonly class StepLimit extends Limit
 {
-    /** @param array{int, int}|null $ages @param float $maxIncrease 0.15 for 15 % */
+    /**
+     * @param  array{int, int}|null  $ages
+     * @param  float  $maxIncrease 0.15 for 15 %
+     */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public float $maxIncrease, public float $floor,

@@ -12,7 +12,10 @@ use Augendo\Core\Tolerance;
 /** At most so many days running with such work. */
 final readonly class StreakLimit extends Limit
 {
-    /** @param array{int, int}|null $ages @param float|null $atLeast null: anything above 0 */
+    /**
+     * @param  array{int, int}|null  $ages
+     * @param  float|null  $atLeast null: anything above 0
+     */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public int $maxDays, public ?float $atLeast,

@@ -12,22 +12,22 @@ enum EffortCurve: string
     case Speed = 'speed';
 
     /** Felt effort understates stress: “half” is far more than half. */
-    private const PERCEIVED_KNOTS = [[0.0, 0.0], [0.25, 0.45], [0.5, 0.70], [0.75, 0.86], [1.0, 1.0]];
+    private const PERCEIVED_AT_QUARTERS = [0.0, 0.45, 0.70, 0.86, 1.0];
 
-    /** @param float $effort 0 to 1 @return float share of full stress, 0 to 1 */
+    private const QUARTER = 0.25;
+
+    /**
+     * @param  float  $effort 0 to 1
+     * @return float share of full stress, 0 to 1
+     */
     public function stressShare(float $effort): float
     {
         if ($this === self::Linear) {
             return $effort;
         }
-        foreach (array_slice(self::PERCEIVED_KNOTS, 1) as $i => [$x1, $y1]) {
-            if ($effort <= $x1) {
-                [$x0, $y0] = self::PERCEIVED_KNOTS[$i];
+        $quarter = max(0, min(3, (int) floor($effort / self::QUARTER)));
+        [$from, $to] = [self::PERCEIVED_AT_QUARTERS[$quarter], self::PERCEIVED_AT_QUARTERS[$quarter + 1]];
 
-                return $y0 + ($y1 - $y0) * ($effort - $x0) / ($x1 - $x0);
-            }
-        }
-
-        return 1.0;
+        return $from + ($to - $from) * ($effort / self::QUARTER - $quarter);
     }
 }

@@ -44,7 +44,10 @@ final class LoadRecord
         return $this->setsByDay[$day] ?? [];
     }
 
-    /** @param callable(CostedSet): bool $fits @param string $key names what $fits keeps, so that equal filters share one sum */
+    /**
+     * @param  callable(CostedSet): bool  $fits
+     * @param  string  $key names what $fits keeps, so that equal filters share one sum
+     */
     public function series(Measure $measure, string $key, callable $fits): DailySeries
     {
         if ($measure === Measure::Internal) {
@@ -59,7 +62,7 @@ final class LoadRecord
         return $this->series($measure, '', fn (): bool => true);
     }
 
-    /** @param callable(CostedSet): bool $fits */
+    /** @param  callable(CostedSet): bool  $fits */
     private function sum(string $measure, callable $fits): DailySeries
     {
         $byDay = [];

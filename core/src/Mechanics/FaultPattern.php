@@ -15,7 +15,7 @@ final readonly class FaultPattern
 
     private function __construct(public string $fault, public int $times, public int $faults) {}
 
-    /** @param list<JudgedRep> $reps in order of time */
+    /** @param  list<JudgedRep>  $reps in order of time */
     public static function leading(array $reps): ?self
     {
         $observed = array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null);

@@ -70,7 +70,7 @@ final class Statistics
         return $q < 0 ? -$tail : $tail;
     }
 
-    /** @param list<float> $coefficients constant first */
+    /** @param  list<float>  $coefficients constant first */
     private static function polynomial(float $x, array $coefficients): float
     {
         return array_reduce(array_reverse($coefficients), fn (float $sum, float $coefficient): float => $sum * $x + $coefficient, 0.0);

@@ -9,7 +9,10 @@ final class LayoffRule
 {
     public const BEGIN_AGAIN_DAYS = 29;
 
-    /** @param int|null $idleDays days since the channel last worked; null when it never has @return float share of the dose */
+    /**
+     * @param  int|null  $idleDays days since the channel last worked; null when it never has
+     * @return float share of the dose
+     */
     public static function share(?int $idleDays): float
     {
         return match (true) {

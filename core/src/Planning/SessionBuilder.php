@@ -19,10 +19,10 @@ final class SessionBuilder
     /** Efforts are lowered in these steps, distances by whole metres. */
     private const EFFORT_STEP = 0.05;
 
-    /** @var list<BlockPlan> */
+    /** @var array<int, BlockPlan> by position from 0 */
     private array $blocks;
 
-    /** @var list<BlockPlan> the doses before any limit was looked at */
+    /** @var array<int, BlockPlan> the doses before any limit was looked at */
     private array $wanted;
 
     /** @var list<Trim> */
@@ -43,7 +43,7 @@ final class SessionBuilder
         $builder->fitLimits();
         $builder->tellLimitTrims();
 
-        return new BuiltSession($builder->blocks, $builder->trims);
+        return new BuiltSession(array_values($builder->blocks), $builder->trims);
     }
 
     private function fitWord(): void

@@ -90,7 +90,7 @@ final readonly class SessionFrame
     /**
      * Hard limits that these blocks break on the day, or that a later planned day breaks because of them.
      *
-     * @param  list<BlockPlan>  $blocks
+     * @param  array<int, BlockPlan>  $blocks
      * @return list<LimitState>
      */
     public function broken(array $blocks): array
@@ -106,13 +106,19 @@ final readonly class SessionFrame
         return [...$broken, ...$this->brokenLater($sets)];
     }
 
-    /** @param list<BlockPlan> $blocks @return list<LimitState> every limit that holds, with these blocks in the plan */
+    /**
+     * @param  array<int, BlockPlan>  $blocks
+     * @return list<LimitState> every limit that holds, with these blocks in the plan
+     */
     public function states(array $blocks): array
     {
         return $this->board->states([...$this->sameDay, ...$this->sets($blocks)]);
     }
 
-    /** @param list<BlockPlan> $blocks @param int $position which of them more repetitions are wanted for */
+    /**
+     * @param  array<int, BlockPlan>  $blocks
+     * @param  int  $position which of them more repetitions are wanted for
+     */
     public function headroom(array $blocks, int $position): Headroom
     {
         return $this->board->headroom($blocks[$position]->oneRep($this->on, $this->session, $this->price), [...$this->sameDay, ...$this->sets($blocks)]);
@@ -121,17 +127,20 @@ final readonly class SessionFrame
     /**
      * What each hard limit that these blocks touch still allows this session, in the limit's measure: the budget courtside counts down.
      *
-     * @param  list<BlockPlan>  $blocks
+     * @param  array<int, BlockPlan>  $blocks
      * @return list<Gauge> those with an allowance
      */
     public function budget(array $blocks): array
     {
-        $ones = array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks);
+        $ones = array_values(array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks));
 
         return array_values(array_filter($this->board->hardTouchedBy($ones)->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
     }
 
-    /** @param list<BlockPlan> $blocks @return list<CostedSet> */
+    /**
+     * @param  array<int, BlockPlan>  $blocks
+     * @return list<CostedSet>
+     */
     public function sets(array $blocks): array
     {
         return array_values(array_map(

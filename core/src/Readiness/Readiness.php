@@ -79,19 +79,27 @@ final readonly class Readiness
         return new self($school, self::worst(array_values($channels)), $channels, $reasons, $open, $checkedIn);
     }
 
-    /** The worst word of the channels a piece of work loads; full when it loads none. @param list<Channel> $loaded */
+    /**
+     * The worst word of the channels a piece of work loads; full when it loads none.
+     *
+     * @param  list<Channel>  $loaded
+     */
     public function forChannels(array $loaded): Word
     {
         return self::worst(array_map(fn (Channel $channel): Word => $this->channels[$channel->value], $loaded));
     }
 
-    /** @param list<Word> $words */
+    /** @param  list<Word>  $words */
     private static function worst(array $words): Word
     {
         return array_reduce($words, fn (Word $worst, Word $word): Word => $worst->worst($word), Word::Full);
     }
 
-    /** Rule 8: a referral takes its own channel, or all of them; what it leaves is at best reduced. @param array<string, list<Reason>> $reasons */
+    /**
+     * Rule 8: a referral takes its own channel, or all of them; what it leaves is at best reduced.
+     *
+     * @param  array<string, list<Reason>>  $reasons
+     */
     private static function refer(array &$reasons, Reason $reason, Site $site, Kind $kind): void
     {
         $own = $kind->refersEverything() || $site->refersEverything() ? Channel::cases() : $site->channels();
@@ -102,7 +110,10 @@ final readonly class Readiness
         }
     }
 
-    /** @param list<SorenessReport> $reports @return array<string, non-empty-list<SorenessReport>> today's reports by site and side, in order of time */
+    /**
+     * @param  list<SorenessReport>  $reports
+     * @return array<string, non-empty-list<SorenessReport>> today's reports by site and side, in order of time
+     */
     private static function byPlace(array $reports, Day $on): array
     {
         $places = [];

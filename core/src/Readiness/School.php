@@ -17,7 +17,11 @@ enum School: string
         return $age === null || $age < self::STRICT_UNDER_YEARS ? self::Strict : self::Graded;
     }
 
-    /** Rules 1 to 5: the word of one report. @param int $score 0 to 10 */
+    /**
+     * Rules 1 to 5: the word of one report.
+     *
+     * @param  int  $score 0 to 10
+     */
     public function wordOf(Kind $kind, int $score): Word
     {
         if ($score === 0) {

@@ -56,18 +56,19 @@ final class SitePlace
      */
     private static function isTrend(Day $on, string $place, array $all): bool
     {
-        $highest = [];
+        $highest = [null, null, null];
         foreach ($all as $report) {
             $ago = $on->daysSince($report->at->day);
             if ($ago >= 0 && $ago <= 2 && $report->place() === $place) {
                 $highest[$ago] = max($highest[$ago] ?? 0, $report->score);
             }
         }
-        if (count($highest) < 3) {
+        [$today, $yesterday, $before] = $highest;
+        if ($today === null || $yesterday === null || $before === null) {
             return false;
         }
-        $rose = $highest[2] < $highest[1] && $highest[1] < $highest[0] && $highest[0] >= 3;
+        $rose = $before < $yesterday && $yesterday < $today && $today >= 3;
 
-        return $rose || min($highest) >= 3;
+        return $rose || min($today, $yesterday, $before) >= 3;
     }
 }

@@ -15,7 +15,7 @@ enum Word: string
 
     public function rank(): int
     {
-        return array_search($this, self::cases(), true);
+        return (int) array_search($this, self::cases(), true);
     }
 
     public function worst(self $other): self

@@ -8,7 +8,7 @@ use Augendo\Core\Day;
 
 final readonly class StageClearance
 {
-    /** @param int|null $throughStage null for all stages */
+    /** @param  int|null  $throughStage null for all stages */
     public function __construct(public Day $day, public ?int $throughStage) {}
 
     public function covers(int $stage): bool

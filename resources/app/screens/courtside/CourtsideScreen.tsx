@@ -168,15 +168,16 @@ function Running({ pack }: { pack: Courtside }) {
                             <ChevronDown aria-hidden />
                         </Opens>
                         <div className="flex items-end gap-4 py-1">
-                            <p className="shrink-0"><span className="figure block text-7xl md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}</span></p>
+                            <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}</span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
                             </div>
                         </div>
                         <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
-                        <p className="min-h-12 border-t border-line py-1 leading-tight" aria-live="polite">
+                        <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
                             {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>
+                        {!block.judged && <ul aria-label="Cautions" className="list-disc border-t border-line py-1.5 pl-5 leading-tight text-soft">{pack.cautions.slice(0, 2).map((caution) => <li key={caution}>{caution}</li>)}</ul>}
                     </section>
                     <section aria-label="Count" className="flex min-h-0 flex-col justify-end gap-2 pb-3 md:justify-center">
                         {halted !== null ? (
