@@ -7,7 +7,7 @@ export function Opens({ label, children, content, className = '' }: { label: str
         <Popover.Root>
             <Popover.Trigger className={className || 'opens'} aria-label={label}>{children}</Popover.Trigger>
             <Popover.Portal>
-                <Popover.Content className="panel" sideOffset={6} collisionPadding={10} align="start">{content}</Popover.Content>
+                <Popover.Content aria-label={label} className="panel" sideOffset={6} collisionPadding={10} align="start">{content}</Popover.Content>
             </Popover.Portal>
         </Popover.Root>
     );

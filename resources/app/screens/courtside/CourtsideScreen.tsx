@@ -196,7 +196,7 @@ function Running({ pack }: { pack: Courtside }) {
                         ) : block.judged ? (
                             <>
                                 <div className="grid grid-cols-2 gap-1.5">
-                                    {pack.faults.map((fault, i) => <button key={fault.id} type="button" onClick={() => count('not_good', fault.id)} className={`btn min-h-16 justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}><span className="label hidden md:inline">{i + 1}</span>{fault.name}</button>)}
+                                    {pack.faults.map((fault, i) => <button key={fault.id} type="button" aria-keyshortcuts={String(i + 1)} onClick={() => count('not_good', fault.id)} className={`btn min-h-16 justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}><span className="label hidden md:inline" aria-hidden="true">{i + 1}</span>{fault.name}</button>)}
                                     <button type="button" onClick={() => count('unobserved')} className="btn min-h-16 justify-start border-dashed px-2 text-left leading-tight">Not seen</button>
                                 </div>
                                 <div className="grid grid-cols-[2fr_1fr] gap-1.5">

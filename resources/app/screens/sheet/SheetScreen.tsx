@@ -21,7 +21,7 @@ const doseOf = (block: Block): Dose => ({ id: block.id, sets: block.sets, reps: 
 /** What, in what order, how much for each, and why not more? */
 export function SheetScreen() {
     const { sheetId } = useParams({ from: '/sheets/$sheetId' });
-    const sheet = useQuery({ queryKey: ['sheet', sheetId], queryFn: () => api<Sheet>('GET', `/api/sheets/${sheetId}`) });
+    const sheet = useQuery({ queryKey: ['sheet', sheetId], queryFn: () => api<Sheet>('GET', `/api/sheets/${sheetId}`), refetchOnWindowFocus: false });
     if (sheet.error && !sheet.data) return <main className="p-6"><Notice problem={sheet.error}><button type="button" className="btn mt-2" onClick={() => void sheet.refetch()}>Try again</button></Notice></main>;
     if (!sheet.data) return <main><Loading what="the session sheet" /></main>;
     // Another version on the server does not throw away what is being edited here.
