@@ -6,7 +6,7 @@ use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
 use Illuminate\Support\Facades\Route;
 
-Route::post('sign-in', [SignInController::class, 'signIn'])->middleware('throttle:sign-in');
+Route::post('sign-in', [SignInController::class, 'signIn']);
 
 Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('sign-out', [SignInController::class, 'signOut']);

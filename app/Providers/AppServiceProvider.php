@@ -9,11 +9,8 @@ use App\Models\Sheet;
 use App\Policies\AthletePolicy;
 use App\Policies\SheetPolicy;
 use Augendo\Core\Library\Library;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -28,6 +25,5 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         Gate::policy(Athlete::class, AthletePolicy::class);
         Gate::policy(Sheet::class, SheetPolicy::class);
-        RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(10)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()));
     }
 }

@@ -12,13 +12,15 @@ use Augendo\Core\Mechanics\JudgedRep;
 final class SheetEvents
 {
     /**
-     * @param  iterable<RepEvent>  $events  of one sheet, in order of time
-     * @return list<RepEvent> repetitions that stand, each with the verdict and fault it has now
+     * @param  iterable<RepEvent>  $events  of one sheet, in any order
+     * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now
      */
     public static function standing(iterable $events): array
     {
         $reps = [];
         $later = [];
+        // By the instant, not by its text: two devices may write the same moment with different offsets.
+        $events = collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id]);
         foreach ($events as $event) {
             if ($event->kind === 'rep') {
                 $reps[$event->id] = clone $event;

@@ -241,7 +241,7 @@ final class Wording
         $verdict = $result->criteria[$criterion->value];
 
         return match ($criterion) {
-            Criterion::Evidence => "{$result->observed} of {$gate->minReps} judged reps, on {$result->observedDays} of {$gate->minSessions} days",
+            Criterion::Evidence => "{$result->observed} judged reps on {$result->observedDays} ".($result->observedDays === 1 ? 'day' : 'days')."; {$gate->minReps} on {$gate->minSessions} asked",
             Criterion::Mechanics => $result->rate === null
                 ? 'no judged rep yet'
                 : "{$result->good} of {$result->observed} good (".self::percent($result->rate).', asked '.self::percent($gate->targetRate).'); surely above '

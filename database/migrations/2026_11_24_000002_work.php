@@ -69,7 +69,8 @@ return new class extends Migration
         Schema::create('rep_events', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('sheet_id')->constrained()->cascadeOnDelete();
-            $table->foreignUuid('block_id')->constrained('sheet_blocks')->cascadeOnDelete();
+            // A block with taps on it cannot be taken away.
+            $table->foreignUuid('block_id')->constrained('sheet_blocks')->restrictOnDelete();
             $table->unsignedInteger('set_no');
             $table->string('kind');
             $table->uuid('target_id')->nullable();

@@ -56,7 +56,7 @@ test.describe('on a phone', () => {
         await expect(page.getByTestId('reps-left')).toBeInViewport({ ratio: 1 });
         expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
         const sizes = await page.getByRole('region', { name: 'Count' }).getByRole('button').evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect()).map(({ width, height }) => Math.min(width, height)));
-        expect(Math.min(...sizes)).toBeGreaterThanOrEqual(60);
+        expect(Math.min(...sizes)).toBeGreaterThanOrEqual(64);
     });
 });
 

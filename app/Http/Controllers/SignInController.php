@@ -10,17 +10,27 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
 use OpenApi\Attributes as OA;
 
 final class SignInController
 {
+    /** Failed tries of one name from one address; a sign-in that works forgets them. */
+    private const TRIES_A_MINUTE = 10;
+
     #[OA\Post(path: '/api/sign-in', operationId: 'signIn', responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: MeView::class))])]
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'email'], 'password' => ['required', 'string']]);
+        $tries = mb_strtolower($given['email']).'|'.$request->ip();
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
+            throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
+        }
         if (! Auth::attempt($given)) {
+            RateLimiter::hit($tries);
             throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
         }
+        RateLimiter::clear($tries);
         $request->session()->regenerate();
 
         return $this->me($request);

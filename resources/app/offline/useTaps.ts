@@ -8,7 +8,7 @@ export type Verdict = 'good' | 'not_good' | 'unobserved';
 /** Repetitions that stand once withdrawals and corrections are read into them, in order of time. */
 export function standing(events: RepEvent[]): RepEvent[] {
     const reps = new Map<string, RepEvent>();
-    const ordered = [...events].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.seq - b.seq));
+    const ordered = [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
     for (const event of ordered) if (event.kind === 'rep') reps.set(event.id, { ...event });
     for (const event of ordered) {
         const target = event.target_id === null ? undefined : reps.get(event.target_id);

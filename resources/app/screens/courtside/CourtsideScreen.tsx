@@ -153,6 +153,9 @@ function Running({ pack }: { pack: Courtside }) {
                 <Opens label="Another athlete" className="flex h-14 min-w-0 items-center gap-1" content={<ul className="grid gap-1">{pack.neighbours.map((each) => <li key={each.sheet_id}><Link to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`btn w-full justify-start ${each.sheet_id === pack.sheet_id ? 'btn-main' : ''}`}>{each.name}{each.state === 'finished' ? ', finished' : ''}</Link></li>)}</ul>}>
                     <h1 className="truncate text-xl">{pack.athlete.given_name}</h1><ChevronDown size={18} aria-hidden />
                 </Opens>
+                <nav aria-label="Athletes of this session" className="ml-3 hidden h-14 min-w-0 items-stretch overflow-x-auto border-l border-line pl-2 md:flex">
+                    {pack.neighbours.filter((each) => each.sheet_id !== pack.sheet_id).map((each) => <Link key={each.sheet_id} to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`head flex items-center px-2 hover:underline ${each.state === 'finished' ? 'text-soft line-through decoration-1' : ''}`}>{each.name}</Link>)}
+                </nav>
                 <span className="grow text-right text-sm"><UnsentMark /></span>
                 <button type="button" className="btn min-h-12" onClick={() => setSore(true)}>Sore</button>
                 <button type="button" className={`btn min-h-12 ${allDone ? 'btn-main' : ''}`} onClick={() => setFinishing(true)}>Finish</button>
@@ -183,7 +186,7 @@ function Running({ pack }: { pack: Courtside }) {
                         {halted !== null ? (
                             <div role="alert" className="grid gap-3 border-y-4 border-stop py-4">
                                 <p className="head text-2xl text-stop">Stop</p><p className="text-lg">{halted}</p>
-                                <div className="flex flex-wrap gap-2"><button type="button" className="btn min-h-16" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn min-h-16" onClick={() => { setStop(null); next(); }}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main min-h-16" onClick={() => setFinishing(true)}>Finish</button></div>
+                                <div className="flex flex-wrap gap-2"><button type="button" className="btn thumb" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn thumb" onClick={() => { setStop(null); next(); }}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main thumb" onClick={() => setFinishing(true)}>Finish</button></div>
                             </div>
                         ) : blockDone ? (
                             <div className="grid gap-2">
@@ -191,13 +194,13 @@ function Running({ pack }: { pack: Courtside }) {
                                 {at < pack.blocks.length - 1
                                     ? <button type="button" className="btn btn-main text-xl" style={{ minHeight: '6.5rem' }} onClick={next}>{pack.blocks[at + 1]?.kind_name}: {pack.blocks[at + 1]?.title}</button>
                                     : <button type="button" className="btn btn-main text-xl" style={{ minHeight: '6.5rem' }} onClick={() => setFinishing(true)}>Finish the session</button>}
-                                <button type="button" className="btn min-h-16" onClick={() => count('unobserved')}>One more than planned was done</button>
+                                <button type="button" className="btn thumb" onClick={() => count('unobserved')}>One more than planned was done</button>
                             </div>
                         ) : block.judged ? (
                             <>
                                 <div className="grid grid-cols-2 gap-1.5">
-                                    {pack.faults.map((fault, i) => <button key={fault.id} type="button" aria-keyshortcuts={String(i + 1)} onClick={() => count('not_good', fault.id)} className={`btn min-h-16 justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}><span className="label hidden md:inline" aria-hidden="true">{i + 1}</span>{fault.name}</button>)}
-                                    <button type="button" onClick={() => count('unobserved')} className="btn min-h-16 justify-start border-dashed px-2 text-left leading-tight">Not seen</button>
+                                    {pack.faults.map((fault, i) => <button key={fault.id} type="button" aria-keyshortcuts={String(i + 1)} onClick={() => count('not_good', fault.id)} className={`btn thumb justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}><span className="label hidden md:inline" aria-hidden="true">{i + 1}</span>{fault.name}</button>)}
+                                    <button type="button" onClick={() => count('unobserved')} className="btn thumb justify-start border-dashed px-2 text-left leading-tight">Not seen</button>
                                 </div>
                                 <div className="grid grid-cols-[2fr_1fr] gap-1.5">
                                     <button type="button" className="btn btn-main text-2xl" style={{ minHeight: '6.5rem' }} onClick={() => count('good')}><Check size={30} aria-hidden /> Good</button>
@@ -211,9 +214,9 @@ function Running({ pack }: { pack: Courtside }) {
                             </div>
                         )}
                         <div className="grid grid-cols-3 gap-1.5">
-                            <button type="button" className="btn min-h-16" onClick={undo} disabled={reps.length === 0}><Undo2 size={20} aria-hidden /> Undo</button>
-                            <button type="button" className="btn min-h-16" aria-pressed={onSide === 'other'} onClick={() => setSide(onSide === 'dominant' ? 'other' : 'dominant')}>{hand === 'right' ? 'Right' : 'Left'} side</button>
-                            <button type="button" className="btn min-h-16" disabled={!inBlock.at(-1) || !block.judged} onClick={() => setNaming(inBlock.at(-1) ?? null)}>Correct</button>
+                            <button type="button" className="btn thumb" onClick={undo} disabled={reps.length === 0}><Undo2 size={20} aria-hidden /> Undo</button>
+                            <button type="button" className="btn thumb" aria-pressed={onSide === 'other'} onClick={() => setSide(onSide === 'dominant' ? 'other' : 'dominant')}>{hand === 'right' ? 'Right' : 'Left'} side</button>
+                            <button type="button" className="btn thumb" disabled={!inBlock.at(-1) || !block.judged} onClick={() => setNaming(inBlock.at(-1) ?? null)}>Correct</button>
                         </div>
                     </section>
                 </div>

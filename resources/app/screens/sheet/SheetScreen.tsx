@@ -34,6 +34,8 @@ function Editor({ kept }: { kept: Sheet }) {
     const [edits, setEdits] = useState<Record<string, Dose>>({});
     const [preview, setPreview] = useState<Sheet | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
+    // Kept apart, so that a preview that works does not wipe away why saving did not.
+    const [previewProblem, setPreviewProblem] = useState<unknown>(null);
     const [asking, setAsking] = useState(false);
     const edited = Object.keys(edits).length > 0;
     const doses = useMemo(() => kept.blocks.map((block) => edits[block.id] ?? doseOf(block)), [kept, edits]);
@@ -41,13 +43,14 @@ function Editor({ kept }: { kept: Sheet }) {
     useEffect(() => {
         if (!edited) {
             setPreview(null);
+            setPreviewProblem(null);
             return;
         }
         const cut = new AbortController();
         const timer = window.setTimeout(() => {
             api<Sheet>('POST', `/api/sheets/${kept.id}/preview`, { version: kept.version, blocks: doses }).then(
-                (answer) => { if (!cut.signal.aborted) { setPreview(answer); setProblem(null); } },
-                (error: unknown) => { if (!cut.signal.aborted) setProblem(error); },
+                (answer) => { if (!cut.signal.aborted) { setPreview(answer); setPreviewProblem(null); } },
+                (error: unknown) => { if (!cut.signal.aborted) setPreviewProblem(error); },
             );
         }, PREVIEW_AFTER_MS);
         return () => { cut.abort(); window.clearTimeout(timer); };
@@ -95,6 +98,7 @@ function Editor({ kept }: { kept: Sheet }) {
                             : me.records && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: kept.id }} className="btn btn-main">{kept.state === 'running' ? 'Go on courtside' : 'Start courtside'}</Link>}
                 </div>
             </header>
+            <Notice problem={previewProblem} />
             <Notice problem={problem}>
                 {problem instanceof Problem && problem.status === 409 && <button type="button" className="btn mt-2" onClick={() => void queries.invalidateQueries({ queryKey: ['sheet', kept.id] }).then(() => setProblem(null))}>Fetch the saved sheet, keep my doses on top</button>}
             </Notice>
