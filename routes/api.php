@@ -13,21 +13,22 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('me', [SignInController::class, 'me']);
     Route::get('today', TodayController::class);
 
+    // Who may is settled before anything sent is looked at, so that a refusal tells nothing.
     Route::prefix('athletes/{athlete}')->controller(AthleteController::class)->group(function (): void {
-        Route::get('', 'show');
-        Route::get('limits/{limit}', 'why');
-        Route::post('reports', 'report');
-        Route::post('clearances', 'clear');
-        Route::post('decisions', 'decide');
+        Route::get('', 'show')->can('view', 'athlete');
+        Route::get('limits/{limit}', 'why')->can('view', 'athlete');
+        Route::post('reports', 'report')->can('report', 'athlete');
+        Route::post('clearances', 'clear')->can('clear', 'athlete');
+        Route::post('decisions', 'decide')->can('decide', 'athlete');
     });
     Route::prefix('sheets/{sheet}')->controller(SheetController::class)->group(function (): void {
-        Route::get('', 'show');
-        Route::put('', 'save');
-        Route::post('preview', 'preview');
-        Route::post('fit', 'fit');
-        Route::get('courtside', 'courtside');
-        Route::post('events', 'events');
-        Route::post('finish', 'finish');
-        Route::get('after', 'after');
+        Route::get('', 'show')->can('view', 'sheet');
+        Route::put('', 'save')->can('plan', 'sheet');
+        Route::post('preview', 'preview')->can('view', 'sheet');
+        Route::post('fit', 'fit')->can('plan', 'sheet');
+        Route::get('courtside', 'courtside')->can('view', 'sheet');
+        Route::post('events', 'events')->can('record', 'sheet');
+        Route::post('finish', 'finish')->can('record', 'sheet');
+        Route::get('after', 'after')->can('view', 'sheet');
     });
 });

@@ -18,8 +18,12 @@ final class CaseErrorsTest extends TestCase
         yield 'a typing mistake' => ['load', fn ($c) => $c->histroy = [], 'unknown_key', '/histroy'];
         yield 'a key inside' => ['load', fn ($c) => $c->history[0]->distance = 3, 'unknown_key', '/history/0/distance'];
         yield 'a parameter of another kind' => ['load', fn ($c) => $c->limits[0]->max_days = 3, 'unknown_key', '/limits/0/max_days'];
-        yield 'a key is missing' => ['load', function ($c) { unset($c->limits[0]->source); }, 'missing_key', '/limits/0/source'];
-        yield 'no kind' => ['load', function ($c) { unset($c->kind); }, 'missing_key', '/kind'];
+        yield 'a key is missing' => ['load', function ($c) {
+            unset($c->limits[0]->source);
+        }, 'missing_key', '/limits/0/source'];
+        yield 'no kind' => ['load', function ($c) {
+            unset($c->kind);
+        }, 'missing_key', '/kind'];
         yield 'another kind' => ['load', fn ($c) => $c->kind = 'lode', 'out_of_range', '/kind'];
         yield 'a word for a number' => ['load', fn ($c) => $c->history[0]->reps = 'ten', 'wrong_type', '/history/0/reps'];
         yield 'half a repetition' => ['load', fn ($c) => $c->history[0]->reps = 2.5, 'wrong_type', '/history/0/reps'];

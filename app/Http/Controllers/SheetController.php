@@ -19,7 +19,6 @@ use App\Screens\CourtsideScreen;
 use App\Screens\SheetScreen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
 
 final class SheetController
@@ -27,15 +26,12 @@ final class SheetController
     #[OA\Get(path: '/api/sheets/{sheet}', operationId: 'sheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: SheetView::class))])]
     public function show(Sheet $sheet): JsonResponse
     {
-        Gate::authorize('view', $sheet);
-
         return response()->json(SheetScreen::view(SheetDesk::open($sheet)));
     }
 
     #[OA\Post(path: '/api/sheets/{sheet}/preview', operationId: 'previewSheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: SheetView::class))])]
     public function preview(DosesRequest $request, Sheet $sheet): JsonResponse
     {
-        Gate::authorize('view', $sheet);
         $desk = SheetDesk::open($sheet);
 
         return response()->json(SheetScreen::view($desk, $desk->withDoses($request->doses())));
@@ -44,7 +40,6 @@ final class SheetController
     #[OA\Put(path: '/api/sheets/{sheet}', operationId: 'saveSheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: SheetView::class))])]
     public function save(DosesRequest $request, Sheet $sheet): JsonResponse
     {
-        Gate::authorize('plan', $sheet);
         $desk = SheetDesk::open($sheet);
         $desk->save($request->doses(), $request->integer('version'));
 
@@ -54,7 +49,6 @@ final class SheetController
     #[OA\Post(path: '/api/sheets/{sheet}/fit', operationId: 'fitSheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The sheet', content: new OA\JsonContent(ref: SheetView::class))])]
     public function fit(Request $request, Sheet $sheet): JsonResponse
     {
-        Gate::authorize('plan', $sheet);
         $desk = SheetDesk::open($sheet);
         $desk->refuseStale($request->integer('version'));
         if ($sheet->state !== 'planned') {
@@ -68,15 +62,12 @@ final class SheetController
     #[OA\Get(path: '/api/sheets/{sheet}/courtside', operationId: 'courtside', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What courtside takes along', content: new OA\JsonContent(ref: CourtsideView::class))])]
     public function courtside(Sheet $sheet): JsonResponse
     {
-        Gate::authorize('view', $sheet);
-
         return response()->json(CourtsideScreen::view(SheetDesk::open($sheet)));
     }
 
     #[OA\Post(path: '/api/sheets/{sheet}/events', operationId: 'sendEvents', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What was kept and what was refused', content: new OA\JsonContent(required: ['kept', 'refused'], properties: [new OA\Property(property: 'kept', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'refused', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]))])]
     public function events(EventsRequest $request, Sheet $sheet, RepLog $log): JsonResponse
     {
-        Gate::authorize('record', $sheet);
         [$valid, $refused] = $request->sorted($sheet);
         if ($valid !== []) {
             $log->append($sheet, $valid, $request->user());
@@ -88,7 +79,6 @@ final class SheetController
     #[OA\Post(path: '/api/sheets/{sheet}/finish', operationId: 'finishSheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The session in one look', content: new OA\JsonContent(ref: AfterView::class))])]
     public function finish(FinishRequest $request, Sheet $sheet, AfterScreen $screen): JsonResponse
     {
-        Gate::authorize('record', $sheet);
         $sheet->update([...$request->validated(), 'state' => 'finished', 'finished_at' => $sheet->finished_at ?? now()->toIso8601String()]);
 
         return $this->after($request, $sheet->refresh(), $screen);
@@ -97,8 +87,6 @@ final class SheetController
     #[OA\Get(path: '/api/sheets/{sheet}/after', operationId: 'after', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The session in one look', content: new OA\JsonContent(ref: AfterView::class))])]
     public function after(Request $request, Sheet $sheet, AfterScreen $screen): JsonResponse
     {
-        Gate::authorize('view', $sheet);
-
         return response()->json($screen->view(SheetDesk::open($sheet), $request->user()->workspace->today()));
     }
 }

@@ -26,7 +26,7 @@ final class SignInController
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
             throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
         }
-        if (! Auth::attempt($given)) {
+        if (! Auth::guard('web')->attempt($given)) {
             RateLimiter::hit($tries);
             throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
         }
@@ -39,7 +39,7 @@ final class SignInController
     #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'Signed out')])]
     public function signOut(Request $request): JsonResponse
     {
-        Auth::logout();
+        Auth::guard('web')->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

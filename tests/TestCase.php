@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Athlete;
+use App\Models\Role;
+use App\Models\Sheet;
+use App\Models\SheetBlock;
+use App\Models\User;
+use App\Models\Workspace;
+use Carbon\Carbon;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Contracts\Auth\Authenticatable;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Str;
+
+/** The application on the demo scenario, in memory, with each test undone after it. */
+abstract class TestCase extends LaravelTestCase
+{
+    use RefreshDatabase;
+
+    protected string $seeder = DemoSeeder::class;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withHeader('Referer', config('app.url'));
+    }
+
+    /** Somebody else sits down at the same browser: nothing of the last one's session is left. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        app('auth')->forgetGuards();
+        $this->flushSession();
+
+        return parent::actingAs($user, $guard);
+    }
+
+    protected function coach(): User
+    {
+        return $this->person(Role::Coach);
+    }
+
+    protected function person(Role $role): User
+    {
+        return User::query()->where('role', $role)->orderBy('id')->firstOrFail();
+    }
+
+    /** Somebody with the same role in a club of their own. */
+    protected function stranger(Role $role): User
+    {
+        $workspace = Workspace::query()->create(['name' => 'Elsewhere', 'timezone' => 'Europe/Lisbon']);
+
+        return User::query()->create(['workspace_id' => $workspace->id, 'name' => 'Nobody Here', 'email' => Str::random(8).'@elsewhere.example', 'password' => 'elsewhere', 'role' => $role]);
+    }
+
+    protected function athlete(string $givenName): Athlete
+    {
+        return Athlete::query()->where('given_name', $givenName)->firstOrFail();
+    }
+
+    /** The sheet of today's session. */
+    protected function sheetOf(string $givenName): Sheet
+    {
+        $athlete = $this->athlete($givenName);
+
+        return Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $this->coach()->workspace->today()->iso())->firstOrFail();
+    }
+
+    protected function judgedBlock(Sheet $sheet): SheetBlock
+    {
+        return $sheet->blocks()->where('judged', true)->where('reps', '>', 0)->firstOrFail();
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed> a tap as a device sends it
+     */
+    protected function tap(SheetBlock $block, int $seq, array $with = []): array
+    {
+        return [
+            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'target_id' => null, 'verdict' => 'good', 'fault' => null,
+            'side' => $block->side->value, 'effort' => $block->effort, 'distance_m' => $block->distance_m,
+            'at' => Carbon::now('Europe/Lisbon')->subMinutes(5)->addSeconds($seq)->toIso8601String(), 'seq' => $seq, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c', ...$with,
+        ];
+    }
+
+    /** @return array<string, mixed> a soreness report as a device sends it */
+    protected function report(string $site, ?string $side, string $kind, int $score, string $moment = 'before'): array
+    {
+        return ['id' => (string) Str::uuid7(), 'at' => Carbon::now('Europe/Lisbon')->toIso8601String(), 'moment' => $moment, 'site' => $site, 'side' => $side, 'kind' => $kind, 'score' => $score, 'note' => null];
+    }
+}
