@@ -10,4 +10,6 @@ return [
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
     'key' => env('APP_KEY'),
+    // Written by bin/setup from the code itself: what was kept by another build is worked out anew.
+    'build' => is_file(base_path('bootstrap/cache/build')) ? trim((string) file_get_contents(base_path('bootstrap/cache/build'))) : 'unbuilt',
 ];

@@ -16,6 +16,12 @@ final class Athlete extends Record
         return ['throwing_side' => Handedness::class];
     }
 
+    /** Says that something about the athlete changed. Call it in the transaction that changed it. */
+    public static function raiseRevision(string $id): void
+    {
+        self::query()->whereKey($id)->increment('revision');
+    }
+
     public function name(): string
     {
         return "{$this->given_name} {$this->family_name}";

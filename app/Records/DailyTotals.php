@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Models\Athlete;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Measure;
 use Illuminate\Support\Facades\DB;
@@ -52,6 +53,7 @@ final class DailyTotals
             [...self::KEY, ...array_values(self::columns())],
             self::summed()->where('athlete_id', $athleteId)->where('day', $day),
         );
+        Athlete::raiseRevision($athleteId);
     }
 
     /** Writes all of them anew and says how many rows differed from the work sets. */
@@ -64,6 +66,7 @@ final class DailyTotals
             $true = $read(self::summed());
             DB::table('daily_totals')->delete();
             DB::table('daily_totals')->insertUsing([...self::KEY, ...array_values(self::columns())], self::summed());
+            Athlete::query()->increment('revision');
 
             return count(array_diff($stored, $true)) + count(array_diff($true, $stored));
         });

@@ -31,6 +31,7 @@ final class HealthLog
                 'refers' => School::Strict->wordOf(Kind::from($report['kind']), (int) $report['score']) === Word::Refer,
                 'note' => $report['note'] ?? null, 'reported_by' => $by->id, 'received_at' => $now,
             ], $reports));
+            Athlete::raiseRevision($athlete->id);
             SheetDesk::refitToday($athlete, $by->workspace->today());
         });
     }
@@ -49,6 +50,7 @@ final class HealthLog
                 'athlete_id' => $athlete->id, 'at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
                 'recorded_by' => $by->id, 'received_at' => Carbon::now(),
             ]);
+            Athlete::raiseRevision($athlete->id);
             SheetDesk::refitToday($athlete, $by->workspace->today());
         });
     }

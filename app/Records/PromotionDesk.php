@@ -56,6 +56,7 @@ final class PromotionDesk
                 'evidence' => Parts::gate($result, $rung, $ladder->after($rung->id), $readiness, $ladders->reps($athlete, $placement)),
                 'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(), 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
             ]);
+            Athlete::raiseRevision($athlete->id);
             if ($to->id !== $rung->id) {
                 Placement::query()->create([
                     'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $to->id,

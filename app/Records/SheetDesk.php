@@ -121,6 +121,7 @@ final class SheetDesk
                 $this->sheet->blocks()->save(SheetBlock::of($plan, $position)->forceFill(['id' => Uuid::uuid5($this->sheet->id, "block {$position}")->toString()]));
             }
             $this->sheet->unsetRelation('blocks');
+            Athlete::raiseRevision($this->athlete->id);
         });
     }
 
@@ -156,6 +157,16 @@ final class SheetDesk
                 $block->update(['sets' => $plans[$i]->sets, 'reps' => $plans[$i]->reps, 'effort' => $plans[$i]->effort, 'distance_m' => $plans[$i]->distanceM]);
             }
             $this->sheet->update(['version' => $version + 1, 'edited' => true]);
+            Athlete::raiseRevision($this->athlete->id);
+        });
+    }
+
+    /** @param  array<string, mixed>  $given  validated minutes and session RPE; finishing again changes only these */
+    public function finish(array $given): void
+    {
+        DB::transaction(function () use ($given): void {
+            $this->sheet->update([...$given, 'state' => 'finished', 'finished_at' => $this->sheet->finished_at ?? now()->toIso8601String()]);
+            Athlete::raiseRevision($this->athlete->id);
         });
     }
 

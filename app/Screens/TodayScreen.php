@@ -25,6 +25,7 @@ use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\Status;
 use Augendo\Core\Planning\BlockPlan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /** Who may do what today, and who is missing. */
@@ -36,24 +37,55 @@ final class TodayScreen
     {
         $on = $user->workspace->today();
         $athletes = $squad->athletes()->get()->all();
-        $ruleSet = $this->library->ruleSet($squad->rule_set);
-        $loads = $this->loadBook->for($athletes, $on);
-        $readiness = new ReadinessBook($athletes, $on);
-        $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
-        $sheets = SheetRefs::for(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $on->iso(), $on->iso());
-        $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id');
-        $rows = array_map(fn (Athlete $athlete): TodayRowView => $this->row(
-            $athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $ruleSet->limits,
-            $this->next($sheets[$athlete->id] ?? []), $ladderOf->all(),
-        ), $athletes);
+        $kept = new KeptRows($squad, $on, $this->library);
+        $rows = $kept->read($athletes);
+        $missing = array_values(array_filter($athletes, fn (Athlete $athlete): bool => ! isset($rows[$athlete->id])));
+        if ($missing !== []) {
+            $made = $this->rows($missing, $squad, $on);
+            $kept->keep($missing, $made);
+            $rows = [...$rows, ...$made];
+        }
+        $about = $this->aboutLibrary($squad->rule_set);
 
         return new TodayView(
             $on->iso(), new SquadView($squad->id, $squad->name),
             $user->workspace->squads()->orderBy('id')->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name))->all(),
-            $ruleSet->name, $ruleSet->notice,
-            array_map(fn (LibraryProblem $problem): LibraryProblemView => new LibraryProblemView($problem->libraryFile, $problem->path, $problem->getMessage()), $this->library->problems()),
-            $rows,
+            $about['name'], $about['notice'],
+            array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
+            array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),
         );
+    }
+
+    /**
+     * @param  non-empty-list<Athlete>  $athletes
+     * @return array<string, TodayRowView> by athlete id
+     */
+    private function rows(array $athletes, Squad $squad, Day $on): array
+    {
+        $limits = $this->library->ruleSet($squad->rule_set)->limits;
+        $loads = $this->loadBook->for($athletes, $on);
+        $readiness = new ReadinessBook($athletes, $on);
+        $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
+        $sheets = SheetRefs::for(array_keys($loads), $on->iso(), $on->iso());
+        $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id')->all();
+        $rows = [];
+        foreach ($athletes as $athlete) {
+            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
+        }
+
+        return $rows;
+    }
+
+    /** @return array{name: string, notice: string, problems: list<array{string, string, string}>} read anew when a library file changes */
+    private function aboutLibrary(string $ruleSetId): array
+    {
+        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$ruleSetId}.".config('app.build'), function () use ($ruleSetId): array {
+            $ruleSet = $this->library->ruleSet($ruleSetId);
+
+            return ['name' => $ruleSet->name, 'notice' => $ruleSet->notice, 'problems' => array_map(
+                fn (LibraryProblem $problem): array => [$problem->libraryFile, $problem->path, $problem->getMessage()], $this->library->problems(),
+            )];
+        });
     }
 
     /** @param  list<SheetRefView>  $sheets the first that is not finished, else the last */

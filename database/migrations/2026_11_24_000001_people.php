@@ -40,6 +40,8 @@ return new class extends Migration
             $table->date('birth_date')->nullable();
             $table->string('throwing_side');
             $table->string('turn_direction')->nullable();
+            // Raised with every change to the athlete's records; what was worked out from them holds as long as it stands.
+            $table->unsignedBigInteger('revision')->default(0);
             $table->timestamps();
         });
         Schema::create('athlete_squad', function (Blueprint $table): void {

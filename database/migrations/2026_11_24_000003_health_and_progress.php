@@ -67,11 +67,19 @@ return new class extends Migration
             $table->foreignUuid('decision_id')->nullable()->constrained()->cascadeOnDelete();
             $table->index(['athlete_id', 'ladder']);
         });
+        // Rows of Today as last worked out; derived, and good for one key only.
+        Schema::create('kept_rows', function (Blueprint $table): void {
+            $table->foreignUuid('athlete_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('squad_id')->constrained()->cascadeOnDelete();
+            $table->string('key');
+            $table->text('row');
+            $table->primary(['squad_id', 'athlete_id']);
+        });
     }
 
     public function down(): void
     {
-        foreach (['placements', 'decisions', 'clearances', 'soreness_reports'] as $table) {
+        foreach (['kept_rows', 'placements', 'decisions', 'clearances', 'soreness_reports'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\Squad;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 final class TodayTest extends TestCase
@@ -27,6 +29,7 @@ final class TodayTest extends TestCase
     {
         $squad = Squad::query()->firstOrFail();
         $count = function (): int {
+            DB::table('kept_rows')->delete();
             DB::flushQueryLog();
             DB::enableQueryLog();
             $this->actingAs($this->coach())->getJson('/api/today')->assertOk();
@@ -64,5 +67,41 @@ final class TodayTest extends TestCase
         $this->assertEqualsWithDelta($tape['used'], array_sum(array_column($why['rows'], 'amount')), 1e-6);
         $this->getJson("/api/athletes/{$tomas->id}/limits/no-such-limit")->assertNotFound();
         $this->getJson("/api/athletes/{$tomas->id}/limits/".rawurlencode($tape['limit_id']).'?day=yesterday')->assertStatus(422);
+    }
+
+    /** Rows are kept between requests; whatever is written, what is served is what would be worked out anew. */
+    public function test_a_kept_row_is_never_stale(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Mira');
+        $block = $this->judgedBlock($sheet);
+        $doses = fn (): array => $sheet->blocks()->get()->map(fn ($each): array => ['id' => $each->id, 'sets' => $each->sets, 'reps' => max(0, $each->reps - 1), 'effort' => $each->effort, 'distance_m' => $each->distance_m])->all();
+        $writes = [
+            'report' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]]),
+            'fit' => fn () => $this->postJson("/api/sheets/{$sheet->id}/fit", ['version' => $sheet->refresh()->version]),
+            'doses' => fn () => $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->refresh()->version, 'blocks' => $doses()]),
+            'taps' => fn () => $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 0)]]),
+            'finish' => fn () => $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 40]),
+            'decision' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/decisions", ['id' => (string) Str::uuid7(), 'ladder' => 'volleyball-float-serve', 'rung' => 'line', 'action' => 'step_back']),
+            'refer' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('knee', 'left', 'locking', 3)]]),
+            'clearance' => fn () => $this->travel(2)->minutes() ?? $this->postJson("/api/athletes/{$sheet->athlete_id}/clearances", [
+                'id' => (string) Str::uuid7(), 'sites' => null, 'clinician_name' => 'Dr. Odile Ferrand', 'clinician_role' => 'Physician', 'document_date' => $this->coach()->workspace->today()->iso(),
+            ]),
+            'rebuild' => fn () => $this->artisan('augendo:rebuild'),
+        ];
+        $last = $this->getJson('/api/today')->json('rows');
+        foreach ($writes as $name => $write) {
+            $answer = $write();
+            if ($answer instanceof TestResponse) {
+                $answer->assertOk();
+            }
+            $served = $this->getJson('/api/today')->json('rows');
+            if (! in_array($name, ['fit', 'rebuild'], true)) {
+                $this->assertNotEquals($last, $served, $name);
+            }
+            DB::table('kept_rows')->delete();
+            $this->assertEquals($last = $this->getJson('/api/today')->json('rows'), $served, $name);
+        }
+        $this->assertNotEquals($last, $this->travel(1)->days() ?? $this->getJson('/api/today')->json('rows'), 'A new day.');
     }
 }

@@ -79,7 +79,7 @@ final class SheetController
     #[OA\Post(path: '/api/sheets/{sheet}/finish', operationId: 'finishSheet', parameters: [new OA\PathParameter(name: 'sheet', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The session in one look', content: new OA\JsonContent(ref: AfterView::class))])]
     public function finish(FinishRequest $request, Sheet $sheet, AfterScreen $screen): JsonResponse
     {
-        $sheet->update([...$request->validated(), 'state' => 'finished', 'finished_at' => $sheet->finished_at ?? now()->toIso8601String()]);
+        SheetDesk::open($sheet)->finish($request->validated());
 
         return $this->after($request, $sheet->refresh(), $screen);
     }

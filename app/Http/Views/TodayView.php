@@ -25,7 +25,7 @@ final readonly class TodayView
         /** @var list<LibraryProblemView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LibraryProblemView::class))]
         public array $problems,
-        /** @var list<TodayRowView> */
+        /** @var list<TodayRowView|\stdClass> a kept row comes as it was written */
         #[OA\Property(type: 'array', items: new OA\Items(ref: TodayRowView::class))]
         public array $rows,
     ) {}

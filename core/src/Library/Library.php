@@ -29,6 +29,18 @@ final class Library
     /** @param  string  $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
     public function __construct(private readonly string $folder) {}
 
+    /** Changes whenever a file changes: what was worked out from the files holds as long as this does. */
+    public function fingerprint(): string
+    {
+        $hash = hash_init('xxh128');
+        foreach (glob("{$this->folder}/{*,*/*}.json", GLOB_BRACE) ?: [] as $file) {
+            hash_update($hash, $file);
+            hash_update_file($hash, $file);
+        }
+
+        return hash_final($hash);
+    }
+
     /**
      * @return array<string, Skill> by id
      *
