@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Support\Facades\Schema;
+use PDO;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -32,5 +33,32 @@ final class CommandsTest extends TestCase
         $this->assertContains('rep_events', $tables());
         $this->artisan('migrate:rollback', ['--database' => 'other', '--force' => true])->assertSuccessful();
         $this->assertSame([], $tables());
+    }
+
+    public function test_a_backup_restores_what_was_and_refuses_what_is_none(): void
+    {
+        $folder = sys_get_temp_dir().'/augendo-backup-'.uniqid();
+        mkdir($folder);
+        $live = "{$folder}/live.sqlite";
+        touch($live);
+        $run = function (string ...$arguments) use ($live): array {
+            $process = new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['DB_DATABASE' => $live, 'APP_ENV' => 'production']);
+
+            return [$process->run(), $process->getOutput().$process->getErrorOutput()];
+        };
+        $names = fn (string $file): array => (new PDO("sqlite:{$file}"))->query('select name from workspaces')->fetchAll(PDO::FETCH_COLUMN);
+        $run('migrate', '--force');
+        (new PDO("sqlite:{$live}"))->exec("insert into workspaces (name, timezone) values ('First', 'UTC')");
+        $this->assertSame(0, $run('augendo:backup', "{$folder}/kept.sqlite")[0]);
+        $this->assertSame(1, $run('augendo:backup', "{$folder}/kept.sqlite")[0], 'A backup is never overwritten.');
+        (new PDO("sqlite:{$live}"))->exec("insert into workspaces (name, timezone) values ('Second', 'UTC')");
+        $this->assertSame(0, $run('augendo:restore', "{$folder}/kept.sqlite")[0]);
+        $this->assertSame(['First'], $names($live));
+        $this->assertSame(['First', 'Second'], $names("{$live}.before-restore"));
+        file_put_contents("{$folder}/torn.sqlite", 'not a database at all');
+        [$code, $said] = $run('augendo:restore', "{$folder}/torn.sqlite");
+        $this->assertSame(1, $code);
+        $this->assertStringContainsString('Nothing was changed', $said);
+        $this->assertSame(['First'], $names($live));
     }
 }

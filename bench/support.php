@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+// What the benchmarks share: an application on a database of its own, a server in front of it, and paired timing.
+
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+chdir(dirname(__DIR__));
+require 'vendor/autoload.php';
+
+/** Boots the application on a fresh, migrated database. */
+function freshApplication(string $database): void
+{
+    foreach (glob("{$database}*") ?: [] as $file) {
+        unlink($file);
+    }
+    touch($database);
+    putenv("DB_DATABASE={$database}");
+    $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = $database;
+    $app = require 'bootstrap/app.php';
+    $app->make(Kernel::class)->bootstrap();
+    $app->make(Kernel::class)->call('migrate', ['--force' => true, '--quiet' => true]);
+}
+
+/**
+ * A club of its own: each athlete on a rung, with so many sets spread over so many days, and a sheet today.
+ *
+ * @return int id of the squad
+ */
+function club(int $athletes, int $days, int $setsEach): int
+{
+    mt_srand(20_270_311);
+    $workspace = App\Models\Workspace::query()->create(['name' => 'Bench', 'timezone' => 'UTC']);
+    $coach = App\Models\User::query()->create(['workspace_id' => $workspace->id, 'name' => 'Coach', 'email' => 'coach@bench.example', 'password' => 'bench', 'role' => App\Models\Role::Coach]);
+    $squad = App\Models\Squad::query()->create(['workspace_id' => $workspace->id, 'name' => 'Bench', 'rule_set' => 'starter']);
+    $today = $workspace->today();
+    $session = App\Models\TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $today->iso(), 'starts_at' => '17:00', 'title' => 'Session']);
+    $library = app(Augendo\Core\Library\Library::class);
+    $ladders = $library->ladderIds();
+    $skills = ['float-serve', 'javelin', 'jump', 'spike'];
+    DB::statement('PRAGMA synchronous = OFF');
+    for ($a = 0; $a < $athletes; $a++) {
+        DB::transaction(function () use ($a, $workspace, $squad, $today, $session, $library, $ladders, $skills, $days, $setsEach, $coach): void {
+            $athlete = App\Models\Athlete::query()->create(['workspace_id' => $workspace->id, 'given_name' => "Given {$a}", 'family_name' => 'Family', 'birth_date' => $today->plus(-365 * (9 + $a % 30))->iso(), 'throwing_side' => $a % 5 ? 'right' : 'left']);
+            $athlete->squads()->attach($squad->id, ['position' => $a]);
+            $price = new Augendo\Core\Load\SetCost(new Augendo\Core\Load\AthleteProfile(null));
+            $rows = [];
+            for ($s = 0; $s < $setsEach; $s++) {
+                $day = $today->plus(-1 - intdiv($s * $days, $setsEach));
+                $set = new Augendo\Core\Load\WorkSet($day, "bench {$day->iso()}", $library->skills()[$skills[($a + $s) % 4]], 4 + $s % 5, 0.5 + ($s % 3) * 0.1, Augendo\Core\Load\Implement::Standard, surface: Augendo\Core\Load\Surface::Sprung);
+                $rows[] = App\Records\RepLog::row($athlete->id, $set, 'entered', 'volleyball', null) + App\Records\DailyTotals::toColumns($price->of($set));
+                if (count($rows) === 500 || $s === $setsEach - 1) {
+                    DB::table('work_sets')->insert($rows);
+                    $rows = [];
+                }
+            }
+            $ladder = $library->ladder($ladders[$a % count($ladders)]);
+            $rung = $ladder->rungs[1 + $a % (count($ladder->rungs) - 1)];
+            App\Models\Placement::query()->create(['athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'entered_on' => $today->plus(-20)->iso(), 'entered_at' => $today->plus(-20)->iso().'T06:00:00Z']);
+            for ($back = 0; $back < 14; $back++) {
+                DB::table('soreness_reports')->insert(['id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'at' => $today->plus(-$back)->iso().'T00:00:01+00:00', 'day' => $today->plus(-$back)->iso(), 'moment' => 'morning', 'site' => 'none', 'kind' => 'muscle', 'score' => 0, 'refers' => false, 'reported_by' => $coach->id, 'received_at' => now()]);
+            }
+            $sheet = App\Models\Sheet::query()->create(['training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today->iso(), 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'trims' => [], 'state' => 'planned', 'version' => 0]);
+            for ($back = 1; $back <= 6; $back++) {
+                $past = App\Models\Sheet::query()->create(['training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today->plus(-2 * $back)->iso(), 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'trims' => [], 'state' => 'finished', 'version' => 1]);
+                DB::table('rep_strips')->insert(['sheet_id' => $past->id, 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'rung' => $rung->id, 'day' => $today->plus(-2 * $back)->iso(), 'last_at' => $today->plus(-2 * $back)->iso().'T17:30:00Z', 'marks' => 'ggbggggbggguggbgggg']);
+            }
+            App\Records\SheetDesk::open($sheet);
+        });
+    }
+    App\Records\DailyTotals::rebuild();
+    DB::disconnect();
+
+    return $squad->id;
+}
+
+/** A signed-in browser against the built-in server, with one connection kept open. */
+final class Client
+{
+    private CurlHandle $curl;
+
+    /** @var resource */
+    private $server;
+
+    private string $cookies;
+
+    public function __construct(string $database, private readonly int $port)
+    {
+        $this->cookies = (string) tempnam(sys_get_temp_dir(), 'bench');
+        $command = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'];
+        $this->server = proc_open($command, [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, 'public', ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH')])
+            ?: throw new RuntimeException('The server did not start.');
+        for ($try = 0; $try < 100 && ! @fsockopen('127.0.0.1', $port); $try++) {
+            usleep(50_000);
+        }
+        $this->curl = curl_init();
+        $this->send('GET', '/sanctum/csrf-cookie');
+        $this->send('POST', '/api/sign-in', ['email' => 'coach@bench.example', 'password' => 'bench']);
+    }
+
+    public function __destruct()
+    {
+        proc_terminate($this->server);
+        proc_close($this->server);
+        unlink($this->cookies);
+    }
+
+    /** @return array{int, string, float} status, body, seconds */
+    public function send(string $method, string $path, ?array $body = null): array
+    {
+        $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []), $found) ? urldecode($found[1]) : '';
+        curl_setopt_array($this->curl, [
+            CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->cookies, CURLOPT_COOKIEJAR => $this->cookies,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
+            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+        ]);
+        $started = hrtime(true);
+        $answer = (string) curl_exec($this->curl);
+
+        return [(int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $answer, (hrtime(true) - $started) / 1e9];
+    }
+
+    public function get(string $path): float
+    {
+        [$status, $answer, $seconds] = $this->send('GET', $path);
+
+        return $status === 200 ? $seconds : throw new RuntimeException("{$path} answered {$status}: {$answer}");
+    }
+}
+
+/** @param  non-empty-list<float>  $values */
+function median(array $values): float
+{
+    sort($values);
+
+    return $values[intdiv(count($values), 2)];
+}
+
+/**
+ * Runs the pieces in turn, round after round, so that a machine that slows down slows all of them.
+ *
+ * @param  array<string, callable(): float>  $pieces  each gives its seconds
+ * @return array<string, float> median seconds by name
+ */
+function inTurn(int $rounds, array $pieces): array
+{
+    $seconds = [];
+    for ($round = -1; $round < $rounds; $round++) {
+        foreach ($pieces as $name => $piece) {
+            $taken = $piece();
+            if ($round >= 0) {
+                $seconds[$name][] = $taken;
+            }
+        }
+    }
+
+    return array_map(median(...), $seconds);
+}

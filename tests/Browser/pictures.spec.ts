@@ -1,0 +1,54 @@
+import { test, type Page } from '@playwright/test';
+import { row, signIn } from './support';
+
+// Not a test: the pictures of the README, taken by bin/screenshots.
+test.skip(!process.env.PICTURES, 'taken by bin/screenshots');
+
+const keep = async (page: Page, name: string): Promise<void> => {
+    await page.waitForLoadState('networkidle');
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+};
+
+test('on a laptop', async ({ page }) => {
+    await signIn(page);
+    await keep(page, 'today');
+    await row(page, 'Yuna Petrovic').getByRole('link', { name: /reps/ }).click();
+    await page.getByRole('region', { name: 'Blocks' }).waitFor();
+    await keep(page, 'sheet');
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Tomas Brandvik' }).click();
+    await page.getByRole('heading', { name: 'Ten weeks behind, one ahead' }).waitFor();
+    await keep(page, 'athlete');
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Start with Kaito' }).click();
+    await tapThrough(page);
+    await keep(page, 'courtside');
+    await page.getByRole('button', { name: 'Finish', exact: true }).click();
+    await page.getByRole('button', { name: 'Finish and review' }).click();
+    await page.getByRole('heading', { name: /what happened/ }).waitFor();
+    await keep(page, 'after');
+});
+
+test.describe('on a phone', () => {
+    test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+    test('courtside and check-in', async ({ page }) => {
+        await signIn(page);
+        await page.getByRole('link', { name: 'Start with Mira' }).click();
+        await tapThrough(page);
+        await keep(page, 'courtside-phone');
+        await page.goto('/');
+        await page.getByRole('button', { name: 'Check in' }).first().click();
+        await page.getByRole('button', { name: 'Nothing sore' }).waitFor();
+        await keep(page, 'check-in-phone');
+    });
+});
+
+/** To the first judged block, and a few judged repetitions of it. */
+async function tapThrough(page: Page): Promise<void> {
+    for (const kind of ['Rehearsal', '(Part|Whole)']) {
+        await page.getByRole('button', { name: /^All/ }).click();
+        await page.getByRole('button', { name: new RegExp(`^${kind}`) }).last().click();
+    }
+    for (const name of ['Good', 'Toss behind the head', 'Good', 'Toss behind the head', 'Toss behind the head', 'Good', 'Toss behind the head']) await page.getByRole('button', { name, exact: true }).click();
+    await page.getByText(/not sent yet/).waitFor({ state: 'hidden' });
+}
