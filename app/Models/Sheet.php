@@ -33,6 +33,12 @@ final class Sheet extends Record
         return $this->belongsTo(TrainingSession::class);
     }
 
+    /** @return BelongsTo<PlayReturn, $this> the return whose stage this sheet is, if any */
+    public function playReturn(): BelongsTo
+    {
+        return $this->belongsTo(PlayReturn::class, 'return_id');
+    }
+
     /** @return HasMany<SheetBlock, $this> */
     public function blocks(): HasMany
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Load\AthleteProfile;
@@ -54,11 +55,11 @@ final readonly class AthleteLoad
      * @param  list<Limit>  $limits
      * @param  list<Channel>  $channels the channels the session works
      */
-    public function frame(Day $on, string $session, Readiness $readiness, array $limits, array $channels): SessionFrame
+    public function frame(Day $on, string $session, Readiness $readiness, array $limits, array $channels, Handedness $throwing): SessionFrame
     {
         return new SessionFrame(
             $on, $session, $this->price, $readiness, $this->record, $this->internalByDay, $this->firstDay, $limits, $this->plans,
-            $this->age, $this->idleDays($on, $channels),
+            $this->age, $this->idleDays($on, $channels), $throwing,
         );
     }
 

@@ -32,7 +32,7 @@ final class HealthLog
                 'note' => $report['note'] ?? null, 'reported_by' => $by->id, 'received_at' => $now,
             ], $reports));
             Athlete::raiseRevision($athlete->id);
-            SheetDesk::refitToday($athlete, $by->workspace->today());
+            SheetDesk::refitFrom($athlete, $by->workspace->today());
         });
     }
 
@@ -51,7 +51,7 @@ final class HealthLog
                 'recorded_by' => $by->id, 'received_at' => Carbon::now(),
             ]);
             Athlete::raiseRevision($athlete->id);
-            SheetDesk::refitToday($athlete, $by->workspace->today());
+            SheetDesk::refitFrom($athlete, $by->workspace->today());
         });
     }
 }

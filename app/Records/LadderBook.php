@@ -20,6 +20,7 @@ use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
 /** Where athletes stand on their ladders, and their gates held against the evidence. */
@@ -77,6 +78,12 @@ final class LadderBook
         return $reps;
     }
 
+    /** The word of the channels and the side that a rung loads. */
+    public static function word(Athlete $athlete, Rung $rung, Readiness $readiness): Word
+    {
+        return $readiness->forWork($rung->loadedChannels(), $athlete->throwing_side->value);
+    }
+
     /** @param  list<Limit>  $limits */
     public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, array $limits): GateResult
     {
@@ -86,7 +93,7 @@ final class LadderBook
         return GateResult::of($rung->gate, $this->on, new GateEvidence(
             $this->reps($athlete, $placement),
             $this->readiness->soreness($athlete, $channels),
-            $readiness->forChannels($channels),
+            self::word($athlete, $rung, $readiness),
             $this->nextDoseFits($placement, $load, $limits),
             $this->prerequisitesHeld($athlete, $this->ladder($placement)),
             // Training needs no clearance, but an open referral does, whatever it is about.

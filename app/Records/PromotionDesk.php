@@ -15,15 +15,12 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\Criterion;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\Verdict;
-use Augendo\Core\Library\Library;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** The coach's act on a rung, with the evidence frozen beside it. */
 final class PromotionDesk
 {
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
-
     /** @param  array{id: string, ladder: string, rung: string, action: string, reason?: string|null}  $given */
     public function decide(Athlete $athlete, array $given, User $by): void
     {
@@ -32,11 +29,8 @@ final class PromotionDesk
         }
         DB::transaction(function () use ($athlete, $given, $by): void {
             $on = $by->workspace->today();
-            $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
-            $limits = $this->library->ruleSet($squad->rule_set)->limits;
-            $book = new ReadinessBook([$athlete], $on);
-            $readiness = $book->readiness($athlete, $squad);
-            $ladders = new LadderBook([$athlete], $on, $this->library, $book);
+            $day = new AthleteDay($athlete, $on);
+            [$readiness, $ladders] = [$day->readiness, $day->ladders];
             $placement = $ladders->placementsOf($athlete)[$given['ladder']] ?? throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.', ['ladder' => ['The athlete has no place on this ladder.']]);
             if ($placement->rung !== $given['rung']) {
                 throw new Problem(409, 'Decided meanwhile', 'The athlete is on another rung by now. Load the page again; your reason is kept in the form.', ['rung' => ["Now on “{$ladders->rung($placement)->name}”."]]);
@@ -48,12 +42,12 @@ final class PromotionDesk
                 'step_back' => $ladder->before($rung->id) ?? throw new Problem(422, 'Foot of the ladder', 'There is no rung below this one.'),
                 default => $rung,
             };
-            $result = $ladders->gate($athlete, $placement, $readiness, $this->loads->for([$athlete], $on)[$athlete->id], $limits);
+            $result = $ladders->gate($athlete, $placement, $readiness, $day->load, $day->limits);
             $overridden = $given['action'] === 'advance' ? $this->overridden($result, trim($given['reason'] ?? '')) : [];
             $decision = Decision::query()->create([
                 'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id,
                 'action' => $given['action'], 'to_rung' => $to->id,
-                'evidence' => Parts::gate($result, $rung, $ladder->after($rung->id), $readiness, $ladders->reps($athlete, $placement)),
+                'evidence' => Parts::gate($result, $rung, $ladder->after($rung->id), LadderBook::word($athlete, $rung, $readiness), $ladders->reps($athlete, $placement)),
                 'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(), 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
             ]);
             Athlete::raiseRevision($athlete->id);

@@ -10,7 +10,9 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\DaySoreness;
 use Augendo\Core\Instant;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Readiness\DayContext;
 use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\KnownCondition;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\School;
@@ -34,11 +36,17 @@ final class ReadinessBook
     /** @var array<string, string> day of the latest morning report */
     private array $mornings = [];
 
+    /** @var array<string, list<KnownCondition>> */
+    private array $conditions = [];
+
+    /** @var array<string, int> athletes who reported a fever today */
+    private array $fevers = [];
+
     /** @param  list<Athlete>  $athletes */
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $rows = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())
+        $rows = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())->whereNull('withdrawn_at')
             ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
             ->orderBy('received_at')->orderBy('id')->get();
         foreach ($rows as $row) {
@@ -54,14 +62,28 @@ final class ReadinessBook
                 );
             }
         }
-        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->where('day', '<=', $on->iso())
+        foreach (DB::table('known_conditions')->whereIn('athlete_id', $ids)->whereNull('ended_at')->where('until_day', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())->get() as $row) {
+            $this->conditions[$row->athlete_id][] = new KnownCondition(
+                Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->up_to_score, Day::of(substr($row->from_day, 0, 10)), Day::of(substr($row->until_day, 0, 10)),
+            );
+        }
+        // The latest answer of the day counts: a fever that turned out to be none.
+        $ill = DB::table('wellness')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNotNull('ill')->orderBy('received_at')->pluck('ill', 'athlete_id');
+        $this->fevers = $ill->filter(fn (string $how): bool => $how === 'fever')->map(fn (): int => 1)->all();
+        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->whereNull('withdrawn_at')->where('day', '<=', $on->iso())
             ->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id')->all();
+    }
+
+    /** What is known around the reports: conditions a clinician set, and a fever. */
+    private function around(string $athleteId): DayContext
+    {
+        return new DayContext($this->conditions[$athleteId] ?? [], isset($this->fevers[$athleteId]), holdsOvernight: true);
     }
 
     public function readiness(Athlete $athlete, ?Squad $squad): Readiness
     {
         return Readiness::on(
-            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school,
+            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
         );
     }
 

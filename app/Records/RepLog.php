@@ -12,6 +12,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Returning\StageRung;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -61,7 +62,7 @@ final class RepLog
         DB::table('rep_strips')->where('sheet_id', $sheet->id)->delete();
         if ($judged !== []) {
             DB::table('rep_strips')->insert([
-                'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->rung,
+                'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->return_stage === null ? $sheet->rung : StageRung::id($sheet->return_stage),
                 'day' => $sheet->day()->iso(), 'last_at' => $judged[count($judged) - 1]->at,
                 'marks' => RepStrip::write(SheetEvents::judged($judged, $this->safetyFaults($sheet))),
             ]);

@@ -6,9 +6,12 @@ namespace App\Records;
 
 use App\Http\Problem;
 use App\Models\Athlete;
+use App\Models\PlayReturn;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\Squad;
+use App\Models\User;
+use App\Wording\ReturnWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockDose;
@@ -16,7 +19,9 @@ use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSet;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Limit;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\LayoffRule;
@@ -24,6 +29,7 @@ use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Returning\StageRung;
 use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
 
@@ -33,6 +39,8 @@ final class SheetDesk
     private ?SessionFrame $frame = null;
 
     private ?Readiness $readiness = null;
+
+    private ?ReturnBook $returns = null;
 
     private function __construct(
         private readonly Library $library,
@@ -49,10 +57,10 @@ final class SheetDesk
         return new self(app(Library::class), app(LoadBook::class), $sheet, $sheet->athlete, $sheet->trainingSession->squad);
     }
 
-    /** After a report or a clearance: what is planned for the athlete today is fitted anew, unless a coach has edited it by hand. */
-    public static function refitToday(Athlete $athlete, Day $on): void
+    /** After a report, a clearance or a step of a return: what is planned from that day on is fitted anew, unless a coach has edited it by hand. */
+    public static function refitFrom(Athlete $athlete, Day $on): void
     {
-        foreach ($athlete->sheets()->where('held_on', $on->iso())->where('state', 'planned')->where('edited', false)->get() as $sheet) {
+        foreach ($athlete->sheets()->where('held_on', '>=', $on->iso())->where('state', 'planned')->where('edited', false)->get() as $sheet) {
             self::open($sheet)->fit();
         }
     }
@@ -67,10 +75,24 @@ final class SheetDesk
         return $this->library->ladder($this->sheet->ladder);
     }
 
+    /** The rung of the sheet; on the way back from an injury, the stage put as one. */
     public function rung(): Rung
+    {
+        return $this->sheet->return_stage === null ? $this->ladderRung() : $this->stageRung($this->sheet->playReturn()->firstOrFail(), $this->sheet->return_stage);
+    }
+
+    private function ladderRung(): Rung
     {
         return $this->ladder()->rung($this->sheet->rung)
             ?? throw new \RuntimeException("Ladder {$this->sheet->ladder} has no rung {$this->sheet->rung}.");
+    }
+
+    private function stageRung(PlayReturn $return, int $stage): Rung
+    {
+        $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
+        $side = $return->side === null || $return->side === $this->athlete->throwing_side->value || $return->programmeAsOpened()->channel === Channel::Landing ? Side::Dominant : Side::Other;
+
+        return StageRung::of($return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'], $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $side);
     }
 
     public function ruleSet(): RuleSet
@@ -90,7 +112,18 @@ final class SheetDesk
 
     public function frame(): SessionFrame
     {
-        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->ruleSet()->limits, $this->armFirst($this->rung()));
+        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->armFirst($this->ladderRung()), $this->athlete->throwing_side);
+    }
+
+    /** @return list<Limit> that hold for the athlete on the day */
+    public function limits(): array
+    {
+        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->load(), $this->athlete->id);
+    }
+
+    public function returns(): ReturnBook
+    {
+        return $this->returns ??= new ReturnBook([$this->athlete], $this->day());
     }
 
     /** @return list<BlockPlan> */
@@ -99,20 +132,15 @@ final class SheetDesk
         return $this->sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
     }
 
-    /** Builds the sheet from its rung and keeps it; after a long layoff, from the rung below. */
+    /** Builds the sheet from its rung, or from the stage of a return, and keeps it. */
     public function fit(): void
     {
         DB::transaction(function (): void {
-            $rung = $this->rung();
-            $idle = $this->load()->idleDays($this->day(), $this->armFirst($rung));
-            $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
-            $built = SessionBuilder::build($this->frame(), $below ?? $rung);
-            $trims = $this->tell($built);
-            if ($below !== null) {
-                array_unshift($trims, ['block' => null, 'sentence' => "{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."]);
-            }
+            [$rung, $about, $stage, $return] = $this->asked();
+            $built = SessionBuilder::build($this->frame(), $rung, answersReduced: $stage !== null);
             $this->sheet->update([
-                'rung' => ($below ?? $rung)->id, 'ladder_version' => $this->ladder()->version, 'trims' => $trims,
+                'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
+                'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
                 'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false,
             ]);
             $this->sheet->blocks()->delete();
@@ -123,6 +151,32 @@ final class SheetDesk
             $this->sheet->unsetRelation('blocks');
             Athlete::raiseRevision($this->athlete->id);
         });
+    }
+
+    /** @return array{Rung, list<string>, int|null, PlayReturn|null} what to build from, what to say about it, and the stage and return it belongs to */
+    private function asked(): array
+    {
+        $rung = $this->ladderRung();
+        $return = $this->returns()->open($this->athlete->id, $this->sheet->ladder);
+        if ($return !== null) {
+            $work = $this->returns()->work($return, $this->readiness());
+
+            return $work->stage === null
+                ? [StageRung::without($rung, $return->site->channels()), ['On the way back. '.ReturnWording::sentence($return, $work).($work->why === 'word' ? ' Not today: the word is '.Wording::word(ReturnBook::word($return, $this->readiness())).'.' : '')], null, $return]
+                : [$this->stageRung($return, $work->stage), ['On the way back, stage '.($work->stage + 1).' of '.count($return->programmeAsOpened()->stages).'. '.ReturnWording::sentence($return, $work)], $work->stage, $return];
+        }
+        $elsewhere = $this->returns()->open($this->athlete->id);
+        if ($elsewhere !== null) {
+            $rung = StageRung::without($rung, $elsewhere->site->channels());
+
+            return [$rung, ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."], null, null];
+        }
+        $idle = $this->load()->idleDays($this->day(), $this->armFirst($rung));
+        $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
+
+        return $below === null
+            ? [$rung, [], null, null]
+            : [$below, ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
     }
 
     /** @throws Problem when somebody saved the sheet since it was read */
@@ -162,12 +216,30 @@ final class SheetDesk
     }
 
     /** @param  array<string, mixed>  $given  validated minutes and session RPE; finishing again changes only these */
-    public function finish(array $given): void
+    public function finish(array $given, User $by): void
     {
-        DB::transaction(function () use ($given): void {
+        DB::transaction(function () use ($given, $by): void {
             $this->sheet->update([...$given, 'state' => 'finished', 'finished_at' => $this->sheet->finished_at ?? now()->toIso8601String()]);
+            $this->recordAttempt($by);
             Athlete::raiseRevision($this->athlete->id);
+            self::refitFrom($this->athlete, $this->day());
         });
+    }
+
+    private function recordAttempt(User $by): void
+    {
+        $return = $this->sheet->return_stage === null ? null : $this->sheet->playReturn()->first();
+        $block = $this->sheet->blocks()->where('judged', true)->first();
+        if ($return === null || $block === null) {
+            return;
+        }
+        $done = array_filter(SheetEvents::standing($this->sheet->events()->get()), fn ($rep): bool => $rep->block_id === $block->id);
+        $judged = array_filter($done, fn ($rep): bool => $rep->verdict === 'good' || $rep->verdict === 'not_good');
+        $good = array_filter($judged, fn ($rep): bool => $rep->verdict === 'good');
+        app(ReturnDesk::class)->recordAttempt(
+            $this->sheet, ReturnBook::word($return, $this->readiness()), count($done), $block->asked_sets * $block->asked_reps,
+            $judged === [] ? null : count($good) / count($judged), $by,
+        );
     }
 
     /** @return list<array{block: int|null, sentence: string}> */
@@ -234,7 +306,7 @@ final class SheetDesk
         if (count($free) === count(Channel::cases()) || $free === []) {
             return [];
         }
-        $possible = array_filter($this->rung()->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $readiness->forChannels($dose->skill->loadedChannels())->allowsWork());
+        $possible = array_filter($this->rung()->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $readiness->forWork($dose->skill->loadedChannels(), $this->athlete->throwing_side->bodySide($dose->side))->allowsWork());
 
         return [
             'Free today: '.implode(', ', array_map(Wording::channel(...), $free)).'.',

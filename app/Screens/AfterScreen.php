@@ -8,23 +8,21 @@ use App\Http\Views\AfterView;
 use App\Models\Placement;
 use App\Models\RepEvent;
 use App\Models\SheetBlock;
+use App\Records\AthleteDay;
 use App\Records\LadderBook;
-use App\Records\LoadBook;
-use App\Records\ReadinessBook;
 use App\Records\RepLog;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
 use App\Records\SheetEvents;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
-use Augendo\Core\Library\Library;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\JudgedRep;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
 {
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly RepLog $log) {}
+    public function __construct(private readonly RepLog $log) {}
 
     public function view(SheetDesk $desk, Day $today): AfterView
     {
@@ -42,11 +40,8 @@ final class AfterScreen
         $fault = $pattern === null ? null : (array_values(array_filter($rung->faults, fn (Fault $fault): bool => $fault->id === $pattern->fault))[0] ?? null);
         $mirror = $desk->athlete->throwing_side->mirror(...);
 
-        $book = new ReadinessBook([$desk->athlete], $today);
-        $readiness = $book->readiness($desk->athlete, $desk->squad);
-        $ladders = new LadderBook([$desk->athlete], $today, $this->library, $book);
-        $load = $this->loads->for([$desk->athlete], $today)[$desk->athlete->id];
-        $limits = $desk->ruleSet()->limits;
+        $day = new AthleteDay($desk->athlete, $today, $desk->squad);
+        [$readiness, $ladders, $load, $limits] = [$day->readiness, $day->ladders, $day->load, $day->limits];
         $placement = $ladders->placementsOf($desk->athlete)[$sheet->ladder] ?? new Placement([
             'athlete_id' => $desk->athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->rung, 'entered_at' => '1970-01-01T00:00:00Z',
         ]);
@@ -65,7 +60,7 @@ final class AfterScreen
             RepStrip::write($reps),
             $pattern === null || $fault === null ? null : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
             $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), $faults,
-            Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, $readiness, $ladders->reps($desk->athlete, $placement)),
+            Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, LadderBook::word($desk->athlete, $standingRung, $readiness), $ladders->reps($desk->athlete, $placement)),
             Parts::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
             Tapes::inPlay($load->board($limits, $today)->states($load->plansOn($today)), $today),
             'Ask tomorrow morning: anything sore, and where? Without that report the gate stays shut.',

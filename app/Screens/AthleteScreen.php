@@ -18,10 +18,9 @@ use App\Models\Decision;
 use App\Models\Placement;
 use App\Models\Squad;
 use App\Models\User;
+use App\Records\AthleteDay;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
-use App\Records\LoadBook;
-use App\Records\ReadinessBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
@@ -44,17 +43,13 @@ final class AthleteScreen
 
     private const DAYS_AHEAD = 6;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly Library $library) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
     {
         $on = $user->workspace->today();
-        $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
-        $limits = $this->library->ruleSet($squad->rule_set)->limits;
-        $load = $this->loads->for([$athlete], $on)[$athlete->id];
-        $book = new ReadinessBook([$athlete], $on);
-        $readiness = $book->readiness($athlete, $squad);
-        $ladders = new LadderBook([$athlete], $on, $this->library, $book);
+        $day = new AthleteDay($athlete, $on);
+        [$squad, $load, $readiness, $ladders, $limits] = [$day->squad, $day->load, $day->readiness, $day->ladders, $day->limits];
 
         return new AthleteView(
             Parts::athlete($athlete, $on), $on->iso(), $squad->name, $readiness->word->value, Parts::why($readiness), $readiness->school->value,
@@ -93,7 +88,7 @@ final class AthleteScreen
                 $count($rung->id, 'gbGB'), $count($rung->id, 'gG'),
             ), $ladder->rungs, array_keys($ladder->rungs)),
             $current->id, $next?->id, $ladder->before($current->id)?->id,
-            Parts::gate($ladders->gate($athlete, $placement, $readiness, $load, $limits), $current, $next, $readiness, $ladders->reps($athlete, $placement)),
+            Parts::gate($ladders->gate($athlete, $placement, $readiness, $load, $limits), $current, $next, LadderBook::word($athlete, $current, $readiness), $ladders->reps($athlete, $placement)),
             Wording::gateAsks($current->gate),
         );
     }

@@ -23,6 +23,7 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Reason;
+use Augendo\Core\Readiness\Word;
 
 /** Views that several screens show. */
 final class Parts
@@ -60,11 +61,12 @@ final class Parts
         return new RungRefView($ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1, count($ladder->rungs));
     }
 
-    /** @param  list<JudgedRep>  $reps of the rung, oldest first */
-    public static function gate(GateResult $result, Rung $rung, ?Rung $next, Readiness $readiness, array $reps): GateView
+    /**
+     * @param  Word  $word  of the channels and the side the rung loads
+     * @param  list<JudgedRep>  $reps  of the rung, oldest first
+     */
+    public static function gate(GateResult $result, Rung $rung, ?Rung $next, Word $word, array $reps): GateView
     {
-        $word = $readiness->forChannels($rung->loadedChannels());
-
         return new GateView(
             $result->decision->value, Wording::gateHeadline($result, $next?->name), Wording::missing($result, $rung->gate, $word),
             array_map(fn (Criterion $criterion): CriterionView => new CriterionView(

@@ -15,8 +15,10 @@ use App\Models\Squad;
 use App\Models\User;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
+use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReadinessBook;
+use App\Records\ReturnBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -62,7 +64,8 @@ final class TodayScreen
      */
     private function rows(array $athletes, Squad $squad, Day $on): array
     {
-        $limits = $this->library->ruleSet($squad->rule_set)->limits;
+        $returns = new ReturnBook($athletes, $on);
+        $limits = new LimitBook($athletes, $squad, $on, $this->library, $returns);
         $loads = $this->loadBook->for($athletes, $on);
         $readiness = new ReadinessBook($athletes, $on);
         $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
@@ -70,7 +73,7 @@ final class TodayScreen
         $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id')->all();
         $rows = [];
         foreach ($athletes as $athlete) {
-            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
+            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($loads[$athlete->id], $athlete->id), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
         }
 
         return $rows;
@@ -105,7 +108,7 @@ final class TodayScreen
      * @param  array<string, string>  $ladderOf  ladder by sheet id
      */
     private function row(
-        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, array $limits,
+        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, array $limits, ReturnBook $returns,
         ?SheetRefView $sheet, array $ladderOf,
     ): TodayRowView {
         $readiness = $book->readiness($athlete, $squad);
@@ -121,13 +124,13 @@ final class TodayScreen
                 $ladder = $ladders->ladder($placement);
                 $standing = $ladders->rung($placement);
                 $rung = Parts::rung($ladder, $standing);
+                $word = LadderBook::word($athlete, $standing, $readiness);
                 $gate = Parts::gate(
                     $ladders->gate($athlete, $placement, $readiness, $load, $limits), $standing, $ladder->after($standing->id),
-                    $readiness, $ladders->reps($athlete, $placement),
+                    $word, $ladders->reps($athlete, $placement),
                 );
                 $dose = BlockPlan::asAsked($standing->ownDose());
                 $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
-                $word = $readiness->forChannels($standing->loadedChannels());
                 $headroom = $word->allowsWork() ? Wording::headroom($left, $dose) : 'Not this work today: '.Wording::word($word).'.';
                 $binding = $left->binding;
             } catch (LibraryProblem $problem) {

@@ -8,8 +8,8 @@ use App\Http\Problem;
 use App\Http\Views\WhyRowView;
 use App\Http\Views\WhyView;
 use App\Models\Athlete;
+use App\Records\AthleteDay;
 use App\Records\DailyTotals;
-use App\Records\LoadBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -25,13 +25,12 @@ use Illuminate\Support\Facades\DB;
 /** Why a number is what it is: the sets behind it. */
 final class WhyScreen
 {
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly Library $library) {}
 
     public function view(Athlete $athlete, Day $on, string $limitId): WhyView
     {
-        $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
-        $load = $this->loads->for([$athlete], $on)[$athlete->id];
-        foreach ($load->board($this->library->ruleSet($squad->rule_set)->limits, $on)->states($load->plansOn($on)) as $state) {
+        $day = new AthleteDay($athlete, $on);
+        foreach ($day->load->board($day->limits, $on)->states($day->load->plansOn($on)) as $state) {
             if ($state->limit->id === $limitId) {
                 $rows = $this->rows($athlete, $state->limit, $on);
 

@@ -101,6 +101,9 @@ final class Wording
             'trend' => "{$report}: three days running or rising, one level worse.",
             'referral' => "{$report}: open referral, only a clinician’s clearance closes it.",
             'referral_elsewhere' => "An open referral elsewhere ({$report}): the rest of the body stays light.",
+            'known' => "{$report}: a condition the clinician knows, the day stays light.",
+            'holds_overnight' => "{$report}: the strict school holds this until the next morning’s report.",
+            'fever' => 'Fever: no training today.',
             'no_report' => 'No report today.',
             default => 'Checked in, nothing sore here.',
         };

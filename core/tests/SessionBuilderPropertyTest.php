@@ -6,6 +6,7 @@ namespace Augendo\Core\Tests;
 
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Implement;
@@ -111,7 +112,7 @@ final class SessionBuilderPropertyTest extends TestCase
         $ladder = $library->ladder($ladders[mt_rand(0, count($ladders) - 1)]);
         $frame = new SessionFrame(
             $on, 'session', $price, Readiness::on($on, $age, $reports, []), $record, [], null,
-            $library->ruleSet('starter')->limits, $plans, $age, mt_rand(0, 40),
+            $library->ruleSet('starter')->limits, $plans, $age, mt_rand(0, 40), Handedness::Right,
         );
 
         return [$frame, SessionBuilder::build($frame, $ladder->rungs[mt_rand(0, count($ladder->rungs) - 1)])];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Answers;
 use App\Http\Problem;
 use App\Http\Requests\ClearanceRequest;
 use App\Http\Requests\DecisionRequest;
@@ -19,17 +20,16 @@ use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use OpenApi\Attributes as OA;
 
 final class AthleteController
 {
-    #[OA\Get(path: '/api/athletes/{athlete}', operationId: 'athlete', parameters: [new OA\PathParameter(name: 'athlete', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Where an athlete stands', content: new OA\JsonContent(ref: AthleteView::class))])]
+    #[Answers(AthleteView::class)]
     public function show(Request $request, Athlete $athlete, AthleteScreen $screen): JsonResponse
     {
         return response()->json($screen->view($request->user(), $athlete));
     }
 
-    #[OA\Get(path: '/api/athletes/{athlete}/limits/{limit}', operationId: 'why', parameters: [new OA\PathParameter(name: 'athlete', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'limit', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'day', in: 'query', required: false, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The sets behind a limit', content: new OA\JsonContent(ref: WhyView::class))])]
+    #[Answers(WhyView::class, query: ['day' => 'string'])]
     public function why(Request $request, Athlete $athlete, string $limit, WhyScreen $screen): JsonResponse
     {
         try {
@@ -41,7 +41,7 @@ final class AthleteController
         return response()->json($screen->view($athlete, $day, $limit));
     }
 
-    #[OA\Post(path: '/api/athletes/{athlete}/reports', operationId: 'report', parameters: [new OA\PathParameter(name: 'athlete', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Kept; where the athlete stands now', content: new OA\JsonContent(ref: AthleteView::class))])]
+    #[Answers(AthleteView::class)]
     public function report(ReportsRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
     {
         $log->report($athlete, $request->validated('reports'), $request->user());
@@ -49,7 +49,7 @@ final class AthleteController
         return response()->json($screen->view($request->user(), $athlete));
     }
 
-    #[OA\Post(path: '/api/athletes/{athlete}/clearances', operationId: 'clear', parameters: [new OA\PathParameter(name: 'athlete', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Kept; where the athlete stands now', content: new OA\JsonContent(ref: AthleteView::class))])]
+    #[Answers(AthleteView::class)]
     public function clear(ClearanceRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
     {
         $log->clear($athlete, $request->validated(), $request->user());
@@ -57,7 +57,7 @@ final class AthleteController
         return response()->json($screen->view($request->user(), $athlete));
     }
 
-    #[OA\Post(path: '/api/athletes/{athlete}/decisions', operationId: 'decide', parameters: [new OA\PathParameter(name: 'athlete', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Kept; where the athlete stands now', content: new OA\JsonContent(ref: AthleteView::class))])]
+    #[Answers(AthleteView::class)]
     public function decide(DecisionRequest $request, Athlete $athlete, PromotionDesk $desk, AthleteScreen $screen): JsonResponse
     {
         $desk->decide($athlete, $request->validated(), $request->user());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Answers;
 use App\Http\Problem;
 use App\Http\Views\MeView;
 use App\Models\User;
@@ -11,14 +12,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\RateLimiter;
-use OpenApi\Attributes as OA;
 
 final class SignInController
 {
     /** Failed tries of one name from one address; a sign-in that works forgets them. */
     private const TRIES_A_MINUTE = 10;
 
-    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: MeView::class))])]
+    #[Answers(MeView::class)]
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'email'], 'password' => ['required', 'string']]);
@@ -36,7 +36,7 @@ final class SignInController
         return $this->me($request);
     }
 
-    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'Signed out')])]
+    #[Answers(null)]
     public function signOut(Request $request): JsonResponse
     {
         Auth::guard('web')->logout();
@@ -46,7 +46,7 @@ final class SignInController
         return response()->json(status: 204);
     }
 
-    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: MeView::class))])]
+    #[Answers(MeView::class)]
     public function me(Request $request): JsonResponse
     {
         $user = $request->user() ?? Auth::user();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\Load\Side;
+
 /**
  * Library text is written once for the throwing side and mirrors: `{throwing}` is the side that throws, `{front}` the side
  * towards the target, which is the other one.
@@ -16,6 +18,12 @@ enum Handedness: string
     public function opposite(): self
     {
         return $this === self::Right ? self::Left : self::Right;
+    }
+
+    /** @return string `left` or `right`: the side of this athlete's body that does work of a side */
+    public function bodySide(Side $side): string
+    {
+        return ($side === Side::Dominant ? $this : $this->opposite())->value;
     }
 
     public function mirror(string $text): string

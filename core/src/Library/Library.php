@@ -10,6 +10,8 @@ use Augendo\Core\Cases\Node;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\Skill;
+use Augendo\Core\Returning\Programme;
+use Augendo\Core\Returning\ProgrammeReader;
 
 /** The open files a coach may read, copy and edit. Each is read once, when it is first asked for. */
 final class Library
@@ -25,6 +27,9 @@ final class Library
 
     /** @var array<string, RuleSet> */
     private array $ruleSets = [];
+
+    /** @var array<string, Programme> */
+    private array $programmes = [];
 
     /** @param  string  $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
     public function __construct(private readonly string $folder) {}
@@ -122,13 +127,32 @@ final class Library
         });
     }
 
+    /** @return list<string> ids of the return programme files, readable or not */
+    public function programmeIds(): array
+    {
+        return array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/returns/*.json") ?: []);
+    }
+
+    /** @return string where a library file lies, to be kept as it is */
+    public function path(string $file): string
+    {
+        return "{$this->folder}/{$file}";
+    }
+
+    /** @throws LibraryProblem */
+    public function programme(string $id): Programme
+    {
+        return $this->programmes[$id] ??= $this->read("returns/{$id}.json", ProgrammeReader::read(...));
+    }
+
     /** @return list<LibraryProblem> what stands in the way of using each file; empty when all is well */
     public function problems(): array
     {
         $problems = [];
         $ruleSets = array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/rule-sets/*.json") ?: []);
         foreach ([...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
-            ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $ruleSets)] as $open) {
+            ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $ruleSets),
+            ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {
                 $open();
             } catch (LibraryProblem $problem) {

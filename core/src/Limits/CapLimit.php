@@ -28,6 +28,11 @@ final readonly class CapLimit extends Limit
         return 'cap';
     }
 
+    public function scaled(float $share): self
+    {
+        return new self($this->id, $this->label, $this->source, $this->severity, $this->ages, $this->filter, $this->summedMeasure(), $this->windowDays, $this->max * $share);
+    }
+
     public function gauge(LoadRecord $record, Day $on): Gauge
     {
         if ($this->windowDays === null) {

@@ -32,6 +32,12 @@ abstract readonly class Limit
 
     abstract public function gauge(LoadRecord $record, Day $on): Gauge;
 
+    /** The same limit at a share of its amount; a limit that holds no amount stays as it is. */
+    public function scaled(float $share): self
+    {
+        return $this;
+    }
+
     /** An unknown age fits every range. */
     public function appliesAt(?int $age): bool
     {
@@ -49,11 +55,15 @@ abstract readonly class Limit
         return $this->severity === Severity::Hard;
     }
 
+    /** The measure of a limit that sums one. */
+    protected function summedMeasure(): Measure
+    {
+        return $this->measure ?? throw new \LogicException("Limit {$this->id} sums no measure.");
+    }
+
     protected function series(LoadRecord $record): DailySeries
     {
-        assert($this->measure !== null);
-
-        return $record->series($this->measure, $this->filter->key(), $this->filter->fits(...));
+        return $record->series($this->summedMeasure(), $this->filter->key(), $this->filter->fits(...));
     }
 
     /** @param  list<CostedSet>  $sets */

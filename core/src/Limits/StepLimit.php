@@ -27,6 +27,16 @@ final readonly class StepLimit extends Limit
         return 'step';
     }
 
+    public function scaled(float $share): self
+    {
+        return $this->withFloor($this->floor * $share);
+    }
+
+    public function withFloor(float $floor): self
+    {
+        return new self($this->id, $this->label, $this->source, $this->severity, $this->ages, $this->filter, $this->summedMeasure(), $this->maxIncrease, $floor);
+    }
+
     public function gauge(LoadRecord $record, Day $on): Gauge
     {
         $series = $this->series($record);

@@ -7,7 +7,6 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\Word;
 
 /**
@@ -28,15 +27,19 @@ final class SessionBuilder
     /** @var list<Trim> */
     private array $trims = [];
 
-    private function __construct(private readonly SessionFrame $frame, Rung $rung)
+    private function __construct(private readonly SessionFrame $frame, Rung $rung, private readonly bool $answersReduced)
     {
         $this->blocks = array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks);
         $this->wanted = $this->blocks;
     }
 
-    public static function build(SessionFrame $frame, Rung $rung): BuiltSession
+    /**
+     * @param  bool  $answersReduced  whether the doses given are the answer to a reduced word already, as on the way back from an injury:
+     *                                they are then not scaled again
+     */
+    public static function build(SessionFrame $frame, Rung $rung, bool $answersReduced = false): BuiltSession
     {
-        $builder = new self($frame, $rung);
+        $builder = new self($frame, $rung, $answersReduced);
         $builder->fitWord();
         $builder->fitLayoff();
         $builder->wanted = $builder->blocks;
@@ -50,10 +53,10 @@ final class SessionBuilder
     {
         foreach ($this->blocks as $i => $block) {
             $word = $this->frame->wordFor($block);
-            if ($block->reps === 0 || $word === Word::Full) {
+            if ($block->reps === 0 || $word === Word::Full || ($this->answersReduced && $word === Word::Reduced)) {
                 continue;
             }
-            $channels = array_values(array_filter($block->asked->skill->loadedChannels(), fn (Channel $channel): bool => $this->frame->readiness->channels[$channel->value] === $word));
+            $channels = $this->frame->channelsWith($word, $block);
             $isWarmUp = $block->asked->kind === BlockKind::WarmUp;
             $share = $word === Word::Unknown ? SessionFrame::UNKNOWN_SHARE : (float) $word->multiplier();
             // Warm-up repetitions are kept unless the word is none.

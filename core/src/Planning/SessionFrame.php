@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
@@ -43,6 +45,7 @@ final readonly class SessionFrame
      * @param  list<CostedSet>  $otherPlans  what else is planned from that day on
      * @param  int|null  $age  whole years
      * @param  int|null  $idleDays  days since the channels of the session last worked
+     * @param  Handedness  $throwing  the athlete's throwing side
      */
     public function __construct(
         public Day $on,
@@ -55,7 +58,8 @@ final readonly class SessionFrame
         private array $limits,
         array $otherPlans,
         private ?int $age,
-        public ?int $idleDays = null,
+        public ?int $idleDays,
+        private Handedness $throwing,
     ) {
         $this->board = LimitBoard::of($limits, new LoadRecord($record, $internalByDay, $firstDay), $on, $age);
         $sameDay = $later = [];
@@ -71,10 +75,18 @@ final readonly class SessionFrame
         $this->laterDays = $later;
     }
 
-    /** The word of the channels a block loads. A block that counts nothing loads nothing. */
+    /** The word of the channels and the side a block loads. A block that counts nothing loads nothing. */
     public function wordFor(BlockPlan $block): Word
     {
-        return $block->asked->reps === 0 ? Word::Full : $this->readiness->forChannels($block->asked->skill->loadedChannels());
+        return $block->asked->reps === 0 ? Word::Full : $this->readiness->forWork($block->asked->skill->loadedChannels(), $this->throwing->bodySide($block->asked->side));
+    }
+
+    /** @return list<Channel> the channels a block loads that have this word */
+    public function channelsWith(Word $word, BlockPlan $block): array
+    {
+        $side = $this->throwing->bodySide($block->asked->side);
+
+        return array_values(array_filter($block->asked->skill->loadedChannels(), fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word));
     }
 
     /** @return float the most effort the word allows, 0 to 1 */

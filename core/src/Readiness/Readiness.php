@@ -29,8 +29,9 @@ final readonly class Readiness
      * @param  list<SorenessReport>  $reports  none after $on; of equal times the later in the list is the later
      * @param  list<SorenessClearance>  $clearances
      */
-    public static function on(Day $on, ?int $age, array $reports, array $clearances, ?School $school = null): self
+    public static function on(Day $on, ?int $age, array $reports, array $clearances, ?School $school = null, ?DayContext $around = null): self
     {
+        $around ??= new DayContext;
         $school ??= School::byDefaultAt($age);
         usort($reports, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
         $isCleared = function (SorenessReport $report) use ($clearances): bool {
@@ -43,7 +44,7 @@ final readonly class Readiness
             return false;
         };
         $checkedIn = array_filter($reports, fn (SorenessReport $report): bool => $report->at->day->equals($on)) !== [];
-        $open = array_values(array_filter($reports, fn (SorenessReport $report): bool => ! $isCleared($report)
+        $open = array_values(array_filter($reports, fn (SorenessReport $report): bool => ! $isCleared($report) && ! $around->knows($report)
             && $school->wordOf($report->kind, $report->score) === Word::Refer));
 
         /** @var array<string, list<Reason>> $reasons */
@@ -52,7 +53,7 @@ final readonly class Readiness
             self::refer($reasons, new Reason('referral', Word::Refer, $report), $report->site, $report->kind);
         }
         foreach (self::byPlace($reports, $on) as $today) {
-            $judged = SitePlace::judge($on, $school, $today, $reports, $isCleared);
+            $judged = SitePlace::judge($on, $school, $today, $reports, $isCleared, $around->knows(...));
             $latest = $today[array_key_last($today)];
             foreach ($judged as $reason) {
                 if ($reason->rule === 'trend' && $reason->word === Word::Refer) {
@@ -63,6 +64,15 @@ final readonly class Readiness
                     }
                 }
             }
+        }
+
+        foreach ($around->holdsOvernight && $school === School::Strict ? self::holding($on, $school, $reports, $isCleared, $around) : [] as $report) {
+            foreach ($report->site->channels() as $channel) {
+                $reasons[$channel->value][] = new Reason('holds_overnight', Word::None, $report);
+            }
+        }
+        foreach ($around->fever ? Channel::cases() : [] as $channel) {
+            $reasons[$channel->value][] = new Reason('fever', Word::None);
         }
 
         $channels = [];
@@ -80,13 +90,49 @@ final readonly class Readiness
     }
 
     /**
-     * The worst word of the channels a piece of work loads; full when it loads none.
+     * The word for work on these channels done with one side of the body. What is sore on the other arm or hand does not count; an open
+     * referral, and what is sore in the trunk or the legs, counts on both sides.
      *
      * @param  list<Channel>  $loaded
+     * @param  string  $side  `left` or `right`
      */
-    public function forChannels(array $loaded): Word
+    public function forWork(array $loaded, string $side): Word
     {
-        return self::worst(array_map(fn (Channel $channel): Word => $this->channels[$channel->value], $loaded));
+        return self::worst(array_map(function (Channel $channel) use ($side): Word {
+            if ($channel !== Channel::Arm && $channel !== Channel::Hand) {
+                return $this->channels[$channel->value];
+            }
+            $counting = array_filter($this->reasons[$channel->value], fn (Reason $reason): bool => $reason->countsOn($side));
+
+            return self::worst([
+                $this->checkedIn ? Word::Full : Word::Unknown,
+                ...array_map(fn (Reason $reason): Word => $reason->word, array_values($counting)),
+            ]);
+        }, $loaded));
+    }
+
+    /**
+     * Joint or sharp pain of an earlier day that the strict school answered with none, and no morning report since.
+     *
+     * @param  list<SorenessReport>  $reports  in order of time
+     * @param  callable(SorenessReport): bool  $isCleared
+     * @return list<SorenessReport>
+     */
+    private static function holding(Day $on, School $school, array $reports, callable $isCleared, DayContext $around): array
+    {
+        return array_values(array_filter($reports, function (SorenessReport $report) use ($on, $school, $reports, $isCleared, $around): bool {
+            if (! $on->isAfter($report->at->day) || $isCleared($report) || $around->knows($report)
+                || ! in_array($report->kind, [Kind::Joint, Kind::Sharp], true) || $school->wordOf($report->kind, $report->score) !== Word::None) {
+                return false;
+            }
+            foreach ($reports as $later) {
+                if ($later->moment === Moment::Morning && $later->at->day->isAfter($report->at->day)) {
+                    return false;
+                }
+            }
+
+            return true;
+        }));
     }
 
     /** @param  list<Word>  $words */

@@ -13,20 +13,21 @@ final class SitePlace
      * @param  non-empty-list<SorenessReport>  $today  the reports of this place today, in order of time
      * @param  list<SorenessReport>  $all  every report up to now
      * @param  callable(SorenessReport): bool  $isCleared  whether a later clearance covers a report
+     * @param  callable(SorenessReport): bool  $isKnown  whether a condition a clinician set covers a report
      * @return list<Reason> every rule that gave a word; the worst counts
      */
-    public static function judge(Day $on, School $school, array $today, array $all, callable $isCleared): array
+    public static function judge(Day $on, School $school, array $today, array $all, callable $isCleared, callable $isKnown): array
     {
-        $word = fn (SorenessReport $report): Word => $isCleared($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
+        $word = fn (SorenessReport $report): Word => $isCleared($report) || $isKnown($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
         $latest = $today[array_key_last($today)];
-        $reasons = [new Reason($isCleared($latest) ? 'cleared_today' : 'report', $word($latest), $latest)];
+        $reasons = [new Reason($isCleared($latest) ? 'cleared_today' : ($isKnown($latest) ? 'known' : 'report'), $word($latest), $latest)];
 
-        if ($latest->moment === Moment::Warmup && self::isSoreMuscle($latest)) {
+        if ($latest->moment === Moment::Warmup && self::isSoreMuscle($latest) && ! $isKnown($latest)) {
             $reasons[] = new Reason('warmup_worse', $word($latest)->oneWorse($latest->kind), $latest);
         }
         foreach ($today as $report) {
             if ($report->moment === Moment::During) {
-                $reasons[] = self::isSoreMuscle($report)
+                $reasons[] = self::isSoreMuscle($report) && ! $isKnown($report)
                     ? new Reason('during_worse', $word($report)->oneWorse($report->kind), $report)
                     : new Reason('during', $word($report), $report);
             }
@@ -34,7 +35,7 @@ final class SitePlace
                 $reasons[] = new Reason('eased', Word::Reduced, $report);
             }
         }
-        if (self::isTrend($on, $latest->place(), $all)) {
+        if (! $isKnown($latest) && self::isTrend($on, $latest->place(), $all)) {
             $worst = array_reduce($reasons, fn (Word $word, Reason $reason): Word => $word->worst($reason->word), Word::Full);
             if ($worst->oneWorse($latest->kind) !== $worst) {
                 $reasons[] = new Reason('trend', $worst->oneWorse($latest->kind), $latest);

@@ -14,6 +14,7 @@ final readonly class Attempt
      * @param  int  $during  worst soreness while working, 0 to 10
      * @param  bool  $eased  whether it eased in the warm-up
      * @param  int|null  $nextMorning  soreness the next morning, null until reported
+     * @param  bool  $jointSore  any joint score from 1, which the strict school does not take as clean
      */
     public function __construct(
         public Day $day,
@@ -23,6 +24,7 @@ final readonly class Attempt
         public bool $eased,
         public ?int $nextMorning,
         public bool $redFlag,
+        public bool $jointSore = false,
     ) {}
 
     public function isStopEvent(): bool
@@ -40,6 +42,6 @@ final readonly class Attempt
     /** An unreported morning is not a clean one. */
     public function isClean(): bool
     {
-        return $this->completed && ! $this->redFlag && $this->during <= 2 && $this->nextMorning !== null && $this->nextMorning <= 2;
+        return $this->completed && ! $this->redFlag && ! $this->jointSore && $this->during <= 2 && $this->nextMorning !== null && $this->nextMorning <= 2;
     }
 }

@@ -11,9 +11,41 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["athlete"];
+        get: operations["athleteShow"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/clearances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["athleteClear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["athleteDecide"];
         delete?: never;
         options?: never;
         head?: never;
@@ -27,7 +59,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["why"];
+        get: operations["athleteWhy"];
         put?: never;
         post?: never;
         delete?: never;
@@ -45,39 +77,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["report"];
+        post: operations["athleteReport"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete}/clearances": {
+    "/api/me": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["signInMe"];
         put?: never;
-        post: operations["clear"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/athletes/{athlete}/decisions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["decide"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -91,8 +107,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sheet"];
-        put: operations["saveSheet"];
+        get: operations["sheetShow"];
+        put: operations["sheetSave"];
         post?: never;
         delete?: never;
         options?: never;
@@ -100,32 +116,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sheets/{sheet}/preview": {
+    "/api/sheets/{sheet}/after": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["sheetAfter"];
         put?: never;
-        post: operations["previewSheet"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sheets/{sheet}/fit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["fitSheet"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -139,7 +139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["courtside"];
+        get: operations["sheetCourtside"];
         put?: never;
         post?: never;
         delete?: never;
@@ -157,7 +157,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["sendEvents"];
+        post: operations["sheetEvents"];
         delete?: never;
         options?: never;
         head?: never;
@@ -173,23 +173,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["finishSheet"];
+        post: operations["sheetFinish"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sheets/{sheet}/after": {
+    "/api/sheets/{sheet}/fit": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["after"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["sheetFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sheetPreview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -205,7 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["signIn"];
+        post: operations["signInSignIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,23 +237,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["signOut"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["me"];
-        put?: never;
-        post?: never;
+        post: operations["signInSignOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -468,6 +468,14 @@ export interface components {
             by: string;
             evidence: string[];
             reason: string | null;
+        };
+        /** @description What became of the taps that were sent. */
+        EventsAnswerView: {
+            /** @description why the others cannot be used, by id */
+            kept: string[];
+            refused: {
+                [key: string]: string;
+            };
         };
         /** @description A fault with its cue and drill. */
         FaultView: {
@@ -726,12 +734,18 @@ export interface components {
         };
         /** @description The squad in running order. */
         TodayView: {
+            /** @description a kept row comes as it was written */
             date: string;
             squad: components["schemas"]["SquadView"];
+            /** @description a kept row comes as it was written */
             squads: components["schemas"]["SquadView"][];
+            /** @description a kept row comes as it was written */
             rule_set: string;
+            /** @description a kept row comes as it was written */
             rule_notice: string;
+            /** @description a kept row comes as it was written */
             problems: components["schemas"]["LibraryProblemView"][];
+            /** @description a kept row comes as it was written */
             rows: components["schemas"]["TodayRowView"][];
         };
         /** @description One set behind a figure. */
@@ -764,7 +778,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    athlete: {
+    athleteShow: {
         parameters: {
             query?: never;
             header?: never;
@@ -775,7 +789,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Where an athlete stands */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -786,7 +800,51 @@ export interface operations {
             };
         };
     };
-    why: {
+    athleteClear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    athleteDecide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    athleteWhy: {
         parameters: {
             query?: {
                 day?: string;
@@ -800,7 +858,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The sets behind a limit */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -811,7 +869,7 @@ export interface operations {
             };
         };
     };
-    report: {
+    athleteReport: {
         parameters: {
             query?: never;
             header?: never;
@@ -822,7 +880,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Kept; where the athlete stands now */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -833,51 +891,27 @@ export interface operations {
             };
         };
     };
-    clear: {
+    signInMe: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                athlete: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Kept; where the athlete stands now */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AthleteView"];
+                    "application/json": components["schemas"]["MeView"];
                 };
             };
         };
     };
-    decide: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                athlete: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Kept; where the athlete stands now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AthleteView"];
-                };
-            };
-        };
-    };
-    sheet: {
+    sheetShow: {
         parameters: {
             query?: never;
             header?: never;
@@ -888,7 +922,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The sheet */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -899,7 +933,7 @@ export interface operations {
             };
         };
     };
-    saveSheet: {
+    sheetSave: {
         parameters: {
             query?: never;
             header?: never;
@@ -910,7 +944,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The sheet */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -921,7 +955,7 @@ export interface operations {
             };
         };
     };
-    previewSheet: {
+    sheetAfter: {
         parameters: {
             query?: never;
             header?: never;
@@ -932,18 +966,18 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The sheet */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SheetView"];
+                    "application/json": components["schemas"]["AfterView"];
                 };
             };
         };
     };
-    fitSheet: {
+    sheetCourtside: {
         parameters: {
             query?: never;
             header?: never;
@@ -954,29 +988,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The sheet */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SheetView"];
-                };
-            };
-        };
-    };
-    courtside: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sheet: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What courtside takes along */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -987,7 +999,7 @@ export interface operations {
             };
         };
     };
-    sendEvents: {
+    sheetEvents: {
         parameters: {
             query?: never;
             header?: never;
@@ -998,23 +1010,18 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description What was kept and what was refused */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        kept: string[];
-                        refused: {
-                            [key: string]: string;
-                        };
-                    };
+                    "application/json": components["schemas"]["EventsAnswerView"];
                 };
             };
         };
     };
-    finishSheet: {
+    sheetFinish: {
         parameters: {
             query?: never;
             header?: never;
@@ -1025,29 +1032,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The session in one look */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AfterView"];
-                };
-            };
-        };
-    };
-    after: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sheet: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The session in one look */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1058,7 +1043,51 @@ export interface operations {
             };
         };
     };
-    signIn: {
+    sheetFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    sheetPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    signInSignIn: {
         parameters: {
             query?: never;
             header?: never;
@@ -1067,7 +1096,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Signed in */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1078,7 +1107,7 @@ export interface operations {
             };
         };
     };
-    signOut: {
+    signInSignOut: {
         parameters: {
             query?: never;
             header?: never;
@@ -1087,32 +1116,12 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Signed out */
+            /** @description Done */
             204: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content?: never;
-            };
-        };
-    };
-    me: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Who is signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeView"];
-                };
             };
         };
     };
@@ -1127,7 +1136,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The squad in running order */
+            /** @description The answer */
             200: {
                 headers: {
                     [name: string]: unknown;

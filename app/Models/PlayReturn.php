@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Day;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Returning\Programme;
+use Augendo\Core\Returning\ProgrammeReader;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/** An athlete's way back on a programme, which is kept as it stood on the day it was opened. */
+final class PlayReturn extends Record
+{
+    protected $table = 'returns';
+
+    private ?Programme $read = null;
+
+    protected function casts(): array
+    {
+        return ['stage' => 'integer', 'usual_week' => 'float', 'site' => Site::class];
+    }
+
+    public function programmeAsOpened(): Programme
+    {
+        return $this->read ??= ProgrammeReader::read(Node::parse($this->definition));
+    }
+
+    public function notBefore(): ?Day
+    {
+        return $this->not_before === null ? null : Day::of(substr($this->not_before, 0, 10));
+    }
+
+    /** @return BelongsTo<Athlete, $this> */
+    public function athlete(): BelongsTo
+    {
+        return $this->belongsTo(Athlete::class);
+    }
+
+    /** @return HasMany<ReturnAttempt, $this> */
+    public function attempts(): HasMany
+    {
+        return $this->hasMany(ReturnAttempt::class, 'return_id')->orderBy('day')->orderBy('recorded_at');
+    }
+
+    /** @return HasMany<ReturnClearance, $this> */
+    public function clearances(): HasMany
+    {
+        return $this->hasMany(ReturnClearance::class, 'return_id')->orderBy('document_date');
+    }
+
+    /** @return HasMany<ReturnStepTaken, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(ReturnStepTaken::class, 'return_id')->orderBy('decided_at');
+    }
+
+    /** @return HasMany<ReturnMeasure, $this> */
+    public function measures(): HasMany
+    {
+        return $this->hasMany(ReturnMeasure::class, 'return_id')->orderBy('measured_on');
+    }
+}

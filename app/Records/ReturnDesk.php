@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Athlete;
+use App\Models\PlayReturn;
+use App\Models\ReturnAttempt;
+use App\Models\ReturnClearance;
+use App\Models\ReturnMeasure;
+use App\Models\ReturnStepTaken;
+use App\Models\Role;
+use App\Models\Sheet;
+use App\Models\User;
+use App\Wording\ReturnWording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Opens returns, keeps what comes in, and takes the engine's next step when a coach accepts it. */
+final class ReturnDesk
+{
+    /** A missed morning report may be entered by hand for so many hours. */
+    private const MORNING_ENTRY_HOURS = 48;
+
+    private const USUAL_WEEK_WITHIN_DAYS = 70;
+
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+
+    /** @param  array{id: string, programme: string, ladder: string, site: string, side: string|null}  $given validated */
+    public function open(Athlete $athlete, array $given, User $by): PlayReturn
+    {
+        return DB::transaction(function () use ($athlete, $given, $by): PlayReturn {
+            $known = PlayReturn::query()->find($given['id']);
+            if ($known !== null) {
+                return $known;
+            }
+            $on = $by->workspace->today();
+            if ((new ReturnBook([$athlete], $on))->open($athlete->id, $given['ladder']) !== null) {
+                throw new Problem(409, 'Already on the way back', 'There is an open return on this ladder. Finish or close it first.');
+            }
+            $programme = $this->library->programme($given['programme']);
+            $ladder = $this->library->ladder($given['ladder']);
+            if (! in_array($ladder->skill->family, $programme->families, true)) {
+                throw new Problem(422, 'Another programme is needed', "“{$programme->name}” is not made for “{$ladder->name}”.", ['programme' => ['This programme is for another kind of skill.']]);
+            }
+            $return = PlayReturn::query()->create([
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version,
+                'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
+                'ladder' => $ladder->id, 'site' => $given['site'], 'side' => $given['side'], 'usual_week' => $this->usualWeek($athlete, $programme->channel, $on),
+                'opened_on' => $on->iso(), 'opened_by' => $by->id,
+            ]);
+            Audit::of($by, $athlete, 'return opened', ['programme' => $programme->name]);
+            $this->changed($athlete, $on);
+
+            return $return;
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated */
+    public function clear(PlayReturn $return, array $given, User $by): void
+    {
+        DB::transaction(function () use ($return, $given, $by): void {
+            if (ReturnClearance::query()->whereKey($given['id'])->exists()) {
+                return;
+            }
+            ReturnClearance::query()->create([
+                ...$given, 'return_id' => $return->id,
+                // A clinician signs with their own name; a coach copies the name from the document.
+                'clinician_name' => $by->role === Role::Clinician ? $by->name : $given['clinician_name'],
+                'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
+            ]);
+            Audit::of($by, $return->athlete, 'return clearance', ['through_stage' => $given['through_stage']]);
+            $this->changed($return->athlete, $by->workspace->today());
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated */
+    public function measure(PlayReturn $return, array $given, User $by): void
+    {
+        DB::transaction(function () use ($return, $given, $by): void {
+            if (ReturnMeasure::query()->whereKey($given['id'])->exists()) {
+                return;
+            }
+            ReturnMeasure::query()->create([...$given, 'return_id' => $return->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
+            $this->changed($return->athlete, $by->workspace->today());
+        });
+    }
+
+    public function enterMorning(PlayReturn $return, ReturnAttempt $attempt, int $score, User $by): void
+    {
+        $morning = Day::of(substr($attempt->day, 0, 10))->plus(1);
+        $hours = (Carbon::now($by->workspace->timezone)->getTimestamp() - Carbon::parse($morning->iso(), $by->workspace->timezone)->getTimestamp()) / 3600;
+        if ($hours < 0) {
+            throw new Problem(422, 'Too early', 'The morning after has not come yet.', ['score' => ['The morning after has not come yet.']]);
+        }
+        if ($hours > self::MORNING_ENTRY_HOURS) {
+            throw new Problem(422, 'Too late', 'A missed morning may be entered for 48 hours. It stays not reported, which is never a pass; repeat the stage.', ['score' => ['More than 48 hours ago.']]);
+        }
+        DB::transaction(function () use ($return, $attempt, $score, $by): void {
+            $attempt->update(['morning_entered' => $score]);
+            Audit::of($by, $return->athlete, 'morning after entered by hand', ['day' => substr($attempt->day, 0, 10), 'score' => $score]);
+            $this->changed($return->athlete, $by->workspace->today());
+        });
+    }
+
+    /** @param  array{id: string, action: string, stage: int}  $given what the coach saw and accepts */
+    public function accept(PlayReturn $return, array $given, User $by): void
+    {
+        DB::transaction(function () use ($return, $given, $by): void {
+            if (ReturnStepTaken::query()->whereKey($given['id'])->exists()) {
+                return;
+            }
+            $on = $by->workspace->today();
+            $athlete = $return->athlete;
+            $day = new AthleteDay($athlete, $on);
+            [$book, $readiness] = [$day->returns, $day->readiness];
+            $fresh = $book->open($athlete->id, $return->ladder) ?? throw new Problem(409, 'Ended meanwhile', 'This return is not open any more.');
+            $work = $book->work($fresh, $readiness);
+            if ($work->step->action !== $given['action'] || $work->step->stage !== $given['stage']) {
+                throw new Problem(409, 'Changed meanwhile', 'What comes next has changed since you looked: '.ReturnWording::sentence($fresh, $work).' Load the page again.');
+            }
+            if (! in_array($given['action'], ['advance', 'step_back', 'restart', 'done'], true)) {
+                throw new Problem(422, 'Nothing to accept', ReturnWording::sentence($fresh, $work));
+            }
+            if (in_array($given['action'], ['advance', 'done'], true)) {
+                $this->refuseWhenNotMet($fresh, ReturnBook::word($fresh, $readiness));
+            }
+            $last = $fresh->attempts->last();
+            ReturnStepTaken::query()->create([
+                'id' => $given['id'], 'return_id' => $fresh->id, 'attempt_id' => $last?->id, 'action' => $given['action'], 'from_stage' => $fresh->stage,
+                'to_stage' => $given['stage'], 'not_before' => $work->step->notBefore?->iso(),
+                'evidence' => ['sentence' => ReturnWording::sentence($fresh, $work), 'attempts' => $fresh->attempts->map(fn (ReturnAttempt $attempt): string => ReturnWording::attempt($fresh, $attempt, $book->nextMorning($fresh, $attempt)))->all()],
+                'decided_by' => $by->id, 'decided_at' => Carbon::now(),
+            ]);
+            $fresh->update($given['action'] === 'done'
+                ? ['state' => 'done', 'ended_on' => $on->iso()]
+                : ['stage' => $given['stage'], 'not_before' => $work->step->notBefore?->iso()]);
+            Audit::of($by, $athlete, "return {$given['action']}", ['stage' => $given['stage']]);
+            $this->changed($athlete, $on);
+        });
+    }
+
+    public function close(PlayReturn $return, string $reason, User $by): void
+    {
+        DB::transaction(function () use ($return, $reason, $by): void {
+            $return->update(['state' => 'closed', 'ended_on' => $by->workspace->today()->iso(), 'end_reason' => $reason]);
+            Audit::of($by, $return->athlete, 'return closed', ['reason' => $reason]);
+            $this->changed($return->athlete, $by->workspace->today());
+        });
+    }
+
+    /** Takes the attempt out of a finished session. Who did not check in moved no stage. */
+    public function recordAttempt(Sheet $sheet, Word $word, int $doneOfStage, int $plannedOfStage, ?float $goodRate, User $by): void
+    {
+        $return = $sheet->return_id === null ? null : PlayReturn::query()->find($sheet->return_id);
+        if ($return === null || $return->state !== 'open' || $doneOfStage === 0 || $word === Word::Unknown) {
+            return;
+        }
+        $stage = $return->programmeAsOpened()->stages[$sheet->return_stage];
+        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->orderBy('at')->get()
+            ->filter(fn (object $row): bool => array_filter(Site::from($row->site)->channels(), fn (Channel $channel): bool => in_array($channel, $return->site->channels(), true)) !== []);
+        $at = fn (Moment ...$moments) => $reports->filter(fn (object $row): bool => in_array(Moment::from($row->moment), $moments, true));
+        $warmup = $at(Moment::Warmup)->pluck('score');
+        ReturnAttempt::query()->updateOrCreate(['sheet_id' => $sheet->id], [
+            'return_id' => $return->id, 'day' => $sheet->day()->iso(), 'stage' => $sheet->return_stage,
+            'completed' => $doneOfStage >= $plannedOfStage && ($stage->targetRate === null || ($goodRate ?? 0.0) >= $stage->targetRate - 1e-9),
+            'during' => (int) $at(Moment::Warmup, Moment::During, Moment::After)->max('score'),
+            'eased' => $warmup->count() > 1 && $warmup->max() >= 3 && $warmup->last() <= 2 && (int) $at(Moment::During, Moment::After)->max('score') <= 2,
+            'joint_sore' => $at(Moment::Warmup, Moment::During, Moment::After)->contains(fn (object $row): bool => $row->kind === Kind::Joint->value && $row->score >= 1 && $this->isStrict($sheet)),
+            'red_flag' => $reports->contains(fn (object $row): bool => $row->moment !== Moment::Morning->value && School::Strict->wordOf(Kind::from($row->kind), (int) $row->score) === Word::Refer),
+            'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
+        ]);
+    }
+
+    private function isStrict(Sheet $sheet): bool
+    {
+        $squad = $sheet->trainingSession()->with('squad')->firstOrFail()->squad;
+
+        return ($squad->school ?? School::byDefaultAt($sheet->athlete()->firstOrFail()->ageOn($sheet->day()))) === School::Strict;
+    }
+
+    private function refuseWhenNotMet(PlayReturn $return, Word $word): void
+    {
+        $unmet = ReturnBook::unmet($return);
+        if ($unmet !== []) {
+            $names = implode(', ', array_map(fn ($criterion): string => lcfirst($criterion->label), $unmet));
+            throw new Problem(422, 'Something is still to be measured', "Before this stage is left: {$names}.", ['criteria' => [$names]]);
+        }
+        if ($word !== Word::Full) {
+            throw new Problem(422, 'Not on this day', 'Nobody moves on while the word of the returning place is not Full.', ['action' => ['The word is not Full.']]);
+        }
+    }
+
+    /** The best month of the last ten weeks, as a mean week in the channel's units. */
+    private function usualWeek(Athlete $athlete, Channel $channel, Day $on): float
+    {
+        $series = $this->loads->for([$athlete], $on)[$athlete->id]->loadRecord()->wholeSeries($channel === Channel::Landing ? Measure::Landings : Measure::Arm);
+
+        return max(array_map(fn (int $back): float => $series->sum($on->ordinal - $back - 27, $on->ordinal - $back) / 4, range(0, self::USUAL_WEEK_WITHIN_DAYS - 28)));
+    }
+
+    private function changed(Athlete $athlete, Day $on): void
+    {
+        Athlete::raiseRevision($athlete->id);
+        SheetDesk::refitFrom($athlete, $on);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Readiness;
+
+/** What the application knows around the reports: conditions a clinician set, a fever, and whether the strict school holds a none overnight. */
+final readonly class DayContext
+{
+    /**
+     * @param  list<KnownCondition>  $conditions
+     * @param  bool  $fever  reported today
+     * @param  bool  $holdsOvernight  in the strict school, a none from joint or sharp pain holds until the next morning's report
+     */
+    public function __construct(public array $conditions = [], public bool $fever = false, public bool $holdsOvernight = false) {}
+
+    public function knows(SorenessReport $report): bool
+    {
+        foreach ($this->conditions as $condition) {
+            if ($condition->covers($report)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
