@@ -1,7 +1,10 @@
 <?php
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    // In the database, so that people can see where they are signed in and end it.
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'connection' => null,
+    'table' => 'sessions',
     // A coach signs in once for a working day.
     'lifetime' => 720,
     'expire_on_close' => false,

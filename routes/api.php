@@ -1,6 +1,11 @@
 <?php
 
 use App\Http\Controllers\AthleteController;
+use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\LinkController;
+use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\ReturnController;
+use App\Http\Controllers\RollCallController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
@@ -8,10 +13,38 @@ use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SignInController::class, 'signIn']);
 
+// What a link alone opens: a personal check-in page, an invitation, a new password.
+Route::middleware('throttle:links')->prefix('link')->controller(LinkController::class)->group(function (): void {
+    Route::get('check-in', 'checkIn');
+    Route::post('check-in', 'report');
+    Route::get('entry', 'look');
+    Route::post('entry', 'join');
+});
+
 Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('sign-out', [SignInController::class, 'signOut']);
     Route::get('me', [SignInController::class, 'me']);
     Route::get('today', TodayController::class);
+    Route::get('me/places', [PeopleController::class, 'places']);
+    Route::post('me/places/end-others', [PeopleController::class, 'endOthers']);
+    Route::get('roll-call', [RollCallController::class, 'show']);
+    Route::post('reports/{report}/withdraw', [RollCallController::class, 'withdraw']);
+    Route::middleware('can:manage-people')->prefix('people')->controller(PeopleController::class)->group(function (): void {
+        Route::get('', 'show');
+        Route::post('invitations', 'invite');
+        Route::post('{person}/new-password', 'newPassword')->whereNumber('person');
+        Route::post('{person}/close', 'close')->whereNumber('person');
+        Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
+    });
+    Route::get('returns', [ReturnController::class, 'board']);
+    Route::prefix('returns/{return}')->controller(ReturnController::class)->group(function (): void {
+        Route::get('', 'show')->can('view', 'return');
+        Route::post('clearances', 'clear')->can('clear', 'return');
+        Route::post('measures', 'measure')->can('clear', 'return');
+        Route::post('accept', 'accept')->can('decide', 'return');
+        Route::post('attempts/{attempt}/morning', 'morning')->can('record', 'return');
+        Route::post('close', 'close')->can('decide', 'return');
+    });
 
     // Who may is settled before anything sent is looked at, so that a refusal tells nothing.
     Route::prefix('athletes/{athlete}')->controller(AthleteController::class)->group(function (): void {
@@ -21,12 +54,23 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');
     });
+    Route::prefix('athletes/{athlete}')->group(function (): void {
+        Route::get('programmes', [ReturnController::class, 'openable'])->can('clear', 'athlete');
+        Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');
+        Route::get('intake', [IntakeController::class, 'show'])->can('view', 'athlete');
+        Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
+        Route::post('heights', [IntakeController::class, 'height'])->can('record', 'athlete');
+        Route::post('conditions', [IntakeController::class, 'condition'])->can('setCondition', 'athlete');
+        Route::post('links', [IntakeController::class, 'link'])->can('decide', 'athlete');
+        Route::get('export', [IntakeController::class, 'export'])->can('export', 'athlete');
+        Route::post('erase', [IntakeController::class, 'erase'])->can('decide', 'athlete');
+    });
     Route::prefix('sheets/{sheet}')->controller(SheetController::class)->group(function (): void {
         Route::get('', 'show')->can('view', 'sheet');
         Route::put('', 'save')->can('plan', 'sheet');
         Route::post('preview', 'preview')->can('view', 'sheet');
         Route::post('fit', 'fit')->can('plan', 'sheet');
-        Route::get('courtside', 'courtside')->can('view', 'sheet');
+        Route::get('courtside', 'courtside')->can('record', 'sheet');
         Route::post('events', 'events')->can('record', 'sheet');
         Route::post('finish', 'finish')->can('record', 'sheet');
         Route::get('after', 'after')->can('view', 'sheet');

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -30,6 +31,12 @@ final class Athlete extends Record
     public function ageOn(Day $day): ?int
     {
         return $this->birth_date === null ? null : $day->ageOf(Day::of(substr($this->birth_date, 0, 10)));
+    }
+
+    /** @return BelongsTo<Workspace, $this> */
+    public function workspace(): BelongsTo
+    {
+        return $this->belongsTo(Workspace::class);
     }
 
     /** @return BelongsToMany<Squad, $this> */

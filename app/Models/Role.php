@@ -9,6 +9,8 @@ enum Role: string
     case Coach = 'coach';
     case Assistant = 'assistant';
     case Clinician = 'clinician';
+    case Athlete = 'athlete';
+    case Guardian = 'guardian';
 
     /** Run sessions and record what happens. */
     public function records(): bool
@@ -16,7 +18,7 @@ enum Role: string
         return $this === self::Coach || $this === self::Assistant;
     }
 
-    /** Plan doses and move athletes on their ladders. */
+    /** Plan doses, move athletes on their ladders, and look after who may see what. */
     public function decides(): bool
     {
         return $this === self::Coach;
@@ -26,5 +28,11 @@ enum Role: string
     public function clears(): bool
     {
         return $this === self::Coach || $this === self::Clinician;
+    }
+
+    /** Works with squads; the others see single athletes they are bound to. */
+    public function seesSquads(): bool
+    {
+        return $this->records();
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 final class User extends Authenticatable
 {
@@ -22,5 +25,46 @@ final class User extends Authenticatable
     public function workspace(): BelongsTo
     {
         return $this->belongsTo(Workspace::class);
+    }
+
+    /** @return BelongsToMany<Squad, $this> squads a coach or assistant works with; a coach without any looks after the whole club */
+    public function squads(): BelongsToMany
+    {
+        return $this->belongsToMany(Squad::class);
+    }
+
+    /** @return BelongsToMany<Athlete, $this> the athletes shared with a clinician, in a guardian's care, or the athlete themself */
+    public function boundAthletes(): BelongsToMany
+    {
+        return $this->belongsToMany(Athlete::class);
+    }
+
+    private function seesWholeClub(): bool
+    {
+        return $this->role === Role::Coach && ! $this->squads()->exists();
+    }
+
+    /** @return Builder<Squad> in order */
+    public function visibleSquads(): Builder
+    {
+        $squads = Squad::query()->where('workspace_id', $this->workspace_id)->orderBy('id');
+
+        return match (true) {
+            $this->seesWholeClub() => $squads,
+            $this->role->seesSquads() => $squads->whereIn('id', $this->squads()->select('squads.id')),
+            default => $squads->whereIn('id', DB::table('athlete_squad')->whereIn('athlete_id', $this->boundAthletes()->select('athletes.id'))->select('squad_id')),
+        };
+    }
+
+    /** @return Builder<Athlete> */
+    public function visibleAthletes(): Builder
+    {
+        $athletes = Athlete::query()->where('workspace_id', $this->workspace_id)->whereNull('erased_at');
+
+        return match (true) {
+            $this->seesWholeClub() => $athletes,
+            $this->role->seesSquads() => $athletes->whereIn('id', DB::table('athlete_squad')->whereIn('squad_id', $this->squads()->select('squads.id'))->select('athlete_id')),
+            default => $athletes->whereIn('id', $this->boundAthletes()->select('athletes.id')),
+        };
     }
 }

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\Athlete;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 
-/** Another workspace's athlete is answered as not there, so that nobody learns who exists. */
+/** An athlete somebody may not see is answered as not there, so that nobody learns who exists. */
 final class AthletePolicy
 {
     public function view(User $user, Athlete $athlete): Response
     {
-        return $user->workspace_id === $athlete->workspace_id ? Response::allow() : Response::denyAsNotFound();
+        return $user->visibleAthletes()->whereKey($athlete->id)->exists() ? Response::allow() : Response::denyAsNotFound();
     }
 
     public function report(User $user, Athlete $athlete): Response
@@ -31,15 +32,28 @@ final class AthletePolicy
         return $this->within($user, $athlete, $user->role->decides());
     }
 
+    /** Clearances, measurements and returns: those who answer for the health side. */
     public function clear(User $user, Athlete $athlete): Response
     {
         return $this->within($user, $athlete, $user->role->clears());
+    }
+
+    /** What only a clinician may say, whoever holds a document. */
+    public function setCondition(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, $user->role === Role::Clinician);
+    }
+
+    /** Their own data: the athlete, a guardian, or the coach on their behalf. */
+    public function export(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, in_array($user->role, [Role::Coach, Role::Athlete, Role::Guardian], true));
     }
 
     private function within(User $user, Athlete $athlete, bool $may): Response
     {
         $view = $this->view($user, $athlete);
 
-        return $view->denied() || $may ? $view : Response::deny("A {$user->role->value} cannot do this; ask the coach.");
+        return $view->denied() || $may ? $view : Response::deny('This is for '.($user->role === Role::Coach ? 'a clinician' : 'the coach').' to do.');
     }
 }

@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Athlete;
+use App\Models\PlayReturn;
 use App\Models\Sheet;
+use App\Models\User;
 use App\Policies\AthletePolicy;
+use App\Policies\ReturnPolicy;
 use App\Policies\SheetPolicy;
 use Augendo\Core\Library\Library;
+use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -25,5 +32,10 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         Gate::policy(Athlete::class, AthletePolicy::class);
         Gate::policy(Sheet::class, SheetPolicy::class);
+        Gate::policy(PlayReturn::class, ReturnPolicy::class);
+        Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
+        // Sheets and returns are asked for by their ids; the policies look at whose they are.
+        Route::model('return', PlayReturn::class);
+        RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(30)->by((string) $request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) $request->header('X-Link-Token')))]);
     }
 }

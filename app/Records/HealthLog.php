@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Http\Problem;
 use App\Models\Athlete;
 use App\Models\Clearance;
+use App\Models\Link;
 use App\Models\Role;
+use App\Models\SorenessReport;
 use App\Models\User;
+use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\School;
@@ -18,10 +22,35 @@ use Illuminate\Support\Facades\DB;
 /** Keeps soreness reports and clearances; what is planned for the day is fitted to them at once. */
 final class HealthLog
 {
+    /** How long a tap on the wrong name can be taken back. */
+    private const WITHDRAW_MINUTES = 15;
+
     /** @param  list<array<string, mixed>>  $reports validated, each with its client-made id; one sent before changes nothing */
     public function report(Athlete $athlete, array $reports, User $by): void
     {
-        DB::transaction(function () use ($athlete, $reports, $by): void {
+        $this->keep($athlete, $reports, $by->workspace->today(), ['reported_by' => $by->id]);
+    }
+
+    /** @param  array{reports: list<array<string, mixed>>, wellness: array<string, mixed>|null}  $given validated */
+    public function reportByLink(Athlete $athlete, array $given, Link $link): void
+    {
+        DB::transaction(function () use ($athlete, $given, $link): void {
+            if ($given['wellness'] !== null) {
+                DB::table('wellness')->insertOrIgnore([
+                    ...$given['wellness'], 'athlete_id' => $athlete->id, 'day' => Instant::of($given['wellness']['at'])->day->iso(), 'received_at' => Carbon::now(),
+                ]);
+            }
+            $this->keep($athlete, $given['reports'], $link->workspace()->firstOrFail()->today(), ['reported_by' => null, 'link_id' => $link->id]);
+        });
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $reports
+     * @param  array<string, int|null>  $who
+     */
+    private function keep(Athlete $athlete, array $reports, Day $today, array $who): void
+    {
+        DB::transaction(function () use ($athlete, $reports, $today, $who): void {
             $now = Carbon::now();
             DB::table('soreness_reports')->insertOrIgnore(array_map(fn (array $report): array => [
                 'id' => $report['id'], 'athlete_id' => $athlete->id, 'at' => $report['at'], 'day' => Instant::of($report['at'])->day->iso(),
@@ -29,10 +58,39 @@ final class HealthLog
                 'score' => (int) $report['score'],
                 // Both schools refer at the same scores, so the flag holds whatever the athlete's age.
                 'refers' => School::Strict->wordOf(Kind::from($report['kind']), (int) $report['score']) === Word::Refer,
-                'note' => $report['note'] ?? null, 'reported_by' => $by->id, 'received_at' => $now,
+                'note' => $report['note'] ?? null, ...$who, 'received_at' => $now,
             ], $reports));
             Athlete::raiseRevision($athlete->id);
+            SheetDesk::refitFrom($athlete, $today);
+        });
+    }
+
+    /** Takes back a report made on the wrong name. A report that refers stays: only a clearance closes it. */
+    public function withdraw(SorenessReport $report, User $by): void
+    {
+        if ($report->refers) {
+            throw new Problem(422, 'It stays', 'A report that refers is not taken back; a clinician’s clearance closes it.');
+        }
+        if ($report->reported_by !== $by->id || Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isPast()) {
+            throw new Problem(422, 'Too late to take back', 'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.');
+        }
+        DB::transaction(function () use ($report, $by): void {
+            $report->update(['withdrawn_at' => Carbon::now()]);
+            $athlete = $report->athlete()->firstOrFail();
+            Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $by->workspace->today());
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated; only a clinician's policy lets one come here */
+    public function setCondition(Athlete $athlete, array $given, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $given, $by): void {
+            $today = $by->workspace->today();
+            DB::table('known_conditions')->insertOrIgnore([...$given, 'athlete_id' => $athlete->id, 'from_day' => $today->iso(), 'set_by' => $by->id, 'set_at' => Carbon::now()]);
+            Audit::of($by, $athlete, 'known condition set');
+            Athlete::raiseRevision($athlete->id);
+            SheetDesk::refitFrom($athlete, $today);
         });
     }
 
@@ -50,6 +108,7 @@ final class HealthLog
                 'athlete_id' => $athlete->id, 'at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
                 'recorded_by' => $by->id, 'received_at' => Carbon::now(),
             ]);
+            Audit::of($by, $athlete, 'clearance recorded', ['for' => $given['sites'] === null ? 'the whole body' : 'named sites']);
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $by->workspace->today());
         });

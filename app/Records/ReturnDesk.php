@@ -31,7 +31,7 @@ use Illuminate\Support\Facades\DB;
 final class ReturnDesk
 {
     /** A missed morning report may be entered by hand for so many hours. */
-    private const MORNING_ENTRY_HOURS = 48;
+    public const MORNING_ENTRY_HOURS = 48;
 
     private const USUAL_WEEK_WITHIN_DAYS = 70;
 

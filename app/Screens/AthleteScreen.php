@@ -10,12 +10,14 @@ use App\Http\Views\DecisionView;
 use App\Http\Views\LadderView;
 use App\Http\Views\LoadDayView;
 use App\Http\Views\ReferralView;
+use App\Http\Views\ReturnRefView;
 use App\Http\Views\RungView;
 use App\Http\Views\SorenessView;
 use App\Models\Athlete;
 use App\Models\Clearance;
 use App\Models\Decision;
 use App\Models\Placement;
+use App\Models\PlayReturn;
 use App\Models\Squad;
 use App\Models\User;
 use App\Records\AthleteDay;
@@ -26,6 +28,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Load\LoadStatistics;
 use Augendo\Core\Load\Measure;
@@ -64,6 +67,8 @@ final class AthleteScreen
             Decision::query()->with('decider')->where('athlete_id', $athlete->id)->orderByDesc('decided_at')->get()->map($this->decision(...))->all(),
             SheetRefs::for([$athlete->id], $on->plus(-14)->iso(), $on->plus(14)->iso())[$athlete->id] ?? [],
             $this->statistics(LoadStatistics::of($load->loadRecord()->wholeSeries(Measure::Arm), $on->ordinal)),
+            array_map(fn (PlayReturn $return): ReturnRefView => ReturnScreen::ref($return, $athlete, $on, $day->returns->work($return, $readiness)), $day->returns->all($athlete->id)),
+            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id)),
         );
     }
 
@@ -114,12 +119,12 @@ final class AthleteScreen
     private function soreness(Athlete $athlete, Squad $squad, Day $on): array
     {
         $school = $squad->school ?? School::byDefaultAt($athlete->ageOn($on));
-        $rows = DB::table('soreness_reports')->join('users', 'users.id', '=', 'soreness_reports.reported_by')->where('athlete_id', $athlete->id)
+        $rows = DB::table('soreness_reports')->leftJoin('users', 'users.id', '=', 'soreness_reports.reported_by')->where('athlete_id', $athlete->id)->whereNull('withdrawn_at')
             ->where('day', '>=', $on->plus(-self::DAYS_BACK)->iso())->orderBy('at')->get(['soreness_reports.*', 'users.name as by']);
 
         return $rows->map(fn (object $row): SorenessView => new SorenessView(
             $row->at, $row->day, Wording::moment(\Augendo\Core\Readiness\Moment::from($row->moment)), $row->site, Wording::site(Site::from($row->site)), $row->side,
-            Wording::kind(Kind::from($row->kind)), (int) $row->score, $school->wordOf(Kind::from($row->kind), (int) $row->score)->value, $row->note, $row->by,
+            Wording::kind(Kind::from($row->kind)), (int) $row->score, $school->wordOf(Kind::from($row->kind), (int) $row->score)->value, $row->note, $row->by ?? 'by personal link',
         ))->all();
     }
 

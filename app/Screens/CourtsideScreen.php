@@ -25,6 +25,7 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
 
 /** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
 final class CourtsideScreen
@@ -47,7 +48,7 @@ final class CourtsideScreen
 
         return new CourtsideView(
             $sheet->id, $sheet->trainingSession->title, $desk->day()->iso(), $sheet->state, Parts::athlete($desk->athlete, $desk->day()),
-            Parts::rung($desk->ladder(), $desk->rung()), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
+            Parts::rungOf($desk), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
             array_map(fn (Gauge $gauge): BoundView => self::bound($gauge), $budget),
             array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $desk->rung()->faults),
             new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE),
@@ -56,7 +57,15 @@ final class CourtsideScreen
             Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get()
                 ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state))->all(),
             $blocks === [] ? 'Nothing counted is left today: '.Wording::word($readiness->word).'. '.Parts::why($readiness) : null,
+            self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
         );
+    }
+
+    private static function emergency(string $athleteId): ?string
+    {
+        $intake = DB::table('intakes')->where('athlete_id', $athleteId)->first(['emergency_contact', 'emergency_plan']);
+
+        return trim(implode("\n", array_filter([$intake?->emergency_contact, $intake?->emergency_plan]))) ?: null;
     }
 
     private static function event(RepEvent $event): RepEventView

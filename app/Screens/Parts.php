@@ -9,10 +9,13 @@ use App\Http\Views\ChannelView;
 use App\Http\Views\CriterionView;
 use App\Http\Views\GateView;
 use App\Http\Views\ReasonView;
+use App\Http\Views\ReturnRefView;
 use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
 use App\Models\Athlete;
+use App\Records\AthleteDay;
 use App\Records\RepStrip;
+use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\Criterion;
@@ -59,6 +62,30 @@ final class Parts
     public static function rung(Ladder $ladder, Rung $rung): RungRefView
     {
         return new RungRefView($ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1, count($ladder->rungs));
+    }
+
+    /** Where a sheet stands: on its rung, or on a stage of a return. */
+    public static function rungOf(SheetDesk $desk): RungRefView
+    {
+        $stage = $desk->sheet->return_stage;
+        if ($stage === null) {
+            return self::rung($desk->ladder(), $desk->rung());
+        }
+        $programme = $desk->sheet->playReturn()->firstOrFail()->programmeAsOpened();
+
+        return new RungRefView($desk->ladder()->id, "way back: {$programme->name}", $desk->rung()->id, $desk->rung()->name, $stage + 1, count($programme->stages));
+    }
+
+    /** The return a sheet belongs to, as it stands on its day or on another. */
+    public static function returnOf(SheetDesk $desk, ?Day $on = null): ?ReturnRefView
+    {
+        $return = $desk->sheet->return_id === null ? null : $desk->sheet->playReturn()->first();
+        if ($return === null) {
+            return null;
+        }
+        $day = new AthleteDay($desk->athlete, $on ?? $desk->day(), $desk->squad);
+
+        return ReturnScreen::ref($return, $desk->athlete, $day->on, $day->returns->work($return, $day->readiness));
     }
 
     /**

@@ -28,14 +28,14 @@ final class SheetScreen
 
         return new SheetView(
             $sheet->id, $sheet->version, $sheet->state, $on->iso(), $sheet->trainingSession->title, $sheet->trainingSession->starts_at,
-            Parts::athlete($desk->athlete, $on), Parts::rung($desk->ladder(), $desk->rung()),
+            Parts::athlete($desk->athlete, $on), Parts::rungOf($desk),
             $desk->athlete->throwing_side->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
             $readiness->word->value, Parts::why($readiness), $desk->ladder()->cautions,
             array_map(fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block($desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims), $sheet->blocks->all(), $plans, array_keys($plans)),
             array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null))),
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
-            $desk->ruleSet()->notice, $desk->swaps(),
+            $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),
         );
     }
 

@@ -38,7 +38,7 @@ final class TodayScreen
     public function view(User $user, Squad $squad): TodayView
     {
         $on = $user->workspace->today();
-        $athletes = $squad->athletes()->get()->all();
+        $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->get()->all();
         $kept = new KeptRows($squad, $on, $this->library);
         $rows = $kept->read($athletes);
         $missing = array_values(array_filter($athletes, fn (Athlete $athlete): bool => ! isset($rows[$athlete->id])));
@@ -51,7 +51,7 @@ final class TodayScreen
 
         return new TodayView(
             $on->iso(), new SquadView($squad->id, $squad->name),
-            $user->workspace->squads()->orderBy('id')->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name))->all(),
+            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name))->all(),
             $about['name'], $about['notice'],
             array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
             array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),
@@ -117,6 +117,7 @@ final class TodayScreen
         $states = $board->states($plan);
         $placement = $this->placement($ladders->placementsOf($athlete), $sheet === null ? null : $ladderOf[$sheet->id]);
         $rung = $gate = null;
+        $return = $returns->open($athlete->id);
         $headroom = 'No ladder yet: place the athlete first.';
         $binding = [];
         if ($placement !== null) {
@@ -143,6 +144,7 @@ final class TodayScreen
             Tapes::leading($states, $binding, $on), $headroom,
             array_filter($states, fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver())) !== [],
             $rung, $gate, $sheet, count($readiness->openReferrals),
+            $return === null ? null : ReturnScreen::ref($return, $athlete, $on, $returns->work($return, $readiness)),
         );
     }
 

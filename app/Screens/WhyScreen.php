@@ -79,7 +79,7 @@ final class WhyScreen
             if ($limit->filter->fits($costed) && $set->{$column} > 0) {
                 $object = $this->library->objects()[$set->object] ?? null;
                 $rows[] = new WhyRowView(
-                    substr($set->day, 0, 10), $names[$set->skill].($object === null ? '' : ', '.lcfirst(Wording::object($object))), (int) $set->reps,
+                    substr($set->day, 0, 10), $set->source === 'declared' ? 'Declared usual week, at eight tenths' : $names[$set->skill].($object === null ? '' : ', '.lcfirst(Wording::object($object))), (int) $set->reps,
                     $set->effort === null ? null : (float) $set->effort, $set->distance_m === null ? null : (float) $set->distance_m, $set->side, (float) $set->{$column},
                 );
             }

@@ -21,6 +21,8 @@ return new class extends Migration
             $table->string('email')->unique();
             $table->string('password');
             $table->string('role');
+            // Closed, not deleted: what somebody recorded keeps its name.
+            $table->timestamp('closed_at')->nullable();
             $table->rememberToken();
             $table->timestamps();
         });

@@ -7,6 +7,9 @@ namespace Database\Seeders;
 use App\Models\Athlete;
 use App\Models\Decision;
 use App\Models\Placement;
+use App\Models\PlayReturn;
+use App\Models\ReturnAttempt;
+use App\Models\ReturnClearance;
 use App\Models\Role;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
@@ -23,6 +26,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
@@ -33,7 +37,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * An invented coastal club: twelve athletes of 8 to 41 with ten weeks of record, together in every state a coach meets on Today.
+ * An invented coastal club: thirteen athletes of 8 to 41 with ten weeks of record, together in every state a coach meets on Today.
  * Dates are relative to the day it is loaded. The last four weeks go through the same code as real taps do.
  */
 final class DemoSeeder extends Seeder
@@ -50,6 +54,12 @@ final class DemoSeeder extends Seeder
     private Squad $squad;
 
     private User $coach;
+
+    private User $clinician;
+
+    private User $guardian;
+
+    private User $grown;
 
     private Day $today;
 
@@ -98,8 +108,15 @@ final class DemoSeeder extends Seeder
             ['Ravi', 'Castellan', 8, 'right', [[$serve, null, 'toss', 25, 0.7, 'toss-high']], 'today' => []],
             // Repeats: not yet good enough.
             ['Pia', 'Lindgren', 10, 'right', [[$javelin, 'hold', 'kneel', 20, 0.62, 'pulls-down']], 'marks' => ['javelin' => [14.0, null]], 'today' => []],
-            // The eldest, left-handed, not checked in, idle for ten days.
-            ['Henrike', 'Osei', 41, 'left', [[$javelin, 'five-step', 'lane', 30, 0.86, 'point-out']], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'idle' => 10],
+            // The eldest, left-handed, not checked in; on the way back and waiting for the clearance before full effort.
+            ['Henrike', 'Osei', 41, 'left', [[$javelin, 'five-step', 'lane', 60, 0.86, 'point-out']], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'return' => [
+                'programme' => 'throws-distance-first', 'site' => 'elbow', 'opened' => 34, 'stage' => 5, 'cleared' => [33, 4],
+                'attempts' => [[30, 0], [27, 1], [24, 2], [21, 3], [18, 3], [13, 4], [9, 4], [3, 4]],
+            ]],
+            // On the way back at stage three: one clean pass of two.
+            ['Luca', 'Ferreira', 22, 'right', [[$serve, 'short', 'line', 60, 0.88, 'off-centre']], 'marks' => ['float-serve' => [null, 21.0]], 'today' => [], 'return' => [
+                'programme' => 'serves-effort-first', 'site' => 'shoulder', 'opened' => 12, 'stage' => 2, 'cleared' => [11, 6], 'attempts' => [[8, 0], [5, 1], [2, 2]],
+            ]],
         ];
     }
 
@@ -111,9 +128,12 @@ final class DemoSeeder extends Seeder
             'workspace_id' => $this->workspace->id, 'name' => $name, 'email' => "{$login}@saltmarsh.example", 'password' => 'saltmarsh', 'role' => $role,
         ]);
         $this->coach = $user('Anneke Duarte', 'coach', Role::Coach);
-        $user('Felix Moreau', 'assistant', Role::Assistant);
-        $user('Dr. Samira Lund', 'clinician', Role::Clinician);
+        $assistant = $user('Felix Moreau', 'assistant', Role::Assistant);
+        $this->clinician = $user('Dr. Samira Lund', 'clinician', Role::Clinician);
+        $this->guardian = $user('Leila Haddad', 'guardian', Role::Guardian);
+        $this->grown = $user('Yuna Petrovic', 'athlete', Role::Athlete);
         $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter']);
+        $assistant->squads()->attach($this->squad->id);
     }
 
     /** @param  array<int|string, mixed>  $story */
@@ -126,6 +146,23 @@ final class DemoSeeder extends Seeder
             'throwing_side' => $side, 'turn_direction' => $side,
         ]);
         $athlete->squads()->attach($this->squad->id, ['position' => $position]);
+        // Shared with the clinician: who is referred, sore or on the way back. The guardian and the grown athlete see their own.
+        if (isset($story['referral']) || isset($story['return']) || in_array($given, ['Noor', 'Yuna'], true)) {
+            $this->clinician->boundAthletes()->attach($athlete->id);
+        }
+        if ($given === 'Noor') {
+            $this->guardian->boundAthletes()->attach($athlete->id);
+        }
+        if ($given === 'Yuna') {
+            $this->grown->boundAthletes()->attach($athlete->id);
+        }
+        DB::table('intakes')->insert([
+            'athlete_id' => $athlete->id, 'sports' => 'Saltmarsh Throwing Club', 'emergency_contact' => $age < 18 ? "A parent of {$given}, 555 01".str_pad((string) $position, 2, '0', STR_PAD_LEFT) : "A friend of {$given}, 555 02".str_pad((string) $position, 2, '0', STR_PAD_LEFT),
+            'consent_record_by' => $age < 16 ? "A parent of {$given}" : "{$given} {$family}", 'consent_record_on' => $this->today->plus(-75)->iso(), 'created_at' => Carbon::now(), 'updated_at' => Carbon::now(),
+        ]);
+        foreach ($given === 'Noor' ? [[84, 148.0], [5, 150.6]] : ($age < 16 ? [[90, 140.0 + $age], [12, 140.6 + $age]] : []) as [$ago, $cm]) {
+            DB::table('heights')->insert(['id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'measured_on' => $this->today->plus(-$ago)->iso(), 'height_cm' => $cm, 'recorded_by' => $this->coach->id, 'recorded_at' => Carbon::now()]);
+        }
         foreach ($story['marks'] ?? [] as $skill => [$longest, $speed]) {
             DB::table('skill_marks')->insert(['athlete_id' => $athlete->id, 'skill' => $skill, 'longest_throw_m' => $longest, 'reference_speed_ms' => $speed, 'measured_on' => $this->today->plus(-75)->iso()]);
         }
@@ -136,7 +173,7 @@ final class DemoSeeder extends Seeder
     /** @param  array<int|string, mixed>  $story */
     private function tell(Athlete $athlete, array $story): void
     {
-        $idle = $story['idle'] ?? 0;
+        $idle = $story['return']['opened'] ?? 0;
         foreach ($story[4] as [$ladder, $before, $current, $enteredDaysAgo]) {
             if ($before !== null) {
                 $this->place($athlete, $ladder, $before, 70, null);
@@ -170,6 +207,9 @@ final class DemoSeeder extends Seeder
                 $this->work($athlete, $this->today->plus(-$ago), 'match', 'spike', 62, 0.95, 'volleyball', 'sprung', null);
                 $this->work($athlete, $this->today->plus(-$ago), 'match', 'float-serve', 48, 0.95, 'volleyball', 'sprung', 9.0);
             }
+        }
+        if (isset($story['return'])) {
+            $this->wayBack($athlete, $story['return'], $story[4][0][0], $story[3], $story['today'] !== null);
         }
         if (isset($story['fill'])) {
             $this->fillWeek($athlete, $story['fill']);
@@ -305,6 +345,40 @@ final class DemoSeeder extends Seeder
         }
 
         return $events;
+    }
+
+    /**
+     * A return as far as it has come: cleared, tried every few days, each morning after reported.
+     *
+     * @param  array<string, mixed>  $way
+     */
+    private function wayBack(Athlete $athlete, array $way, string $ladder, string $side, bool $reports): void
+    {
+        $programme = $this->library->programme($way['programme']);
+        $load = $this->loads->for([$athlete], $this->today->plus(-$way['opened']))[$athlete->id];
+        $return = PlayReturn::query()->create([
+            'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version, 'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
+            'ladder' => $ladder, 'site' => $way['site'], 'side' => $side, 'stage' => $way['stage'], 'usual_week' => $load->loadRecord()->wholeSeries(Measure::Arm)->sum($this->today->ordinal - $way['opened'] - 28, $this->today->ordinal - $way['opened'] - 1) / 4,
+            'opened_on' => $this->today->plus(-$way['opened'])->iso(), 'opened_by' => $this->coach->id,
+        ]);
+        [$ago, $through] = $way['cleared'];
+        ReturnClearance::query()->create(['return_id' => $return->id, 'through_stage' => $through, 'clinician_name' => $this->clinician->name, 'clinician_role' => 'Sports physician', 'document_date' => $this->today->plus(-$ago)->iso(), 'recorded_by' => $this->clinician->id, 'recorded_at' => Carbon::now()->subDays($ago)]);
+        $own = $this->library->ladder($ladder)->rungs[0]->ownDose();
+        foreach ($way['attempts'] as [$ago, $stage]) {
+            $day = $this->today->plus(-$ago);
+            $given = $programme->stages[$stage];
+            $longest = $this->loads->profiles([$athlete], $day)[$athlete->id]->longestThrowM[$own->skill->id] ?? null;
+            $object = $given->object === 'shadow' ? 'nothing' : $this->library->ladder($ladder)->rung('lane')?->ownDose()->object->id ?? 'volleyball';
+            $this->work($athlete, $day, 'entered', $own->skill->id, $given->sets * $given->reps, $given->effort, $object, 'firm', $given->distanceShare === null || $longest === null ? null : $given->distanceShare * $longest);
+            ReturnAttempt::query()->create([
+                'return_id' => $return->id, 'day' => $day->iso(), 'stage' => $stage, 'completed' => true, 'during' => $stage % 2, 'eased' => false, 'joint_sore' => false, 'red_flag' => false,
+                'morning_entered' => 0, 'recorded_by' => $this->coach->id, 'recorded_at' => Carbon::parse("{$day->iso()} 18:00"),
+            ]);
+            $this->report($athlete, $day, '16:40', 'before', 'none', null, 'muscle', 0);
+            if ($reports || $ago > 1) {
+                $this->report($athlete, $day->plus(1), '07:20', 'morning', 'none', null, 'muscle', 0);
+            }
+        }
     }
 
     /** Serves at another club, until the arm’s week stands at the wanted share of its step limit. */

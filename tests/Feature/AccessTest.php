@@ -4,57 +4,109 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Athlete;
+use App\Models\PlayReturn;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
-/** Every route with every role, signed in, signed out and of another club. */
+/** Every route with every role: of the club and bound to the athlete, of the club and not, of another club, and signed out. */
 final class AccessTest extends TestCase
 {
-    private const EVERYBODY = [Role::Coach, Role::Assistant, Role::Clinician];
+    private const EVERYBODY = [Role::Coach, Role::Assistant, Role::Clinician, Role::Athlete, Role::Guardian];
 
     private const RECORDS = [Role::Coach, Role::Assistant];
+
+    private const CLEARS = [Role::Coach, Role::Clinician];
+
+    private const COACH = [Role::Coach];
 
     /** Who may call which route of the API. A route that is not here fails the test. */
     private const ALLOWED = [
         'POST api/sign-out' => self::EVERYBODY,
         'GET api/me' => self::EVERYBODY,
+        'GET api/me/places' => self::EVERYBODY,
+        'POST api/me/places/end-others' => self::EVERYBODY,
         'GET api/today' => self::EVERYBODY,
+        'GET api/roll-call' => self::EVERYBODY,
+        'GET api/returns' => self::EVERYBODY,
+        'GET api/people' => self::COACH,
+        'POST api/people/invitations' => self::COACH,
+        'POST api/people/{person}/new-password' => self::COACH,
+        'POST api/people/{person}/close' => self::COACH,
+        'POST api/people/links/{link}/revoke' => self::COACH,
+        'POST api/reports/{report}/withdraw' => self::EVERYBODY,
         'GET api/athletes/{athlete}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/limits/{limit}' => self::EVERYBODY,
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
-        'POST api/athletes/{athlete}/clearances' => [Role::Coach, Role::Clinician],
-        'POST api/athletes/{athlete}/decisions' => [Role::Coach],
+        'POST api/athletes/{athlete}/clearances' => self::CLEARS,
+        'POST api/athletes/{athlete}/decisions' => self::COACH,
+        'GET api/athletes/{athlete}/programmes' => self::CLEARS,
+        'POST api/athletes/{athlete}/returns' => self::CLEARS,
+        'GET api/athletes/{athlete}/intake' => self::EVERYBODY,
+        'PUT api/athletes/{athlete}/intake' => self::COACH,
+        'POST api/athletes/{athlete}/heights' => self::RECORDS,
+        'POST api/athletes/{athlete}/conditions' => [Role::Clinician],
+        'POST api/athletes/{athlete}/links' => self::COACH,
+        'GET api/athletes/{athlete}/export' => [Role::Coach, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/erase' => self::COACH,
+        'GET api/returns/{return}' => self::EVERYBODY,
+        'POST api/returns/{return}/clearances' => self::CLEARS,
+        'POST api/returns/{return}/measures' => self::CLEARS,
+        'POST api/returns/{return}/accept' => self::COACH,
+        'POST api/returns/{return}/attempts/{attempt}/morning' => self::RECORDS,
+        'POST api/returns/{return}/close' => self::COACH,
         'GET api/sheets/{sheet}' => self::EVERYBODY,
-        'PUT api/sheets/{sheet}' => [Role::Coach],
+        'PUT api/sheets/{sheet}' => self::COACH,
         'POST api/sheets/{sheet}/preview' => self::EVERYBODY,
-        'POST api/sheets/{sheet}/fit' => [Role::Coach],
-        'GET api/sheets/{sheet}/courtside' => self::EVERYBODY,
+        'POST api/sheets/{sheet}/fit' => self::COACH,
+        'GET api/sheets/{sheet}/courtside' => self::RECORDS,
         'POST api/sheets/{sheet}/events' => self::RECORDS,
         'POST api/sheets/{sheet}/finish' => self::RECORDS,
         'GET api/sheets/{sheet}/after' => self::EVERYBODY,
     ];
 
+    /** Opened by a token alone, or by nothing yet. */
+    private const OPEN = ['POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'GET api/link/entry', 'POST api/link/entry'];
+
+    /** Calls that are about the caller's own club, not about one athlete. */
+    private const OF_THE_CLUB = ['{person}', '{link}'];
+
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
-        $routes = collect(app('router')->getRoutes()->getRoutes())
-            ->filter(fn (Route $route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/sign-in')
+        $routes = collect(app('router')->getRoutes()->getRoutes())->filter(fn (Route $route): bool => str_starts_with($route->uri(), 'api/'))
             ->map(fn (Route $route): string => array_values(array_diff($route->methods(), ['HEAD']))[0].' '.$route->uri())->values()->all();
-        $this->assertEqualsCanonicalizing(array_keys(self::ALLOWED), $routes);
+        $this->assertEqualsCanonicalizing([...array_keys(self::ALLOWED), ...self::OPEN], $routes);
 
+        $luca = $this->athlete('Luca');
+        $bound = $strangers = $unbound = [];
+        foreach (Role::cases() as $role) {
+            $bound[$role->value] = $this->person($role);
+            $role->seesSquads() || $bound[$role->value]->boundAthletes()->syncWithoutDetaching($luca->id);
+            $strangers[$role->value] = $this->stranger($role);
+            $unbound[$role->value] = User::query()->create(['workspace_id' => $luca->workspace_id, 'name' => 'Not Bound', 'email' => Str::random(8).'@saltmarsh.example', 'password' => 'x', 'role' => $role]);
+            $squad = \App\Models\Squad::query()->create(['workspace_id' => $luca->workspace_id, 'name' => 'Other squad', 'rule_set' => 'starter']);
+            $role->seesSquads() && $unbound[$role->value]->squads()->attach($squad->id);
+        }
         foreach (self::ALLOWED as $route => $roles) {
             [$method, $path] = explode(' ', $route);
-            $this->assertSame(401, $this->ask(null, $method, $path), "{$route} signed out");
+            $this->assertSame(401, $this->ask(null, $method, $path, $luca), "{$route} signed out");
             foreach (Role::cases() as $role) {
-                $status = $this->ask($this->person($role), $method, $path);
+                $status = $this->ask($bound[$role->value], $method, $path, $luca);
                 in_array($role, $roles, true)
-                    ? $this->assertNotContains($status, [401, 403, 404], "{$route} as {$role->value}: {$status}")
+                    ? $this->assertNotContains($status, [401, 403, 404, 500], "{$route} as {$role->value}: {$status}")
                     : $this->assertSame(403, $status, "{$route} as {$role->value}");
-                if (str_contains($path, '{')) {
-                    $this->assertSame(404, $this->ask($this->stranger($role), $method, $path), "{$route} as {$role->value} of another club");
-                    $this->assertSame(404, $this->ask($this->person($role), $method, $path, missing: true), "{$route} as {$role->value}, not there");
+                if (! str_contains($path, '{')) {
+                    continue;
+                }
+                $may = in_array($role, $roles, true);
+                $ofClub = array_filter(self::OF_THE_CLUB, fn (string $part): bool => str_contains($path, $part)) !== [];
+                $this->assertSame($ofClub && ! $may ? 403 : 404, $this->ask($strangers[$role->value], $method, $path, $luca), "{$route} as {$role->value} of another club");
+                $this->assertSame($ofClub && ! $may ? 403 : 404, $this->ask($bound[$role->value], $method, $path, $luca, missing: true), "{$route} as {$role->value}, not there");
+                if (! $ofClub) {
+                    $this->assertSame(404, $this->ask($unbound[$role->value], $method, $path, $luca), "{$route} as {$role->value} who is not bound to the athlete");
                 }
             }
         }
@@ -62,34 +114,56 @@ final class AccessTest extends TestCase
 
     public function test_another_clubs_record_is_answered_like_one_that_is_not_there(): void
     {
-        $stranger = $this->stranger(Role::Coach);
-        $theirs = $this->actingAs($stranger)->getJson('/api/athletes/'.$this->athlete('Mira')->id)->assertNotFound()->json();
+        $theirs = $this->actingAs($this->stranger(Role::Coach))->getJson('/api/athletes/'.$this->athlete('Mira')->id)->assertNotFound()->json();
         $this->assertSame($theirs, $this->getJson('/api/athletes/'.Str::uuid7())->assertNotFound()->json());
     }
 
-    public function test_signing_in_is_slowed_down_after_ten_wrong_tries(): void
+    public function test_lists_hold_only_who_one_may_see(): void
     {
-        $try = fn (string $password) => $this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => $password]);
+        $names = fn (Role $role): array => collect($this->actingAs($this->person($role))->getJson('/api/today')->json('rows'))->pluck('athlete.given_name')->all();
+        $this->assertCount(13, $names(Role::Coach));
+        $this->assertSame(['Noor'], $names(Role::Guardian));
+        $this->assertSame(['Yuna'], $names(Role::Athlete));
+        $this->assertSame(['Yuna', 'Noor', 'Sofie', 'Henrike', 'Luca'], $names(Role::Clinician));
+        $this->assertSame(['Noor'], collect($this->actingAs($this->person(Role::Guardian))->getJson('/api/roll-call')->json('rows'))->pluck('athlete.given_name')->all());
+        $this->assertSame([], $this->getJson('/api/returns')->json());
+    }
+
+    public function test_signing_in_is_slowed_down_after_ten_wrong_tries_and_refused_to_a_closed_account(): void
+    {
+        $try = fn (string $password, string $who = 'coach') => $this->postJson('/api/sign-in', ['email' => "{$who}@saltmarsh.example", 'password' => $password]);
         $try('saltmarsh')->assertOk()->assertJsonPath('role', 'coach');
+        $this->postJson('/api/people/'.$this->person(Role::Assistant)->id.'/close')->assertOk();
         $this->postJson('/api/sign-out')->assertNoContent();
+        $try('saltmarsh', 'assistant')->assertStatus(422);
         foreach (range(1, 10) as $_) {
             $try('wrong')->assertStatus(422)->assertJsonPath('errors.password.0', 'Name and password do not go together.');
         }
         $try('saltmarsh')->assertStatus(429)->assertHeader('Content-Type', 'application/problem+json');
     }
 
-    private function ask(?User $user, string $method, string $path, bool $missing = false): int
+    private function ask(?User $user, string $method, string $path, Athlete $athlete, bool $missing = false): int
     {
         app('auth')->forgetGuards();
-        $sheet = $this->sheetOf('Mira');
+        $this->flushSession();
+        $id = fn (string $there): string => $missing ? (string) Str::uuid7() : $there;
+        $return = PlayReturn::with('attempts')->where('athlete_id', $athlete->id)->firstOrFail();
         $path = strtr($path, [
-            '{athlete}' => $missing ? (string) Str::uuid7() : $sheet->athlete_id, '{sheet}' => $missing ? (string) Str::uuid7() : $sheet->id, '{limit}' => 'arm-week:17-18:dominant',
+            '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
+            '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
+            '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (string) $this->link($athlete),
         ]);
         if ($user !== null) {
             $this->actingAs($user);
         }
-
         // Sent empty: whoever may not call is refused before anything is looked at, and nothing is changed by who may.
         return $this->json($method, "/{$path}", $method === 'GET' ? [] : ['version' => -1])->getStatusCode();
+    }
+
+    private function link(Athlete $athlete): int
+    {
+        app(\App\Records\LinkDesk::class)->checkIn($athlete, 'a phone', $this->coach());
+
+        return (int) \App\Models\Link::query()->max('id');
     }
 }

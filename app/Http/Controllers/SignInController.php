@@ -26,7 +26,7 @@ final class SignInController
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
             throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
         }
-        if (! Auth::guard('web')->attempt($given)) {
+        if (! Auth::guard('web')->attempt([...$given, 'closed_at' => null])) {
             RateLimiter::hit($tries);
             throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
         }

@@ -11,7 +11,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 
-final class ReportsRequest extends FormRequest
+class ReportsRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

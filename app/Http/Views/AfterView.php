@@ -46,5 +46,8 @@ final readonly class AfterView
         public array $tapes,
         #[OA\Property]
         public string $tomorrow,
+        /** the return this session was a stage of */
+        #[OA\Property(ref: ReturnRefView::class, nullable: true)]
+        public ?ReturnRefView $return,
     ) {}
 }

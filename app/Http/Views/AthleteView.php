@@ -53,5 +53,11 @@ final readonly class AthleteView
         /** @var array<string, float|null> of the arm series */
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', nullable: true))]
         public array $statistics,
+        /** @var list<ReturnRefView> open and finished ones */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReturnRefView::class))]
+        public array $returns,
+        /** growing fast, so limits are tighter and knee, heel and elbow are asked about */
+        #[OA\Property]
+        public bool $growing_fast,
     ) {}
 }

@@ -53,5 +53,10 @@ final readonly class CourtsideView
         /** why nothing may be counted today */
         #[OA\Property]
         public ?string $stop,
+        /** whom to call, readable without a connection; null when nobody wrote it down */
+        #[OA\Property]
+        public ?string $emergency,
+        #[OA\Property]
+        public ?string $return_sentence,
     ) {}
 }

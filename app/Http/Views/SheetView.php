@@ -55,5 +55,8 @@ final readonly class SheetView
         /** @var list<string> what may still be trained */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $swaps,
+        /** the return whose stage this sheet is, or which it waits for */
+        #[OA\Property(ref: ReturnRefView::class, nullable: true)]
+        public ?ReturnRefView $return,
     ) {}
 }

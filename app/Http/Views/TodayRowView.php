@@ -36,5 +36,8 @@ final readonly class TodayRowView
         public ?SheetRefView $sheet,
         #[OA\Property]
         public int $referrals,
+        /** the open return, if the athlete is on the way back */
+        #[OA\Property(ref: ReturnRefView::class, nullable: true)]
+        public ?ReturnRefView $return,
     ) {}
 }

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete}/conditions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["intakeCondition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete}/decisions": {
         parameters: {
             query?: never;
@@ -52,6 +68,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["intakeErase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["intakeExport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/heights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["intakeHeight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["intakeShow"];
+        put: operations["intakeSave"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete}/limits/{limit}": {
         parameters: {
             query?: never;
@@ -60,6 +140,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["athleteWhy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["intakeLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/programmes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["returnOpenable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -84,6 +196,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete}/returns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnOpen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link/check-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["linkCheckIn"];
+        put?: never;
+        post: operations["linkReport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["linkLook"];
+        put?: never;
+        post: operations["linkJoin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -92,6 +252,262 @@ export interface paths {
             cookie?: never;
         };
         get: operations["signInMe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["peoplePlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/places/end-others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleEndOthers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["peopleShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleInvite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/links/{link}/revoke": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleRevoke"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/new-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleNewPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reports/{report}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rollCallWithdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["returnBoard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["returnShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnAccept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}/attempts/{attempt}/morning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnMorning"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}/clearances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnClear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnClose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/returns/{return}/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnMeasure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/roll-call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rollCallShow"];
         put?: never;
         post?: never;
         delete?: never;
@@ -284,6 +700,7 @@ export interface components {
             previous_rung: string | null;
             tapes: components["schemas"]["TapeView"][];
             tomorrow: string;
+            return: components["schemas"]["ReturnRefView"] | null;
         };
         /** @description The athlete as named on every screen. */
         AthleteCardView: {
@@ -297,41 +714,42 @@ export interface components {
         /** @description Where an athlete stands and how she got here. */
         AthleteView: {
             athlete: components["schemas"]["AthleteCardView"];
-            /** @description float|null> of the arm series */
             date: string;
-            /** @description float|null> of the arm series */
             squad: string;
-            /**
-             * @description float|null> of the arm series
-             * @enum {string}
-             */
+            /** @enum {string} */
             word: "full" | "unknown" | "reduced" | "none" | "refer";
-            /** @description float|null> of the arm series */
             why: string;
-            /** @description float|null> of the arm series */
             school: string;
-            /** @description float|null> of the arm series */
             channels: components["schemas"]["ChannelView"][];
-            /** @description float|null> of the arm series */
             referrals: components["schemas"]["ReferralView"][];
-            /** @description float|null> of the arm series */
             clearances: components["schemas"]["ClearanceView"][];
-            /** @description float|null> of the arm series */
             ladders: components["schemas"]["LadderView"][];
-            /** @description float|null> of the arm series */
             days: components["schemas"]["LoadDayView"][];
-            /** @description float|null> of the arm series */
             tapes: components["schemas"]["TapeView"][];
-            /** @description float|null> of the arm series */
             soreness: components["schemas"]["SorenessView"][];
-            /** @description float|null> of the arm series */
             decisions: components["schemas"]["DecisionView"][];
-            /** @description float|null> of the arm series */
             sheets: components["schemas"]["SheetRefView"][];
-            /** @description float|null> of the arm series */
             statistics: {
                 [key: string]: number | null;
             };
+            returns: components["schemas"]["ReturnRefView"][];
+            growing_fast: boolean;
+        };
+        /** @description One go at a stage. */
+        AttemptView: {
+            /** @description whether the missed morning may still be entered by hand */
+            id: string;
+            day: string;
+            sentence: string;
+            next_morning: number | null;
+            may_enter_morning: boolean;
+        };
+        /** @description Who did what. */
+        AuditView: {
+            at: string;
+            by: string;
+            what: string;
+            about: string | null;
         };
         /** @description One block of a sheet: what is asked, what is given, and why not more. */
         BlockView: {
@@ -390,10 +808,29 @@ export interface components {
             word: "full" | "unknown" | "reduced" | "none" | "refer";
             reasons: components["schemas"]["ReasonView"][];
         };
+        /** @description What a personal check-in page needs to know. */
+        CheckInPageView: {
+            /** @description the next session and its dose, in words */
+            given_name: string;
+            young: boolean;
+            asks_wellness: boolean;
+            morning_after: string | null;
+            asks_growth: boolean;
+            today: string[];
+            word: string;
+            next: string | null;
+        };
         /** @description A clearance on file. */
         ClearanceView: {
             at: string;
             sentence: string;
+        };
+        /** @description A condition a clinician knows of. */
+        ConditionView: {
+            id: string;
+            sentence: string;
+            until: string;
+            ended: boolean;
         };
         /** @description What one repetition on one side takes of a bound. */
         CostView: {
@@ -425,7 +862,7 @@ export interface components {
         };
         /** @description Everything courtside needs with no connection: doses, bounds and stop rules computed ahead. */
         CourtsideView: {
-            /** @description why nothing may be counted today */
+            /** @description whom to call, readable without a connection; null when nobody wrote it down */
             sheet_id: string;
             title: string;
             held_on: string;
@@ -446,6 +883,8 @@ export interface components {
             };
             neighbours: components["schemas"]["NeighbourView"][];
             stop: string | null;
+            emergency: string | null;
+            return_sentence: string | null;
         };
         /** @description One criterion of a gate with its evidence in words. */
         CriterionView: {
@@ -503,6 +942,43 @@ export interface components {
             lower_bound: number | null;
             strip: string;
         };
+        /** @description A height that was measured. */
+        HeightView: {
+            measured_on: string;
+            /** Format: float */
+            height_cm: number;
+        };
+        /** @description What is asked once. */
+        IntakeView: {
+            athlete: components["schemas"]["AthleteCardView"];
+            version: number;
+            birth_date: string | null;
+            sports: string | null;
+            past_injuries: string | null;
+            emergency_contact: string | null;
+            emergency_plan: string | null;
+            usual_week: components["schemas"]["UsualWeekView"] | null;
+            usual_week_signed_by: string | null;
+            usual_week_on: string | null;
+            consent_record_by: string | null;
+            consent_record_on: string | null;
+            consent_film_by: string | null;
+            consent_film_on: string | null;
+            heights: components["schemas"]["HeightView"][];
+            /** Format: float */
+            growth_cm_a_month: number | null;
+            growing_fast: boolean;
+            links: components["schemas"]["LinkView"][];
+            conditions: components["schemas"]["ConditionView"][];
+        };
+        /** @description What a link opens. */
+        JoinView: {
+            /** @enum {string} */
+            purpose: "invitation" | "password";
+            workspace: string;
+            name: string;
+            role: string | null;
+        };
         /** @description A ladder as this athlete climbs it. */
         LadderView: {
             id: string;
@@ -520,6 +996,13 @@ export interface components {
             file: string;
             path: string;
             message: string;
+        };
+        /** @description A link that can still be used. */
+        LinkView: {
+            id: number;
+            purpose: string;
+            label: string;
+            expires_on: string;
         };
         /** @description One day of the load axis. */
         LoadDayView: {
@@ -552,11 +1035,22 @@ export interface components {
             decides: boolean;
             clears: boolean;
         };
+        /** @description A record by its name. */
+        NamedView: {
+            id: string;
+            name: string;
+        };
         /** @description Another athlete of the same session, one tap away. */
         NeighbourView: {
             sheet_id: string;
             name: string;
             state: string;
+        };
+        /** @description A ladder of an athlete with the programmes made for its skill. */
+        OpenableView: {
+            ladder: string;
+            ladder_name: string;
+            programmes: components["schemas"]["ProgrammeView"][];
         };
         /** @description When a fault is said to lead, so that it can be said with no connection. */
         PatternBoundsView: {
@@ -565,6 +1059,41 @@ export interface components {
             least_faults: number;
             /** Format: float */
             least_share: number;
+        };
+        /** @description Who sees what, and what they did. */
+        PeopleView: {
+            people: components["schemas"]["PersonView"][];
+            links: components["schemas"]["LinkView"][];
+            audit: components["schemas"]["AuditView"][];
+            squads: components["schemas"]["SquadView"][];
+            athletes: components["schemas"]["NamedView"][];
+        };
+        /** @description Somebody with an account. */
+        PersonView: {
+            /** @description in how many places */
+            id: number;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "coach" | "assistant" | "clinician" | "athlete" | "guardian";
+            sees: string[];
+            closed: boolean;
+            signed_in_at: number;
+        };
+        /** @description A place somebody is signed in. */
+        PlaceView: {
+            id: string;
+            browser: string;
+            last_seen: string;
+            here: boolean;
+        };
+        /** @description A return programme that can be opened. */
+        ProgrammeView: {
+            id: string;
+            name: string;
+            summary: string;
+            channel: string;
+            families: string[];
         };
         /** @description Why a channel has its word. */
         ReasonView: {
@@ -594,6 +1123,65 @@ export interface components {
             side: string;
             at: string;
             seq: number;
+        };
+        /** @description A return by its state. */
+        ReturnRefView: {
+            /** @description from 1 */
+            id: string;
+            athlete: components["schemas"]["AthleteCardView"];
+            programme: string;
+            site: string;
+            stage: number;
+            of: number;
+            stage_name: string;
+            action: string;
+            sentence: string;
+            awaited: string;
+            awaited_from: string;
+            not_before: string | null;
+            /** @enum {string} */
+            state: "open" | "done" | "closed";
+        };
+        /** @description A return with everything behind it. */
+        ReturnView: {
+            ref: components["schemas"]["ReturnRefView"];
+            summary: string;
+            cautions: string[];
+            ladder_name: string;
+            /** @enum {string} */
+            word: "full" | "unknown" | "reduced" | "none" | "refer";
+            acceptable: boolean;
+            hindrance: string | null;
+            action_stage: number;
+            unmet: components["schemas"]["UnmetView"][];
+            stages: components["schemas"]["StageView"][];
+            attempts: components["schemas"]["AttemptView"][];
+            clearances: string[];
+            steps: components["schemas"]["StepTakenView"][];
+            measures: string[];
+            opened_on: string;
+            after: string | null;
+        };
+        /** @description One name of the roll call. */
+        RollCallRowView: {
+            athlete: components["schemas"]["AthleteCardView"];
+            /** @enum {string} */
+            word: "full" | "unknown" | "reduced" | "none" | "refer";
+            why: string;
+            answered_at: string | null;
+            report_id: string | null;
+            last_answer: string | null;
+            morning_after: boolean;
+            ill: string | null;
+            has_link: boolean;
+        };
+        /** @description The whole squad on one screen. */
+        RollCallView: {
+            date: string;
+            squad: components["schemas"]["SquadView"];
+            squads: components["schemas"]["SquadView"][];
+            rows: components["schemas"]["RollCallRowView"][];
+            not_answered_means: string;
         };
         /** @description A rung by its name and place on the ladder. */
         RungRefView: {
@@ -633,48 +1221,29 @@ export interface components {
         };
         /** @description A session sheet of one athlete. */
         SheetView: {
-            /** @description what may still be trained */
+            /** @description the return whose stage this sheet is, or which it waits for */
             id: string;
-            /** @description what may still be trained */
             version: number;
-            /**
-             * @description what may still be trained
-             * @enum {string}
-             */
+            /** @enum {string} */
             state: "planned" | "running" | "finished";
-            /** @description what may still be trained */
             held_on: string;
-            /** @description what may still be trained */
             title: string;
-            /** @description what may still be trained */
             starts_at: string;
             athlete: components["schemas"]["AthleteCardView"];
             rung: components["schemas"]["RungRefView"];
-            /** @description what may still be trained */
             rung_goal: string;
-            /** @description what may still be trained */
             outcome_ignored: boolean;
-            /**
-             * @description what may still be trained
-             * @enum {string}
-             */
+            /** @enum {string} */
             word: "full" | "unknown" | "reduced" | "none" | "refer";
-            /** @description what may still be trained */
             why: string;
-            /** @description what may still be trained */
             cautions: string[];
-            /** @description what may still be trained */
             blocks: components["schemas"]["BlockView"][];
-            /** @description what may still be trained */
             trims: string[];
-            /** @description what may still be trained */
             tapes: components["schemas"]["TapeView"][];
-            /** @description what may still be trained */
             broken: string[];
-            /** @description what may still be trained */
             rule_notice: string;
-            /** @description what may still be trained */
             swaps: string[];
+            return: components["schemas"]["ReturnRefView"] | null;
         };
         /** @description A soreness report as shown on the strip. */
         SorenessView: {
@@ -695,6 +1264,24 @@ export interface components {
         SquadView: {
             id: number;
             name: string;
+        };
+        /** @description One stage of a programme, as one athlete stands to it. */
+        StageView: {
+            name: string;
+            text: string;
+            dose: string;
+            asks: string;
+            /** @enum {string} */
+            state: "passed" | "current" | "ahead";
+            clean: number;
+            passes: number;
+            needs_clearance: boolean;
+        };
+        /** @description An action that was accepted. */
+        StepTakenView: {
+            day: string;
+            sentence: string;
+            by: string;
         };
         /** @description One limit as a tape: done, planned, left, and where it stops. */
         TapeView: {
@@ -731,6 +1318,7 @@ export interface components {
             gate: components["schemas"]["GateView"] | null;
             sheet: components["schemas"]["SheetRefView"] | null;
             referrals: number;
+            return: components["schemas"]["ReturnRefView"] | null;
         };
         /** @description The squad in running order. */
         TodayView: {
@@ -747,6 +1335,27 @@ export interface components {
             problems: components["schemas"]["LibraryProblemView"][];
             /** @description a kept row comes as it was written */
             rows: components["schemas"]["TodayRowView"][];
+        };
+        /** @description A link that was made; its token is shown this once. */
+        TokenView: {
+            token: string;
+            expires_on: string;
+        };
+        /** @description A measurement the stage still asks for. */
+        UnmetView: {
+            /** @description injured over sound side */
+            id: string;
+            label: string;
+            unit: string;
+            /** Format: float */
+            at_least: number;
+        };
+        /** @description A declared usual week in units. */
+        UsualWeekView: {
+            /** Format: float */
+            arm: number;
+            /** Format: float */
+            landings: number;
         };
         /** @description One set behind a figure. */
         WhyRowView: {
@@ -822,6 +1431,28 @@ export interface operations {
             };
         };
     };
+    intakeCondition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
     athleteDecide: {
         parameters: {
             query?: never;
@@ -840,6 +1471,112 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    intakeErase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    intakeExport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    intakeHeight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
+    intakeShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
+    intakeSave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
                 };
             };
         };
@@ -869,6 +1606,50 @@ export interface operations {
             };
         };
     };
+    intakeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokenView"];
+                };
+            };
+        };
+    };
+    returnOpenable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenableView"][];
+                };
+            };
+        };
+    };
     athleteReport: {
         parameters: {
             query?: never;
@@ -891,6 +1672,108 @@ export interface operations {
             };
         };
     };
+    returnOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    linkCheckIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckInPageView"];
+                };
+            };
+        };
+    };
+    linkReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckInPageView"];
+                };
+            };
+        };
+    };
+    linkLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinView"];
+                };
+            };
+        };
+    };
+    linkJoin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeView"];
+                };
+            };
+        };
+    };
     signInMe: {
         parameters: {
             query?: never;
@@ -907,6 +1790,347 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeView"];
+                };
+            };
+        };
+    };
+    peoplePlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"][];
+                };
+            };
+        };
+    };
+    peopleEndOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"][];
+                };
+            };
+        };
+    };
+    peopleShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    peopleInvite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokenView"];
+                };
+            };
+        };
+    };
+    peopleRevoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    peopleClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    peopleNewPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TokenView"];
+                };
+            };
+        };
+    };
+    rollCallWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    returnBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnRefView"][];
+                };
+            };
+        };
+    };
+    returnShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnAccept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnMorning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+                attempt: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnClear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    rollCallShow: {
+        parameters: {
+            query?: {
+                squad?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RollCallView"];
                 };
             };
         };

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answers;
+use App\Http\Views\RollCallView;
+use App\Models\SorenessReport;
+use App\Records\HealthLog;
+use App\Screens\RollCallScreen;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class RollCallController
+{
+    #[Answers(RollCallView::class, query: ['squad' => 'integer'])]
+    public function show(Request $request, RollCallScreen $screen): JsonResponse
+    {
+        $squads = $request->user()->visibleSquads();
+
+        return response()->json($screen->view($request->user(), $request->has('squad') ? $squads->findOrFail($request->integer('squad')) : $squads->firstOrFail()));
+    }
+
+    #[Answers(null)]
+    public function withdraw(Request $request, SorenessReport $report, HealthLog $log): JsonResponse
+    {
+        Gate::authorize('report', $report->athlete()->firstOrFail());
+        $log->withdraw($report, $request->user());
+
+        return response()->json(status: 204);
+    }
+}

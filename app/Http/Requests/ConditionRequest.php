@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Site;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ConditionRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'site' => ['required', Rule::enum(Site::class)->except([Site::None, Site::Head])],
+            'side' => ['present', 'nullable', Rule::in(['left', 'right'])],
+            'kind' => ['required', Rule::enum(Kind::class)->except([Kind::Head])],
+            'up_to_score' => ['required', 'integer', 'between:1,7'],
+            'until_day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->user()->workspace->today()->iso()],
+            'note' => ['nullable', 'string', 'max:500'],
+        ];
+    }
+}

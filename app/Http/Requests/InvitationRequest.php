@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Role;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class InvitationRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'role' => ['required', Rule::enum(Role::class)],
+            'name' => ['required', 'string', 'max:120'],
+            'squads' => ['present', 'array'],
+            'squads.*' => ['integer'],
+            'athletes' => ['present', 'array'],
+            'athletes.*' => ['string'],
+        ];
+    }
+}

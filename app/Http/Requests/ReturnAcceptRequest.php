@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class ReturnAcceptRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'action' => ['required', 'string'],
+            'stage' => ['required', 'integer', 'min:0'],
+        ];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class ReturnMeasureRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'criterion' => ['required', 'string', 'max:60'],
+            'injured' => ['required', 'numeric', 'gt:0', 'max:10000'],
+            'sound' => ['required', 'numeric', 'gt:0', 'max:10000'],
+            'measured_by' => ['required', 'string', 'max:120'],
+            'measured_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+        ];
+    }
+}

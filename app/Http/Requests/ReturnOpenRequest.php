@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Library\Library;
+use Augendo\Core\Readiness\Site;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ReturnOpenRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'programme' => ['required', Rule::in(app(Library::class)->programmeIds())],
+            'ladder' => ['required', Rule::in(app(Library::class)->ladderIds())],
+            'site' => ['required', Rule::enum(Site::class)->except([Site::None, Site::Head])],
+            'side' => ['present', 'nullable', Rule::in(['left', 'right'])],
+        ];
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Athlete;
+use App\Models\Link;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Makes, takes back and redeems links: personal check-in pages, invitations, new passwords. */
+final class LinkDesk
+{
+    private const CHECK_IN_DAYS = 120;
+
+    private const INVITATION_DAYS = 14;
+
+    private const PASSWORD_HOURS = 2;
+
+    /** @return string the token, shown this once */
+    public function checkIn(Athlete $athlete, string $label, User $by): string
+    {
+        Audit::of($by, $athlete, 'check-in link made', ['for' => $label]);
+
+        return $this->make(Link::CHECK_IN, $label, Carbon::now()->addDays(self::CHECK_IN_DAYS), $by, athlete: $athlete);
+    }
+
+    /** @param  array{role: string, name: string, squads: list<int>, athletes: list<string>}  $given validated */
+    public function invite(array $given, User $by): string
+    {
+        $squads = $by->visibleSquads()->whereIn('id', $given['squads'])->pluck('id')->all();
+        $athletes = $by->visibleAthletes()->whereIn('id', $given['athletes'])->pluck('id')->all();
+        if (count($squads) !== count($given['squads']) || count($athletes) !== count($given['athletes'])) {
+            throw new Problem(422, 'Not yours to share', 'One of these squads or athletes is not yours.', ['squads' => ['Not yours to share.']]);
+        }
+        $role = Role::from($given['role']);
+        if ($role === Role::Assistant && $squads === []) {
+            throw new Problem(422, 'A squad is needed', 'An assistant works with at least one squad. Choose it.', ['squads' => ['Choose at least one.']]);
+        }
+        if (! $role->seesSquads() && $athletes === []) {
+            throw new Problem(422, 'An athlete is needed', 'Choose whose records this person may see.', ['athletes' => ['Choose at least one.']]);
+        }
+        Audit::of($by, null, 'invited', ['role' => $role->value]);
+
+        return $this->make(Link::INVITATION, $given['name'], Carbon::now()->addDays(self::INVITATION_DAYS), $by, details: ['role' => $role->value, 'squads' => $squads, 'athletes' => $athletes]);
+    }
+
+    public function newPassword(User $user, User $by): string
+    {
+        Audit::of($by, null, 'new password link made', ['for' => $user->id]);
+
+        return $this->make(Link::PASSWORD, $user->name, Carbon::now()->addHours(self::PASSWORD_HOURS), $by, user: $user);
+    }
+
+    /** @param  array{name: string, email: string, password: string}  $given validated */
+    public function join(Link $link, array $given): User
+    {
+        return DB::transaction(function () use ($link, $given): User {
+            $user = User::query()->create(['workspace_id' => $link->workspace_id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password'], 'role' => $link->details['role']]);
+            $user->squads()->sync($link->details['squads']);
+            $user->boundAthletes()->sync($link->details['athletes']);
+            $link->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
+            Audit::of($user, null, 'joined', ['role' => $user->role->value]);
+
+            return $user;
+        });
+    }
+
+    public function setPassword(Link $link, string $password): void
+    {
+        DB::transaction(function () use ($link, $password): void {
+            $user = $link->user()->firstOrFail();
+            $user->update(['password' => $password]);
+            self::endSessions($user);
+            $link->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
+            Audit::of($user, null, 'password set by link');
+        });
+    }
+
+    public function revoke(Link $link, User $by): void
+    {
+        $link->update(['revoked_at' => Carbon::now()]);
+        Audit::of($by, $link->athlete, 'link taken back', ['purpose' => $link->purpose]);
+    }
+
+    public function closeAccount(User $user, User $by): void
+    {
+        DB::transaction(function () use ($user, $by): void {
+            $user->update(['closed_at' => Carbon::now()]);
+            self::endSessions($user);
+            Audit::of($by, null, 'account closed', ['of' => $user->id]);
+        });
+    }
+
+    /** Signs a person out everywhere, but for one session if it is named. */
+    public static function endSessions(User $user, ?string $but = null): void
+    {
+        DB::table('sessions')->where('user_id', $user->id)->when($but !== null, fn ($sessions) => $sessions->where('id', '!=', $but))->delete();
+    }
+
+    /** @param  array<string, mixed>|null  $details */
+    private function make(string $purpose, string $label, Carbon $expires, User $by, ?Athlete $athlete = null, ?User $user = null, ?array $details = null): string
+    {
+        $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
+        Link::query()->create([
+            'workspace_id' => $by->workspace_id, 'purpose' => $purpose, 'token_hash' => hash('sha256', $token), 'athlete_id' => $athlete?->id, 'user_id' => $user?->id,
+            'label' => $label, 'details' => $details, 'made_by' => $by->id, 'expires_at' => $expires,
+        ]);
+
+        return $token;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\ConditionView;
+use App\Http\Views\HeightView;
+use App\Http\Views\IntakeView;
+use App\Http\Views\UsualWeekView;
+use App\Models\Athlete;
+use App\Models\Link;
+use App\Models\User;
+use App\Records\AthleteDay;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Site;
+use Illuminate\Support\Facades\DB;
+
+/** What is asked once, who may be called, how fast she grows, and which links lead to her page. */
+final class IntakeScreen
+{
+    public function view(User $user, Athlete $athlete): IntakeView
+    {
+        $on = $user->workspace->today();
+        $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
+        $week = $kept?->usual_week === null ? null : json_decode($kept->usual_week, true);
+        $growth = (new AthleteDay($athlete, $on))->limitBook->growthCmAMonth($athlete->id);
+        $day = fn (string $column): ?string => $kept?->{$column} === null ? null : substr($kept->{$column}, 0, 10);
+
+        return new IntakeView(
+            Parts::athlete($athlete, $on), (int) ($kept->version ?? 0), $athlete->birth_date === null ? null : substr($athlete->birth_date, 0, 10),
+            $kept?->sports, $kept?->past_injuries, $kept?->emergency_contact, $kept?->emergency_plan,
+            $week === null ? null : new UsualWeekView((float) $week['arm'], (float) $week['landings']), $kept?->usual_week_signed_by, $day('usual_week_on'),
+            $kept?->consent_record_by, $day('consent_record_on'), $kept?->consent_film_by, $day('consent_film_on'),
+            DB::table('heights')->where('athlete_id', $athlete->id)->orderBy('measured_on')->get()->map(fn (object $row): HeightView => new HeightView(substr($row->measured_on, 0, 10), (float) $row->height_cm))->all(),
+            $growth, Adjustment::isGrowingFast($growth),
+            $user->role->decides() ? Link::query()->where('athlete_id', $athlete->id)->tap(Link::live(...))->orderByDesc('id')->get()->map(PeopleScreen::link(...))->all() : [],
+            DB::table('known_conditions')->join('users', 'users.id', '=', 'known_conditions.set_by')->where('athlete_id', $athlete->id)->orderByDesc('set_at')->get(['known_conditions.*', 'users.name'])
+                ->map(fn (object $row): ConditionView => new ConditionView(
+                    $row->id, ucfirst(trim("{$row->side} ".Wording::site(Site::from($row->site)))).', '.Wording::kind(Kind::from($row->kind))." up to {$row->up_to_score}, until ".Wording::day(Day::of(substr($row->until_day, 0, 10))).". Set by {$row->name}.",
+                    substr($row->until_day, 0, 10), $row->ended_at !== null || substr($row->until_day, 0, 10) < $on->iso(),
+                ))->all(),
+        );
+    }
+}

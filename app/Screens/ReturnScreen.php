@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\AttemptView;
+use App\Http\Views\OpenableView;
+use App\Http\Views\ProgrammeView;
+use App\Http\Views\ReturnRefView;
+use App\Http\Views\ReturnView;
+use App\Http\Views\StageView;
+use App\Http\Views\StepTakenView;
+use App\Http\Views\UnmetView;
+use App\Models\Athlete;
+use App\Models\Placement;
+use App\Models\PlayReturn;
+use App\Models\ReturnAttempt;
+use App\Models\ReturnClearance;
+use App\Models\ReturnMeasure;
+use App\Models\ReturnStepTaken;
+use App\Models\User;
+use App\Records\AthleteDay;
+use App\Records\LoadBook;
+use App\Records\ReadinessBook;
+use App\Records\ReturnBook;
+use App\Records\ReturnDesk;
+use App\Wording\ReturnWording;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\ProgrammeStage;
+use Augendo\Core\Returning\StageCriterion;
+use Augendo\Core\Returning\StageWork;
+
+/** Who is on the way back, what is awaited, and from whom. */
+final class ReturnScreen
+{
+    private const ACCEPTABLE = ['advance', 'step_back', 'restart', 'done'];
+
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+
+    /** @return list<ReturnRefView> open ones first, what is awaited from the coach before the rest */
+    public function board(User $user): array
+    {
+        $on = $user->workspace->today();
+        $athletes = $user->visibleAthletes()->with('squads')->get()->all();
+        $book = new ReturnBook($athletes, $on);
+        $health = new ReadinessBook($athletes, $on);
+        $refs = [];
+        foreach ($athletes as $athlete) {
+            foreach ($book->all($athlete->id) as $return) {
+                $refs[] = self::ref($return, $athlete, $on, $book->work($return, $health->readiness($athlete, $athlete->squads->first())));
+            }
+        }
+        $order = ['coach', 'clinician', 'athlete', 'nobody'];
+        usort($refs, fn (ReturnRefView $a, ReturnRefView $b): int => [$a->state !== 'open', array_search($a->awaited_from, $order, true), $a->athlete->name] <=> [$b->state !== 'open', array_search($b->awaited_from, $order, true), $b->athlete->name]);
+
+        return $refs;
+    }
+
+    public function view(User $user, PlayReturn $return): ReturnView
+    {
+        $on = $user->workspace->today();
+        $athlete = $return->athlete;
+        $day = new AthleteDay($athlete, $on);
+        $return = PlayReturn::with(['attempts', 'clearances.by', 'measures.by', 'steps.by'])->findOrFail($return->id);
+        $work = $day->returns->work($return, $day->readiness);
+        $programme = $return->programmeAsOpened();
+        $longest = $this->loads->profiles([$athlete], $on)[$athlete->id]->longestThrowM[$this->library->ladder($return->ladder)->skill->id] ?? null;
+        $unmet = ReturnBook::unmet($return);
+        $word = ReturnBook::word($return, $day->readiness);
+        $hindrance = $this->hindrance($return, $work, $unmet, $word);
+        $after = array_values(array_filter($day->limits, fn (Limit $limit): bool => str_starts_with($limit->id, 'after-return-')))[0] ?? null;
+
+        return new ReturnView(
+            self::ref($return, $athlete, $on, $work), $programme->summary, $programme->cautions, $this->library->ladder($return->ladder)->name, $word->value,
+            $return->state === 'open' && in_array($work->step->action, self::ACCEPTABLE, true) && $hindrance === null, $hindrance, $work->step->stage,
+            array_map(fn (StageCriterion $criterion): UnmetView => new UnmetView($criterion->id, $criterion->label, $criterion->unit, $criterion->atLeast), $unmet),
+            array_map(fn (ProgrammeStage $stage, int $i): StageView => new StageView(
+                $stage->name, $athlete->throwing_side->mirror($stage->text), ReturnWording::dose($stage, $longest), ReturnWording::asks($stage),
+                $return->state === 'done' || $i < $return->stage ? 'passed' : ($i === $return->stage ? 'current' : 'ahead'),
+                self::cleanRun($day->returns, $return, $i), $stage->passes, $stage->needsClearance,
+            ), $programme->stages, array_keys($programme->stages)),
+            $return->attempts->reverse()->map(fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $on))->values()->all(),
+            $return->clearances->reverse()->map(fn (ReturnClearance $clearance): string => self::clearance($return, $clearance))->values()->all(),
+            $return->steps->reverse()->map(fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(substr($step->decided_at, 0, 10), $step->evidence['sentence'], $step->by->name))->values()->all(),
+            $return->measures->reverse()->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))->values()->all(),
+            substr($return->opened_on, 0, 10),
+            $return->state === 'done' && $after !== null ? "{$after->label}: ".Wording::limit($after->gauge($day->load->loadRecord(), $on)->read([]), $on) : null,
+        );
+    }
+
+    public static function ref(PlayReturn $return, Athlete $athlete, Day $on, StageWork $work): ReturnRefView
+    {
+        $stages = $return->programmeAsOpened()->stages;
+        [$awaited, $from] = $return->state === 'open' ? ReturnWording::awaited($return, $work) : ['nothing', 'nobody'];
+
+        return new ReturnRefView(
+            $return->id, Parts::athlete($athlete, $on), $return->programmeAsOpened()->name, trim("{$return->side} ".Wording::site($return->site)),
+            $return->stage + 1, count($stages), $stages[$return->stage]->name, $return->state === 'open' ? $work->step->action : $return->state,
+            $return->state === 'open' ? ReturnWording::sentence($return, $work) : ($return->state === 'done' ? 'Done on '.Wording::day(Day::of(substr($return->ended_on, 0, 10))).'. The weeks after stay lighter.' : "Closed: {$return->end_reason}"),
+            $awaited, $from, $return->state === 'open' ? $work->notBefore?->iso() : null, $return->state,
+        );
+    }
+
+    /** @return list<OpenableView> */
+    public function openable(Athlete $athlete): array
+    {
+        $ladders = Placement::query()->where('athlete_id', $athlete->id)->distinct()->orderBy('ladder')->pluck('ladder')->all();
+
+        return array_map(function (string $id): OpenableView {
+            $ladder = $this->library->ladder($id);
+            $programmes = array_filter(array_map($this->library->programme(...), $this->library->programmeIds()), fn ($programme): bool => in_array($ladder->skill->family, $programme->families, true));
+
+            return new OpenableView($id, $ladder->name, array_values(array_map(
+                fn ($programme): ProgrammeView => new ProgrammeView($programme->id, $programme->name, $programme->summary, $programme->channel->value, array_map(fn ($family): string => $family->value, $programme->families)), $programmes,
+            )));
+        }, $ladders);
+    }
+
+    /** @param  list<StageCriterion>  $unmet */
+    private function hindrance(PlayReturn $return, StageWork $work, array $unmet, Word $word): ?string
+    {
+        if ($return->state !== 'open' || ! in_array($work->step->action, ['advance', 'done'], true)) {
+            return null;
+        }
+
+        return match (true) {
+            $unmet !== [] => 'First measure: '.implode('; ', array_map(fn (StageCriterion $criterion): string => lcfirst($criterion->label).', at least '.Wording::percent($criterion->atLeast), $unmet)).'.',
+            $word !== Word::Full => 'Nobody moves on while the word of the returning place is '.Wording::word($word).'.',
+            default => null,
+        };
+    }
+
+    private static function cleanRun(ReturnBook $book, PlayReturn $return, int $stage): int
+    {
+        return count(array_filter($book->attempts($return), fn ($attempt): bool => $attempt->stage === $stage && $attempt->isClean()));
+    }
+
+    private static function attempt(PlayReturn $return, ReturnAttempt $attempt, ReturnBook $book, Day $on): AttemptView
+    {
+        $morning = $book->nextMorning($return, $attempt);
+        $days = $on->daysSince(Day::of(substr($attempt->day, 0, 10)));
+
+        return new AttemptView($attempt->id, substr($attempt->day, 0, 10), ReturnWording::attempt($return, $attempt, $morning), $morning, $morning === null && $days >= 1 && $days * 24 <= ReturnDesk::MORNING_ENTRY_HOURS + 24);
+    }
+
+    private static function clearance(PlayReturn $return, ReturnClearance $clearance): string
+    {
+        $through = $clearance->through_stage === null ? 'for all stages' : 'through “'.($return->programmeAsOpened()->stages[$clearance->through_stage]->name ?? '').'”';
+
+        return "{$clearance->clinician_name}, {$clearance->clinician_role}, ".Wording::day(Day::of(substr($clearance->document_date, 0, 10))).": {$through}. Recorded by {$clearance->by->name}.";
+    }
+
+    private static function measure(PlayReturn $return, ReturnMeasure $measure): string
+    {
+        foreach ($return->programmeAsOpened()->stages as $stage) {
+            foreach ($stage->criteria as $criterion) {
+                if ($criterion->id === $measure->criterion) {
+                    return "{$criterion->label}: ".Wording::number($measure->injured).' over '.Wording::number($measure->sound)." {$criterion->unit}, ".Wording::percent($measure->injured / max(1e-9, $measure->sound)).', '.Wording::day(Day::of(substr($measure->measured_on, 0, 10))).", measured by {$measure->measured_by}.";
+                }
+            }
+        }
+
+        return $measure->criterion;
+    }
+}
