@@ -10,6 +10,8 @@ return [
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
     'key' => env('APP_KEY'),
+    // Tests alone: a file with the time it is to be. Not looked at in production.
+    'clock_file' => env('AUGENDO_CLOCK_FILE'),
     // Written by bin/setup from the code itself: what was kept by another build is worked out anew.
     'build' => is_file(base_path('bootstrap/cache/build')) ? trim((string) file_get_contents(base_path('bootstrap/cache/build'))) : 'unbuilt',
 ];

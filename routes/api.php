@@ -43,6 +43,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('measures', 'measure')->can('clear', 'return');
         Route::post('accept', 'accept')->can('decide', 'return');
         Route::post('attempts/{attempt}/morning', 'morning')->can('record', 'return');
+        Route::post('sheets', 'plan')->can('decide', 'return');
         Route::post('close', 'close')->can('decide', 'return');
     });
 

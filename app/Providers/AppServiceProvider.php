@@ -15,6 +15,7 @@ use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
@@ -30,6 +31,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
+        if (! $this->app->isProduction() && is_file((string) config('app.clock_file'))) {
+            Carbon::setTestNow(trim((string) file_get_contents((string) config('app.clock_file'))));
+        }
         Gate::policy(Athlete::class, AthletePolicy::class);
         Gate::policy(Sheet::class, SheetPolicy::class);
         Gate::policy(PlayReturn::class, ReturnPolicy::class);

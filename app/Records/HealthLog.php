@@ -65,13 +65,19 @@ final class HealthLog
         });
     }
 
+    /** @param  object{refers: bool|int, reported_by: int|null, received_at: string}  $report a model or a row */
+    public static function mayWithdraw(object $report, User $by): bool
+    {
+        return ! $report->refers && $report->reported_by === $by->id && Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isFuture();
+    }
+
     /** Takes back a report made on the wrong name. A report that refers stays: only a clearance closes it. */
     public function withdraw(SorenessReport $report, User $by): void
     {
         if ($report->refers) {
             throw new Problem(422, 'It stays', 'A report that refers is not taken back; a clinician’s clearance closes it.');
         }
-        if ($report->reported_by !== $by->id || Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isPast()) {
+        if (! self::mayWithdraw($report, $by)) {
             throw new Problem(422, 'Too late to take back', 'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.');
         }
         DB::transaction(function () use ($report, $by): void {

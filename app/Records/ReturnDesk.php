@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Http\Problem;
 use App\Models\Athlete;
+use App\Models\Placement;
 use App\Models\PlayReturn;
 use App\Models\ReturnAttempt;
 use App\Models\ReturnClearance;
@@ -13,6 +14,7 @@ use App\Models\ReturnMeasure;
 use App\Models\ReturnStepTaken;
 use App\Models\Role;
 use App\Models\Sheet;
+use App\Models\TrainingSession;
 use App\Models\User;
 use App\Wording\ReturnWording;
 use Augendo\Core\Day;
@@ -94,6 +96,28 @@ final class ReturnDesk
             }
             ReturnMeasure::query()->create([...$given, 'return_id' => $return->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
             $this->changed($return->athlete, $by->workspace->today());
+        });
+    }
+
+    /** A sheet for the stage on a day: the one that is there, or a session of its own. */
+    public function plan(PlayReturn $return, Day $day, User $by): Sheet
+    {
+        return DB::transaction(function () use ($return, $day, $by): Sheet {
+            $squad = $return->athlete->squads()->orderBy('squads.id')->firstOrFail();
+            $there = Sheet::query()->where('athlete_id', $return->athlete_id)->where('held_on', $day->iso())->where('ladder', $return->ladder)->where('state', '!=', 'finished')->first();
+            if ($there !== null) {
+                return $there;
+            }
+            $session = TrainingSession::query()->firstOrCreate(['squad_id' => $squad->id, 'held_on' => $day->iso()], ['starts_at' => '17:00', 'title' => 'Return session']);
+            $placement = Placement::query()->where('athlete_id', $return->athlete_id)->where('ladder', $return->ladder)->orderByDesc('entered_at')->firstOrFail();
+            $sheet = Sheet::query()->create([
+                'training_session_id' => $session->id, 'athlete_id' => $return->athlete_id, 'held_on' => $day->iso(), 'ladder' => $return->ladder,
+                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+            ]);
+            SheetDesk::open($sheet)->fit();
+            Audit::of($by, $return->athlete, 'return session planned', ['day' => $day->iso()]);
+
+            return $sheet->refresh();
         });
     }
 

@@ -11,6 +11,7 @@ use App\Models\Athlete;
 use App\Models\Link;
 use App\Models\Squad;
 use App\Models\User;
+use App\Records\HealthLog;
 use App\Records\ReadinessBook;
 use Illuminate\Support\Facades\DB;
 
@@ -29,13 +30,13 @@ final class RollCallScreen
         $worked = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', $on->plus(-1)->iso())->distinct()->pluck('athlete_id')->all();
         $ill = DB::table('wellness')->whereIn('athlete_id', $ids)->where('day', $on->iso())->orderBy('received_at')->pluck('ill', 'athlete_id');
         $linked = Link::query()->whereIn('athlete_id', $ids)->where('purpose', Link::CHECK_IN)->tap(Link::live(...))->pluck('athlete_id')->all();
-        $rows = array_map(function (Athlete $athlete) use ($squad, $on, $book, $today, $mornings, $before, $worked, $ill, $linked): RollCallRowView {
+        $rows = array_map(function (Athlete $athlete) use ($user, $squad, $on, $book, $today, $mornings, $before, $worked, $ill, $linked): RollCallRowView {
             $readiness = $book->readiness($athlete, $squad);
             $report = $today[$athlete->id] ?? null;
 
             return new RollCallRowView(
                 Parts::athlete($athlete, $on), $readiness->word->value, Parts::why($readiness), $report === null ? null : substr($report->at, 11, 5),
-                $report === null || $report->refers ? null : $report->id, isset($before[$athlete->id]) ? substr($before[$athlete->id], 0, 10) : null,
+                $report !== null && HealthLog::mayWithdraw($report, $user) ? $report->id : null, isset($before[$athlete->id]) ? substr($before[$athlete->id], 0, 10) : null,
                 in_array($athlete->id, $worked, true) && ! in_array($athlete->id, $mornings, true), $ill[$athlete->id] ?? null, in_array($athlete->id, $linked, true),
             );
         }, $athletes);

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\LibraryProblemView;
+use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
 use App\Http\Views\SquadView;
 use App\Http\Views\TodayRowView;
 use App\Http\Views\TodayView;
 use App\Models\Athlete;
 use App\Models\Placement;
+use App\Models\PlayReturn;
 use App\Models\Squad;
 use App\Models\User;
 use App\Records\AthleteLoad;
@@ -27,6 +29,7 @@ use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\Status;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Readiness;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -125,6 +128,9 @@ final class TodayScreen
                 $ladder = $ladders->ladder($placement);
                 $standing = $ladders->rung($placement);
                 $rung = Parts::rung($ladder, $standing);
+                if ($return !== null) {
+                    return $this->onTheWayBack($athlete, $on, $readiness, $states, $rung, $sheet, $return, $returns);
+                }
                 $word = LadderBook::word($athlete, $standing, $readiness);
                 $gate = Parts::gate(
                     $ladders->gate($athlete, $placement, $readiness, $load, $limits), $standing, $ladder->after($standing->id),
@@ -142,10 +148,32 @@ final class TodayScreen
         return new TodayRowView(
             Parts::athlete($athlete, $on), $readiness->word->value, Parts::why($readiness), Parts::channels($readiness),
             Tapes::leading($states, $binding, $on), $headroom,
-            array_filter($states, fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver())) !== [],
+            self::isNear($states),
             $rung, $gate, $sheet, count($readiness->openReferrals),
-            $return === null ? null : ReturnScreen::ref($return, $athlete, $on, $returns->work($return, $readiness)),
+            null,
         );
+    }
+
+    /**
+     * On the way back the stages decide, not the ladder: no gate, and no headroom of a dose that is not theirs.
+     *
+     * @param  list<LimitState>  $states
+     */
+    private function onTheWayBack(Athlete $athlete, Day $on, Readiness $readiness, array $states, RungRefView $rung, ?SheetRefView $sheet, PlayReturn $return, ReturnBook $returns): TodayRowView
+    {
+        $tape = Tapes::leading($states, [], $on);
+
+        return new TodayRowView(
+            Parts::athlete($athlete, $on), $readiness->word->value, Parts::why($readiness), Parts::channels($readiness), $tape,
+            $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}", self::isNear($states), $rung, null, $sheet, count($readiness->openReferrals),
+            ReturnScreen::ref($return, $athlete, $on, $returns->work($return, $readiness)),
+        );
+    }
+
+    /** @param  list<LimitState>  $states */
+    private static function isNear(array $states): bool
+    {
+        return array_filter($states, fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver())) !== [];
     }
 
     /** @param  array<string, Placement>  $placements of the ladder today’s session is on, else the first */

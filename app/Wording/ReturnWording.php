@@ -17,7 +17,7 @@ final class ReturnWording
     {
         $stages = $return->programmeAsOpened()->stages;
         $name = "“{$stages[$work->step->stage]->name}”";
-        $from = $work->notBefore === null ? '' : ', not before '.Wording::day($work->notBefore);
+        $from = $work->notBefore === null || $work->why !== 'not_before' ? '' : ', not before '.Wording::day($work->notBefore);
 
         return match ($work->step->action) {
             'stop' => 'Stopped. A clinician’s clearance dated after what happened opens the way again.',

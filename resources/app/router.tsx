@@ -1,20 +1,37 @@
-import { createRootRoute, createRoute, createRouter } from '@tanstack/react-router';
+import { createRootRoute, createRoute, createRouter, Outlet } from '@tanstack/react-router';
 import { Frame } from './parts/Frame';
 import { AfterScreen } from './screens/after/AfterScreen';
 import { AthleteScreen } from './screens/athlete/AthleteScreen';
+import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
+import { IntakeScreen } from './screens/intake/IntakeScreen';
+import { JoinScreen } from './screens/join/JoinScreen';
+import { PeopleScreen } from './screens/people/PeopleScreen';
+import { ReturnScreen } from './screens/returns/ReturnScreen';
+import { ReturnsScreen } from './screens/returns/ReturnsScreen';
+import { RollCallScreen } from './screens/rollcall/RollCallScreen';
 import { SheetScreen } from './screens/sheet/SheetScreen';
 import { SignIn, SignInScreen } from './screens/signin/SignIn';
 import { TodayScreen } from './screens/today/TodayScreen';
 
-const root = createRootRoute({ component: () => <Frame SignIn={SignIn} SignInScreen={SignInScreen} />, notFoundComponent: () => <p className="p-6">There is nothing at this address. <a className="underline" href="/">Back to Today</a></p> });
-const today = createRoute({ getParentRoute: () => root, path: '/', component: TodayScreen });
-const sheet = createRoute({ getParentRoute: () => root, path: '/sheets/$sheetId', component: SheetScreen });
-const courtside = createRoute({ getParentRoute: () => root, path: '/sheets/$sheetId/courtside', component: CourtsideScreen });
-const after = createRoute({ getParentRoute: () => root, path: '/sheets/$sheetId/after', component: AfterScreen });
-const athlete = createRoute({ getParentRoute: () => root, path: '/athletes/$athleteId', component: AthleteScreen });
+const root = createRootRoute({ component: Outlet, notFoundComponent: () => <p className="p-6">There is nothing at this address. <a className="underline" href="/">Back to Today</a></p> });
+// Behind a link alone: nobody signs in for these.
+const checkIn = createRoute({ getParentRoute: () => root, path: '/check-in', component: CheckInScreen });
+const join = createRoute({ getParentRoute: () => root, path: '/join', component: JoinScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([today, sheet, courtside, after, athlete]) });
+const frame = createRoute({ getParentRoute: () => root, id: 'frame', component: () => <Frame SignIn={SignIn} SignInScreen={SignInScreen} /> });
+const today = createRoute({ getParentRoute: () => frame, path: '/', component: TodayScreen });
+const rollCall = createRoute({ getParentRoute: () => frame, path: '/roll-call', component: RollCallScreen });
+const sheet = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId', component: SheetScreen });
+const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/courtside', component: CourtsideScreen });
+const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
+const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
+const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
+const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
+const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
+
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, playReturn, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

@@ -58,6 +58,7 @@ final class AccessTest extends TestCase
         'POST api/returns/{return}/accept' => self::COACH,
         'POST api/returns/{return}/attempts/{attempt}/morning' => self::RECORDS,
         'POST api/returns/{return}/close' => self::COACH,
+        'POST api/returns/{return}/sheets' => self::COACH,
         'GET api/sheets/{sheet}' => self::EVERYBODY,
         'PUT api/sheets/{sheet}' => self::COACH,
         'POST api/sheets/{sheet}/preview' => self::EVERYBODY,
@@ -156,6 +157,7 @@ final class AccessTest extends TestCase
         if ($user !== null) {
             $this->actingAs($user);
         }
+
         // Sent empty: whoever may not call is refused before anything is looked at, and nothing is changed by who may.
         return $this->json($method, "/{$path}", $method === 'GET' ? [] : ['version' => -1])->getStatusCode();
     }

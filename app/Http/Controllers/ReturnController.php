@@ -12,11 +12,14 @@ use App\Http\Requests\ReturnOpenRequest;
 use App\Http\Views\OpenableView;
 use App\Http\Views\ReturnRefView;
 use App\Http\Views\ReturnView;
+use App\Http\Views\SheetRefView;
 use App\Models\Athlete;
 use App\Models\PlayReturn;
 use App\Models\ReturnAttempt;
 use App\Records\ReturnDesk;
 use App\Screens\ReturnScreen;
+use App\Screens\SheetRefs;
+use Augendo\Core\Day;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -70,6 +73,15 @@ final class ReturnController
         $this->desk->accept($return, $request->validated(), $request->user());
 
         return $this->answer($request, $return);
+    }
+
+    #[Answers(SheetRefView::class)]
+    public function plan(Request $request, PlayReturn $return): JsonResponse
+    {
+        $today = $request->user()->workspace->today();
+        $given = $request->validate(['day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(60)->iso()]]);
+
+        return response()->json(SheetRefs::one($this->desk->plan($return, Day::of($given['day']), $request->user())->id));
     }
 
     #[Answers(ReturnView::class)]

@@ -21,6 +21,17 @@ export type LoadDay = Schemas['LoadDayView'];
 export type Soreness = Schemas['SorenessView'];
 export type Ladder = Schemas['LadderView'];
 export type RungRef = Schemas['RungRefView'];
+export type SheetRef = Schemas['SheetRefView'];
+export type ReturnRef = Schemas['ReturnRefView'];
+export type ReturnDetail = Schemas['ReturnView'];
+export type Openable = Schemas['OpenableView'];
+export type RollCall = Schemas['RollCallView'];
+export type CheckInPage = Schemas['CheckInPageView'];
+export type People = Schemas['PeopleView'];
+export type Place = Schemas['PlaceView'];
+export type Join = Schemas['JoinView'];
+export type Intake = Schemas['IntakeView'];
+export type Token = Schemas['TokenView'];
 
 /** An answer of the server that is not what was asked for, as it says it itself. */
 export class Problem extends Error {
@@ -48,7 +59,8 @@ function csrfToken(): string {
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
-export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+/** @param linkToken token of a personal link or an invitation, which stands for a sign-in */
+export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown, linkToken?: string): Promise<T> {
     let response: Response;
     try {
         response = await fetch(path, {
@@ -57,6 +69,7 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': csrfToken(),
                 ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+                ...(linkToken === undefined ? {} : { 'X-Link-Token': linkToken }),
             },
             body: body === undefined ? undefined : JSON.stringify(body),
         });
@@ -67,7 +80,7 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?
     const answer: unknown = text === '' ? null : safeJson(text);
     if (response.ok) return answer as T;
     const problem = (answer ?? {}) as { title?: string; detail?: string; errors?: Record<string, string[]> };
-    if (response.status === 401 && path !== '/api/me') signedOut.dispatchEvent(new Event('signed-out'));
+    if (response.status === 401 && path !== '/api/me' && linkToken === undefined) signedOut.dispatchEvent(new Event('signed-out'));
     throw new Problem(response.status, problem.title ?? 'This did not work', problem.detail ?? `The server answered ${response.status}.`, problem.errors);
 }
 

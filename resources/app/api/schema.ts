@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/returns/{return}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/roll-call": {
         parameters: {
             query?: never;
@@ -2109,6 +2125,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    returnPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                return: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetRefView"];
                 };
             };
         };

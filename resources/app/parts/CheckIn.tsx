@@ -1,36 +1,19 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AthleteCard } from '../api/client';
-import { KINDS, MOMENTS, nowWithOffset } from '../api/words';
-import { keepReports, newId, type Report } from '../offline/store';
-import { BodyPicture, type Place } from './BodyPicture';
+import { keepReports, type Report } from '../offline/store';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
+import { SoreForm } from './SoreForm';
 
 const MORNING_ENDS_HOUR = 12;
 
-/** Five drawn faces stand for 0, 2, 4, 6 and 8 under nine years. */
-function Face({ score }: { score: number }) {
-    const bend = 10 - score * 2.4;
-    return (
-        <svg viewBox="0 0 40 40" width="44" height="44" aria-hidden="true">
-            <circle cx="20" cy="20" r="17" fill="var(--color-page)" stroke="currentColor" strokeWidth="2" />
-            <circle cx="14" cy="16" r="2" fill="currentColor" /><circle cx="26" cy="16" r="2" fill="currentColor" />
-            <path d={`M12 ${27 - bend / 4}Q20 ${27 + bend} 28 ${27 - bend / 4}`} fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" />
-        </svg>
-    );
-}
+const FACES_UNDER_YEARS = 9;
 
 /** How are you, and where? Kept on this device first; the sheet of the day is fitted to it at once. */
-export function CheckIn({ athlete, moment: given, onDone, onClose }: { athlete: AthleteCard; moment?: string; onDone?: (reports: Report[]) => void; onClose: () => void }) {
+export function CheckIn({ athlete, moment, onDone, onClose }: { athlete: AthleteCard; moment?: string; onDone?: (reports: Report[]) => void; onClose: () => void }) {
     const queries = useQueryClient();
-    const [moment, setMoment] = useState(given ?? (new Date().getHours() < MORNING_ENDS_HOUR ? 'morning' : 'before'));
-    const [place, setPlace] = useState<Place | null>(null);
-    const [kind, setKind] = useState<string | null>(null);
-    const [named, setNamed] = useState<Array<Report & { label: string }>>([]);
     const [failed, setFailed] = useState<unknown>(null);
-    const young = athlete.age !== null && athlete.age < 9;
-
     const keep = async (reports: Report[]): Promise<void> => {
         try {
             await keepReports(athlete.id, reports);
@@ -41,60 +24,10 @@ export function CheckIn({ athlete, moment: given, onDone, onClose }: { athlete: 
             setFailed(error);
         }
     };
-    const report = (site: string, side: string | null, ofKind: string, score: number): Report => ({ id: newId(), at: nowWithOffset(), moment, site, side, kind: ofKind, score, note: null });
-    const score = (value: number): void => {
-        if (!place || !kind) return;
-        setNamed([...named, { ...report(place.site, place.side, kind, value), label: `${place.label}: ${KINDS.find(([each]) => each === kind)?.[1].toLowerCase() ?? kind}, ${value}` }]);
-        setPlace(null);
-        setKind(null);
-    };
-
     return (
         <Sheetlet open onClose={onClose} title={`${athlete.given_name}: how are you, and where?`}>
-            <div role="group" aria-label="Moment" className="mb-3 flex flex-wrap gap-x-3 gap-y-1">
-                {MOMENTS.map(([each, label]) => (
-                    <button key={each} type="button" aria-pressed={moment === each} onClick={() => setMoment(each)} className={`min-h-9 px-1 ${moment === each ? 'border-b-[3px] border-ink font-bold' : 'text-soft'}`}>{label}</button>
-                ))}
-            </div>
             <Notice problem={failed} />
-            {named.length > 0 && (
-                <ul className="mb-3">
-                    {named.map((each) => (
-                        <li key={each.id} className="flex items-center justify-between border-t border-line">
-                            <span className="first-letter:uppercase">{each.label}</span>
-                            <button type="button" className="btn btn-quiet" onClick={() => setNamed(named.filter((other) => other.id !== each.id))}>Take back</button>
-                        </li>
-                    ))}
-                </ul>
-            )}
-            {place === null && (
-                <>
-                    {named.length === 0
-                        ? <button type="button" className="btn btn-main w-full text-lg" style={{ minHeight: '4rem' }} onClick={() => void keep([report('none', null, 'muscle', 0)])}>Nothing sore</button>
-                        : <button type="button" className="btn btn-main w-full text-lg" style={{ minHeight: '4rem' }} onClick={() => void keep(named)}>Keep {named.length === 1 ? 'this report' : `these ${named.length} reports`}</button>}
-                    <p className="label my-2 text-center">{named.length === 0 ? 'or touch the place that is sore' : 'or touch another place'}</p>
-                    <BodyPicture chosen={named.map((each) => ({ site: each.site, side: each.side as Place['side'], label: each.label }))} onChoose={setPlace} />
-                </>
-            )}
-            {place !== null && (
-                <div>
-                    <p className="head mb-2 text-lg first-letter:uppercase">{place.label}</p>
-                    <p className="label mb-1">What is it like?</p>
-                    <div className="grid grid-cols-2 gap-1.5">
-                        {KINDS.map(([each, label]) => (
-                            <button key={each} type="button" aria-pressed={kind === each} onClick={() => setKind(each)} className={`btn justify-start ${kind === each ? 'btn-main' : ''}`} style={{ minHeight: '3rem' }}>{label}</button>
-                        ))}
-                    </div>
-                    <p className="label mb-1 mt-4">{kind === null ? 'First what it is like, then how bad' : 'How bad, 0 to 10?'}</p>
-                    {young ? (
-                        <div className="flex justify-between">{[0, 2, 4, 6, 8].map((value) => <button key={value} type="button" disabled={kind === null} aria-label={`Face ${value} of 10`} onClick={() => score(value)} className="p-1 disabled:opacity-40"><Face score={value} /></button>)}</div>
-                    ) : (
-                        <div className="grid grid-cols-11 gap-0.5">{Array.from({ length: 11 }, (_, value) => <button key={value} type="button" disabled={kind === null} onClick={() => score(value)} className="head border-y-2 border-ink text-lg enabled:hover:bg-tape disabled:border-line disabled:text-soft" style={{ minHeight: '3.5rem' }}>{value}</button>)}</div>
-                    )}
-                    <button type="button" className="btn btn-quiet mt-2" onClick={() => { setPlace(null); setKind(null); }}>Another place</button>
-                </div>
-            )}
-            <p className="mt-3 border-t border-line pt-2 text-sm text-soft">Numbness, swelling, a locked or unstable joint, or a head knock stops the session and goes to a licensed clinician. Augendo gives no diagnosis.</p>
+            <SoreForm young={athlete.age !== null && athlete.age < FACES_UNDER_YEARS} moment={moment ?? (new Date().getHours() < MORNING_ENDS_HOUR ? 'morning' : 'before')} onKeep={(reports) => void keep(reports)} />
         </Sheetlet>
     );
 }

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, Outlet, useLocation } from '@tanstack/react-router';
 import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
-import { api, type Me, Problem, signedOut } from '../api/client';
+import { api, type Me, type Place, Problem, signedOut } from '../api/client';
 import { dayName } from '../api/words';
 import { flush } from '../offline/store';
 import { useUnsent } from '../offline/useUnsent';
@@ -56,11 +56,11 @@ function TopBar({ me }: { me: Me }) {
     return (
         <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-6 border-b-2 border-ink px-4 py-2 sm:px-6">
             <Link to="/" className="head text-xl">Augendo</Link>
-            <Link to="/" className="head" activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>Today</Link>
+            {([['/', 'Today'], ['/roll-call', 'Roll call'], ['/returns', 'Returns'], ...(me.decides ? [['/people', 'People'] as const] : [])] as const).map(([to, label]) => <Link key={to} to={to} className="head" activeOptions={{ exact: to === '/' }} activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>{label}</Link>)}
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><button type="button" className="btn mt-2" onClick={() => void signOut()}>Sign out</button></div>}>{me.name}</Opens>
+            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><Places /><button type="button" className="btn mt-2" onClick={() => void signOut()}>Sign out</button></div>}>{me.name}</Opens>
         </nav>
     );
 }
@@ -70,4 +70,18 @@ export function UnsentMark() {
     const { waiting, refused } = useUnsent();
     if (waiting === 0 && refused === 0) return null;
     return <span role="status" className="head text-reduced">{waiting > 0 && `${waiting} not sent yet`}{waiting > 0 && refused > 0 && ', '}{refused > 0 && <span className="text-stop">{refused} refused, kept here</span>}</span>;
+}
+
+/** Where one is signed in, and the way to end the others. */
+function Places() {
+    const queries = useQueryClient();
+    const places = useQuery({ queryKey: ['places'], queryFn: () => api<Place[]>('GET', '/api/me/places') });
+    if (!places.data) return null;
+    return (
+        <div className="mt-2 border-t border-line pt-2">
+            <p className="label">Signed in</p>
+            <ul>{places.data.map((place) => <li key={place.id} className="text-sm">{place.browser}, {place.here ? 'here' : `last seen ${dayName(place.last_seen.slice(0, 10))} ${place.last_seen.slice(11, 16)}`}</li>)}</ul>
+            {places.data.length > 1 && <button type="button" className="btn mt-1" onClick={() => void api<Place[]>('POST', '/api/me/places/end-others').then((left) => queries.setQueryData(['places'], left))}>Sign out everywhere else</button>}
+        </div>
+    );
 }

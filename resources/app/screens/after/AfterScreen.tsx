@@ -8,11 +8,12 @@ import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
+import { StageMark } from '../../parts/StageMark';
 import { Strip } from '../../parts/Strip';
 
 /** What happened, what next, what do I tell them? */
 export function AfterScreen() {
-    const { sheetId } = useParams({ from: '/sheets/$sheetId/after' });
+    const { sheetId } = useParams({ from: '/frame/sheets/$sheetId/after' });
     const me = useMe();
     const after = useQuery({ queryKey: ['after', sheetId], queryFn: () => api<After>('GET', `/api/sheets/${sheetId}/after`) });
     if (after.error && !after.data) return <main className="p-6"><Notice problem={after.error}><button type="button" className="btn mt-2" onClick={() => void after.refetch()}>Try again</button></Notice></main>;
@@ -42,9 +43,10 @@ export function AfterScreen() {
                 </section>
                 <section aria-label="Decision" className="grid content-start gap-3">
                     <div className="flex items-center gap-3"><RungMark rung={rung} /><p><span className="head text-lg">{rung.rung_name}</span> <span className="text-soft">· rung {rung.position} of {rung.of}, {rung.ladder_name}</span></p></div>
-                    <GateHeadline gate={gate} className="text-lg" />
-                    <GateTable gate={gate} />
-                    {me.decides && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
+                    {after.data.return
+                        ? <div className="grid gap-2 border-t-2 border-ink pt-2"><StageMark stage={after.data.return.stage} of={after.data.return.of} /><p className="head text-lg">{after.data.return.sentence}</p><p className="text-soft">Awaited: {after.data.return.awaited}{after.data.return.awaited_from === 'nobody' ? '' : `, from the ${after.data.return.awaited_from}`}.</p><Link to="/returns/$returnId" params={{ returnId: after.data.return.id }} className="btn btn-main justify-self-start">The whole way back</Link></div>
+                        : <><GateHeadline gate={gate} className="text-lg" /><GateTable gate={gate} /></>}
+                    {me.decides && !after.data.return && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
                     <p className="border-t border-line pt-2">{after.data.tomorrow}</p>
                     <div className="flex gap-2"><Link to="/" className="btn">Back to Today</Link><Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="btn">{athlete.given_name}’s page</Link></div>
                 </section>

@@ -13,11 +13,13 @@ import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
 import { ClearanceForm } from './ClearanceForm';
+import { SorenessTrends } from './SorenessTrends';
 import { TimeAxis } from './TimeAxis';
+import { WaysBack } from './WaysBack';
 
 /** Where does she stand, how did she get here? */
 export function AthleteScreen() {
-    const { athleteId } = useParams({ from: '/athletes/$athleteId' });
+    const { athleteId } = useParams({ from: '/frame/athletes/$athleteId' });
     const me = useMe();
     const [asking, setAsking] = useState(false);
     const query = useQuery({ queryKey: ['athlete', athleteId], queryFn: () => api<Athlete>('GET', `/api/athletes/${athleteId}`) });
@@ -34,6 +36,7 @@ export function AthleteScreen() {
                     <p className="mt-0.5 flex flex-wrap items-center gap-x-2"><Opens label="Why this word?" className="" content={<WordReasons channels={query.data.channels} />}><WordMark word={query.data.word} /></Opens><span className="text-soft">{query.data.why}</span></p>
                 </div>
                 <span className="grow" />
+                <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="btn">Intake{query.data.growing_fast ? ', growing fast' : ''}</Link>
                 <button type="button" className="btn" onClick={() => setAsking(true)}>Check in</button>
                 {next && <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">Session {dayName(next.held_on)}</Link>}
             </header>
@@ -44,7 +47,10 @@ export function AthleteScreen() {
                 </section>
             )}
             <div className="grid gap-x-12 gap-y-8 pt-4 lg:grid-cols-[25rem_1fr]">
-                <div className="grid content-start gap-8">{ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides} />)}</div>
+                <div className="grid content-start gap-8">
+                    <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />
+                    {ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides && !query.data.returns.some((each) => each.state === 'open')} />)}
+                </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <section aria-label="Load by day">
                         <h2 className="text-base">Ten weeks behind, one ahead</h2>
@@ -57,6 +63,7 @@ export function AthleteScreen() {
                     </section>
                     <section aria-label="Soreness">
                         <h2 className="text-base">Soreness lately</h2>
+                        <SorenessTrends reports={query.data.soreness} today={query.data.date} />
                         <SorenessList reports={query.data.soreness} />
                     </section>
                     {query.data.decisions.length > 0 && (

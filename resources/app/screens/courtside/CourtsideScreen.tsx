@@ -18,7 +18,7 @@ import { FinishForm } from './FinishForm';
 
 /** Next rep: how many left, what goes wrong, stop? */
 export function CourtsideScreen() {
-    const { sheetId } = useParams({ from: '/sheets/$sheetId/courtside' });
+    const { sheetId } = useParams({ from: '/frame/sheets/$sheetId/courtside' });
     const pack = useQuery({
         queryKey: ['courtside', sheetId],
         queryFn: async () => {
@@ -157,6 +157,7 @@ function Running({ pack }: { pack: Courtside }) {
                     {pack.neighbours.filter((each) => each.sheet_id !== pack.sheet_id).map((each) => <Link key={each.sheet_id} to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`head flex items-center px-2 hover:underline ${each.state === 'finished' ? 'text-soft line-through decoration-1' : ''}`}>{each.name}</Link>)}
                 </nav>
                 <span className="grow text-right text-sm"><UnsentMark /></span>
+                {pack.emergency && <Opens label={`Emergency: whom to call for ${pack.athlete.given_name}`} className="btn btn-quiet min-h-12" content={<p className="whitespace-pre-line text-lg">{pack.emergency}</p>}>SOS</Opens>}
                 <button type="button" className="btn min-h-12" onClick={() => setSore(true)}>Sore</button>
                 <button type="button" className={`btn min-h-12 ${allDone ? 'btn-main' : ''}`} onClick={() => setFinishing(true)}>Finish</button>
             </header>

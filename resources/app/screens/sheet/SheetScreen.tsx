@@ -20,7 +20,7 @@ const doseOf = (block: Block): Dose => ({ id: block.id, sets: block.sets, reps: 
 
 /** What, in what order, how much for each, and why not more? */
 export function SheetScreen() {
-    const { sheetId } = useParams({ from: '/sheets/$sheetId' });
+    const { sheetId } = useParams({ from: '/frame/sheets/$sheetId' });
     const sheet = useQuery({ queryKey: ['sheet', sheetId], queryFn: () => api<Sheet>('GET', `/api/sheets/${sheetId}`), refetchOnWindowFocus: false });
     if (sheet.error && !sheet.data) return <main className="p-6"><Notice problem={sheet.error}><button type="button" className="btn mt-2" onClick={() => void sheet.refetch()}>Try again</button></Notice></main>;
     if (!sheet.data) return <main><Loading what="the session sheet" /></main>;
@@ -88,6 +88,7 @@ function Editor({ kept }: { kept: Sheet }) {
                     <RungMark rung={kept.rung} />
                     <div><p><span className="head">{kept.rung.rung_name}</span> <span className="text-soft">· rung {kept.rung.position} of {kept.rung.of}, {kept.rung.ladder_name}</span></p><p className="text-sm text-soft">{kept.rung_goal}{kept.outcome_ignored ? '. The result is ignored here.' : '.'}</p></div>
                 </div>
+                {kept.return && <Link to="/returns/$returnId" params={{ returnId: kept.return.id }} className="opens self-center">The whole way back</Link>}
                 <span className="grow" />
                 <div className="no-print flex flex-wrap gap-2">
                     {me.records && kept.state !== 'finished' && <button type="button" className="btn" onClick={() => setAsking(true)}>{kept.word === 'unknown' ? 'Check in' : 'Report soreness'}</button>}

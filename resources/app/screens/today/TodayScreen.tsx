@@ -10,6 +10,7 @@ import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { WhyRows, WordReasons } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
+import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
@@ -31,9 +32,7 @@ export function TodayScreen() {
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-6 gap-y-2 py-3">
                 <div>
-                    <h1 className="text-2xl">{today.data.squads.length > 1
-                        ? <select aria-label="Squad" className="bg-transparent" value={today.data.squad.id} onChange={(event) => setSquad(Number(event.target.value))}>{today.data.squads.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>
-                        : today.data.squad.name}, {dayName(today.data.date)}</h1>
+                    <h1 className="text-2xl"><SquadChoice squad={today.data.squad} squads={today.data.squads} onChange={setSquad} />, {dayName(today.data.date)}</h1>
                     <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">{counts.map(([word, count]) => <span key={word} className="inline-flex items-center gap-1.5"><WordShape word={word} size={14} /><span>{count} {WORDS[word].toLowerCase()}</span></span>)}</p>
                 </div>
                 <span className="grow" />
@@ -82,6 +81,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                 <span className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`} title={row.headroom}>{row.near ? 'Near: ' : ''}{row.headroom}</span>
             </div>
             <div role="cell" className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1">
+                {row.return ? <div className="min-w-0 grow"><Link to="/returns/$returnId" params={{ returnId: row.return.id }} className="block truncate hover:underline"><span className="head">On the way back</span><span className="text-sm text-soft"> · stage {row.return.stage} of {row.return.of}, {row.return.stage_name}</span></Link><span className="block truncate text-sm text-soft" title={row.return.sentence}>{row.return.sentence}</span></div> : <>
                 {rung && <RungMark rung={rung} />}
                 <div className="min-w-0 grow">
                     <span className="block truncate"><span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>{rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}</span>
@@ -92,6 +92,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                     )}
                 </div>
                 {gate && <Strip marks={gate.strip} height={15} />}
+                </>}
             </div>
             <div role="cell" className="col-start-2 row-start-1 flex items-center justify-end gap-2 md:col-start-auto md:row-start-auto">
                 {sheet ? (
@@ -102,7 +103,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                         </Link>
                         {sheet.state === 'finished'
                             ? <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">Review</Link>
-                            : me.records && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: sheet.id }} className="btn" aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${athlete.given_name}`}>{sheet.state === 'running' ? 'Go on' : 'Start'}</Link>}
+                            : sheet.nothing_left ? <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="btn">Why</Link> : me.records && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: sheet.id }} className="btn" aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${athlete.given_name}`}>{sheet.state === 'running' ? 'Go on' : 'Start'}</Link>}
                     </>
                 ) : <span className="text-sm text-soft">No session</span>}
             </div>

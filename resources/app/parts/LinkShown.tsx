@@ -1,0 +1,19 @@
+import { useState } from 'react';
+import type { Token } from '../api/client';
+import { dayName } from '../api/words';
+import { Sheetlet } from './Sheetlet';
+
+/** A link that was just made. It is shown this once: only its hash is kept. */
+export function LinkShown({ made, onClose }: { made: { token: Token; path: string; whom: string } | null; onClose: () => void }) {
+    const [copied, setCopied] = useState(false);
+    const address = made === null ? '' : `${window.location.origin}${made.path}#${made.token.token}`;
+    return (
+        <Sheetlet open={made !== null} onClose={() => { setCopied(false); onClose(); }} title="Hand this link on now">
+            <div className="grid gap-3">
+                <p>For {made?.whom}. It is shown this once and works until {made && dayName(made.token.expires_on, true)}. Whoever has it can use it: hand it to that person only.</p>
+                <input className="field" readOnly aria-label="Link" value={address} onFocus={(event) => event.target.select()} />
+                <button type="button" className="btn btn-main" onClick={() => { void navigator.clipboard?.writeText(address).then(() => setCopied(true)); }}>{copied ? 'Copied' : 'Copy'}</button>
+            </div>
+        </Sheetlet>
+    );
+}

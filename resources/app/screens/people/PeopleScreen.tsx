@@ -1,0 +1,74 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type People, type Token } from '../../api/client';
+import { dayName } from '../../api/words';
+import { LinkShown } from '../../parts/LinkShown';
+import { Loading, Notice } from '../../parts/Notice';
+import { Sheetlet } from '../../parts/Sheetlet';
+
+const ROLES: ReadonlyArray<readonly [role: string, name: string, does: string]> = [
+    ['coach', 'Coach', 'everything for the squads chosen'], ['assistant', 'Assistant', 'runs sessions and records, decides nothing'], ['clinician', 'Clinician', 'reports, returns and clearances of the athletes chosen'],
+    ['athlete', 'Athlete', 'own check-ins, plan and progress'], ['guardian', 'Guardian', 'the same, for a child'],
+];
+const PURPOSES: Record<string, string> = { check_in: 'Check-in page', invitation: 'Invitation', password: 'New password' };
+
+/** Who sees what, and what did they do? */
+export function PeopleScreen() {
+    const queries = useQueryClient();
+    const [inviting, setInviting] = useState(false);
+    const [role, setRole] = useState('assistant');
+    const [made, setMade] = useState<{ token: Token; path: string; whom: string } | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
+    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
+    if (!query.data) return <main><Loading what="the people" /></main>;
+    const { people, links, audit, squads, athletes } = query.data;
+    const seesSquads = role === 'coach' || role === 'assistant';
+    const change = (path: string): void => { api<People>('POST', path).then((answer) => { queries.setQueryData(['people'], answer); setProblem(null); }, setProblem); };
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="flex flex-wrap items-end gap-4 py-3"><div><h1 className="text-2xl">People</h1><p className="mt-1 text-soft">Health data is seen by those who need it. Everything decided, cleared, shared or erased stands below with who did it.</p></div><span className="grow" /><button type="button" className="btn btn-main" onClick={() => { setInviting(true); setProblem(null); }}>Invite somebody</button></header>
+            <Notice problem={inviting ? null : problem} />
+            <table className="w-full border-t-2 border-ink">
+                <caption className="sr-only">Accounts</caption>
+                <thead><tr className="label border-b border-line text-left"><th className="py-1">Name</th><th>Role</th><th>Sees</th><th className="hidden sm:table-cell">Signed in</th><th><span className="sr-only">Acts</span></th></tr></thead>
+                <tbody>{people.map((person) => (
+                    <tr key={person.id} className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}>
+                        <td className="py-2 pr-4"><span className="head">{person.name}</span><span className="block break-all text-sm text-soft">{person.email}</span></td>
+                        <td className="py-2 pr-4">{person.role[0]?.toUpperCase()}{person.role.slice(1)}{person.closed && ', closed'}</td>
+                        <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
+                        <td className="hidden py-2 pr-4 text-sm sm:table-cell">{person.signed_in_at === 0 ? '' : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}</td>
+                        <td className="whitespace-nowrap py-1 text-right">{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button></>}</td>
+                    </tr>
+                ))}</tbody>
+            </table>
+            <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.5fr]">
+                <section aria-label="Links"><h2 className="text-base">Links that still work</h2>
+                    {links.length === 0 ? <p className="text-soft">None.</p> : <ul>{links.map((link) => <li key={link.id} className="flex items-center justify-between gap-3 border-t border-line py-0.5"><span>{PURPOSES[link.purpose]}: {link.label} <span className="text-sm text-soft">until {dayName(link.expires_on)}</span></span><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/links/${link.id}/revoke`)}>Take back</button></li>)}</ul>}
+                </section>
+                <section aria-label="Who did what"><h2 className="text-base">Who did what</h2>
+                    {audit.length === 0 && <p className="text-soft">Nothing yet.</p>}
+                    <ul className="max-h-[28rem] overflow-auto" tabIndex={0} aria-label="Entries, newest first">{audit.map((entry, i) => <li key={i} className="grid grid-cols-[8.5rem_1fr] gap-x-3 border-t border-line py-1 text-sm"><span className="text-soft">{dayName(entry.at.slice(0, 10))}, {entry.at.slice(11, 16)}</span><span>{entry.by}: {entry.what}{entry.about ? `, ${entry.about}` : ''}</span></li>)}</ul>
+                </section>
+            </div>
+            <Sheetlet open={inviting} onClose={() => setInviting(false)} title="Invite somebody">
+                <form className="grid gap-3" onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = new FormData(event.currentTarget);
+                    const name = String(form.get('name'));
+                    api<Token>('POST', '/api/people/invitations', { role, name, squads: seesSquads ? form.getAll('squads').map(Number) : [], athletes: seesSquads ? [] : form.getAll('athletes') })
+                        .then((token) => { setInviting(false); setProblem(null); setMade({ token, path: '/join', whom: name }); void queries.invalidateQueries({ queryKey: ['people'] }); }, setProblem);
+                }}>
+                    <fieldset className="grid gap-1"><legend className="label mb-1">As</legend>{ROLES.map(([each, label, does]) => <label key={each} className="flex gap-2"><input type="radio" name="role" checked={role === each} onChange={() => setRole(each)} /><span><span className="head">{label}</span> <span className="text-soft">{does}</span></span></label>)}</fieldset>
+                    <label className="grid gap-1"><span className="label">Name</span><input className="field" name="name" required /></label>
+                    {seesSquads
+                        ? <fieldset><legend className="label mb-1">Squads</legend>{squads.map((squad) => <label key={squad.id} className="flex gap-2"><input type="checkbox" name="squads" value={squad.id} defaultChecked={squads.length === 1} />{squad.name}</label>)}</fieldset>
+                        : <fieldset><legend className="label mb-1">Whose records</legend><div className="grid grid-cols-2 gap-x-4">{athletes.map((athlete) => <label key={athlete.id} className="flex gap-2"><input type="checkbox" name="athletes" value={athlete.id} />{athlete.name}</label>)}</div></fieldset>}
+                    <Notice problem={problem} />
+                    <button className="btn btn-main">Make the link</button>
+                </form>
+            </Sheetlet>
+            <LinkShown made={made} onClose={() => setMade(null)} />
+        </main>
+    );
+}
