@@ -16,7 +16,6 @@ use App\Records\LinkDesk;
 use App\Screens\CheckInScreen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rules\Password;
 
 /** What can be done with a link alone. Its token comes in a header, never in an address, and so in no log. */
@@ -58,10 +57,8 @@ final class LinkController
         } else {
             $user = $links->join($link, $request->validate([...$rules, 'name' => ['required', 'string', 'max:120'], 'email' => ['required', 'email', 'unique:users,email']], ['email.unique' => 'There is an account with this e-mail already: sign in with it.']));
         }
-        Auth::guard('web')->login($user);
-        $request->session()->regenerate();
 
-        return $signIn->me($request);
+        return $signIn->enter($request, $user);
     }
 
     private function entry(Request $request): Link

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Tests;
+
+use Augendo\Core\Cases\CaseError;
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\RestLimit;
+use Augendo\Core\Limits\Severity;
+use Augendo\Core\Limits\StepLimit;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\Attempt;
+use Augendo\Core\Returning\ProgrammeReader;
+use Augendo\Core\Returning\StageClearance;
+use Augendo\Core\Returning\StageRung;
+use Augendo\Core\Returning\StageWork;
+use PHPUnit\Framework\TestCase;
+
+final class WayBackTest extends TestCase
+{
+    private const LIBRARY = __DIR__.'/../../library';
+
+    public function test_the_shipped_programmes_keep_their_promises(): void
+    {
+        $library = new Library(self::LIBRARY);
+        $this->assertCount(4, $library->programmeIds());
+        foreach ($library->programmeIds() as $id) {
+            $stages = $library->programme($id)->stages;
+            $this->assertTrue($stages[0]->needsClearance, "{$id}: nobody starts without a clearance");
+            $full = array_values(array_filter($stages, fn ($stage): bool => $stage->effort >= 1.0));
+            $this->assertTrue($full[0]->needsClearance, "{$id}: nor goes to full effort");
+            foreach ($stages as $i => $stage) {
+                $this->assertLessThanOrEqual(0.25 + 1e-9, $stage->effort - ($stages[$i - 1]->effort ?? $stage->effort), "{$id}, {$stage->name}");
+                $this->assertGreaterThanOrEqual($stage->effort >= 0.9 && $i > 0 ? 2 : 1, $stage->minGapDays);
+            }
+        }
+        $serves = $library->programme('serves-effort-first')->stages;
+        $this->assertSame([0.5, 0.6, 0.75, 0.9, 1.0], array_map(fn ($stage): float => $stage->effort, array_slice($serves, 3, 5)));
+        $this->assertSame([0.25, 0.4, 0.55, 0.7, 0.85, 1.0], array_map(fn ($stage): ?float => $stage->distanceShare, array_slice($library->programme('throws-distance-first')->stages, 0, 6)));
+    }
+
+    public function test_a_programme_that_would_hurt_is_refused_with_the_place(): void
+    {
+        $file = json_decode((string) file_get_contents(self::LIBRARY.'/returns/landings.json'));
+        foreach ([['/stages/0/needs_clearance', fn ($f) => $f->stages[0]->needs_clearance = false], ['/stages/5/reps', fn ($f) => $f->stages[5]->reps = 20], ['/stages/1/effort', fn ($f) => $f->stages[1]->effort = 1.2]] as [$path, $break]) {
+            $broken = json_decode((string) json_encode($file));
+            $break($broken);
+            try {
+                ProgrammeReader::read(new Node($broken));
+                $this->fail("{$path} was taken.");
+            } catch (CaseError $error) {
+                $this->assertSame($path, $error->path);
+            }
+        }
+    }
+
+    public function test_the_days_word_and_the_accepted_day_decide_what_is_trained(): void
+    {
+        $programme = (new Library(self::LIBRARY))->programme('serves-effort-first');
+        $on = Day::of('2027-05-20');
+        $attempt = fn (string $day, int $stage, ?int $morning = 0, int $during = 0): Attempt => new Attempt(Day::of($day), $stage, true, $during, false, $morning, false);
+        $work = fn (int $stage, array $attempts, Word $word = Word::Full, ?string $accepted = null, array $clearances = [[null]]): StageWork => StageWork::on(
+            $on, $programme, $stage, $attempts, array_map(fn (array $c): StageClearance => new StageClearance(Day::of('2027-05-01'), $c[0]), $clearances), $accepted === null ? null : Day::of($accepted), $word,
+        );
+        $this->assertSame(['clear', null], [($w = $work(0, [], clearances: []))->why, $w->stage]);
+        $this->assertSame(['work', 0], [($w = $work(0, []))->why, $w->stage]);
+        $this->assertSame(['wait', null], [($w = $work(2, [$attempt('2027-05-19', 2, null)]))->why, $w->stage]);
+        $this->assertSame(['not_before', null], [($w = $work(2, [$attempt('2027-05-19', 2)]))->why, $w->stage]);
+        $this->assertSame(['work', 2], [($w = $work(2, [$attempt('2027-05-18', 2)]))->why, $w->stage]);
+        $this->assertSame(['work', 1], [($w = $work(2, [$attempt('2027-05-18', 2)], Word::Reduced))->why, $w->stage], 'Reduced: the stage before, unscaled.');
+        $this->assertSame(['word', null], [($w = $work(2, [$attempt('2027-05-18', 2)], Word::None))->why, $w->stage]);
+        $this->assertSame(['work', 1], [($w = $work(2, [$attempt('2027-05-16', 2, 4)]))->why, $w->stage], 'Going back waits for nobody.');
+        $this->assertSame(['work', 2], [($w = $work(2, [$attempt('2027-05-15', 2), $attempt('2027-05-17', 2)]))->why, $w->stage], 'Going on waits for the coach.');
+        $this->assertSame(['not_before', '2027-05-22'], [($w = $work(2, [$attempt('2027-05-18', 2)], accepted: '2027-05-22'))->why, $w->notBefore?->iso()]);
+    }
+
+    public function test_a_stage_is_planned_with_the_athletes_own_object_and_share_of_distance(): void
+    {
+        $library = new Library(self::LIBRARY);
+        $own = $library->ladder('javelin-throw')->rung('five-step');
+        $this->assertNotNull($own);
+        $rung = StageRung::of($library->programme('throws-distance-first'), 1, $own, $library->objects()['nothing'], 41.0, Side::Dominant);
+        $dose = $rung->ownDose();
+        $this->assertSame([2, 10, 0.5, 16.5, $own->ownDose()->object->id], [$dose->sets, $dose->reps, $dose->effort, $dose->distanceM, $dose->object->id]);
+        $this->assertNull(StageRung::of($library->programme('throws-distance-first'), 1, $own, $library->objects()['nothing'], null, Side::Dominant)->ownDose()->distanceM, 'No longest throw, no distance made up.');
+        $this->assertSame('nothing', StageRung::of($library->programme('serves-effort-first'), 0, $own, $library->objects()['nothing'], null, Side::Dominant)->ownDose()->object->id);
+        foreach (StageRung::without($own, [Channel::Arm])->blocks as $block) {
+            $this->assertTrue($block->reps === 0 || $block->skill->arm === 0.0);
+        }
+    }
+
+    public function test_growing_and_returning_make_limits_tighter_and_never_looser(): void
+    {
+        $common = ['x', 'X', 'test', Severity::Hard, null, new LimitFilter];
+        $limits = [new CapLimit(...$common, measure: Measure::Arm, windowDays: 7, max: 400.0), new CapLimit(...$common, measure: Measure::Landings, windowDays: 1, max: 80.0), new StepLimit(...$common, measure: Measure::Arm, maxIncrease: 0.15, floor: 200.0), new RestLimit(...$common, measure: Measure::HighReps, table: [[20.0, 1]])];
+        $growing = Adjustment::growing($limits);
+        $this->assertEqualsWithDelta([320.0, 56.0, 160.0], [$growing[0]->max, $growing[1]->max, $growing[2]->floor], 1e-9);
+        $this->assertSame($limits[3], $growing[3]);
+        $this->assertSame(60.0, Adjustment::returning($limits)[2]->floor);
+        $this->assertTrue(Adjustment::isGrowingFast(0.61) && ! Adjustment::isGrowingFast(0.6) && ! Adjustment::isGrowingFast(null));
+    }
+
+    public function test_the_weeks_after_a_return_climb_and_end(): void
+    {
+        $done = Day::of('2027-05-01');
+        $limits = [new CapLimit('w', 'Arm week', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 7, 400.0)];
+        $max = function (int $daysAfter, array $weekly) use ($done, $limits): ?float {
+            // The week completed before the return was finished first, then those after it.
+            $byDay = [];
+            foreach ($weekly as $week => $sum) {
+                for ($i = 0; $i < 7; $i++) {
+                    $byDay[$done->ordinal + 7 * ($week - 1) + $i] = $sum / 7;
+                }
+            }
+
+            return Adjustment::afterReturn($limits, Channel::Arm, new DailySeries($byDay, $done->ordinal - 60), $done, 300.0, $done->plus($daysAfter))?->max;
+        };
+        $this->assertEqualsWithDelta(120.0, $max(0, [100.0]), 1e-9, '1.2 × the week before');
+        $this->assertEqualsWithDelta(280.0, $max(3, [300.0]), 1e-9, '70 % of the cap');
+        $this->assertEqualsWithDelta(320.0, $max(8, [300.0, 280.0]), 1e-9, '80 %');
+        $this->assertEqualsWithDelta(60.0, $max(8, [100.0, 0.0]), 1e-9, 'an idle week starts from the floor');
+        $this->assertEqualsWithDelta(312.0, $max(22, [100.0, 120.0, 140.0, 260.0]), 1e-9, 'from week four only the growth holds');
+        $this->assertNull($max(27, [250.0, 250.0, 250.0, 250.0, 250.0]), 'over at 80 % of the usual week');
+    }
+}

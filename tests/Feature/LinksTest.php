@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Link;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+final class LinksTest extends TestCase
+{
+    public function test_a_personal_page_takes_a_report_without_an_account(): void
+    {
+        $noor = $this->athlete('Noor');
+        $token = $this->personal('Noor');
+        $this->assertDatabaseMissing('links', ['token_hash' => $token]);
+        $page = $this->page('GET', $token)->assertOk()->json();
+        $this->assertSame(['Noor', true], [$page['given_name'], $page['asks_growth']]);
+        $this->assertArrayNotHasKey('family_name', $page, 'The least that does the job.');
+
+        $report = $this->report('none', null, 'muscle', 0, 'morning');
+        $wellness = ['id' => (string) Str::uuid7(), 'at' => $report['at'], 'sleep' => 2, 'energy' => 3, 'ill' => 'fever'];
+        $send = fn () => $this->page('POST', $token, ['reports' => [$report], 'wellness' => $wellness]);
+        $send()->assertOk()->assertJsonPath('word', 'none');
+        $send()->assertOk();
+        $this->assertSame(1, DB::table('soreness_reports')->where('id', $report['id'])->whereNull('reported_by')->count());
+        $this->assertSame(1, DB::table('wellness')->where('athlete_id', $noor->id)->count());
+        $this->page('POST', $token, ['reports' => [['score' => 12] + $report], 'wellness' => null])->assertStatus(422)->assertJsonStructure(['errors' => ['reports.0.score']]);
+        // What a link reported is on the coach's screens like any other.
+        $shown = collect($this->actingAs($this->coach())->getJson("/api/athletes/{$noor->id}")->json('soreness'))->last();
+        $this->assertSame('by personal link', $shown['by']);
+    }
+
+    public function test_a_link_that_is_wrong_taken_back_or_run_out_says_the_same_and_tells_nothing(): void
+    {
+        $token = $this->personal('Noor');
+        $wrong = $this->page('GET', 'guess')->assertNotFound()->json();
+        $this->assertSame($wrong, $this->page('GET', $this->invitation('assistant', squads: true))->assertNotFound()->json(), 'An invitation is no check-in page.');
+        $this->page('GET', $token)->assertOk();
+        $this->actingAs($this->coach())->postJson('/api/people/links/'.Link::query()->where('purpose', Link::CHECK_IN)->max('id').'/revoke')->assertOk();
+        $this->assertSame($wrong, $this->page('GET', $token)->assertNotFound()->json());
+        $late = $this->personal('Noor');
+        $this->travel(121)->days();
+        $this->assertSame($wrong, $this->page('GET', $late)->assertNotFound()->json());
+    }
+
+    public function test_a_link_is_slowed_down_after_twelve_calls_a_minute(): void
+    {
+        $token = $this->personal('Noor');
+        foreach (range(1, 12) as $_) {
+            $this->page('GET', $token)->assertOk();
+        }
+        $this->page('GET', $token)->assertStatus(429);
+    }
+
+    public function test_an_invitation_makes_one_account_with_what_was_chosen(): void
+    {
+        $token = $this->invitation('clinician', ['Mira', 'Kaito']);
+        $join = function (array $with) use ($token): TestResponse {
+            app('auth')->forgetGuards();
+            $this->flushSession();
+
+            return $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['name' => 'Dr. Ines Falk', 'email' => 'ines@clinic.example', 'password' => 'long enough', ...$with]);
+        };
+        $this->withHeader('X-Link-Token', $token)->getJson('/api/link/entry')->assertOk()->assertJsonPath('role', 'clinician');
+        $join(['password' => 'short'])->assertStatus(422);
+        $join(['email' => 'coach@saltmarsh.example'])->assertStatus(422)->assertJsonPath('errors.email.0', 'There is an account with this e-mail already: sign in with it.');
+        $join([])->assertOk()->assertJsonPath('role', 'clinician');
+        $join(['email' => 'second@clinic.example'])->assertNotFound();
+        $ines = User::query()->where('email', 'ines@clinic.example')->firstOrFail();
+        $this->assertEqualsCanonicalizing(['Mira', 'Kaito'], $ines->visibleAthletes()->pluck('given_name')->all());
+
+        $invite = fn (array $given) => $this->actingAs($this->coach())->postJson('/api/people/invitations', ['role' => 'assistant', 'name' => 'X', 'squads' => [], 'athletes' => [], ...$given]);
+        $invite([])->assertStatus(422)->assertJsonPath('title', 'A squad is needed');
+        $invite(['role' => 'guardian'])->assertStatus(422)->assertJsonPath('title', 'An athlete is needed');
+        $invite(['squads' => [999]])->assertStatus(422)->assertJsonPath('title', 'Not yours to share');
+    }
+
+    public function test_a_new_password_signs_out_everywhere_else(): void
+    {
+        $assistant = $this->person(Role::Assistant);
+        DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $assistant->id, 'payload' => '', 'last_activity' => time()]);
+        $token = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->assertOk()->json('token');
+        app('auth')->forgetGuards();
+        $this->flushSession();
+        $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['password' => 'a new long one'])->assertOk()->assertJsonPath('role', 'assistant');
+        $this->assertDatabaseMissing('sessions', ['id' => 'elsewhere']);
+        $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['password' => 'another long one'])->assertNotFound();
+        $this->flushHeaders()->withHeader('Referer', config('app.url'))->postJson('/api/sign-in', ['email' => 'assistant@saltmarsh.example', 'password' => 'a new long one'])->assertOk();
+        // A link for a password runs out after two hours.
+        $late = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->json('token');
+        $this->travel(3)->hours();
+        $this->withHeader('X-Link-Token', $late)->getJson('/api/link/entry')->assertNotFound();
+    }
+
+    private function personal(string $name): string
+    {
+        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete($name)->id}/links", ['label' => 'mother’s phone'])->assertOk()->json('token');
+        $this->assertGreaterThanOrEqual(43, strlen($token));
+
+        return $token;
+    }
+
+    /** @param  list<string>  $athletes */
+    private function invitation(string $role, array $athletes = [], bool $squads = false): string
+    {
+        return $this->actingAs($this->coach())->postJson('/api/people/invitations', [
+            'role' => $role, 'name' => 'Somebody', 'squads' => $squads ? [$this->coach()->visibleSquads()->firstOrFail()->id] : [], 'athletes' => array_map(fn (string $name): string => $this->athlete($name)->id, $athletes),
+        ])->assertOk()->json('token');
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function page(string $method, string $token, array $body = []): TestResponse
+    {
+        app('auth')->forgetGuards();
+        $this->flushSession();
+
+        return $this->json($method, '/api/link/check-in', $body, ['X-Link-Token' => $token]);
+    }
+}
