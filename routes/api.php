@@ -6,6 +6,7 @@ use App\Http\Controllers\LinkController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ReturnController;
 use App\Http\Controllers\RollCallController;
+use App\Http\Controllers\RosterController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
@@ -31,10 +32,18 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('reports/{report}/withdraw', [RollCallController::class, 'withdraw']);
     Route::middleware('can:manage-people')->prefix('people')->controller(PeopleController::class)->group(function (): void {
         Route::get('', 'show');
+        Route::post('settings', 'settings');
         Route::post('invitations', 'invite');
         Route::post('{person}/new-password', 'newPassword')->whereNumber('person');
         Route::post('{person}/close', 'close')->whereNumber('person');
         Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
+    });
+    Route::get('ladders', [RosterController::class, 'ladders']);
+    Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
+    Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
+        Route::put('', 'changeSquad')->can('manage', 'squad');
+        Route::post('athletes', 'addAthlete')->can('manage', 'squad');
+        Route::post('sessions', 'planSession')->can('manage', 'squad');
     });
     Route::get('returns', [ReturnController::class, 'board']);
     Route::prefix('returns/{return}')->controller(ReturnController::class)->group(function (): void {
@@ -56,6 +65,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('decisions', 'decide')->can('decide', 'athlete');
     });
     Route::prefix('athletes/{athlete}')->group(function (): void {
+        Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
+        Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
+        Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
+        Route::post('wellness', [IntakeController::class, 'wellness'])->can('report', 'athlete');
         Route::get('programmes', [ReturnController::class, 'openable'])->can('clear', 'athlete');
         Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');
         Route::get('intake', [IntakeController::class, 'show'])->can('view', 'athlete');

@@ -7,10 +7,12 @@ namespace App\Providers;
 use App\Models\Athlete;
 use App\Models\PlayReturn;
 use App\Models\Sheet;
+use App\Models\Squad;
 use App\Models\User;
 use App\Policies\AthletePolicy;
 use App\Policies\ReturnPolicy;
 use App\Policies\SheetPolicy;
+use App\Policies\SquadPolicy;
 use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -37,6 +39,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Athlete::class, AthletePolicy::class);
         Gate::policy(Sheet::class, SheetPolicy::class);
         Gate::policy(PlayReturn::class, ReturnPolicy::class);
+        Gate::policy(Squad::class, SquadPolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
         // Sheets and returns are asked for by their ids; the policies look at whose they are.
         Route::model('return', PlayReturn::class);

@@ -36,11 +36,19 @@ final class HealthLog
     {
         DB::transaction(function () use ($athlete, $given, $link): void {
             if ($given['wellness'] !== null) {
-                DB::table('wellness')->insertOrIgnore([
-                    ...$given['wellness'], 'athlete_id' => $athlete->id, 'day' => Instant::of($given['wellness']['at'])->day->iso(), 'received_at' => Carbon::now(),
-                ]);
+                $this->wellness($athlete, $given['wellness'], $link->workspace()->firstOrFail()->today());
             }
             $this->keep($athlete, $given['reports'], $link->workspace()->firstOrFail()->today(), ['reported_by' => null, 'link_id' => $link->id]);
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated; sent before, it changes nothing */
+    public function wellness(Athlete $athlete, array $given, Day $today): void
+    {
+        DB::transaction(function () use ($athlete, $given, $today): void {
+            DB::table('wellness')->insertOrIgnore([...$given, 'athlete_id' => $athlete->id, 'day' => Instant::of($given['at'])->day->iso(), 'received_at' => Carbon::now()]);
+            Athlete::raiseRevision($athlete->id);
+            SheetDesk::refitFrom($athlete, $today);
         });
     }
 

@@ -137,7 +137,7 @@ final class SheetDesk
     {
         DB::transaction(function (): void {
             [$rung, $about, $stage, $return] = $this->asked();
-            $built = SessionBuilder::build($this->frame(), $rung, answersReduced: $stage !== null);
+            $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null);
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
                 'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],

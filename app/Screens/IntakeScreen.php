@@ -7,13 +7,18 @@ namespace App\Screens;
 use App\Http\Views\ConditionView;
 use App\Http\Views\HeightView;
 use App\Http\Views\IntakeView;
+use App\Http\Views\LadderChoiceView;
+use App\Http\Views\NamedView;
 use App\Http\Views\UsualWeekView;
 use App\Models\Athlete;
 use App\Models\Link;
+use App\Models\Placement;
 use App\Models\User;
 use App\Records\AthleteDay;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Site;
@@ -22,6 +27,8 @@ use Illuminate\Support\Facades\DB;
 /** What is asked once, who may be called, how fast she grows, and which links lead to her page. */
 final class IntakeScreen
 {
+    public function __construct(private readonly Library $library) {}
+
     public function view(User $user, Athlete $athlete): IntakeView
     {
         $on = $user->workspace->today();
@@ -43,6 +50,38 @@ final class IntakeScreen
                     $row->id, ucfirst(trim("{$row->side} ".Wording::site(Site::from($row->site)))).', '.Wording::kind(Kind::from($row->kind))." up to {$row->up_to_score}, until ".Wording::day(Day::of(substr($row->until_day, 0, 10))).". Set by {$row->name}.",
                     substr($row->until_day, 0, 10), $row->ended_at !== null || substr($row->until_day, 0, 10) < $on->iso(),
                 ))->all(),
+            $athlete->given_name, $athlete->family_name, $athlete->turn_direction, $this->marks($athlete), $this->standing($athlete),
         );
+    }
+
+    /** @return list<LadderChoiceView> */
+    public function ladders(): array
+    {
+        return array_map(function (string $id): LadderChoiceView {
+            $ladder = $this->library->ladder($id);
+
+            return new LadderChoiceView($id, $ladder->name, $ladder->skill->id, array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs));
+        }, $this->library->ladderIds());
+    }
+
+    /** @return list<string> */
+    private function marks(Athlete $athlete): array
+    {
+        $names = $this->library->skillNames();
+
+        return DB::table('skill_marks')->where('athlete_id', $athlete->id)->orderByDesc('measured_on')->get()->map(fn (object $row): string => ($names[$row->skill] ?? $row->skill).': '.implode(', ', array_filter([
+            $row->longest_throw_m === null ? null : 'longest '.Wording::number((float) $row->longest_throw_m).' m',
+            $row->reference_speed_ms === null ? null : 'reference '.Wording::number((float) $row->reference_speed_ms).' m/s',
+        ])).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))))->all();
+    }
+
+    /** @return list<string> */
+    private function standing(Athlete $athlete): array
+    {
+        return Placement::query()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->map(function (Placement $placement): string {
+            $ladder = $this->library->ladder($placement->ladder);
+
+            return "{$ladder->name}: ".($ladder->rung($placement->rung)->name ?? $placement->rung);
+        })->values()->all();
     }
 }

@@ -42,8 +42,9 @@ final class PeopleScreen
                 $entry->created_at->setTimezone($coach->workspace->timezone)->toIso8601String(), $entry->causer instanceof User ? $entry->causer->name : 'somebody', $entry->description,
                 $entry->subject instanceof Athlete ? $entry->subject->name() : null,
             ))->all(),
-            $coach->visibleSquads()->get()->map(fn (Squad $squad): SquadView => new SquadView($squad->id, $squad->name))->all(),
+            $coach->visibleSquads()->get()->map(fn (Squad $squad): SquadView => new SquadView($squad->id, $squad->name, $squad->school?->value))->all(),
             $coach->visibleAthletes()->orderBy('given_name')->get()->map(fn (Athlete $athlete): NamedView => new NamedView($athlete->id, $athlete->name()))->all(),
+            (bool) $coach->workspace->asks_wellness,
         );
     }
 

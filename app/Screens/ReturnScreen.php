@@ -135,9 +135,18 @@ final class ReturnScreen
         };
     }
 
+    /** Clean attempts in the unbroken run on the stage that ends the record, as the engine counts them. */
     private static function cleanRun(ReturnBook $book, PlayReturn $return, int $stage): int
     {
-        return count(array_filter($book->attempts($return), fn ($attempt): bool => $attempt->stage === $stage && $attempt->isClean()));
+        $clean = 0;
+        foreach (array_reverse($book->attempts($return)) as $attempt) {
+            if ($attempt->stage !== $stage) {
+                break;
+            }
+            $clean += $attempt->isClean() ? 1 : 0;
+        }
+
+        return $clean;
     }
 
     private static function attempt(PlayReturn $return, ReturnAttempt $attempt, ReturnBook $book, Day $on): AttemptView

@@ -53,8 +53,8 @@ final class TodayScreen
         $about = $this->aboutLibrary($squad->rule_set);
 
         return new TodayView(
-            $on->iso(), new SquadView($squad->id, $squad->name),
-            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name))->all(),
+            $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
+            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(),
             $about['name'], $about['notice'],
             array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
             array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),

@@ -32,7 +32,13 @@ final class AccessTest extends TestCase
         'GET api/today' => self::EVERYBODY,
         'GET api/roll-call' => self::EVERYBODY,
         'GET api/returns' => self::EVERYBODY,
+        'GET api/ladders' => self::EVERYBODY,
+        'POST api/squads' => self::COACH,
+        'PUT api/squads/{squad}' => self::COACH,
+        'POST api/squads/{squad}/athletes' => self::COACH,
+        'POST api/squads/{squad}/sessions' => self::COACH,
         'GET api/people' => self::COACH,
+        'POST api/people/settings' => self::COACH,
         'POST api/people/invitations' => self::COACH,
         'POST api/people/{person}/new-password' => self::COACH,
         'POST api/people/{person}/close' => self::COACH,
@@ -43,6 +49,10 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
         'POST api/athletes/{athlete}/clearances' => self::CLEARS,
         'POST api/athletes/{athlete}/decisions' => self::COACH,
+        'PUT api/athletes/{athlete}' => self::COACH,
+        'POST api/athletes/{athlete}/marks' => self::COACH,
+        'POST api/athletes/{athlete}/placements' => self::COACH,
+        'POST api/athletes/{athlete}/wellness' => self::EVERYBODY,
         'GET api/athletes/{athlete}/programmes' => self::CLEARS,
         'POST api/athletes/{athlete}/returns' => self::CLEARS,
         'GET api/athletes/{athlete}/intake' => self::EVERYBODY,
@@ -152,6 +162,7 @@ final class AccessTest extends TestCase
         $path = strtr($path, [
             '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
+            '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
             '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (string) $this->link($athlete),
         ]);
         if ($user !== null) {

@@ -9,6 +9,7 @@ use App\Http\Problem;
 use App\Http\Requests\ConditionRequest;
 use App\Http\Requests\HeightRequest;
 use App\Http\Requests\IntakeRequest;
+use App\Http\Requests\WellnessRequest;
 use App\Http\Views\IntakeView;
 use App\Http\Views\TokenView;
 use App\Models\Athlete;
@@ -53,6 +54,14 @@ final class IntakeController
         $log->setCondition($athlete, $request->validated(), $request->user());
 
         return $this->show($request, $athlete);
+    }
+
+    #[Answers(null)]
+    public function wellness(WellnessRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
+    {
+        $log->wellness($athlete, $request->validated(), $request->user()->workspace->today());
+
+        return response()->json(status: 204);
     }
 
     #[Answers(TokenView::class)]

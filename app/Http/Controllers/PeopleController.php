@@ -27,6 +27,14 @@ final class PeopleController
         return response()->json($this->screen->view($request->user()));
     }
 
+    #[Answers(PeopleView::class)]
+    public function settings(Request $request): JsonResponse
+    {
+        $request->user()->workspace->update($request->validate(['asks_wellness' => ['required', 'boolean']]));
+
+        return $this->show($request);
+    }
+
     #[Answers(TokenView::class)]
     public function invite(InvitationRequest $request): JsonResponse
     {

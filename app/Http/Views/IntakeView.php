@@ -52,5 +52,17 @@ final readonly class IntakeView
         /** @var list<ConditionView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ConditionView::class))]
         public array $conditions,
+        #[OA\Property]
+        public string $given_name,
+        #[OA\Property]
+        public string $family_name,
+        #[OA\Property]
+        public ?string $turn_direction,
+        /** @var list<string> longest throws and reference speeds, in words */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $marks,
+        /** @var list<string> where the athlete stands */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $ladders,
     ) {}
 }

@@ -26,5 +26,8 @@ final readonly class PeopleView
         /** @var list<NamedView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
         public array $athletes,
+        /** whether personal pages ask for sleep, energy and illness */
+        #[OA\Property]
+        public bool $asks_wellness,
     ) {}
 }

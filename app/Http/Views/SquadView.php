@@ -15,5 +15,8 @@ final readonly class SquadView
         public int $id,
         #[OA\Property]
         public string $name,
+        /** `strict` or `graded`; null: by age */
+        #[OA\Property]
+        public ?string $school,
     ) {}
 }

@@ -27,21 +27,23 @@ final class SessionBuilder
     /** @var list<Trim> */
     private array $trims = [];
 
-    private function __construct(private readonly SessionFrame $frame, Rung $rung, private readonly bool $answersReduced)
+    private function __construct(private readonly SessionFrame $frame, Rung $rung, private readonly bool $asGiven)
     {
         $this->blocks = array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks);
         $this->wanted = $this->blocks;
     }
 
     /**
-     * @param  bool  $answersReduced  whether the doses given are the answer to a reduced word already, as on the way back from an injury:
-     *                                they are then not scaled again
+     * @param  bool  $asGiven  whether the doses given are the answer to a reduced word and to idle days already, as on the way back from
+     *                         an injury: they are then not scaled again
      */
-    public static function build(SessionFrame $frame, Rung $rung, bool $answersReduced = false): BuiltSession
+    public static function build(SessionFrame $frame, Rung $rung, bool $asGiven = false): BuiltSession
     {
-        $builder = new self($frame, $rung, $answersReduced);
+        $builder = new self($frame, $rung, $asGiven);
         $builder->fitWord();
-        $builder->fitLayoff();
+        if (! $asGiven) {
+            $builder->fitLayoff();
+        }
         $builder->wanted = $builder->blocks;
         $builder->fitLimits();
         $builder->tellLimitTrims();
@@ -53,7 +55,7 @@ final class SessionBuilder
     {
         foreach ($this->blocks as $i => $block) {
             $word = $this->frame->wordFor($block);
-            if ($block->reps === 0 || $word === Word::Full || ($this->answersReduced && $word === Word::Reduced)) {
+            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced)) {
                 continue;
             }
             $channels = $this->frame->channelsWith($word, $block);

@@ -12,7 +12,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["athleteShow"];
-        put?: never;
+        put: operations["rosterChangeAthlete"];
         post?: never;
         delete?: never;
         options?: never;
@@ -164,6 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rosterAddMark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/placements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rosterPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete}/programmes": {
         parameters: {
             query?: never;
@@ -206,6 +238,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["returnOpen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/wellness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["intakeWellness"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rosterLadders"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -334,6 +398,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["peopleRevoke"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["peopleSettings"];
         delete?: never;
         options?: never;
         head?: never;
@@ -676,6 +756,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/squads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rosterAddSquad"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/squads/{squad}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rosterChangeSquad"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/squads/{squad}/athletes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rosterAddAthlete"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/squads/{squad}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rosterPlanSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -967,25 +1111,54 @@ export interface components {
         /** @description What is asked once. */
         IntakeView: {
             athlete: components["schemas"]["AthleteCardView"];
+            /** @description where the athlete stands */
             version: number;
+            /** @description where the athlete stands */
             birth_date: string | null;
+            /** @description where the athlete stands */
             sports: string | null;
+            /** @description where the athlete stands */
             past_injuries: string | null;
+            /** @description where the athlete stands */
             emergency_contact: string | null;
+            /** @description where the athlete stands */
             emergency_plan: string | null;
             usual_week: components["schemas"]["UsualWeekView"] | null;
+            /** @description where the athlete stands */
             usual_week_signed_by: string | null;
+            /** @description where the athlete stands */
             usual_week_on: string | null;
+            /** @description where the athlete stands */
             consent_record_by: string | null;
+            /** @description where the athlete stands */
             consent_record_on: string | null;
+            /** @description where the athlete stands */
             consent_film_by: string | null;
+            /** @description where the athlete stands */
             consent_film_on: string | null;
+            /** @description where the athlete stands */
             heights: components["schemas"]["HeightView"][];
-            /** Format: float */
+            /**
+             * Format: float
+             * @description where the athlete stands
+             */
             growth_cm_a_month: number | null;
+            /** @description where the athlete stands */
             growing_fast: boolean;
+            /** @description where the athlete stands */
             links: components["schemas"]["LinkView"][];
+            /** @description where the athlete stands */
             conditions: components["schemas"]["ConditionView"][];
+            /** @description where the athlete stands */
+            given_name: string;
+            /** @description where the athlete stands */
+            family_name: string;
+            /** @description where the athlete stands */
+            turn_direction: string | null;
+            /** @description where the athlete stands */
+            marks: string[];
+            /** @description where the athlete stands */
+            ladders: string[];
         };
         /** @description What a link opens. */
         JoinView: {
@@ -994,6 +1167,13 @@ export interface components {
             workspace: string;
             name: string;
             role: string | null;
+        };
+        /** @description A ladder an athlete can be placed on. */
+        LadderChoiceView: {
+            id: string;
+            name: string;
+            skill: string;
+            rungs: components["schemas"]["NamedView"][];
         };
         /** @description A ladder as this athlete climbs it. */
         LadderView: {
@@ -1078,11 +1258,13 @@ export interface components {
         };
         /** @description Who sees what, and what they did. */
         PeopleView: {
+            /** @description whether personal pages ask for sleep, energy and illness */
             people: components["schemas"]["PersonView"][];
             links: components["schemas"]["LinkView"][];
             audit: components["schemas"]["AuditView"][];
             squads: components["schemas"]["SquadView"][];
             athletes: components["schemas"]["NamedView"][];
+            asks_wellness: boolean;
         };
         /** @description Somebody with an account. */
         PersonView: {
@@ -1221,6 +1403,11 @@ export interface components {
             observed: number;
             good: number;
         };
+        /** @description What became of planning a session. */
+        SessionMadeView: {
+            sheets: number;
+            left_out: string[];
+        };
         /** @description A session sheet by its state. */
         SheetRefView: {
             /** @description whether trimming left no counted repetition */
@@ -1278,8 +1465,10 @@ export interface components {
         };
         /** @description A squad to choose. */
         SquadView: {
+            /** @description `strict` or `graded`; null: by age */
             id: number;
             name: string;
+            school: string | null;
         };
         /** @description One stage of a programme, as one athlete stands to it. */
         StageView: {
@@ -1421,6 +1610,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    rosterChangeAthlete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
                 };
             };
         };
@@ -1644,6 +1855,50 @@ export interface operations {
             };
         };
     };
+    rosterAddMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
+    rosterPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
     returnOpenable: {
         parameters: {
             query?: never;
@@ -1706,6 +1961,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    intakeWellness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rosterLadders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderChoiceView"][];
                 };
             };
         };
@@ -1897,6 +2192,26 @@ export interface operations {
             path: {
                 link: string;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    peopleSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -2384,6 +2699,92 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    rosterAddSquad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SquadView"];
+                };
+            };
+        };
+    };
+    rosterChangeSquad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SquadView"];
+                };
+            };
+        };
+    };
+    rosterAddAthlete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamedView"];
+                };
+            };
+        };
+    };
+    rosterPlanSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionMadeView"];
+                };
             };
         };
     };

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answers;
+use App\Http\Requests\AthleteRequest;
+use App\Http\Requests\MarkRequest;
+use App\Http\Requests\SessionRequest;
+use App\Http\Requests\SquadRequest;
+use App\Http\Views\IntakeView;
+use App\Http\Views\LadderChoiceView;
+use App\Http\Views\NamedView;
+use App\Http\Views\SessionMadeView;
+use App\Http\Views\SquadView;
+use App\Models\Athlete;
+use App\Models\Squad;
+use App\Records\RosterDesk;
+use App\Screens\IntakeScreen;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class RosterController
+{
+    public function __construct(private readonly RosterDesk $desk, private readonly IntakeScreen $intake) {}
+
+    #[Answers(SquadView::class)]
+    public function addSquad(SquadRequest $request): JsonResponse
+    {
+        return $this->squad($this->desk->addSquad($request->validated(), $request->user()));
+    }
+
+    #[Answers(SquadView::class)]
+    public function changeSquad(SquadRequest $request, Squad $squad): JsonResponse
+    {
+        $this->desk->changeSquad($squad, $request->validated(), $request->user());
+
+        return $this->squad($squad->refresh());
+    }
+
+    #[Answers(NamedView::class)]
+    public function addAthlete(AthleteRequest $request, Squad $squad): JsonResponse
+    {
+        $athlete = $this->desk->addAthlete($squad, $request->validated(), $request->user());
+
+        return response()->json(new NamedView($athlete->id, $athlete->name()));
+    }
+
+    #[Answers(SessionMadeView::class)]
+    public function planSession(SessionRequest $request, Squad $squad): JsonResponse
+    {
+        return response()->json(new SessionMadeView(...$this->desk->planSession($squad, $request->validated(), $request->user())));
+    }
+
+    #[Answers(IntakeView::class)]
+    public function changeAthlete(AthleteRequest $request, Athlete $athlete): JsonResponse
+    {
+        $this->desk->changeAthlete($athlete, $request->safe()->except('id'), $request->user());
+
+        return response()->json($this->intake->view($request->user(), $athlete->refresh()));
+    }
+
+    #[Answers(IntakeView::class)]
+    public function addMark(MarkRequest $request, Athlete $athlete): JsonResponse
+    {
+        $this->desk->addMark($athlete, $request->validated(), $request->user());
+
+        return response()->json($this->intake->view($request->user(), $athlete));
+    }
+
+    #[Answers(IntakeView::class)]
+    public function place(Request $request, Athlete $athlete): JsonResponse
+    {
+        $given = $request->validate(['ladder' => ['required', 'string'], 'rung' => ['required', 'string']]);
+        $this->desk->place($athlete, $given['ladder'], $given['rung'], $request->user());
+
+        return response()->json($this->intake->view($request->user(), $athlete));
+    }
+
+    #[Answers(LadderChoiceView::class, list: true)]
+    public function ladders(): JsonResponse
+    {
+        return response()->json($this->intake->ladders());
+    }
+
+    private function squad(Squad $squad): JsonResponse
+    {
+        return response()->json(new SquadView($squad->id, $squad->name, $squad->school?->value));
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Library\Handedness;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class AthleteRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => [$this->isMethod('POST') ? 'required' : 'nullable', new UuidV7],
+            'given_name' => ['required', 'string', 'max:60'],
+            'family_name' => ['required', 'string', 'max:60'],
+            'birth_date' => ['present', 'nullable', 'date_format:Y-m-d', 'after:1900-01-01', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'throwing_side' => ['required', Rule::enum(Handedness::class)],
+            'turn_direction' => ['present', 'nullable', Rule::enum(Handedness::class)],
+        ];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Library\Library;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class MarkRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
+            'longest_throw_m' => ['present', 'nullable', 'required_without:reference_speed_ms', 'numeric', 'gt:0', 'max:200'],
+            'reference_speed_ms' => ['present', 'nullable', 'numeric', 'gt:0', 'max:80'],
+            'measured_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+        ];
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Athlete;
+use App\Models\Placement;
+use App\Models\Sheet;
+use App\Models\Squad;
+use App\Models\TrainingSession;
+use App\Models\User;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Squads, who is in them, where they stand on their ladders, and the sessions they are planned for. */
+final class RosterDesk
+{
+    public function __construct(private readonly Library $library) {}
+
+    /** @param  array{name: string, school: string|null}  $given validated */
+    public function addSquad(array $given, User $by): Squad
+    {
+        return DB::transaction(function () use ($given, $by): Squad {
+            $squad = Squad::query()->create([...$given, 'workspace_id' => $by->workspace_id, 'rule_set' => 'starter']);
+            // A coach who is bound to squads works with the new one, too.
+            if ($by->squads()->exists()) {
+                $by->squads()->attach($squad->id);
+            }
+            Audit::of($by, null, 'squad added', ['name' => $squad->name]);
+
+            return $squad;
+        });
+    }
+
+    /** @param  array{name: string, school: string|null}  $given validated */
+    public function changeSquad(Squad $squad, array $given, User $by): void
+    {
+        DB::transaction(function () use ($squad, $given, $by): void {
+            $squad->update($given);
+            Audit::of($by, null, 'squad changed', $given);
+            foreach ($squad->athletes()->get() as $athlete) {
+                SheetDesk::refitFrom($athlete, $by->workspace->today());
+            }
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated */
+    public function addAthlete(Squad $squad, array $given, User $by): Athlete
+    {
+        return DB::transaction(function () use ($squad, $given, $by): Athlete {
+            $athlete = Athlete::query()->find($given['id']);
+            if ($athlete !== null) {
+                return $athlete->workspace_id === $by->workspace_id ? $athlete : throw new Problem(409, 'Not added', 'This id is taken. Load the page again.');
+            }
+            $athlete = Athlete::query()->create([...$given, 'workspace_id' => $by->workspace_id]);
+            $athlete->squads()->attach($squad->id, ['position' => 1 + (int) DB::table('athlete_squad')->where('squad_id', $squad->id)->max('position')]);
+            Audit::of($by, $athlete, 'athlete added');
+
+            return $athlete;
+        });
+    }
+
+    /** @param  array<string, mixed>  $given validated */
+    public function changeAthlete(Athlete $athlete, array $given, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $given, $by): void {
+            $athlete->update($given);
+            Audit::of($by, $athlete, 'athlete changed');
+            $this->changed($athlete, $by);
+        });
+    }
+
+    /** @param  array{skill: string, longest_throw_m: float|null, reference_speed_ms: float|null, measured_on: string}  $given validated */
+    public function addMark(Athlete $athlete, array $given, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $given, $by): void {
+            DB::table('skill_marks')->insert([...$given, 'athlete_id' => $athlete->id]);
+            $this->changed($athlete, $by);
+        });
+    }
+
+    /** Where somebody starts. An athlete who stands on the ladder already moves by a decision, not by this. */
+    public function place(Athlete $athlete, string $ladderId, string $rungId, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $ladderId, $rungId, $by): void {
+            $ladder = $this->library->ladder($ladderId);
+            if ($ladder->rung($rungId) === null) {
+                throw new Problem(422, 'No such rung', "“{$ladder->name}” has no such rung.", ['rung' => ['Choose a rung of this ladder.']]);
+            }
+            if (Placement::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
+                throw new Problem(409, 'On this ladder already', 'Moving up or down is decided at the gate, with its evidence.');
+            }
+            Placement::query()->create([
+                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rungId,
+                'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
+            ]);
+            Audit::of($by, $athlete, 'placed on a ladder', ['ladder' => $ladder->name, 'rung' => $rungId]);
+            Athlete::raiseRevision($athlete->id);
+        });
+    }
+
+    /**
+     * A session of the squad on a day: a fitted sheet for everybody who stands on a ladder and has none that day.
+     *
+     * @param  array{day: string, starts_at: string, title: string}  $given  validated
+     * @return array{int, list<string>} how many sheets were made, and who was left out
+     */
+    public function planSession(Squad $squad, array $given, User $by): array
+    {
+        return DB::transaction(function () use ($squad, $given, $by): array {
+            $day = Day::of($given['day']);
+            $session = TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title']]);
+            $made = 0;
+            $left = [];
+            foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
+                $placement = Placement::query()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
+                if ($placement === null) {
+                    $left[] = "{$athlete->given_name} stands on no ladder yet";
+                } elseif (Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $day->iso())->where('ladder', $placement->ladder)->exists()) {
+                    $left[] = "{$athlete->given_name} has a sheet that day already";
+                } else {
+                    $sheet = Sheet::query()->create([
+                        'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $placement->ladder,
+                        'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+                    ]);
+                    SheetDesk::open($sheet)->fit();
+                    $made++;
+                }
+            }
+            if ($made === 0) {
+                throw new Problem(422, 'Nobody to plan for', $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.', ['day' => ['Nobody to plan for.']]);
+            }
+            Audit::of($by, null, 'session planned', ['day' => $day->iso(), 'sheets' => $made]);
+
+            return [$made, $left];
+        });
+    }
+
+    private function changed(Athlete $athlete, User $by): void
+    {
+        Athlete::raiseRevision($athlete->id);
+        SheetDesk::refitFrom($athlete, $by->workspace->today());
+    }
+}

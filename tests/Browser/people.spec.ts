@@ -1,0 +1,100 @@
+import { expect, test } from '@playwright/test';
+import { hasNoAxeFindings, row, signIn } from './support';
+
+test('a parent opens a link on a phone and is done in a few taps', async ({ page, browser }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Noor Haddad' }).click();
+    await page.getByRole('link', { name: /Intake/ }).click();
+    await page.getByLabel(/For whom/).fill('mother’s phone');
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    const address = await page.getByLabel('Link', { exact: true }).inputValue();
+    await hasNoAxeFindings(page);
+
+    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(address).origin })).newPage();
+    const asked: string[] = [];
+    phone.on('request', (request) => asked.push(request.url()));
+    await phone.goto(address);
+    let taps = 0;
+    const tap = async (name: string | RegExp): Promise<void> => { taps++; await phone.getByRole('button', { name }).first().click(); };
+    await expect(phone.getByRole('heading', { name: 'Noor' })).toBeVisible();
+    await expect(phone.getByText(/You are growing fast/)).toBeVisible();
+    await hasNoAxeFindings(phone);
+    await tap('Nothing sore');
+    await hasNoAxeFindings(phone);
+    await tap('Done');
+    await expect(phone.getByText('Thank you, Noor.')).toBeVisible();
+    expect(taps).toBe(2);
+    expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    // Only the hash of the token is kept, and no address that was asked for holds it.
+    const token = address.split('#')[1] ?? '';
+    expect(token.length).toBeGreaterThan(40);
+    expect(asked.filter((url) => url.split('#')[0]?.includes(token))).toEqual([]);
+
+    // A sore place: place, kind, score, keep.
+    await tap('Report something else');
+    taps = 0;
+    for (const name of ['left knee', 'Joint pain', '2', 'Keep this report']) await tap(name === '2' ? /^2$/ : name);
+    expect(taps).toBe(4);
+    await tap('Fever');
+    await tap('Done');
+    await expect(phone.getByText('What hurts rests today. Your coach knows.')).toBeVisible();
+
+    // Taken back, it opens nothing any more.
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Take back' }).click();
+    await expect(page.getByText('None works now.')).toBeVisible();
+    await phone.reload();
+    await expect(phone.getByText('This link does not work any more')).toBeVisible();
+});
+
+test('roll call: one tap a name, taken back when it was the wrong one', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Roll call' }).click();
+    const henrike = page.getByRole('listitem').filter({ hasText: 'Henrike Osei' });
+    await page.getByRole('button', { name: 'Henrike: nothing sore' }).click();
+    await expect(henrike.getByText('Full', { exact: true })).toBeVisible();
+    await hasNoAxeFindings(page);
+    expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);
+    await page.getByRole('button', { name: 'Take back the answer of Henrike' }).click();
+    await expect(page.getByRole('button', { name: 'Henrike: nothing sore' })).toBeVisible();
+});
+
+test('somebody invited joins with a link and sees what was chosen, nothing else', async ({ page, browser }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'People' }).click();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Invite somebody' }).click();
+    await page.getByRole('radio', { name: /Guardian/ }).check();
+    await page.getByLabel('Name', { exact: true }).fill('Ravi’s father');
+    await page.getByRole('checkbox', { name: 'Ravi Castellan' }).check();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    const address = await page.getByLabel('Link', { exact: true }).inputValue();
+
+    const home = await (await browser.newContext({ baseURL: new URL(address).origin })).newPage();
+    await home.goto(address);
+    await expect(home.getByText('You are invited as guardian.')).toBeVisible();
+    await hasNoAxeFindings(home);
+    await home.getByLabel(/E-mail/).fill('father@home.example');
+    await home.getByLabel(/Password/).fill('a long password');
+    await home.getByRole('button', { name: 'Join' }).click();
+    await expect(row(home, 'Ravi Castellan')).toBeVisible();
+    await expect(home.getByRole('row')).toHaveCount(2);
+    await expect(home.getByRole('link', { name: 'People' })).toHaveCount(0);
+    await home.getByRole('link', { name: 'Ravi Castellan' }).click();
+    await expect(home.getByRole('heading', { name: 'Ravi Castellan' })).toBeVisible();
+    await expect(home.getByRole('button', { name: 'Advance', exact: true })).toHaveCount(0);
+});
+
+test('intake and returns: axe finds nothing, and the programme prints', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Returns' }).click();
+    await expect(page.getByText(/needs a clinician’s clearance before anybody starts it/)).toBeVisible();
+    await hasNoAxeFindings(page);
+    await page.getByRole('link', { name: 'Luca Ferreira' }).click();
+    await expect(page.getByRole('heading', { name: 'What comes next' })).toBeVisible();
+    await hasNoAxeFindings(page);
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Record a clearance' })).toBeHidden();
+    await expect(page.getByText('Full motion, easy').first()).toBeVisible();
+});

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class SecurityTest extends TestCase
+{
+    public function test_the_page_allows_no_script_from_elsewhere_and_none_inline(): void
+    {
+        $answer = $this->get('/')->assertOk();
+        $policy = (string) $answer->headers->get('Content-Security-Policy');
+        $this->assertStringContainsString("default-src 'self'", $policy);
+        $this->assertStringContainsString("frame-ancestors 'none'", $policy);
+        $this->assertDoesNotMatchRegularExpression('/script-src[^;]*unsafe|default-src[^;]*unsafe|https?:/', $policy);
+        $this->assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)[^>]*>/', (string) $answer->getContent(), 'No inline script.');
+        $this->assertDoesNotMatchRegularExpression('#(src|href)="(https?:)?//(?!localhost)#', (string) $answer->getContent());
+        $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin');
+    }
+
+    public function test_a_write_without_its_csrf_token_is_refused(): void
+    {
+        $this->app->instance('env', 'production');
+        $this->app->bind(ValidateCsrfToken::class, fn ($app): ValidateCsrfToken => new class($app, $app->make('encrypter')) extends ValidateCsrfToken
+        {
+            protected function runningUnitTests(): bool
+            {
+                return false;
+            }
+        });
+        $this->actingAs($this->coach())->postJson('/api/sign-out')->assertStatus(401)->assertJsonPath('title', 'Signed out');
+        $this->withSession(['_token' => 'right'])->withHeader('X-CSRF-TOKEN', 'right')->postJson('/api/sign-out')->assertNoContent();
+    }
+
+    public function test_cookies_cannot_be_read_by_scripts_and_are_secure_behind_tls(): void
+    {
+        $cookie = $this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()->getCookie('augendo_session', false);
+        $this->assertTrue($cookie?->isHttpOnly());
+        $this->assertSame('lax', $cookie?->getSameSite());
+        config(['session.secure' => true]);
+        $this->assertTrue($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->getCookie('augendo_session', false)?->isSecure());
+    }
+
+    public function test_passwords_and_tokens_are_kept_as_hashes(): void
+    {
+        foreach (DB::table('users')->pluck('password') as $hash) {
+            $this->assertNotSame('unknown', password_get_info((string) $hash)['algoName']);
+        }
+        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete('Mira')->id}/links", ['label' => 'phone'])->json('token');
+        $this->assertStringNotContainsString($token, (string) json_encode(DB::table('links')->get()).json_encode(DB::table('activity_log')->get()));
+    }
+}
