@@ -7,7 +7,8 @@ export default defineConfig({
     outputDir: 'test-results',
     fullyParallel: false,
     workers: 1,
-    timeout: 60_000,
+    timeout: 90_000,
+    expect: { timeout: 10_000 },
     forbidOnly: true,
     reporter: [['list']],
     use: {

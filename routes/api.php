@@ -4,6 +4,7 @@ use App\Http\Controllers\AthleteController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LinkController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\ProgrammeController;
 use App\Http\Controllers\ReturnController;
 use App\Http\Controllers\RollCallController;
 use App\Http\Controllers\RosterController;
@@ -45,6 +46,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
         Route::post('sessions', 'planSession')->can('manage', 'squad');
     });
+    Route::get('programmes', [ProgrammeController::class, 'show']);
+    Route::post('programmes', [ProgrammeController::class, 'save'])->can('manage-people');
     Route::get('returns', [ReturnController::class, 'board']);
     Route::prefix('returns/{return}')->controller(ReturnController::class)->group(function (): void {
         Route::get('', 'show')->can('view', 'return');

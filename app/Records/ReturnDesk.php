@@ -37,7 +37,7 @@ final class ReturnDesk
 
     private const USUAL_WEEK_WITHIN_DAYS = 70;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly ProgrammeBook $programmes) {}
 
     /** @param  array{id: string, programme: string, ladder: string, site: string, side: string|null}  $given validated */
     public function open(Athlete $athlete, array $given, User $by): PlayReturn
@@ -51,14 +51,15 @@ final class ReturnDesk
             if ((new ReturnBook([$athlete], $on))->open($athlete->id, $given['ladder']) !== null) {
                 throw new Problem(409, 'Already on the way back', 'There is an open return on this ladder. Finish or close it first.');
             }
-            $programme = $this->library->programme($given['programme']);
+            $kept = $this->programmes->all($by->workspace_id)[$given['programme']] ?? throw new Problem(422, 'No such programme', 'Choose one of the programmes.', ['programme' => ['No such programme.']]);
+            $programme = $kept['programme'];
             $ladder = $this->library->ladder($given['ladder']);
             if (! in_array($ladder->skill->family, $programme->families, true)) {
                 throw new Problem(422, 'Another programme is needed', "“{$programme->name}” is not made for “{$ladder->name}”.", ['programme' => ['This programme is for another kind of skill.']]);
             }
             $return = PlayReturn::query()->create([
                 'id' => $given['id'], 'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version,
-                'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
+                'definition' => $kept['definition'],
                 'ladder' => $ladder->id, 'site' => $given['site'], 'side' => $given['side'], 'usual_week' => $this->usualWeek($athlete, $programme->channel, $on),
                 'opened_on' => $on->iso(), 'opened_by' => $by->id,
             ]);

@@ -22,6 +22,7 @@ use App\Models\ReturnStepTaken;
 use App\Models\User;
 use App\Records\AthleteDay;
 use App\Records\LoadBook;
+use App\Records\ProgrammeBook;
 use App\Records\ReadinessBook;
 use App\Records\ReturnBook;
 use App\Records\ReturnDesk;
@@ -31,6 +32,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\Programme;
 use Augendo\Core\Returning\ProgrammeStage;
 use Augendo\Core\Returning\StageCriterion;
 use Augendo\Core\Returning\StageWork;
@@ -40,7 +42,7 @@ final class ReturnScreen
 {
     private const ACCEPTABLE = ['advance', 'step_back', 'restart', 'done'];
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly ProgrammeBook $programmes) {}
 
     /** @return list<ReturnRefView> open ones first, what is awaited from the coach before the rest */
     public function board(User $user): array
@@ -111,9 +113,11 @@ final class ReturnScreen
     {
         $ladders = Placement::query()->where('athlete_id', $athlete->id)->distinct()->orderBy('ladder')->pluck('ladder')->all();
 
-        return array_map(function (string $id): OpenableView {
+        $known = $this->programmes->all($athlete->workspace_id);
+
+        return array_map(function (string $id) use ($known): OpenableView {
             $ladder = $this->library->ladder($id);
-            $programmes = array_filter(array_map($this->library->programme(...), $this->library->programmeIds()), fn ($programme): bool => in_array($ladder->skill->family, $programme->families, true));
+            $programmes = array_filter(array_column($known, 'programme'), fn (Programme $programme): bool => in_array($ladder->skill->family, $programme->families, true));
 
             return new OpenableView($id, $ladder->name, array_values(array_map(
                 fn ($programme): ProgrammeView => new ProgrammeView($programme->id, $programme->name, $programme->summary, $programme->channel->value, array_map(fn ($family): string => $family->value, $programme->families)), $programmes,

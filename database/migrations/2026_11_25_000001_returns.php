@@ -10,6 +10,17 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // A club's own copies of return programmes; every saved version stays, the highest counts.
+        Schema::create('programmes', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('workspace_id')->constrained()->cascadeOnDelete();
+            $table->string('slug');
+            $table->unsignedInteger('version');
+            $table->json('definition');
+            $table->foreignId('saved_by')->constrained('users');
+            $table->timestamp('saved_at');
+            $table->unique(['workspace_id', 'slug', 'version']);
+        });
         Schema::create('returns', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('athlete_id')->constrained()->cascadeOnDelete();
@@ -93,7 +104,7 @@ return new class extends Migration
             $table->dropConstrainedForeignId('return_id');
             $table->dropColumn('return_stage');
         });
-        foreach (['return_measures', 'return_steps', 'return_clearances', 'return_attempts', 'returns'] as $table) {
+        foreach (['return_measures', 'return_steps', 'return_clearances', 'return_attempts', 'returns', 'programmes'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -7,6 +7,7 @@ import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
 import { PeopleScreen } from './screens/people/PeopleScreen';
+import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
 import { ReturnScreen } from './screens/returns/ReturnScreen';
 import { ReturnsScreen } from './screens/returns/ReturnsScreen';
 import { RollCallScreen } from './screens/rollcall/RollCallScreen';
@@ -28,10 +29,11 @@ const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
+const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
 const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, playReturn, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, programmes, playReturn, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

@@ -33,6 +33,8 @@ final class AccessTest extends TestCase
         'GET api/roll-call' => self::EVERYBODY,
         'GET api/returns' => self::EVERYBODY,
         'GET api/ladders' => self::EVERYBODY,
+        'GET api/programmes' => self::EVERYBODY,
+        'POST api/programmes' => self::COACH,
         'POST api/squads' => self::COACH,
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,

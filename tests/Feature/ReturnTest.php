@@ -146,6 +146,32 @@ final class ReturnTest extends TestCase
         $this->assertNull($this->sheetOf('Luca')->refresh()->return_id);
     }
 
+    public function test_a_programme_is_edited_as_a_copy_with_versions_and_a_running_return_keeps_its_own(): void
+    {
+        $this->actingAs($this->coach());
+        $shipped = collect($this->getJson('/api/programmes')->assertOk()->json())->firstWhere('id', 'serves-effort-first');
+        $definition = $shipped['definition'];
+        $definition['name'] = 'Serves, our way';
+        $definition['stages'][0]['reps'] = 6;
+        $save = fn (array $definition, int $version): TestResponse => $this->postJson('/api/programmes', ['version' => $version, 'definition' => $definition]);
+        $own = collect($save($definition, 0)->assertOk()->json())->firstWhere('own', true);
+        $this->assertSame(['Serves, our way', 1, 6], [$own['name'], $own['version'], $own['definition']['stages'][0]['reps']]);
+
+        $broken = $own['definition'];
+        $broken['stages'][7]['reps'] = 40;
+        $save($broken, 1)->assertStatus(422)->assertJsonPath('errors./stages/7/reps.0', fn (string $said): bool => str_contains($said, 'under 40'));
+        $unsafe = $own['definition'];
+        $unsafe['stages'][0]['needs_clearance'] = false;
+        $save($unsafe, 1)->assertStatus(422);
+
+        $this->postJson("/api/athletes/{$this->athlete('Mira')->id}/returns", ['id' => (string) Str::uuid7(), 'programme' => $own['id'], 'ladder' => 'volleyball-float-serve', 'site' => 'shoulder', 'side' => 'right'])->assertOk();
+        $later = $own['definition'];
+        $later['stages'][0]['reps'] = 4;
+        $save($later, 1)->assertOk();
+        $save($later, 1)->assertStatus(409)->assertJsonPath('version', 2);
+        $this->assertStringStartsWith('2 × 6', $this->getJson("/api/returns/{$this->returnOf('Mira')->id}")->json('stages.0.dose'));
+    }
+
     /** @param  array<string, mixed>  $body */
     private function act(PlayReturn $return, string $path, array $body): TestResponse
     {

@@ -16,7 +16,7 @@ final class ReturnOpenRequest extends FormRequest
     {
         return [
             'id' => ['required', new UuidV7],
-            'programme' => ['required', Rule::in(app(Library::class)->programmeIds())],
+            'programme' => ['required', 'string'],
             'ladder' => ['required', Rule::in(app(Library::class)->ladderIds())],
             'site' => ['required', Rule::enum(Site::class)->except([Site::None, Site::Head])],
             'side' => ['present', 'nullable', Rule::in(['left', 'right'])],

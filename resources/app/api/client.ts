@@ -31,6 +31,9 @@ export type People = Schemas['PeopleView'];
 export type Place = Schemas['PlaceView'];
 export type Join = Schemas['JoinView'];
 export type Intake = Schemas['IntakeView'];
+export type LadderChoice = Schemas['LadderChoiceView'];
+export type SessionMade = Schemas['SessionMadeView'];
+export type ProgrammeFile = Schemas['ProgrammeFileView'];
 export type Token = Schemas['TokenView'];
 
 /** An answer of the server that is not what was asked for, as it says it itself. */

@@ -452,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/programmes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["programmeShow"];
+        put?: never;
+        post: operations["programmeSave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reports/{report}/withdraw": {
         parameters: {
             query?: never;
@@ -1284,6 +1300,17 @@ export interface components {
             browser: string;
             last_seen: string;
             here: boolean;
+        };
+        /** @description A return programme as it is written. */
+        ProgrammeFileView: {
+            /** @description the file, by library/schema/return.schema.json */
+            id: string;
+            name: string;
+            own: boolean;
+            version: number;
+            definition: {
+                [key: string]: unknown;
+            };
         };
         /** @description A return programme that can be opened. */
         ProgrammeView: {
@@ -2267,6 +2294,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TokenView"];
+                };
+            };
+        };
+    };
+    programmeShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammeFileView"][];
+                };
+            };
+        };
+    };
+    programmeSave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammeFileView"][];
                 };
             };
         };

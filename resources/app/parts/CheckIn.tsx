@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { AthleteCard } from '../api/client';
-import { keepReports, type Report } from '../offline/store';
+import { api, type AthleteCard } from '../api/client';
+import { nowWithOffset } from '../api/words';
+import { keepReports, newId, type Report } from '../offline/store';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
 import { SoreForm } from './SoreForm';
@@ -24,9 +25,13 @@ export function CheckIn({ athlete, moment, onDone, onClose }: { athlete: Athlete
             setFailed(error);
         }
     };
+    const ill = (how: 'cold' | 'fever'): void => {
+        api('POST', `/api/athletes/${athlete.id}/wellness`, { id: newId(), at: nowWithOffset(), ill: how }).then(() => queries.invalidateQueries()).then(onClose, setFailed);
+    };
     return (
         <Sheetlet open onClose={onClose} title={`${athlete.given_name}: how are you, and where?`}>
             <Notice problem={failed} />
+            <p className="mb-2 flex items-center gap-2 border-b border-line pb-2"><span className="label grow">Ill today?</span><button type="button" className="btn" onClick={() => ill('cold')}>A cold</button><button type="button" className="btn" onClick={() => ill('fever')}>Fever: no training</button></p>
             <SoreForm young={athlete.age !== null && athlete.age < FACES_UNDER_YEARS} moment={moment ?? (new Date().getHours() < MORNING_ENDS_HOUR ? 'morning' : 'before')} onKeep={(reports) => void keep(reports)} />
         </Sheetlet>
     );

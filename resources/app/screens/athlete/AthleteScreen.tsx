@@ -42,7 +42,8 @@ export function AthleteScreen() {
             </header>
             {referrals.length > 0 && (
                 <section aria-label="Open referral" className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]">
-                    <div><h2 className="text-base text-refer">Open referral</h2>{referrals.map((referral) => <p key={referral.report_at}>{dayName(referral.report_at.slice(0, 10))}: {referral.sentence}</p>)}</div>
+                    <div><h2 className="text-base text-refer">Open referral</h2>{referrals.map((referral) => <p key={referral.report_at}>{dayName(referral.report_at.slice(0, 10))}: {referral.sentence}</p>)}
+                        <Opens label="The words to hand on to a clinician" className="btn mt-2 no-print" content={<HandOn athlete={athlete} referrals={referrals} />}>Words to hand on</Opens></div>
                     {me.clears && <ClearanceForm athleteId={athlete.id} sites={[...new Set(referrals.map((referral) => referral.site))]} />}
                 </section>
             )}
@@ -116,4 +117,10 @@ function LadderColumn({ ladder, athleteId, decides }: { ladder: Ladder; athleteI
             </ol>
         </section>
     );
+}
+
+/** What a coach can hand on, in plain words and without a diagnosis. */
+function HandOn({ athlete, referrals }: { athlete: Athlete['athlete']; referrals: Athlete['referrals'] }) {
+    const words = [`${athlete.name}, ${athlete.age ?? 'age not known'}, ${athlete.throwing_side}-handed.`, 'Reported in training:', ...referrals.map((referral) => `– ${dayName(referral.report_at.slice(0, 10))}: ${referral.side ?? ''} ${referral.site.replace('_', ' ')}, ${referral.kind}, ${referral.score} of 10.`), 'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin again, for which part of the body, and how far; with your name, role and the date. The coach records it as you write it.'].join('\n');
+    return <div className="grid gap-2"><p className="whitespace-pre-line">{words}</p><button type="button" className="btn" onClick={() => void navigator.clipboard?.writeText(words)}>Copy</button></div>;
 }

@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Intake, type Token } from '../../api/client';
+import { api, type Intake, type LadderChoice, type Token } from '../../api/client';
 import { dayName, KINDS, n } from '../../api/words';
 import { newId } from '../../offline/store';
+import { AthleteFields } from '../../parts/AthleteFields';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
@@ -59,6 +60,7 @@ export function IntakeScreen() {
                     {me.decides && <button className="btn btn-main justify-self-start">Keep the intake</button>}
                 </form>
                 <div className="grid content-start gap-7">
+                    <Standing kept={kept} onDone={done} onProblem={setProblem} />
                     <section aria-label="Height"><h2 className="text-base">Height and growth</h2>
                         <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>{kept.growth_cm_a_month === null ? 'Not measured twice within half a year.' : `${n(kept.growth_cm_a_month)} cm a month.`}{kept.growing_fast && ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels and elbow.'}</p>
                         <ul>{kept.heights.slice(-4).map((height) => <li key={height.measured_on} className="border-t border-line py-0.5"><span className="label mr-3">{dayName(height.measured_on)}</span>{n(height.height_cm)} cm</li>)}</ul>
@@ -100,5 +102,44 @@ export function IntakeScreen() {
             </Sheetlet>
             <LinkShown made={made} onClose={() => setMade(null)} />
         </main>
+    );
+}
+
+/** Who somebody is, where they stand on their ladders, and what they have thrown and served. */
+function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: Intake, words: string) => void; onProblem: (problem: unknown) => void }) {
+    const me = useMe();
+    const path = `/api/athletes/${kept.athlete.id}`;
+    const [ladder, setLadder] = useState<string | null>(null);
+    const ladders = useQuery({ queryKey: ['ladders'], queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'), enabled: me.decides });
+    const free = (ladders.data ?? []).filter((each) => !kept.ladders.some((standing) => standing.startsWith(`${each.name}:`)));
+    const chosen = free.find((each) => each.id === ladder) ?? free[0];
+    const sent = (words: string) => (answer: Intake): void => onDone(answer, words);
+    return (
+        <>
+            {me.decides && <section aria-label="Person"><h2 className="text-base">Person</h2>
+                <form key={`${kept.given_name}${kept.birth_date}`} className="grid gap-2" onSubmit={(event) => { event.preventDefault(); const form = Object.fromEntries(new FormData(event.currentTarget)); api<Intake>('PUT', path, { ...form, birth_date: form.birth_date || null, turn_direction: form.turn_direction || null }).then(sent('Kept.'), onProblem); }}>
+                    <AthleteFields given={kept.given_name} family={kept.family_name} birthDate={kept.birth_date} throwing={kept.athlete.throwing_side} turn={kept.turn_direction} />
+                    <button className="btn justify-self-start">Keep</button>
+                </form>
+            </section>}
+            <section aria-label="Ladders"><h2 className="text-base">Ladders</h2>
+                {kept.ladders.length === 0 && <p className="border-l-4 border-tape pl-2">On no ladder yet. Placed on one, sessions can be planned.</p>}
+                <ul>{kept.ladders.map((each) => <li key={each} className="border-t border-line py-1">{each}</li>)}</ul>
+                {me.decides && chosen && <form className="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2" onSubmit={(event) => { event.preventDefault(); api<Intake>('POST', `${path}/placements`, { ladder: chosen.id, rung: new FormData(event.currentTarget).get('rung') }).then(sent('Placed. Sessions planned from now on start there.'), onProblem); }}>
+                    <label className="grid gap-1"><span className="label">Place on</span><select className="field" value={chosen.id} onChange={(event) => setLadder(event.target.value)}>{free.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select></label>
+                    <label className="grid gap-1"><span className="label">at the rung</span><select className="field" name="rung" key={chosen.id}>{chosen.rungs.map((rung) => <option key={rung.id} value={rung.id}>{rung.name}</option>)}</select></label>
+                    <button className="btn">Place</button>
+                </form>}
+            </section>
+            <section aria-label="Longest throws"><h2 className="text-base">Longest throws and reference speeds</h2>
+                <ul>{kept.marks.map((mark) => <li key={mark} className="border-t border-line py-1">{mark}</li>)}</ul>
+                {me.decides && ladders.data && <form className="mt-2 grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2" onSubmit={(event) => { event.preventDefault(); const form = new FormData(event.currentTarget); const number = (name: string): number | null => (form.get(name) ? Number(form.get(name)) : null); api<Intake>('POST', `${path}/marks`, { skill: form.get('skill'), longest_throw_m: number('longest'), reference_speed_ms: number('speed'), measured_on: me.today }).then(sent('Kept.'), onProblem); event.currentTarget.reset(); }}>
+                    <label className="grid gap-1"><span className="label">Skill</span><select className="field" name="skill">{ladders.data.map((each) => <option key={each.id} value={each.skill}>{each.name}</option>)}</select></label>
+                    <label className="grid gap-1"><span className="label">longest, m</span><input className="field" name="longest" inputMode="decimal" /></label>
+                    <label className="grid gap-1"><span className="label">speed, m/s</span><input className="field" name="speed" inputMode="decimal" /></label>
+                    <button className="btn">Add</button>
+                </form>}
+            </section>
+        </>
     );
 }

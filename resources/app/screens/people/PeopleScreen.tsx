@@ -1,7 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useNavigate } from '@tanstack/react-router';
+import { useRef, useState } from 'react';
 import { api, type People, type Token } from '../../api/client';
 import { dayName } from '../../api/words';
+import { newId } from '../../offline/store';
+import { AthleteFields } from '../../parts/AthleteFields';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
@@ -42,6 +45,14 @@ export function PeopleScreen() {
                     </tr>
                 ))}</tbody>
             </table>
+            <section aria-label="Squads" className="mt-8">
+                <h2 className="text-base">Squads</h2>
+                <ul>{squads.map((squad) => <SquadRow key={squad.id} squad={squad} onProblem={setProblem} />)}</ul>
+                <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+                    <form className="flex items-end gap-2" onSubmit={(event) => { event.preventDefault(); const form = event.currentTarget; api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(() => { form.reset(); setProblem(null); return queries.invalidateQueries(); }, setProblem); }}><label className="grid gap-1"><span className="label">Another squad</span><input className="field" name="name" required placeholder="its name" /></label><button className="btn">Add</button></form>
+                    <label className="flex items-center gap-2"><input type="checkbox" checked={query.data.asks_wellness} onChange={(event) => { api<People>('POST', '/api/people/settings', { asks_wellness: event.target.checked }).then((answer) => queries.setQueryData(['people'], answer), setProblem); }} />Personal pages ask for sleep, energy and illness</label>
+                </div>
+            </section>
             <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.5fr]">
                 <section aria-label="Links"><h2 className="text-base">Links that still work</h2>
                     {links.length === 0 ? <p className="text-soft">None.</p> : <ul>{links.map((link) => <li key={link.id} className="flex items-center justify-between gap-3 border-t border-line py-0.5"><span>{PURPOSES[link.purpose]}: {link.label} <span className="text-sm text-soft">until {dayName(link.expires_on)}</span></span><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/links/${link.id}/revoke`)}>Take back</button></li>)}</ul>}
@@ -70,5 +81,36 @@ export function PeopleScreen() {
             </Sheetlet>
             <LinkShown made={made} onClose={() => setMade(null)} />
         </main>
+    );
+}
+
+const SCHOOLS: ReadonlyArray<readonly [school: string, label: string]> = [['', 'strict under 16, graded from then on'], ['strict', 'strict for everybody: any joint soreness stops that part'], ['graded', 'graded for everybody: soreness by its score']];
+
+/** A squad with the school its words follow, and the way to add somebody to it. */
+function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onProblem: (problem: unknown) => void }) {
+    const queries = useQueryClient();
+    const navigate = useNavigate();
+    const [adding, setAdding] = useState(false);
+    const [problem, setProblem] = useState<unknown>(null);
+    const id = useRef(newId());
+    return (
+        <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-1.5">
+            <span className="head">{squad.name}</span>
+            <label className="flex items-center gap-2 text-sm"><span className="text-soft">How sore is too sore:</span><select className="border-b border-soft bg-transparent py-1" value={squad.school ?? ''} onChange={(event) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: event.target.value || null }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }}>{SCHOOLS.map(([value, label]) => <option key={value} value={value}>{label}</option>)}</select></label>
+            <span className="grow" />
+            <button type="button" className="btn" onClick={() => setAdding(true)}>Add an athlete</button>
+            <Sheetlet open={adding} onClose={() => setAdding(false)} title={`Add an athlete to ${squad.name}`}>
+                <form className="grid gap-3" onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    api<People['athletes'][number]>('POST', `/api/squads/${squad.id}/athletes`, { ...form, id: id.current, birth_date: form.birth_date || null, turn_direction: form.turn_direction || null })
+                        .then((added) => { id.current = newId(); void queries.invalidateQueries(); return navigate({ to: '/athletes/$athleteId/intake', params: { athleteId: added.id } }); }, setProblem);
+                }}>
+                    <AthleteFields />
+                    <Notice problem={problem} />
+                    <button className="btn btn-main">Add, and go on to the intake</button>
+                </form>
+            </Sheetlet>
+        </li>
     );
 }

@@ -14,7 +14,7 @@ export function ReturnsScreen() {
     const done = board.data.filter((each) => each.state === 'done');
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3"><h1 className="text-2xl">On the way back</h1>
+            <header className="py-3"><p className="float-right"><Link to="/programmes" className="btn">Programmes</Link></p><h1 className="text-2xl">On the way back</h1>
                 <p className="mt-1 text-soft">{open.length === 0 ? 'Nobody is on the way back. A return is opened on an athlete’s page.' : `${open.length} open. Nothing moves on without the morning after, and nothing past a clearance without one.`}</p></header>
             {open.length > 0 && (
                 <table className="w-full border-t-2 border-ink">

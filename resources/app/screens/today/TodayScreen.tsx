@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
 import { CheckIn } from '../../parts/CheckIn';
+import { PlanSession } from './PlanSession';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';
@@ -21,6 +22,8 @@ const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
 export function TodayScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const [asking, setAsking] = useState<AthleteCard | null>(null);
+    const [planning, setPlanning] = useState(false);
+    const me = useMe();
     const today = useQuery({ queryKey: ['today', squad], queryFn: () => api<Today>('GET', `/api/today${squad === null ? '' : `?squad=${squad}`}`) });
     if (today.error && !today.data) return <main className="p-6"><Notice problem={today.error}><button type="button" className="btn mt-2" onClick={() => void today.refetch()}>Try again</button></Notice></main>;
     if (!today.data) return <main><Loading what="the squad" /></main>;
@@ -36,6 +39,7 @@ export function TodayScreen() {
                     <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">{counts.map(([word, count]) => <span key={word} className="inline-flex items-center gap-1.5"><WordShape word={word} size={14} /><span>{count} {WORDS[word].toLowerCase()}</span></span>)}</p>
                 </div>
                 <span className="grow" />
+                {me.decides && <button type="button" className="btn" onClick={() => setPlanning(true)}>Plan a session</button>}
                 {next?.sheet && <Link to="/sheets/$sheetId" params={{ sheetId: next.sheet.id }} className="btn btn-main">Open the next session: {next.athlete.given_name}, {next.sheet.starts_at}</Link>}
             </header>
             {today.data.problems.map((problem) => (
@@ -45,7 +49,7 @@ export function TodayScreen() {
                 </div>
             ))}
             {rows.length === 0
-                ? <p className="border-t-2 border-ink py-8 text-soft">Nobody is in this squad yet.</p>
+                ? <p className="border-t-2 border-ink py-8 text-soft">Nobody is in this squad yet.{me.decides && <> <Link to="/people" className="underline">Add an athlete</Link>.</>}</p>
                 : (
                     <div role="table" aria-label="Athletes in running order">
                         <div role="row" className="label hidden border-b-2 border-ink pb-1 md:grid md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5">
@@ -55,6 +59,7 @@ export function TodayScreen() {
                     </div>
                 )}
             <p className="mt-4 text-sm text-soft"><span className="head">{today.data.rule_set}.</span> {today.data.rule_notice}</p>
+            <PlanSession squad={today.data.squad} open={planning} onClose={() => setPlanning(false)} />
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
     );

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** A return programme as it is written. */
+#[OA\Schema]
+final readonly class ProgrammeFileView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $name,
+        /** whether it is the club's own copy */
+        #[OA\Property]
+        public bool $own,
+        #[OA\Property]
+        public int $version,
+        /** the file, by library/schema/return.schema.json */
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $definition,
+    ) {}
+}
