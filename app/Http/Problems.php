@@ -20,6 +20,8 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
+        // A refusal is an answer, not a fault: it is not logged, for it may name people.
+        $exceptions->dontReport([Problem::class, InvalidValue::class, LibraryProblem::class]);
         $exceptions->render(function (Throwable $error, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;

@@ -21,6 +21,8 @@ final class LinkDesk
 
     private const PASSWORD_HOURS = 2;
 
+    private const OWN_ACCOUNT_FROM_YEARS = 16;
+
     /** @return string the token, shown this once */
     public function checkIn(Athlete $athlete, string $label, User $by): string
     {
@@ -44,9 +46,27 @@ final class LinkDesk
         if (! $role->seesSquads() && $athletes === []) {
             throw new Problem(422, 'An athlete is needed', 'Choose whose records this person may see.', ['athletes' => ['Choose at least one.']]);
         }
+        if ($role === Role::Athlete) {
+            $this->refuseUnderAge($athletes, $by);
+        }
         Audit::of($by, null, 'invited', ['role' => $role->value]);
 
         return $this->make(Link::INVITATION, $given['name'], Carbon::now()->addDays(self::INVITATION_DAYS), $by, details: ['role' => $role->value, 'squads' => $squads, 'athletes' => $athletes]);
+    }
+
+    /**
+     * Under 16, or of unknown age, a guardian has the account.
+     *
+     * @param  list<string>  $athletes
+     */
+    private function refuseUnderAge(array $athletes, User $by): void
+    {
+        foreach (Athlete::query()->whereIn('id', $athletes)->get() as $athlete) {
+            $age = $athlete->ageOn($by->workspace->today());
+            if ($age === null || $age < self::OWN_ACCOUNT_FROM_YEARS) {
+                throw new Problem(422, 'A guardian signs', "{$athlete->given_name} is under ".self::OWN_ACCOUNT_FROM_YEARS.', or the birth date is not known: invite a guardian instead. A personal check-in link needs no account.', ['athletes' => ['Under '.self::OWN_ACCOUNT_FROM_YEARS.'.']]);
+            }
+        }
     }
 
     public function newPassword(User $user, User $by): string

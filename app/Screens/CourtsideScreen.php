@@ -56,7 +56,7 @@ final class CourtsideScreen
             self::sorenessWords($readiness),
             Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get()
                 ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state))->all(),
-            $blocks === [] ? 'Nothing counted is left today: '.Wording::word($readiness->word).'. '.Parts::why($readiness) : null,
+            $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
             self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
         );
     }

@@ -134,9 +134,10 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     }
 
     // Two clean passes each, measurements before nine tenths are left, a clearance before full effort.
-    for (const [stage, next, gap] of [['Short at three quarters', 'Short at nine tenths', 2], ['Short at nine tenths', 'Short at full effort', 3], ['Short at full effort', 'Longer at full effort', 3]] as const) {
+    for (const [stage, next, gap] of [['Short at three quarters', 'Short at nine tenths', 4], ['Short at nine tenths', 'Short at full effort', 4], ['Short at full effort', 'Longer at full effort', 4]] as const) {
         for (const pass of [1, 2]) {
-            await later(pass === 1 && stage === 'Short at three quarters' ? 1 : gap - 1, 16);
+            // Every fourth day: on the way back the arm's week starts from a low floor, and return work counts like any other.
+            await later(gap - 1, 16);
             await morning();
             if (stage === 'Short at full effort' && pass === 1) {
                 await open();
@@ -159,8 +160,8 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         }
         await moveOn('Move on', next);
     }
-    for (const [stage, act, next] of [['Longer at full effort', 'Move on', 'Like the game'], ['Like the game', 'Finish the return', 'Like the game']] as const) {
-        await later(2, 16);
+    for (const [stage, act, next, gap] of [['Longer at full effort', 'Move on', 'Like the game', 4], ['Like the game', 'Finish the return', 'Like the game', 7]] as const) {
+        await later(gap - 1, 16);
         await morning();
         await train(stage);
         await later(1, 8);

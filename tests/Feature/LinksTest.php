@@ -78,6 +78,8 @@ final class LinksTest extends TestCase
         $invite = fn (array $given) => $this->actingAs($this->coach())->postJson('/api/people/invitations', ['role' => 'assistant', 'name' => 'X', 'squads' => [], 'athletes' => [], ...$given]);
         $invite([])->assertStatus(422)->assertJsonPath('title', 'A squad is needed');
         $invite(['role' => 'guardian'])->assertStatus(422)->assertJsonPath('title', 'An athlete is needed');
+        $invite(['role' => 'athlete', 'athletes' => [$this->athlete('Noor')->id]])->assertStatus(422)->assertJsonPath('title', 'A guardian signs');
+        $invite(['role' => 'athlete', 'athletes' => [$this->athlete('Mira')->id]])->assertOk();
         $invite(['squads' => [999]])->assertStatus(422)->assertJsonPath('title', 'Not yours to share');
     }
 

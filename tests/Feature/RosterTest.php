@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Squad;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+final class RosterTest extends TestCase
+{
+    private const PERSON = ['given_name' => 'Tove', 'family_name' => 'Lindqvist', 'birth_date' => '2013-02-28', 'throwing_side' => 'left', 'turn_direction' => null];
+
+    public function test_a_coach_starts_from_nothing_and_trains_today(): void
+    {
+        $this->actingAs($this->coach());
+        $squad = $this->postJson('/api/squads', ['name' => 'Beginners', 'school' => 'strict'])->assertOk()->json('id');
+        $this->plan($squad)->assertStatus(422)->assertJsonPath('title', 'Nobody to plan for');
+        $id = (string) Str::uuid7();
+        $add = fn (): TestResponse => $this->postJson("/api/squads/{$squad}/athletes", ['id' => $id, ...self::PERSON]);
+        $add()->assertOk()->assertJsonPath('name', 'Tove Lindqvist');
+        $add()->assertOk();
+        $this->assertCount(1, $this->getJson("/api/today?squad={$squad}")->json('rows'), 'Sent twice, added once.');
+        $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Tove stands on no ladder yet.');
+
+        $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'no-such'])->assertStatus(422);
+        $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'hold'])->assertOk()->assertJsonCount(1, 'ladders');
+        $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'kneel'])->assertStatus(409);
+        $this->plan($squad)->assertOk()->assertJsonPath('sheets', 1)->assertJsonPath('left_out', []);
+        $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Tove has a sheet that day already.');
+
+        $row = $this->getJson("/api/today?squad={$squad}")->json('rows.0');
+        $this->assertSame(['unknown', 'planned'], [$row['word'], $row['sheet']['state']]);
+        $this->postJson("/api/athletes/{$id}/reports", ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]])->assertOk()->assertJsonPath('word', 'full');
+        $text = collect($this->getJson("/api/sheets/{$row['sheet']['id']}")->assertOk()->json('blocks'))->pluck('text')->implode(' ');
+        $this->assertStringNotContainsString('{', $text, 'Text mirrors for a left-hander.');
+    }
+
+    public function test_what_cannot_be_is_refused_with_the_field(): void
+    {
+        $this->actingAs($this->coach());
+        $squad = Squad::query()->firstOrFail()->id;
+        foreach (['birth_date' => '2099-01-01', 'given_name' => '', 'throwing_side' => 'both', 'id' => 'x'] as $field => $value) {
+            $this->postJson("/api/squads/{$squad}/athletes", [$field => $value] + ['id' => (string) Str::uuid7(), ...self::PERSON])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+        }
+        $this->plan($squad, ['day' => '2020-01-01'])->assertStatus(422)->assertJsonStructure(['errors' => ['day']]);
+        $this->postJson("/api/athletes/{$this->athlete('Tomas')->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => null, 'reference_speed_ms' => null, 'measured_on' => '2026-01-01'])->assertStatus(422);
+    }
+
+    public function test_a_longer_throw_makes_the_same_distance_cheaper_and_a_changed_school_changes_the_words(): void
+    {
+        $this->actingAs($this->coach());
+        $tomas = $this->athlete('Tomas');
+        $headroom = fn (): int => (int) collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Tomas')['headroom'];
+        $before = $headroom();
+        $this->postJson("/api/athletes/{$tomas->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => 24.0, 'reference_speed_ms' => null, 'measured_on' => $this->coach()->workspace->today()->iso()])->assertOk();
+        $this->assertSame($before, $headroom(), 'The longest stays the longest.');
+
+        $squad = Squad::query()->firstOrFail();
+        $word = fn (): string => collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Dario')['word'];
+        $this->assertSame('full', $word());
+        $this->putJson("/api/squads/{$squad->id}", ['name' => $squad->name, 'school' => 'strict'])->assertOk();
+        $this->assertSame('reduced', $word());
+    }
+
+    /** @param  array<string, string>  $with */
+    private function plan(int $squad, array $with = []): TestResponse
+    {
+        return $this->postJson("/api/squads/{$squad}/sessions", ['day' => $this->coach()->workspace->today()->iso(), 'starts_at' => '18:30', 'title' => 'First evening', ...$with]);
+    }
+}
