@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Http\Problem;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -54,6 +55,18 @@ final class User extends Authenticatable
             $this->role->seesSquads() => $squads->whereIn('id', $this->squads()->select('squads.id')),
             default => $squads->whereIn('id', DB::table('athlete_squad')->whereIn('athlete_id', $this->boundAthletes()->select('athletes.id'))->select('squad_id')),
         };
+    }
+
+    /**
+     * The squad asked for, else the first.
+     *
+     * @throws Problem when there is none yet
+     */
+    public function squadOrFirst(?int $id): Squad
+    {
+        return $id === null
+            ? $this->visibleSquads()->first() ?? throw new Problem(404, 'No squad yet', $this->role->decides() ? 'Add a squad and its athletes under People.' : 'Nobody is shared with you yet. Ask the coach.')
+            : $this->visibleSquads()->findOrFail($id);
     }
 
     /** @return Builder<Athlete> */

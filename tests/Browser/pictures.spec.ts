@@ -20,6 +20,17 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('heading', { name: 'Ten weeks behind, one ahead' }).waitFor();
     await keep(page, 'athlete');
     await page.goto('/');
+    await page.getByRole('link', { name: 'Roll call' }).click();
+    await page.getByRole('button', { name: 'Henrike: nothing sore' }).waitFor();
+    await keep(page, 'roll-call');
+    await page.getByRole('link', { name: 'Returns' }).click();
+    await page.getByRole('link', { name: 'Luca Ferreira' }).click();
+    await page.getByRole('heading', { name: 'What comes next' }).waitFor();
+    await keep(page, 'return');
+    await page.getByRole('link', { name: 'People' }).click();
+    await page.getByRole('heading', { name: 'Squads' }).waitFor();
+    await keep(page, 'people');
+    await page.goto('/');
     await page.getByRole('link', { name: 'Start with Kaito' }).click();
     await tapThrough(page);
     await keep(page, 'courtside');
@@ -40,6 +51,16 @@ test.describe('on a phone', () => {
         await page.getByRole('button', { name: 'Check in' }).first().click();
         await page.getByRole('button', { name: 'Nothing sore' }).waitFor();
         await keep(page, 'check-in-phone');
+        await page.goto('/');
+        await page.getByRole('link', { name: 'Noor Haddad' }).click();
+        await page.getByRole('link', { name: /Intake/ }).click();
+        await page.getByLabel(/For whom/).fill('mother’s phone');
+        await page.getByRole('button', { name: 'Make a link' }).click();
+        const address = await page.getByLabel('Link', { exact: true }).inputValue();
+        await page.goto('/people');
+        await page.goto(address);
+        await page.getByRole('heading', { name: 'Noor' }).waitFor();
+        await keep(page, 'personal-page-phone');
     });
 });
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Schema;
 use PDO;
 use Symfony\Component\Process\Process;
@@ -60,5 +61,16 @@ final class CommandsTest extends TestCase
         $this->assertSame(1, $code);
         $this->assertStringContainsString('Nothing was changed', $said);
         $this->assertSame(['First'], $names($live));
+    }
+
+    public function test_a_club_of_ones_own_starts_with_a_link_to_a_password(): void
+    {
+        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'coach@saltmarsh.example'])->expectsOutputToContain('Nothing was made')->assertFailed();
+        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Mars'])->assertFailed();
+        $this->withoutMockingConsoleOutput();
+        $this->assertSame(0, $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Europe/Paris']));
+        preg_match('/join#(\S+)/', Artisan::output(), $found);
+        $this->withHeader('X-Link-Token', $found[1])->postJson('/api/link/entry', ['password' => 'a long password'])->assertOk()->assertJsonPath('workspace', 'Hill Club');
+        $this->getJson('/api/people')->assertOk()->assertJsonCount(1, 'people')->assertJsonPath('athletes', []);
     }
 }

@@ -18,9 +18,9 @@ final class RollCallController
     #[Answers(RollCallView::class, query: ['squad' => 'integer'])]
     public function show(Request $request, RollCallScreen $screen): JsonResponse
     {
-        $squads = $request->user()->visibleSquads();
+        $user = $request->user();
 
-        return response()->json($screen->view($request->user(), $request->has('squad') ? $squads->findOrFail($request->integer('squad')) : $squads->firstOrFail()));
+        return response()->json($screen->view($user, $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
     }
 
     #[Answers(null)]

@@ -16,9 +16,7 @@ final class TodayController
     public function __invoke(Request $request, TodayScreen $screen): JsonResponse
     {
         $user = $request->user();
-        $squads = $user->visibleSquads();
-        $squad = $request->has('squad') ? $squads->findOrFail($request->integer('squad')) : $squads->firstOrFail();
 
-        return response()->json($screen->view($user, $squad));
+        return response()->json($screen->view($user, $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
     }
 }

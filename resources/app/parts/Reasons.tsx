@@ -27,7 +27,7 @@ export function WordReasons({ channels }: { channels: Channel[] }) {
 export function TapeRow({ tape, athleteId }: { tape: TapeData; athleteId: string }) {
     return (
         <div className="py-1.5">
-            <div className="flex items-baseline justify-between gap-3">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-3">
                 <Opens label={`${tape.label}: the sets behind this figure`} content={<WhyRows athleteId={athleteId} limitId={tape.limit_id} />}>
                     <span className={tape.status === 'over' ? 'text-stop' : ''}>{tape.label}</span>
                 </Opens>

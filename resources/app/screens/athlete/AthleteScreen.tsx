@@ -50,7 +50,7 @@ export function AthleteScreen() {
             <div className="grid gap-x-12 gap-y-8 pt-4 lg:grid-cols-[25rem_1fr]">
                 <div className="grid content-start gap-8">
                     <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />
-                    {ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides && !query.data.returns.some((each) => each.state === 'open')} />)}
+                    {ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides} waits={query.data.returns.some((each) => each.state === 'open')} />)}
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <section aria-label="Load by day">
@@ -95,7 +95,7 @@ function SorenessList({ reports }: { reports: Athlete['soreness'] }) {
     );
 }
 
-function LadderColumn({ ladder, athleteId, decides }: { ladder: Ladder; athleteId: string; decides: boolean }) {
+function LadderColumn({ ladder, athleteId, decides, waits }: { ladder: Ladder; athleteId: string; decides: boolean; waits: boolean }) {
     return (
         <section aria-label={ladder.name}>
             <h2 className="text-lg">{ladder.name}</h2>
@@ -107,9 +107,11 @@ function LadderColumn({ ladder, athleteId, decides }: { ladder: Ladder; athleteI
                             <div className="mt-1 grid gap-2">
                                 <p className="text-sm text-soft">{rung.goal}{rung.entered_on ? `; here since ${dayName(rung.entered_on)}` : ''}.</p>
                                 <div className="flex items-center gap-3"><Strip marks={ladder.gate.strip} height={20} /><span className="label">last ten judged</span></div>
+                                {waits ? <p className="border-l-4 border-tape pl-2">Waits while the way back is under way; nothing moves here until then.</p> : <>
                                 <GateHeadline gate={ladder.gate} />
                                 <details><summary className="opens">Evidence, criterion by criterion</summary><div className="mt-1 text-sm"><p className="text-soft">The gate asks: {ladder.gate_asks}</p><GateTable gate={ladder.gate} /></div></details>
                                 {decides && <DecisionForm athleteId={athleteId} ladder={ladder.id} rung={ladder.current} gate={ladder.gate} hasNext={ladder.next !== null} hasPrevious={ladder.previous !== null} />}
+                                </>}
                             </div>
                         )}
                     </li>

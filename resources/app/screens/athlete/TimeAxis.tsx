@@ -58,7 +58,7 @@ export function TimeAxis({ days, soreness, today, tapes }: { days: LoadDay[]; so
                         ? <circle key={day.date} cx={x} cy={height - 20} r="1.6" fill="var(--color-soft)" />
                         : <rect key={day.date} x={x - step / 2 + 1} y={height - 18 - Math.min(12, score * 1.6 + 1)} width={step - 2} height={Math.min(12, score * 1.6 + 1)} fill={score >= 3 ? 'var(--color-stop)' : 'var(--color-reduced)'} />;
                 })}
-                {days.map((day, i) => (new Date(`${day.date}T00:00:00Z`).getUTCDay() === 1 && i % 2 === 0 ? <text key={day.date} x={LEFT + i * step} y={height - 3} fontSize="11" className="fill-soft">{dayName(day.date).replace(/^\w+ /, '')}</text> : null))}
+                {days.map((day, i) => (new Date(`${day.date}T00:00:00Z`).getUTCDay() === 1 && i % 2 === 0 && i < days.length - 4 ? <text key={day.date} x={LEFT + i * step} y={height - 3} fontSize="11" className="fill-soft">{dayName(day.date).replace(/^\w+ /, '')}</text> : null))}
                 {days.map((day, i) => <rect key={day.date} x={LEFT + i * step} y="0" width={step} height={height} fill="transparent" onPointerEnter={() => setShown(day)} />)}
             </svg>
             <p className="label min-h-5" aria-hidden="true">{shown && `${dayName(shown.date)}: arm ${n(shown.arm)}, hand ${n(shown.hand)}, trunk ${n(shown.trunk)}, landings ${n(shown.landings)}, ${n(shown.reps)} reps, ${n(shown.high_reps)} at high effort${shown.planned_arm + shown.planned_landings > 0 ? `; planned arm ${n(shown.planned_arm)}, landings ${n(shown.planned_landings)}` : ''}`}</p>
