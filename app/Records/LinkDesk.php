@@ -62,6 +62,7 @@ final class LinkDesk
     private function refuseUnderAge(array $athletes, User $by): void
     {
         foreach (Athlete::query()->whereIn('id', $athletes)->get() as $athlete) {
+            assert($athlete instanceof Athlete);
             $age = $athlete->ageOn($by->workspace->today());
             if ($age === null || $age < self::OWN_ACCOUNT_FROM_YEARS) {
                 throw new Problem(422, 'A guardian signs', "{$athlete->given_name} is under ".self::OWN_ACCOUNT_FROM_YEARS.', or the birth date is not known: invite a guardian instead. A personal check-in link needs no account.', ['athletes' => ['Under '.self::OWN_ACCOUNT_FROM_YEARS.'.']]);
