@@ -63,6 +63,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::prefix('athletes/{athlete}')->controller(AthleteController::class)->group(function (): void {
         Route::get('', 'show')->can('view', 'athlete');
         Route::get('limits/{limit}', 'why')->can('view', 'athlete');
+        Route::get('headroom', 'headroom')->can('view', 'athlete');
+        Route::post('work', 'logWork')->can('logWork', 'athlete');
+        Route::post('work/{work}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');

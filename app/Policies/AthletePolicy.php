@@ -27,6 +27,12 @@ final class AthletePolicy
         return $this->within($user, $athlete, $user->role->records());
     }
 
+    /** Work at home or elsewhere: who runs sessions, and the athlete's own people. */
+    public function logWork(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, $user->role !== Role::Clinician);
+    }
+
     public function decide(User $user, Athlete $athlete): Response
     {
         return $this->within($user, $athlete, $user->role->decides());

@@ -95,6 +95,7 @@ final class AthleteScreen
             $current->id, $next?->id, $ladder->before($current->id)?->id,
             Parts::gate($ladders->gate($athlete, $placement, $readiness, $load, $limits), $current, $next, LadderBook::word($athlete, $current, $readiness), $ladders->reps($athlete, $placement)),
             Wording::gateAsks($current->gate),
+            $ladder->skill->id,
         );
     }
 

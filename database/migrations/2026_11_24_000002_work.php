@@ -88,6 +88,8 @@ return new class extends Migration
         });
         Schema::create('work_sets', function (Blueprint $table): void {
             $table->id();
+            // Of work logged by hand: made by the client, so that sending it twice adds it once.
+            $table->uuid('client_id')->nullable()->unique();
             $table->foreignUuid('athlete_id')->constrained()->cascadeOnDelete();
             $table->date('day');
             $table->string('session');

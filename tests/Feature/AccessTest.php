@@ -48,6 +48,9 @@ final class AccessTest extends TestCase
         'POST api/reports/{report}/withdraw' => self::EVERYBODY,
         'GET api/athletes/{athlete}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/limits/{limit}' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/headroom' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/work/{work}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
         'POST api/athletes/{athlete}/clearances' => self::CLEARS,
         'POST api/athletes/{athlete}/decisions' => self::COACH,
@@ -164,8 +167,9 @@ final class AccessTest extends TestCase
         $path = strtr($path, [
             '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
+            '{work}' => str_contains($path, '{work}') ? $this->logged($athlete) : '',
             '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
-            '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (string) $this->link($athlete),
+            '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
         ]);
         if ($user !== null) {
             $this->actingAs($user);
@@ -173,6 +177,13 @@ final class AccessTest extends TestCase
 
         // Sent empty: whoever may not call is refused before anything is looked at, and nothing is changed by who may.
         return $this->json($method, "/{$path}", $method === 'GET' ? [] : ['version' => -1])->getStatusCode();
+    }
+
+    private function logged(Athlete $athlete): string
+    {
+        app(\App\Records\WorkLog::class)->add($athlete, ['id' => $id = (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'home', 'skill' => 'pass', 'reps' => 1, 'felt' => 'easy', 'distance_m' => null, 'side' => 'dominant'], $this->coach());
+
+        return $id;
     }
 
     private function link(Athlete $athlete): int

@@ -65,6 +65,52 @@ final class RosterTest extends TestCase
         $this->assertSame('reduced', $word());
     }
 
+    public function test_work_nobody_planned_takes_from_what_is_left_and_can_be_taken_back(): void
+    {
+        $this->actingAs($this->coach());
+        $mira = $this->athlete('Mira');
+        $left = fn (): array => $this->getJson("/api/athletes/{$mira->id}/headroom?skill=float-serve&reps=40")->assertOk()->json();
+        $cell = fn (array $grid, float $effort): array => collect($grid['rows'])->firstWhere('effort', $effort)['cells'][0];
+        $before = $left();
+        $entry = ['id' => (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'match', 'skill' => 'spike', 'reps' => 60, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant'];
+        $log = fn (array $with = []): TestResponse => $this->postJson("/api/athletes/{$mira->id}/work", $with + $entry);
+        $log()->assertNoContent();
+        $log()->assertNoContent();
+        $after = $left();
+        $this->assertCount(1, $after['logged'], 'Sent twice, logged once.');
+        $this->assertEqualsWithDelta(60 * 0.9 * (0.86 + 0.14 * 0.8), $after['logged'][0]['arm'], 1e-9, 'hard is 95 %, a spike costs 0.9');
+        $this->assertSame($cell($before, 1)['reps'] - 60, $cell($after, 1)['reps'], 'One arm: the spikes take from the serves.');
+        $this->assertNotNull($cell($after, 1)['fits_on']);
+        $log(['id' => (string) Str::uuid7(), 'felt' => null, 'reps' => 20])->assertNoContent();
+        $this->assertStringContainsString('counted as full', implode(array_column($left()['logged'], 'sentence')));
+        $this->postJson("/api/athletes/{$mira->id}/work/{$entry['id']}/take-back")->assertNoContent();
+        $this->postJson("/api/athletes/{$mira->id}/work/{$entry['id']}/take-back")->assertNotFound();
+        $this->assertCount(1, $left()['logged']);
+        foreach (['reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'] as $field => $value) {
+            $log([$field => $value])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+        }
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
+    /** The grid says the same as planning would: one more than is left breaks a hard limit, what is left does not. */
+    public function test_what_the_grid_says_is_left_is_what_may_be_planned(): void
+    {
+        $this->actingAs($this->coach());
+        $tomas = $this->athlete('Tomas');
+        $grid = $this->getJson("/api/athletes/{$tomas->id}/headroom?skill=javelin&reps=60")->assertOk()->json();
+        $this->assertCount(6, $grid['rows'][0]['cells'], 'A thrower with a longest throw has distances.');
+        foreach ($grid['rows'] as $row) {
+            $reps = array_column($row['cells'], 'reps');
+            $sorted = $reps;
+            rsort($sorted);
+            $this->assertSame($sorted, $reps, 'Further is never more.');
+            foreach ($row['cells'] as $cell) {
+                $this->assertNotSame([], $cell['binding']);
+                $this->assertTrue($cell['reps'] >= 60 ? $cell['fits_on'] === $this->coach()->workspace->today()->iso() : $cell['fits_on'] !== $this->coach()->workspace->today()->iso());
+            }
+        }
+    }
+
     /** @param  array<string, string>  $with */
     private function plan(int $squad, array $with = []): TestResponse
     {

@@ -9,12 +9,16 @@ use App\Http\Problem;
 use App\Http\Requests\ClearanceRequest;
 use App\Http\Requests\DecisionRequest;
 use App\Http\Requests\ReportsRequest;
+use App\Http\Requests\WorkRequest;
 use App\Http\Views\AthleteView;
+use App\Http\Views\HeadroomGridView;
 use App\Http\Views\WhyView;
 use App\Models\Athlete;
 use App\Records\HealthLog;
 use App\Records\PromotionDesk;
+use App\Records\WorkLog;
 use App\Screens\AthleteScreen;
+use App\Screens\HeadroomScreen;
 use App\Screens\WhyScreen;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
@@ -63,5 +67,29 @@ final class AthleteController
         $desk->decide($athlete, $request->validated(), $request->user());
 
         return response()->json($screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(HeadroomGridView::class, query: ['skill' => 'string', 'reps' => 'integer'])]
+    public function headroom(Request $request, Athlete $athlete, HeadroomScreen $screen): JsonResponse
+    {
+        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['nullable', 'integer', 'between:1,500']]);
+
+        return response()->json($screen->view($athlete, $request->user()->workspace->today(), $given['skill'], (int) ($given['reps'] ?? 20)));
+    }
+
+    #[Answers(null)]
+    public function logWork(WorkRequest $request, Athlete $athlete, WorkLog $log): JsonResponse
+    {
+        $log->add($athlete, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function takeBackWork(Request $request, Athlete $athlete, string $work, WorkLog $log): JsonResponse
+    {
+        $log->takeBack($athlete, $work, $request->user());
+
+        return response()->json(status: 204);
     }
 }

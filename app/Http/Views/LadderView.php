@@ -30,5 +30,7 @@ final readonly class LadderView
         public GateView $gate,
         #[OA\Property]
         public string $gate_asks,
+        #[OA\Property]
+        public string $skill,
     ) {}
 }

@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete}/headroom": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["athleteHeadroom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete}/heights": {
         parameters: {
             query?: never;
@@ -254,6 +270,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["intakeWellness"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["athleteLogWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete}/work/{work}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["athleteTakeBackWork"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1118,6 +1166,38 @@ export interface components {
             lower_bound: number | null;
             strip: string;
         };
+        /** @description What is left at one effort and distance. */
+        HeadroomCellView: {
+            /**
+             * Format: float
+             * @description first day the wanted repetitions fit; null within five weeks
+             */
+            distance_m: number | null;
+            reps: number | null;
+            binding: string[];
+            fits_on: string | null;
+        };
+        /** @description How many are left. */
+        HeadroomGridView: {
+            /** @description of the last three weeks */
+            skill: string;
+            /** @description of the last three weeks */
+            skill_name: string;
+            /** @description of the last three weeks */
+            wanted: number;
+            /** @description of the last three weeks */
+            rows: components["schemas"]["HeadroomRowView"][];
+            /** @description of the last three weeks */
+            skills: components["schemas"]["NamedView"][];
+            /** @description of the last three weeks */
+            logged: components["schemas"]["LoggedWorkView"][];
+        };
+        /** @description One effort. */
+        HeadroomRowView: {
+            /** Format: float */
+            effort: number;
+            cells: components["schemas"]["HeadroomCellView"][];
+        };
         /** @description A height that was measured. */
         HeightView: {
             measured_on: string;
@@ -1202,6 +1282,7 @@ export interface components {
             previous: string | null;
             gate: components["schemas"]["GateView"];
             gate_asks: string;
+            skill: string;
         };
         /** @description A library file that cannot be read. */
         LibraryProblemView: {
@@ -1235,6 +1316,16 @@ export interface components {
             planned_arm: number;
             /** Format: float */
             planned_landings: number;
+        };
+        /** @description Work logged without a sheet. */
+        LoggedWorkView: {
+            id: string;
+            day: string;
+            sentence: string;
+            /** Format: float */
+            arm: number;
+            /** Format: float */
+            landings: number;
         };
         /** @description Who is signed in, and what they may do. */
         MeView: {
@@ -1769,6 +1860,31 @@ export interface operations {
             };
         };
     };
+    athleteHeadroom: {
+        parameters: {
+            query?: {
+                skill?: string;
+                reps?: number;
+            };
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadroomGridView"];
+                };
+            };
+        };
+    };
     intakeHeight: {
         parameters: {
             query?: never;
@@ -1998,6 +2114,47 @@ export interface operations {
             header?: never;
             path: {
                 athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    athleteLogWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    athleteTakeBackWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete: string;
+                work: string;
             };
             cookie?: never;
         };

@@ -13,6 +13,7 @@ import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
 import { ClearanceForm } from './ClearanceForm';
+import { HowMany } from './HowMany';
 import { SorenessTrends } from './SorenessTrends';
 import { TimeAxis } from './TimeAxis';
 import { WaysBack } from './WaysBack';
@@ -62,6 +63,7 @@ export function AthleteScreen() {
                         <h2 className="text-base">Left on each limit today</h2>
                         <div className="gap-x-8 md:columns-2">{query.data.tapes.slice(0, 8).map((tape) => <div key={tape.limit_id} className="break-inside-avoid"><TapeRow tape={tape} athleteId={athlete.id} /></div>)}</div>
                     </section>
+                    {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
                     <section aria-label="Soreness">
                         <h2 className="text-base">Soreness lately</h2>
                         <SorenessTrends reports={query.data.soreness} today={query.data.date} />

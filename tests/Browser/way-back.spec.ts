@@ -8,6 +8,7 @@ const ARM_REPS_MOST = 40;
 
 test.afterAll(() => rmSync(CLOCK, { force: true }));
 
+// Runs last: it moves the clock, and what the other tests look at.
 /** The demo's Tomas, javelin, fifteen years old: six weeks back to the game, effort first, with all that comes between. */
 test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, done, and the weeks after', async ({ page }) => {
     test.setTimeout(400_000);
