@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\AthleteController;
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\LimitsController;
 use App\Http\Controllers\LinkController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ProgrammeController;
@@ -39,6 +40,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('{person}/close', 'close')->whereNumber('person');
         Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
     });
+    Route::get('limits', LimitsController::class);
     Route::get('ladders', [RosterController::class, 'ladders']);
     Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
@@ -64,8 +66,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('', 'show')->can('view', 'athlete');
         Route::get('limits/{limit}', 'why')->can('view', 'athlete');
         Route::get('headroom', 'headroom')->can('view', 'athlete');
-        Route::post('work', 'logWork')->can('logWork', 'athlete');
-        Route::post('work/{work}/take-back', 'takeBackWork')->can('logWork', 'athlete');
+        Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
+        Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');

@@ -12,9 +12,15 @@ use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\Verdict;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Headroom;
+use Augendo\Core\Limits\LevelLimit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\RatioLimit;
+use Augendo\Core\Limits\RestLimit;
+use Augendo\Core\Limits\StepLimit;
+use Augendo\Core\Limits\StreakLimit;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Planning\BlockPlan;
@@ -146,7 +152,7 @@ final class Wording
         }
 
         return match ($limit->measure) {
-            null => $limit instanceof \Augendo\Core\Limits\LevelLimit && $limit->level === 'distance' ? 'm' : '% effort',
+            null => $limit instanceof LevelLimit && $limit->level === 'distance' ? 'm' : '% effort',
             Measure::Reps => 'reps',
             Measure::Shadow => 'shadow reps',
             Measure::HighReps => 'high-effort reps',
@@ -174,6 +180,37 @@ final class Wording
             default => $state->projected === null
                 ? 'Too short a record to say.'
                 : 'Last week is '.self::number(round($state->projected, 2), 2).' of the month; above '.self::number((float) $state->max, 2).' is too fast.',
+        };
+    }
+
+    /** What a limit sums, and over what. */
+    public static function limitAbout(Limit $limit): string
+    {
+        $unit = self::unit($limit);
+
+        return match (true) {
+            $limit instanceof CapLimit => ucfirst($unit).($limit->windowDays === null ? ' in one session' : ($limit->windowDays === 1 ? ' a day' : " in {$limit->windowDays} days")),
+            $limit instanceof StepLimit => ucfirst($unit).' of a week, over the mean of the four weeks before or a floor',
+            $limit instanceof LevelLimit => 'No single set above',
+            $limit instanceof RestLimit => 'Days without, after so many '.$unit,
+            $limit instanceof StreakLimit => 'Days running with such work',
+            default => 'Last week against the weeks before, weighted',
+        };
+    }
+
+    /** The value of a limit at one age. */
+    public static function limitValue(Limit $limit): string
+    {
+        $n = self::number(...);
+
+        return match (true) {
+            $limit instanceof CapLimit => $n($limit->max),
+            $limit instanceof StepLimit => '+'.self::percent($limit->maxIncrease).", floor {$n($limit->floor)}",
+            $limit instanceof LevelLimit => $limit->level === 'effort' ? self::percent($limit->max) : "{$n($limit->max)} m",
+            $limit instanceof RestLimit => implode(', ', array_map(fn (array $row): string => "≥ {$n($row[0])}: {$row[1]}", $limit->table)),
+            $limit instanceof StreakLimit => "{$limit->maxDays}",
+            $limit instanceof RatioLimit => "{$n($limit->low)} to {$n($limit->high)}, stop {$n($limit->stop)}",
+            default => '',
         };
     }
 

@@ -5,6 +5,7 @@ import { AthleteScreen } from './screens/athlete/AthleteScreen';
 import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
+import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
 import { PeopleScreen } from './screens/people/PeopleScreen';
 import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
@@ -31,9 +32,10 @@ const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athl
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
 const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
+const limits = createRoute({ getParentRoute: () => frame, path: '/limits', component: LimitsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, programmes, playReturn, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, programmes, playReturn, limits, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

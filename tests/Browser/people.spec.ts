@@ -86,6 +86,17 @@ test('somebody invited joins with a link and sees what was chosen, nothing else'
     await expect(home.getByRole('button', { name: 'Advance', exact: true })).toHaveCount(0);
 });
 
+test('limits: who is close to what, and from whom each bound is', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Limits' }).click();
+    await expect(page.getByText('Source: Augendo starter numbers, no authority.').first()).toBeVisible();
+    await hasNoAxeFindings(page);
+    await page.getByRole('link', { name: 'Tomas Brandvik' }).locator('xpath=following-sibling::details').locator('summary').click();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: /Arm weekly step.*the sets behind/ }).first().click();
+    await expect(page.getByRole('cell', { name: /Float serve/ }).first()).toBeVisible();
+});
+
 test('intake and returns: axe finds nothing, and the programme prints', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Returns' }).click();

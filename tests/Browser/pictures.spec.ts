@@ -27,6 +27,9 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: 'Luca Ferreira' }).click();
     await page.getByRole('heading', { name: 'What comes next' }).waitFor();
     await keep(page, 'return');
+    await page.getByRole('link', { name: 'Limits' }).click();
+    await page.getByRole('heading', { name: 'What each limit says' }).waitFor();
+    await keep(page, 'limits');
     await page.getByRole('link', { name: 'People' }).click();
     await page.getByRole('heading', { name: 'Squads' }).waitFor();
     await keep(page, 'people');

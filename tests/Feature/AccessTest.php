@@ -33,6 +33,7 @@ final class AccessTest extends TestCase
         'GET api/roll-call' => self::EVERYBODY,
         'GET api/returns' => self::EVERYBODY,
         'GET api/ladders' => self::EVERYBODY,
+        'GET api/limits' => self::EVERYBODY,
         'GET api/programmes' => self::EVERYBODY,
         'POST api/programmes' => self::COACH,
         'POST api/squads' => self::COACH,
@@ -49,8 +50,8 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/limits/{limit}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/headroom' => self::EVERYBODY,
-        'POST api/athletes/{athlete}/work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
-        'POST api/athletes/{athlete}/work/{work}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/logged-work/{entry}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
         'POST api/athletes/{athlete}/clearances' => self::CLEARS,
         'POST api/athletes/{athlete}/decisions' => self::COACH,
@@ -167,7 +168,7 @@ final class AccessTest extends TestCase
         $path = strtr($path, [
             '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
-            '{work}' => str_contains($path, '{work}') ? $this->logged($athlete) : '',
+            '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
             '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
         ]);

@@ -73,7 +73,7 @@ final class RosterTest extends TestCase
         $cell = fn (array $grid, float $effort): array => collect($grid['rows'])->firstWhere('effort', $effort)['cells'][0];
         $before = $left();
         $entry = ['id' => (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'match', 'skill' => 'spike', 'reps' => 60, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant'];
-        $log = fn (array $with = []): TestResponse => $this->postJson("/api/athletes/{$mira->id}/work", $with + $entry);
+        $log = fn (array $with = []): TestResponse => $this->postJson("/api/athletes/{$mira->id}/logged-work", $with + $entry);
         $log()->assertNoContent();
         $log()->assertNoContent();
         $after = $left();
@@ -83,8 +83,8 @@ final class RosterTest extends TestCase
         $this->assertNotNull($cell($after, 1)['fits_on']);
         $log(['id' => (string) Str::uuid7(), 'felt' => null, 'reps' => 20])->assertNoContent();
         $this->assertStringContainsString('counted as full', implode(array_column($left()['logged'], 'sentence')));
-        $this->postJson("/api/athletes/{$mira->id}/work/{$entry['id']}/take-back")->assertNoContent();
-        $this->postJson("/api/athletes/{$mira->id}/work/{$entry['id']}/take-back")->assertNotFound();
+        $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNoContent();
+        $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNotFound();
         $this->assertCount(1, $left()['logged']);
         foreach (['reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'] as $field => $value) {
             $log([$field => $value])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);

@@ -32,7 +32,7 @@ final class OpenApiCommand extends Command
         $file = base_path('docs/openapi.json');
         if ($this->option('check')) {
             $same = is_file($file) && file_get_contents($file) === $text;
-            $this->line($same ? 'docs/openapi.json is what the code says.' : 'docs/openapi.json differs from the code; run php artisan augendo:openapi and npm run types.');
+            $this->line($same ? 'docs/openapi.json is what the code says.' : 'docs/openapi.json differs from the code; run php artisan augendo:openapi.');
 
             return $same ? self::SUCCESS : self::FAILURE;
         }

@@ -86,9 +86,9 @@ final class AthleteController
     }
 
     #[Answers(null)]
-    public function takeBackWork(Request $request, Athlete $athlete, string $work, WorkLog $log): JsonResponse
+    public function takeBackWork(Request $request, Athlete $athlete, string $entry, WorkLog $log): JsonResponse
     {
-        $log->takeBack($athlete, $work, $request->user());
+        $log->takeBack($athlete, $entry, $request->user());
 
         return response()->json(status: 204);
     }

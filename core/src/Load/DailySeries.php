@@ -7,11 +7,22 @@ namespace Augendo\Core\Load;
 /** One measure by day. Days that are not there are idle days, worth zero. */
 final readonly class DailySeries
 {
+    /** Smoothing over 7 and 28 days: λ = 2 / (N + 1). */
+    private const ACUTE_LAMBDA = 2 / 8;
+
+    private const CHRONIC_LAMBDA = 2 / 29;
+
+    /** How far the weighted averages were carried last, so that day after day is asked for at the cost of a day. */
+    private \stdClass $carried;
+
     /**
      * @param  array<int, float>  $byDay  by ordinal of the day
      * @param  int|null  $firstDay  ordinal of the first day of the whole record; null without a record
      */
-    public function __construct(public array $byDay, public ?int $firstDay) {}
+    public function __construct(public array $byDay, public ?int $firstDay)
+    {
+        $this->carried = new \stdClass;
+    }
 
     public function on(int $day): float
     {
@@ -34,7 +45,40 @@ final readonly class DailySeries
     {
         $byDay = $this->byDay;
         $byDay[$day] = ($byDay[$day] ?? 0.0) + $amount;
+        $series = new self($byDay, $this->firstDay === null ? $day : min($this->firstDay, $day));
+        if (isset($this->carried->day) && $this->carried->day < $day && $series->firstDay === $this->firstDay) {
+            $series->carry($this->carried->day, $this->carried->acute, $this->carried->chronic);
+        }
 
-        return new self($byDay, $this->firstDay === null ? $day : min($this->firstDay, $day));
+        return $series;
+    }
+
+    /**
+     * Exponentially weighted averages on a day, started at the first day of the record: E₀ = L₀, E = λL + (1−λ)E.
+     *
+     * @return array{float, float}|null over 7 and 28 days; null before the record
+     */
+    public function weightedAverages(int $day): ?array
+    {
+        if ($this->firstDay === null || $day < $this->firstDay) {
+            return null;
+        }
+        if (! isset($this->carried->day) || $this->carried->day > $day) {
+            $this->carry($this->firstDay, $this->on($this->firstDay), $this->on($this->firstDay));
+        }
+        [$acute, $chronic] = [$this->carried->acute, $this->carried->chronic];
+        for ($t = $this->carried->day + 1; $t <= $day; $t++) {
+            $value = $this->on($t);
+            $acute += self::ACUTE_LAMBDA * ($value - $acute);
+            $chronic += self::CHRONIC_LAMBDA * ($value - $chronic);
+        }
+        $this->carry($day, $acute, $chronic);
+
+        return [$acute, $chronic];
+    }
+
+    private function carry(int $day, float $acute, float $chronic): void
+    {
+        [$this->carried->day, $this->carried->acute, $this->carried->chronic] = [$day, $acute, $chronic];
     }
 }

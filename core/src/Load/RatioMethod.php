@@ -20,22 +20,9 @@ enum RatioMethod: string
         [$acute, $chronic] = match ($this) {
             self::Rolling => [$series->sum($day - 6, $day) / 7, $series->sum($day - 27, $day) / 28],
             self::Uncoupled => [$series->sum($day - 6, $day) / 7, $series->sum($day - 34, $day - 7) / 28],
-            self::Ewma => self::averages($series, $day, $series->firstDay),
+            self::Ewma => $series->weightedAverages($day) ?? [0.0, 0.0],
         };
 
         return $chronic <= 0.0 || 7 * $chronic < $minChronic - 1e-9 ? null : $acute / $chronic;
-    }
-
-    /** @return array{float, float} exponentially weighted averages over 7 and 28 days, started at the first day of the record */
-    private static function averages(DailySeries $series, int $day, int $firstDay): array
-    {
-        $acute = $chronic = $series->on($firstDay);
-        for ($t = $firstDay + 1; $t <= $day; $t++) {
-            $value = $series->on($t);
-            $acute += (2 / 8) * ($value - $acute);
-            $chronic += (2 / 29) * ($value - $chronic);
-        }
-
-        return [$acute, $chronic];
     }
 }

@@ -35,6 +35,7 @@ export type LadderChoice = Schemas['LadderChoiceView'];
 export type SessionMade = Schemas['SessionMadeView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
 export type HeadroomGrid = Schemas['HeadroomGridView'];
+export type Limits = Schemas['LimitsView'];
 export type Token = Schemas['TokenView'];
 
 /** An answer of the server that is not what was asked for, as it says it itself. */

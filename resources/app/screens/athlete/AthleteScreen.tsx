@@ -28,6 +28,7 @@ export function AthleteScreen() {
     if (!query.data) return <main><Loading what="the athlete" /></main>;
     const { athlete, ladders, referrals } = query.data;
     const next = query.data.sheets.find((sheet) => sheet.state !== 'finished' && sheet.held_on >= query.data.date);
+    const waysBack = <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />;
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-line py-3">
@@ -50,8 +51,9 @@ export function AthleteScreen() {
             )}
             <div className="grid gap-x-12 gap-y-8 pt-4 lg:grid-cols-[25rem_1fr]">
                 <div className="grid content-start gap-8">
-                    <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />
+                    {query.data.returns.length > 0 && waysBack}
                     {ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides} waits={query.data.returns.some((each) => each.state === 'open')} />)}
+                    {query.data.returns.length === 0 && waysBack}
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <section aria-label="Load by day">

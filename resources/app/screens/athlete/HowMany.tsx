@@ -22,7 +22,7 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
     const [problem, setProblem] = useState<unknown>(null);
     const grid = useQuery({ queryKey: ['headroom', athleteId, skill, reps], queryFn: () => api<HeadroomGrid>('GET', `/api/athletes/${athleteId}/headroom?skill=${encodeURIComponent(skill)}&reps=${reps}`), placeholderData: (before) => before });
     const logs = me.role !== 'clinician';
-    const takeBack = (id: string): void => { api('POST', `/api/athletes/${athleteId}/work/${id}/take-back`).then(() => queries.invalidateQueries(), setProblem); };
+    const takeBack = (id: string): void => { api('POST', `/api/athletes/${athleteId}/logged-work/${id}/take-back`).then(() => queries.invalidateQueries(), setProblem); };
     return (
         <section aria-label="How many left">
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -64,7 +64,7 @@ function LogWork({ open, onClose, athleteId, skills, skill, today }: { open: boo
             <form className="grid gap-3" onSubmit={(event) => {
                 event.preventDefault();
                 const form = Object.fromEntries(new FormData(event.currentTarget));
-                api('POST', `/api/athletes/${athleteId}/work`, { id: id.current, day: form.day, source: form.source, skill: form.skill, reps: Number(form.reps), felt, distance_m: form.distance_m ? Number(form.distance_m) : null, side: form.side })
+                api('POST', `/api/athletes/${athleteId}/logged-work`, { id: id.current, day: form.day, source: form.source, skill: form.skill, reps: Number(form.reps), felt, distance_m: form.distance_m ? Number(form.distance_m) : null, side: form.side })
                     .then(() => { id.current = newId(); setFelt(null); setProblem(null); onClose(); return queries.invalidateQueries(); }, setProblem);
             }}>
                 <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Where</span><select className="field" name="source"><option value="home">at home</option><option value="match">in a match</option><option value="other club">at another club</option></select></label><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required max={today} defaultValue={today} /></label></div>

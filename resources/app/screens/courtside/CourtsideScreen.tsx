@@ -172,7 +172,7 @@ function Running({ pack }: { pack: Courtside }) {
                             <ChevronDown aria-hidden />
                         </Opens>
                         <div className="flex items-end gap-4 py-1">
-                            <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}</span></p>
+                            <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
                             </div>
@@ -238,6 +238,19 @@ function Running({ pack }: { pack: Courtside }) {
             </Sheetlet>
         </main>
     );
+}
+
+/** How long the present set has lasted, from its first repetition. */
+function SetClock({ started, stopped }: { started: string | null; stopped: boolean }) {
+    const [now, setNow] = useState(Date.now());
+    useEffect(() => {
+        if (started === null || stopped) return;
+        const timer = window.setInterval(() => setNow(Date.now()), 1000);
+        return () => window.clearInterval(timer);
+    }, [started, stopped]);
+    if (started === null || stopped) return null;
+    const seconds = Math.max(0, Math.round((now - Date.parse(started)) / 1000));
+    return seconds >= 3600 ? null : <> · {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}</>;
 }
 
 function Rest({ until, onOver }: { until: number; onOver: () => void }) {

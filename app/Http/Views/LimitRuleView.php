@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** One limit of a rule set, with its values by age. */
+#[OA\Schema]
+final readonly class LimitRuleView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public bool $hard,
+        /** what it sums and over what */
+        #[OA\Property]
+        public string $about,
+        #[OA\Property]
+        public bool $per_side,
+        /** who says so */
+        #[OA\Property]
+        public string $source,
+        /** @var list<LimitBandView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LimitBandView::class))]
+        public array $bands,
+    ) {}
+}

@@ -1,0 +1,51 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
+import { api, type Limits } from '../../api/client';
+import { dayName, percent } from '../../api/words';
+import { Loading, Notice } from '../../parts/Notice';
+import { TapeRow } from '../../parts/Reasons';
+import { SquadChoice } from '../../parts/SquadChoice';
+
+type Order = 'closest' | 'name';
+
+/** Which bounds, from whom, and who is close to what? */
+export function LimitsScreen() {
+    const [squad, setSquad] = useState<number | null>(null);
+    const [order, setOrder] = useState<Order>('closest');
+    const query = useQuery({ queryKey: ['limits', squad], queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`) });
+    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
+    if (!query.data) return <main><Loading what="the limits" /></main>;
+    const { rules } = query.data;
+    const rows = order === 'closest' ? query.data.rows : [...query.data.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="py-3"><h1 className="text-2xl">Limits, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />, {dayName(query.data.date)}</h1>
+                <p className="mt-1 max-w-prose"><span className="head">{query.data.rule_set}, version {query.data.version}.</span> {query.data.notice}</p></header>
+            <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.1fr]">
+                <section aria-label="Who is close to what">
+                    <div className="flex items-baseline justify-between border-b-2 border-ink pb-1"><h2 className="text-base">Who is close to what</h2><span role="group" aria-label="Order" className="flex gap-3 text-sm">{([['closest', 'closest first'], ['name', 'by name']] as const).map(([value, label]) => <button key={value} type="button" aria-pressed={order === value} className={order === value ? 'border-b-2 border-ink font-bold' : 'text-soft'} onClick={() => setOrder(value)}>{label}</button>)}</span></div>
+                    {rows.map((row) => (
+                        <div key={row.athlete.id} className="grid grid-cols-[9rem_1fr] gap-3 border-b border-line py-1">
+                            <Link to="/athletes/$athleteId" params={{ athleteId: row.athlete.id }} className="head truncate hover:underline">{row.athlete.name}</Link>
+                            <details>
+                                <summary className="grid grid-cols-[1fr_3.5rem] items-baseline gap-3"><span className={`truncate ${row.fullness > 0.9 ? 'font-bold text-reduced' : 'text-soft'}`}>{row.tapes[0] ? `${row.tapes[0].label}: ${row.tapes[0].sentence}` : 'no limit in play'}</span><span className="figure text-right text-lg">{row.tapes[0] ? percent(row.fullness) : ''}</span></summary>
+                                {row.tapes.map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={row.athlete.id} />)}
+                            </details>
+                        </div>
+                    ))}
+                </section>
+                <section aria-label="Rules">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">What each limit says</h2>
+                    {rules.map((rule) => (
+                        <article key={rule.label + rule.about} className="border-b border-line py-2">
+                            <h3 className="text-base">{rule.label} <span className="label">{rule.hard ? 'hard' : 'advice'}{rule.per_side ? ', each side apart' : ''}</span></h3>
+                            <p className="text-sm text-soft">{rule.about}. Source: {rule.source}.</p>
+                            <dl className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5">{rule.bands.map((band) => <div key={band.ages} className="flex gap-1.5"><dt className="label">{band.ages}</dt><dd className="figure">{band.value}</dd></div>)}</dl>
+                        </article>
+                    ))}
+                </section>
+            </div>
+        </main>
+    );
+}
