@@ -108,6 +108,23 @@ final class Client
         unlink($this->cookies);
     }
 
+    private int $killAt = PHP_INT_MAX;
+
+    private int $killDelayUs = 0;
+
+    private int $sent = 0;
+
+    /** From that many requests on, the next one is cut off by SIGKILL so many microseconds after it was sent. */
+    public function killAfter(int $requests, int $delayUs): void
+    {
+        [$this->killAt, $this->killDelayUs] = [$this->sent + $requests, $delayUs];
+    }
+
+    public function isAlive(): bool
+    {
+        return proc_get_status($this->server)['running'];
+    }
+
     /** @return array{int, string, float} status, body, seconds */
     public function send(string $method, string $path, ?array $body = null): array
     {
@@ -117,8 +134,17 @@ final class Client
             CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
             CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
         ]);
+        if (++$this->sent > $this->killAt) {
+            $pid = proc_get_status($this->server)['pid'];
+            exec('(sleep '.sprintf('%.6f', $this->killDelayUs / 1e6)."; kill -9 {$pid}) >/dev/null 2>&1 &");
+        }
         $started = hrtime(true);
         $answer = (string) curl_exec($this->curl);
+        if ($this->sent > $this->killAt) {
+            for ($try = 0; $try < 200 && $this->isAlive(); $try++) {
+                usleep(2_000);
+            }
+        }
 
         return [(int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $answer, (hrtime(true) - $started) / 1e9];
     }

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Tests;
+
+use Augendo\Core\Day;
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\Severity;
+use Augendo\Core\Limits\StreakLimit;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\EffortCurve;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\SessionBuilder;
+use Augendo\Core\Planning\SessionFrame;
+use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use PHPUnit\Framework\TestCase;
+
+/** Trims by hand: one rung of every block, linear effort, one arm unit a full repetition. */
+final class SessionBuilderTest extends TestCase
+{
+    private const ON = '2027-03-15';
+
+    /** Arm units the rung asks for: 10 × 0.4 + 6 × 0.25 × 0.3 + 12 × 0.5 + 20 × 0.8 + 10 × 0.8 + 10 × 0.8. */
+    private const ASKED = 4 + 0.45 + 6 + 16 + 8 + 8;
+
+    public function test_with_room_nothing_is_trimmed(): void
+    {
+        $built = $this->build([$this->cap(self::ASKED)]);
+        $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($built));
+        $this->assertSame([], $built->trims);
+    }
+
+    public function test_game_like_is_trimmed_before_target_before_whole_each_down_to_its_least(): void
+    {
+        $this->assertSame([10, 6, 12, 20, 10, 9], $this->reps($this->build([$this->cap(self::ASKED - 0.5)])));
+        $this->assertSame([10, 6, 12, 20, 10, 5], $this->reps($this->build([$this->cap(self::ASKED - 4)])));
+        $this->assertSame([10, 6, 12, 20, 9, 5], $this->reps($this->build([$this->cap(self::ASKED - 4.5)])));
+        $this->assertSame([10, 6, 12, 19, 5, 5], $this->reps($this->build([$this->cap(self::ASKED - 8.5)])));
+    }
+
+    public function test_then_effort_of_whole_then_what_is_dropped_and_every_trim_is_told_with_its_limit(): void
+    {
+        // Reps at their least: 4 + 0.45 + 6 + 8 + 4 + 4 = 26.45; effort of whole down to 0.6 saves 2 more.
+        $built = $this->build([$this->cap(25.5)]);
+        $this->assertSame([10, 6, 12, 10, 5, 5], $this->reps($built));
+        $this->assertEqualsWithDelta(0.7, $built->blocks[3]->effort, 1e-9, 'as little less as fits, in steps of five percent');
+        $this->assertSame(['dropped'], array_map(fn (Trim $trim): string => $trim->what, $this->trimsOf($this->build([$this->cap(22.0)]), 5)));
+        foreach ([25.5, 22.0, 12.0, 5.0] as $max) {
+            $built = $this->build([$this->cap($max)]);
+            foreach ($built->trims as $trim) {
+                $this->assertSame('limit', $trim->cause);
+                $this->assertSame(['cap'], array_map(fn ($state): string => $state->limit->id, $trim->limits), "max {$max}, block {$trim->block}, {$trim->what}");
+            }
+        }
+    }
+
+    public function test_what_is_left_at_the_end_is_the_warm_up_and_the_free_channels(): void
+    {
+        $built = $this->build([$this->cap(5.0)]);
+        $this->assertSame(10, $built->blocks[0]->reps, 'The warm-up counts and is kept.');
+        $this->assertSame(0, $built->blocks[3]->reps);
+        $none = $this->build([$this->cap(0.0)]);
+        $this->assertSame([0, 0, 0, 0, 0, 0], $this->reps($none), 'A limit of zero leaves nothing, and is no exception.');
+    }
+
+    public function test_a_later_day_is_kept_fit_too(): void
+    {
+        $later = $this->set(Day::of(self::ON)->plus(2), 30);
+        $built = $this->build([$this->cap(60.0, days: 3)], plans: [$later]);
+        $sum = array_sum(array_map(fn ($block): float => $block->cost(Day::of(self::ON), 's', $this->price())->cost['arm'], $built->blocks));
+        $this->assertLessThanOrEqual(30.0 + 1e-9, $sum);
+        $this->assertGreaterThan(28.0, $sum, 'and no lower than it must');
+        // A later day that was over anyway is not this session's doing.
+        $this->assertSame([], $this->build([$this->cap(60.0, days: 3)], plans: [$this->set(Day::of(self::ON)->plus(2), 90)])->trims);
+    }
+
+    public function test_a_limit_the_work_does_not_touch_trims_nothing(): void
+    {
+        $landings = new CapLimit('landings', 'Landings', 'test', Severity::Hard, null, new LimitFilter, Measure::Landings, 1, 0.0);
+        $this->assertSame([], $this->build([$landings])->trims);
+        $advice = new CapLimit('advice', 'Advice', 'test', Severity::Advise, null, new LimitFilter, Measure::Arm, 1, 1.0);
+        $this->assertSame([], $this->build([$advice])->trims, 'Advice is said, not enforced.');
+        $otherSide = new CapLimit('other', 'Other', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 1, 0.0);
+        $this->assertSame([], $this->build([$otherSide])->trims);
+    }
+
+    public function test_too_many_days_running_leaves_a_free_day(): void
+    {
+        $streak = new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 2, 10.0);
+        $on = Day::of(self::ON);
+        $built = $this->build([$streak], record: [$this->set($on->plus(-1), 20), $this->set($on->plus(-2), 20)]);
+        $this->assertLessThan(10.0, array_sum(array_map(fn ($block): float => $block->cost($on, 's', $this->price())->cost['arm'], $built->blocks)));
+        $this->assertSame([], $this->build([$streak], record: [$this->set($on->plus(-1), 20), $this->set($on->plus(-3), 20)])->trims);
+    }
+
+    public function test_the_word_takes_its_share_before_any_limit_and_keeps_the_warm_up(): void
+    {
+        $sore = fn (int $score, ?string $side = 'right'): array => [[Site::Shoulder, $side, Kind::Muscle, $score]];
+        $reduced = $this->build([], reports: $sore(3));
+        $this->assertSame([10, 3, 7, 12, 6, 6], $this->reps($reduced));
+        $this->assertSame(0.75, $reduced->blocks[3]->effort);
+        $this->assertSame([0, 0, 0, 0, 0, 0], $this->reps($this->build([], reports: $sore(5))), 'None is none, the warm-up too.');
+        $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($this->build([], reports: $sore(5, 'left'))), 'The other arm is not this one.');
+        $unknown = $this->build([], reports: []);
+        $this->assertSame([10, 3, 7, 12, 6, 6], $this->reps($unknown));
+        $this->assertSame([0.4, 0.5], [$unknown->blocks[0]->effort, $unknown->blocks[3]->effort], 'Half effort at most.');
+        $this->assertSame('word', $unknown->trims[0]->cause);
+    }
+
+    public function test_a_layoff_starts_lower_and_a_stage_of_a_return_is_taken_as_given(): void
+    {
+        foreach ([7 => 20, 8 => 16, 14 => 16, 15 => 12, 40 => 12] as $idle => $whole) {
+            $this->assertSame($whole, $this->build([], idle: $idle)->blocks[3]->reps, "{$idle} idle days");
+        }
+        $this->assertSame(10, $this->build([], idle: 40)->blocks[0]->reps, 'The warm-up is not scaled.');
+        $given = $this->build([], reports: [[Site::Shoulder, 'right', Kind::Muscle, 3]], idle: 40, asGiven: true);
+        $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($given));
+        $this->assertSame(20, $this->build([], idle: null)->blocks[3]->reps, 'Who never worked was not idle.');
+    }
+
+    /** @return list<int> */
+    private function reps(BuiltSession $built): array
+    {
+        return array_map(fn ($block): int => $block->reps, $built->blocks);
+    }
+
+    /** @return list<Trim> */
+    private function trimsOf(BuiltSession $built, int $block): array
+    {
+        return array_values(array_filter($built->trims, fn (Trim $trim): bool => $trim->block === $block));
+    }
+
+    private function cap(float $max, int $days = 1): CapLimit
+    {
+        return new CapLimit('cap', 'Arm', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, $days, $max);
+    }
+
+    private function price(): SetCost
+    {
+        return new SetCost(new AthleteProfile(null), EffortCurve::Linear);
+    }
+
+    private function skill(): Skill
+    {
+        return new Skill('throw', Family::Throw, 0.0, 1.0, 0.0, 0.0);
+    }
+
+    private function set(Day $day, int $reps): CostedSet
+    {
+        return $this->price()->of(new WorkSet($day, 'other', $this->skill(), $reps, 1.0, Implement::Standard));
+    }
+
+    /**
+     * @param  list<Limit>  $limits
+     * @param  list<CostedSet>  $record
+     * @param  list<CostedSet>  $plans
+     * @param  list<array{Site, string|null, Kind, int}>|null  $reports  null: nothing sore
+     */
+    private function build(array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2, bool $asGiven = false): BuiltSession
+    {
+        $on = Day::of(self::ON);
+        $reports ??= [[Site::None, null, Kind::Muscle, 0]];
+        $readiness = Readiness::on($on, 30, array_map(fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r), $reports), []);
+        $frame = new SessionFrame($on, 's', $this->price(), $readiness, $record, [], null, $limits, $plans, 30, $idle, Handedness::Right);
+        $ball = new LibraryObject('ball', 'Ball', Implement::Standard, null, null);
+        $nothing = new LibraryObject('nothing', 'Nothing', Implement::Shadow, null, null);
+        $block = fn (BlockKind $kind, int $sets, int $reps, float $effort, ?float $least = null, ?LibraryObject $object = null): BlockDose => new BlockDose(
+            $kind, $kind->value, '', $this->skill(), $object ?? $ball, Side::Dominant, null, $sets, $reps, intdiv($sets * $reps, 2), $effort, $least ?? $effort, null, null, 60, null, 2, null, $kind === BlockKind::Whole,
+        );
+
+        return SessionBuilder::build($frame, new Rung('r', 'Rung', '', false, [], [], new Gate, [
+            $block(BlockKind::WarmUp, 1, 10, 0.4), $block(BlockKind::Rehearsal, 1, 6, 0.3, object: $nothing), $block(BlockKind::Part, 1, 12, 0.5),
+            $block(BlockKind::Whole, 2, 10, 0.8, 0.6), $block(BlockKind::Target, 1, 10, 0.8), $block(BlockKind::GameLike, 1, 10, 0.8),
+        ]), $asGiven);
+    }
+}
