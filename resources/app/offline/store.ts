@@ -16,10 +16,12 @@ class Device extends Dexie {
     taps!: EntityTable<Tap, 'id'>;
     reports!: EntityTable<KeptReport, 'id'>;
     packs!: EntityTable<{ sheet_id: string; pack: Courtside }, 'sheet_id'>;
+    answers!: EntityTable<{ key: string; answer: unknown }, 'key'>;
 
     constructor() {
         super('augendo');
         this.version(1).stores({ taps: 'id, sheet_id, sending', reports: 'id, athlete_id, sending', packs: 'sheet_id' });
+        this.version(2).stores({ answers: 'key' });
     }
 }
 
@@ -33,6 +35,49 @@ export function deviceId(): string {
     const made = uuidV4();
     localStorage.setItem('augendo-device', made);
     return made;
+}
+
+let outOfReach = false;
+
+/** Whether what is on screen may be what this device kept, because the server was out of reach when it was last asked. */
+export const isOutOfReach = (): boolean => outOfReach;
+
+async function askOrKept<T>(ask: () => Promise<T>, kept: () => Promise<T | undefined>): Promise<T> {
+    try {
+        const answer = await ask();
+        if (outOfReach) { outOfReach = false; changed(); }
+        return answer;
+    } catch (error) {
+        const fallback = error instanceof Problem && error.isOffline ? await kept() : undefined;
+        if (fallback === undefined) throw error;
+        outOfReach = true;
+        changed();
+        return fallback;
+    }
+}
+
+/** Asks the server, and falls back on what it answered last when it is out of reach. */
+export function answerOrKept<T>(path: string): Promise<T> {
+    return askOrKept(async () => {
+        const answer = await api<T>('GET', path);
+        await device.answers.put({ key: path, answer });
+        return answer;
+    }, async () => (await device.answers.get(path))?.answer as T | undefined);
+}
+
+/** What courtside needs of one sheet; what was taken along when the server is out of reach. */
+export function takeAlong(sheetId: string): Promise<Courtside> {
+    return askOrKept(async () => {
+        const pack = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
+        await device.packs.put({ sheet_id: sheetId, pack });
+        return pack;
+    }, async () => (await device.packs.get(sheetId))?.pack);
+}
+
+/** Leaves nothing of whoever signs out on this device but what is not sent yet. */
+export async function forgetAnswers(): Promise<void> {
+    await device.answers.clear();
+    await device.packs.clear();
 }
 
 /** Told whenever something was kept, sent or refused. */

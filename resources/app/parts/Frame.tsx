@@ -3,7 +3,7 @@ import { Link, Outlet, useLocation } from '@tanstack/react-router';
 import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
 import { api, type Me, type Place, Problem, signedOut } from '../api/client';
 import { dayName } from '../api/words';
-import { flush } from '../offline/store';
+import { answerOrKept, flush, forgetAnswers } from '../offline/store';
 import { useUnsent } from '../offline/useUnsent';
 import { Notice } from './Notice';
 import { Opens } from './Opens';
@@ -21,7 +21,7 @@ export function useMe(): Me {
 /** The frame around every screen: who is signed in, what is not sent yet, and the way back to Today. */
 export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
     const queries = useQueryClient();
-    const me = useQuery({ queryKey: ['me'], queryFn: () => api<Me>('GET', '/api/me'), staleTime: Infinity });
+    const me = useQuery({ queryKey: ['me'], queryFn: () => answerOrKept<Me>('/api/me'), staleTime: Infinity });
     const [ended, setEnded] = useState(false);
     const path = useLocation({ select: (location) => location.pathname });
     useEffect(() => {
@@ -50,6 +50,7 @@ function TopBar({ me }: { me: Me }) {
     const queries = useQueryClient();
     const signOut = async (): Promise<void> => {
         await api('POST', '/api/sign-out');
+        await forgetAnswers();
         queries.clear();
         window.location.assign('/');
     };
@@ -67,9 +68,9 @@ function TopBar({ me }: { me: Me }) {
 
 /** Says what lies on this device only. */
 export function UnsentMark() {
-    const { waiting, refused } = useUnsent();
-    if (waiting === 0 && refused === 0) return null;
-    return <span role="status" className="head text-reduced">{waiting > 0 && `${waiting} not sent yet`}{waiting > 0 && refused > 0 && ', '}{refused > 0 && <span className="text-stop">{refused} refused, kept here</span>}</span>;
+    const { waiting, refused, away } = useUnsent();
+    if (waiting === 0 && refused === 0 && !away) return null;
+    return <span role="status" className="head text-reduced">{away && `No connection, as last seen${waiting + refused > 0 ? '; ' : ''}`}{waiting > 0 && `${waiting} not sent yet`}{waiting > 0 && refused > 0 && ', '}{refused > 0 && <span className="text-stop">{refused} refused, kept here</span>}</span>;
 }
 
 /** Where one is signed in, and the way to end the others. */

@@ -2,9 +2,9 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowLeft, Check, ChevronDown, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { api, type Courtside, type CourtsideBlock, Problem, type RepEvent, type Tape as TapeData } from '../../api/client';
+import type { Courtside, CourtsideBlock, RepEvent, Tape as TapeData } from '../../api/client';
 import { n, percent } from '../../api/words';
-import { device, type Report } from '../../offline/store';
+import { type Report, takeAlong } from '../../offline/store';
 import { useTaps, type Verdict } from '../../offline/useTaps';
 import { CheckIn } from '../../parts/CheckIn';
 import { UnsentMark } from '../../parts/Frame';
@@ -21,18 +21,7 @@ export function CourtsideScreen() {
     const { sheetId } = useParams({ from: '/frame/sheets/$sheetId/courtside' });
     const pack = useQuery({
         queryKey: ['courtside', sheetId],
-        queryFn: async () => {
-            try {
-                const fetched = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
-                await device.packs.put({ sheet_id: sheetId, pack: fetched });
-                return fetched;
-            } catch (error) {
-                // Out of reach: go on with what was taken along.
-                const kept = error instanceof Problem && error.isOffline ? await device.packs.get(sheetId) : undefined;
-                if (kept) return kept.pack;
-                throw error;
-            }
-        },
+        queryFn: () => takeAlong(sheetId),
     });
     if (pack.error && !pack.data) return <main className="p-6"><Notice problem={pack.error}><button type="button" className="btn mt-2" onClick={() => void pack.refetch()}>Try again</button></Notice></main>;
     if (!pack.data) return <main><Loading what="the session" /></main>;

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
-import { useState } from 'react';
-import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
+import { useEffect, useState } from 'react';
+import type { AthleteCard, Today, TodayRow, Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
+import { answerOrKept, takeAlong } from '../../offline/store';
 import { CheckIn } from '../../parts/CheckIn';
 import { PlanSession } from './PlanSession';
 import { useMe } from '../../parts/Frame';
@@ -24,7 +25,8 @@ export function TodayScreen() {
     const [asking, setAsking] = useState<AthleteCard | null>(null);
     const [planning, setPlanning] = useState(false);
     const me = useMe();
-    const today = useQuery({ queryKey: ['today', squad], queryFn: () => api<Today>('GET', `/api/today${squad === null ? '' : `?squad=${squad}`}`) });
+    const today = useQuery({ queryKey: ['today', squad], queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`) });
+    useTakenAlong(me.records ? today.data : undefined);
     if (today.error && !today.data) return <main className="p-6"><Notice problem={today.error}><button type="button" className="btn mt-2" onClick={() => void today.refetch()}>Try again</button></Notice></main>;
     if (!today.data) return <main><Loading what="the squad" /></main>;
     const { rows } = today.data;
@@ -114,4 +116,22 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
             </div>
         </div>
     );
+}
+
+const TAKE_ALONG_AFTER_MS = 1500;
+
+/** Takes today's sessions along, one after the other, so that courtside opens where there is no connection. */
+function useTakenAlong(today: Today | undefined): void {
+    const sheets = today?.rows.flatMap((row) => (row.sheet && row.sheet.state !== 'finished' ? [row.sheet.id] : [])).join(' ') ?? '';
+    useEffect(() => {
+        if (sheets === '') return;
+        let stopped = false;
+        const timer = window.setTimeout(async () => {
+            for (const sheetId of sheets.split(' ')) {
+                if (stopped || !navigator.onLine) return;
+                await takeAlong(sheetId).catch(() => undefined);
+            }
+        }, TAKE_ALONG_AFTER_MS);
+        return () => { stopped = true; window.clearTimeout(timer); };
+    }, [sheets]);
 }

@@ -1,0 +1,54 @@
+import { expect, test } from '@playwright/test';
+import { row, signIn } from './support';
+
+test('the application opens without a connection, counts, and sends when there is one again', async ({ page, context }) => {
+    await signIn(page);
+    await page.evaluate(async () => { await navigator.serviceWorker.ready; });
+    // Today takes the sessions along by itself.
+    const start = row(page, 'Ravi Castellan').getByRole('link', { name: 'Start with Ravi' });
+    const sheetId = (await start.getAttribute('href'))?.split('/')[2] ?? '';
+    await expect.poll(() => page.evaluate(async (id) => new Promise<boolean>((resolve) => {
+        const open = indexedDB.open('augendo');
+        open.onsuccess = () => { const pack = open.result.transaction('packs').objectStore('packs').get(id); pack.onsuccess = () => { open.result.close(); resolve(pack.result !== undefined); }; };
+    }), sheetId), { timeout: 30_000 }).toBe(true);
+
+    await context.setOffline(true);
+    await page.goto('/');
+    await expect(row(page, 'Ravi Castellan')).toBeVisible();
+    await expect(page.getByText('No connection, as last seen')).toBeVisible();
+    await start.click();
+    await page.getByRole('button', { name: 'Good', exact: true }).click();
+    await page.getByRole('button', { name: 'Good', exact: true }).click();
+    await expect(page.getByText('2 not sent yet')).toBeVisible();
+
+    // The tab is closed and opened again, still without a connection: everything is there.
+    const address = page.url();
+    await page.close();
+    const again = await context.newPage();
+    await again.goto(address);
+    await expect(again.getByText('2 not sent yet')).toBeVisible();
+    const left = Number(await again.getByTestId('reps-left').textContent());
+    await again.getByRole('button', { name: 'Good', exact: true }).click();
+    await expect(again.getByTestId('reps-left')).toHaveText(String(left - 1));
+
+    await context.setOffline(false);
+    await expect(again.getByText(/not sent yet/)).toHaveCount(0, { timeout: 20_000 });
+    await again.goto('/');
+    await expect(row(again, 'Ravi Castellan').getByText(/^3 of/)).toBeVisible();
+    await expect(again.getByText('No connection, as last seen')).toHaveCount(0);
+});
+
+test('signing out leaves nothing of the squad on the device', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Who is signed in' }).click();
+    await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+    await expect(page.getByLabel('Password')).toBeVisible();
+    const kept = await page.evaluate(async () => new Promise<number[]>((resolve) => {
+        const open = indexedDB.open('augendo');
+        open.onsuccess = () => {
+            const counts = ['packs', 'answers'].map((store) => new Promise<number>((done) => { const count = open.result.transaction(store).objectStore(store).count(); count.onsuccess = () => done(count.result); }));
+            void Promise.all(counts).then(resolve);
+        };
+    }));
+    expect(kept).toEqual([0, 0]);
+});
