@@ -59,7 +59,7 @@ final class AfterScreen
             count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === null)),
             RepStrip::write($reps),
             $pattern === null || $fault === null ? null : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
-            $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), $faults,
+            $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), (object) $faults,
             Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, LadderBook::word($desk->athlete, $standingRung, $readiness), $ladders->reps($desk->athlete, $placement)),
             Parts::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
             Tapes::inPlay($load->board($limits, $today)->states($load->plansOn($today)), $today),

@@ -32,7 +32,7 @@ final readonly class AfterView
         public ?string $drill,
         /** @var array<string, int> by name */
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
-        public array $faults,
+        public object $faults,
         #[OA\Property]
         public GateView $gate,
         #[OA\Property]

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Tests;
+
+use Augendo\Core\Cases\CaseError;
+use Augendo\Core\Cases\LimitReader;
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Library\LadderReader;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\RuleSetReader;
+use Closure;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** A library file with a mistake in it: the place and what would be right, and nothing half read. */
+final class LibraryErrorsTest extends TestCase
+{
+    private const FOLDER = __DIR__.'/../../library';
+
+    /** @return iterable<string, array{Closure(\stdClass): mixed, string, string}> */
+    public static function ladderMistakes(): iterable
+    {
+        yield 'a misspelt key' => [fn ($l) => $l->rungs[0]->goall = 'x', '/rungs/0/goall', 'goall'];
+        yield 'a missing name' => [function ($l) {
+            unset($l->rungs[1]->name);
+        }, '/rungs/1/name', 'missing'];
+        yield 'a skill nobody knows' => [fn ($l) => $l->skill = 'yodel', '/skill', 'yodel'];
+        yield 'an object nobody has' => [fn ($l) => $l->rungs[0]->blocks[0]->object = 'anvil', '/rungs/0/blocks/0/object', 'anvil'];
+        yield 'a fault of no checkpoint' => [fn ($l) => $l->faults[0]->checkpoint = 'nose', '/faults/0/checkpoint', 'nose'];
+        yield 'a rung that names a fault nobody described' => [fn ($l) => $l->rungs[0]->faults[0] = 'nose', '/rungs/0/faults/0', 'nose'];
+        yield 'more effort than all' => [fn ($l) => $l->rungs[0]->blocks[0]->effort = 2, '/rungs/0/blocks/0/effort', 'outside 0 to 1'];
+        yield 'a least above the asked' => [fn ($l) => $l->rungs[0]->blocks[0]->effort_min = 0.99, '/rungs/0/blocks/0/effort_min', 'above the asked'];
+        yield 'repetitions in words' => [fn ($l) => $l->rungs[0]->blocks[0]->reps = 'ten', '/rungs/0/blocks/0/reps', 'whole number'];
+        yield 'a distance of nothing' => [fn ($l) => $l->rungs[0]->blocks[0]->distance_m = 0, '/rungs/0/blocks/0/distance_m', 'not above 0'];
+        yield 'a rung nobody judges' => [fn ($l) => array_map(fn ($b) => $b->judged = false, $l->rungs[0]->blocks), '/rungs/0/blocks', 'judged'];
+        yield 'no rungs' => [fn ($l) => $l->rungs = [], '/rungs', 'at least one rung'];
+        yield 'a gate that asks for more than all' => [fn ($l) => $l->rungs[0]->gate = (object) ['target_rate' => 1.2], '/rungs/0/gate/target_rate', 'outside'];
+        yield 'a gate that is sure beyond doubt' => [fn ($l) => $l->rungs[0]->gate = (object) ['confidence' => 1], '/rungs/0/gate/confidence', 'strictly between'];
+    }
+
+    /** @param  Closure(\stdClass): mixed  $break */
+    #[DataProvider('ladderMistakes')]
+    public function test_a_mistake_in_a_ladder(Closure $break, string $path, string $said): void
+    {
+        $library = new Library(self::FOLDER);
+        $file = json_decode((string) file_get_contents(self::FOLDER.'/ladders/volleyball-float-serve.json'));
+        $break($file);
+        $this->assertRefused(fn () => (new LadderReader($library->skills(), $library->objects()))->read(new Node($file)), $path, $said);
+    }
+
+    /** @return iterable<string, array{Closure(\stdClass): mixed, string, string}> */
+    public static function limitMistakes(): iterable
+    {
+        yield 'no source' => [function ($r) {
+            unset($r->source);
+        }, '/source', 'missing'];
+        yield 'a limit below nothing' => [fn ($r) => $r->limits[0]->by_age[0]->max = -5, '/limits/0/max', 'outside'];
+        yield 'ages the wrong way round' => [fn ($r) => $r->limits[0]->by_age[0]->ages = [9, 5], '/limits/0/by_age/0/ages', 'hold for nobody'];
+        yield 'two of a name' => [fn ($r) => $r->limits[] = clone $r->limits[0], '/limits', 'Two limits'];
+        yield 'a kind nobody knows' => [fn ($r) => $r->limits[0]->kind = 'roof', '/limits/0/kind', 'roof'];
+        yield 'a window of no days' => [fn ($r) => $r->limits[0]->window = (object) ['days' => 0], '/limits/0/window/days', 'outside'];
+        yield 'a family nobody knows' => [fn ($r) => $r->limits[0]->filter = (object) ['families' => ['juggle']], '/limits/0/filter/families/0', 'juggle'];
+    }
+
+    /** @param  Closure(\stdClass): mixed  $break */
+    #[DataProvider('limitMistakes')]
+    public function test_a_mistake_in_a_rule_set(Closure $break, string $path, string $said): void
+    {
+        $file = json_decode((string) file_get_contents(self::FOLDER.'/rule-sets/starter.json'));
+        $break($file);
+        $this->assertRefused(fn () => (new RuleSetReader(new LimitReader(array_keys((new Library(self::FOLDER))->skills()))))->read(new Node($file)), $path, $said);
+    }
+
+    private function assertRefused(callable $read, string $path, string $said): void
+    {
+        try {
+            $read();
+        } catch (CaseError $error) {
+            $this->assertStringStartsWith($path, $error->path, $error->getMessage());
+            $this->assertStringContainsString($said, $error->getMessage());
+
+            return;
+        }
+        $this->fail("The mistake at {$path} was not seen.");
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\PlayReturn;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Tests\TestCase;
+
+/** What the API answers is what docs/openapi.json says it answers: every member, every type, nothing beside. */
+final class ApiDescriptionTest extends TestCase
+{
+    public function test_every_answer_that_can_be_read_is_as_described(): void
+    {
+        $this->actingAs($this->coach());
+        $skip = [];
+        foreach ($this->description()['paths'] as $path => $methods) {
+            $schema = $methods['get']['responses']['200']['content']['application/json']['schema'] ?? null;
+            if ($schema === null || str_starts_with($path, '/api/link/')) {
+                isset($methods['get']) && $skip[] = $path;
+
+                continue;
+            }
+            foreach (['Mira', 'Sofie', 'Luca', 'Henrike'] as $name) {
+                $this->assertDescribed($this->getJson($this->address($path, $name))->assertOk(), $schema, "{$path} of {$name}");
+            }
+        }
+        $this->assertEqualsCanonicalizing(['/api/athletes/{athlete}/export', '/api/link/check-in', '/api/link/entry'], $skip);
+    }
+
+    public function test_what_a_link_opens_is_as_described(): void
+    {
+        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete('Noor')->id}/links", ['label' => 'phone'])->json('token');
+        $this->assertDescribed($this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertOk(), ['$ref' => '#/components/schemas/CheckInPageView'], 'check-in');
+    }
+
+    public function test_every_error_is_a_problem_with_a_place(): void
+    {
+        $mira = $this->athlete('Mira');
+        $answers = [
+            401 => $this->getJson('/api/today'), 404 => $this->actingAs($this->coach())->getJson('/api/athletes/none'),
+            422 => $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [['score' => 99]]]), 409 => $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => -1]),
+        ];
+        foreach ($answers as $status => $answer) {
+            $answer->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json')->assertJsonStructure(['title', 'status', 'detail', 'errors'])->assertJsonPath('status', $status);
+            $this->assertNotSame('', $answer->json('title'));
+        }
+        $this->assertArrayHasKey('reports.0.score', $answers[422]->json('errors'));
+    }
+
+    private function address(string $path, string $name): string
+    {
+        $return = PlayReturn::query()->where('athlete_id', $this->athlete($name)->id)->first() ?? PlayReturn::query()->firstOrFail();
+
+        return strtr($path, [
+            '{athlete}' => $this->athlete($name)->id, '{sheet}' => $this->sheetOf($name)->id, '{return}' => $return->id,
+            '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id'] ?? 'arm-week:17-18:dominant',
+        ]).(str_ends_with($path, '/headroom') ? '?skill=javelin' : '');
+    }
+
+    /** @param  array<string, mixed>  $schema */
+    private function assertDescribed(TestResponse $answer, array $schema, string $where): void
+    {
+        $root = ['components' => ['schemas' => array_map($this->strict(...), $this->description()['components']['schemas'])]] + $schema;
+        $result = (new Validator)->setMaxErrors(5)->validate(json_decode((string) $answer->getContent()), (string) json_encode($root));
+        $this->assertTrue($result->isValid(), "{$where}: ".($result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()))));
+    }
+
+    /**
+     * OpenAPI 3.0 as a JSON schema: what may be null is said another way, and members that are not described are refused.
+     *
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private function strict(array $schema): array
+    {
+        if (isset($schema['properties'])) {
+            $schema['properties'] = array_map($this->strict(...), $schema['properties']);
+            $schema['additionalProperties'] ??= false;
+        }
+        foreach (['items', 'additionalProperties'] as $inner) {
+            if (is_array($schema[$inner] ?? null)) {
+                $schema[$inner] = $this->strict($schema[$inner]);
+            }
+        }
+        $nullable = $schema['nullable'] ?? false;
+        unset($schema['nullable']);
+        if (! $nullable) {
+            return $schema;
+        }
+
+        return ['anyOf' => [['type' => 'null'], isset($schema['allOf'][0]) && count($schema['allOf']) === 1 ? $schema['allOf'][0] : $schema]];
+    }
+
+    /** @return array<string, mixed> */
+    private function description(): array
+    {
+        return json_decode((string) file_get_contents(base_path('docs/openapi.json')), true, flags: JSON_THROW_ON_ERROR);
+    }
+}
