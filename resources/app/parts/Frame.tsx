@@ -55,7 +55,7 @@ function TopBar({ me }: { me: Me }) {
         window.location.assign('/');
     };
     return (
-        <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-6 border-b-2 border-ink px-4 py-2 sm:px-6">
+        <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6">
             <Link to="/" className="head text-xl">Augendo</Link>
             {([['/', 'Today'], ['/roll-call', 'Roll call'], ['/returns', 'Returns'], ['/limits', 'Limits'], ...(me.decides ? [['/people', 'People'] as const] : [])] as const).map(([to, label]) => <Link key={to} to={to} className="head" activeOptions={{ exact: to === '/' }} activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>{label}</Link>)}
             <span className="grow" />

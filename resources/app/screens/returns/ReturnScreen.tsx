@@ -70,7 +70,7 @@ export function ReturnScreen() {
                         ))}
                     </ol>
                 </section>
-                <div className="grid content-start gap-5">
+                <div className="order-first grid content-start gap-5 lg:order-none">
                     <section aria-label="Next" className="border-t-2 border-ink pt-2">
                         <h2 className="text-base">What comes next</h2>
                         <p className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}>{ref.sentence}</p>

@@ -40,7 +40,7 @@ export function TodayScreen() {
                     <h1 className="text-2xl"><SquadChoice squad={today.data.squad} squads={today.data.squads} onChange={setSquad} />, {dayName(today.data.date)}</h1>
                     <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">{counts.map(([word, count]) => <span key={word} className="inline-flex items-center gap-1.5"><WordShape word={word} size={14} /><span>{count} {WORDS[word].toLowerCase()}</span></span>)}</p>
                 </div>
-                <span className="grow" />
+                <span className="hidden grow sm:block" />
                 {me.decides && <button type="button" className="btn" onClick={() => setPlanning(true)}>Plan a session</button>}
                 {next?.sheet && <Link to="/sheets/$sheetId" params={{ sheetId: next.sheet.id }} className="btn btn-main">Open the next session: {next.athlete.given_name}, {next.sheet.starts_at}</Link>}
             </header>
