@@ -30,7 +30,7 @@ final readonly class AfterView
         public ?string $cue,
         #[OA\Property]
         public ?string $drill,
-        /** @var array<string, int> by name */
+        /** how often each fault was seen, by its name */
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
         public object $faults,
         #[OA\Property]
