@@ -17,12 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one. */
 final class LimitBook
 {
-    /** Heights further apart than this many days say nothing of how fast somebody grows now. */
-    private const GROWTH_WITHIN_DAYS = 200;
-
-    private const DAYS_A_MONTH = 30.4375;
-
-    /** @var array<string, list<object>> heights by athlete, oldest first */
+    /** @var array<string, list<array{Day, float}>> heights by athlete, oldest first */
     private array $heights = [];
 
     /** @param  list<Athlete>  $athletes */
@@ -31,7 +26,7 @@ final class LimitBook
         $rows = DB::table('heights')->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))
             ->where('measured_on', '<=', $on->iso())->orderBy('measured_on')->orderBy('recorded_at')->get();
         foreach ($rows as $row) {
-            $this->heights[$row->athlete_id][] = $row;
+            $this->heights[$row->athlete_id][] = [Day::of(substr($row->measured_on, 0, 10)), (float) $row->height_cm];
         }
     }
 
@@ -66,13 +61,6 @@ final class LimitBook
     /** @return float|null centimetres a month between the last two heights; null when there are not two near enough */
     public function growthCmAMonth(string $athleteId): ?float
     {
-        $heights = $this->heights[$athleteId] ?? [];
-        if (count($heights) < 2) {
-            return null;
-        }
-        [$before, $last] = array_slice($heights, -2);
-        $days = Day::of(substr($last->measured_on, 0, 10))->daysSince(Day::of(substr($before->measured_on, 0, 10)));
-
-        return $days < 1 || $days > self::GROWTH_WITHIN_DAYS ? null : ((float) $last->height_cm - (float) $before->height_cm) / $days * self::DAYS_A_MONTH;
+        return Adjustment::growthCmAMonth($this->heights[$athleteId] ?? []);
     }
 }

@@ -102,8 +102,7 @@ final class ReturnBook
         if ($reports === []) {
             return null;
         }
-        $channels = $return->site->channels();
-        $scores = array_map(fn (object $report): int => array_filter(Site::from($report->site)->channels(), fn ($channel): bool => in_array($channel, $channels, true)) === [] ? 0 : (int) $report->score, $reports);
+        $scores = array_map(fn (object $report): int => Site::from($report->site)->sharesChannelWith($return->site) ? (int) $report->score : 0, $reports);
 
         return max($scores);
     }

@@ -18,6 +18,7 @@ use App\Models\TrainingSession;
 use App\Models\User;
 use App\Wording\ReturnWording;
 use Augendo\Core\Day;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Measure;
@@ -25,7 +26,9 @@ use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\AttemptReading;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -33,7 +36,7 @@ use Illuminate\Support\Facades\DB;
 final class ReturnDesk
 {
     /** A missed morning report may be entered by hand for so many hours. */
-    public const MORNING_ENTRY_HOURS = 48;
+    private const MORNING_ENTRY_HOURS = 48;
 
     private const USUAL_WEEK_WITHIN_DAYS = 70;
 
@@ -122,10 +125,24 @@ final class ReturnDesk
         });
     }
 
+    public static function mayEnterMorning(ReturnAttempt $attempt, User $by): bool
+    {
+        $hours = self::hoursSinceMorning($attempt, $by);
+
+        return $hours >= 0 && $hours <= self::MORNING_ENTRY_HOURS;
+    }
+
+    /** From the start of the day after the attempt, where the club trains. */
+    private static function hoursSinceMorning(ReturnAttempt $attempt, User $by): float
+    {
+        $morning = Carbon::parse(Day::of(substr($attempt->day, 0, 10))->plus(1)->iso(), $by->workspace->timezone);
+
+        return (Carbon::now()->getTimestamp() - $morning->getTimestamp()) / 3600;
+    }
+
     public function enterMorning(PlayReturn $return, ReturnAttempt $attempt, int $score, User $by): void
     {
-        $morning = Day::of(substr($attempt->day, 0, 10))->plus(1);
-        $hours = (Carbon::now($by->workspace->timezone)->getTimestamp() - Carbon::parse($morning->iso(), $by->workspace->timezone)->getTimestamp()) / 3600;
+        $hours = self::hoursSinceMorning($attempt, $by);
         if ($hours < 0) {
             throw new Problem(422, 'Too early', 'The morning after has not come yet.', ['score' => ['The morning after has not come yet.']]);
         }
@@ -186,33 +203,27 @@ final class ReturnDesk
     }
 
     /** Takes the attempt out of a finished session. Who did not check in moved no stage. */
-    public function recordAttempt(Sheet $sheet, Word $word, int $doneOfStage, int $plannedOfStage, ?float $goodRate, User $by): void
+    public function recordAttempt(Sheet $sheet, Word $word, int $doneOfStage, ?float $goodRate, User $by): void
     {
         $return = $sheet->return_id === null ? null : PlayReturn::query()->find($sheet->return_id);
         if ($return === null || $return->state !== 'open' || $doneOfStage === 0 || $word === Word::Unknown) {
             return;
         }
-        $stage = $return->programmeAsOpened()->stages[$sheet->return_stage];
-        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->orderBy('at')->get()
-            ->filter(fn (object $row): bool => array_filter(Site::from($row->site)->channels(), fn (Channel $channel): bool => in_array($channel, $return->site->channels(), true)) !== []);
-        $at = fn (Moment ...$moments) => $reports->filter(fn (object $row): bool => in_array(Moment::from($row->moment), $moments, true));
-        $warmup = $at(Moment::Warmup)->pluck('score');
+        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->orderBy('at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
+            Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
+        ))->all();
+        $read = AttemptReading::of(
+            $sheet->day(), $sheet->return_stage, $return->programmeAsOpened()->stages[$sheet->return_stage], $return->site, $reports, $this->school($sheet), $doneOfStage, $goodRate,
+        );
         ReturnAttempt::query()->updateOrCreate(['sheet_id' => $sheet->id], [
-            'return_id' => $return->id, 'day' => $sheet->day()->iso(), 'stage' => $sheet->return_stage,
-            'completed' => $doneOfStage >= $plannedOfStage && ($stage->targetRate === null || ($goodRate ?? 0.0) >= $stage->targetRate - 1e-9),
-            'during' => (int) $at(Moment::Warmup, Moment::During, Moment::After)->max('score'),
-            'eased' => $warmup->count() > 1 && $warmup->max() >= 3 && $warmup->last() <= 2 && (int) $at(Moment::During, Moment::After)->max('score') <= 2,
-            'joint_sore' => $at(Moment::Warmup, Moment::During, Moment::After)->contains(fn (object $row): bool => $row->kind === Kind::Joint->value && $row->score >= 1 && $this->isStrict($sheet)),
-            'red_flag' => $reports->contains(fn (object $row): bool => $row->moment !== Moment::Morning->value && School::Strict->wordOf(Kind::from($row->kind), (int) $row->score) === Word::Refer),
-            'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
+            'return_id' => $return->id, 'day' => $read->day->iso(), 'stage' => $read->stage, 'completed' => $read->completed, 'during' => $read->during, 'eased' => $read->eased,
+            'joint_sore' => $read->jointSore, 'red_flag' => $read->redFlag, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
         ]);
     }
 
-    private function isStrict(Sheet $sheet): bool
+    private function school(Sheet $sheet): School
     {
-        $squad = $sheet->trainingSession()->with('squad')->firstOrFail()->squad;
-
-        return ($squad->school ?? School::byDefaultAt($sheet->athlete()->firstOrFail()->ageOn($sheet->day()))) === School::Strict;
+        return (new ReadinessBook([], $sheet->day()))->school($sheet->athlete()->firstOrFail(), $sheet->trainingSession()->with('squad')->firstOrFail()->squad);
     }
 
     private function refuseWhenNotMet(PlayReturn $return, Word $word): void

@@ -237,7 +237,7 @@ final class SheetDesk
         $judged = array_filter($done, fn ($rep): bool => $rep->verdict === 'good' || $rep->verdict === 'not_good');
         $good = array_filter($judged, fn ($rep): bool => $rep->verdict === 'good');
         app(ReturnDesk::class)->recordAttempt(
-            $this->sheet, ReturnBook::word($return, $this->readiness()), count($done), $block->asked_sets * $block->asked_reps,
+            $this->sheet, ReturnBook::word($return, $this->readiness()), count($done),
             $judged === [] ? null : count($good) / count($judged), $by,
         );
     }

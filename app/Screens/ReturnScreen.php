@@ -86,7 +86,7 @@ final class ReturnScreen
                 $return->state === 'done' || $i < $return->stage ? 'passed' : ($i === $return->stage ? 'current' : 'ahead'),
                 self::cleanRun($day->returns, $return, $i), $stage->passes, $stage->needsClearance,
             ), $programme->stages, array_keys($programme->stages)),
-            $return->attempts->reverse()->map(fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $on))->values()->all(),
+            $return->attempts->reverse()->map(fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $user))->values()->all(),
             $return->clearances->reverse()->map(fn (ReturnClearance $clearance): string => self::clearance($return, $clearance))->values()->all(),
             $return->steps->reverse()->map(fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(substr($step->decided_at, 0, 10), $step->evidence['sentence'], $step->by->name))->values()->all(),
             $return->measures->reverse()->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))->values()->all(),
@@ -153,12 +153,11 @@ final class ReturnScreen
         return $clean;
     }
 
-    private static function attempt(PlayReturn $return, ReturnAttempt $attempt, ReturnBook $book, Day $on): AttemptView
+    private static function attempt(PlayReturn $return, ReturnAttempt $attempt, ReturnBook $book, User $user): AttemptView
     {
         $morning = $book->nextMorning($return, $attempt);
-        $days = $on->daysSince(Day::of(substr($attempt->day, 0, 10)));
 
-        return new AttemptView($attempt->id, substr($attempt->day, 0, 10), ReturnWording::attempt($return, $attempt, $morning), $morning, $morning === null && $days >= 1 && $days * 24 <= ReturnDesk::MORNING_ENTRY_HOURS + 24);
+        return new AttemptView($attempt->id, substr($attempt->day, 0, 10), ReturnWording::attempt($return, $attempt, $morning), $morning, $morning === null && ReturnDesk::mayEnterMorning($attempt, $user));
     }
 
     private static function clearance(PlayReturn $return, ReturnClearance $clearance): string

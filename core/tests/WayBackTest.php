@@ -7,6 +7,7 @@ namespace Augendo\Core\Tests;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Day;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\CapLimit;
@@ -18,8 +19,14 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\DailySeries;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\Attempt;
+use Augendo\Core\Returning\AttemptReading;
 use Augendo\Core\Returning\ProgrammeReader;
 use Augendo\Core\Returning\StageClearance;
 use Augendo\Core\Returning\StageRung;
@@ -131,5 +138,36 @@ final class WayBackTest extends TestCase
         $this->assertEqualsWithDelta(60.0, $max(8, [100.0, 0.0]), 1e-9, 'an idle week starts from the floor');
         $this->assertEqualsWithDelta(312.0, $max(22, [100.0, 120.0, 140.0, 260.0]), 1e-9, 'from week four only the growth holds');
         $this->assertNull($max(27, [250.0, 250.0, 250.0, 250.0, 250.0]), 'over at 80 % of the usual week');
+    }
+
+    public function test_an_attempt_is_read_out_of_the_session_and_what_was_reported(): void
+    {
+        $stage = (new Library(self::LIBRARY))->programme('serves-effort-first')->stages[8];
+        $read = fn (array $reports, int $done = 30, ?float $good = 0.6, School $school = School::Graded): Attempt => AttemptReading::of(Day::of('2027-05-20'), 8, $stage, Site::Shoulder, array_map(
+            fn (array $r, int $i): SorenessReport => new SorenessReport(Instant::of(sprintf('2027-05-20T17:%02d:00Z', $i)), $r[0], $r[1], 'right', $r[2], $r[3]), $reports, array_keys($reports),
+        ), $school, $done, $good);
+        $this->assertSame([true, 0, false, false, null], [($a = $read([]))->completed, $a->during, $a->eased, $a->redFlag, $a->nextMorning]);
+        $this->assertFalse($read([], done: 29)->completed);
+        $this->assertFalse($read([], good: 0.49)->completed, 'A stage with targets asks for half of them.');
+        $this->assertFalse($read([], good: null)->completed, 'Nobody judged is not a pass.');
+        $muscle = fn (Moment $moment, int $score): array => [$moment, Site::Elbow, Kind::Muscle, $score];
+        $this->assertSame([3, true], [($a = $read([$muscle(Moment::Warmup, 3), $muscle(Moment::Warmup, 1)]))->during, $a->eased]);
+        $this->assertFalse($read([$muscle(Moment::Warmup, 3)])->eased, 'One report does not say that it eased.');
+        $this->assertFalse($read([$muscle(Moment::Warmup, 3), $muscle(Moment::Warmup, 1), $muscle(Moment::During, 3)])->eased);
+        $this->assertSame(0, $read([[Moment::During, Site::Knee, Kind::Muscle, 6]])->during, 'A knee is not on the way back.');
+        $this->assertSame(0, $read([$muscle(Moment::Morning, 6)])->during, 'The morning was before the work.');
+        $this->assertTrue($read([[Moment::After, Site::Shoulder, Kind::Numb, 1]])->redFlag);
+        $joint = [[Moment::During, Site::Shoulder, Kind::Joint, 1]];
+        $this->assertSame([false, true], [$read($joint)->jointSore, $read($joint, school: School::Strict)->jointSore]);
+    }
+
+    public function test_growth_is_read_from_the_last_two_heights_that_are_near_enough(): void
+    {
+        $height = fn (string $day, float $cm): array => [Day::of($day), $cm];
+        $this->assertNull(Adjustment::growthCmAMonth([]));
+        $this->assertNull(Adjustment::growthCmAMonth([$height('2027-01-01', 140.0)]));
+        $this->assertNull(Adjustment::growthCmAMonth([$height('2026-01-01', 140.0), $height('2027-01-01', 150.0)]), 'A year apart says nothing of now.');
+        $this->assertNull(Adjustment::growthCmAMonth([$height('2027-01-01', 140.0), $height('2027-01-01', 141.0)]));
+        $this->assertEqualsWithDelta(2.0 / 60 * 30.4375, Adjustment::growthCmAMonth([$height('2026-06-01', 120.0), $height('2027-01-01', 140.0), $height('2027-03-02', 142.0)]), 1e-9);
     }
 }

@@ -15,6 +15,11 @@ final class Adjustment
     /** Growth above this many centimetres a month makes limits tighter. */
     public const FAST_GROWTH_CM_A_MONTH = 0.6;
 
+    /** Heights further apart than this say nothing of how fast somebody grows now. */
+    private const GROWTH_WITHIN_DAYS = 200;
+
+    private const DAYS_A_MONTH = 30.4375;
+
     private const GROWING_SHARE = 0.8;
 
     private const GROWING_LANDINGS_SHARE = 0.7;
@@ -30,6 +35,23 @@ final class Adjustment
 
     /** The weeks after a return end when the mean week of the month reaches this share of the usual one. */
     private const USUAL_SHARE = 0.8;
+
+    /**
+     * How fast somebody grows: the last two heights, when they are near enough to say something of now.
+     *
+     * @param  list<array{Day, float}>  $heightsCm  by day, oldest first
+     * @return float|null centimetres a month
+     */
+    public static function growthCmAMonth(array $heightsCm): ?float
+    {
+        if (count($heightsCm) < 2) {
+            return null;
+        }
+        [[$before, $from], [$last, $to]] = array_slice($heightsCm, -2);
+        $days = $last->daysSince($before);
+
+        return $days < 1 || $days > self::GROWTH_WITHIN_DAYS ? null : ($to - $from) / $days * self::DAYS_A_MONTH;
+    }
 
     /** @param  float|null  $cmAMonth  null when not measured twice */
     public static function isGrowingFast(?float $cmAMonth): bool

@@ -42,6 +42,11 @@ enum Site: string
         };
     }
 
+    public function sharesChannelWith(self $other): bool
+    {
+        return array_filter($this->channels(), fn (Channel $channel): bool => in_array($channel, $other->channels(), true)) !== [];
+    }
+
     public function refersEverything(): bool
     {
         return in_array($this, [self::Neck, self::Chest, self::Back, self::Head], true);
