@@ -8,16 +8,13 @@ use App\Http\Problem;
 use App\Models\Athlete;
 use App\Models\User;
 use Augendo\Core\Day;
+use Augendo\Core\Load\UsualWeek;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** What is asked once: sports, past injuries, consents, whom to call; and height every few months. */
 final class IntakeDesk
 {
-    private const DECLARED_WEEKS = 4;
-
-    private const DECLARED_SHARE = 0.8;
-
     /**
      * @param  array<string, mixed>  $given  validated
      *
@@ -62,13 +59,13 @@ final class IntakeDesk
         $first = DB::table('work_sets')->where('athlete_id', $athlete->id)->min('day');
         if ($week !== null) {
             $end = $first === null ? $by->workspace->today() : Day::of(substr($first, 0, 10));
-            for ($back = 1; $back <= 7 * self::DECLARED_WEEKS; $back++) {
+            for ($back = 1; $back <= UsualWeek::DECLARED_DAYS; $back++) {
                 $day = $end->plus(-$back)->iso();
                 $days[] = $day;
                 foreach (['arm' => 'overhand-throw', 'landings' => 'jump'] as $measure => $skill) {
                     DB::table('work_sets')->insert([
                         'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}", 'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body', 'implement' => 'standard', 'side' => 'dominant',
-                        $measure => self::DECLARED_SHARE * $week[$measure] / 7,
+                        $measure => UsualWeek::declaredDay((float) $week[$measure]),
                     ]);
                 }
             }

@@ -22,6 +22,7 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\UsualWeek;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\School;
@@ -37,8 +38,6 @@ final class ReturnDesk
 {
     /** A missed morning report may be entered by hand for so many hours. */
     private const MORNING_ENTRY_HOURS = 48;
-
-    private const USUAL_WEEK_WITHIN_DAYS = 70;
 
     public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly ProgrammeBook $programmes) {}
 
@@ -243,7 +242,7 @@ final class ReturnDesk
     {
         $series = $this->loads->for([$athlete], $on)[$athlete->id]->loadRecord()->wholeSeries($channel === Channel::Landing ? Measure::Landings : Measure::Arm);
 
-        return max(array_map(fn (int $back): float => $series->sum($on->ordinal - $back - 27, $on->ordinal - $back) / 4, range(0, self::USUAL_WEEK_WITHIN_DAYS - 28)));
+        return UsualWeek::read($series, $on->ordinal);
     }
 
     private function changed(Athlete $athlete, Day $on): void

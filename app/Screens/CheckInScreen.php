@@ -20,8 +20,6 @@ use Illuminate\Support\Facades\DB;
 /** The page behind a personal link: no account, one athlete, and the least that does the job. */
 final class CheckInScreen
 {
-    private const FACES_UNDER_YEARS = 9;
-
     public function view(Athlete $athlete): CheckInPageView
     {
         $workspace = $athlete->workspace()->firstOrFail();
@@ -29,12 +27,11 @@ final class CheckInScreen
         $day = new AthleteDay($athlete, $on);
         $reports = DB::table('soreness_reports')->where('athlete_id', $athlete->id)->where('day', $on->iso())->whereNull('withdrawn_at')->orderBy('at')->get();
         $yesterday = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', $on->plus(-1)->iso())->sum('reps');
-        $age = $athlete->ageOn($on);
         $next = DB::table('sheets')->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')->where('sheets.athlete_id', $athlete->id)->where('sheets.state', 'planned')
             ->where('sheets.held_on', '>=', $on->iso())->orderBy('sheets.held_on')->first(['sheets.id', 'sheets.held_on', 'training_sessions.starts_at']);
 
         return new CheckInPageView(
-            $athlete->given_name, $age !== null && $age < self::FACES_UNDER_YEARS, (bool) $workspace->asks_wellness,
+            $athlete->given_name, Parts::isYoung($athlete, $on), (bool) $workspace->asks_wellness,
             $yesterday > 0 && $reports->doesntContain('moment', 'morning') ? "Yesterday: {$yesterday} repetitions. How is the body this morning?" : null,
             Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id)),
             $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(Moment::from($row->moment)) : Wording::report(new SorenessReport(

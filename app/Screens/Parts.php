@@ -31,9 +31,19 @@ use Augendo\Core\Readiness\Word;
 /** Views that several screens show. */
 final class Parts
 {
+    private const FACES_UNDER_YEARS = 9;
+
     public static function athlete(Athlete $athlete, Day $on): AthleteCardView
     {
-        return new AthleteCardView($athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value);
+        return new AthleteCardView($athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value, self::isYoung($athlete, $on));
+    }
+
+    /** Under nine years drawn faces stand for scores; who is of unknown age reads numbers. */
+    public static function isYoung(Athlete $athlete, Day $on): bool
+    {
+        $age = $athlete->ageOn($on);
+
+        return $age !== null && $age < self::FACES_UNDER_YEARS;
     }
 
     /** @return list<ChannelView> */

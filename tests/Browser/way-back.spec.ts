@@ -77,6 +77,13 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         await expect(page.getByRole('button', { name: `${act}: ${stage}` })).toHaveCount(0);
     };
 
+    /** The morning after, and on to the next stage. */
+    const quietMorning = async (act: string, next: string): Promise<void> => {
+        await later(1, 8);
+        await morning();
+        await moveOn(act, next);
+    };
+
     await later(0, 9);
     await page.getByRole('link', { name: 'Tomas Brandvik' }).click();
     await page.getByRole('button', { name: 'Open a return' }).click();
@@ -93,9 +100,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     await later(8, 16);
     await morning();
     await train('Short and easy');
-    await later(1, 8);
-    await morning();
-    await moveOn('Move on', 'Short, firmer');
+    await quietMorning('Move on', 'Short, firmer');
     await later(1, 16);
     await morning();
     await train('Short, firmer');
@@ -110,15 +115,11 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     await later(3, 16);
     await morning();
     await train('Short and easy');
-    await later(1, 8);
-    await morning();
-    await moveOn('Move on', 'Short, firmer');
+    await quietMorning('Move on', 'Short, firmer');
     await later(1, 16);
     await morning();
     await train('Short, firmer');
-    await later(1, 8);
-    await morning();
-    await moveOn('Move on', 'Short at three quarters');
+    await quietMorning('Move on', 'Short at three quarters');
 
     // Ten idle days: one stage back, nothing made up.
     await later(10, 16);
@@ -129,9 +130,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     await train('Short and easy');
     for (const [stage, next] of [['Short and easy', 'Short, firmer'], ['Short, firmer', 'Short at three quarters']] as const) {
         if (stage !== 'Short and easy') { await later(1, 16); await morning(); await train(stage); }
-        await later(1, 8);
-        await morning();
-        await moveOn('Move on', next);
+        await quietMorning('Move on', next);
     }
 
     // Two clean passes each, measurements before nine tenths are left, a clearance before full effort.
@@ -165,9 +164,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         await later(gap - 1, 16);
         await morning();
         await train(stage);
-        await later(1, 8);
-        await morning();
-        await moveOn(act, next);
+        await quietMorning(act, next);
     }
 
     // Done, and the weeks after stay lighter, as a hard limit among the others.

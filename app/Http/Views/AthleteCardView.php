@@ -21,5 +21,8 @@ final readonly class AthleteCardView
         public ?int $age,
         #[OA\Property(enum: ['right', 'left'])]
         public string $throwing_side,
+        /** under nine: drawn faces stand for scores */
+        #[OA\Property]
+        public bool $young,
     ) {}
 }
