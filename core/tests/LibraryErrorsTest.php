@@ -10,6 +10,7 @@ use Augendo\Core\Cases\Node;
 use Augendo\Core\Library\LadderReader;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSetReader;
+use Augendo\Core\Returning\ProgrammeReader;
 use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -71,6 +72,35 @@ final class LibraryErrorsTest extends TestCase
         $file = json_decode((string) file_get_contents(self::FOLDER.'/rule-sets/starter.json'));
         $break($file);
         $this->assertRefused(fn () => (new RuleSetReader(new LimitReader(array_keys((new Library(self::FOLDER))->skills()))))->read(new Node($file)), $path, $said);
+    }
+
+    /** @return iterable<string, array{Closure(\stdClass): mixed, string, string}> */
+    public static function programmeMistakes(): iterable
+    {
+        yield 'no stages' => [fn ($p) => $p->stages = [], '/stages', 'at least one stage'];
+        yield 'a way back without a clearance' => [fn ($p) => $p->stages[0]->needs_clearance = false, '/stages/0/needs_clearance', 'without a clearance'];
+        yield 'no cautions' => [function ($p) {
+            unset($p->cautions);
+        }, '/cautions', 'missing'];
+        yield 'a channel nobody has' => [fn ($p) => $p->channel = 'tail', '/channel', 'tail'];
+        yield 'forty repetitions at full effort' => [function ($p) {
+            [$p->stages[1]->effort, $p->stages[1]->sets, $p->stages[1]->reps] = [1.0, 4, 10];
+        }, '/stages/1/reps', 'under 40'];
+        yield 'a stage passed no times' => [fn ($p) => $p->stages[1]->passes = 0, '/stages/1/passes', 'outside'];
+        yield 'a gap that runs backwards' => [fn ($p) => $p->stages[1]->min_gap_days = -1, '/stages/1/min_gap_days', 'outside'];
+        yield 'a third leg' => [fn ($p) => $p->stages[1]->legs = 3, '/stages/1/legs', 'outside'];
+        yield 'further than the longest throw' => [fn ($p) => $p->stages[1]->distance_share = 1.1, '/stages/1/distance_share', 'outside'];
+        yield 'a criterion that asks for nothing' => [fn ($p) => $p->stages[1]->criteria = [(object) ['id' => 'x', 'label' => 'X', 'unit' => 'kg', 'at_least' => 0]], '/stages/1/criteria/0/at_least', 'outside'];
+        yield 'a criterion without a unit' => [fn ($p) => $p->stages[1]->criteria = [(object) ['id' => 'x', 'label' => 'X', 'at_least' => 0.9]], '/stages/1/criteria/0/unit', 'missing'];
+    }
+
+    /** @param  Closure(\stdClass): mixed  $break */
+    #[DataProvider('programmeMistakes')]
+    public function test_a_mistake_in_a_return_programme(Closure $break, string $path, string $said): void
+    {
+        $file = json_decode((string) file_get_contents(self::FOLDER.'/returns/landings.json'));
+        $break($file);
+        $this->assertRefused(fn () => ProgrammeReader::read(new Node($file)), $path, $said);
     }
 
     private function assertRefused(callable $read, string $path, string $said): void
