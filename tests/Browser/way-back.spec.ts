@@ -54,11 +54,11 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         await page.getByRole('button', { name: 'Finish and review' }).click();
         await expect(page.getByText('Waits for the morning after')).toBeVisible();
     };
-    const clear = async (): Promise<void> => {
+    const clear = async (upTo: '3' | 'all'): Promise<void> => {
         await page.getByRole('button', { name: 'Record a clearance' }).click();
         await page.getByLabel('Clinician’s name').fill('Dr. Odile Ferrand');
         await page.getByLabel(/Role/).fill('Sports physician');
-        await page.getByLabel('How far it goes').selectOption('3');
+        await page.getByLabel('How far it goes').selectOption(upTo);
         await page.getByRole('button', { name: 'Keep the clearance' }).click();
         await expect(page.getByRole('dialog')).toHaveCount(0);
     };
@@ -93,7 +93,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     // Refused without a clearance.
     await expect(page.getByText('“Short and easy” needs a clinician’s clearance before anybody starts it.')).toBeVisible();
     await expect(page.getByRole('button', { name: /^Plan the session/ })).toHaveCount(0);
-    await clear();
+    await clear('3');
     await expect(page.getByText('Start “Short and easy”.')).toBeVisible();
 
     // Stage one, once the full week behind him has passed; the morning after decides.
@@ -142,12 +142,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
             if (stage === 'Short at full effort' && pass === 1) {
                 await open();
                 await expect(page.getByText('“Short at full effort” needs a clinician’s clearance before anybody starts it.')).toBeVisible();
-                await page.getByRole('button', { name: 'Record a clearance' }).click();
-                await page.getByLabel('Clinician’s name').fill('Dr. Odile Ferrand');
-                await page.getByLabel(/Role/).fill('Sports physician');
-                await page.getByLabel('How far it goes').selectOption('all');
-                await page.getByRole('button', { name: 'Keep the clearance' }).click();
-                await expect(page.getByRole('dialog')).toHaveCount(0);
+                await clear('all');
             }
             await train(stage);
             await later(1, 8);
