@@ -51,8 +51,12 @@ test('roll call: one tap a name, taken back when it was the wrong one', async ({
     await signIn(page);
     await page.getByRole('link', { name: 'Roll call' }).click();
     const henrike = page.getByRole('listitem').filter({ hasText: 'Henrike Osei' });
+    const names = (): Promise<string[]> => page.getByRole('listitem').locator('.head.text-lg').allTextContents();
+    await expect(henrike).toBeVisible();
+    const before = await names();
     await page.getByRole('button', { name: 'Henrike: nothing sore' }).click();
     await expect(henrike.getByText('Full', { exact: true })).toBeVisible();
+    expect(await names()).toEqual(before);
     await hasNoAxeFindings(page);
     expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(800);
     await page.getByRole('button', { name: 'Take back the answer of Henrike' }).click();

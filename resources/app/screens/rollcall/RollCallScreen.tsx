@@ -16,10 +16,13 @@ export function RollCallScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const [asking, setAsking] = useState<AthleteCard | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
+    const [places] = useState(() => new Map<RollCall['rows'][number]['athlete']['id'], number>());
     const rollCall = useQuery({ queryKey: ['roll-call', squad], queryFn: () => api<RollCall>('GET', `/api/roll-call${squad === null ? '' : `?squad=${squad}`}`) });
     if (rollCall.error && !rollCall.data) return <main className="p-6"><Notice problem={rollCall.error}><button type="button" className="btn mt-2" onClick={() => void rollCall.refetch()}>Try again</button></Notice></main>;
     if (!rollCall.data) return <main><Loading what="the squad" /></main>;
-    const { rows } = rollCall.data;
+    // Names stay where they were first seen: were the next to slide under the finger, a second tap would answer for somebody who has not.
+    for (const { athlete } of rollCall.data.rows) if (!places.has(athlete.id)) places.set(athlete.id, places.size);
+    const rows = [...rollCall.data.rows].sort((a, b) => (places.get(a.athlete.id) ?? 0) - (places.get(b.athlete.id) ?? 0));
     const missing = rows.filter((row) => row.answered_at === null);
     const nothingSore = (row: RollCall['rows'][number]): void => {
         const moment = row.morning_after || new Date().getHours() < NOON_HOUR ? 'morning' : 'before';
