@@ -8,7 +8,7 @@ use App\Models\Athlete;
 use App\Models\Squad;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Readiness\Readiness;
 
 /** Everything that is known of one athlete on one day: load, limits, word, ladders and returns. */
@@ -24,8 +24,7 @@ final class AthleteDay
 
     public readonly ReturnBook $returns;
 
-    /** @var list<Limit> */
-    public readonly array $limits;
+    public readonly LimitCalendar $limits;
 
     public readonly LimitBook $limitBook;
 
@@ -40,7 +39,7 @@ final class AthleteDay
         $this->readiness = $this->health->readiness($athlete, $this->squad);
         $this->returns = new ReturnBook([$athlete], $on);
         $this->limitBook = new LimitBook([$athlete], $this->squad, $on, $library, $this->returns);
-        $this->limits = $this->limitBook->of($this->load, $athlete->id);
+        $this->limits = $this->limitBook->of($athlete->id, $this->load->profile);
         $this->ladders = new LadderBook([$athlete], $on, $library, $this->health);
     }
 }

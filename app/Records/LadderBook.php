@@ -13,10 +13,8 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Limits\Limit;
-use Augendo\Core\Limits\LimitBoard;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\CostedSet;
-use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Readiness;
@@ -84,8 +82,7 @@ final class LadderBook
         return $readiness->forWork($rung->loadedChannels(), $athlete->throwing_side->value);
     }
 
-    /** @param  list<Limit>  $limits */
-    public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, array $limits): GateResult
+    public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, LimitCalendar $limits): GateResult
     {
         $rung = $this->rung($placement);
         $channels = $rung->loadedChannels();
@@ -104,10 +101,8 @@ final class LadderBook
     /**
      * Whether the next rung's own dose fits every hard limit on the athlete's next planned day (or the day after tomorrow), in place
      * of what is planned there.
-     *
-     * @param  list<Limit>  $limits
      */
-    private function nextDoseFits(Placement $placement, AthleteLoad $load, array $limits): bool
+    private function nextDoseFits(Placement $placement, AthleteLoad $load, LimitCalendar $limits): bool
     {
         $next = $this->ladder($placement)->after($placement->rung);
         if ($next === null) {
@@ -116,10 +111,9 @@ final class LadderBook
         $later = array_filter(array_map(fn (CostedSet $set): int => $set->day, $load->plans), fn (int $day): bool => $day > $this->on->ordinal);
         $day = $later === [] ? $this->on->plus(2) : Day::fromOrdinal(min($later));
         $dose = BlockPlan::asAsked($next->ownDose());
-        $record = new LoadRecord([...$load->record, ...$load->plansOn($this->on)], $load->internalByDay, $load->firstDay);
-        $board = LimitBoard::of($limits, $record, $day, $load->profile->ageOn($day))->hardTouchedBy([$dose->oneRep($day, 'next', $load->price)]);
+        $board = $limits->board($day, $load->record->with($load->plansOn($this->on)));
 
-        return $board->over([$dose->cost($day, 'next', $load->price)]) === [];
+        return $board->hardTouchedBy([$dose->oneRep($day, 'next', $load->price)])->over([$dose->cost($day, 'next', $load->price)]) === [];
     }
 
     /** @return bool|null null when the athlete has no place on a ladder it builds on */

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Athlete;
+use App\Models\PlayReturn;
 use App\Models\Squad;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
-use Augendo\Core\Limits\Limit;
-use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\Measure;
+use Augendo\Core\Limits\DoneReturn;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\AthleteProfile;
 use Illuminate\Support\Facades\DB;
 
 /** The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one. */
@@ -30,32 +31,14 @@ final class LimitBook
         }
     }
 
-    /** @return list<Limit> in the order of the rule set */
-    public function of(AthleteLoad $load, string $athleteId): array
+    public function of(string $athleteId, AthleteProfile $profile): LimitCalendar
     {
-        $limits = $this->library->ruleSet($this->squad->rule_set)->limits;
-        if (Adjustment::isGrowingFast($this->growthCmAMonth($athleteId))) {
-            $limits = Adjustment::growing($limits);
-        }
-        $idle = $load->idleDays($this->on, [Channel::Arm]);
-        if ($this->returns->open($athleteId) !== null || ($idle !== null && $idle >= Adjustment::LONG_LAYOFF_DAYS)) {
-            $limits = Adjustment::returning($limits);
-        }
-        $after = [];
-        foreach ($this->returns->all($athleteId) as $return) {
-            if ($return->state !== 'done') {
-                continue;
-            }
-            $channel = $return->programmeAsOpened()->channel;
-            $series = $load->loadRecord()->wholeSeries($channel === Channel::Landing ? Measure::Landings : Measure::Arm);
-            $applying = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->appliesAt($load->age)));
-            $limit = Adjustment::afterReturn($applying, $channel, $series, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week, $this->on);
-            if ($limit !== null) {
-                $after[$limit->id] = $limit;
-            }
-        }
+        $done = array_filter($this->returns->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'done');
 
-        return [...array_values($after), ...$limits];
+        return new LimitCalendar(
+            $this->library->ruleSet($this->squad->rule_set)->limits, $profile, [], Adjustment::isGrowingFast($this->growthCmAMonth($athleteId)), $this->returns->open($athleteId) !== null,
+            array_values(array_map(fn (PlayReturn $return): DoneReturn => new DoneReturn($return->programmeAsOpened()->channel, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week), $done)),
+        );
     }
 
     /** @return float|null centimetres a month between the last two heights; null when there are not two near enough */

@@ -11,6 +11,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Illuminate\Support\Facades\DB;
@@ -40,8 +41,8 @@ final class LoadBook
         foreach ($athletes as $athlete) {
             $firstDay = isset($first[$athlete->id]) ? Day::of($first[$athlete->id])->ordinal : null;
             $loads[$athlete->id] = new AthleteLoad(
-                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]), $record[$athlete->id] ?? [],
-                $internal[$athlete->id] ?? [], $firstDay, $plans[$athlete->id] ?? [], $athlete->ageOn($on),
+                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]), new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
+                $plans[$athlete->id] ?? [], $athlete->ageOn($on),
             );
         }
 

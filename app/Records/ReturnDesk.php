@@ -21,7 +21,6 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\UsualWeek;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
@@ -240,7 +239,7 @@ final class ReturnDesk
     /** The best month of the last ten weeks, as a mean week in the channel's units. */
     private function usualWeek(Athlete $athlete, Channel $channel, Day $on): float
     {
-        $series = $this->loads->for([$athlete], $on)[$athlete->id]->loadRecord()->wholeSeries($channel === Channel::Landing ? Measure::Landings : Measure::Arm);
+        $series = $this->loads->for([$athlete], $on)[$athlete->id]->record->wholeSeries($channel->measure());
 
         return UsualWeek::read($series, $on->ordinal);
     }

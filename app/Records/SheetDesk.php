@@ -19,7 +19,7 @@ use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSet;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
@@ -112,13 +112,12 @@ final class SheetDesk
 
     public function frame(): SessionFrame
     {
-        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->armFirst($this->ladderRung()), $this->athlete->throwing_side);
+        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung()->layoffChannels(), $this->athlete->throwing_side);
     }
 
-    /** @return list<Limit> that hold for the athlete on the day */
-    public function limits(): array
+    public function limits(): LimitCalendar
     {
-        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->load(), $this->athlete->id);
+        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->athlete->id, $this->load()->profile);
     }
 
     public function returns(): ReturnBook
@@ -171,7 +170,7 @@ final class SheetDesk
 
             return [$rung, ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."], null, null];
         }
-        $idle = $this->load()->idleDays($this->day(), $this->armFirst($rung));
+        $idle = $this->load()->record->idleDays($this->day(), $rung->layoffChannels());
         $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
 
         return $below === null
@@ -314,13 +313,5 @@ final class SheetDesk
                 ? 'Nothing counted on this rung is free of the sore part. Footwork without the swing, watching and calling are.'
                 : 'From this rung: '.implode(', ', array_map(fn (BlockDose $dose): string => lcfirst($dose->title), $possible)).'.',
         ];
-    }
-
-    /** @return list<Channel> the channels a layoff is counted on: the arm where the rung loads it, else all it loads */
-    private function armFirst(Rung $rung): array
-    {
-        $channels = $rung->loadedChannels();
-
-        return in_array(Channel::Arm, $channels, true) ? [Channel::Arm] : $channels;
     }
 }

@@ -62,7 +62,7 @@ final class AfterScreen
             $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), (object) $faults,
             Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, LadderBook::word($desk->athlete, $standingRung, $readiness), $ladders->reps($desk->athlete, $placement)),
             Parts::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
-            Tapes::inPlay($load->board($limits, $today)->states($load->plansOn($today)), $today),
+            Tapes::inPlay($limits->board($today, $load->record)->states($load->plansOn($today)), $today),
             'Ask tomorrow morning: anything sore, and where? Without that report '.($sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'),
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
         );

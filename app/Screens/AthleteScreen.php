@@ -29,7 +29,7 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
-use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\LoadStatistics;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Readiness\Kind;
@@ -62,18 +62,17 @@ final class AthleteScreen
             ), $readiness->openReferrals),
             Clearance::query()->where('athlete_id', $athlete->id)->orderByDesc('at')->get()->map(self::clearance(...))->all(),
             array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $ladders, $readiness, $load, $limits), $ladders->placementsOf($athlete))),
-            $this->days($load, $on), Tapes::inPlay($load->board($limits, $on)->states($load->plansOn($on)), $on),
+            $this->days($load, $on), Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             $this->soreness($athlete, $squad, $on),
             Decision::query()->with('decider')->where('athlete_id', $athlete->id)->orderByDesc('decided_at')->get()->map($this->decision(...))->all(),
             SheetRefs::for([$athlete->id], $on->plus(-14)->iso(), $on->plus(14)->iso())[$athlete->id] ?? [],
-            $this->statistics(LoadStatistics::of($load->loadRecord()->wholeSeries(Measure::Arm), $on->ordinal)),
+            $this->statistics(LoadStatistics::of($load->record->wholeSeries(Measure::Arm), $on->ordinal)),
             array_map(fn (PlayReturn $return): ReturnRefView => ReturnScreen::ref($return, $athlete, $on, $day->returns->work($return, $readiness)), $day->returns->all($athlete->id)),
             Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id)),
         );
     }
 
-    /** @param  list<Limit>  $limits */
-    private function ladder(Athlete $athlete, Placement $placement, LadderBook $ladders, Readiness $readiness, AthleteLoad $load, array $limits): LadderView
+    private function ladder(Athlete $athlete, Placement $placement, LadderBook $ladders, Readiness $readiness, AthleteLoad $load, LimitCalendar $limits): LadderView
     {
         $ladder = $ladders->ladder($placement);
         $current = $ladders->rung($placement);
@@ -102,7 +101,7 @@ final class AthleteScreen
     /** @return list<LoadDayView> */
     private function days(AthleteLoad $load, Day $on): array
     {
-        $record = $load->loadRecord();
+        $record = $load->record;
         $series = array_map(fn (Measure $measure) => $record->wholeSeries($measure), ['arm' => Measure::Arm, 'hand' => Measure::Hand, 'trunk' => Measure::Trunk, 'landings' => Measure::Landings, 'high' => Measure::HighReps, 'reps' => Measure::Reps]);
         $planned = [];
         foreach ($load->plans as $set) {

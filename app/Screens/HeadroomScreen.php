@@ -42,14 +42,14 @@ final class HeadroomScreen
         $day = new AthleteDay($athlete, $on);
         $longest = $day->load->profile->longestThrowM[$skillId] ?? null;
         $distances = $skill->family === Family::Throw && $longest !== null ? array_map(fn (float $share): float => round($share * $longest), self::DISTANCE_SHARES) : [null];
-        $board = $day->load->board($day->limits, $on);
+        $board = $day->limits->board($on, $day->load->record);
         $plan = $day->load->plansOn($on);
         $rows = array_map(fn (float $effort): HeadroomRowView => new HeadroomRowView($effort, array_map(function (?float $distanceM) use ($day, $on, $skill, $effort, $board, $plan, $reps): HeadroomCellView {
             $set = fn (Day $then, int $n): CostedSet => $day->load->price->of(self::set($then, $skill, $n, $effort, $distanceM));
             $left = $board->headroom($set($on, 1), $plan);
             $fits = $left->reps === null || $left->reps >= $reps ? $on : FirstFit::day(
                 $on->plus(1), fn (Day $then): CostedSet => $set($then, $reps), fn (Day $then): CostedSet => $set($then, 1),
-                $day->load->record, $day->load->internalByDay, $day->load->firstDay, $day->load->plans, fn (Day $then): array => $day->limits, $day->load->profile,
+                $day->load->record, $day->load->plans, $day->limits,
             );
 
             return new HeadroomCellView($distanceM, $left->reps, array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $left->binding))), $fits?->iso());

@@ -75,7 +75,7 @@ final class ReturnScreen
         $unmet = ReturnBook::unmet($return);
         $word = ReturnBook::word($return, $day->readiness);
         $hindrance = $this->hindrance($return, $work, $unmet, $word);
-        $after = array_values(array_filter($day->limits, fn (Limit $limit): bool => str_starts_with($limit->id, 'after-return-')))[0] ?? null;
+        $after = array_values(array_filter($day->limits->on($on, $day->load->record), fn (Limit $limit): bool => str_starts_with($limit->id, 'after-return-')))[0] ?? null;
 
         return new ReturnView(
             self::ref($return, $athlete, $on, $work), $programme->summary, $programme->cautions, $this->library->ladder($return->ladder)->name, $word->value,
@@ -91,7 +91,7 @@ final class ReturnScreen
             $return->steps->reverse()->map(fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(substr($step->decided_at, 0, 10), $step->evidence['sentence'], $step->by->name))->values()->all(),
             $return->measures->reverse()->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))->values()->all(),
             substr($return->opened_on, 0, 10),
-            $return->state === 'done' && $after !== null ? "{$after->label}: ".Wording::limit($after->gauge($day->load->loadRecord(), $on)->read([]), $on) : null,
+            $return->state === 'done' && $after !== null ? "{$after->label}: ".Wording::limit($after->gauge($day->load->record, $on)->read([]), $on) : null,
         );
     }
 

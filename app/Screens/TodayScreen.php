@@ -25,7 +25,7 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryProblem;
-use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\Status;
 use Augendo\Core\Planning\BlockPlan;
@@ -76,7 +76,7 @@ final class TodayScreen
         $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id')->all();
         $rows = [];
         foreach ($athletes as $athlete) {
-            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($loads[$athlete->id], $athlete->id), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
+            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($athlete->id, $loads[$athlete->id]->profile), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
         }
 
         return $rows;
@@ -107,15 +107,14 @@ final class TodayScreen
     }
 
     /**
-     * @param  list<Limit>  $limits
      * @param  array<string, string>  $ladderOf  ladder by sheet id
      */
     private function row(
-        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, array $limits, ReturnBook $returns,
+        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, LimitCalendar $limits, ReturnBook $returns,
         ?SheetRefView $sheet, array $ladderOf,
     ): TodayRowView {
         $readiness = $book->readiness($athlete, $squad);
-        $board = $load->board($limits, $on);
+        $board = $limits->board($on, $load->record);
         $plan = $load->plansOn($on);
         $states = $board->states($plan);
         $placement = $this->placement($ladders->placementsOf($athlete), $sheet === null ? null : $ladderOf[$sheet->id]);

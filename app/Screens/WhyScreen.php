@@ -30,7 +30,7 @@ final class WhyScreen
     public function view(Athlete $athlete, Day $on, string $limitId): WhyView
     {
         $day = new AthleteDay($athlete, $on);
-        foreach ($day->load->board($day->limits, $on)->states($day->load->plansOn($on)) as $state) {
+        foreach ($day->limits->board($on, $day->load->record)->states($day->load->plansOn($on)) as $state) {
             if ($state->limit->id === $limitId) {
                 $rows = $this->rows($athlete, $state->limit, $on);
 

@@ -8,12 +8,14 @@ use Augendo\Core\Day;
 use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\FirstFit;
 use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\Side;
 use PHPUnit\Framework\TestCase;
@@ -80,7 +82,7 @@ final class FirstFitTest extends TestCase
             $day < $from->ordinal ? $record[] = $this->set($day, $arm) : $plans[] = $this->set($day, $arm);
         }
 
-        return FirstFit::day($from, fn (Day $on): CostedSet => $this->set($on->ordinal, $dose), fn (Day $on): CostedSet => $this->set($on->ordinal, 1.0), $record, [], null, $plans, fn (): array => $limits, new AthleteProfile($birthDate));
+        return FirstFit::day($from, fn (Day $on): CostedSet => $this->set($on->ordinal, $dose), fn (Day $on): CostedSet => $this->set($on->ordinal, 1.0), new LoadRecord($record), $plans, new LimitCalendar($limits, new AthleteProfile($birthDate)));
     }
 
     private function set(int $day, float $arm): CostedSet

@@ -8,8 +8,10 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
@@ -77,7 +79,8 @@ final class SessionBuilderPropertyTest extends TestCase
         $library = new Library(dirname(__DIR__, 2).'/library');
         $skills = $library->skills();
         $on = Day::of('2027-03-15');
-        $price = new SetCost(new AthleteProfile($on->plus(-365 * $age - 200), ['javelin' => mt_rand(15, 60)]));
+        $profile = new AthleteProfile($on->plus(-365 * $age - 200), ['javelin' => mt_rand(15, 60)]);
+        $price = new SetCost($profile);
         $set = function (Day $day) use ($skills): WorkSet {
             $skill = $skills[['javelin', 'float-serve', 'jump', 'spike'][mt_rand(0, 3)]];
             $efforts = [null, 0.3, 0.5, 0.75, 0.9, 1.0];
@@ -111,8 +114,8 @@ final class SessionBuilderPropertyTest extends TestCase
         $ladders = $library->ladderIds();
         $ladder = $library->ladder($ladders[mt_rand(0, count($ladders) - 1)]);
         $frame = new SessionFrame(
-            $on, 'session', $price, Readiness::on($on, $age, $reports, []), $record, [], null,
-            $library->ruleSet('starter')->limits, $plans, $age, mt_rand(0, 40), Handedness::Right,
+            $on, 'session', $price, Readiness::on($on, $age, $reports, []), new LoadRecord($record),
+            new LimitCalendar($library->ruleSet('starter')->limits, $profile), $plans, mt_rand(0, 40), Handedness::Right,
         );
 
         return [$frame, SessionBuilder::build($frame, $ladder->rungs[mt_rand(0, count($ladder->rungs) - 1)])];

@@ -14,6 +14,7 @@ use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StreakLimit;
@@ -22,6 +23,7 @@ use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
@@ -184,7 +186,7 @@ final class SessionBuilderTest extends TestCase
         $on = Day::of(self::ON);
         $reports ??= [[Site::None, null, Kind::Muscle, 0]];
         $readiness = Readiness::on($on, 30, array_map(fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r), $reports), []);
-        $frame = new SessionFrame($on, 's', $this->price(), $readiness, $record, [], null, $limits, $plans, 30, $idle, Handedness::Right);
+        $frame = new SessionFrame($on, 's', $this->price(), $readiness, new LoadRecord($record), new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, $idle, Handedness::Right);
         $ball = new LibraryObject('ball', 'Ball', Implement::Standard, null, null);
         $nothing = new LibraryObject('nothing', 'Nothing', Implement::Shadow, null, null);
         $block = fn (BlockKind $kind, int $sets, int $reps, float $effort, ?float $least = null, ?LibraryObject $object = null): BlockDose => new BlockDose(

@@ -25,6 +25,7 @@ use App\Records\SheetDesk;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
@@ -358,7 +359,7 @@ final class DemoSeeder extends Seeder
         $load = $this->loads->for([$athlete], $this->today->plus(-$way['opened']))[$athlete->id];
         $return = PlayReturn::query()->create([
             'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version, 'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
-            'ladder' => $ladder, 'site' => $way['site'], 'side' => $side, 'stage' => $way['stage'], 'usual_week' => $load->loadRecord()->wholeSeries(Measure::Arm)->sum($this->today->ordinal - $way['opened'] - 28, $this->today->ordinal - $way['opened'] - 1) / 4,
+            'ladder' => $ladder, 'site' => $way['site'], 'side' => $side, 'stage' => $way['stage'], 'usual_week' => $load->record->wholeSeries(Measure::Arm)->sum($this->today->ordinal - $way['opened'] - 28, $this->today->ordinal - $way['opened'] - 1) / 4,
             'opened_on' => $this->today->plus(-$way['opened'])->iso(), 'opened_by' => $this->coach->id,
         ]);
         [$ago, $through] = $way['cleared'];
@@ -385,7 +386,7 @@ final class DemoSeeder extends Seeder
     private function fillWeek(Athlete $athlete, float $share): void
     {
         $load = $this->loads->for([$athlete], $this->today)[$athlete->id];
-        foreach ($load->board($this->library->ruleSet('starter')->limits, $this->today)->states([]) as $state) {
+        foreach ((new LimitCalendar($this->library->ruleSet('starter')->limits, $load->profile))->board($this->today, $load->record)->states([]) as $state) {
             if (str_starts_with($state->limit->id, 'arm-step') && str_ends_with($state->limit->id, 'dominant')) {
                 $serve = $this->library->skills()['float-serve'];
                 $oneServe = $load->price->of(new WorkSet($this->today, 'x', $serve, 1, 0.75, Implement::Standard, 9.0))->cost['arm'];

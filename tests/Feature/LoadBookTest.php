@@ -9,11 +9,11 @@ use App\Records\AthleteDay;
 use App\Records\LoadBook;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
@@ -41,8 +41,8 @@ final class LoadBookTest extends TestCase
                     Side::from($row->side), $row->surface === null ? null : Surface::from($row->surface), (int) $row->legs, $row->drop_cm === null ? null : (float) $row->drop_cm,
                 ));
             })->all();
-            $anew = LimitBoard::of($day->limits, new LoadRecord($sets, $day->load->internalByDay, $day->load->firstDay), $on, $day->load->age)->states([]);
-            $stored = $day->load->board($day->limits, $on)->states([]);
+            $anew = $day->limits->board($on, new LoadRecord($sets, $day->load->record->wholeSeries(Measure::Internal)->byDay, $day->load->record->firstDay()))->states([]);
+            $stored = $day->limits->board($on, $day->load->record)->states([]);
             $this->assertCount(count($anew), $stored);
             foreach ($anew as $i => $state) {
                 $this->assertEqualsWithDelta($this->figures($state), $this->figures($stored[$i]), 1e-6, "{$athlete->given_name}: {$state->limit->id}");

@@ -40,6 +40,14 @@ final readonly class Rung
         return array_values($loaded);
     }
 
+    /** @return list<Channel> the channels a layoff is counted on: the arm where the rung loads it, else all it loads */
+    public function layoffChannels(): array
+    {
+        $channels = $this->loadedChannels();
+
+        return in_array(Channel::Arm, $channels, true) ? [Channel::Arm] : $channels;
+    }
+
     /** The dose the rung is climbed on: its judged block. */
     public function ownDose(): BlockDose
     {

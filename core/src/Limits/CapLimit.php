@@ -28,9 +28,14 @@ final readonly class CapLimit extends Limit
         return 'cap';
     }
 
+    public function reachDays(): int
+    {
+        return ($this->windowDays ?? 1) - 1;
+    }
+
     public function scaled(float $share): self
     {
-        return new self($this->id, $this->label, $this->source, $this->severity, $this->ages, $this->filter, $this->summedMeasure(), $this->windowDays, $this->max * $share);
+        return new self(...$this->common(), windowDays: $this->windowDays, max: $this->max * $share);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge

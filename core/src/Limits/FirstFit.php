@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Limits;
 
 use Augendo\Core\Day;
-use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 
@@ -17,20 +16,16 @@ final class FirstFit
     /**
      * @param  callable(Day): CostedSet  $dose  the whole dose as one set on a day
      * @param  callable(Day): CostedSet  $oneRep  one repetition of it
-     * @param  list<CostedSet>  $record
-     * @param  array<int, float>  $internalByDay
      * @param  list<CostedSet>  $plans  what is planned from the first day on
-     * @param  callable(Day): list<Limit>  $limitsOn
      * @return Day|null null when it fits on no day of the next five weeks
      */
-    public static function day(Day $from, callable $dose, callable $oneRep, array $record, array $internalByDay, ?int $firstDay, array $plans, callable $limitsOn, AthleteProfile $athlete): ?Day
+    public static function day(Day $from, callable $dose, callable $oneRep, LoadRecord $record, array $plans, LimitCalendar $limits): ?Day
     {
         for ($ahead = 0; $ahead < self::DAYS_AHEAD; $ahead++) {
             $on = $from->plus($ahead);
-            $before = array_filter($plans, fn (CostedSet $set): bool => $set->day < $on->ordinal);
+            $before = $record->with(array_values(array_filter($plans, fn (CostedSet $set): bool => $set->day < $on->ordinal)));
             $sameDay = array_values(array_filter($plans, fn (CostedSet $set): bool => $set->day === $on->ordinal));
-            $board = LimitBoard::of($limitsOn($on), new LoadRecord([...$record, ...$before], $internalByDay, $firstDay), $on, $athlete->ageOn($on))->hardTouchedBy([$oneRep($on)]);
-            if ($board->over([...$sameDay, $dose($on)]) === []) {
+            if ($limits->board($on, $before)->hardTouchedBy([$oneRep($on)])->over([...$sameDay, $dose($on)]) === []) {
                 return $on;
             }
         }

@@ -27,6 +27,11 @@ final readonly class LevelLimit extends Limit
         return 'level';
     }
 
+    public function reachDays(): int
+    {
+        return 0;
+    }
+
     public function touches(CostedSet $oneRep): bool
     {
         return $this->filter->fits($oneRep) && $this->value($oneRep) !== null;

@@ -32,6 +32,15 @@ abstract readonly class Limit
 
     abstract public function gauge(LoadRecord $record, Day $on): Gauge;
 
+    /** On how many later days more work today can still tighten this limit; null when there is no end to it. */
+    abstract public function reachDays(): ?int;
+
+    /** The limit on the day of a declared match: what paces the days before it advises, the amounts of the day stay as they are. */
+    public function onMatchDay(): self
+    {
+        return $this;
+    }
+
     /** The same limit at a share of its amount; a limit that holds no amount stays as it is. */
     public function scaled(float $share): self
     {
@@ -53,6 +62,12 @@ abstract readonly class Limit
     public function isHard(): bool
     {
         return $this->severity === Severity::Hard;
+    }
+
+    /** @return array{string, string, string, Severity, array{int, int}|null, LimitFilter, Measure} what the constructors of limits that sum a measure begin with */
+    protected function common(?Severity $severity = null): array
+    {
+        return [$this->id, $this->label, $this->source, $severity ?? $this->severity, $this->ages, $this->filter, $this->summedMeasure()];
     }
 
     /** The measure of a limit that sums one. */

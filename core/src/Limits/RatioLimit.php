@@ -31,6 +31,11 @@ final readonly class RatioLimit extends Limit
         return 'ratio';
     }
 
+    public function reachDays(): null
+    {
+        return null;
+    }
+
     public function gauge(LoadRecord $record, Day $on): Gauge
     {
         $series = $this->series($record);

@@ -14,13 +14,16 @@ final readonly class RestLimit extends Limit
 {
     private const LOOK_BACK_DAYS = 30;
 
+    private const AFTER_A_MATCH_DAYS = 1;
+
     /**
      * @param  array{int, int}|null  $ages
      * @param  list<array{float, int}>  $table  pairs of work at least, rest days
+     * @param  list<int>  $matchDays  ordinals of declared match days: such work there asks for one rest day more
      */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
-        Measure $measure, public array $table,
+        Measure $measure, public array $table, public array $matchDays = [],
     ) {
         parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
     }
@@ -28,6 +31,22 @@ final readonly class RestLimit extends Limit
     public function kind(): string
     {
         return 'rest';
+    }
+
+    public function reachDays(): int
+    {
+        return max([0, ...array_column($this->table, 1)]) + self::AFTER_A_MATCH_DAYS;
+    }
+
+    public function onMatchDay(): self
+    {
+        return new self(...$this->common(Severity::Advise), table: $this->table, matchDays: $this->matchDays);
+    }
+
+    /** @param  list<int>  $days  ordinals */
+    public function afterMatches(array $days): self
+    {
+        return new self(...$this->common(), table: $this->table, matchDays: $days);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge
@@ -48,11 +67,12 @@ final readonly class RestLimit extends Limit
         $earliest = $on;
         for ($back = 1; $back <= self::LOOK_BACK_DAYS; $back++) {
             $work = $series->on($on->ordinal - $back);
-            foreach ($this->table as [$atLeast, $restDays]) {
-                if (Tolerance::atLeast($work, $atLeast)) {
-                    $earliest = $earliest->latest($on->plus($restDays + 1 - $back));
-                }
+            $restDays = $work > 0.0 && in_array($on->ordinal - $back, $this->matchDays, true) ? self::AFTER_A_MATCH_DAYS : 0;
+            $afterWork = 0;
+            foreach ($this->table as [$atLeast, $days]) {
+                $afterWork = Tolerance::atLeast($work, $atLeast) ? max($afterWork, $days) : $afterWork;
             }
+            $earliest = $earliest->latest($on->plus($restDays + $afterWork + 1 - $back));
         }
 
         return $earliest;

@@ -27,6 +27,12 @@ final readonly class StepLimit extends Limit
         return 'step';
     }
 
+    /** Later than the week itself more work only raises what the week is held against. */
+    public function reachDays(): int
+    {
+        return 6;
+    }
+
     public function scaled(float $share): self
     {
         return $this->withFloor($this->floor * $share);
@@ -34,7 +40,7 @@ final readonly class StepLimit extends Limit
 
     public function withFloor(float $floor): self
     {
-        return new self($this->id, $this->label, $this->source, $this->severity, $this->ages, $this->filter, $this->summedMeasure(), $this->maxIncrease, $floor);
+        return new self(...$this->common(), maxIncrease: $this->maxIncrease, floor: $floor);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge

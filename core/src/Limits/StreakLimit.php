@@ -28,6 +28,16 @@ final readonly class StreakLimit extends Limit
         return 'streak';
     }
 
+    public function reachDays(): int
+    {
+        return $this->maxDays;
+    }
+
+    public function onMatchDay(): self
+    {
+        return new self(...$this->common(Severity::Advise), maxDays: $this->maxDays, atLeast: $this->atLeast);
+    }
+
     public function gauge(LoadRecord $record, Day $on): Gauge
     {
         $series = $this->series($record);

@@ -11,4 +11,10 @@ enum Channel: string
     case Hand = 'hand';
     case Trunk = 'trunk';
     case Landing = 'landing';
+
+    /** What this part of the body pays in. */
+    public function measure(): Measure
+    {
+        return $this === self::Landing ? Measure::Landings : Measure::from($this->value);
+    }
 }

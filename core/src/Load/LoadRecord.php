@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Load;
 
+use Augendo\Core\Day;
+
 /** What an athlete has done, priced, by day. Series are summed once for each filter and measure, then kept. */
 final class LoadRecord
 {
@@ -14,6 +16,9 @@ final class LoadRecord
 
     /** @var array<string, DailySeries> */
     private array $series = [];
+
+    /** @var array<string, array{Measure, callable(CostedSet): bool}> what each kept series sums, by its key */
+    private array $summed = [];
 
     /**
      * @param  iterable<CostedSet>  $sets  in any order
@@ -31,6 +36,59 @@ final class LoadRecord
             $days[] = $firstDay;
         }
         $this->firstDay = $days === [] ? null : min($days);
+    }
+
+    /**
+     * The record with more sets in it. Series that are summed already are carried on, not summed anew.
+     *
+     * @param  list<CostedSet>  $sets
+     */
+    public function with(array $sets): self
+    {
+        if ($sets === []) {
+            return $this;
+        }
+        $more = clone $this;
+        foreach ($sets as $set) {
+            $more->setsByDay[$set->day][] = $set;
+        }
+        $more->firstDay = min($this->firstDay ?? PHP_INT_MAX, ...array_map(fn (CostedSet $set): int => $set->day, $sets));
+        if ($more->firstDay !== $this->firstDay) {
+            $more->series = $more->summed = [];
+
+            return $more;
+        }
+        foreach ($this->summed as $key => [$measure, $fits]) {
+            $byDay = [];
+            foreach ($sets as $set) {
+                if ($set->cost[$measure->value] !== 0.0 && $fits($set)) {
+                    $byDay[$set->day] = ($byDay[$set->day] ?? 0.0) + $set->cost[$measure->value];
+                }
+            }
+            foreach ($byDay as $day => $amount) {
+                $more->series[$key] = $more->series[$key]->with($day, $amount);
+            }
+        }
+
+        return $more;
+    }
+
+    /**
+     * @param  list<Channel>  $channels
+     * @return int|null idle days between the last work of any of them before $on and $on; null when they never worked
+     */
+    public function idleDays(Day $on, array $channels): ?int
+    {
+        $last = null;
+        foreach ($channels as $channel) {
+            foreach (array_keys($this->wholeSeries($channel->measure())->byDay) as $day) {
+                if ($day < $on->ordinal && ($last === null || $day > $last)) {
+                    $last = $day;
+                }
+            }
+        }
+
+        return $last === null ? null : $on->ordinal - $last - 1;
     }
 
     public function firstDay(): ?int
@@ -53,6 +111,8 @@ final class LoadRecord
         if ($measure === Measure::Internal) {
             return $this->series['internal'] ??= new DailySeries($this->internalByDay, $this->firstDay);
         }
+
+        $this->summed["{$measure->value}|{$key}"] ??= [$measure, $fits];
 
         return $this->series["{$measure->value}|{$key}"] ??= $this->sum($measure->value, $fits);
     }

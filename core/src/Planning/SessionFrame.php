@@ -8,8 +8,8 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Limits\Headroom;
-use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitBoard;
+use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
@@ -34,16 +34,13 @@ final readonly class SessionFrame
     /** @var list<CostedSet> */
     private array $sameDay;
 
-    /** @var array<int, non-empty-list<CostedSet>> by ordinal of the day */
+    /** @var array<int, array{plan: non-empty-list<CostedSet>, before: LoadRecord, over: list<string>}> later planned days that this session can touch, by ordinal */
     private array $laterDays;
 
     /**
      * @param  string  $session  id of the session the blocks belong to
-     * @param  list<CostedSet>  $record  what was done
-     * @param  array<int, float>  $internalByDay
-     * @param  list<Limit>  $limits
+     * @param  LoadRecord  $record  what was done
      * @param  list<CostedSet>  $otherPlans  what else is planned from that day on
-     * @param  int|null  $age  whole years
      * @param  int|null  $idleDays  days since the channels of the session last worked
      * @param  Handedness  $throwing  the athlete's throwing side
      */
@@ -52,27 +49,33 @@ final readonly class SessionFrame
         public string $session,
         public SetCost $price,
         public Readiness $readiness,
-        private array $record,
-        private array $internalByDay,
-        private ?int $firstDay,
-        private array $limits,
+        LoadRecord $record,
+        private LimitCalendar $limits,
         array $otherPlans,
-        private ?int $age,
         public ?int $idleDays,
         private Handedness $throwing,
     ) {
-        $this->board = LimitBoard::of($limits, new LoadRecord($record, $internalByDay, $firstDay), $on, $age);
+        $this->board = $limits->board($on, $record);
         $sameDay = $later = [];
+        $reach = $limits->reachDays();
         foreach ($otherPlans as $set) {
             if ($set->day === $on->ordinal) {
                 $sameDay[] = $set;
-            } elseif ($set->day > $on->ordinal) {
+            } elseif ($set->day > $on->ordinal && ($reach === null || $set->day <= $on->ordinal + $reach)) {
                 $later[$set->day][] = $set;
             }
         }
         ksort($later);
         $this->sameDay = $sameDay;
-        $this->laterDays = $later;
+        $before = $record->with($sameDay);
+        $laterDays = [];
+        foreach ($later as $ordinal => $plan) {
+            $laterDays[$ordinal] = ['plan' => $plan, 'before' => $before, 'over' => array_map(
+                fn (LimitState $state): string => $state->limit->id, $limits->board(Day::fromOrdinal($ordinal), $before)->over($plan),
+            )];
+            $before = $before->with($plan);
+        }
+        $this->laterDays = $laterDays;
     }
 
     /** The word of the channels and the side a block loads. A block that counts nothing loads nothing. */
@@ -170,21 +173,12 @@ final readonly class SessionFrame
     private function brokenLater(array $sets): array
     {
         $broken = [];
-        $before = [...$this->record, ...$this->sameDay];
-        foreach ($this->laterDays as $ordinal => $plan) {
-            $day = Day::fromOrdinal($ordinal);
-            $with = LimitBoard::of($this->limits, new LoadRecord([...$before, ...$sets], $this->internalByDay, $this->firstDay), $day, $this->age);
-            $over = array_filter($with->over($plan), fn (LimitState $state): bool => $state->limit->isHard());
-            if ($over !== []) {
-                $without = LimitBoard::of($this->limits, new LoadRecord($before, $this->internalByDay, $this->firstDay), $day, $this->age);
-                $already = array_map(fn (LimitState $state): string => $state->limit->id, $without->over($plan));
-                foreach ($over as $state) {
-                    if (! in_array($state->limit->id, $already, true)) {
-                        $broken[] = $state;
-                    }
+        foreach ($this->laterDays as $ordinal => ['plan' => $plan, 'before' => $before, 'over' => $already]) {
+            foreach ($this->limits->board(Day::fromOrdinal($ordinal), $before->with($sets))->hardTouchedBy($plan)->over($plan) as $state) {
+                if (! in_array($state->limit->id, $already, true)) {
+                    $broken[] = $state;
                 }
             }
-            $before = [...$before, ...$plan];
         }
 
         return $broken;

@@ -30,18 +30,20 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
         return () => signedOut.removeEventListener('signed-out', listen);
     }, []);
 
-    const signedIn = (who: Me): void => {
+    const signedIn = async (who: Me): Promise<void> => {
+        // An answer from before the sign-in, still on its way, must not say “signed out” afterwards.
+        await queries.cancelQueries({ queryKey: ['me'] });
         queries.setQueryData(['me'], who);
         setEnded(false);
         void flush().then(() => queries.invalidateQueries());
     };
-    if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={signedIn} />;
+    if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
     if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
     return (
         <MeContext value={me.data}>
             {!path.endsWith('/courtside') && <TopBar me={me.data} />}
             <Outlet />
-            <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={signedIn} /></Sheetlet>
+            <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={(who) => void signedIn(who)} /></Sheetlet>
         </MeContext>
     );
 }

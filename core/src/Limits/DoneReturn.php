@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\Channel;
+
+/** A finished return to play: the weeks after it have a maximum of their own. */
+final readonly class DoneReturn
+{
+    /** @param  float  $usualWeek  units of a usual week before the injury */
+    public function __construct(public Channel $channel, public Day $doneOn, public float $usualWeek) {}
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\LoadRecord;
+
+/** Which limits hold for an athlete on any day, ahead too: the rule set, tightened by growth, a way back, the weeks after one, and matches. */
+final readonly class LimitCalendar
+{
+    /** @var list<Limit> the rule set with growth, and with the rest days after matches */
+    private array $limits;
+
+    /** @var list<Limit> the same on a match day */
+    private array $onMatchDays;
+
+    /**
+     * @param  list<Limit>  $limits  of the rule set
+     * @param  list<int>  $matchDays  ordinals of declared match days
+     * @param  bool  $returning  whether a way back is under way
+     * @param  list<DoneReturn>  $doneReturns
+     */
+    public function __construct(
+        array $limits,
+        public AthleteProfile $athlete,
+        public array $matchDays = [],
+        bool $growingFast = false,
+        public bool $returning = false,
+        private array $doneReturns = [],
+    ) {
+        $limits = $growingFast ? Adjustment::growing($limits) : $limits;
+        $this->limits = array_map(fn (Limit $limit): Limit => $limit instanceof RestLimit ? $limit->afterMatches($matchDays) : $limit, $limits);
+        $this->onMatchDays = array_map(fn (Limit $limit): Limit => $limit->onMatchDay(), $this->limits);
+    }
+
+    /** The calendar from the day a way back ends. */
+    public function returned(DoneReturn $done): self
+    {
+        return new self($this->limits, $this->athlete, $this->matchDays, false, false, [...$this->doneReturns, $done]);
+    }
+
+    /**
+     * @param  LoadRecord  $record  up to the day
+     * @return list<Limit> those of the weeks after a return first, then the rule set in its order, every age
+     */
+    public function on(Day $on, LoadRecord $record): array
+    {
+        $limits = in_array($on->ordinal, $this->matchDays, true) ? $this->onMatchDays : $this->limits;
+        $idle = $record->idleDays($on, [Channel::Arm]);
+        if ($this->returning || ($idle !== null && $idle >= Adjustment::LONG_LAYOFF_DAYS)) {
+            $limits = Adjustment::returning($limits);
+        }
+        $after = [];
+        foreach ($this->doneReturns as $done) {
+            $applying = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->appliesAt($this->athlete->ageOn($on))));
+            $limit = Adjustment::afterReturn($applying, $done->channel, $record->wholeSeries($done->channel->measure()), $done->doneOn, $done->usualWeek, $on);
+            if ($limit !== null) {
+                $after[$limit->id] = $limit;
+            }
+        }
+
+        return [...array_values($after), ...$limits];
+    }
+
+    /** @param  LoadRecord  $record  up to the day */
+    public function board(Day $on, LoadRecord $record): LimitBoard
+    {
+        return LimitBoard::of($this->on($on, $record), $record, $on, $this->athlete->ageOn($on));
+    }
+
+    /** @return int|null on how many later days work today can tighten a hard limit; null when there is no end to it */
+    public function reachDays(): ?int
+    {
+        // The weekly maximum after a return reaches as far as any week does.
+        $reach = 6;
+        foreach ($this->limits as $limit) {
+            if ($limit->isHard()) {
+                $days = $limit->reachDays();
+                if ($days === null) {
+                    return null;
+                }
+                $reach = max($reach, $days);
+            }
+        }
+
+        return $reach;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\WorkSet;
+
+/** A declared match with the work it is expected to cost. */
+final readonly class MatchEvent
+{
+    /** @param  list<MatchDose>  $doses */
+    public function __construct(public string $id, public Day $day, public string $title, public array $doses) {}
+
+    /**
+     * @param  float  $share  of the expected dose, 0 to 1
+     * @return list<CostedSet>
+     */
+    public function sets(SetCost $price, float $share = 1.0): array
+    {
+        $sets = [];
+        foreach ($this->doses as $dose) {
+            $reps = (int) floor($dose->reps * $share + 1e-9);
+            if ($reps > 0) {
+                $sets[] = $price->of(new WorkSet($this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort, $dose->skill->ordinaryImplement(), side: $dose->side));
+            }
+        }
+
+        return $sets;
+    }
+
+    public function reps(): int
+    {
+        return array_sum(array_map(fn (MatchDose $dose): int => $dose->reps, $this->doses));
+    }
+}

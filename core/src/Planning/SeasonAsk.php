@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\InvalidValue;
+
+/** What a coach asks of a season: from when to when, on which days, up to which rung, around which matches. */
+final readonly class SeasonAsk
+{
+    /** @var list<int> ISO weekdays, 1 Monday to 7 Sunday, in order */
+    public array $weekdays;
+
+    /**
+     * @param  list<int>  $weekdays  1 Monday to 7 Sunday
+     * @param  string|null  $goalRung  of the ladder; null: hold the rung
+     * @param  list<MatchEvent>  $matches
+     * @param  array<int, int>  $moves  ordinal of the day a session was on → the day it was moved to
+     * @param  list<int>  $off  ordinals of days without training
+     * @param  int|null  $minutes  a session, when time is short
+     *
+     * @throws InvalidValue
+     */
+    public function __construct(
+        public Day $from,
+        public Day $goalDay,
+        array $weekdays,
+        public ?string $goalRung,
+        public array $matches = [],
+        public array $moves = [],
+        public array $off = [],
+        public ?int $minutes = null,
+    ) {
+        foreach ($weekdays as $weekday) {
+            if ($weekday < 1 || $weekday > 7) {
+                throw new InvalidValue("A weekday of {$weekday} is not one of 1 (Monday) to 7 (Sunday).");
+            }
+        }
+        if ($minutes !== null && $minutes < 1) {
+            throw new InvalidValue("A session of {$minutes} minutes cannot be; 1 is the least.");
+        }
+        $weekdays = array_values(array_unique($weekdays));
+        sort($weekdays);
+        $this->weekdays = $weekdays;
+    }
+
+    public function until(Day $goalDay): self
+    {
+        return new self($this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes);
+    }
+
+    /** @param  list<int>  $weekdays */
+    public function onDays(array $weekdays): self
+    {
+        return new self($this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes);
+    }
+
+    /** @return array<int, MatchEvent> those of the season, by ordinal of the day; of several on a day the first holds the rest */
+    public function matchesByDay(): array
+    {
+        $byDay = [];
+        foreach ($this->matches as $match) {
+            $before = $byDay[$match->day->ordinal] ?? null;
+            $byDay[$match->day->ordinal] = $before === null ? $match : new MatchEvent($before->id, $before->day, "{$before->title}, {$match->title}", [...$before->doses, ...$match->doses]);
+        }
+        ksort($byDay);
+
+        return $byDay;
+    }
+
+    /**
+     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light before a match.
+     *
+     * @return array<int, Emphasis> by ordinal, from the first day to the goal
+     */
+    public function trainingDays(): array
+    {
+        $matches = $this->matchesByDay();
+        $days = [];
+        for ($day = $this->from->ordinal; $day <= $this->goalDay->ordinal; $day++) {
+            $isPlanned = in_array(self::weekday($day), $this->weekdays, true) && ! in_array($day, $this->off, true) && ! isset($this->moves[$day]);
+            if (($isPlanned || in_array($day, $this->moves, true)) && ! isset($matches[$day])) {
+                $days[] = $day;
+            }
+        }
+        $emphasis = [];
+        $inWeek = [];
+        foreach ($days as $day) {
+            $week = $this->week($day);
+            $nth = $inWeek[$week] ?? 0;
+            $inWeek[$week] = $nth + 1;
+            $emphasis[$day] = match (true) {
+                isset($matches[$day + 1]) => Emphasis::BeforeMatch,
+                $week % 4 === 3 => Emphasis::LightWeek,
+                $nth % 2 === 1 => Emphasis::Light,
+                default => Emphasis::Heavy,
+            };
+        }
+
+        return $emphasis;
+    }
+
+    /** @return int calendar weeks since that of the first day, from 0 */
+    public function week(int $day): int
+    {
+        return intdiv($day - ($this->from->ordinal - (self::weekday($this->from->ordinal) - 1)), 7);
+    }
+
+    /** 1 Monday to 7 Sunday; 1970-01-01 was a Thursday. */
+    public static function weekday(int $day): int
+    {
+        return (($day + 3) % 7 + 7) % 7 + 1;
+    }
+}
