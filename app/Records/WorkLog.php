@@ -9,9 +9,7 @@ use App\Models\Athlete;
 use App\Models\User;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Felt;
-use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
@@ -33,11 +31,11 @@ final class WorkLog
             $day = Day::of($given['day']);
             $set = new WorkSet(
                 $day, "{$given['source']} {$given['id']}", $skill, $given['reps'], $given['felt'] === null ? null : Felt::from($given['felt'])->effort(),
-                $skill->family === Family::Jump ? Implement::Body : Implement::Standard, $given['distance_m'], side: Side::from($given['side']),
+                $skill->ordinaryImplement(), $given['distance_m'], side: Side::from($given['side']),
             );
             $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
             DB::table('work_sets')->insert([
-                'client_id' => $given['id'], ...RepLog::row($athlete->id, $set, $given['source'], $skill->family === Family::Jump ? 'body' : 'standard', null), ...DailyTotals::toColumns($price->of($set)),
+                'client_id' => $given['id'], ...RepLog::row($athlete->id, $set, $given['source'], $skill->ordinaryImplement()->value, null), ...DailyTotals::toColumns($price->of($set)),
             ]);
             DailyTotals::refresh($athlete->id, $day->iso());
             Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);

@@ -20,7 +20,6 @@ use Augendo\Core\Limits\FirstFit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Family;
-use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
 use Illuminate\Support\Facades\DB;
@@ -76,6 +75,6 @@ final class HeadroomScreen
 
     private static function set(Day $day, Skill $skill, int $reps, float $effort, ?float $distanceM): WorkSet
     {
-        return new WorkSet($day, 'what if', $skill, $reps, $effort, $skill->family === Family::Jump ? Implement::Body : Implement::Standard, $distanceM);
+        return new WorkSet($day, 'what if', $skill, $reps, $effort, $skill->ordinaryImplement(), $distanceM);
     }
 }

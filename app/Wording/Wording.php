@@ -238,6 +238,7 @@ final class Wording
             'reps' => self::number($trim->from).' → '.self::number($trim->to).' reps',
             'effort' => self::percent($trim->from).' → '.self::percent($trim->to),
             'distance' => self::number($trim->from).' → '.self::number($trim->to).' m',
+            'minutes' => 'Still '.self::number($trim->from).' minutes',
         };
         $why = match ($trim->cause) {
             'word' => match ($trim->word) {
@@ -246,6 +247,7 @@ final class Wording
                 default => self::channels($trim->channels).' reduced today',
             },
             'layoff' => "{$trim->idleDays} idle days: start lower, make nothing up",
+            'minutes' => $trim->what === 'minutes' ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them" : "fitted to {$trim->minutes} minutes",
             default => implode('; ', array_map(
                 fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')', array_slice($trim->limits, 0, 2),
             )),

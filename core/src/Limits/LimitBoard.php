@@ -11,9 +11,6 @@ use Augendo\Core\Load\LoadRecord;
 /** All limits that hold for an athlete on a day, against the record. */
 final readonly class LimitBoard
 {
-    /** Beyond this many repetitions no limit is said to bind. */
-    private const MOST_REPS = 10_000;
-
     /** @param  list<Gauge>  $gauges */
     private function __construct(private array $gauges) {}
 
@@ -79,21 +76,7 @@ final readonly class LimitBoard
     public function headroom(CostedSet $oneRep, array $plan): Headroom
     {
         $board = $this->hardTouchedBy([$oneRep]);
-        $over = fn (int $reps): array => $board->over([...$plan, $oneRep->times($reps)]);
-        if ($over(self::MOST_REPS) === []) {
-            return new Headroom(null, []);
-        }
-        // More repetitions never mend a limit, so the largest that fits can be found by halving.
-        [$fits, $breaks] = [0, self::MOST_REPS];
-        while ($breaks - $fits > 1) {
-            $middle = intdiv($fits + $breaks, 2);
-            if ($over($middle) === []) {
-                $fits = $middle;
-            } else {
-                $breaks = $middle;
-            }
-        }
 
-        return new Headroom($fits, array_map(fn (LimitState $state): Limit => $state->limit, $over($breaks)));
+        return Headroom::largest(fn (int $reps): array => $board->over([...$plan, $oneRep->times($reps)]));
     }
 }

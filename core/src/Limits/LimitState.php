@@ -24,6 +24,18 @@ final readonly class LimitState
         public ?Day $earliest = null,
     ) {}
 
+    /** @return float how full: 1 at the limit; 0 where nothing can be said in one number */
+    public function share(): float
+    {
+        $amount = max($this->used ?? 0.0, $this->projected ?? 0.0);
+
+        return match (true) {
+            $this->isOver() => max(1.0, $this->max > 0.0 ? $amount / $this->max : 1.0),
+            $this->max > 0.0 => $amount / $this->max,
+            default => 0.0,
+        };
+    }
+
     public function isOver(): bool
     {
         return $this->status === Status::Over;

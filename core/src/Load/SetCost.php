@@ -42,6 +42,11 @@ final readonly class SetCost
         );
     }
 
+    public function longestThrowM(Skill $skill): ?float
+    {
+        return $this->athlete->longestThrowM[$skill->id] ?? null;
+    }
+
     /** @return float the share of full stress one repetition costs, 0 to 1 */
     public function weight(WorkSet $set): float
     {
@@ -76,7 +81,7 @@ final readonly class SetCost
     /** A drag-free range grows with the square of release speed, so d/D is the least share of full energy that reaches d. */
     private function distanceShare(WorkSet $set): ?float
     {
-        $longest = $this->athlete->longestThrowM[$set->skill->id] ?? null;
+        $longest = $this->longestThrowM($set->skill);
 
         return $set->skill->family !== Family::Throw || $set->distanceM === null || $longest === null
             ? null

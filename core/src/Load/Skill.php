@@ -16,6 +16,12 @@ final readonly class Skill
         public float $trunk,
     ) {}
 
+    /** What a repetition is done with when nobody says: the body for jumps, else the usual ball or implement. */
+    public function ordinaryImplement(): Implement
+    {
+        return $this->family === Family::Jump ? Implement::Body : Implement::Standard;
+    }
+
     /** @return list<Channel> the channels a repetition loads at all */
     public function loadedChannels(): array
     {

@@ -80,16 +80,6 @@ final readonly class SeasonReturn
         return new self($this->programme, $stage, [...$this->attempts, new Attempt($day, $stage, $completed, 0, false, 0, false)], $cleared, null, $this->side, $this->nothing, $this->usualWeek);
     }
 
-    /** The stage that is trained next, once the last attempt allows it. */
-    public function advanced(Day $day): self
-    {
-        $step = ReturnStep::next($day, $this->programme->engineStages(), $this->stage, $this->attempts, $this->clearances);
-
-        return $step->action === 'advance' || $step->action === 'step_back'
-            ? new self($this->programme, $step->stage, $this->attempts, $this->clearances, $step->notBefore, $this->side, $this->nothing, $this->usualWeek)
-            : $this;
-    }
-
     public function done(): DoneReturn
     {
         return new DoneReturn($this->programme->channel, $this->attempts[count($this->attempts) - 1]->day, $this->usualWeek);

@@ -27,8 +27,12 @@ final class SessionBuilder
     /** @var list<Trim> */
     private array $trims = [];
 
+    /** @var \Closure(): bool whether the blocks fit what is looked at just now: the minutes, then the limits */
+    private \Closure $fits;
+
     private function __construct(private readonly SessionFrame $frame, Rung $rung, private readonly bool $asGiven)
     {
+        $this->fits = fn (): bool => $this->frame->broken($this->blocks) === [];
         $this->blocks = array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks);
         $this->wanted = $this->blocks;
     }
@@ -36,13 +40,17 @@ final class SessionBuilder
     /**
      * @param  bool  $asGiven  whether the doses given are the answer to a reduced word and to idle days already, as on the way back from
      *                         an injury: they are then not scaled again
+     * @param  int|null  $minutes  that the session may take; null when time does not matter
      */
-    public static function build(SessionFrame $frame, Rung $rung, bool $asGiven = false): BuiltSession
+    public static function build(SessionFrame $frame, Rung $rung, bool $asGiven = false, ?int $minutes = null): BuiltSession
     {
         $builder = new self($frame, $rung, $asGiven);
         $builder->fitWord();
         if (! $asGiven) {
             $builder->fitLayoff();
+        }
+        if ($minutes !== null) {
+            $builder->fitMinutes($minutes);
         }
         $builder->wanted = $builder->blocks;
         $builder->fitLimits();
@@ -87,26 +95,52 @@ final class SessionBuilder
         }
     }
 
+    /** What does not fit the minutes goes in the order in which it would go for a limit; the warm-up and the cool-down stay. */
+    private function fitMinutes(int $minutes): void
+    {
+        $before = $this->blocks;
+        $limits = $this->fits;
+        $this->fits = fn (): bool => SessionClock::seconds($this->blocks) <= 60 * $minutes;
+        $this->trim([
+            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'], [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'],
+            [BlockKind::OtherSide, 'dropped'], [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'], [BlockKind::Rehearsal, 'dropped'], [BlockKind::Whole, 'dropped'],
+        ]);
+        foreach ($this->blocks as $i => $block) {
+            if ($block->reps < $before[$i]->reps) {
+                $this->trims[] = new Trim($i, $block->reps === 0 ? 'dropped' : 'reps', $before[$i]->reps, $block->reps, 'minutes', minutes: $minutes);
+            }
+        }
+        if (! ($this->fits)()) {
+            $this->trims[] = new Trim(0, 'minutes', (float) ceil(SessionClock::seconds($this->blocks) / 60), (float) $minutes, 'minutes', minutes: $minutes);
+        }
+        $this->fits = $limits;
+    }
+
     private function fitLimits(): void
     {
-        $steps = [
+        $this->trim([
             [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'],
             [BlockKind::Whole, 'effort'], [BlockKind::Whole, 'distance'],
             [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'], [BlockKind::Whole, 'dropped'],
             [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'], [BlockKind::OtherSide, 'dropped'],
             [BlockKind::Rehearsal, 'dropped'], [BlockKind::WarmUp, 'dropped'],
-        ];
+        ]);
+        $this->giveBack();
+    }
+
+    /** @param  list<array{BlockKind, 'reps'|'effort'|'distance'|'dropped'}>  $steps  in the order in which they are taken, until it fits */
+    private function trim(array $steps): void
+    {
         foreach ($steps as [$kind, $what]) {
             foreach (array_reverse(array_keys($this->blocks)) as $i) {
-                if ($this->frame->broken($this->blocks) === []) {
-                    break 2;
+                if (($this->fits)()) {
+                    return;
                 }
                 if ($this->blocks[$i]->asked->kind === $kind && $this->blocks[$i]->reps > 0) {
                     $this->lower($i, $what);
                 }
             }
         }
-        $this->giveBack();
     }
 
     /** Lowers one thing of a block as little as fits, or to its floor. */
@@ -114,7 +148,7 @@ final class SessionBuilder
     {
         $before = $this->blocks[$i];
         $this->blocks[$i] = $this->atFloor($before, $what);
-        if ($what !== 'dropped' && $this->frame->broken($this->blocks) === []) {
+        if ($what !== 'dropped' && ($this->fits)()) {
             $this->raise($i, $what, $before);
         }
     }
@@ -149,7 +183,7 @@ final class SessionBuilder
         while ($breaks - $fits > 1) {
             $middle = intdiv($fits + $breaks, 2);
             $this->blocks[$i] = $at($middle);
-            if ($this->frame->broken($this->blocks) === []) {
+            if (($this->fits)()) {
                 $fits = $middle;
             } else {
                 $breaks = $middle;
@@ -185,7 +219,7 @@ final class SessionBuilder
         $dropped = $this->blocks[$i];
         $least = min($wanted->reps, max(1, $wanted->asked->repsMin));
         $this->blocks[$i] = $wanted->withReps($least)->withEffort($dropped->effort)->withDistance($dropped->distanceM);
-        if ($this->frame->broken($this->blocks) !== []) {
+        if (! ($this->fits)()) {
             $this->blocks[$i] = $dropped;
         }
     }

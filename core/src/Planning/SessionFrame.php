@@ -114,11 +114,29 @@ final readonly class SessionFrame
         if ($working === []) {
             return [];
         }
-        $sets = $this->sets($working);
         $ones = array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $working);
-        $broken = $this->board->hardTouchedBy($ones)->over([...$this->sameDay, ...$sets]);
 
-        return [...$broken, ...$this->brokenLater($sets)];
+        return $this->brokenBy($ones, $this->sets($working));
+    }
+
+    /**
+     * How many more repetitions of a kind the day holds, when every later planned day is to keep what is planned for it.
+     *
+     * @param  CostedSet  $oneRep  a set of one repetition on the day
+     */
+    public function roomBeforeLater(CostedSet $oneRep): Headroom
+    {
+        return Headroom::largest(fn (int $reps): array => $this->brokenBy([$oneRep], [$oneRep->times($reps)]));
+    }
+
+    /**
+     * @param  list<CostedSet>  $ones  one repetition of each kind
+     * @param  list<CostedSet>  $sets
+     * @return list<LimitState>
+     */
+    private function brokenBy(array $ones, array $sets): array
+    {
+        return [...$this->board->hardTouchedBy($ones)->over([...$this->sameDay, ...$sets]), ...$this->brokenLater($sets)];
     }
 
     /**
@@ -154,7 +172,7 @@ final readonly class SessionFrame
 
     /**
      * @param  array<int, BlockPlan>  $blocks
-     * @return list<CostedSet>
+     * @return list<CostedSet>  what the blocks cost
      */
     public function sets(array $blocks): array
     {

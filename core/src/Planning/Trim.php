@@ -13,9 +13,9 @@ final readonly class Trim
 {
     /**
      * @param  int  $block  position of the block in the session, from 0
-     * @param  'reps'|'effort'|'distance'|'dropped'  $what
+     * @param  'reps'|'effort'|'distance'|'dropped'|'minutes'  $what  minutes: even the shortest session takes longer
      * @param  float  $from  repetitions, effort (0 to 1) or metres
-     * @param  'limit'|'word'|'layoff'  $cause
+     * @param  'limit'|'word'|'layoff'|'minutes'  $cause
      * @param  list<LimitState>  $limits  the limits that would be over with one step more, for cause `limit`
      * @param  Word|null  $word  for cause `word`
      * @param  list<Channel>  $channels  for cause `word`: the channels that have it
@@ -30,5 +30,6 @@ final readonly class Trim
         public ?Word $word = null,
         public ?int $idleDays = null,
         public array $channels = [],
+        public ?int $minutes = null,
     ) {}
 }

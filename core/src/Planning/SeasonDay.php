@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\CostedSet;
+
+/** A day of a season with something on it: a session, or a match. */
+final readonly class SeasonDay
+{
+    /**
+     * @param  int  $week  calendar weeks since that of the first day, from 0
+     * @param  Emphasis|null  $emphasis  null for a match
+     * @param  Rung|null  $rung  of the session; a stage of a return put as a rung, too
+     * @param  int|null  $stage  of the return, from 0
+     * @param  bool  $clearance  whether the stage waits for a clearance that is not there yet
+     * @param  list<'reps'|'effort'|'distance'>  $raised
+     * @param  list<CostedSet>  $sets  what the day costs
+     * @param  LimitState|null  $fullest  the hard limit that stands fullest with the day in the plan
+     * @param  int|null  $matchReps  of a match: repetitions that fit, of those expected
+     */
+    public function __construct(
+        public Day $day,
+        public int $week,
+        public ?Emphasis $emphasis,
+        public ?Rung $rung,
+        public ?int $stage,
+        public bool $clearance,
+        public array $raised,
+        public ?BuiltSession $built,
+        public array $sets,
+        public ?LimitState $fullest,
+        public ?MatchEvent $match = null,
+        public ?int $matchReps = null,
+    ) {}
+
+    /** Units of the measure, planned for the day. */
+    public function cost(string $measure): float
+    {
+        return array_sum(array_map(fn (CostedSet $set): float => $set->cost[$measure], $this->sets));
+    }
+}

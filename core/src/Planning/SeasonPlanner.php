@@ -1,0 +1,325 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Returning\StageRung;
+
+/**
+ * Plans weeks ahead for one athlete: from the real record, day after day, each session fitted to every window before the next is looked
+ * at, with the matches kept free from the start. What was missed is not in the record and is not made up.
+ *
+ * A rung is held for at least as many sessions as its gate asks for; the sessions there are, are shared out over the rungs up to the goal.
+ * Moving on stays the coach's act on the day: the plan shows what has to be there by when.
+ */
+final class SeasonPlanner
+{
+    /** When no training day is left: two days a week, far apart. */
+    private const NEAREST_WEEKDAYS = [2, 4];
+
+    /** When the goal day has passed: so many days instead. */
+    private const NEAREST_DAYS = 28;
+
+    /** How far beyond the goal day the goal is looked for. */
+    private const LOOK_BEYOND_DAYS = 182;
+
+    /** @var list<SeasonProblem> */
+    private array $problems = [];
+
+    /** @var list<SeasonDay> */
+    private array $days = [];
+
+    /** @var array<int, list<CostedSet>> reserved for matches, by ordinal */
+    private array $reserved = [];
+
+    private int $position;
+
+    private int $onRung = 0;
+
+    private int $quota = 0;
+
+    private ?Pace $reached = null;
+
+    private ?Day $returnDone = null;
+
+    /**
+     * @param  Readiness  $today  the word of the first day
+     * @param  Readiness  $calm  the word taken for every day after it: nothing sore
+     * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
+     */
+    private function __construct(
+        private readonly Ladder $ladder,
+        private readonly SetCost $price,
+        private LoadRecord $record,
+        private LimitCalendar $limits,
+        private readonly Handedness $throwing,
+        private readonly Readiness $today,
+        private readonly Readiness $calm,
+        private ?SeasonReturn $return,
+        private readonly array $otherPlans,
+        private readonly SeasonAsk $ask,
+        string $rung,
+    ) {
+        $this->position = (int) $ladder->position($rung);
+    }
+
+    /**
+     * @param  string  $rung  the athlete stands on
+     * @param  Readiness  $today  the word of the first day
+     * @param  Readiness  $calm  nothing sore
+     * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
+     */
+    public static function plan(
+        SeasonAsk $ask, Ladder $ladder, string $rung, SetCost $price, LoadRecord $record, LimitCalendar $limits, Handedness $throwing,
+        Readiness $today, Readiness $calm, ?SeasonReturn $return = null, array $otherPlans = [],
+    ): SeasonPlan {
+        $problems = [];
+        if (! $ask->goalDay->isAfter($ask->from)) {
+            $problems[] = new SeasonProblem('goal_past');
+            $ask = $ask->until($ask->from->plus(self::NEAREST_DAYS));
+        }
+        if ($ask->trainingDays() === []) {
+            $problems[] = new SeasonProblem('no_free_day');
+            $ask = $ask->onDays(self::NEAREST_WEEKDAYS);
+        }
+        $planner = new self($ladder, $price, $record, $limits, $throwing, $today, $calm, $return, $otherPlans, $ask, $rung);
+        $planner->problems = $problems;
+
+        return $planner->run();
+    }
+
+    private function run(): SeasonPlan
+    {
+        $goal = $this->ask->goalRung === null ? $this->position : max($this->position, (int) $this->ladder->position($this->ask->goalRung));
+        $beyond = $this->ask->until($this->ask->goalDay->plus(self::LOOK_BEYOND_DAYS));
+        $training = $beyond->trainingDays();
+        $matches = $this->ask->matchesByDay();
+        $sessionsLeft = count(array_filter(array_keys($training), fn (int $day): bool => $day <= $this->ask->goalDay->ordinal));
+        $this->reserve($this->ask->from);
+        $reachedOn = null;
+        for ($day = $this->ask->from->ordinal; $day <= $beyond->goalDay->ordinal; $day++) {
+            $within = $day <= $this->ask->goalDay->ordinal;
+            if (! $within && ($this->position >= $goal || $this->stopped())) {
+                break;
+            }
+            if ($this->return !== null && $this->return->on(Day::fromOrdinal($day))['done']) {
+                $this->endReturn($day);
+            }
+            if (isset($matches[$day]) && $within) {
+                $this->match($matches[$day]);
+            } elseif (isset($training[$day])) {
+                $this->session(Day::fromOrdinal($day), $training[$day], $goal, $sessionsLeft, $within);
+                $sessionsLeft = max(0, $sessionsLeft - 1);
+            }
+            $plannedElsewhere = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day));
+            $this->record = $this->record->with($plannedElsewhere);
+            if ($reachedOn === null && $this->position >= $goal && $this->return === null) {
+                $reachedOn = Day::fromOrdinal($day);
+            }
+        }
+        if ($this->stopped()) {
+            $this->problems[] = new SeasonProblem('stopped');
+        } elseif ($reachedOn === null || $reachedOn->isAfter($this->ask->goalDay)) {
+            $this->problems[] = new SeasonProblem('too_near', $reachedOn);
+        }
+        $planned = array_values(array_filter($this->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($this->ask->goalDay)));
+        $this->sayWhenNothingFits($planned);
+        $sessions = array_values(array_filter($planned, fn (SeasonDay $day): bool => $day->match === null && $day->stage === null));
+
+        return new SeasonPlan($this->ask, $planned, $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id, $this->returnDone, $this->problems);
+    }
+
+    private function stopped(): bool
+    {
+        return $this->return !== null && $this->return->on($this->ask->from)['stopped'];
+    }
+
+    private function endReturn(int $day): void
+    {
+        assert($this->return !== null);
+        $done = $this->return->done();
+        $this->returnDone = $done->doneOn;
+        $this->limits = $this->limits->returned($done);
+        $this->return = null;
+        $this->reserve(Day::fromOrdinal($day));
+    }
+
+    /** Keeps the matches' work free: as much of it as the record and the matches before it allow. */
+    private function reserve(Day $from): void
+    {
+        $this->reserved = [];
+        $record = $this->record;
+        foreach ($this->ask->matchesByDay() as $ordinal => $match) {
+            if ($ordinal >= $from->ordinal && $ordinal <= $this->ask->goalDay->ordinal) {
+                $this->reserved[$ordinal] = $this->fitMatch($match, $record)[0];
+                $record = $record->with($this->reserved[$ordinal]);
+            }
+        }
+    }
+
+    /** @return array{list<CostedSet>, list<Limit>} what fits of a match, and the limits that hold the rest back */
+    private function fitMatch(MatchEvent $match, LoadRecord $record): array
+    {
+        $board = $this->limits->board($match->day, $record);
+        $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $match->day->ordinal));
+        /** @param  list<CostedSet>  $sets */
+        $over = fn (array $sets): array => $board->hardTouchedBy(array_values($sets))->over([...$sameDay, ...array_values($sets)]);
+        $whole = $match->reps();
+        $all = $match->sets($this->price);
+        $limits = array_map(fn (LimitState $state): Limit => $state->limit, $over($all));
+        if ($limits === []) {
+            return [$all, []];
+        }
+        [$fits, $breaks] = [0, $whole];
+        while ($breaks - $fits > 1) {
+            $middle = intdiv($fits + $breaks, 2);
+            $over($match->sets($this->price, $middle / $whole)) === [] ? $fits = $middle : $breaks = $middle;
+        }
+
+        return [$match->sets($this->price, $fits / $whole), $limits];
+    }
+
+    private function match(MatchEvent $match): void
+    {
+        if ($this->return !== null) {
+            $this->problems[] = new SeasonProblem('match_during_return', $match->day, of: $match->reps(), fits: 0);
+            $this->days[] = new SeasonDay($match->day, $this->ask->week($match->day->ordinal), null, null, null, false, [], null, [], null, $match, 0);
+
+            return;
+        }
+        [$sets, $limits] = $this->fitMatch($match, $this->record);
+        $reps = (int) array_sum(array_map(fn (CostedSet $set): float => $set->cost['reps'], $sets));
+        if ($limits !== []) {
+            $this->problems[] = new SeasonProblem('match_trimmed', $match->day, $limits, $match->reps(), $reps);
+        }
+        $this->add($match->day, null, null, null, false, [], null, $sets, $match, $reps);
+    }
+
+    private function session(Day $day, Emphasis $emphasis, int $goal, int $sessionsLeft, bool $within): void
+    {
+        $own = $this->ladder->rungs[$this->position];
+        $return = $this->return;
+        if ($return !== null) {
+            $due = $return->on($day);
+            $stage = $due['stage'];
+            $rung = $stage === null ? StageRung::without($own, [$return->programme->channel]) : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
+            $built = $this->build($day, $rung, asGiven: $stage !== null);
+            $this->add($day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage, $due['clearance'] && $stage !== null, [], $built, null);
+            if ($stage !== null) {
+                $this->return = $return->after($day, $stage, array_filter($built->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps) === []);
+            }
+
+            return;
+        }
+        $idle = $this->record->idleDays($day, $own->layoffChannels());
+        if ($this->days === [] && $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS) {
+            $this->position = max(0, $this->position - 1);
+        }
+        $this->moveOn($emphasis, $goal, $sessionsLeft);
+        $own = $this->ladder->rungs[$this->position];
+        $this->onRung++;
+        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis);
+        $rung = $pace->on($own);
+        if (! $within) {
+            // Only how soon the goal can be reached is still asked for.
+            return;
+        }
+        $built = $this->build($day, $rung, asGiven: false);
+        foreach ($built->blocks as $block) {
+            if ($emphasis === Emphasis::Heavy && $block->reps > 0 && $block->asked === $rung->ownDose()) {
+                $this->reached = Pace::of($block);
+            }
+        }
+        $this->add($day, $emphasis, $rung, null, false, $pace->raised, $built, null);
+    }
+
+    /** The next rung is begun on a heavy day, once this one has had its share of the sessions that are left. */
+    private function moveOn(Emphasis $emphasis, int $goal, int $sessionsLeft): void
+    {
+        $gate = fn (Rung $rung): int => $rung->gate->minSessions;
+        if ($this->onRung === 0) {
+            $ahead = array_slice($this->ladder->rungs, $this->position, $goal - $this->position + 1);
+            $least = $gate($this->ladder->rungs[$this->position]);
+            $this->quota = max($least, (int) floor($sessionsLeft * $least / max(1, array_sum(array_map($gate, $ahead)))));
+        }
+        if ($this->position < $goal && ($this->onRung >= $this->quota && $emphasis === Emphasis::Heavy || $this->onRung >= 2 * $this->quota)) {
+            $this->position++;
+            $this->onRung = 0;
+            $this->moveOn($emphasis, $goal, $sessionsLeft);
+        }
+    }
+
+    private function build(Day $day, Rung $rung, bool $asGiven): BuiltSession
+    {
+        $later = [];
+        foreach ($this->reserved as $ordinal => $sets) {
+            if ($ordinal > $day->ordinal) {
+                $later = [...$later, ...$sets];
+            }
+        }
+        $others = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
+        $frame = new SessionFrame(
+            $day, self::sessionId($day->ordinal), $this->price, $day->equals($this->ask->from) ? $this->today : $this->calm, $this->record, $this->limits,
+            [...$later, ...$others], $this->record->idleDays($day, $rung->layoffChannels()), $this->throwing,
+        );
+
+        return SessionBuilder::build($frame, $rung, $asGiven, $this->ask->minutes);
+    }
+
+    private static function sessionId(int $day): string
+    {
+        return "season {$day}";
+    }
+
+    /**
+     * @param  list<'reps'|'effort'|'distance'>  $raised
+     * @param  list<CostedSet>|null  $sets  of a match; null: what the session costs
+     */
+    private function add(Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, array $raised, ?BuiltSession $built, ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null): void
+    {
+        if ($sets === null) {
+            $working = array_filter($built->blocks ?? [], fn (BlockPlan $block): bool => $block->reps > 0);
+            $sets = array_values(array_map(fn (BlockPlan $block): CostedSet => $block->cost($day, self::sessionId($day->ordinal), $this->price), $working));
+        }
+        $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
+        $fullest = null;
+        foreach ($this->limits->board($day, $this->record)->hardTouchedBy($sets)->states([...$sameDay, ...$sets]) as $state) {
+            if ($fullest === null || $state->share() > $fullest->share()) {
+                $fullest = $state;
+            }
+        }
+        $this->record = $this->record->with($sets);
+        $this->days[] = new SeasonDay($day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $raised, $built, $sets, $fullest, $match, $matchReps);
+    }
+
+    /** @param  list<SeasonDay>  $days */
+    private function sayWhenNothingFits(array $days): void
+    {
+        $sessions = array_filter($days, fn (SeasonDay $day): bool => $day->built !== null);
+        $working = array_filter($sessions, fn (SeasonDay $day): bool => $day->sets !== []);
+        if ($sessions === [] || $working !== []) {
+            return;
+        }
+        $limits = [];
+        foreach ($sessions as $day) {
+            foreach ($day->built->trims ?? [] as $trim) {
+                foreach ($trim->limits as $state) {
+                    $limits[$state->limit->id] = $state->limit;
+                }
+            }
+        }
+        $this->problems[] = new SeasonProblem('nothing_fits', null, array_values($limits));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Library\BlockKind;
+
+/** How long a session takes. Our own round estimates: one repetition with its feed and the walk back, by the kind of block. */
+final class SessionClock
+{
+    private const CHANGE_OVER_S = 45;
+
+    /** Blocks that count nothing: loosening up, cooling down. */
+    private const UNCOUNTED_S = ['warm_up' => 360, 'cool_down' => 240];
+
+    private const OTHER_UNCOUNTED_S = 120;
+
+    /** @param  array<int, BlockPlan>  $blocks */
+    public static function seconds(array $blocks): int
+    {
+        $seconds = 0;
+        foreach ($blocks as $block) {
+            $own = self::blockSeconds($block);
+            $seconds += $own === 0 ? 0 : $own + self::CHANGE_OVER_S;
+        }
+
+        return max(0, $seconds - self::CHANGE_OVER_S);
+    }
+
+    public static function blockSeconds(BlockPlan $block): int
+    {
+        $dose = $block->asked;
+        if ($dose->reps === 0) {
+            return self::UNCOUNTED_S[$dose->kind->value] ?? self::OTHER_UNCOUNTED_S;
+        }
+        if ($block->reps === 0) {
+            return 0;
+        }
+        $each = max(self::repSeconds($dose->kind), ($dose->holdS ?? 0) + 2);
+
+        return $block->reps * $each + (count($block->repsBySet()) - 1) * $dose->restS;
+    }
+
+    private static function repSeconds(BlockKind $kind): int
+    {
+        return match ($kind) {
+            BlockKind::WarmUp, BlockKind::Rehearsal => 5,
+            BlockKind::Part, BlockKind::OtherSide => 8,
+            BlockKind::Whole => 12,
+            BlockKind::Target, BlockKind::GameLike => 15,
+            BlockKind::CoolDown => 5,
+        };
+    }
+}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Tests;
+
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\InvalidValue;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\MatchDose;
+use Augendo\Core\Planning\MatchEvent;
+use Augendo\Core\Planning\SeasonAsk;
+use Augendo\Core\Planning\SeasonDay;
+use Augendo\Core\Planning\SeasonPlan;
+use Augendo\Core\Planning\SeasonPlanner;
+use Augendo\Core\Planning\SeasonProblem;
+use Augendo\Core\Planning\SeasonReturn;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Returning\Attempt;
+use Augendo\Core\Returning\StageClearance;
+use PHPUnit\Framework\TestCase;
+
+final class SeasonPlannerTest extends TestCase
+{
+    /** A Monday. */
+    private const FROM = '2027-03-15';
+
+    private Library $library;
+
+    protected function setUp(): void
+    {
+        $this->library = new Library(dirname(__DIR__, 2).'/library');
+    }
+
+    public function test_the_match_keeps_its_work_and_the_days_before_give_way(): void
+    {
+        $record = $this->weeks(6, 40);
+        $match = new MatchEvent('m', Day::of('2027-03-20'), 'Match', [new MatchDose($this->library->skills()['float-serve'], 60, 0.95)]);
+        $with = $this->plan([1, 2, 3, 4, 5], 6, matches: [$match], record: $record);
+        $without = $this->plan([1, 2, 3, 4, 5], 6, record: $record);
+        $day = $this->on($with, '2027-03-20');
+        $this->assertSame(60, $day->matchReps, 'the whole match is kept free');
+        $this->assertSame([], array_filter($with->problems, fn (SeasonProblem $problem): bool => $problem->code === 'match_trimmed'));
+        $before = fn (SeasonPlan $plan): float => array_sum(array_map(fn (SeasonDay $day): float => $day->day->ordinal < Day::of('2027-03-20')->ordinal ? $day->cost('arm') : 0.0, $plan->days));
+        $this->assertLessThan($before($without), $before($with));
+        $this->assertSame(Emphasis::BeforeMatch, $this->on($with, '2027-03-19')->emphasis);
+        // Sixty hard serves in a match: the day after holds no high-effort serve.
+        $this->assertSame(0.0, array_sum(array_map(fn (SeasonDay $day): float => $day->day->iso() === '2027-03-21' ? $day->cost('high_reps') : 0.0, $with->days)));
+    }
+
+    public function test_a_match_beyond_what_the_day_allows_is_cut_and_says_by_what(): void
+    {
+        $plan = $this->plan([2], 6, matches: [new MatchEvent('m', Day::of('2027-03-20'), 'Match', [new MatchDose($this->library->skills()['float-serve'], 400, null)])]);
+        $problem = $this->problem($plan, 'match_trimmed');
+        $this->assertSame(400, $problem->of);
+        $this->assertLessThan(400, $problem->fits);
+        $this->assertNotSame([], $problem->limits);
+        $this->assertSame($problem->fits, $this->on($plan, '2027-03-20')->matchReps);
+    }
+
+    public function test_heavy_and_light_days_take_turns_and_every_fourth_week_is_lighter(): void
+    {
+        $plan = $this->plan([1, 3, 5], 56, record: $this->weeks(8, 30));
+        $byWeek = [];
+        foreach ($plan->days as $day) {
+            $byWeek[$day->week][] = $day->emphasis;
+        }
+        $this->assertSame([Emphasis::Heavy, Emphasis::Light, Emphasis::Heavy], $byWeek[0]);
+        $this->assertSame([Emphasis::LightWeek, Emphasis::LightWeek, Emphasis::LightWeek], $byWeek[3]);
+        $this->assertSame([Emphasis::LightWeek, Emphasis::LightWeek, Emphasis::LightWeek], $byWeek[7]);
+        $own = fn (int $week): int => array_sum(array_map(fn (SeasonDay $day): int => $day->week === $week ? (int) $day->cost('reps') : 0, $plan->days));
+        $this->assertLessThan($own(2), $own(3));
+    }
+
+    public function test_a_goal_too_near_says_when_it_can_be_reached_and_plans_as_far_as_it_goes(): void
+    {
+        $plan = $this->plan([2, 4], 10, goalRung: 'last');
+        $problem = $this->problem($plan, 'too_near');
+        $this->assertNotNull($problem->day);
+        $this->assertTrue($problem->day->isAfter($plan->ask->goalDay));
+        $this->assertNotSame([], $plan->days);
+        $later = $this->plan([2, 4], $problem->day->daysSince(Day::of(self::FROM)), goalRung: 'last');
+        $this->assertSame([], array_filter($later->problems, fn (SeasonProblem $p): bool => $p->code === 'too_near'), 'on that day the goal is reached');
+    }
+
+    public function test_no_free_day_a_past_goal_a_limit_of_zero_and_five_minutes_each_get_the_nearest_plan(): void
+    {
+        $none = $this->plan([], 21);
+        $this->problem($none, 'no_free_day');
+        $this->assertSame([2, 4], $none->ask->weekdays);
+        $this->assertNotSame([], $none->days);
+
+        $past = $this->plan([2], -3);
+        $this->problem($past, 'goal_past');
+        $this->assertTrue($past->ask->goalDay->isAfter(Day::of(self::FROM)));
+
+        $zero = $this->plan([2, 4], 14, limits: array_map(fn (Limit $limit): Limit => $limit->scaled(0.0), array_filter($this->library->ruleSet('starter')->limits, fn (Limit $limit): bool => $limit->kind() === 'cap')));
+        $this->assertNotSame([], $this->problem($zero, 'nothing_fits')->limits);
+        $this->assertSame([], array_filter($zero->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0));
+
+        $short = $this->plan([2, 4], 14, minutes: 5);
+        foreach ($short->days as $day) {
+            $this->assertNotSame([], array_filter($day->built->trims ?? [], fn ($trim): bool => $trim->cause === 'minutes' && $trim->what === 'minutes'));
+        }
+
+        $this->expectException(InvalidValue::class);
+        new SeasonAsk(Day::of(self::FROM), Day::of(self::FROM), [8], null);
+    }
+
+    public function test_a_missed_week_is_not_made_up(): void
+    {
+        $trained = $this->weeks(6, 30);
+        $week = Day::of(self::FROM)->ordinal - 7;
+        $missed = array_values(array_filter($trained, fn (CostedSet $set): bool => $set->day < $week));
+        $arm = fn (SeasonPlan $plan): float => array_sum(array_map(fn (SeasonDay $day): float => $day->cost('arm'), $plan->days));
+        $this->assertLessThanOrEqual($arm($this->plan([1, 3, 5], 20, record: $trained)), $arm($this->plan([1, 3, 5], 20, record: $missed)));
+        // Fourteen days without work: the first session is the dose less a fifth.
+        $idle = array_values(array_filter($trained, fn (CostedSet $set): bool => $set->day < $week - 5));
+        $this->assertNotSame([], array_filter($this->plan([1, 3, 5], 20, record: $idle)->days[0]->built->trims ?? [], fn ($trim): bool => $trim->cause === 'layoff'));
+    }
+
+    public function test_a_session_is_moved_and_a_day_is_taken_off(): void
+    {
+        $on = fn (string $iso): int => Day::of($iso)->ordinal;
+        $ask = new SeasonAsk(Day::of(self::FROM), Day::of('2027-03-28'), [2, 4], null, moves: [$on('2027-03-16') => $on('2027-03-17')], off: [$on('2027-03-25')]);
+        $this->assertSame(['2027-03-17', '2027-03-18', '2027-03-23'], array_map(fn (int $day): string => Day::fromOrdinal($day)->iso(), array_keys($ask->trainingDays())));
+        foreach (['2027-03-15' => 1, '2027-03-21' => 7, '1970-01-01' => 4, '1969-12-31' => 3] as $iso => $weekday) {
+            $this->assertSame($weekday, SeasonAsk::weekday(Day::of($iso)->ordinal));
+        }
+    }
+
+    public function test_the_stages_of_a_return_come_first_then_the_ladder_with_the_weeks_after_as_a_limit(): void
+    {
+        $return = fn (array $attempts, array $clearances): SeasonReturn => new SeasonReturn($this->library->programme('serves-effort-first'), 0, $attempts, $clearances, null, Side::Dominant, $this->library->objects()['nothing'], 300.0);
+        $plan = $this->plan([1, 3, 5], 84, goalRung: 'last', return: $return([], []));
+        $stages = array_values(array_filter(array_map(fn (SeasonDay $day): ?int => $day->stage, $plan->days), fn (?int $stage): bool => $stage !== null));
+        $this->assertSame(range(0, count($this->library->programme('serves-effort-first')->stages) - 1), array_values(array_unique($stages)), 'every stage once, in order');
+        $this->assertNotNull($plan->returnDone);
+        $this->assertTrue($plan->days[0]->clearance, 'the first stage waits for a clearance that is not there');
+        $after = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->day->isAfter($plan->returnDone)));
+        $this->assertNotSame([], $after);
+        $this->assertSame([], array_filter($after, fn (SeasonDay $day): bool => $day->stage !== null));
+        $starts = [];
+        foreach ($plan->days as $day) {
+            if ($day->stage !== null) {
+                $starts[] = $day->day->ordinal;
+            }
+        }
+        foreach (array_slice($starts, 1) as $i => $day) {
+            $this->assertGreaterThanOrEqual(2, $day - $starts[$i], 'a day between two attempts');
+        }
+
+        $stopped = $this->plan([1, 3, 5], 28, return: $return([new Attempt(Day::of('2027-03-10'), 0, true, 6, false, 2, false)], [new StageClearance(Day::of('2027-03-01'), null)]));
+        $this->problem($stopped, 'stopped');
+        $this->assertSame([], array_filter($stopped->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0), 'nothing is planned past a stop');
+    }
+
+    /**
+     * @param  list<int>  $weekdays
+     * @param  list<MatchEvent>  $matches
+     * @param  list<CostedSet>  $record
+     * @param  array<Limit>|null  $limits
+     * @param  string  $goalRung  `hold`, or `last`
+     */
+    private function plan(array $weekdays, int $days, string $goalRung = 'hold', array $matches = [], array $record = [], ?array $limits = null, ?int $minutes = null, ?SeasonReturn $return = null): SeasonPlan
+    {
+        $from = Day::of(self::FROM);
+        $ladder = $this->library->ladder('volleyball-float-serve');
+        $at = $return === null ? 2 : 4;
+        $ask = new SeasonAsk($from, $from->plus($days), $weekdays, $goalRung === 'last' ? $ladder->rungs[count($ladder->rungs) - 1]->id : null, $matches, minutes: $minutes);
+        $profile = $this->profile();
+        $calm = Readiness::on($from, 14, [new SorenessReport(Instant::of(self::FROM.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
+        $calendar = new LimitCalendar(array_values($limits ?? $this->library->ruleSet('starter')->limits), $profile, array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches), returning: $return !== null);
+
+        return SeasonPlanner::plan($ask, $ladder, $ladder->rungs[$at]->id, new SetCost($profile), new LoadRecord($record), $calendar, Handedness::Right, $calm, $calm, $return);
+    }
+
+    private function profile(): AthleteProfile
+    {
+        return new AthleteProfile(Day::of('2013-05-05'));
+    }
+
+    /** @return list<CostedSet> float serves every other day for so many weeks up to the first day */
+    private function weeks(int $weeks, int $reps): array
+    {
+        $price = new SetCost($this->profile());
+        $from = Day::of(self::FROM);
+
+        return array_map(fn (int $back): CostedSet => $price->of(new WorkSet($from->plus(-$back), "w{$back}", $skill = $this->library->skills()['float-serve'], $reps, 0.7, $skill->ordinaryImplement())), range(2, 7 * $weeks, 2));
+    }
+
+    private function on(SeasonPlan $plan, string $iso): SeasonDay
+    {
+        foreach ($plan->days as $day) {
+            if ($day->day->iso() === $iso) {
+                return $day;
+            }
+        }
+        $this->fail("Nothing is planned on {$iso}.");
+    }
+
+    private function problem(SeasonPlan $plan, string $code): SeasonProblem
+    {
+        foreach ($plan->problems as $problem) {
+            if ($problem->code === $code) {
+                return $problem;
+            }
+        }
+        $this->fail("No problem “{$code}” among: ".implode(', ', array_map(fn (SeasonProblem $p): string => $p->code, $plan->problems)));
+    }
+}
