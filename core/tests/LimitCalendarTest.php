@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Tests;
+
+use Augendo\Core\Day;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\RestLimit;
+use Augendo\Core\Limits\Severity;
+use Augendo\Core\Limits\StreakLimit;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\Side;
+use PHPUnit\Framework\TestCase;
+
+final class LimitCalendarTest extends TestCase
+{
+    public function test_a_match_day_is_not_paced_by_the_days_before_and_asks_for_one_rest_day_more(): void
+    {
+        $match = Day::of('2027-05-15');
+        $calendar = fn (array $matches): LimitCalendar => new LimitCalendar([
+            new RestLimit('rest', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, [[30.0, 1], [60.0, 2]]),
+            new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, 2, 10.0),
+        ], new AthleteProfile(null), $matches);
+        $hardOver = fn (array $matches, Day $on, LoadRecord $record): array => array_map(fn ($state): string => $state->limit->id, $calendar($matches)->board($on, $record)->hardTouchedBy([$this->high($on, 1)])->over([$this->high($on, 20)]));
+
+        $tired = new LoadRecord([$this->high($match->plus(-2), 20), $this->high($match->plus(-1), 40)]);
+        $this->assertSame(['rest', 'streak'], $hardOver([], $match, $tired));
+        $this->assertSame([], $hardOver([$match->ordinal], $match, $tired), 'both only advise on the day of the match');
+
+        foreach ([[20, 0, 1], [40, 1, 2], [70, 2, 3]] as [$reps, $without, $with]) {
+            foreach ([[[], $without], [[$match->ordinal], $with]] as [$matches, $restDays]) {
+                $record = new LoadRecord([$this->high($match, $reps)]);
+                $free = null;
+                for ($after = 1; $free === null; $after++) {
+                    $free = in_array('rest', $hardOver($matches, $match->plus($after), $record), true) ? null : $after;
+                }
+                $this->assertSame($restDays + 1, $free, "{$reps} high-effort reps, ".($matches === [] ? 'training' : 'a match'));
+            }
+        }
+        $this->assertSame(6, $calendar([])->reachDays(), 'never less than a week');
+    }
+
+    public function test_a_record_with_more_in_it_is_the_record_summed_anew(): void
+    {
+        mt_srand(5);
+        $filter = new LimitFilter(families: [Family::Serve]);
+        for ($case = 0; $case < 200; $case++) {
+            $sets = array_map(fn (): CostedSet => $this->high(Day::of('2027-05-01')->plus(mt_rand(0, 20)), mt_rand(0, 30), mt_rand(0, 1) ? Family::Serve : Family::Jump), range(1, mt_rand(2, 30)));
+            $cut = mt_rand(0, count($sets));
+            $grown = new LoadRecord(array_slice($sets, 0, $cut));
+            $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...));
+            $grown->wholeSeries(Measure::Arm)->weightedAverages(Day::of('2027-05-10')->ordinal);
+            foreach (array_slice($sets, $cut) as $set) {
+                $grown = $grown->with([$set]);
+            }
+            $anew = new LoadRecord($sets);
+            $on = Day::of('2027-05-22');
+            $this->assertEqualsWithDelta($anew->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), 1e-9);
+            $this->assertEqualsWithDelta($anew->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), $grown->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), 1e-9);
+            $this->assertSame($anew->firstDay(), $grown->firstDay());
+            $this->assertSame($anew->idleDays($on, [Channel::Arm]), $grown->idleDays($on, [Channel::Arm]));
+        }
+    }
+
+    private function high(Day $day, int $reps, Family $family = Family::Serve): CostedSet
+    {
+        return new CostedSet($day->ordinal, "s{$day->ordinal}", 'float-serve', $family, Side::Dominant, Implement::Standard, [
+            ...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => (float) $reps, 'high_reps' => (float) $reps, 'arm' => 0.7 * $reps,
+        ], 1.0, null);
+    }
+}
