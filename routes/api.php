@@ -5,10 +5,12 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LimitsController;
 use App\Http\Controllers\LinkController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProgrammeController;
 use App\Http\Controllers\ReturnController;
 use App\Http\Controllers\RollCallController;
 use App\Http\Controllers\RosterController;
+use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
@@ -48,6 +50,22 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
         Route::post('sessions', 'planSession')->can('manage', 'squad');
     });
+    Route::get('plan', [PlanController::class, 'show']);
+    Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
+    Route::post('squads/{squad}/seasons', [PlanController::class, 'openForSquad'])->can('manage', 'squad');
+    Route::post('fixtures/{fixture}/remove', [PlanController::class, 'removeFixture'])->can('remove', 'fixture');
+    Route::prefix('sessions/{session}')->controller(SessionController::class)->group(function (): void {
+        Route::get('', 'show')->can('view', 'session');
+        Route::post('preview', 'preview')->can('plan', 'session');
+        Route::put('', 'keep')->can('plan', 'session');
+        Route::post('undo', 'undo')->can('plan', 'session');
+    });
+    Route::prefix('seasons/{season}')->controller(PlanController::class)->group(function (): void {
+        Route::get('', 'season')->can('view', 'season');
+        Route::post('preview', 'preview')->can('plan', 'season');
+        Route::put('', 'change')->can('plan', 'season');
+        Route::post('close', 'close')->can('plan', 'season');
+    });
     Route::get('programmes', [ProgrammeController::class, 'show']);
     Route::post('programmes', [ProgrammeController::class, 'save'])->can('manage-people');
     Route::get('returns', [ReturnController::class, 'board']);
@@ -76,6 +94,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
+        Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');
+        Route::post('seasons', [PlanController::class, 'open'])->can('decide', 'athlete');
         Route::post('wellness', [IntakeController::class, 'wellness'])->can('report', 'athlete');
         Route::get('programmes', [ReturnController::class, 'openable'])->can('clear', 'athlete');
         Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');

@@ -10,6 +10,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /** A squad's meeting on one day; each athlete has a sheet in it. */
 final class TrainingSession extends Record
 {
+    protected function casts(): array
+    {
+        return ['stations' => 'array', 'version' => 'integer'];
+    }
+
     /** @return BelongsTo<Squad, $this> */
     public function squad(): BelongsTo
     {

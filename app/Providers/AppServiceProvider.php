@@ -5,12 +5,18 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Athlete;
+use App\Models\Fixture;
 use App\Models\PlayReturn;
+use App\Models\Season;
 use App\Models\Sheet;
 use App\Models\Squad;
+use App\Models\TrainingSession;
 use App\Models\User;
 use App\Policies\AthletePolicy;
+use App\Policies\FixturePolicy;
 use App\Policies\ReturnPolicy;
+use App\Policies\SeasonPolicy;
+use App\Policies\SessionPolicy;
 use App\Policies\SheetPolicy;
 use App\Policies\SquadPolicy;
 use Augendo\Core\Library\Library;
@@ -40,9 +46,13 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Sheet::class, SheetPolicy::class);
         Gate::policy(PlayReturn::class, ReturnPolicy::class);
         Gate::policy(Squad::class, SquadPolicy::class);
+        Gate::policy(TrainingSession::class, SessionPolicy::class);
+        Gate::policy(Season::class, SeasonPolicy::class);
+        Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
         // Sheets and returns are asked for by their ids; the policies look at whose they are.
         Route::model('return', PlayReturn::class);
+        Route::model('session', TrainingSession::class);
         RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(30)->by((string) $request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) $request->header('X-Link-Token')))]);
     }
 }

@@ -39,7 +39,7 @@ final class AthleteDay
         $this->readiness = $this->health->readiness($athlete, $this->squad);
         $this->returns = new ReturnBook([$athlete], $on);
         $this->limitBook = new LimitBook([$athlete], $this->squad, $on, $library, $this->returns);
-        $this->limits = $this->limitBook->of($athlete->id, $this->load->profile);
+        $this->limits = $this->limitBook->of($athlete->id, $this->load);
         $this->ladders = new LadderBook([$athlete], $on, $library, $this->health);
     }
 }

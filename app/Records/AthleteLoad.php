@@ -25,6 +25,7 @@ final readonly class AthleteLoad
         public LoadRecord $record,
         public array $plans,
         public ?int $age,
+        public FixtureBook $fixtures,
     ) {}
 
     /** @return list<CostedSet> */

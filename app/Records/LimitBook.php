@@ -12,7 +12,6 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\DoneReturn;
 use Augendo\Core\Limits\LimitCalendar;
-use Augendo\Core\Load\AthleteProfile;
 use Illuminate\Support\Facades\DB;
 
 /** The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one. */
@@ -31,12 +30,12 @@ final class LimitBook
         }
     }
 
-    public function of(string $athleteId, AthleteProfile $profile): LimitCalendar
+    public function of(string $athleteId, AthleteLoad $load): LimitCalendar
     {
         $done = array_filter($this->returns->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'done');
 
         return new LimitCalendar(
-            $this->library->ruleSet($this->squad->rule_set)->limits, $profile, [], Adjustment::isGrowingFast($this->growthCmAMonth($athleteId)), $this->returns->open($athleteId) !== null,
+            $this->library->ruleSet($this->squad->rule_set)->limits, $load->profile, $load->fixtures->matchDays($athleteId), Adjustment::isGrowingFast($this->growthCmAMonth($athleteId)), $this->returns->open($athleteId) !== null,
             array_values(array_map(fn (PlayReturn $return): DoneReturn => new DoneReturn($return->programmeAsOpened()->channel, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week), $done)),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Athlete;
+use App\Models\Fixture;
 use App\Models\SheetBlock;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -37,12 +38,13 @@ final class LoadBook
         $first = DB::table('daily_totals')->whereIn('athlete_id', $ids)->groupBy('athlete_id')->selectRaw('athlete_id, min(day) as day')->pluck('day', 'athlete_id');
         $internal = $this->internal($ids, $on);
         $plans = $this->plans($ids, $on, $withoutSheet, $profiles);
+        $fixtures = new FixtureBook($ids, $on);
         $loads = [];
         foreach ($athletes as $athlete) {
             $firstDay = isset($first[$athlete->id]) ? Day::of($first[$athlete->id])->ordinal : null;
             $loads[$athlete->id] = new AthleteLoad(
                 $profiles[$athlete->id], new SetCost($profiles[$athlete->id]), new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
-                $plans[$athlete->id] ?? [], $athlete->ageOn($on),
+                [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))], $athlete->ageOn($on), $fixtures,
             );
         }
 
@@ -122,6 +124,12 @@ final class LoadBook
         }
 
         return $internal;
+    }
+
+    /** @return list<CostedSet> what matches and training elsewhere are expected to cost */
+    private function fixed(FixtureBook $fixtures, string $athleteId, SetCost $price): array
+    {
+        return array_merge([], ...array_map(fn (Fixture $each): array => $each->event($this->library->skills())->sets($price), $fixtures->ahead($athleteId)));
     }
 
     /**

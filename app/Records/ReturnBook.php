@@ -120,7 +120,7 @@ final class ReturnBook
     }
 
     /** @return list<StageClearance> */
-    private static function clearances(PlayReturn $return, Day $on): array
+    public static function clearances(PlayReturn $return, Day $on): array
     {
         $upTo = $return->clearances->filter(fn (ReturnClearance $clearance): bool => substr($clearance->document_date, 0, 10) <= $on->iso());
 

@@ -11,6 +11,7 @@ use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\Squad;
 use App\Models\User;
+use App\Wording\PlanWording;
 use App\Wording\ReturnWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -24,7 +25,9 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\LayoffRule;
+use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
@@ -117,7 +120,7 @@ final class SheetDesk
 
     public function limits(): LimitCalendar
     {
-        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->athlete->id, $this->load()->profile);
+        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->athlete->id, $this->load());
     }
 
     public function returns(): ReturnBook
@@ -136,7 +139,7 @@ final class SheetDesk
     {
         DB::transaction(function (): void {
             [$rung, $about, $stage, $return] = $this->asked();
-            $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null);
+            $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
                 'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
@@ -174,8 +177,27 @@ final class SheetDesk
         $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
 
         return $below === null
-            ? [$rung, [], null, null]
+            ? [$this->paced($rung), $this->paceWords(), null, null]
             : [$below, ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
+    }
+
+    /** The rung at the pace of the season the sheet belongs to. */
+    private function paced(Rung $rung): Rung
+    {
+        $pace = $this->sheet->pace;
+        if (! isset($pace['reps'])) {
+            return $rung;
+        }
+
+        return Pace::at($pace['reps'], (float) $pace['effort'], $pace['distance_m'])->within($rung->ownDose())->on($rung);
+    }
+
+    /** @return list<string> what the season makes of the day */
+    private function paceWords(): array
+    {
+        $emphasis = Emphasis::tryFrom($this->sheet->pace['emphasis'] ?? '');
+
+        return $emphasis === null ? [] : ['From the season: '.lcfirst(PlanWording::emphasis($emphasis)).'.'];
     }
 
     /** @throws Problem when somebody saved the sheet since it was read */

@@ -36,7 +36,7 @@ final class LimitsScreen
         $book = new LimitBook($athletes, $squad, $on, $this->library, new ReturnBook($athletes, $on));
         $rows = array_map(function (Athlete $athlete) use ($loads, $book, $on): SquadLimitRowView {
             $load = $loads[$athlete->id];
-            $tapes = array_values(array_filter(Tapes::inPlay($book->of($athlete->id, $load->profile)->board($on, $load->record)->states($load->plansOn($on)), $on), fn ($tape): bool => $tape->hard));
+            $tapes = array_values(array_filter(Tapes::inPlay($book->of($athlete->id, $load)->board($on, $load->record)->states($load->plansOn($on)), $on), fn ($tape): bool => $tape->hard));
 
             return new SquadLimitRowView(Parts::athlete($athlete, $on), array_slice($tapes, 0, self::CLOSEST), self::fullness($tapes[0] ?? null));
         }, $athletes);

@@ -76,7 +76,7 @@ final class TodayScreen
         $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id')->all();
         $rows = [];
         foreach ($athletes as $athlete) {
-            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($athlete->id, $loads[$athlete->id]->profile), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
+            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($athlete->id, $loads[$athlete->id]), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
         }
 
         return $rows;

@@ -30,6 +30,7 @@ use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonPlanner;
 use Augendo\Core\Planning\SeasonProblem;
 use Augendo\Core\Planning\SeasonReturn;
+use Augendo\Core\Planning\Standing;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
@@ -190,7 +191,7 @@ final class SeasonPlannerTest extends TestCase
         $calm = Readiness::on($from, 14, [new SorenessReport(Instant::of(self::FROM.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
         $calendar = new LimitCalendar(array_values($limits ?? $this->library->ruleSet('starter')->limits), $profile, array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches), returning: $return !== null);
 
-        return SeasonPlanner::plan($ask, $ladder, $ladder->rungs[$at]->id, new SetCost($profile), new LoadRecord($record), $calendar, Handedness::Right, $calm, $calm, $return);
+        return SeasonPlanner::plan($ask, $ladder, new Standing($ladder->rungs[$at]->id), new SetCost($profile), new LoadRecord($record), $calendar, Handedness::Right, $calm, $calm, $return);
     }
 
     private function profile(): AthleteProfile

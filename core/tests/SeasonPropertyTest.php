@@ -24,6 +24,7 @@ use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonPlanner;
 use Augendo\Core\Planning\SeasonReturn;
+use Augendo\Core\Planning\Standing;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
@@ -112,8 +113,8 @@ final class SeasonPropertyTest extends TestCase
                     continue;
                 }
                 if ($before?->rung?->id === $day->rung->id) {
-                    $this->assertLessThanOrEqual(1, count($day->raised), "seed {$seed}, {$day->day->iso()}");
-                    $raises += count($day->raised);
+                    $this->assertLessThanOrEqual(1, count($day->pace->raised ?? []), "seed {$seed}, {$day->day->iso()}");
+                    $raises += count($day->pace->raised ?? []);
                 }
                 $before = $day;
             }
@@ -161,7 +162,7 @@ final class SeasonPropertyTest extends TestCase
         }
         $calendar = new LimitCalendar($limits, $profile, array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches), mt_rand(0, 5) === 0, $return !== null);
         $word = fn (int $score): Readiness => Readiness::on($from, $age, [new SorenessReport(Instant::of($from->iso().'T08:00:00Z'), Moment::Morning, $score === 0 ? Site::None : Site::Shoulder, null, Kind::Muscle, $score)], []);
-        $plan = SeasonPlanner::plan($ask, $ladder, $ladder->rungs[$at]->id, $price, new LoadRecord($record), $calendar, Handedness::Right, $word(mt_rand(0, 4)), $word(0), $return, $others);
+        $plan = SeasonPlanner::plan($ask, $ladder, new Standing($ladder->rungs[$at]->id), $price, new LoadRecord($record), $calendar, Handedness::Right, $word(mt_rand(0, 4)), $word(0), $return, $others);
         if ($plan->returnDone !== null) {
             // The replay needs the limits of before and after the return; those of the return are the tighter, so only what lies in it is replayed.
             $plan = new SeasonPlan($plan->ask->until($plan->returnDone), array_values(array_filter($plan->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($plan->returnDone))), $plan->rungAtGoal, $plan->returnDone, $plan->problems);

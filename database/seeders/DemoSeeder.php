@@ -92,7 +92,7 @@ final class DemoSeeder extends Seeder
             // Near a limit: javelin here, volleyball serves at another club, one arm.
             ['Tomas', 'Brandvik', 15, 'right', [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']], 'marks' => ['javelin' => [41.0, null]], 'today' => [], 'fill' => 0.96],
             // Short of evidence: new on the rung.
-            ['Ilse', 'Varga', 14, 'left', [[$serve, 'wall', 'short', 3, 0.85, 'off-centre']], 'today' => []],
+            ['Ilse', 'Varga', 13, 'left', [[$serve, 'wall', 'short', 3, 0.85, 'off-centre']], 'today' => []],
             // Not checked in.
             ['Jonah', 'Adeyemi', 16, 'right', [[$block, 'jump-stick', 'block', 16, 0.82, 'drift']], 'today' => null],
             // Reduced: a shoulder that aches a little.

@@ -40,6 +40,20 @@ final class AccessTest extends TestCase
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
         'POST api/squads/{squad}/sessions' => self::COACH,
+        'GET api/plan' => self::EVERYBODY,
+        'POST api/squads/{squad}/fixtures' => self::COACH,
+        'POST api/squads/{squad}/seasons' => self::COACH,
+        'POST api/fixtures/{fixture}/remove' => self::COACH,
+        'GET api/seasons/{season}' => self::EVERYBODY,
+        'POST api/seasons/{season}/preview' => self::COACH,
+        'PUT api/seasons/{season}' => self::COACH,
+        'POST api/seasons/{season}/close' => self::COACH,
+        'POST api/athletes/{athlete}/seasons/draft' => self::COACH,
+        'POST api/athletes/{athlete}/seasons' => self::COACH,
+        'GET api/sessions/{session}' => self::EVERYBODY,
+        'POST api/sessions/{session}/preview' => self::RECORDS,
+        'PUT api/sessions/{session}' => self::RECORDS,
+        'POST api/sessions/{session}/undo' => self::RECORDS,
         'GET api/people' => self::COACH,
         'POST api/people/settings' => self::COACH,
         'POST api/people/invitations' => self::COACH,
@@ -169,6 +183,8 @@ final class AccessTest extends TestCase
             '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
+            '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '', '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
+            '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
             '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
             '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
         ]);
@@ -185,6 +201,19 @@ final class AccessTest extends TestCase
         app(\App\Records\WorkLog::class)->add($athlete, ['id' => $id = (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'home', 'skill' => 'pass', 'reps' => 1, 'felt' => 'easy', 'distance_m' => null, 'side' => 'dominant'], $this->coach());
 
         return $id;
+    }
+
+    private function fixture(Athlete $athlete): string
+    {
+        return \App\Models\Fixture::query()->create(['squad_id' => $athlete->squads()->firstOrFail()->id, 'athlete_id' => $athlete->id, 'kind' => 'match', 'held_on' => $this->coach()->workspace->today()->plus(3)->iso(), 'starts_at' => '15:00', 'title' => 'Match', 'doses' => [], 'created_by' => $this->coach()->id])->id;
+    }
+
+    private function season(Athlete $athlete): string
+    {
+        return \App\Models\Season::query()->firstOrCreate(['athlete_id' => $athlete->id, 'ladder' => 'volleyball-float-serve'], [
+            'squad_id' => $athlete->squads()->firstOrFail()->id, 'goal_rung' => null, 'starts_on' => $this->coach()->workspace->today()->iso(), 'goal_on' => $this->coach()->workspace->today()->plus(10)->iso(),
+            'weekdays' => [2], 'moves' => [], 'off' => [], 'agreed' => [], 'agreed_at' => now()->toIso8601String(), 'created_by' => $this->coach()->id,
+        ])->id;
     }
 
     private function link(Athlete $athlete): int

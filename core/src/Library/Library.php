@@ -90,11 +90,12 @@ final class Library
         return $this->objects ??= $this->read('objects.json', function (Node $file): array {
             $objects = [];
             foreach ($file->keys(['objects'], ['$schema'])->get('objects')->entries() as $id => $node) {
-                $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg']);
+                $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard']);
                 $mass = fn (Node $n): float => $n->positive();
                 $objects[$id] = new LibraryObject(
                     $id, $node->get('name')->string(), $node->get('class')->enum(Implement::class),
                     $node->get('mass_kg')->optional($mass), $node->get('reference_mass_kg')->optional($mass),
+                    $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
                 );
             }
 

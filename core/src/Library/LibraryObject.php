@@ -9,12 +9,16 @@ use Augendo\Core\Load\Implement;
 /** Something to throw, serve or land with. */
 final readonly class LibraryObject
 {
-    /** @param  float|null  $massKg null when nothing is in the hand */
+    /**
+     * @param  float|null  $massKg  null when nothing is in the hand
+     * @param  bool  $hard  whether it is caught with a glove, or not at all
+     */
     public function __construct(
         public string $id,
         public string $name,
         public Implement $implement,
         public ?float $massKg,
         public ?float $referenceMassKg,
+        public bool $hard = false,
     ) {}
 }

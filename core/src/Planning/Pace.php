@@ -67,10 +67,18 @@ final readonly class Pace
         return new self($reps, $effort, $distance, []);
     }
 
-    /** What was left of the asked dose once it was fitted. */
-    public static function of(BlockPlan $plan): self
+    /** A dose that was reached, or kept. */
+    public static function at(int $reps, float $effort, ?float $distanceM): self
     {
-        return new self($plan->reps, $plan->effort, $plan->distanceM, []);
+        return new self($reps, $effort, $distanceM, []);
+    }
+
+    /** The same pace held to what a rung asks at most and at least: it was set for a rung that may have changed since. */
+    public function within(BlockDose $own): self
+    {
+        $distance = $own->distanceM === null ? null : min($own->distanceM, max($own->distanceMinM ?? 0.0, $this->distanceM ?? $own->distanceMinM ?? $own->distanceM));
+
+        return new self(min($this->reps, $own->sets * $own->reps), min($own->effort, max($own->effortMin, $this->effort)), $distance, $this->raised);
     }
 
     /** The rung with its own dose at this pace, and the scored and playful blocks lowered with it. */

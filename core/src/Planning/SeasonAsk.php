@@ -20,6 +20,7 @@ final readonly class SeasonAsk
      * @param  array<int, int>  $moves  ordinal of the day a session was on → the day it was moved to
      * @param  list<int>  $off  ordinals of days without training
      * @param  int|null  $minutes  a session, when time is short
+     * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a plan made anew keeps its rhythm
      *
      * @throws InvalidValue
      */
@@ -32,6 +33,7 @@ final readonly class SeasonAsk
         public array $moves = [],
         public array $off = [],
         public ?int $minutes = null,
+        public ?Day $start = null,
     ) {
         foreach ($weekdays as $weekday) {
             if ($weekday < 1 || $weekday > 7) {
@@ -48,13 +50,13 @@ final readonly class SeasonAsk
 
     public function until(Day $goalDay): self
     {
-        return new self($this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes);
+        return new self($this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes, $this->start);
     }
 
     /** @param  list<int>  $weekdays */
     public function onDays(array $weekdays): self
     {
-        return new self($this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes);
+        return new self($this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes, $this->start);
     }
 
     /** @return array<int, MatchEvent> those of the season, by ordinal of the day; of several on a day the first holds the rest */
@@ -79,7 +81,7 @@ final readonly class SeasonAsk
     {
         $matches = $this->matchesByDay();
         $days = [];
-        for ($day = $this->from->ordinal; $day <= $this->goalDay->ordinal; $day++) {
+        for ($day = $this->monday(); $day <= $this->goalDay->ordinal; $day++) {
             $isPlanned = in_array(self::weekday($day), $this->weekdays, true) && ! in_array($day, $this->off, true) && ! isset($this->moves[$day]);
             if (($isPlanned || in_array($day, $this->moves, true)) && ! isset($matches[$day])) {
                 $days[] = $day;
@@ -99,13 +101,21 @@ final readonly class SeasonAsk
             };
         }
 
-        return $emphasis;
+        return array_filter($emphasis, fn (int $day): bool => $day >= $this->from->ordinal, ARRAY_FILTER_USE_KEY);
     }
 
-    /** @return int calendar weeks since that of the first day, from 0 */
+    /** Of the week the season starts in. */
+    private function monday(): int
+    {
+        $start = ($this->start ?? $this->from)->ordinal;
+
+        return $start - (self::weekday($start) - 1);
+    }
+
+    /** @return int calendar weeks since that of the season's first day, from 0 */
     public function week(int $day): int
     {
-        return intdiv($day - ($this->from->ordinal - (self::weekday($this->from->ordinal) - 1)), 7);
+        return intdiv($day - $this->monday(), 7);
     }
 
     /** 1 Monday to 7 Sunday; 1970-01-01 was a Thursday. */

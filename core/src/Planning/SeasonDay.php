@@ -13,12 +13,12 @@ use Augendo\Core\Load\CostedSet;
 final readonly class SeasonDay
 {
     /**
-     * @param  int  $week  calendar weeks since that of the first day, from 0
+     * @param  int  $week  calendar weeks since that of the season's first day, from 0
      * @param  Emphasis|null  $emphasis  null for a match
      * @param  Rung|null  $rung  of the session; a stage of a return put as a rung, too
      * @param  int|null  $stage  of the return, from 0
      * @param  bool  $clearance  whether the stage waits for a clearance that is not there yet
-     * @param  list<'reps'|'effort'|'distance'>  $raised
+     * @param  Pace|null  $pace  at which the rung is worked; null for a stage, a match, or a day that only has what is free
      * @param  list<CostedSet>  $sets  what the day costs
      * @param  LimitState|null  $fullest  the hard limit that stands fullest with the day in the plan
      * @param  int|null  $matchReps  of a match: repetitions that fit, of those expected
@@ -30,7 +30,7 @@ final readonly class SeasonDay
         public ?Rung $rung,
         public ?int $stage,
         public bool $clearance,
-        public array $raised,
+        public ?Pace $pace,
         public ?BuiltSession $built,
         public array $sets,
         public ?LimitState $fullest,

@@ -70,19 +70,21 @@ final class SeasonPlanner
         private ?SeasonReturn $return,
         private readonly array $otherPlans,
         private readonly SeasonAsk $ask,
-        string $rung,
+        Standing $standing,
     ) {
-        $this->position = (int) $ladder->position($rung);
+        $this->position = (int) $ladder->position($standing->rung);
+        $this->onRung = $standing->sessions;
+        $this->reached = $standing->reached;
     }
 
     /**
-     * @param  string  $rung  the athlete stands on
+     * @param  Standing  $standing  where the athlete stands on the ladder
      * @param  Readiness  $today  the word of the first day
      * @param  Readiness  $calm  nothing sore
      * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
      */
     public static function plan(
-        SeasonAsk $ask, Ladder $ladder, string $rung, SetCost $price, LoadRecord $record, LimitCalendar $limits, Handedness $throwing,
+        SeasonAsk $ask, Ladder $ladder, Standing $standing, SetCost $price, LoadRecord $record, LimitCalendar $limits, Handedness $throwing,
         Readiness $today, Readiness $calm, ?SeasonReturn $return = null, array $otherPlans = [],
     ): SeasonPlan {
         $problems = [];
@@ -94,7 +96,7 @@ final class SeasonPlanner
             $problems[] = new SeasonProblem('no_free_day');
             $ask = $ask->onDays(self::NEAREST_WEEKDAYS);
         }
-        $planner = new self($ladder, $price, $record, $limits, $throwing, $today, $calm, $return, $otherPlans, $ask, $rung);
+        $planner = new self($ladder, $price, $record, $limits, $throwing, $today, $calm, $return, $otherPlans, $ask, $standing);
         $planner->problems = $problems;
 
         return $planner->run();
@@ -124,6 +126,9 @@ final class SeasonPlanner
                 $sessionsLeft = max(0, $sessionsLeft - 1);
             }
             $plannedElsewhere = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day));
+            if ($plannedElsewhere !== [] && $within) {
+                $this->sayWhenElsewhereIsTooMuch(Day::fromOrdinal($day), $plannedElsewhere);
+            }
             $this->record = $this->record->with($plannedElsewhere);
             if ($reachedOn === null && $this->position >= $goal && $this->return === null) {
                 $reachedOn = Day::fromOrdinal($day);
@@ -195,7 +200,7 @@ final class SeasonPlanner
     {
         if ($this->return !== null) {
             $this->problems[] = new SeasonProblem('match_during_return', $match->day, of: $match->reps(), fits: 0);
-            $this->days[] = new SeasonDay($match->day, $this->ask->week($match->day->ordinal), null, null, null, false, [], null, [], null, $match, 0);
+            $this->days[] = new SeasonDay($match->day, $this->ask->week($match->day->ordinal), null, null, null, false, null, null, [], null, $match, 0);
 
             return;
         }
@@ -204,7 +209,7 @@ final class SeasonPlanner
         if ($limits !== []) {
             $this->problems[] = new SeasonProblem('match_trimmed', $match->day, $limits, $match->reps(), $reps);
         }
-        $this->add($match->day, null, null, null, false, [], null, $sets, $match, $reps);
+        $this->add($match->day, null, null, null, false, null, null, $sets, $match, $reps);
     }
 
     private function session(Day $day, Emphasis $emphasis, int $goal, int $sessionsLeft, bool $within): void
@@ -216,7 +221,7 @@ final class SeasonPlanner
             $stage = $due['stage'];
             $rung = $stage === null ? StageRung::without($own, [$return->programme->channel]) : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
             $built = $this->build($day, $rung, asGiven: $stage !== null);
-            $this->add($day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage, $due['clearance'] && $stage !== null, [], $built, null);
+            $this->add($day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage, $due['clearance'] && $stage !== null, null, $built, null);
             if ($stage !== null) {
                 $this->return = $return->after($day, $stage, array_filter($built->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps) === []);
             }
@@ -239,17 +244,17 @@ final class SeasonPlanner
         $built = $this->build($day, $rung, asGiven: false);
         foreach ($built->blocks as $block) {
             if ($emphasis === Emphasis::Heavy && $block->reps > 0 && $block->asked === $rung->ownDose()) {
-                $this->reached = Pace::of($block);
+                $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);
             }
         }
-        $this->add($day, $emphasis, $rung, null, false, $pace->raised, $built, null);
+        $this->add($day, $emphasis, $rung, null, false, $pace, $built, null);
     }
 
     /** The next rung is begun on a heavy day, once this one has had its share of the sessions that are left. */
     private function moveOn(Emphasis $emphasis, int $goal, int $sessionsLeft): void
     {
         $gate = fn (Rung $rung): int => $rung->gate->minSessions;
-        if ($this->onRung === 0) {
+        if ($this->onRung === 0 || $this->quota === 0) {
             $ahead = array_slice($this->ladder->rungs, $this->position, $goal - $this->position + 1);
             $least = $gate($this->ladder->rungs[$this->position]);
             $this->quota = max($least, (int) floor($sessionsLeft * $least / max(1, array_sum(array_map($gate, $ahead)))));
@@ -284,10 +289,9 @@ final class SeasonPlanner
     }
 
     /**
-     * @param  list<'reps'|'effort'|'distance'>  $raised
      * @param  list<CostedSet>|null  $sets  of a match; null: what the session costs
      */
-    private function add(Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, array $raised, ?BuiltSession $built, ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null): void
+    private function add(Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, ?Pace $pace, ?BuiltSession $built, ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null): void
     {
         if ($sets === null) {
             $working = array_filter($built->blocks ?? [], fn (BlockPlan $block): bool => $block->reps > 0);
@@ -301,7 +305,17 @@ final class SeasonPlanner
             }
         }
         $this->record = $this->record->with($sets);
-        $this->days[] = new SeasonDay($day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $raised, $built, $sets, $fullest, $match, $matchReps);
+        $this->days[] = new SeasonDay($day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $pace, $built, $sets, $fullest, $match, $matchReps);
+    }
+
+    /** @param  list<CostedSet>  $sets  of the day, planned beside the season */
+    private function sayWhenElsewhereIsTooMuch(Day $day, array $sets): void
+    {
+        $over = $this->limits->board($day, $this->record)->hardTouchedBy($sets)->over($sets);
+        $already = array_filter($this->problems, fn (SeasonProblem $problem): bool => $problem->code === 'elsewhere_over');
+        if ($over !== [] && $already === []) {
+            $this->problems[] = new SeasonProblem('elsewhere_over', $day, array_map(fn (LimitState $state): Limit => $state->limit, $over));
+        }
     }
 
     /** @param  list<SeasonDay>  $days */

@@ -11,7 +11,7 @@ use Augendo\Core\Limits\Limit;
 final readonly class SeasonProblem
 {
     /**
-     * @param  'goal_past'|'no_free_day'|'too_near'|'nothing_fits'|'match_trimmed'|'match_during_return'|'stopped'  $code
+     * @param  'goal_past'|'no_free_day'|'too_near'|'nothing_fits'|'match_trimmed'|'match_during_return'|'elsewhere_over'|'stopped'  $code
      * @param  Day|null  $day  the match; or the first day on which the goal can be reached
      * @param  list<Limit>  $limits  those that leave nothing, or trim the match
      */

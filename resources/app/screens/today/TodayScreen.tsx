@@ -5,7 +5,7 @@ import type { AthleteCard, Today, TodayRow, Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
 import { answerOrKept, takeAlong } from '../../offline/store';
 import { CheckIn } from '../../parts/CheckIn';
-import { PlanSession } from './PlanSession';
+import { PlanSession } from '../../parts/PlanSession';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';

@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type SessionMade, type Today } from '../../api/client';
-import { useMe } from '../../parts/Frame';
-import { Notice } from '../../parts/Notice';
-import { Sheetlet } from '../../parts/Sheetlet';
+import { api, type SessionMade, type Today } from '../api/client';
+import { useMe } from './Frame';
+import { Notice } from './Notice';
+import { Sheetlet } from './Sheetlet';
 
 /** A session for the squad: everybody on a ladder gets a sheet, fitted to that day. */
 export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; open: boolean; onClose: () => void }) {

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answers;
+use App\Http\Requests\StationsRequest;
+use App\Http\Views\SessionView;
+use App\Models\TrainingSession;
+use App\Records\StationDesk;
+use App\Screens\SessionScreen;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class SessionController
+{
+    public function __construct(private readonly SessionScreen $screen) {}
+
+    #[Answers(SessionView::class)]
+    public function show(Request $request, TrainingSession $session): JsonResponse
+    {
+        return response()->json($this->screen->view($session, $request->user()));
+    }
+
+    #[Answers(SessionView::class)]
+    public function preview(StationsRequest $request, TrainingSession $session): JsonResponse
+    {
+        return response()->json($this->screen->preview($session, $request->user(), $request->stations(), $request->integer('version')));
+    }
+
+    #[Answers(SessionView::class)]
+    public function keep(StationsRequest $request, TrainingSession $session): JsonResponse
+    {
+        StationDesk::open($session, $request->user())->keep($request->stations(), $request->integer('version'));
+
+        return $this->show($request, $session->refresh());
+    }
+
+    #[Answers(SessionView::class)]
+    public function undo(Request $request, TrainingSession $session): JsonResponse
+    {
+        StationDesk::open($session, $request->user())->undo();
+
+        return $this->show($request, $session->refresh());
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Planning\MatchDose;
+use Augendo\Core\Planning\MatchEvent;
+
+/** A day fixed from outside: a match, or training at another club, with the work it is expected to cost. */
+final class Fixture extends Record
+{
+    public const MATCH = 'match';
+
+    public const ELSEWHERE = 'elsewhere';
+
+    protected function casts(): array
+    {
+        return ['doses' => 'array'];
+    }
+
+    public function day(): Day
+    {
+        return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** @param  array<string, Skill>  $skills by id */
+    public function event(array $skills): MatchEvent
+    {
+        return new MatchEvent($this->id, $this->day(), $this->title, array_map(fn (array $dose): MatchDose => new MatchDose(
+            $skills[$dose['skill']], (int) $dose['reps'], $dose['felt'] === null ? null : Felt::from($dose['felt'])->effort(),
+        ), $this->doses));
+    }
+}

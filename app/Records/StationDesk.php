@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Sheet;
+use App\Models\TrainingSession;
+use App\Models\User;
+use App\Wording\Wording;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Station;
+use Augendo\Core\Planning\StationAthlete;
+use Augendo\Core\Planning\StationPlan;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** A squad's session with its stations: set, changed in a hurry, and taken back. */
+final class StationDesk
+{
+    private const MINUTES = 75;
+
+    private const ADULTS = 2;
+
+    private const BALLS = 30;
+
+    private const LEAST_LENGTH_M = 10.0;
+
+    private const BALLS_EACH = 3;
+
+    /** @var Collection<int, Sheet>|null */
+    private ?Collection $sheets = null;
+
+    public function __construct(private readonly Library $library, public readonly TrainingSession $session, private readonly User $user) {}
+
+    public static function open(TrainingSession $session, User $user): self
+    {
+        return new self(app(Library::class), $session, $user);
+    }
+
+    /** @return Collection<int, Sheet> of everybody the user may see, by running order */
+    public function sheets(): Collection
+    {
+        return $this->sheets ??= Sheet::query()->with(['blocks', 'athlete', 'trainingSession.squad'])->where('training_session_id', $this->session->id)
+            ->whereIn('athlete_id', $this->user->visibleAthletes()->select('athletes.id'))->orderBy('id')->get();
+    }
+
+    /** @return array<string, mixed> what is set: minutes, adults, balls, stations, absent and late */
+    public function setup(): array
+    {
+        $kept = $this->session->stations;
+        unset($kept['before']);
+
+        return $kept ?? ['minutes' => self::MINUTES, 'adults' => self::ADULTS, 'balls' => self::BALLS, 'stations' => $this->usualStations(), 'absent' => [], 'late' => []];
+    }
+
+    /** @return list<array<string, mixed>> one for each kind of block that anybody has, as wide as its longest dose asks */
+    private function usualStations(): array
+    {
+        $plans = array_merge([], ...$this->sheets()->map(fn (Sheet $sheet): array => $this->plans($sheet))->all());
+        $stations = [];
+        foreach (BlockKind::cases() as $kind) {
+            $working = array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->kind === $kind && $plan->reps > 0);
+            if ($working === [] || $kind === BlockKind::WarmUp || $kind === BlockKind::CoolDown) {
+                continue;
+            }
+            $surfaces = array_values(array_filter(array_map(fn (BlockPlan $plan): ?string => $plan->asked->surface?->value, $working)));
+            $stations[] = [
+                'id' => $kind->value, 'title' => Wording::blockKind($kind), 'kinds' => [$kind->value],
+                'length_m' => max(self::LEAST_LENGTH_M, ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5), 'capacity' => 8,
+                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true), 'surface' => $surfaces[0] ?? null, 'gloves' => false,
+                'balls_each' => $kind === BlockKind::Rehearsal ? 0 : self::BALLS_EACH,
+            ];
+        }
+
+        return $stations;
+    }
+
+    /** @return list<BlockPlan> */
+    public function plans(Sheet $sheet): array
+    {
+        return $sheet->blocks->map(fn ($block): BlockPlan => $block->plan($this->library))->all();
+    }
+
+    public function plan(): StationPlan
+    {
+        $setup = $this->setup();
+        $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true));
+
+        return StationPlan::make($there->map(fn (Sheet $sheet): StationAthlete => new StationAthlete(
+            $sheet->athlete_id, $sheet->athlete->name(), $sheet->athlete->throwing_side, $sheet->ladder, (int) $this->library->ladder($sheet->ladder)->position($sheet->rung), $this->plans($sheet), (int) ($setup['late'][$sheet->athlete_id] ?? 0),
+        ))->values()->all(), array_map(self::station(...), $setup['stations']), $setup['minutes'], $setup['adults'], $setup['balls']);
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    public static function station(array $kept): Station
+    {
+        return new Station(
+            $kept['id'], $kept['title'], array_map(BlockKind::from(...), $kept['kinds']), (float) $kept['length_m'], (int) $kept['capacity'], (bool) $kept['needs_adult'],
+            $kept['surface'] === null ? null : Surface::from($kept['surface']), (bool) $kept['gloves'], (int) $kept['balls_each'],
+        );
+    }
+
+    /**
+     * Keeps the stations; when the minutes changed, every sheet that nobody has worked on or edited is fitted to them.
+     *
+     * @param  array<string, mixed>  $setup
+     *
+     * @throws Problem when somebody changed it since it was read
+     */
+    public function keep(array $setup, int $version): void
+    {
+        DB::transaction(function () use ($setup, $version): void {
+            $this->session->refresh();
+            if ($this->session->version !== $version) {
+                throw new Problem(409, 'Changed meanwhile', 'Somebody changed the stations since you opened them. What you set is kept on the screen: look at both, then save again.', extra: ['version' => $this->session->version]);
+            }
+            $before = $this->setup();
+            $this->write([...$setup, 'before' => $before], $before['minutes'] !== $setup['minutes'] || $this->session->stations === null);
+        });
+    }
+
+    public function undo(): void
+    {
+        DB::transaction(function (): void {
+            $before = $this->session->refresh()->stations['before'] ?? throw new Problem(409, 'Nothing to take back', 'The stations are as they were first made.');
+            $this->write([...$before, 'before' => null], $before['minutes'] !== $this->session->stations['minutes']);
+        });
+    }
+
+    /** @param  array<string, mixed>  $stations */
+    private function write(array $stations, bool $refit): void
+    {
+        $this->session->update(['stations' => $stations, 'version' => $this->session->version + 1]);
+        foreach ($refit ? $this->sheets() : [] as $sheet) {
+            if ($sheet->state === 'planned' && ! $sheet->edited) {
+                $sheet->update(['pace' => [...$sheet->pace ?? [], 'minutes' => $stations['minutes']]]);
+                SheetDesk::open($sheet)->fit();
+            }
+        }
+        $this->sheets = null;
+    }
+}

@@ -1,0 +1,118 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from '@tanstack/react-router';
+import { useRef, useState } from 'react';
+import { api, newId, type Plan, type SessionMade } from '../../api/client';
+import { dayName, n } from '../../api/words';
+import { useMe } from '../../parts/Frame';
+import { Loading, Notice } from '../../parts/Notice';
+import { PlanSession } from '../../parts/PlanSession';
+import { Sheetlet } from '../../parts/Sheetlet';
+import { SquadChoice } from '../../parts/SquadChoice';
+import { Weekdays } from '../../parts/Weekdays';
+
+/** What is ahead: seasons, matches and training elsewhere, and the sessions of the next three weeks. */
+export function PlanScreen() {
+    const me = useMe();
+    const queries = useQueryClient();
+    const [squad, setSquad] = useState<number | null>(null);
+    const [open, setOpen] = useState<'session' | 'fixture' | 'squad' | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const query = useQuery({ queryKey: ['plan', squad], queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`) });
+    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
+    if (!query.data) return <main><Loading what="the plan" /></main>;
+    const plan = query.data;
+    const remove = (id: string): void => { api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => { queries.setQueryData(['plan', squad], answer); void queries.invalidateQueries(); }, setProblem); };
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="flex flex-wrap items-end gap-3 py-3"><h1 className="text-2xl">Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} /></h1><span className="grow" />{me.decides && <><button type="button" className="btn" onClick={() => setOpen('session')}>Plan a session</button><button type="button" className="btn" onClick={() => setOpen('fixture')}>Match or training elsewhere</button><button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>Season for the squad</button></>}</header>
+            <Notice problem={problem} />
+            <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
+                <section aria-label="Seasons">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
+                    {plan.seasons.length === 0 && <p className="border-b border-line py-3 text-soft">Nobody has a season yet. Open one for an athlete below, or one like it for everybody.</p>}
+                    {plan.seasons.map((season) => (
+                        <Link key={season.id} to="/seasons/$seasonId" params={{ seasonId: season.id }} className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint">
+                            <span className="head truncate">{season.athlete.name}</span>
+                            <span className="min-w-0"><span className="block truncate">{season.goal ? `“${season.goal}”` : 'hold the rung'} <span className="text-soft">· {season.ladder_name}</span></span>{season.missed && <span className="block text-sm font-bold text-reduced">{season.missed.split('.')[0]}</span>}</span>
+                            <span className="label">{dayName(season.goal_on)}</span>
+                        </Link>
+                    ))}
+                    {me.decides && plan.without.length > 0 && <p className="pt-2"><span className="label">Without one, open: </span>{plan.without.map((athlete, i) => <span key={athlete.id}>{i > 0 && ', '}<Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="underline decoration-dotted underline-offset-4">{athlete.name}</Link></span>)}</p>}
+                </section>
+                <div className="grid content-start gap-8">
+                    <section aria-label="Fixed days">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
+                        {plan.fixtures.length === 0 && <p className="py-3 text-soft">None declared. A match that is declared keeps its work free: the days before give way.</p>}
+                        <ul>{plan.fixtures.slice(0, 14).map((each) => (
+                            <li key={each.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1"><span className="label">{dayName(each.day)}<span className="block">{each.starts_at}</span></span><span className="min-w-0"><span className="head">{each.title}</span> <span className="label">{each.kind === 'match' ? 'match' : 'elsewhere'}{each.athlete_name ? `, ${each.athlete_name}` : ''}</span><span className="block truncate text-sm text-soft">{each.sentence}</span></span>{me.decides && <button type="button" className="btn btn-quiet no-print" aria-label={`Take back ${each.title}, ${dayName(each.day)}`} onClick={() => remove(each.id)}>Take back</button>}</li>
+                        ))}</ul>
+                        {plan.fixtures.length > 14 && <p className="label pt-1">and {plan.fixtures.length - 14} later ones</p>}
+                    </section>
+                    <section aria-label="Sessions ahead">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
+                        {plan.sessions.length === 0 && <p className="py-3 text-soft">None planned.</p>}
+                        <ul>{plan.sessions.map((session) => (
+                            <li key={session.id}><Link to="/sessions/$sessionId" params={{ sessionId: session.id }} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"><span className="label">{dayName(session.day)} {session.starts_at}</span><span className="head truncate">{session.title}</span><span className="label">{session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'}, {n(session.reps)} reps</span></Link></li>
+                        ))}</ul>
+                    </section>
+                </div>
+            </div>
+            <PlanSession squad={plan.squad} open={open === 'session'} onClose={() => setOpen(null)} />
+            <FixtureForm plan={plan} open={open === 'fixture'} onClose={() => setOpen(null)} />
+            <SquadSeason plan={plan} open={open === 'squad'} onClose={() => setOpen(null)} />
+        </main>
+    );
+}
+
+function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
+    const queries = useQueryClient();
+    const id = useRef(newId());
+    const [kind, setKind] = useState<'match' | 'elsewhere'>('match');
+    const [felt, setFelt] = useState<string | null>('hard');
+    const [problem, setProblem] = useState<unknown>(null);
+    return (
+        <Sheetlet open={open} onClose={onClose} title="A match, or training elsewhere">
+            <form className="grid gap-3" onSubmit={(event) => {
+                event.preventDefault();
+                const form = Object.fromEntries(new FormData(event.currentTarget));
+                api<Plan>('POST', `/api/squads/${plan.squad.id}/fixtures`, { id: id.current, kind, athlete_id: form.athlete || null, day: form.day, weeks: Number(form.weeks) || 1, starts_at: form.starts_at, title: form.title, doses: [{ skill: form.skill, reps: Number(form.reps), felt }] })
+                    .then(() => { id.current = newId(); setProblem(null); onClose(); return queries.invalidateQueries(); }, setProblem);
+            }}>
+                <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">{([['match', 'Match'], ['elsewhere', 'Training elsewhere']] as const).map(([value, label]) => <button key={value} type="button" aria-pressed={kind === value} className={`btn ${kind === value ? 'btn-main' : ''}`} onClick={() => setKind(value)}>{label}</button>)}</div>
+                <div className="grid grid-cols-[1fr_1fr_6rem] gap-2"><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required min={plan.date} /></label><label className="grid gap-1"><span className="label">Starts at</span><input className="field" type="time" name="starts_at" required defaultValue={kind === 'match' ? '15:00' : '17:00'} /></label><label className="grid gap-1"><span className="label">Weeks in a row</span><input className="field" name="weeks" inputMode="numeric" defaultValue="1" /></label></div>
+                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">What it is called</span><input className="field" name="title" required /></label><label className="grid gap-1"><span className="label">For whom</span><select className="field" name="athlete"><option value="">the whole squad</option>{[...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name)).map((athlete) => <option key={athlete.id} value={athlete.id}>{athlete.name}</option>)}</select></label></div>
+                <div className="grid grid-cols-[1fr_8rem] gap-2"><label className="grid gap-1"><span className="label">Expected work, each</span><select className="field" name="skill">{plan.skills.map((skill) => <option key={skill.id} value={skill.id}>{skill.name}</option>)}</select></label><label className="grid gap-1"><span className="label">How many</span><input className="field" name="reps" inputMode="numeric" required /></label></div>
+                <fieldset><legend className="label mb-1">How hard? Left open, it counts as full.</legend><div className="grid grid-cols-3 gap-1.5">{[['easy', 'Easy'], ['middling', 'Middling'], ['hard', 'Hard']].map(([value, label]) => <button key={value} type="button" aria-pressed={felt === value} className={`btn ${felt === value ? 'btn-main' : ''}`} onClick={() => setFelt(felt === value ? null : value ?? null)}>{label}</button>)}</div></fieldset>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Keep it</button>
+            </form>
+        </Sheetlet>
+    );
+}
+
+function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
+    const queries = useQueryClient();
+    const [weekdays, setWeekdays] = useState([2, 4]);
+    const [problem, setProblem] = useState<unknown>(null);
+    const [made, setMade] = useState<SessionMade | null>(null);
+    const [busy, setBusy] = useState(false);
+    const close = (): void => { setMade(null); setProblem(null); onClose(); };
+    return (
+        <Sheetlet open={open} onClose={close} title={`A season for ${plan.squad.name}`}>
+            {made ? <div className="grid gap-3"><p className="text-lg">{made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} planned, each from its athlete’s own record.</p>{made.left_out.length > 0 && <ul className="border-l-4 border-tape pl-3">{made.left_out.map((each) => <li key={each}>{each}.</li>)}</ul>}<button type="button" className="btn btn-main" onClick={close}>Done</button></div> : (
+                <form className="grid gap-3" onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    setBusy(true);
+                    api<SessionMade>('POST', `/api/squads/${plan.squad.id}/seasons`, { goal_on: form.goal_on, weekdays, minutes: form.minutes ? Number(form.minutes) : null, rungs_up: Number(form.rungs_up) }).then((answer) => { setMade(answer); setProblem(null); void queries.invalidateQueries(); }, setProblem).finally(() => setBusy(false));
+                }}>
+                    <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Goal day</span><input className="field" type="date" name="goal_on" required min={plan.date} /></label><label className="grid gap-1"><span className="label">Up to</span><select className="field" name="rungs_up" defaultValue="1"><option value="0">the rung they stand on</option><option value="1">one rung up</option><option value="2">two rungs up</option><option value="3">three rungs up</option></select></label></div>
+                    <div className="grid gap-1"><span className="label">Training days</span><Weekdays value={weekdays} onChange={setWeekdays} /></div>
+                    <label className="grid gap-1"><span className="label">Minutes, may be left open</span><input className="field" name="minutes" inputMode="numeric" /></label>
+                    <Notice problem={problem} />
+                    <button className="btn btn-main" disabled={busy}>{busy ? 'Simulating every day…' : 'Plan it for everybody'}</button>
+                </form>
+            )}
+        </Sheetlet>
+    );
+}
