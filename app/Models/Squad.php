@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Augendo\Core\Readiness\School;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 final class Squad extends Model
@@ -15,6 +16,12 @@ final class Squad extends Model
     protected function casts(): array
     {
         return ['school' => School::class];
+    }
+
+    /** @return BelongsTo<Workspace, $this> */
+    public function workspace(): BelongsTo
+    {
+        return $this->belongsTo(Workspace::class);
     }
 
     /** @return BelongsToMany<Athlete, $this> in running order */

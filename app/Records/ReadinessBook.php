@@ -80,10 +80,13 @@ final class ReadinessBook
         return new DayContext($this->conditions[$athleteId] ?? [], isset($this->fevers[$athleteId]), holdsOvernight: true);
     }
 
-    public function readiness(Athlete $athlete, ?Squad $squad): Readiness
+    /** @param  bool  $expected  of a day ahead: as if nothing were sore then; open referrals hold all the same */
+    public function readiness(Athlete $athlete, ?Squad $squad, bool $expected = false): Readiness
     {
+        $calm = $expected ? [new SorenessReport(Instant::of("{$this->on->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)] : [];
+
         return Readiness::on(
-            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
+            $this->on, $athlete->ageOn($this->on), [...$this->reports[$athlete->id] ?? [], ...$calm], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
         );
     }
 

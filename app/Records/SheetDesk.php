@@ -55,7 +55,7 @@ final class SheetDesk
 
     public static function open(Sheet $sheet): self
     {
-        $sheet->loadMissing('trainingSession.squad', 'athlete');
+        $sheet->loadMissing('trainingSession.squad.workspace', 'athlete');
 
         return new self(app(Library::class), app(LoadBook::class), $sheet, $sheet->athlete, $sheet->trainingSession->squad);
     }
@@ -64,6 +64,20 @@ final class SheetDesk
     public static function refitFrom(Athlete $athlete, Day $on): void
     {
         foreach ($athlete->sheets()->where('held_on', '>=', $on->iso())->where('state', 'planned')->where('edited', false)->get() as $sheet) {
+            self::open($sheet)->fit();
+        }
+    }
+
+    /**
+     * Sheets of the day that were made ahead of it are fitted to the day's word before anybody looks at them.
+     *
+     * @param  list<string>  $athleteIds
+     */
+    public static function freshen(array $athleteIds, Day $today): void
+    {
+        $stale = Sheet::query()->whereIn('athlete_id', $athleteIds)->where('held_on', $today->iso())->where('state', 'planned')->where('edited', false)
+            ->where(fn ($query) => $query->whereNull('fitted_on')->orWhere('fitted_on', '<', $today->iso()))->get();
+        foreach ($stale as $sheet) {
             self::open($sheet)->fit();
         }
     }
@@ -105,7 +119,18 @@ final class SheetDesk
 
     public function readiness(): Readiness
     {
-        return $this->readiness ??= (new ReadinessBook([$this->athlete], $this->day()))->readiness($this->athlete, $this->squad);
+        return $this->readiness ??= (new ReadinessBook([$this->athlete], $this->day()))->readiness($this->athlete, $this->squad, $this->isAhead());
+    }
+
+    /** A day that has not come: nobody can have checked in yet, so the sheet is planned for a calm day and fitted anew on it. */
+    public function isAhead(): bool
+    {
+        return $this->day()->isAfter($this->today());
+    }
+
+    private function today(): Day
+    {
+        return $this->squad->workspace->today();
     }
 
     public function load(): AthleteLoad
@@ -143,7 +168,7 @@ final class SheetDesk
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
                 'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
-                'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false,
+                'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false, 'fitted_on' => $this->today()->iso(),
             ]);
             $this->sheet->blocks()->delete();
             foreach ($built->blocks as $position => $plan) {
@@ -198,6 +223,14 @@ final class SheetDesk
         $emphasis = Emphasis::tryFrom($this->sheet->pace['emphasis'] ?? '');
 
         return $emphasis === null ? [] : ['From the season: '.lcfirst(PlanWording::emphasis($emphasis)).'.'];
+    }
+
+    /** @throws Problem when the day of the session has not come */
+    public function refuseAhead(): void
+    {
+        if ($this->isAhead()) {
+            throw new Problem(409, 'Not today', 'This session is planned for '.Wording::day($this->day()).'. To train today, plan a session for today: its doses are fitted to today’s word.');
+        }
     }
 
     /** @throws Problem when somebody saved the sheet since it was read */

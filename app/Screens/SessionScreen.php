@@ -121,7 +121,7 @@ final class SessionScreen
     /** @param  list<BlockPlan>  $blocks */
     private static function dose(array $blocks): string
     {
-        return $blocks === [] ? 'nothing here: feed, count, watch' : implode('; ', array_map(fn (BlockPlan $block): string => implode(' + ', $block->repsBySet()).' '.lcfirst($block->asked->title).', '.Wording::dose($block->effort, $block->distanceM), $blocks));
+        return $blocks === [] ? '' : implode('; ', array_map(fn (BlockPlan $block): string => implode(' + ', $block->repsBySet()).' '.lcfirst($block->asked->title).', '.Wording::dose($block->effort, $block->distanceM), $blocks));
     }
 
     /** @return list<string> */

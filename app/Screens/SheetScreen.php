@@ -10,6 +10,7 @@ use App\Models\SheetBlock;
 use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
 /** What, in what order, how much, and why not more. */
@@ -30,7 +31,7 @@ final class SheetScreen
             $sheet->id, $sheet->version, $sheet->state, $on->iso(), $sheet->trainingSession->title, $sheet->trainingSession->starts_at,
             Parts::athlete($desk->athlete, $on), Parts::rungOf($desk),
             $desk->athlete->throwing_side->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
-            $readiness->word->value, Parts::why($readiness), $desk->ladder()->cautions,
+            $desk->isAhead() ? Word::Unknown->value : $readiness->word->value, $desk->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : Parts::why($readiness), $desk->ladder()->cautions,
             array_map(fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block($desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims), $sheet->blocks->all(), $plans, array_keys($plans)),
             array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null))),
             Tapes::inPlay($desk->frame()->states($plans), $on),

@@ -21,6 +21,7 @@ use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReadinessBook;
 use App\Records\ReturnBook;
+use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -67,6 +68,7 @@ final class TodayScreen
      */
     private function rows(array $athletes, Squad $squad, Day $on): array
     {
+        SheetDesk::freshen(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $on);
         $returns = new ReturnBook($athletes, $on);
         $limits = new LimitBook($athletes, $squad, $on, $this->library, $returns);
         $loads = $this->loadBook->for($athletes, $on);

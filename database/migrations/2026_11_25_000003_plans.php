@@ -50,6 +50,8 @@ return new class extends Migration
             // No foreign key: SQLite would have to copy the table. A season that is closed keeps its sheets.
             $table->uuid('season_id')->nullable()->index();
             $table->json('pace')->nullable();
+            // A sheet made ahead is fitted to a calm day; on its own day it is fitted anew, to the word.
+            $table->date('fitted_on')->nullable();
         });
         // Where the groups are, with what: one plan for the whole squad's session.
         Schema::table('training_sessions', function (Blueprint $table): void {
@@ -87,7 +89,7 @@ return new class extends Migration
         Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn(['stations', 'version']));
         Schema::table('sheets', function (Blueprint $table): void {
             $table->dropIndex(['season_id']);
-            $table->dropColumn(['season_id', 'pace']);
+            $table->dropColumn(['season_id', 'pace', 'fitted_on']);
         });
         Schema::dropIfExists('seasons');
         Schema::dropIfExists('fixtures');

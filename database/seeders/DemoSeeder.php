@@ -6,11 +6,13 @@ namespace Database\Seeders;
 
 use App\Models\Athlete;
 use App\Models\Decision;
+use App\Models\Fixture;
 use App\Models\Placement;
 use App\Models\PlayReturn;
 use App\Models\ReturnAttempt;
 use App\Models\ReturnClearance;
 use App\Models\Role;
+use App\Models\Season;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\Squad;
@@ -21,6 +23,7 @@ use App\Records\DailyTotals;
 use App\Records\HealthLog;
 use App\Records\LoadBook;
 use App\Records\RepLog;
+use App\Records\SeasonDesk;
 use App\Records\SheetDesk;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
@@ -32,6 +35,7 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\SeasonAsk;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -76,6 +80,7 @@ final class DemoSeeder extends Seeder
                 $this->tell($athlete, $story);
             }
             $this->planAhead();
+            $this->season();
         });
     }
 
@@ -409,6 +414,43 @@ final class DemoSeeder extends Seeder
                 $this->sheet($athlete, $placement->ladder, $placement->rung, $this->today->plus($ahead));
             }
         }
+    }
+
+    /** Mira’s weeks up to the thirds of the court: three behind her with a session missed, a match in ten days, handball at school on the same arm. */
+    private function season(): void
+    {
+        $mira = Athlete::query()->where('given_name', 'Mira')->firstOrFail();
+        $fixture = fn (string $kind, int $ahead, string $title, string $skill, int $reps, string $felt) => Fixture::query()->create([
+            'squad_id' => $this->squad->id, 'athlete_id' => $mira->id, 'kind' => $kind, 'held_on' => $this->today->plus($ahead)->iso(), 'starts_at' => $kind === Fixture::MATCH ? '15:00' : '10:00',
+            'title' => $title, 'doses' => [['skill' => $skill, 'reps' => $reps, 'felt' => $felt]], 'created_by' => $this->coach->id,
+        ]);
+        $fixture(Fixture::MATCH, 10, 'Home match', 'float-serve', 35, 'hard');
+        $fixture(Fixture::MATCH, 38, 'Away match', 'float-serve', 35, 'hard');
+        foreach (range(0, 7) as $week) {
+            $fixture(Fixture::ELSEWHERE, 2 + 7 * $week, 'Handball at school', 'handball-standing-throw', 25, 'middling');
+        }
+        $agreed = [];
+        foreach (DB::table('daily_totals')->where('athlete_id', $mira->id)->where('day', '>=', $this->today->plus(-20)->iso())->where('day', '<', $this->today->iso())->groupBy('day')->selectRaw('day, sum(arm) as arm, sum(count_reps) as reps')->orderBy('day')->get() as $row) {
+            $agreed[substr($row->day, 0, 10)] = ['title' => 'From the base line', 'match' => false, 'stage' => null, 'reps' => (int) $row->reps, 'arm' => round(1.06 * $row->arm, 3), 'landings' => 0.0];
+        }
+        foreach ([4, 6, 8, 9] as $ago) {
+            $missed = $this->today->plus(-$ago)->iso();
+            if (! isset($agreed[$missed])) {
+                $agreed[$missed] = ['title' => 'From the base line', 'match' => false, 'stage' => null, 'reps' => 40, 'arm' => 22.0, 'landings' => 0.0];
+                break;
+            }
+        }
+        ksort($agreed);
+        $ask = [
+            'goal_rung' => 'pace', 'goal_on' => $this->today->plus(66)->iso(), 'minutes' => null, 'moves' => [], 'off' => [],
+            // Never today, whatever day of the week the demo is made on.
+            'weekdays' => array_map(fn (int $ahead): int => SeasonAsk::weekday($this->today->ordinal + $ahead), [1, 4, 6]),
+        ];
+        $season = Season::query()->create([
+            ...$ask, 'athlete_id' => $mira->id, 'squad_id' => $this->squad->id, 'ladder' => 'volleyball-float-serve', 'starts_on' => $this->today->plus(-20)->iso(),
+            'agreed' => $agreed, 'agreed_at' => $this->at($this->today->plus(-20), '18:00'), 'version' => 1, 'created_by' => $this->coach->id,
+        ]);
+        app(SeasonDesk::class)->change($season, [...$ask, 'version' => 1], $this->coach);
     }
 
     private function at(Day $day, string $time): string

@@ -7,11 +7,14 @@ import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
 import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
+import { PlanScreen } from './screens/plan/PlanScreen';
 import { PeopleScreen } from './screens/people/PeopleScreen';
 import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
 import { ReturnScreen } from './screens/returns/ReturnScreen';
 import { ReturnsScreen } from './screens/returns/ReturnsScreen';
 import { RollCallScreen } from './screens/rollcall/RollCallScreen';
+import { NewSeasonScreen, SeasonScreen } from './screens/season/SeasonScreen';
+import { SessionScreen } from './screens/session/SessionScreen';
 import { SheetScreen } from './screens/sheet/SheetScreen';
 import { SignIn, SignInScreen } from './screens/signin/SignIn';
 import { TodayScreen } from './screens/today/TodayScreen';
@@ -29,13 +32,17 @@ const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$she
 const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component: PlanScreen });
+const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
+const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
+const session = createRoute({ getParentRoute: () => frame, path: '/sessions/$sessionId', component: SessionScreen });
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
 const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
 const limits = createRoute({ getParentRoute: () => frame, path: '/limits', component: LimitsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, returns, programmes, playReturn, limits, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, plan, newSeason, season, session, returns, programmes, playReturn, limits, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

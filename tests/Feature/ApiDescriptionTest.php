@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\PlayReturn;
+use App\Models\Season;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -55,7 +56,9 @@ final class ApiDescriptionTest extends TestCase
     {
         $return = PlayReturn::query()->where('athlete_id', $this->athlete($name)->id)->first() ?? PlayReturn::query()->firstOrFail();
 
-        return strtr($path, [
+        $season = Season::query()->where('athlete_id', $this->athlete('Mira')->id)->firstOrFail();
+
+        return strtr($path, ['{season}' => $season->id, '{session}' => $this->sheetOf($name)->training_session_id,
             '{athlete}' => $this->athlete($name)->id, '{sheet}' => $this->sheetOf($name)->id, '{return}' => $return->id,
             '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id'] ?? 'arm-week:17-18:dominant',
         ]).(str_ends_with($path, '/headroom') ? '?skill=javelin' : '');

@@ -25,9 +25,11 @@ use Illuminate\Http\Request;
 final class SheetController
 {
     #[Answers(SheetView::class)]
-    public function show(Sheet $sheet): JsonResponse
+    public function show(Request $request, Sheet $sheet): JsonResponse
     {
-        return response()->json(SheetScreen::view(SheetDesk::open($sheet)));
+        SheetDesk::freshen([$sheet->athlete_id], $request->user()->workspace->today());
+
+        return response()->json(SheetScreen::view(SheetDesk::open($sheet->refresh())));
     }
 
     #[Answers(SheetView::class)]
@@ -61,9 +63,13 @@ final class SheetController
     }
 
     #[Answers(CourtsideView::class)]
-    public function courtside(Sheet $sheet): JsonResponse
+    public function courtside(Request $request, Sheet $sheet): JsonResponse
     {
-        return response()->json(CourtsideScreen::view(SheetDesk::open($sheet)));
+        SheetDesk::freshen([$sheet->athlete_id], $request->user()->workspace->today());
+        $desk = SheetDesk::open($sheet->refresh());
+        $desk->refuseAhead();
+
+        return response()->json(CourtsideScreen::view($desk));
     }
 
     #[Answers(EventsAnswerView::class)]

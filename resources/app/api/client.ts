@@ -36,6 +36,9 @@ export type SessionMade = Schemas['SessionMadeView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
 export type HeadroomGrid = Schemas['HeadroomGridView'];
 export type Limits = Schemas['LimitsView'];
+export type Plan = Schemas['PlanView'];
+export type Season = Schemas['SeasonView'];
+export type Session = Schemas['SessionView'];
 export type Token = Schemas['TokenView'];
 
 /** An answer of the server that is not what was asked for, as it says it itself. */

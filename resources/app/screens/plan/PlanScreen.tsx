@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, newId, type Plan, type SessionMade } from '../../api/client';
+import { api, type Plan, type SessionMade } from '../../api/client';
 import { dayName, n } from '../../api/words';
+import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { PlanSession } from '../../parts/PlanSession';

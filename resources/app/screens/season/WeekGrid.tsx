@@ -13,6 +13,9 @@ type Acts = { editable: boolean; onMove: (from: string, to: string) => void; onO
 export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
     const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }), useSensor(KeyboardSensor));
     const most = Math.max(1, ...season.weeks.flatMap((week) => week.days.map((day) => Math.max(day.arm, day.agreed_arm ?? 0, day.arm > 0 ? 0 : day.landings))));
+    // A rung is named where it begins; after that the cell says the dose.
+    const worked = season.weeks.flatMap((week) => week.days).filter((day) => day.kind === 'session');
+    const begins = new Set(worked.filter((day, i) => i === 0 || worked[i - 1]?.title !== day.title).map((day) => day.date));
     const widest = Math.max(1, ...season.weeks.map((week) => Math.max(week.arm, week.arm_max ?? 0)));
     return (
         <DndContext sensors={sensors} onDragEnd={(event) => { if (event.over && event.over.id !== event.active.id) acts.onMove(String(event.active.id), String(event.over.id)); }}>
@@ -25,7 +28,7 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
                         {season.weeks.map((week) => (
                             <tr key={week.monday} className="border-t border-line align-top">
                                 <th scope="row" className="py-1.5 text-left font-normal"><span className="figure text-lg">{week.number}</span><span className="label block leading-tight">{dayName(week.monday).replace(/^\w+ /, '')}{week.lighter && <span className="block text-full">lighter</span>}</span></th>
-                                {week.days.map((day) => <DayCell key={day.date} day={day} today={season.date} most={most} goal={day.date === season.goal_on} {...acts} />)}
+                                {week.days.map((day) => <DayCell key={day.date} day={day} today={season.date} most={most} goal={day.date === season.goal_on} begins={day.kind !== 'session' || begins.has(day.date)} {...acts} />)}
                                 <td className="py-1.5 pl-3"><WeekTape week={week} widest={widest} /></td>
                             </tr>
                         ))}
@@ -52,11 +55,11 @@ function WeekTape({ week, widest }: { week: Week; widest: number }) {
     );
 }
 
-function DayCell({ day, today, most, goal, ...acts }: { day: Day; today: string; most: number; goal: boolean } & Acts) {
+function DayCell({ day, today, most, goal, begins, ...acts }: { day: Day; today: string; most: number; goal: boolean; begins: boolean } & Acts) {
     const { setNodeRef, isOver } = useDroppable({ id: day.date, disabled: !acts.editable || day.date < today || day.kind === 'match' });
     return (
         <td ref={setNodeRef} className={`h-[3.6rem] border-l border-line py-1 pl-2 pr-1 ${day.date === today ? 'bg-tape-dim' : ''} ${isOver ? 'outline-3 -outline-offset-2 outline-ink' : ''} ${goal ? 'border-r-[3px] border-r-ink' : ''}`}>
-            {day.kind === 'rest' ? <span className="sr-only">rest</span> : day.kind === 'done' || day.kind === 'missed' ? <Past day={day} most={most} /> : <Planned day={day} most={most} {...acts} />}
+            {day.kind === 'rest' ? <span className="sr-only">rest</span> : day.kind === 'done' || day.kind === 'missed' ? <Past day={day} most={most} /> : <Planned day={day} most={most} begins={begins} {...acts} />}
         </td>
     );
 }
@@ -75,7 +78,7 @@ function Past({ day, most }: { day: Day; most: number }) {
     return <div className="flex gap-1.5"><Bar value={day.arm > 0 ? day.arm : day.landings} agreed={day.agreed_arm ?? null} most={most} inked /><div className="min-w-0">{day.sheet_id && day.kind === 'done' ? <Link to="/sheets/$sheetId/after" params={{ sheetId: day.sheet_id }} className="block hover:underline">{text}</Link> : text}</div></div>;
 }
 
-function Planned({ day, most, editable, onMove, onOff }: { day: Day; most: number } & Acts) {
+function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; most: number; begins: boolean } & Acts) {
     const drag = useDraggable({ id: day.date, disabled: !editable || !day.movable });
     const isMatch = day.kind === 'match';
     const isSession = day.kind === 'session';
@@ -86,7 +89,7 @@ function Planned({ day, most, editable, onMove, onOff }: { day: Day; most: numbe
             <Bar value={day.arm > 0 ? day.arm : day.landings} agreed={null} most={most} inked={false} />
             <Opens label={label} className="min-w-0 grow text-left" content={<DayWhy day={day} editable={editable} onMove={onMove} onOff={onOff} />}>
                 <span className="block whitespace-nowrap"><span className="figure text-lg">{isSession || isMatch ? day.reps : n(day.arm)}</span><span className="label"> {isMatch ? 'match' : isSession ? <EmphasisMark emphasis={day.emphasis ?? null} /> : 'units'}</span>{day.needs_clearance && <span className="label text-refer"> clear</span>}</span>
-                <span className="block truncate text-sm text-soft">{day.title}</span>
+                <span className={`block truncate text-sm ${begins ? 'head' : 'text-soft'}`}>{begins ? day.title : `${day.effort == null ? '' : percent(day.effort)}${day.distance_m == null ? '' : `, ${n(day.distance_m)} m`}${day.raised[0] ? ` ${day.raised[0].replace('more ', '+ ')}` : ''}`}</span>
             </Opens>
         </div>
     );

@@ -96,7 +96,7 @@ function Editor({ kept }: { kept: Sheet }) {
                         ? <><button type="button" className="btn" onClick={() => { setEdits({}); setProblem(null); }}>Undo edits</button><button type="button" className="btn btn-main" disabled={shown.broken.length > 0} onClick={save}>Save doses</button></>
                         : kept.state === 'finished'
                             ? <Link to="/sheets/$sheetId/after" params={{ sheetId: kept.id }} className="btn btn-main">Review</Link>
-                            : me.records && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: kept.id }} className="btn btn-main">{kept.state === 'running' ? 'Go on courtside' : 'Start courtside'}</Link>}
+                            : me.records && kept.held_on <= me.today && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: kept.id }} className="btn btn-main">{kept.state === 'running' ? 'Go on courtside' : 'Start courtside'}</Link>}
                 </div>
             </header>
             <Notice problem={previewProblem} />
