@@ -73,7 +73,7 @@ final readonly class SeasonAsk
     }
 
     /**
-     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light before a match.
+     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light before and after a match.
      *
      * @return array<int, Emphasis> by ordinal, from the first day to the goal
      */
@@ -96,7 +96,7 @@ final readonly class SeasonAsk
             $emphasis[$day] = match (true) {
                 isset($matches[$day + 1]) => Emphasis::BeforeMatch,
                 $week % 4 === 3 => Emphasis::LightWeek,
-                $nth % 2 === 1 => Emphasis::Light,
+                $nth % 2 === 1 || isset($matches[$day - 1]) => Emphasis::Light,
                 default => Emphasis::Heavy,
             };
         }

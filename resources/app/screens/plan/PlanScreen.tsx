@@ -11,6 +11,18 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
 
+type Fixture = Plan['fixtures'][number];
+
+/** What is the same week after week, as one. */
+function series(fixtures: Fixture[]): Fixture[][] {
+    const found = new Map<string, Fixture[]>();
+    for (const each of fixtures) {
+        const key = [each.title, each.kind, each.athlete_id, each.sentence, each.starts_at].join('|');
+        found.set(key, [...(found.get(key) ?? []), each]);
+    }
+    return [...found.values()];
+}
+
 /** What is ahead: seasons, matches and training elsewhere, and the sessions of the next three weeks. */
 export function PlanScreen() {
     const me = useMe();
@@ -28,26 +40,18 @@ export function PlanScreen() {
             <header className="flex flex-wrap items-end gap-3 py-3"><h1 className="text-2xl">Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} /></h1><span className="grow" />{me.decides && <><button type="button" className="btn" onClick={() => setOpen('session')}>Plan a session</button><button type="button" className="btn" onClick={() => setOpen('fixture')}>Match or training elsewhere</button><button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>Season for the squad</button></>}</header>
             <Notice problem={problem} />
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
-                <section aria-label="Seasons">
-                    <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
-                    {plan.seasons.length === 0 && <p className="border-b border-line py-3 text-soft">Nobody has a season yet. Open one for an athlete below, or one like it for everybody.</p>}
-                    {plan.seasons.map((season) => (
-                        <Link key={season.id} to="/seasons/$seasonId" params={{ seasonId: season.id }} className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint">
-                            <span className="head truncate">{season.athlete.name}</span>
-                            <span className="min-w-0"><span className="block truncate">{season.goal ? `“${season.goal}”` : 'hold the rung'} <span className="text-soft">· {season.ladder_name}</span></span>{season.missed && <span className="block text-sm font-bold text-reduced">{season.missed.split('.')[0]}</span>}</span>
-                            <span className="label">{dayName(season.goal_on)}</span>
-                        </Link>
-                    ))}
-                    {me.decides && plan.without.length > 0 && <p className="pt-2"><span className="label">Without one, open: </span>{plan.without.map((athlete, i) => <span key={athlete.id}>{i > 0 && ', '}<Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="underline decoration-dotted underline-offset-4">{athlete.name}</Link></span>)}</p>}
-                </section>
                 <div className="grid content-start gap-8">
-                    <section aria-label="Fixed days">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
-                        {plan.fixtures.length === 0 && <p className="py-3 text-soft">None declared. A match that is declared keeps its work free: the days before give way.</p>}
-                        <ul>{plan.fixtures.slice(0, 14).map((each) => (
-                            <li key={each.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1"><span className="label">{dayName(each.day)}<span className="block">{each.starts_at}</span></span><span className="min-w-0"><span className="head">{each.title}</span> <span className="label">{each.kind === 'match' ? 'match' : 'elsewhere'}{each.athlete_name ? `, ${each.athlete_name}` : ''}</span><span className="block truncate text-sm text-soft">{each.sentence}</span></span>{me.decides && <button type="button" className="btn btn-quiet no-print" aria-label={`Take back ${each.title}, ${dayName(each.day)}`} onClick={() => remove(each.id)}>Take back</button>}</li>
-                        ))}</ul>
-                        {plan.fixtures.length > 14 && <p className="label pt-1">and {plan.fixtures.length - 14} later ones</p>}
+                    <section aria-label="Seasons">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
+                        {plan.seasons.length === 0 && <p className="border-b border-line py-3 text-soft">Nobody has a season yet. Open one for an athlete below, or one like it for everybody.</p>}
+                        {plan.seasons.map((season) => (
+                            <Link key={season.id} to="/seasons/$seasonId" params={{ seasonId: season.id }} className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint">
+                                <span className="head truncate">{season.athlete.name}</span>
+                                <span className="min-w-0"><span className="block truncate">{season.goal ? `“${season.goal}”` : 'hold the rung'} <span className="text-soft">· {season.ladder_name}</span></span>{season.missed && <span className="block text-sm font-bold text-reduced">{season.missed.split('.')[0]}</span>}</span>
+                                <span className="label">{dayName(season.goal_on)}</span>
+                            </Link>
+                        ))}
+                        {me.decides && plan.without.length > 0 && <p className="pt-2"><span className="label">Without one, open: </span>{plan.without.map((athlete, i) => <span key={athlete.id}>{i > 0 && ', '}<Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="underline decoration-dotted underline-offset-4">{athlete.name}</Link></span>)}</p>}
                     </section>
                     <section aria-label="Sessions ahead">
                         <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
@@ -57,6 +61,19 @@ export function PlanScreen() {
                         ))}</ul>
                     </section>
                 </div>
+                <section aria-label="Fixed days">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
+                    {plan.fixtures.length === 0 && <p className="py-3 text-soft">None declared. A match that is declared keeps its work free: the days before give way.</p>}
+                    <ul>{series(plan.fixtures).map((each) => {
+                        const [first, last] = [each[0], each.at(-1)];
+                        if (!first || !last) return null;
+                        const back = (one: Fixture) => me.decides && <button type="button" className="btn btn-quiet no-print" aria-label={`Take back ${one.title}, ${dayName(one.day)}`} onClick={() => remove(one.id)}>Take back</button>;
+                        return (
+                            <li key={first.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"><span className="label">{dayName(first.day)} {first.starts_at}</span><span className="min-w-0"><span className="head">{first.title}</span> <span className="label">{first.kind === 'match' ? 'match' : 'elsewhere'}{first.athlete_name ? `, ${first.athlete_name}` : ''}</span><span className="block text-sm text-soft">{first.sentence}</span>
+                                {each.length > 1 && <details><summary className="label">{each.length} times until {dayName(last.day)}</summary><ul>{each.map((one) => <li key={one.id} className="flex items-center justify-between">{dayName(one.day)}{back(one)}</li>)}</ul></details>}</span>{each.length === 1 && back(first)}</li>
+                        );
+                    })}</ul>
+                </section>
             </div>
             <PlanSession squad={plan.squad} open={open === 'session'} onClose={() => setOpen(null)} />
             <FixtureForm plan={plan} open={open === 'fixture'} onClose={() => setOpen(null)} />

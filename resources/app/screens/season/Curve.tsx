@@ -18,14 +18,14 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
     const hasAgreed = points.some((point) => point.agreed != null);
     return (
         <section aria-label="Predicted and real" className="mt-5">
-            <h2 className="text-base">Seven-day load: {hasAgreed ? <>agreed <span className="text-stop">as a line</span>, done inked, planned hatched</> : 'planned'}</h2>
+            <h2 className="text-base">Seven-day load here, without training elsewhere: {hasAgreed ? <>agreed <span className="text-stop">as a line</span>, done inked, planned hatched</> : 'planned'}</h2>
             <svg viewBox={`-2 0 ${WIDTH + 4} ${HEIGHT + 18}`} className="mt-1 block w-full" role="img" aria-label={`Seven-day load from ${dayName(points[0]?.date ?? today)} to ${dayName(points.at(-1)?.date ?? today)}, at most ${n(Math.max(...real))} units`}>
                 <defs><pattern id="curve-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)"><path d="M0 0v6" stroke="var(--color-ink)" strokeWidth="2" /></pattern></defs>
                 {now > 0 && <path d={area(0, now)} fill="var(--color-ink)" />}
                 <path d={area(now, points.length - 1)} fill="url(#curve-hatch)" stroke="var(--color-ink)" strokeWidth="1" />
                 {hasAgreed && <path d={agreed.map((value, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${y(value)}`).join('')} fill="none" stroke="var(--color-stop)" strokeWidth="2" />}
                 <path d={`M0 ${HEIGHT}H${WIDTH}`} stroke="var(--color-ink)" />
-                {points.map((point, i) => (i % 14 === 0 ? <text key={point.date} x={x(i)} y={HEIGHT + 14} fontSize="12" className="fill-soft">{dayName(point.date).replace(/^\w+ /, '')}</text> : null))}
+                {points.map((point, i) => (i % 14 === 0 && i < points.length - 3 ? <text key={point.date} x={x(i)} y={HEIGHT + 14} fontSize="12" className="fill-soft">{dayName(point.date).replace(/^\w+ /, '')}</text> : null))}
                 <text x={WIDTH} y="11" fontSize="12" textAnchor="end" className="fill-soft">top {n(most / 1.08)} units in seven days</text>
             </svg>
         </section>
