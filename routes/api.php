@@ -42,7 +42,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('{person}/close', 'close')->whereNumber('person');
         Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
     });
-    Route::get('limits', LimitsController::class);
+    Route::get('limits', [LimitsController::class, 'show']);
+    Route::get('rule-sets', [LimitsController::class, 'ruleSets']);
+    Route::post('rule-sets', [LimitsController::class, 'saveRuleSet'])->can('manage-people');
+    Route::post('squads/{squad}/rule-set/compare', [LimitsController::class, 'compare'])->can('manage', 'squad');
+    Route::put('squads/{squad}/rule-set', [LimitsController::class, 'assign'])->can('manage', 'squad');
     Route::get('ladders', [RosterController::class, 'ladders']);
     Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
@@ -94,6 +98,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
+        Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
         Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');
         Route::post('seasons', [PlanController::class, 'open'])->can('decide', 'athlete');
         Route::post('wellness', [IntakeController::class, 'wellness'])->can('report', 'athlete');

@@ -38,7 +38,7 @@ final class AthleteDay
         $this->health = new ReadinessBook([$athlete], $on);
         $this->readiness = $this->health->readiness($athlete, $this->squad);
         $this->returns = new ReturnBook([$athlete], $on);
-        $this->limitBook = new LimitBook([$athlete], $this->squad, $on, $library, $this->returns);
+        $this->limitBook = new LimitBook([$athlete], $this->squad, $on, $this->returns);
         $this->limits = $this->limitBook->of($athlete->id, $this->load);
         $this->ladders = new LadderBook([$athlete], $on, $library, $this->health);
     }

@@ -53,7 +53,7 @@ final class ReturnDesk
                 throw new Problem(409, 'Already on the way back', 'There is an open return on this ladder. Finish or close it first.');
             }
             $kept = $this->programmes->all($by->workspace_id)[$given['programme']] ?? throw new Problem(422, 'No such programme', 'Choose one of the programmes.', ['programme' => ['No such programme.']]);
-            $programme = $kept['programme'];
+            $programme = $kept['document'];
             $ladder = $this->library->ladder($given['ladder']);
             if (! in_array($ladder->skill->family, $programme->families, true)) {
                 throw new Problem(422, 'Another programme is needed', "“{$programme->name}” is not made for “{$ladder->name}”.", ['programme' => ['This programme is for another kind of skill.']]);

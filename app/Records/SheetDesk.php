@@ -114,7 +114,7 @@ final class SheetDesk
 
     public function ruleSet(): RuleSet
     {
-        return $this->library->ruleSet($this->squad->rule_set);
+        return app(RuleSetBook::class)->of($this->squad);
     }
 
     public function readiness(): Readiness
@@ -145,7 +145,7 @@ final class SheetDesk
 
     public function limits(): LimitCalendar
     {
-        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->library, $this->returns()))->of($this->athlete->id, $this->load());
+        return (new LimitBook([$this->athlete], $this->squad, $this->day(), $this->returns()))->of($this->athlete->id, $this->load());
     }
 
     public function returns(): ReturnBook

@@ -6,7 +6,10 @@ namespace App\Screens;
 
 use App\Http\Views\LimitBandView;
 use App\Http\Views\LimitRuleView;
+use App\Http\Views\LimitShareView;
 use App\Http\Views\LimitsView;
+use App\Http\Views\RuleComparedView;
+use App\Http\Views\RuleCompareView;
 use App\Http\Views\SquadLimitRowView;
 use App\Http\Views\SquadView;
 use App\Models\Athlete;
@@ -15,9 +18,12 @@ use App\Models\User;
 use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReturnBook;
+use App\Records\RuleSetBook;
 use App\Wording\Wording;
-use Augendo\Core\Library\Library;
+use Augendo\Core\Library\RuleSet;
 use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\Replay;
 use Augendo\Core\Load\Side;
 
 /** Which bounds hold, from whom, and who is close to what. */
@@ -25,15 +31,15 @@ final class LimitsScreen
 {
     private const CLOSEST = 3;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly RuleSetBook $ruleSets, private readonly LoadBook $loads) {}
 
     public function view(User $user, Squad $squad): LimitsView
     {
         $on = $user->workspace->today();
-        $ruleSet = $this->library->ruleSet($squad->rule_set);
+        $ruleSet = $this->ruleSets->of($squad);
         $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->get()->all();
         $loads = $this->loads->for($athletes, $on);
-        $book = new LimitBook($athletes, $squad, $on, $this->library, new ReturnBook($athletes, $on));
+        $book = new LimitBook($athletes, $squad, $on, new ReturnBook($athletes, $on));
         $rows = array_map(function (Athlete $athlete) use ($loads, $book, $on): SquadLimitRowView {
             $load = $loads[$athlete->id];
             $tapes = array_values(array_filter(Tapes::inPlay($book->of($athlete->id, $load)->board($on, $load->record)->states($load->plansOn($on)), $on), fn ($tape): bool => $tape->hard));
@@ -45,8 +51,54 @@ final class LimitsScreen
         return new LimitsView(
             $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
             $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(),
-            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows,
+            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows, $squad->rule_set, $this->shares($athletes, $ruleSet),
         );
+    }
+
+    /**
+     * @param  list<Athlete>  $athletes
+     * @return list<LimitShareView>
+     */
+    private function shares(array $athletes, RuleSet $ruleSet): array
+    {
+        $labels = [];
+        foreach ($ruleSet->limits as $limit) {
+            $labels[$limit->baseId()] ??= $limit->label;
+        }
+        $all = RuleSetBook::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
+        $views = [];
+        foreach ($athletes as $athlete) {
+            foreach ($all[$athlete->id] ?? [] as $id => $row) {
+                $views[] = new LimitShareView($athlete->id, $athlete->name(), $id, $labels[$id] ?? $id, (float) $row->share, $row->reason, $row->by, substr($row->set_at, 0, 10));
+            }
+        }
+
+        return $views;
+    }
+
+    /**
+     * The squad’s last weeks, held against the rule set in force and against another one.
+     */
+    public function compare(User $user, Squad $squad, RuleSet $other, int $days): RuleCompareView
+    {
+        $today = $user->workspace->today();
+        $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->whereNull('erased_at')->get()->all();
+        // The record up to yesterday, whole days.
+        $loads = $this->loads->for($athletes, $today);
+        $returns = new ReturnBook($athletes, $today);
+        $inForce = $this->ruleSets->of($squad);
+        $books = [new LimitBook($athletes, $squad, $today, $returns, $inForce), new LimitBook($athletes, $squad, $today, $returns, $other)];
+        $rows = array_map(function (Athlete $athlete) use ($loads, $books, $today, $days): RuleComparedView {
+            [$now, $then] = array_map(fn (LimitBook $book): array => Replay::over($book->of($athlete->id, $loads[$athlete->id]), $loads[$athlete->id]->record, $today->plus(-$days), $today->plus(-1)), $books);
+
+            return new RuleComparedView(Parts::athlete($athlete, $today), count($now), count($then), array_map(
+                fn (array $each): string => Wording::day($each[0]).': '.Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1])), array_slice($then, -4),
+            ));
+        }, $athletes);
+        usort($rows, fn (RuleComparedView $a, RuleComparedView $b): int => [$b->then_days, $b->now_days] <=> [$a->then_days, $a->now_days]);
+        $counted = fn (string $which): int => count(array_filter($rows, fn (RuleComparedView $row): bool => $row->{$which} > 0));
+
+        return new RuleCompareView($inForce->name, $other->name, $days, "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')." would have been over a hard limit in the last {$days} days; with “{$inForce->name}”, in force, {$counted('now_days')}.", array_values($rows));
     }
 
     /**
@@ -65,7 +117,7 @@ final class LimitsScreen
         }
 
         return array_values(array_map(fn (array $group): LimitRuleView => new LimitRuleView(
-            $group[0]->label, $group[0]->isHard(), Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
+            $group[0]->baseId(), $group[0]->isScalable(), $group[0]->label, $group[0]->isHard(), Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
             array_map(fn (Limit $limit): LimitBandView => new LimitBandView(
                 $limit->ages === null ? 'every age' : ($limit->ages[1] >= 100 ? "{$limit->ages[0]}+" : "{$limit->ages[0]}–{$limit->ages[1]}"), Wording::limitValue($limit),
             ), $group),

@@ -117,7 +117,7 @@ final class ReturnScreen
 
         return array_map(function (string $id) use ($known): OpenableView {
             $ladder = $this->library->ladder($id);
-            $programmes = array_filter(array_column($known, 'programme'), fn (Programme $programme): bool => in_array($ladder->skill->family, $programme->families, true));
+            $programmes = array_filter(array_column($known, 'document'), fn (Programme $programme): bool => in_array($ladder->skill->family, $programme->families, true));
 
             return new OpenableView($id, $ladder->name, array_values(array_map(
                 fn ($programme): ProgrammeView => new ProgrammeView($programme->id, $programme->name, $programme->summary, $programme->channel->value, array_map(fn ($family): string => $family->value, $programme->families)), $programmes,

@@ -21,6 +21,7 @@ use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReadinessBook;
 use App\Records\ReturnBook;
+use App\Records\RuleSetBook;
 use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -37,7 +38,7 @@ use Illuminate\Support\Facades\DB;
 /** Who may do what today, and who is missing. */
 final class TodayScreen
 {
-    public function __construct(private readonly Library $library, private readonly LoadBook $loadBook) {}
+    public function __construct(private readonly Library $library, private readonly LoadBook $loadBook, private readonly RuleSetBook $ruleSets) {}
 
     public function view(User $user, Squad $squad): TodayView
     {
@@ -51,7 +52,7 @@ final class TodayScreen
             $kept->keep($missing, $made);
             $rows = [...$rows, ...$made];
         }
-        $about = $this->aboutLibrary($squad->rule_set);
+        $about = $this->aboutLibrary($squad);
 
         return new TodayView(
             $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
@@ -70,7 +71,7 @@ final class TodayScreen
     {
         SheetDesk::freshen(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $on);
         $returns = new ReturnBook($athletes, $on);
-        $limits = new LimitBook($athletes, $squad, $on, $this->library, $returns);
+        $limits = new LimitBook($athletes, $squad, $on, $returns);
         $loads = $this->loadBook->for($athletes, $on);
         $readiness = new ReadinessBook($athletes, $on);
         $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
@@ -85,10 +86,10 @@ final class TodayScreen
     }
 
     /** @return array{name: string, notice: string, problems: list<array{string, string, string}>} read anew when a library file changes */
-    private function aboutLibrary(string $ruleSetId): array
+    private function aboutLibrary(Squad $squad): array
     {
-        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$ruleSetId}.".config('app.build'), function () use ($ruleSetId): array {
-            $ruleSet = $this->library->ruleSet($ruleSetId);
+        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$this->ruleSets->versionOf($squad)}.".config('app.build'), function () use ($squad): array {
+            $ruleSet = $this->ruleSets->of($squad);
 
             return ['name' => $ruleSet->name, 'notice' => $ruleSet->notice, 'problems' => array_map(
                 fn (LibraryProblem $problem): array => [$problem->libraryFile, $problem->path, $problem->getMessage()], $this->library->problems(),

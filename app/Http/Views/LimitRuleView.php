@@ -11,6 +11,12 @@ use OpenApi\Attributes as OA;
 final readonly class LimitRuleView
 {
     public function __construct(
+        /** in the rule set, without age and side */
+        #[OA\Property]
+        public string $id,
+        /** whether it can be more or less for one athlete */
+        #[OA\Property]
+        public bool $scalable,
         #[OA\Property]
         public string $label,
         #[OA\Property]

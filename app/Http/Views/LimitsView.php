@@ -30,5 +30,11 @@ final readonly class LimitsView
         /** @var list<SquadLimitRowView> the closest first */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SquadLimitRowView::class))]
         public array $rows,
+        /** id of the rule set in force */
+        #[OA\Property]
+        public string $rule_set_id,
+        /** @var list<LimitShareView> what single athletes have of a limit */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LimitShareView::class))]
+        public array $shares,
     ) {}
 }

@@ -128,6 +128,12 @@ final class Library
         });
     }
 
+    /** @return list<string> ids of the rule set files, readable or not */
+    public function ruleSetIds(): array
+    {
+        return array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/rule-sets/*.json") ?: []);
+    }
+
     /** @return list<string> ids of the return programme files, readable or not */
     public function programmeIds(): array
     {
@@ -150,9 +156,8 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        $ruleSets = array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/rule-sets/*.json") ?: []);
         foreach ([...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
-            ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $ruleSets),
+            ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {
                 $open();

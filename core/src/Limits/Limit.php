@@ -59,6 +59,18 @@ abstract readonly class Limit
         return $this->amount([$oneRep]) > 0.0 && $this->filter->fits($oneRep);
     }
 
+    /** The name it has in the rule set, without the age and the side it was written out for. */
+    public function baseId(): string
+    {
+        return explode(':', $this->id)[0];
+    }
+
+    /** Whether it holds an amount that can be more or less for one athlete. */
+    public function isScalable(): bool
+    {
+        return $this instanceof CapLimit || $this instanceof StepLimit;
+    }
+
     public function isHard(): bool
     {
         return $this->severity === Severity::Hard;

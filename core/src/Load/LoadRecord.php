@@ -73,6 +73,15 @@ final class LoadRecord
         return $more;
     }
 
+    /** The record as it stood on the evening before a day. */
+    public function before(Day $day): self
+    {
+        $sets = array_filter($this->setsByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
+        $internal = array_filter($this->internalByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
+
+        return new self(array_merge(...array_values($sets)), $internal, $this->firstDay !== null && $this->firstDay < $day->ordinal ? $this->firstDay : null);
+    }
+
     /**
      * @param  list<Channel>  $channels
      * @return int|null idle days between the last work of any of them before $on and $on; null when they never worked

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Limits;
+
+use Augendo\Core\Day;
+use Augendo\Core\Load\LoadRecord;
+
+/**
+ * What a rule set would have said to the days that were: each day's work is held, as if it had been planned, against the record before it.
+ * Limits on single sets and single sessions are not replayed, since old days are kept as totals.
+ */
+final class Replay
+{
+    /**
+     * @param  LoadRecord  $record  the whole of it
+     * @return list<array{Day, list<LimitState>}> the days of the span on which a hard limit would have been over, and which
+     */
+    public static function over(LimitCalendar $limits, LoadRecord $record, Day $from, Day $to): array
+    {
+        $over = [];
+        $before = $record->before($from);
+        for ($ordinal = $from->ordinal; $ordinal <= $to->ordinal; $ordinal++) {
+            $done = $record->setsOn($ordinal);
+            if ($done === []) {
+                continue;
+            }
+            $on = Day::fromOrdinal($ordinal);
+            $states = array_values(array_filter(
+                $limits->board($on, $before)->hardTouchedBy($done)->over($done),
+                fn (LimitState $state): bool => ! $state->limit instanceof LevelLimit && ! ($state->limit instanceof CapLimit && $state->limit->windowDays === null),
+            ));
+            if ($states !== []) {
+                $over[] = [$on, $states];
+            }
+            $before = $before->with($done);
+        }
+
+        return $over;
+    }
+}
