@@ -6,6 +6,7 @@ import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
 import { LimitsScreen } from './screens/limits/LimitsScreen';
+import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
 import { PlanScreen } from './screens/plan/PlanScreen';
 import { PeopleScreen } from './screens/people/PeopleScreen';
@@ -40,9 +41,10 @@ const returns = createRoute({ getParentRoute: () => frame, path: '/returns', com
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
 const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
 const limits = createRoute({ getParentRoute: () => frame, path: '/limits', component: LimitsScreen });
+const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, plan, newSeason, season, session, returns, programmes, playReturn, limits, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {
