@@ -88,6 +88,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('', 'show')->can('view', 'athlete');
         Route::get('limits/{limit}', 'why')->can('view', 'athlete');
         Route::get('headroom', 'headroom')->can('view', 'athlete');
+        Route::get('load', 'load')->can('view', 'athlete');
+        Route::get('days/{day}', 'day')->can('view', 'athlete');
+        Route::get('what-if', 'whatIf')->can('view', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');

@@ -14,6 +14,7 @@ import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
 import { ReturnScreen } from './screens/returns/ReturnScreen';
 import { ReturnsScreen } from './screens/returns/ReturnsScreen';
 import { RollCallScreen } from './screens/rollcall/RollCallScreen';
+import { LoadScreen } from './screens/load/LoadScreen';
 import { NewSeasonScreen, SeasonScreen } from './screens/season/SeasonScreen';
 import { SessionScreen } from './screens/session/SessionScreen';
 import { SheetScreen } from './screens/sheet/SheetScreen';
@@ -37,6 +38,7 @@ const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component
 const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
 const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
 const session = createRoute({ getParentRoute: () => frame, path: '/sessions/$sessionId', component: SessionScreen });
+const load = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/load', component: LoadScreen });
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
 const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
@@ -44,7 +46,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, load, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

@@ -69,6 +69,9 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/limits/{limit}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/headroom' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/load' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/days/{day}' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,
         'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/logged-work/{entry}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
@@ -189,7 +192,7 @@ final class AccessTest extends TestCase
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '', '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
-            '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
+            '{day}' => $this->coach()->workspace->today()->iso(), '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
             '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
             '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
         ]);

@@ -11,7 +11,10 @@ use App\Http\Requests\DecisionRequest;
 use App\Http\Requests\ReportsRequest;
 use App\Http\Requests\WorkRequest;
 use App\Http\Views\AthleteView;
+use App\Http\Views\DayWorkView;
 use App\Http\Views\HeadroomGridView;
+use App\Http\Views\LoadView;
+use App\Http\Views\WhatIfView;
 use App\Http\Views\WhyView;
 use App\Models\Athlete;
 use App\Records\HealthLog;
@@ -19,6 +22,7 @@ use App\Records\PromotionDesk;
 use App\Records\WorkLog;
 use App\Screens\AthleteScreen;
 use App\Screens\HeadroomScreen;
+use App\Screens\LoadScreen;
 use App\Screens\WhyScreen;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
@@ -43,6 +47,31 @@ final class AthleteController
         }
 
         return response()->json($screen->view($athlete, $day, $limit));
+    }
+
+    #[Answers(LoadView::class, query: ['days' => 'integer'])]
+    public function load(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today(), max(14, min(366, $request->integer('days', 70)))));
+    }
+
+    #[Answers(DayWorkView::class)]
+    public function day(Athlete $athlete, string $day, LoadScreen $screen): JsonResponse
+    {
+        try {
+            return response()->json($screen->day($athlete, Day::of($day)));
+        } catch (InvalidValue $error) {
+            throw new Problem(422, 'Some of it cannot be used', $error->getMessage(), ['day' => [$error->getMessage()]]);
+        }
+    }
+
+    #[Answers(WhatIfView::class, query: ['skill' => 'string', 'reps' => 'integer', 'effort' => 'number', 'distance_m' => 'number', 'day' => 'string'])]
+    public function whatIf(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
+    {
+        $today = $request->user()->workspace->today();
+        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['required', 'integer', 'between:1,500'], 'effort' => ['required', 'numeric', 'between:0,1'], 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'], 'day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()]]);
+
+        return response()->json($screen->whatIf($athlete, $today, Day::of($given['day']), $given['skill'], (int) $given['reps'], (float) $given['effort'], isset($given['distance_m']) ? (float) $given['distance_m'] : null));
     }
 
     #[Answers(AthleteView::class)]

@@ -30,4 +30,24 @@ enum EffortCurve: string
 
         return $from + ($to - $from) * ($effort / self::QUARTER - $quarter);
     }
+
+    /**
+     * The effort that costs such a share: the inverse of the curve.
+     *
+     * @param  float  $share  of full stress, 0 to 1
+     * @return float effort, 0 to 1
+     */
+    public function effortOf(float $share): float
+    {
+        if ($this === self::Linear) {
+            return $share;
+        }
+        $effort = 0.0;
+        foreach ([0, 1, 2, 3] as $quarter) {
+            [$from, $to] = [self::PERCEIVED_AT_QUARTERS[$quarter], self::PERCEIVED_AT_QUARTERS[$quarter + 1]];
+            $effort += self::QUARTER * max(0.0, min(1.0, ($share - $from) / max($to - $from, 1e-12)));
+        }
+
+        return $effort;
+    }
 }

@@ -38,6 +38,7 @@ export function AthleteScreen() {
                     <p className="mt-0.5 flex flex-wrap items-center gap-x-2"><Opens label="Why this word?" className="" content={<WordReasons channels={query.data.channels} />}><WordMark word={query.data.word} /></Opens><span className="text-soft">{query.data.why}</span></p>
                 </div>
                 <span className="grow" />
+                {me.decides && ladders.length > 0 && <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="btn">Plan a season</Link>}
                 <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="btn">Intake{query.data.growing_fast ? ', growing fast' : ''}</Link>
                 <button type="button" className="btn" onClick={() => setAsking(true)}>Check in</button>
                 {next && <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">Session {dayName(next.held_on)}</Link>}
@@ -57,7 +58,7 @@ export function AthleteScreen() {
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <section aria-label="Load by day">
-                        <h2 className="text-base">Ten weeks behind, one ahead</h2>
+                        <div className="flex items-baseline justify-between"><h2 className="text-base">Ten weeks behind, one ahead</h2><Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens">All lanes, what if, and the next match</Link></div>
                         <TimeAxis days={query.data.days} soreness={query.data.soreness} today={query.data.date} tapes={query.data.tapes} />
                         <p className="label mt-1">Arm: last 7 days {n(query.data.statistics['acute'] ?? 0)} units, mean week of the month {n(query.data.statistics['chronic_week'] ?? 0)}. Weighted ratio {query.data.statistics['ratio_ewma'] == null ? 'not known' : query.data.statistics['ratio_ewma'].toFixed(2)}: shown beside the caps, it decides nothing.</p>
                     </section>
