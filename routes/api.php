@@ -48,6 +48,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('squads/{squad}/rule-set/compare', [LimitsController::class, 'compare'])->can('manage', 'squad');
     Route::put('squads/{squad}/rule-set', [LimitsController::class, 'assign'])->can('manage', 'squad');
     Route::get('ladders', [RosterController::class, 'ladders']);
+    Route::get('objects', [RosterController::class, 'objects']);
     Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
         Route::put('', 'changeSquad')->can('manage', 'squad');

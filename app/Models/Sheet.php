@@ -13,7 +13,7 @@ final class Sheet extends Record
 {
     protected function casts(): array
     {
-        return ['trims' => 'array', 'pace' => 'array', 'edited' => 'boolean', 'version' => 'integer'];
+        return ['trims' => 'array', 'pace' => 'array', 'focus' => 'array', 'edited' => 'boolean', 'version' => 'integer'];
     }
 
     public function day(): Day

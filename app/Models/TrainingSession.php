@@ -12,7 +12,7 @@ final class TrainingSession extends Record
 {
     protected function casts(): array
     {
-        return ['stations' => 'array', 'version' => 'integer'];
+        return ['stations' => 'array', 'objects' => 'array', 'minutes' => 'integer', 'version' => 'integer'];
     }
 
     /** @return BelongsTo<Squad, $this> */

@@ -106,26 +106,34 @@ final class RosterDesk
     /**
      * A session of the squad on a day: a fitted sheet for everybody who stands on a ladder and has none that day.
      *
-     * @param  array{day: string, starts_at: string, title: string}  $given  validated
+     * @param  array{day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null}  $given  validated; ladders: those to work on, null the one each is on last
      * @return array{int, list<string>} how many sheets were made, and who was left out
      */
     public function planSession(Squad $squad, array $given, User $by): array
     {
         return DB::transaction(function () use ($squad, $given, $by): array {
             $day = Day::of($given['day']);
-            $session = TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title']]);
+            $minutes = isset($given['minutes']) ? (int) $given['minutes'] : null;
+            $session = TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'], 'minutes' => $minutes, 'objects' => $given['objects'] ?? null]);
             $made = 0;
             $left = [];
             foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-                $placement = Placement::query()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
-                if ($placement === null) {
-                    $left[] = "{$athlete->given_name} stands on no ladder yet";
-                } elseif (Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $day->iso())->where('ladder', $placement->ladder)->exists()) {
-                    $left[] = "{$athlete->given_name} has a sheet that day already";
-                } else {
+                $standing = Placement::query()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->sortByDesc('entered_at')->values();
+                $chosen = isset($given['ladders']) ? $standing->whereIn('ladder', $given['ladders'])->values() : $standing->take(1);
+                if ($chosen->isEmpty()) {
+                    $left[] = $standing->isEmpty() ? "{$athlete->given_name} stands on no ladder yet" : "{$athlete->given_name} stands on none of these ladders";
+                }
+                foreach ($chosen as $placement) {
+                    if (Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $day->iso())->where('ladder', $placement->ladder)->exists()) {
+                        $left[] = "{$athlete->given_name} has a sheet that day already";
+
+                        continue;
+                    }
                     $sheet = Sheet::query()->create([
                         'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $placement->ladder,
                         'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+                        // Two skills in one session share its minutes.
+                        'pace' => $minutes === null ? null : ['minutes' => intdiv($minutes, $chosen->count())],
                     ]);
                     SheetDesk::open($sheet)->fit();
                     $made++;

@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Http\Problem;
 use App\Models\Athlete;
 use App\Models\PlayReturn;
+use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\Squad;
@@ -16,6 +17,8 @@ use App\Wording\ReturnWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSet;
@@ -23,14 +26,19 @@ use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\FocusPoints;
+use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\Equipment;
 use Augendo\Core\Planning\LayoffRule;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
+use Augendo\Core\Planning\Weave;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Returning\StageRung;
 use Illuminate\Support\Facades\DB;
@@ -39,11 +47,17 @@ use Ramsey\Uuid\Uuid;
 /** One sheet with everything it has to fit into; fits it, and keeps what was fitted. */
 final class SheetDesk
 {
+    /** Focus points come from this many sessions back. */
+    private const FOCUS_SESSIONS = 2;
+
     private ?SessionFrame $frame = null;
 
     private ?Readiness $readiness = null;
 
     private ?ReturnBook $returns = null;
+
+    /** @var list<JudgedRep>|null */
+    private ?array $seenLast = null;
 
     private function __construct(
         private readonly Library $library,
@@ -168,7 +182,8 @@ final class SheetDesk
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
                 'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
-                'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false, 'fitted_on' => $this->today()->iso(),
+                'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false,
+                'focus' => array_map(fn (Fault $fault): string => $fault->id, FocusPoints::of($this->seenLast(), $this->ladderRung()->faults)), 'fitted_on' => $this->today()->iso(),
             ]);
             $this->sheet->blocks()->delete();
             foreach ($built->blocks as $position => $plan) {
@@ -202,8 +217,69 @@ final class SheetDesk
         $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
 
         return $below === null
-            ? [$this->paced($rung), $this->paceWords(), null, null]
+            ? $this->withWhatIsThere($this->paced($rung))
             : [$below, ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
+    }
+
+    /**
+     * The rung with the objects at hand, and with the drill of the fault that leads woven into it.
+     *
+     * @return array{Rung, list<string>, null, null}
+     */
+    private function withWhatIsThere(Rung $rung): array
+    {
+        $about = $this->paceWords();
+        $atHand = $this->sheet->trainingSession->objects;
+        if ($atHand !== null) {
+            [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
+            $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
+        }
+        $fault = $this->leadingFault();
+        if ($fault !== null && array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Whole && $block->judged) !== []) {
+            $rung = Weave::drill($rung, $fault);
+            $about[] = "“{$fault->name}” led last time: its drill goes before the whole and again in the middle of it.";
+        }
+
+        return [$rung, $about, null, null];
+    }
+
+    private function leadingFault(): ?Fault
+    {
+        $pattern = FaultPattern::leading($this->seenLast());
+
+        return $pattern === null ? null : $this->ladderRung()->fault($pattern->fault);
+    }
+
+    /** @return list<JudgedRep> of the last sessions on this rung, in order */
+    private function seenLast(): array
+    {
+        return $this->seenLast ??= Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $this->athlete->id)->where('ladder', $this->sheet->ladder)->where('rung', $this->sheet->rung)->whereNull('return_stage')
+            ->where('state', 'finished')->where('held_on', '<', $this->day()->iso())->orderByDesc('held_on')->limit(self::FOCUS_SESSIONS)->get()->reverse()
+            ->flatMap(fn (Sheet $sheet): array => self::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all();
+    }
+
+    /**
+     * The repetitions of a sheet that are evidence: those of judged blocks, done on the side they ask for.
+     *
+     * @param  list<string>  $safetyFaults
+     * @return list<JudgedRep>
+     */
+    public static function judgedReps(Sheet $sheet, array $safetyFaults): array
+    {
+        $blocks = $sheet->blocks->keyBy('id');
+
+        return SheetEvents::judged(array_values(array_filter(SheetEvents::standing($sheet->events), function (RepEvent $rep) use ($blocks): bool {
+            $block = $blocks[$rep->block_id];
+            assert($block instanceof SheetBlock);
+
+            return $block->judged && $rep->side === $block->side->value;
+        })), $safetyFaults);
+    }
+
+    /** @return list<Fault> two or three at most, the most important first */
+    public function focus(): array
+    {
+        return array_values(array_filter(array_map($this->ladderRung()->fault(...), $this->sheet->focus ?? [])));
     }
 
     /** The rung at the pace of the season the sheet belongs to. */

@@ -55,7 +55,7 @@ final class StationDesk
         $kept = $this->session->stations;
         unset($kept['before']);
 
-        return $kept ?? ['minutes' => self::MINUTES, 'adults' => self::ADULTS, 'balls' => self::BALLS, 'stations' => $this->usualStations(), 'absent' => [], 'late' => []];
+        return $kept ?? ['minutes' => $this->session->minutes ?? self::MINUTES, 'adults' => self::ADULTS, 'balls' => self::BALLS, 'stations' => $this->usualStations(), 'absent' => [], 'late' => []];
     }
 
     /** @return list<array<string, mixed>> one for each kind of block that anybody has, as wide as its longest dose asks */

@@ -6,14 +6,11 @@ namespace App\Screens;
 
 use App\Http\Views\AfterView;
 use App\Models\Placement;
-use App\Models\RepEvent;
-use App\Models\SheetBlock;
 use App\Records\AthleteDay;
 use App\Records\LadderBook;
 use App\Records\RepLog;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
-use App\Records\SheetEvents;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\FaultPattern;
@@ -27,17 +24,10 @@ final class AfterScreen
     public function view(SheetDesk $desk, Day $today): AfterView
     {
         $sheet = $desk->sheet;
-        $blocks = $sheet->blocks->keyBy('id');
-        $standing = array_values(array_filter(SheetEvents::standing($sheet->events), function (RepEvent $rep) use ($blocks): bool {
-            $block = $blocks[$rep->block_id];
-            assert($block instanceof SheetBlock);
-
-            return $block->judged && $rep->side === $block->side->value;
-        }));
-        $reps = SheetEvents::judged($standing, $this->log->safetyFaults($sheet));
+        $reps = SheetDesk::judgedReps($sheet, $this->log->safetyFaults($sheet));
         $pattern = FaultPattern::leading($reps);
         $rung = $desk->rung();
-        $fault = $pattern === null ? null : (array_values(array_filter($rung->faults, fn (Fault $fault): bool => $fault->id === $pattern->fault))[0] ?? null);
+        $fault = $pattern === null ? null : $rung->fault($pattern->fault);
         $mirror = $desk->athlete->throwing_side->mirror(...);
 
         $day = new AthleteDay($desk->athlete, $today, $desk->squad);

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\BlockView;
+use App\Http\Views\FocusView;
 use App\Http\Views\SheetView;
 use App\Models\SheetBlock;
 use App\Records\SheetDesk;
 use App\Wording\Wording;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
@@ -37,6 +40,8 @@ final class SheetScreen
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
             $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),
+            array_map(fn (Fault $fault): FocusView => new FocusView($fault->name, $desk->athlete->throwing_side->mirror($fault->cue), $desk->athlete->throwing_side->mirror($fault->drill), $fault->safety), $desk->focus()),
+            (int) ceil(SessionClock::seconds($plans) / 60), $sheet->training_session_id,
         );
     }
 

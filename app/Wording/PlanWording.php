@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\SeasonAsk;
@@ -34,6 +36,15 @@ final class PlanWording
             'effort' => 'more effort',
             'distance' => 'more distance',
         };
+    }
+
+    public static function swap(BlockDose $block, ?LibraryObject $for): string
+    {
+        $asked = lcfirst($block->object->name);
+
+        return $for === null
+            ? "No {$asked} at hand: “{$block->title}” is left out."
+            : "No {$asked} at hand: “{$block->title}” is done with ".lcfirst($for->name).'.';
     }
 
     /** @param  list<int>  $weekdays */

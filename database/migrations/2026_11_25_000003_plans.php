@@ -50,12 +50,17 @@ return new class extends Migration
             // No foreign key: SQLite would have to copy the table. A season that is closed keeps its sheets.
             $table->uuid('season_id')->nullable()->index();
             $table->json('pace')->nullable();
+            // What to work on, from what was seen last: ids of faults, the most important first.
+            $table->json('focus')->nullable();
             // A sheet made ahead is fitted to a calm day; on its own day it is fitted anew, to the word.
             $table->date('fitted_on')->nullable();
         });
         // Where the groups are, with what: one plan for the whole squad's session.
         Schema::table('training_sessions', function (Blueprint $table): void {
             $table->json('stations')->nullable();
+            $table->unsignedInteger('minutes')->nullable();
+            // Ids of the objects at hand; null: whatever the rungs ask for.
+            $table->json('objects')->nullable();
             $table->unsignedInteger('version')->default(1);
         });
         // A club's own rule sets, each version kept.
@@ -86,10 +91,10 @@ return new class extends Migration
     {
         Schema::dropIfExists('limit_shares');
         Schema::dropIfExists('rule_sets');
-        Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn(['stations', 'version']));
+        Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn(['stations', 'minutes', 'objects', 'version']));
         Schema::table('sheets', function (Blueprint $table): void {
             $table->dropIndex(['season_id']);
-            $table->dropColumn(['season_id', 'pace', 'fitted_on']);
+            $table->dropColumn(['season_id', 'pace', 'focus', 'fitted_on']);
         });
         Schema::dropIfExists('seasons');
         Schema::dropIfExists('fixtures');

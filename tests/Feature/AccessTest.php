@@ -33,6 +33,7 @@ final class AccessTest extends TestCase
         'GET api/roll-call' => self::EVERYBODY,
         'GET api/returns' => self::EVERYBODY,
         'GET api/ladders' => self::EVERYBODY,
+        'GET api/objects' => self::EVERYBODY,
         'GET api/limits' => self::EVERYBODY,
         'GET api/programmes' => self::EVERYBODY,
         'POST api/programmes' => self::COACH,

@@ -18,6 +18,8 @@ use App\Models\Athlete;
 use App\Models\Squad;
 use App\Records\RosterDesk;
 use App\Screens\IntakeScreen;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryObject;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -82,6 +84,15 @@ final class RosterController
     public function ladders(): JsonResponse
     {
         return response()->json($this->intake->ladders());
+    }
+
+    /** What can be thrown, served or held. */
+    #[Answers(NamedView::class, list: true)]
+    public function objects(Library $library): JsonResponse
+    {
+        $objects = array_filter($library->objects(), fn (LibraryObject $object): bool => $object->massKg !== null);
+
+        return response()->json(array_values(array_map(fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name), $objects)));
     }
 
     private function squad(Squad $squad): JsonResponse

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Augendo\Core\Library\Library;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class SessionRequest extends FormRequest
 {
@@ -15,6 +17,11 @@ final class SessionRequest extends FormRequest
             'day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
             'starts_at' => ['required', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
+            'minutes' => ['nullable', 'integer', 'between:1,240'],
+            'ladders' => ['nullable', 'array'],
+            'ladders.*' => [Rule::in(app(Library::class)->ladderIds())],
+            'objects' => ['nullable', 'array'],
+            'objects.*' => [Rule::in(array_keys(app(Library::class)->objects()))],
         ];
     }
 }

@@ -48,6 +48,17 @@ final readonly class Rung
         return in_array(Channel::Arm, $channels, true) ? [Channel::Arm] : $channels;
     }
 
+    public function fault(string $id): ?Fault
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->id === $id) {
+                return $fault;
+            }
+        }
+
+        return null;
+    }
+
     /** The dose the rung is climbed on: its judged block. */
     public function ownDose(): BlockDose
     {

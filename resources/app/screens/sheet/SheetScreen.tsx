@@ -80,7 +80,7 @@ function Editor({ kept }: { kept: Sheet }) {
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b border-line py-3">
                 <div>
-                    <p className="label">{dayName(kept.held_on)}, {kept.starts_at}, {kept.title}</p>
+                    <p className="label"><Link to="/sessions/$sessionId" params={{ sessionId: kept.session_id }} className="hover:underline">{dayName(kept.held_on)}, {kept.starts_at}, {kept.title}</Link>, about {shown.minutes} minutes</p>
                     <h1 className="text-2xl"><Link to="/athletes/$athleteId" params={{ athleteId: kept.athlete.id }} className="hover:underline">{kept.athlete.name}</Link></h1>
                     <p className="mt-0.5 flex items-center gap-2"><WordMark word={kept.word} /> <span className="text-soft">{kept.why}</span></p>
                 </div>
@@ -112,6 +112,7 @@ function Editor({ kept }: { kept: Sheet }) {
                             {[...kept.trims, ...kept.swaps].map((each) => <p key={each}>{each}</p>)}
                         </div>
                     )}
+                    {kept.focus.length > 0 && <section aria-label="To work on" className="mb-2 border-l-4 border-ink pl-3"><h2 className="text-base">To work on, from the last two sessions</h2><ol className="list-decimal pl-5">{kept.focus.map((each) => <li key={each.name}><span className="head">{each.name}{each.safety ? ', can hurt' : ''}.</span> “{each.cue}” <span className="text-soft">{each.drill}.</span></li>)}</ol></section>}
                     {shown.blocks.map((block) => <BlockRow key={block.id} block={block} dose={edits[block.id] ?? doseOf(block)} editable={editable} onEdit={(dose) => setEdits({ ...edits, [dose.id]: dose })} />)}
                 </section>
                 <aside className="grid content-start gap-5 pt-3">

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Mechanics;
+
+use Augendo\Core\Library\Fault;
+
+/** What to work on next: two or three faults at most, in order of importance, from what was seen last. */
+final class FocusPoints
+{
+    private const MOST = 3;
+
+    /** A fault seen once may be chance; one that can hurt counts at once. */
+    private const LEAST_TIMES = 2;
+
+    /**
+     * @param  list<JudgedRep>  $reps  of the last sessions on the rung
+     * @param  list<Fault>  $faults  of the rung, likeliest first
+     * @return list<Fault> those that can hurt first, then by how often they were seen
+     */
+    public static function of(array $reps, array $faults): array
+    {
+        $times = array_count_values(array_filter(array_map(fn (JudgedRep $rep): ?string => $rep->good === true ? null : $rep->fault, $reps)));
+        $seen = array_values(array_filter($faults, fn (Fault $fault): bool => ($times[$fault->id] ?? 0) >= ($fault->safety ? 1 : self::LEAST_TIMES)));
+        usort($seen, fn (Fault $a, Fault $b): int => [$b->safety, $times[$b->id]] <=> [$a->safety, $times[$a->id]]);
+
+        return array_slice($seen, 0, self::MOST);
+    }
+}

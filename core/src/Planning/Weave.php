@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Rung;
+
+/** Drill, whole, drill, whole: the drill that mends the leading fault goes before the whole and again in the middle of it. */
+final class Weave
+{
+    /** Enough to feel it, few enough to leave the whole its place. */
+    private const DRILL_REPS = 4;
+
+    private const DRILL_EFFORT = 0.5;
+
+    public static function drill(Rung $rung, Fault $fault): Rung
+    {
+        $blocks = [];
+        foreach ($rung->blocks as $block) {
+            if ($block->kind !== BlockKind::Whole || ! $block->judged) {
+                $blocks[] = $block;
+
+                continue;
+            }
+            $drill = self::drillFor($block, $fault);
+            if ($block->sets < 2) {
+                $blocks = [...$blocks, $drill, $block];
+
+                continue;
+            }
+            $first = intdiv($block->sets + 1, 2);
+            $blocks = [...$blocks, $drill, self::withSets($block, $first), $drill, self::withSets($block, $block->sets - $first)];
+        }
+
+        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
+    }
+
+    private static function drillFor(BlockDose $whole, Fault $fault): BlockDose
+    {
+        $effort = min(self::DRILL_EFFORT, $whole->effort);
+
+        return new BlockDose(...[
+            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => 'Drill: '.lcfirst($fault->name), 'text' => "{$fault->drill}. Think: {$fault->cue}.",
+            'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort, 'effortMin' => $effort, 'judged' => false,
+        ]);
+    }
+
+    private static function withSets(BlockDose $block, int $sets): BlockDose
+    {
+        return new BlockDose(...[...get_object_vars($block), 'sets' => $sets, 'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets))]);
+    }
+}
