@@ -31,6 +31,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('me', [SignInController::class, 'me']);
     Route::get('today', TodayController::class);
     Route::get('me/places', [PeopleController::class, 'places']);
+    Route::post('me/calendar-link', [PeopleController::class, 'calendarLink']);
     Route::post('me/places/end-others', [PeopleController::class, 'endOthers']);
     Route::get('roll-call', [RollCallController::class, 'show']);
     Route::post('reports/{report}/withdraw', [RollCallController::class, 'withdraw']);
@@ -92,6 +93,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('load', 'load')->can('view', 'athlete');
         Route::get('days/{day}', 'day')->can('view', 'athlete');
         Route::get('what-if', 'whatIf')->can('view', 'athlete');
+        Route::get('homework', 'homework')->can('view', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');

@@ -18,6 +18,8 @@ final class Link extends Model
 
     public const PASSWORD = 'password';
 
+    public const CALENDAR = 'calendar';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -17,6 +17,8 @@ final class LinkDesk
 {
     private const CHECK_IN_DAYS = 120;
 
+    private const CALENDAR_DAYS = 366;
+
     private const INVITATION_DAYS = 14;
 
     private const PASSWORD_HOURS = 2;
@@ -75,6 +77,17 @@ final class LinkDesk
         Audit::of($by, null, 'new password link made', ['for' => $user->id]);
 
         return $this->make(Link::PASSWORD, $user->name, Carbon::now()->addHours(self::PASSWORD_HOURS), $by, user: $user);
+    }
+
+    /** A calendar feed of what one may see. A new one takes the place of the old. */
+    public function calendar(User $by): string
+    {
+        return DB::transaction(function () use ($by): string {
+            Link::query()->where('purpose', Link::CALENDAR)->where('user_id', $by->id)->whereNull('revoked_at')->update(['revoked_at' => Carbon::now()]);
+            Audit::of($by, null, 'calendar link made');
+
+            return $this->make(Link::CALENDAR, "Calendar of {$by->name}", Carbon::now()->addDays(self::CALENDAR_DAYS), $by, user: $by);
+        });
     }
 
     /** @param  array{name: string, email: string, password: string}  $given validated */

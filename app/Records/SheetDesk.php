@@ -178,6 +178,11 @@ final class SheetDesk
     {
         DB::transaction(function (): void {
             [$rung, $about, $stage, $return] = $this->asked();
+            $atHand = $this->sheet->trainingSession->objects;
+            if ($atHand !== null) {
+                [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
+                $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
+            }
             $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
@@ -217,23 +222,18 @@ final class SheetDesk
         $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
 
         return $below === null
-            ? $this->withWhatIsThere($this->paced($rung))
+            ? $this->woven($this->paced($rung))
             : [$below, ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
     }
 
     /**
-     * The rung with the objects at hand, and with the drill of the fault that leads woven into it.
+     * The rung with the drill of the fault that leads woven into it.
      *
      * @return array{Rung, list<string>, null, null}
      */
-    private function withWhatIsThere(Rung $rung): array
+    private function woven(Rung $rung): array
     {
         $about = $this->paceWords();
-        $atHand = $this->sheet->trainingSession->objects;
-        if ($atHand !== null) {
-            [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
-            $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
-        }
         $fault = $this->leadingFault();
         if ($fault !== null && array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Whole && $block->judged) !== []) {
             $rung = Weave::drill($rung, $fault);

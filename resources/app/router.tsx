@@ -4,6 +4,7 @@ import { AfterScreen } from './screens/after/AfterScreen';
 import { AthleteScreen } from './screens/athlete/AthleteScreen';
 import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
+import { HomeworkScreen } from './screens/homework/HomeworkScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
 import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
@@ -38,6 +39,7 @@ const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component
 const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
 const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
 const session = createRoute({ getParentRoute: () => frame, path: '/sessions/$sessionId', component: SessionScreen });
+const homework = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/homework', component: HomeworkScreen });
 const load = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/load', component: LoadScreen });
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
@@ -46,7 +48,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, load, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

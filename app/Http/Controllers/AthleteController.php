@@ -13,6 +13,7 @@ use App\Http\Requests\WorkRequest;
 use App\Http\Views\AthleteView;
 use App\Http\Views\DayWorkView;
 use App\Http\Views\HeadroomGridView;
+use App\Http\Views\HomeworkView;
 use App\Http\Views\LoadView;
 use App\Http\Views\WhatIfView;
 use App\Http\Views\WhyView;
@@ -22,6 +23,7 @@ use App\Records\PromotionDesk;
 use App\Records\WorkLog;
 use App\Screens\AthleteScreen;
 use App\Screens\HeadroomScreen;
+use App\Screens\HomeworkScreen;
 use App\Screens\LoadScreen;
 use App\Screens\WhyScreen;
 use Augendo\Core\Day;
@@ -63,6 +65,12 @@ final class AthleteController
         } catch (InvalidValue $error) {
             throw new Problem(422, 'Some of it cannot be used', $error->getMessage(), ['day' => [$error->getMessage()]]);
         }
+    }
+
+    #[Answers(HomeworkView::class, query: ['ladder' => 'string'])]
+    public function homework(Request $request, Athlete $athlete, HomeworkScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today(), $request->query('ladder')));
     }
 
     #[Answers(WhatIfView::class, query: ['skill' => 'string', 'reps' => 'integer', 'effort' => 'number', 'distance_m' => 'number', 'day' => 'string'])]

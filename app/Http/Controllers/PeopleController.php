@@ -66,6 +66,12 @@ final class PeopleController
         return $this->show($request);
     }
 
+    #[Answers(TokenView::class)]
+    public function calendarLink(Request $request): JsonResponse
+    {
+        return $this->token($this->links->calendar($request->user()));
+    }
+
     #[Answers(PlaceView::class, list: true)]
     public function places(Request $request): JsonResponse
     {

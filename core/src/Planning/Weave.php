@@ -12,6 +12,8 @@ use Augendo\Core\Library\Rung;
 /** Drill, whole, drill, whole: the drill that mends the leading fault goes before the whole and again in the middle of it. */
 final class Weave
 {
+    public const DRILL_TITLE = 'Drill: ';
+
     /** Enough to feel it, few enough to leave the whole its place. */
     private const DRILL_REPS = 4;
 
@@ -44,7 +46,7 @@ final class Weave
         $effort = min(self::DRILL_EFFORT, $whole->effort);
 
         return new BlockDose(...[
-            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => 'Drill: '.lcfirst($fault->name), 'text' => "{$fault->drill}. Think: {$fault->cue}.",
+            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name), 'text' => "{$fault->drill}. Think: {$fault->cue}.",
             'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort, 'effortMin' => $effort, 'judged' => false,
         ]);
     }

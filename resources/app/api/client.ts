@@ -41,6 +41,7 @@ export type RuleCompare = Schemas['RuleCompareView'];
 export type Load = Schemas['LoadView'];
 export type DayWork = Schemas['DayWorkView'];
 export type WhatIf = Schemas['WhatIfView'];
+export type Homework = Schemas['HomeworkView'];
 export type Plan = Schemas['PlanView'];
 export type Season = Schemas['SeasonView'];
 export type Session = Schemas['SessionView'];

@@ -6,7 +6,8 @@ import { Sheetlet } from './Sheetlet';
 /** A link that was just made. It is shown this once: only its hash is kept. */
 export function LinkShown({ made, onClose }: { made: { token: Token; path: string; whom: string } | null; onClose: () => void }) {
     const [copied, setCopied] = useState(false);
-    const address = made === null ? '' : `${window.location.origin}${made.path}#${made.token.token}`;
+    // A calendar cannot read what stands after a #, so its address holds the token itself.
+    const address = made === null ? '' : window.location.origin + (made.path.includes('{token}') ? made.path.replace('{token}', made.token.token) : `${made.path}#${made.token.token}`);
     return (
         <Sheetlet open={made !== null} onClose={() => { setCopied(false); onClose(); }} title="Hand this link on now">
             <div className="grid gap-3">

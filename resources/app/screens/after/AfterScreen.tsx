@@ -48,7 +48,7 @@ export function AfterScreen() {
                         : <><GateHeadline gate={gate} className="text-lg" /><GateTable gate={gate} /></>}
                     {me.decides && !after.data.return && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
                     <p className="border-t border-line pt-2">{after.data.tomorrow}</p>
-                    <div className="flex gap-2"><Link to="/" className="btn">Back to Today</Link><Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="btn">{athlete.given_name}’s page</Link></div>
+                    <div className="flex flex-wrap gap-2"><Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="btn">Hand out homework</Link><Link to="/" className="btn">Back to Today</Link><Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="btn">{athlete.given_name}’s page</Link></div>
                 </section>
             </div>
         </main>

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Plan, type SessionMade } from '../../api/client';
+import { api, type Plan, type SessionMade, type Token } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
+import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
 import { PlanSession } from '../../parts/PlanSession';
 import { Sheetlet } from '../../parts/Sheetlet';
@@ -30,6 +31,7 @@ export function PlanScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const [open, setOpen] = useState<'session' | 'fixture' | 'squad' | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
+    const [link, setLink] = useState<{ token: Token; path: string; whom: string } | null>(null);
     const query = useQuery({ queryKey: ['plan', squad], queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`) });
     if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
     if (!query.data) return <main><Loading what="the plan" /></main>;
@@ -37,7 +39,7 @@ export function PlanScreen() {
     const remove = (id: string): void => { api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => { queries.setQueryData(['plan', squad], answer); void queries.invalidateQueries(); }, setProblem); };
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-3 py-3"><h1 className="text-2xl">Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} /></h1><span className="grow" />{me.decides && <><button type="button" className="btn" onClick={() => setOpen('session')}>Plan a session</button><button type="button" className="btn" onClick={() => setOpen('fixture')}>Match or training elsewhere</button><button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>Season for the squad</button></>}</header>
+            <header className="flex flex-wrap items-end gap-3 py-3"><h1 className="text-2xl">Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} /></h1><span className="grow" /><button type="button" className="btn btn-quiet" onClick={() => { api<Token>('POST', '/api/me/calendar-link').then((token) => setLink({ token, path: '/calendar/{token}.ics', whom: 'your own calendar: it says when, and names no athlete. A link made before stops working' }), setProblem); }}>Calendar link</button>{me.decides && <><button type="button" className="btn" onClick={() => setOpen('session')}>Plan a session</button><button type="button" className="btn" onClick={() => setOpen('fixture')}>Match or training elsewhere</button><button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>Season for the squad</button></>}</header>
             <Notice problem={problem} />
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
                 <div className="grid content-start gap-8">
@@ -75,6 +77,7 @@ export function PlanScreen() {
                     })}</ul>
                 </section>
             </div>
+            <LinkShown made={link} onClose={() => setLink(null)} />
             <PlanSession squad={plan.squad} open={open === 'session'} onClose={() => setOpen(null)} />
             <FixtureForm plan={plan} open={open === 'fixture'} onClose={() => setOpen(null)} />
             <SquadSeason plan={plan} open={open === 'squad'} onClose={() => setOpen(null)} />

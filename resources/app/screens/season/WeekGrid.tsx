@@ -1,4 +1,4 @@
-import { DndContext, KeyboardSensor, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import { Link } from '@tanstack/react-router';
 import type { Season } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
@@ -11,7 +11,8 @@ type Acts = { editable: boolean; onMove: (from: string, to: string) => void; onO
 
 /** Weeks down, days across: what is on each day, and each week’s arm load against the most it may rise to. */
 export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
-    const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }), useSensor(KeyboardSensor));
+    // By keyboard a session is moved from its panel, with a date.
+    const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
     const most = Math.max(1, ...season.weeks.flatMap((week) => week.days.map((day) => Math.max(day.arm, day.agreed_arm ?? 0, day.arm > 0 ? 0 : day.landings))));
     // A rung is named where it begins; after that the cell says the dose.
     const worked = season.weeks.flatMap((week) => week.days).filter((day) => day.kind === 'session');

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Day;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Family;
+
+/**
+ * Practice alone between two sessions: what needs no partner, easy, inside every limit of its own days and of the sessions planned after
+ * them. Nobody jumps and nobody throws hard alone.
+ */
+final class Homework
+{
+    private const MOST_DAYS = 3;
+
+    private const MOST_EFFORT = 0.5;
+
+    /**
+     * @param  Rung  $rung  the athlete stands on
+     * @param  Fault|null  $focus  what to work on, if anything
+     * @param  list<int>  $taken  ordinals of days with a session, a match or training elsewhere
+     * @param  callable(Day): SessionFrame  $frameOn
+     * @return list<array{Day, BuiltSession}> by day; empty when nothing of the rung can be done alone or fits
+     */
+    public static function between(Day $from, Day $to, Rung $rung, ?Fault $focus, array $taken, callable $frameOn): array
+    {
+        $alone = self::alone($rung, $focus);
+        $days = [];
+        $last = null;
+        for ($ordinal = $from->ordinal; $alone->blocks !== [] && $ordinal < $to->ordinal && count($days) < self::MOST_DAYS; $ordinal++) {
+            // Not on a day with work, and a day between two of them.
+            if (in_array($ordinal, $taken, true) || $last === $ordinal - 1) {
+                continue;
+            }
+            $built = SessionBuilder::build($frameOn(Day::fromOrdinal($ordinal)), $alone);
+            if (array_filter($built->blocks, fn (BlockPlan $block): bool => $block->reps > 0) !== []) {
+                $days[] = [Day::fromOrdinal($ordinal), $built];
+                $last = $ordinal;
+            }
+        }
+
+        return $days;
+    }
+
+    /** What of a rung can be done alone: rehearsal, and the drill at no more than half effort; nothing that jumps, nothing that is caught with a glove. */
+    public static function alone(Rung $rung, ?Fault $focus): Rung
+    {
+        $woven = $focus === null ? $rung : Weave::drill($rung, $focus);
+        $blocks = [];
+        foreach ($woven->blocks as $block) {
+            $isDrill = $focus !== null && str_starts_with($block->title, Weave::DRILL_TITLE);
+            $isCalm = $block->skill->family !== Family::Jump && ! $block->object->hard;
+            if ($block->reps > 0 && $isCalm && ($block->kind === BlockKind::Rehearsal || $isDrill) && ! isset($blocks[$block->title])) {
+                $effort = min(self::MOST_EFFORT, $block->effort);
+                $blocks[$block->title] = new BlockDose(...[...get_object_vars($block), 'sets' => $isDrill ? 3 : $block->sets, 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
+            }
+        }
+
+        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, array_values($blocks));
+    }
+}

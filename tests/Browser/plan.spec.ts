@@ -1,0 +1,98 @@
+import { expect, test } from '@playwright/test';
+import { hasNoAxeFindings, signIn } from './support';
+
+test('a squad’s session: stations, somebody late, nobody lost on paper, plan B and one undo', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await hasNoAxeFindings(page);
+    await page.getByRole('link', { name: /Evening session/ }).nth(1).click();
+    await expect(page.getByRole('heading', { name: /Evening session/ })).toBeVisible();
+    const clock = page.getByRole('table', { name: 'Groups by round and station' });
+    const rounds = await clock.locator('tbody tr').count();
+    expect(rounds).toBeGreaterThan(3);
+    await expect(page.getByText('Game-like is left out: 3 stations need an adult, 2 are here.')).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    await page.getByRole('row', { name: /Mira Okonjo/ }).getByRole('button', { name: 'Late' }).click();
+    await expect(page.getByText(/warms up first, joins/)).toBeVisible();
+    await page.getByRole('row', { name: /Kaito Brennan/ }).getByRole('button', { name: 'Not here' }).click();
+    await expect(page.getByRole('row', { name: /Kaito Brennan/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Kaito Brennan, came after all' }).click();
+    await expect(page.getByRole('row', { name: /Kaito Brennan/ })).toHaveCount(1);
+
+    await page.getByRole('button', { name: 'Plan B' }).click();
+    const dialog = page.getByRole('dialog');
+    for (let i = 0; i < 10; i++) await dialog.getByRole('button', { name: 'Less minutes' }).click();
+    for (const name of ['Ravi', 'Pia', 'Luca', 'Sofie']) await dialog.getByRole('button', { name, exact: true }).click();
+    await dialog.getByRole('button', { name: 'Rain: into a hall of 12 m' }).click();
+    await expect(dialog.getByText('75 → 25 minutes in all.')).toBeVisible();
+    await expect(dialog.getByText(/13 → 9 athletes/)).toBeVisible();
+    await expect(dialog.getByText(/the area is 12 m/).first()).toBeVisible();
+    await hasNoAxeFindings(page);
+    await dialog.getByRole('button', { name: 'Go with this' }).click();
+    await expect(page.getByText(/9 athletes in/)).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Undo the last change' }).click();
+    await expect(page.getByText(/13 athletes in/)).toBeVisible({ timeout: 20_000 });
+
+    // On paper: everybody once, no buttons.
+    await page.emulateMedia({ media: 'print' });
+    for (const name of ['Mira Okonjo', 'Henrike Osei', 'Ravi Castellan']) await expect(page.getByText(name, { exact: true })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Plan B' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Late' }).first()).toBeHidden();
+});
+
+test('a rule set is copied, compared on the real record, and a mistake is named', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Limits' }).click();
+    await hasNoAxeFindings(page);
+    await page.getByRole('link', { name: /rule sets/ }).click();
+    await page.getByRole('button', { name: 'Edit a copy' }).click();
+    await expect(page.getByText(/would have been over a hard limit in the last 28 days/)).toBeVisible();
+    await page.getByLabel('Arm day, 19+', { exact: true }).fill('5');
+    const dario = page.getByRole('row', { name: /Dario Nwosu/ });
+    await expect.poll(async () => Number(await dario.getByRole('cell').last().innerText())).toBeGreaterThan(5);
+    await hasNoAxeFindings(page);
+    await page.getByLabel('Arm day, 19+', { exact: true }).fill('-5');
+    await expect(page.getByText('This rule set cannot be used')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Keep this rule set' })).toBeDisabled();
+    await page.getByLabel('Arm day, 19+', { exact: true }).fill('150');
+    await expect(page.getByRole('button', { name: 'Keep this rule set' })).toBeEnabled();
+    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Harbour code');
+    await page.getByRole('button', { name: 'Keep this rule set' }).click();
+    await expect(page.getByText('our own, version 1')).toBeVisible();
+});
+
+test('load: lanes, a day’s sets, what if; homework on one card; a season by keyboard', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Mira Okonjo' }).click();
+    await page.getByRole('link', { name: 'All lanes, what if, and the next match' }).click();
+    await expect(page.getByRole('heading', { name: 'Before Home match', exact: false })).toBeVisible();
+    await page.getByLabel('Skill').selectOption('float-serve');
+    await expect(page.getByText(/16 × float serve at 80 % fit on/)).toBeVisible();
+    for (let i = 0; i < 18; i++) await page.getByRole('button', { name: 'More sets' }).click();
+    for (let i = 0; i < 17; i++) await page.getByRole('button', { name: 'More repetitions a set' }).click();
+    await expect(page.getByText(/do not fit on .* would be over/)).toBeVisible();
+    const lanes = page.getByRole('group', { name: /Load by day/ });
+    await lanes.focus();
+    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
+    await expect(page.getByRole('region', { name: 'The day' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'The day' }).getByRole('cell', { name: /Float serve/ }).first()).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    await page.goBack();
+    await page.getByRole('link', { name: 'Homework' }).click();
+    await expect(page.getByRole('heading', { name: 'Mira, to do alone' })).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('link', { name: /Mira Okonjo/ }).first().click();
+    await expect(page.getByRole('heading', { level: 1, name: /Full pace/ })).toBeVisible();
+    await hasNoAxeFindings(page);
+    const session = page.getByRole('button', { name: /Heavy day/ }).first();
+    await session.focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Day off' }).click();
+    await expect(page.getByText('Not kept yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('Not kept yet.')).toBeHidden();
+});

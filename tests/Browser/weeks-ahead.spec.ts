@@ -1,0 +1,114 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { fillSignIn, hasNoAxeFindings } from './support';
+
+const CLOCK = 'storage/framework/test-clock';
+const DAY_MS = 86_400_000;
+const WORK_S = 120;
+
+test.afterAll(() => rmSync(CLOCK, { force: true }));
+
+// Runs last of all: it moves the clock.
+/** The demo's Ilse, thirteen: volleyball serves here, handball at school, and a shoulder on its way back. */
+test('twelve weeks back to the competition for somebody of two sports, in under two minutes of clicks; then a week is missed', async ({ page }) => {
+    test.setTimeout(300_000);
+    let now = Math.floor(Date.now() / DAY_MS) * DAY_MS + DAY_MS / 2;
+    const later = async (days: number): Promise<void> => {
+        now += days * DAY_MS;
+        writeFileSync(CLOCK, new Date(now).toISOString());
+        await page.clock.setSystemTime(now);
+    };
+    await page.clock.install({ time: now });
+    await page.goto('/');
+    await fillSignIn(page, 'coach');
+    await page.getByRole('link', { name: 'Ilse Varga' }).click();
+    await page.getByRole('button', { name: 'Open a return' }).click();
+    await page.getByText('Serves, effort first').click();
+    await page.getByRole('button', { name: 'Open the return' }).click();
+    await expect(page.getByRole('heading', { name: 'What comes next' })).toBeVisible();
+
+    // From here the clock of the test runs: what a coach does to have the twelve weeks.
+    const clicks = await counted(page);
+    const started = performance.now();
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByRole('button', { name: 'Training elsewhere' }).last().click();
+    const form = page.getByRole('dialog');
+    await form.locator('input[name=day]').fill(iso(now, 1));
+    await form.getByLabel('Weeks in a row').fill('12');
+    await form.getByLabel('What it is called').fill('Handball, Ilse');
+    await form.getByLabel('For whom').selectOption({ label: 'Ilse Varga' });
+    await form.getByLabel('Expected work, each').selectOption({ label: 'Handball standing throw' });
+    await form.getByLabel('How many').fill('30');
+    await form.getByRole('button', { name: 'Middling' }).click();
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    await expect(form).toHaveCount(0);
+    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await form.locator('input[name=day]').fill(iso(now, 83));
+    await form.getByLabel('What it is called').fill('Cup match');
+    await form.getByLabel('For whom').selectOption({ label: 'Ilse Varga' });
+    await form.getByLabel('Expected work, each').selectOption({ label: 'Float serve' });
+    await form.getByLabel('How many').fill('25');
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    await expect(form).toHaveCount(0);
+    await page.getByRole('link', { name: 'Ilse Varga' }).click();
+    await expect(page.getByText('The way back is expected to end')).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Keep this season' }).click();
+    await expect(page).toHaveURL(/\/seasons\//, { timeout: 20_000 });
+    const seconds = (performance.now() - started) / 1000;
+    console.log(`twelve weeks planned: ${seconds.toFixed(1)} s of the machine, ${await clicks()} clicks and fields`);
+    expect(seconds).toBeLessThan(WORK_S);
+
+    await expect(page.getByText('Cup match').first()).toBeVisible();
+    await expect(page.getByText('Handball, Ilse').first()).toBeVisible();
+    await expect(page.getByRole('button', { name: /Stage of the return/ }).first()).toBeVisible();
+    await hasNoAxeFindings(page);
+    // The first stage is planned, and says that nobody starts it without a clearance.
+    await page.getByRole('button', { name: /Stage of the return/ }).first().click();
+    await expect(page.getByText('Only after a clinician’s clearance.', { exact: false })).toBeVisible();
+    await page.keyboard.press('Escape');
+
+    // A session is dragged to the next day, looked at, and taken back.
+    const sessions = page.locator('[data-drag]');
+    const last = sessions.last();
+    const from = await last.getAttribute('data-drag');
+    const to = last.locator('xpath=ancestor::td[1]/preceding-sibling::td[1]');
+    await last.scrollIntoViewIfNeeded();
+    const [a, b] = [await last.boundingBox(), await to.boundingBox()];
+    if (a === null || b === null) throw new Error('nothing to drag');
+    await page.mouse.move(a.x + 20, a.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+    await page.mouse.up();
+    await expect(page.getByText('Not kept yet.')).toBeVisible();
+    await expect(page.locator(`[data-drag="${from}"]`)).toHaveCount(0, { timeout: 20_000 });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator(`[data-drag="${from}"]`)).toHaveCount(1, { timeout: 20_000 });
+
+    // Nine days on, nothing was trained: said, planned forward, nothing made up.
+    const before = await page.locator('[data-drag]').count();
+    await later(9);
+    await page.context().clearCookies();
+    await page.goto('/plan');
+    await fillSignIn(page, 'coach');
+    await expect(page.getByText(/missed, the last/).first()).toBeVisible();
+    await page.getByRole('link', { name: /Ilse Varga/ }).first().click();
+    await expect(page.getByText('What was missed is not added', { exact: false })).toBeVisible();
+    await expect(page.getByText('missed', { exact: true }).first()).toBeVisible();
+    expect(await page.locator('[data-drag]').count()).toBeLessThan(before);
+    await page.getByRole('button', { name: 'Take today’s plan' }).click();
+    await expect(page.getByRole('button', { name: 'Take today’s plan' })).toHaveCount(0, { timeout: 20_000 });
+});
+
+const iso = (at: number, days: number): string => new Date(at + days * DAY_MS).toISOString().slice(0, 10);
+
+/** How many clicks, keystrokes apart, the page has seen since. */
+async function counted(page: Page): Promise<() => Promise<number>> {
+    await page.evaluate(() => {
+        const count = window as unknown as { acts: number };
+        count.acts = 0;
+        window.addEventListener('click', () => count.acts++, true);
+        window.addEventListener('change', () => count.acts++, true);
+    });
+    return () => page.evaluate(() => (window as unknown as { acts: number }).acts);
+}
