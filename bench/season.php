@@ -54,7 +54,7 @@ $season = function (int $athletes, int $weeks) use ($limits, $from, $ladder, $se
 
     return $plans;
 };
-/** @param list<array{SeasonPlan, list<\Augendo\Core\Load\CostedSet>, AthleteProfile}> $plans the same days, only read through every limit */
+/** @param  list<array{SeasonPlan, list<\Augendo\Core\Load\CostedSet>, AthleteProfile}>  $plans the same days, only read through every limit */
 $read = function (array $plans) use ($limits): int {
     $states = 0;
     foreach ($plans as [$plan, $sets, $profile]) {

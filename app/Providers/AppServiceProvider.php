@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\ImmediateConnector;
 use App\Models\Athlete;
 use App\Models\Fixture;
 use App\Models\PlayReturn;
@@ -33,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(Library::class, fn (): Library => new Library(config('app.library', base_path('library'))));
     }
 

@@ -17,7 +17,6 @@ use App\Wording\ReturnWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockDose;
-use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
@@ -235,9 +234,9 @@ final class SheetDesk
     {
         $about = $this->paceWords();
         $fault = $this->leadingFault();
-        if ($fault !== null && array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Whole && $block->judged) !== []) {
+        if ($fault !== null && array_filter($rung->blocks, Weave::takesTurns(...)) !== []) {
             $rung = Weave::drill($rung, $fault);
-            $about[] = "“{$fault->name}” led last time: its drill goes before the whole and again in the middle of it.";
+            $about[] = "“{$fault->name}” led last time: its drill goes before the judged block and again in the middle of it.";
         }
 
         return [$rung, $about, null, null];

@@ -16,6 +16,7 @@ use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Checkpoint;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
@@ -43,7 +44,9 @@ final class HomeworkScreen
         $ladder = $day->ladders->ladder($placement);
         $rung = $day->ladders->rung($placement);
         $sheets = Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->where('rung', $rung->id)->where('state', 'finished')->orderByDesc('held_on')->limit(self::SESSIONS_BACK)->get();
-        $focus = FocusPoints::of($sheets->flatMap(fn (Sheet $sheet): array => SheetDesk::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all(), $rung->faults)[0] ?? null;
+        $focus = FocusPoints::of($sheets->flatMap(fn (Sheet $sheet): array => SheetDesk::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all(), $rung->faults);
+        // A drill that needs a partner is none for practice alone.
+        $focus = array_values(array_filter($focus, fn (Fault $fault): bool => stripos($fault->drill, 'partner') === false))[0] ?? null;
         $planned = array_values(array_unique(array_map(fn (CostedSet $set): int => $set->day, array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day > $on->ordinal))));
         $sheetDays = Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', '>', $on->iso())->where('state', 'planned')->orderBy('held_on')->pluck('held_on')->map(fn (string $held): int => Day::of(substr($held, 0, 10))->ordinal)->all();
         $next = $sheetDays === [] ? null : Day::fromOrdinal(min($sheetDays));

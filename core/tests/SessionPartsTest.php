@@ -6,7 +6,6 @@ namespace Augendo\Core\Tests;
 
 use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockDose;
-use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryObject;
@@ -43,10 +42,10 @@ final class SessionPartsTest extends TestCase
         $woven = 0;
         foreach ($this->library->ladderIds() as $id) {
             foreach ($this->library->ladder($id)->rungs as $rung) {
-                $own = fn (Rung $of): int => array_sum(array_map(fn (BlockDose $block): int => $block->kind === BlockKind::Whole && $block->judged ? $block->sets * $block->reps : 0, $of->blocks));
+                $own = fn (Rung $of): int => array_sum(array_map(fn (BlockDose $block): int => Weave::takesTurns($block) ? $block->sets * $block->reps : 0, $of->blocks));
                 $with = Weave::drill($rung, $rung->faults[0]);
                 $this->assertSame($own($rung), $own($with), "{$id} {$rung->id}");
-                $kinds = array_map(fn (BlockDose $block): string => str_starts_with($block->title, 'Drill: ') ? 'drill' : ($block->kind === BlockKind::Whole && $block->judged ? 'whole' : 'other'), $with->blocks);
+                $kinds = array_map(fn (BlockDose $block): string => str_starts_with($block->title, 'Drill: ') ? 'drill' : (Weave::takesTurns($block) ? 'whole' : 'other'), $with->blocks);
                 $turns = array_values(array_filter($kinds, fn (string $kind): bool => $kind !== 'other'));
                 foreach ($turns as $i => $kind) {
                     $this->assertSame($i % 2 === 0 ? 'drill' : 'whole', $kind);

@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { row, signIn } from './support';
+import { row, signIn, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
 test.skip(!process.env.PICTURES, 'taken by bin/screenshots');
@@ -30,6 +30,25 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: 'Limits' }).click();
     await page.getByRole('heading', { name: 'What each limit says' }).waitFor();
     await keep(page, 'limits');
+    await page.getByRole('link', { name: /rule sets/ }).click();
+    await page.getByRole('button', { name: 'Edit a copy' }).click();
+    await page.getByText(/would have been over/).waitFor();
+    await keep(page, 'rule-sets');
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('heading', { name: 'Sessions of the next three weeks' }).waitFor();
+    await keep(page, 'plan');
+    await page.getByRole('link', { name: /Evening session/ }).nth(1).click();
+    await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
+    await keep(page, 'session');
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('link', { name: /Mira Okonjo/ }).first().click();
+    await page.getByRole('heading', { name: 'Seven-day load', exact: false }).waitFor();
+    await keep(page, 'season');
+    await page.getByRole('link', { name: 'Mira Okonjo' }).click();
+    await page.getByRole('link', { name: 'All lanes, what if, and the next match' }).click();
+    await page.getByLabel('Skill').selectOption('float-serve');
+    await page.getByText(/16 × float serve/).waitFor();
+    await keep(page, 'load');
     await page.getByRole('link', { name: 'People' }).click();
     await page.getByRole('heading', { name: 'Squads' }).waitFor();
     await keep(page, 'people');
@@ -69,10 +88,7 @@ test.describe('on a phone', () => {
 
 /** To the first judged block, and a few judged repetitions of it. */
 async function tapThrough(page: Page): Promise<void> {
-    for (const kind of ['Rehearsal', '(Part|Whole)']) {
-        await page.getByRole('button', { name: /^All/ }).click();
-        await page.getByRole('button', { name: new RegExp(`^${kind}`) }).last().click();
-    }
+    await toJudged(page);
     for (const name of ['Good', 'Toss behind the head', 'Good', 'Toss behind the head', 'Toss behind the head', 'Good', 'Toss behind the head']) await page.getByRole('button', { name, exact: true }).click();
     await page.getByText(/not sent yet/).waitFor({ state: 'hidden' });
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { fillSignIn, hasNoAxeFindings, row, signIn } from './support';
+import { fillSignIn, hasNoAxeFindings, row, signIn, toJudged } from './support';
 
 test('Today shows every state, and each opens to its reasons', async ({ page }) => {
     await page.goto('/');
@@ -47,10 +47,7 @@ test.describe('on a phone', () => {
         await signIn(page);
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
         await page.getByRole('link', { name: 'Start with Pia' }).click();
-        await page.getByRole('button', { name: /^All/ }).click();
-        await page.getByRole('button', { name: /^Rehearsal/ }).last().click();
-        await page.getByRole('button', { name: /^All/ }).click();
-        await page.getByRole('button', { name: /^Part/ }).last().click();
+        await toJudged(page);
         await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeInViewport({ ratio: 1 });
         await expect(page.getByRole('button', { name: 'Undo' })).toBeInViewport({ ratio: 1 });
         await expect(page.getByTestId('reps-left')).toBeInViewport({ ratio: 1 });

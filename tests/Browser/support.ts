@@ -15,6 +15,18 @@ export async function fillSignIn(page: Page, who: string, password = 'saltmarsh'
     await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
+/** Courtside, through whatever comes first, to the first judged block. */
+export async function toJudged(page: Page): Promise<void> {
+    const good = page.getByRole('button', { name: 'Good', exact: true });
+    const all = page.getByRole('button', { name: /^All/ });
+    for (let blocks = 0; blocks < 8; blocks++) {
+        await expect(good.or(all)).toBeVisible();
+        if (await good.isVisible()) return;
+        await all.click();
+        await page.getByRole('button', { name: /^(Rehearsal|Part|Whole|Target): / }).last().click();
+    }
+}
+
 export async function hasNoAxeFindings(page: Page): Promise<void> {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([]);

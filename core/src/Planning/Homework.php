@@ -21,6 +21,8 @@ final class Homework
 
     private const MOST_EFFORT = 0.5;
 
+    private const DRILL_SETS = 3;
+
     /**
      * @param  Rung  $rung  the athlete stands on
      * @param  Fault|null  $focus  what to work on, if anything
@@ -51,17 +53,18 @@ final class Homework
     /** What of a rung can be done alone: rehearsal, and the drill at no more than half effort; nothing that jumps, nothing that is caught with a glove. */
     public static function alone(Rung $rung, ?Fault $focus): Rung
     {
-        $woven = $focus === null ? $rung : Weave::drill($rung, $focus);
-        $blocks = [];
-        foreach ($woven->blocks as $block) {
-            $isDrill = $focus !== null && str_starts_with($block->title, Weave::DRILL_TITLE);
-            $isCalm = $block->skill->family !== Family::Jump && ! $block->object->hard;
-            if ($block->reps > 0 && $isCalm && ($block->kind === BlockKind::Rehearsal || $isDrill) && ! isset($blocks[$block->title])) {
-                $effort = min(self::MOST_EFFORT, $block->effort);
-                $blocks[$block->title] = new BlockDose(...[...get_object_vars($block), 'sets' => $isDrill ? 3 : $block->sets, 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
-            }
+        $possible = array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Rehearsal && $block->reps > 0);
+        if ($focus !== null) {
+            $drill = Weave::drillFor($rung->ownDose(), $focus);
+            $possible[] = new BlockDose(...[...get_object_vars($drill), 'sets' => self::DRILL_SETS]);
         }
+        $calm = array_filter($possible, fn (BlockDose $block): bool => $block->skill->family !== Family::Jump && ! $block->object->hard);
+        $blocks = array_map(function (BlockDose $block): BlockDose {
+            $effort = min(self::MOST_EFFORT, $block->effort);
 
-        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, array_values($blocks));
+            return new BlockDose(...[...get_object_vars($block), 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
+        }, array_values($calm));
+
+        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
     }
 }

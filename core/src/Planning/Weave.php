@@ -19,11 +19,17 @@ final class Weave
 
     private const DRILL_EFFORT = 0.5;
 
+    /** Whether a block is one that a drill goes in turns with: the judged whole, or the judged part where a rung has no whole yet. */
+    public static function takesTurns(BlockDose $block): bool
+    {
+        return $block->judged && ($block->kind === BlockKind::Whole || $block->kind === BlockKind::Part);
+    }
+
     public static function drill(Rung $rung, Fault $fault): Rung
     {
         $blocks = [];
         foreach ($rung->blocks as $block) {
-            if ($block->kind !== BlockKind::Whole || ! $block->judged) {
+            if (! self::takesTurns($block)) {
                 $blocks[] = $block;
 
                 continue;
@@ -35,13 +41,14 @@ final class Weave
                 continue;
             }
             $first = intdiv($block->sets + 1, 2);
-            $blocks = [...$blocks, $drill, self::withSets($block, $first), $drill, self::withSets($block, $block->sets - $first)];
+            $blocks = [...$blocks, $drill, self::withSets($block, $first), $drill, self::withSets($block, $block->sets - $first, ', again')];
         }
 
         return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
     }
 
-    private static function drillFor(BlockDose $whole, Fault $fault): BlockDose
+    /** The drill that mends a fault, at no more than half effort. */
+    public static function drillFor(BlockDose $whole, Fault $fault): BlockDose
     {
         $effort = min(self::DRILL_EFFORT, $whole->effort);
 
@@ -51,8 +58,8 @@ final class Weave
         ]);
     }
 
-    private static function withSets(BlockDose $block, int $sets): BlockDose
+    private static function withSets(BlockDose $block, int $sets, string $name = ''): BlockDose
     {
-        return new BlockDose(...[...get_object_vars($block), 'sets' => $sets, 'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets))]);
+        return new BlockDose(...[...get_object_vars($block), 'title' => $block->title.$name, 'sets' => $sets, 'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets))]);
     }
 }

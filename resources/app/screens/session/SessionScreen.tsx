@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
@@ -15,6 +15,7 @@ export type StationSet = Pick<Station, 'id' | 'title' | 'kinds' | 'length_m' | '
 export type Setup = { minutes: number; adults: number; balls: number; stations: StationSet[]; absent: string[]; late: { athlete: string; minutes: number }[] };
 
 const LATE_BY_MIN = 10;
+const LOOK_AFTER_MS = 250;
 
 const setupOf = (session: Session): Setup => ({
     minutes: session.minutes, adults: session.adults, balls: session.balls,
@@ -96,12 +97,18 @@ function Stations({ kept }: { kept: Session }) {
 function PlanB({ kept, setup, onClose, onKeep }: { kept: Session; setup: Setup; onClose: () => void; onKeep: (setup: Setup) => Promise<void> }) {
     const [now, setNow] = useState(setup);
     const [look, setLook] = useState<Session | null>(null);
+    const asking = useRef(0);
     const [problem, setProblem] = useState<unknown>(null);
     const everybody = [...kept.groups.flatMap((group) => group.members.map((member) => member.athlete)), ...kept.absent].sort((a, b) => a.name.localeCompare(b.name));
     const change = (with_: Partial<Setup>): void => {
         const next = { ...now, ...with_ };
         setNow(next);
-        api<Session>('POST', `/api/sessions/${kept.id}/preview`, { version: kept.version, ...next }).then((answer) => { setLook(answer); setProblem(null); }, setProblem);
+        const asked = ++asking.current;
+        window.setTimeout(() => {
+            // Only the last of several quick changes is looked at.
+            if (asked !== asking.current) return;
+            api<Session>('POST', `/api/sessions/${kept.id}/preview`, { version: kept.version, ...next }).then((answer) => { if (asked === asking.current) { setLook(answer); setProblem(null); } }, setProblem);
+        }, LOOK_AFTER_MS);
     };
     const inside = (): void => change({ stations: now.stations.map((station) => ({ ...station, length_m: Math.min(station.length_m, 12), surface: 'sprung' as const })) });
     return (
