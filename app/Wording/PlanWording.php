@@ -70,6 +70,7 @@ final class PlanWording
             'gloves' => ucfirst($title).': a hard implement and nothing to catch with. Throw one way, on a call, and collect together.',
             'hard_floor' => ucfirst($title).': landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter more.',
             'too_long' => ucfirst($title).": {$flag->who} needs {$wanted} minutes, the clock gives {$there}. What is left over is left.",
+            'spare' => "About {$wanted} minutes to spare: nobody stands about at a station. A game at the end, or an early end.",
             'too_short' => "{$there} minutes are too few: {$wanted} hold a warm-up, one station and a cool-down.",
         };
     }

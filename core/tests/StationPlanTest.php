@@ -48,6 +48,10 @@ final class StationPlanTest extends TestCase
         }
         $this->assertLessThanOrEqual(90, $plan->startsAt(count($plan->rounds)) + $plan->coolDownMin);
         $this->assertSame($plan->startsAt(1) - $plan->startsAt(0), $plan->rotationMin + 1);
+        $long = StationPlan::make($this->athletes(25), $this->stations(), 180, 3, 60);
+        $this->assertContains('spare', array_map(fn (StationFlag $flag): string => $flag->code, $long->flags), 'three hours are more than the doses need');
+        $this->assertSame($long->rotationMin, StationPlan::make($this->athletes(25), $this->stations(), 240, 3, 60)->rotationMin, 'nobody stands about');
+        $this->assertGreaterThanOrEqual(6, $plan->warmUpMin, 'the whole body first');
         $levels = array_map(fn (array $group): array => array_map(fn (StationAthlete $athlete): int => $athlete->level, $group), $plan->groups);
         $this->assertLessThanOrEqual(min($levels[4]), max($levels[0]), 'alike together');
     }
@@ -73,7 +77,7 @@ final class StationPlanTest extends TestCase
 
     public function test_space_balls_gloves_and_floor_are_checked(): void
     {
-        $codes = fn (StationPlan $plan): array => array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags);
+        $codes = fn (StationPlan $plan): array => array_values(array_diff(array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags), ['spare']));
         $serve = fn (float $length, int $capacity = 12, int $balls = 3): Station => new Station('whole', 'Whole', [BlockKind::Whole], $length, $capacity, false, Surface::Sprung, false, $balls);
         $this->assertSame([], $codes(StationPlan::make($this->athletes(6), [$serve(60)], 60, 1, 30)));
         $this->assertSame(['short_area'], $codes(StationPlan::make($this->athletes(6), [$serve(9)], 60, 1, 30)));

@@ -37,9 +37,11 @@ final class SessionClock
         if ($block->reps === 0) {
             return 0;
         }
+        // A warm-up loosens the whole body before the easy repetitions begin.
+        $before = $dose->kind === BlockKind::WarmUp ? self::UNCOUNTED_S['warm_up'] : 0;
         $each = max(self::repSeconds($dose->kind), ($dose->holdS ?? 0) + 2);
 
-        return $block->reps * $each + (count($block->repsBySet()) - 1) * $dose->restS;
+        return $before + $block->reps * $each + (count($block->repsBySet()) - 1) * $dose->restS;
     }
 
     private static function repSeconds(BlockKind $kind): int

@@ -19,6 +19,9 @@ final readonly class StationPlan
 
     private const CHANGE_OVER_MIN = 1;
 
+    /** A group needs more than the doses alone take: setting up, waiting, a word. More than this is standing about. */
+    private const AMPLE_SHARE = 1.5;
+
     /** Behind a target, and behind the thrower. */
     private const MARGIN_M = 3.0;
 
@@ -70,6 +73,11 @@ final readonly class StationPlan
             $stations = self::close($stations, $flags, 'closed_time', self::LEAST_ROTATION_MIN, $time(count($stations)));
         }
         $rotationMin = $stations === [] ? 0 : max(0, $time(count($stations)));
+        $ample = max(self::LEAST_ROTATION_MIN, (int) ceil(self::AMPLE_SHARE * self::longestStay($athletes, $stations)));
+        if ($rotationMin > $ample) {
+            $flags[] = new StationFlag('spare', wanted: count($stations) * ($rotationMin - $ample));
+            $rotationMin = $ample;
+        }
         if ($rotationMin < self::LEAST_ROTATION_MIN) {
             $flags[] = new StationFlag('too_short', wanted: $warmUpMin + $coolDownMin + self::LEAST_ROTATION_MIN + self::CHANGE_OVER_MIN, there: $minutes);
         }
@@ -117,6 +125,23 @@ final readonly class StationPlan
         $seconds = [0];
         foreach ($athletes as $athlete) {
             $seconds[] = array_sum(array_map(fn (BlockPlan $block): int => $block->asked->kind === $kind ? SessionClock::blockSeconds($block) : 0, $athlete->blocks));
+        }
+
+        return (int) ceil(max($seconds) / 60);
+    }
+
+    /**
+     * @param  list<StationAthlete>  $athletes
+     * @param  list<Station>  $stations
+     * @return int minutes of the longest work anybody has at a station
+     */
+    private static function longestStay(array $athletes, array $stations): int
+    {
+        $seconds = [0];
+        foreach ($athletes as $athlete) {
+            foreach ($stations as $station) {
+                $seconds[] = SessionClock::seconds($athlete->at($station));
+            }
         }
 
         return (int) ceil(max($seconds) / 60);

@@ -72,12 +72,13 @@ function Stations({ kept }: { kept: Session }) {
                         <table className="w-full min-w-[52rem] table-fixed">
                             <caption className="head border-b-2 border-ink pb-0.5 text-left text-lg">Group {group.name}</caption>
                             <colgroup><col className="w-44" /><col className="w-28" />{open.map((station) => <col key={station.id} />)}<col className="no-print w-40" /></colgroup>
-                            <thead className="sr-only"><tr><th>Athlete</th><th>With</th>{open.map((station) => <th key={station.id}>{station.title}</th>)}<th>Here or not</th></tr></thead>
+                            <thead className="sr-only"><tr><th>Athlete</th><th>With</th>{open.map((station) => <th key={station.id}>{station.title}</th>)}<th className="hidden print:table-cell">To tick</th><th className="no-print">Here or not</th></tr></thead>
                             <tbody>{group.members.map((member) => (
                                 <tr key={member.athlete.id} className="border-b border-line align-top">
                                     <th scope="row" className="py-1 pr-2 text-left"><Link to="/sheets/$sheetId" params={{ sheetId: member.sheet_id }} className="head hover:underline">{member.athlete.name}</Link><span className="label block font-normal"><WordMark word={member.word} size={12} /> {member.athlete.throwing_side === 'left' ? 'left' : ''}</span></th>
                                     <td className="py-1 pr-2 text-sm text-soft">{member.with ? `with ${member.with}` : 'with an adult'}{member.joins_round > 0 && <span className="block font-bold text-reduced">late: warms up first, joins {kept.rounds[member.joins_round]?.starts_at ?? 'no round any more'}</span>}</td>
                                     {open.map((station) => <td key={station.id} className="border-l border-line py-1 pl-2 pr-1 text-sm">{member.doses[station.id] || <span className="text-soft">feeds, watches</span>}</td>)}
+                                    <td className="hidden border-l border-line print:table-cell"><span className="sr-only">to tick</span></td>
                                     <td className="no-print whitespace-nowrap py-0.5 text-right">{me.records && <><button type="button" className="btn btn-quiet" onClick={() => toggleLate(member.athlete.id)}>{member.late_minutes > 0 ? 'On time' : 'Late'}</button><button type="button" className="btn btn-quiet" onClick={() => toggleAbsent(member.athlete.id)}>Not here</button></>}</td>
                                 </tr>
                             ))}</tbody>
