@@ -34,13 +34,13 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('button', { name: 'Edit a copy' }).click();
     await page.getByText(/would have been over/).waitFor();
     await keep(page, 'rule-sets');
-    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
     await page.getByRole('heading', { name: 'Sessions of the next three weeks' }).waitFor();
     await keep(page, 'plan');
     await page.getByRole('link', { name: /Evening session/ }).nth(1).click();
     await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
     await keep(page, 'session');
-    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
     await page.getByRole('link', { name: /Mira Okonjo/ }).first().click();
     await page.getByRole('heading', { name: 'Seven-day load', exact: false }).waitFor();
     await keep(page, 'season');
