@@ -62,7 +62,7 @@ final readonly class Rung
     /** The dose the rung is climbed on: its judged block. */
     public function ownDose(): BlockDose
     {
-        foreach ([BlockKind::Whole, BlockKind::Target, BlockKind::Part, BlockKind::Rehearsal] as $kind) {
+        foreach ([BlockKind::Whole, BlockKind::Target, BlockKind::GameLike, BlockKind::Part, BlockKind::Rehearsal] as $kind) {
             foreach ($this->blocks as $block) {
                 if ($block->judged && $block->kind === $kind) {
                     return $block;

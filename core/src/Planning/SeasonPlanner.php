@@ -247,6 +247,10 @@ final class SeasonPlanner
                 $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);
             }
         }
+        if ($emphasis !== Emphasis::Heavy && $pace->raised !== []) {
+            // A rung begun on a light day asks for its least effort and distance there already; the next heavy day goes on from them.
+            $this->reached = Pace::at(max($this->reached->reps ?? 0, $pace->reps), $pace->effort, $pace->distanceM);
+        }
         $this->add($day, $emphasis, $rung, null, false, $pace, $built, null);
     }
 
