@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\AthleteController;
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LimitsController;
 use App\Http\Controllers\LinkController;
 use App\Http\Controllers\PeopleController;
@@ -56,6 +57,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
         Route::post('sessions', 'planSession')->can('manage', 'squad');
     });
+    Route::get('library', [LibraryController::class, 'all']);
+    Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
+    Route::get('gates', [LibraryController::class, 'gates']);
     Route::get('plan', [PlanController::class, 'show']);
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
     Route::post('squads/{squad}/seasons', [PlanController::class, 'openForSquad'])->can('manage', 'squad');
@@ -94,6 +98,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('days/{day}', 'day')->can('view', 'athlete');
         Route::get('what-if', 'whatIf')->can('view', 'athlete');
         Route::get('homework', 'homework')->can('view', 'athlete');
+        Route::get('scores', 'scores')->can('view', 'athlete');
+        Route::post('scores', 'score')->can('record', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');

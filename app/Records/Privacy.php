@@ -14,11 +14,11 @@ final class Privacy
 {
     /** Tables that hold something of an athlete, and the column that says whose it is. */
     private const OWN = [
-        'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks', 'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips', 'returns', 'fixtures', 'seasons', 'limit_shares',
+        'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks', 'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores',
     ];
 
     /** What erasure takes away; counts and loads without a name stay, so that the club's totals stay true. */
-    private const ERASED = ['soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks', 'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'kept_rows', 'athlete_user', 'links'];
+    private const ERASED = ['soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks', 'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'athlete_user', 'links'];
 
     /** @return array<string, mixed> everything kept of an athlete, table by table */
     public function export(Athlete $athlete, User $by): array

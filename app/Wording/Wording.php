@@ -136,7 +136,9 @@ final class Wording
 
     public static function object(LibraryObject $object): string
     {
-        return $object->massKg === null ? $object->name : "{$object->name}, ".self::number($object->massKg * 1000).' g';
+        $saysItsMass = preg_match('/\d ?k?g$/', $object->name) === 1;
+
+        return $object->massKg === null || $saysItsMass ? $object->name : "{$object->name}, ".self::number($object->massKg * 1000).' g';
     }
 
     /** A dose without its repetitions: "75 %, 9 m". */

@@ -4,8 +4,10 @@ import { AfterScreen } from './screens/after/AfterScreen';
 import { AthleteScreen } from './screens/athlete/AthleteScreen';
 import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
+import { GatesScreen } from './screens/gates/GatesScreen';
 import { HomeworkScreen } from './screens/homework/HomeworkScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
+import { LadderPage, LibraryScreen } from './screens/library/LibraryScreen';
 import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
@@ -35,6 +37,9 @@ const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$she
 const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
+const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
+const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
 const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component: PlanScreen });
 const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
 const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
@@ -48,7 +53,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

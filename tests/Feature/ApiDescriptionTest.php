@@ -58,7 +58,7 @@ final class ApiDescriptionTest extends TestCase
 
         $season = Season::query()->where('athlete_id', $this->athlete('Mira')->id)->firstOrFail();
 
-        return strtr($path, ['{season}' => $season->id, '{day}' => $this->coach()->workspace->today()->plus(-2)->iso(), '{session}' => $this->sheetOf($name)->training_session_id,
+        return strtr($path, ['{ladder}' => 'racket-serve', '{season}' => $season->id, '{day}' => $this->coach()->workspace->today()->plus(-2)->iso(), '{session}' => $this->sheetOf($name)->training_session_id,
             '{athlete}' => $this->athlete($name)->id, '{sheet}' => $this->sheetOf($name)->id, '{return}' => $return->id,
             '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id'] ?? 'arm-week:17-18:dominant',
         ]).match (true) {

@@ -9,22 +9,26 @@ use App\Http\Problem;
 use App\Http\Requests\ClearanceRequest;
 use App\Http\Requests\DecisionRequest;
 use App\Http\Requests\ReportsRequest;
+use App\Http\Requests\ScoreRequest;
 use App\Http\Requests\WorkRequest;
 use App\Http\Views\AthleteView;
 use App\Http\Views\DayWorkView;
 use App\Http\Views\HeadroomGridView;
 use App\Http\Views\HomeworkView;
 use App\Http\Views\LoadView;
+use App\Http\Views\ScoresView;
 use App\Http\Views\WhatIfView;
 use App\Http\Views\WhyView;
 use App\Models\Athlete;
 use App\Records\HealthLog;
 use App\Records\PromotionDesk;
+use App\Records\ScoreDesk;
 use App\Records\WorkLog;
 use App\Screens\AthleteScreen;
 use App\Screens\HeadroomScreen;
 use App\Screens\HomeworkScreen;
 use App\Screens\LoadScreen;
+use App\Screens\ScoreScreen;
 use App\Screens\WhyScreen;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
@@ -65,6 +69,20 @@ final class AthleteController
         } catch (InvalidValue $error) {
             throw new Problem(422, 'Some of it cannot be used', $error->getMessage(), ['day' => [$error->getMessage()]]);
         }
+    }
+
+    #[Answers(ScoresView::class)]
+    public function scores(Request $request, Athlete $athlete, ScoreScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
+    }
+
+    #[Answers(ScoresView::class)]
+    public function score(ScoreRequest $request, Athlete $athlete, ScoreDesk $desk, ScoreScreen $screen): JsonResponse
+    {
+        $desk->add($athlete, $request->validated(), $request->user());
+
+        return $this->scores($request, $athlete, $screen);
     }
 
     #[Answers(HomeworkView::class, query: ['ladder' => 'string'])]

@@ -103,6 +103,35 @@ final class Library
         });
     }
 
+    /**
+     * @return array<string, list<Pose>> key positions by skill
+     *
+     * @throws LibraryProblem
+     */
+    public function figures(): array
+    {
+        return $this->read('figures.json', function (Node $file): array {
+            $angle = fn (Node $n): float => $n->number(-200, 200);
+            $pair = fn (Node $n): array => count($n->items()) === 2 ? array_map($angle, $n->items()) : throw $n->outOfRange('Two angles are needed: the upper part, then the lower.');
+            $figures = [];
+            foreach ($file->keys(['figures'], ['$schema'])->get('figures')->entries() as $skill => $poses) {
+                if (! isset($this->skills()[$skill])) {
+                    throw new CaseError('unknown_reference', $poses->path, "There is no skill “{$skill}”.");
+                }
+                $figures[$skill] = array_map(function (Node $pose) use ($angle, $pair): Pose {
+                    $pose->keys(['name', 'text', 'trunk', 'throwing_arm', 'front_arm', 'front_leg', 'back_leg', 'lift'], ['tool']);
+
+                    return new Pose(
+                        $pose->get('name')->string(), $pose->get('text')->string(), $angle($pose->get('trunk')), $pair($pose->get('throwing_arm')), $pair($pose->get('front_arm')),
+                        $pair($pose->get('front_leg')), $pair($pose->get('back_leg')), $pose->get('lift')->number(0, 3), $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
+                    );
+                }, $poses->items());
+            }
+
+            return $figures;
+        });
+    }
+
     /** @return list<string> ids of the ladder files, readable or not */
     public function ladderIds(): array
     {
@@ -156,7 +185,7 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
+        foreach ([$this->figures(...), ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {

@@ -28,6 +28,35 @@ final class Statistics
     }
 
     /**
+     * Two-sided interval of a proportion by Wilson's score.
+     *
+     * @param  int  $good  at most $n
+     * @param  int  $n  at least 1
+     * @param  float  $confidence  between 0 and 1, both sides together
+     * @return array{float, float}
+     */
+    public static function wilsonInterval(int $good, int $n, float $confidence): array
+    {
+        $oneSided = 1 - (1 - $confidence) / 2;
+
+        return [self::wilsonLowerBound($good, $n, $oneSided), 1 - self::wilsonLowerBound($n - $good, $n, $oneSided)];
+    }
+
+    /**
+     * Interval of a difference of two proportions from their Wilson intervals: R. G. Newcombe, Statistics in Medicine 17 (1998), 873–890, method 10.
+     *
+     * @return array{float, float, float} the difference of the first less the second, and its bounds
+     */
+    public static function newcombe(int $good, int $n, int $otherGood, int $otherN, float $confidence): array
+    {
+        [$low, $high] = self::wilsonInterval($good, $n, $confidence);
+        [$otherLow, $otherHigh] = self::wilsonInterval($otherGood, $otherN, $confidence);
+        [$p, $q] = [$good / $n, $otherGood / $otherN];
+
+        return [$p - $q, $p - $q - sqrt(($p - $low) ** 2 + ($otherHigh - $q) ** 2), $p - $q + sqrt(($high - $p) ** 2 + ($q - $otherLow) ** 2)];
+    }
+
+    /**
      * Inverse of the standard normal distribution, to about 1 part in 10^16:
      * algorithm AS 241 (PPND16), M. J. Wichura, Applied Statistics 37 (1988), 477–484.
      *

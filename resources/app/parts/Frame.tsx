@@ -59,7 +59,7 @@ function TopBar({ me }: { me: Me }) {
     return (
         <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6">
             <Link to="/" className="head text-xl">Augendo</Link>
-            {([['/', 'Today'], ['/roll-call', 'Roll call'], ['/plan', 'Plan'], ['/returns', 'Returns'], ['/limits', 'Limits'], ...(me.decides ? [['/people', 'People'] as const] : [])] as const).map(([to, label]) => <Link key={to} to={to} className="head" activeOptions={{ exact: to === '/' }} activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>{label}</Link>)}
+            {([['/', 'Today'], ['/roll-call', 'Roll call'], ['/plan', 'Plan'], ['/gates', 'Gates'], ['/returns', 'Returns'], ['/library', 'Library'], ['/limits', 'Limits'], ...(me.decides ? [['/people', 'People'] as const] : [])] as const).map(([to, label]) => <Link key={to} to={to} className="head" activeOptions={{ exact: to === '/' }} activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>{label}</Link>)}
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>

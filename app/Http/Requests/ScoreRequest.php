@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Augendo\Core\Scoring\ScoreKind;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ScoreRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $kind = fn (ScoreKind $kind): string => "required_if:kind,{$kind->value}";
+
+        return [
+            'id' => ['required', new UuidV7],
+            'kind' => ['required', Rule::enum(ScoreKind::class)],
+            'name' => ['required', 'string', 'max:60'],
+            'goal' => ['present', 'nullable', 'numeric', 'between:0,10000'],
+            'seen' => ['required', 'array'],
+            'seen.points_each' => [$kind(ScoreKind::TargetRound), 'integer', 'between:1,100'],
+            'seen.zones' => [$kind(ScoreKind::TargetRound), 'array', 'between:1,12'],
+            'seen.zones.*' => ['array', 'between:1,50'],
+            'seen.zones.*.*' => ['boolean'],
+            'seen.throws' => [$kind(ScoreKind::ClearTargets), 'integer', 'between:1,500'],
+            'seen.targets' => [$kind(ScoreKind::ClearTargets), 'integer', 'between:1,50'],
+            'seen.attempts' => [$kind(ScoreKind::InARow), 'array', 'between:1,500'],
+            'seen.attempts.*' => ['boolean'],
+            'seen.points' => [$kind(ScoreKind::ServeGame), $kind(ScoreKind::Grouping), 'array', 'between:1,300'],
+            'seen.points.*' => ['array', 'size:2'],
+        ];
+    }
+}

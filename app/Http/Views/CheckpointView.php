@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Views;
+
+use OpenApi\Attributes as OA;
+
+/** One observable thing. */
+#[OA\Schema]
+final readonly class CheckpointView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $good,
+    ) {}
+}

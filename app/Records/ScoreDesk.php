@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Models\Athlete;
+use App\Models\User;
+use Augendo\Core\InvalidValue;
+use Augendo\Core\Scoring\Score;
+use Augendo\Core\Scoring\ScoreKind;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Scores of an athlete: what was seen, and the number it comes to. */
+final class ScoreDesk
+{
+    /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
+    public function add(Athlete $athlete, array $given, User $by): void
+    {
+        if (DB::table('scores')->where('id', $given['id'])->exists()) {
+            return;
+        }
+        $kind = ScoreKind::from($given['kind']);
+        try {
+            $score = self::read($kind, $given['seen']);
+        } catch (InvalidValue $error) {
+            throw new Problem(422, 'Some of it cannot be used', $error->getMessage(), ['seen' => [$error->getMessage()]]);
+        }
+        $now = Carbon::now($by->workspace->timezone);
+        DB::table('scores')->insert([
+            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
+            'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value, 'goal' => $given['goal'], 'taken_by' => $by->id,
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $seen */
+    public static function read(ScoreKind $kind, array $seen): Score
+    {
+        return match ($kind) {
+            ScoreKind::TargetRound => Score::targetRound(array_map(fn (array $zone): array => array_map(boolval(...), array_values($zone)), array_values($seen['zones'])), (int) $seen['points_each']),
+            ScoreKind::ClearTargets => Score::clearTargets((int) $seen['throws'], (int) $seen['targets']),
+            ScoreKind::InARow => Score::inARow(array_map(boolval(...), array_values($seen['attempts']))),
+            ScoreKind::ServeGame => Score::serveGame(array_map(fn (array $point): array => [(bool) $point[0], $point[1] === null ? null : (bool) $point[1]], array_values($seen['points']))),
+            ScoreKind::Grouping => Score::grouping(self::points($seen)),
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $seen
+     * @return list<array{float, float}>
+     */
+    public static function points(array $seen): array
+    {
+        return array_map(fn (array $point): array => [(float) $point[0], (float) $point[1]], array_values($seen['points']));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\GroupingView;
+use App\Http\Views\ScoreSeriesView;
+use App\Http\Views\ScoresView;
+use App\Http\Views\ScoreView;
+use App\Models\Athlete;
+use App\Records\AthleteDay;
+use App\Records\ScoreDesk;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Scoring\Grouping;
+use Augendo\Core\Scoring\ScoreKind;
+use Illuminate\Support\Facades\DB;
+
+/** Scores against the athlete's own past. None of them advances anybody. */
+final class ScoreScreen
+{
+    private const SHOWN = 20;
+
+    public function view(Athlete $athlete, Day $on): ScoresView
+    {
+        $day = new AthleteDay($athlete, $on);
+        $ignoring = [];
+        foreach ($day->ladders->placementsOf($athlete) as $placement) {
+            if ($day->ladders->rung($placement)->outcomeIgnored) {
+                $ignoring[] = $day->ladders->ladder($placement)->name.', '.lcfirst($day->ladders->rung($placement)->name);
+            }
+        }
+        $series = [];
+        foreach (DB::table('scores')->where('athlete_id', $athlete->id)->orderBy('at')->get()->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}") as $rows) {
+            $kind = ScoreKind::from($rows[0]->kind);
+            $values = $rows->map(fn (object $row): float => (float) $row->value)->values()->all();
+            $last = $rows->last();
+            $goal = $last->goal === null ? null : (float) $last->goal;
+            $best = $values === [] ? 0.0 : $kind->best($values);
+            $series[] = new ScoreSeriesView(
+                $kind->value, $rows[0]->name, self::number($kind, $best), self::number($kind, (float) $last->value), $goal === null ? null : self::number($kind, $goal),
+                $goal !== null && ($kind->lessIsBetter() ? (float) $last->value <= $goal + 1e-9 : (float) $last->value >= $goal - 1e-9), $kind->lessIsBetter(), array_slice($values, -self::SHOWN),
+                $rows->reverse()->take(self::SHOWN)->map(fn (object $row): ScoreView => new ScoreView($row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value), ScoreDesk::read($kind, json_decode($row->seen, true))->detail, abs((float) $row->value - $best) < 1e-9))->values()->all(),
+                $kind === ScoreKind::Grouping ? self::grouping(ScoreDesk::points(json_decode($last->seen, true))) : null,
+            );
+        }
+
+        return new ScoresView(Parts::athlete($athlete, $on), $on->iso(), $ignoring, $series);
+    }
+
+    private static function number(ScoreKind $kind, float $value): string
+    {
+        return match ($kind) {
+            ScoreKind::TargetRound => Wording::number($value).' points',
+            ScoreKind::ClearTargets => Wording::number($value).' throws',
+            ScoreKind::InARow => Wording::number($value).' in a row',
+            ScoreKind::ServeGame => Wording::percent($value).' first serves',
+            ScoreKind::Grouping => Wording::number($value, 2).' m off',
+        };
+    }
+
+    /** @param  list<array{float, float}>  $points */
+    private static function grouping(array $points): GroupingView
+    {
+        $of = Grouping::of($points);
+        $m = fn (float $value): string => Wording::number($value, 2).' m';
+        $thirds = $of->thirds;
+
+        return new GroupingView(
+            array_map(fn (array $point): string => implode(' ', $point), $points), $of->acrossM, $of->alongM, $of->meanRadialErrorM, $of->halfCircleM,
+            $of->ellipse === null ? [] : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
+            "{$of->n} points. In the mean {$m(abs($of->acrossM))} ".($of->acrossM < 0 ? 'left' : 'right').", {$m(abs($of->alongM))} ".($of->alongM < 0 ? 'short' : 'long')."; {$m($of->meanRadialErrorM)} from the aim; half within {$m($of->halfCircleM)} of their middle. ".($of->tendency === [] ? 'No side leads.' : 'Tends '.implode(' and ', $of->tendency).'.')
+                .($thirds === null ? '' : " First third {$m($thirds[0]->meanRadialErrorM)} from the aim, last third {$m($thirds[1]->meanRadialErrorM)}."),
+        );
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Scoring;
+
+use Augendo\Core\InvalidValue;
+use Augendo\Core\Mechanics\Statistics;
+
+/** Where it landed, against the aim: how far off in the mean, how wide, and which way. Metres; x to the right, y beyond the aim. */
+final readonly class Grouping
+{
+    private const THIRDS_FROM = 6;
+
+    /** A tendency is named when the mean is off by more than its standard error this many times. */
+    private const TENDENCY_ERRORS = 2.0;
+
+    /**
+     * @param  float  $acrossM  mean offset to the right of the aim
+     * @param  float  $alongM  mean offset beyond the aim, or above it
+     * @param  float  $meanRadialErrorM  mean distance from the aim
+     * @param  float  $halfCircleM  radius about the mean point that holds half
+     * @param  array{float, float, float}|null  $ellipse  standard deviations along the long and the short axis, and the angle of the long one from the right, radians; null with fewer than three
+     * @param  list<'left'|'right'|'short'|'long'>  $tendency
+     * @param  array{self, self}|null  $thirds  the first and the last third, when there are enough
+     */
+    private function __construct(
+        public int $n,
+        public float $acrossM,
+        public float $alongM,
+        public float $meanRadialErrorM,
+        public float $halfCircleM,
+        public ?array $ellipse,
+        public array $tendency,
+        public ?array $thirds,
+    ) {}
+
+    /**
+     * @param  list<array{float, float}>  $points  relative to the aim, in the order they were thrown
+     *
+     * @throws InvalidValue
+     */
+    public static function of(array $points, bool $withThirds = true): self
+    {
+        $n = count($points);
+        if ($n === 0) {
+            throw new InvalidValue('No landing points: nothing to say about a grouping.');
+        }
+        [$x, $y] = [array_column($points, 0), array_column($points, 1)];
+        [$meanX, $meanY] = [array_sum($x) / $n, array_sum($y) / $n];
+        $radial = array_map(fn (array $p): float => hypot($p[0], $p[1]), $points);
+        $about = array_map(fn (array $p): float => hypot($p[0] - $meanX, $p[1] - $meanY), $points);
+        sort($about);
+        $middle = intdiv($n, 2);
+        $half = $n % 2 === 1 ? $about[$middle] : ($about[$middle - 1] + $about[$middle]) / 2;
+        $variance = fn (array $values, float $mean): float => $n < 2 ? 0.0 : array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1);
+        [$varX, $varY] = [$variance($x, $meanX), $variance($y, $meanY)];
+        $covariance = $n < 2 ? 0.0 : array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $points)) / ($n - 1);
+        $off = fn (float $mean, float $variance): bool => $n >= 4 && abs($mean) > self::TENDENCY_ERRORS * sqrt($variance / $n) && abs($mean) > 1e-9;
+        $tendency = array_values(array_filter([
+            $off($meanX, $varX) ? ($meanX < 0 ? 'left' : 'right') : null,
+            $off($meanY, $varY) ? ($meanY < 0 ? 'short' : 'long') : null,
+        ]));
+        $third = intdiv($n, 3);
+
+        return new self(
+            $n, $meanX, $meanY, array_sum($radial) / $n, $half, $n < 3 ? null : self::axes($varX, $varY, $covariance), $tendency,
+            $withThirds && $n >= self::THIRDS_FROM ? [self::of(array_slice($points, 0, $third), false), self::of(array_slice($points, -$third), false)] : null,
+        );
+    }
+
+    /**
+     * Half axes of the ellipse that holds a share of a two-dimensional normal scatter: standard deviations × √(−2·ln(1 − share)).
+     *
+     * @return array{float, float}|null metres, the long one first
+     */
+    public function ellipseHolding(float $share): ?array
+    {
+        $scale = sqrt(-2 * log(1 - $share));
+
+        return $this->ellipse === null ? null : [$this->ellipse[0] * $scale, $this->ellipse[1] * $scale];
+    }
+
+    /**
+     * The share that lands in a zone, with its 80 % interval.
+     *
+     * @param  list<array{float, float}>  $points
+     * @param  float  $widthM  of the zone, about the aim
+     * @return array{int, float, float, float} how many, the share, and its bounds
+     */
+    public static function within(array $points, float $widthM, float $depthM): array
+    {
+        $inside = count(array_filter($points, fn (array $p): bool => abs($p[0]) <= $widthM / 2 + 1e-9 && abs($p[1]) <= $depthM / 2 + 1e-9));
+        [$low, $high] = Statistics::wilsonInterval($inside, max(1, count($points)), 0.8);
+
+        return [$inside, $inside / max(1, count($points)), $low, $high];
+    }
+
+    /** @return array{float, float, float} */
+    private static function axes(float $varX, float $varY, float $covariance): array
+    {
+        $middle = ($varX + $varY) / 2;
+        $spread = hypot(($varX - $varY) / 2, $covariance);
+
+        return [sqrt(max(0.0, $middle + $spread)), sqrt(max(0.0, $middle - $spread)), 0.5 * atan2(2 * $covariance, $varX - $varY)];
+    }
+}

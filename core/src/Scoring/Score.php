@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Scoring;
+
+use Augendo\Core\InvalidValue;
+
+/** A score as one number, worked out from what was seen. It is compared with the athlete's own past; it never advances anybody. */
+final readonly class Score
+{
+    private function __construct(public ScoreKind $kind, public float $value, public string $detail) {}
+
+    /**
+     * @param  list<list<bool>>  $zones  hit or not, by zone and ball
+     */
+    public static function targetRound(array $zones, int $pointsEach): self
+    {
+        $balls = array_merge(...$zones ?: [[]]);
+        if ($balls === [] || $pointsEach < 1) {
+            throw new InvalidValue('A target round needs at least one zone, one ball, and one point a hit.');
+        }
+        $hits = count(array_filter($balls));
+
+        return new self(ScoreKind::TargetRound, (float) ($hits * $pointsEach), "{$hits} of ".count($balls).' hit: '.implode(', ', array_map(fn (array $zone): string => (string) count(array_filter($zone)), $zones)).' by zone');
+    }
+
+    /** How many throws it took to clear so many targets. */
+    public static function clearTargets(int $throws, int $targets): self
+    {
+        if ($targets < 1 || $throws < $targets) {
+            throw new InvalidValue("{$targets} targets cannot be cleared with {$throws} throws.");
+        }
+
+        return new self(ScoreKind::ClearTargets, (float) $throws, "{$targets} targets");
+    }
+
+    /** @param  list<bool>  $attempts  in order */
+    public static function inARow(array $attempts): self
+    {
+        $longest = $run = 0;
+        foreach ($attempts as $good) {
+            $run = $good ? $run + 1 : 0;
+            $longest = max($longest, $run);
+        }
+
+        return new self(ScoreKind::InARow, (float) $longest, count($attempts).' tries');
+    }
+
+    /**
+     * @param  list<array{bool, bool|null}>  $points  first serve in, and the second where there was one
+     */
+    public static function serveGame(array $points): self
+    {
+        if ($points === []) {
+            throw new InvalidValue('A serve game needs at least one point.');
+        }
+        $first = count(array_filter($points, fn (array $p): bool => $p[0]));
+        $seconds = array_filter($points, fn (array $p): bool => ! $p[0] && $p[1] !== null);
+        $secondIn = count(array_filter($seconds, fn (array $p): bool => $p[1] === true));
+        $double = count($seconds) - $secondIn;
+
+        return new self(ScoreKind::ServeGame, $first / count($points), "{$first} of ".count($points)." first serves in, {$secondIn} of ".count($seconds)." second, {$double} double ".($double === 1 ? 'fault' : 'faults'));
+    }
+
+    /** @param  list<array{float, float}>  $points  metres from the aim */
+    public static function grouping(array $points): self
+    {
+        $grouping = Grouping::of($points);
+
+        return new self(ScoreKind::Grouping, $grouping->meanRadialErrorM, "{$grouping->n} points".($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Scoring;
+
+enum ScoreKind: string
+{
+    case TargetRound = 'target_round';
+    case ClearTargets = 'clear_targets';
+    case InARow = 'in_a_row';
+    case ServeGame = 'serve_game';
+    case Grouping = 'grouping';
+
+    public function lessIsBetter(): bool
+    {
+        return $this === self::ClearTargets || $this === self::Grouping;
+    }
+
+    /**
+     * @param  non-empty-list<float>  $values
+     */
+    public function best(array $values): float
+    {
+        return $this->lessIsBetter() ? min($values) : max($values);
+    }
+}

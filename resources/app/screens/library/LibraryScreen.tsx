@@ -1,0 +1,75 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from '@tanstack/react-router';
+import { useState } from 'react';
+import { api, type LibraryLadder, type LibraryRow } from '../../api/client';
+import { Figure } from '../../parts/Figure';
+import { Loading, Notice } from '../../parts/Notice';
+
+const FAMILIES: [family: string, name: string][] = [['throw', 'Throws'], ['serve', 'Serves'], ['strike', 'Strikes'], ['pass', 'Passes and touch serves'], ['jump', 'Jumps and landings']];
+
+/** Every ladder; what is typed is looked for in faults, cues, drills and rungs. */
+export function LibraryScreen() {
+    const [wanted, setWanted] = useState('');
+    const query = useQuery({ queryKey: ['library'], queryFn: () => api<LibraryRow[]>('GET', '/api/library'), staleTime: Infinity });
+    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
+    if (!query.data) return <main><Loading what="the library" /></main>;
+    const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+    const found = query.data.filter((row) => words.every((word) => row.words.includes(word)));
+    const hit = (row: LibraryRow): string | null => (words.length === 0 ? null : row.words.split(' | ').slice(2).find((part) => words.some((word) => part.includes(word))) ?? null);
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="flex flex-wrap items-end gap-4 py-3"><div><h1 className="text-2xl">Library</h1><p className="mt-1 text-soft">How each skill is built, rung by rung, and mended. Open files in library/ladders: copy one, change it, and it is here.</p></div><span className="grow" /><label className="grid w-full gap-1 sm:w-80"><span className="label">Look for a fault, a cue, a drill, a rung</span><input className="field" type="search" placeholder="elbow drops" value={wanted} onChange={(event) => setWanted(event.target.value)} /></label></header>
+            <p role="status" className="label">{words.length > 0 ? `${found.length} of ${query.data.length} ladders` : `${query.data.length} ladders`}</p>
+            <div className="grid gap-x-12 gap-y-6 pt-2 lg:grid-cols-2">
+                {FAMILIES.map(([family, name]) => {
+                    const rows = found.filter((row) => row.family === family);
+                    return rows.length === 0 ? null : (
+                        <section key={family} aria-label={name}><h2 className="border-b-2 border-ink pb-1 text-base">{name}</h2><ul>{rows.map((row) => (
+                            <li key={row.id}><Link to="/library/$ladderId" params={{ ladderId: row.id }} className="block border-b border-line py-2 hover:bg-faint"><span className="flex items-baseline justify-between gap-3"><span className="head text-lg">{row.name}</span><span className="label">{row.rungs} rungs</span></span><span className="block text-sm text-soft">{row.summary}</span>{hit(row) && <span className="mt-0.5 block border-l-4 border-tape pl-2 text-sm">{hit(row)}</span>}</Link></li>
+                        ))}</ul></section>
+                    );
+                })}
+            </div>
+            {found.length === 0 && <p className="py-6 text-lg">No ladder says that. Try a shorter word: “elbow”, “toss”, “quiet”.</p>}
+        </main>
+    );
+}
+
+/** A ladder, read like a page of a manual. */
+export function LadderPage() {
+    const { ladderId } = useParams({ from: '/frame/library/$ladderId' });
+    const [hand, setHand] = useState<'right' | 'left'>('right');
+    const query = useQuery({ queryKey: ['library', ladderId, hand], queryFn: () => api<LibraryLadder>('GET', `/api/library/${ladderId}?hand=${hand}`), placeholderData: (before) => before });
+    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
+    if (!query.data) return <main><Loading what="the ladder" /></main>;
+    const ladder = query.data;
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="flex flex-wrap items-end gap-4 border-b-2 border-ink py-3">
+                <div className="max-w-prose"><p className="label"><Link to="/library" className="hover:underline">Library</Link> · version {ladder.version}{ladder.needs.length > 0 ? ` · builds on ${ladder.needs.join('; ')}` : ''}</p><h1 className="text-2xl">{ladder.name}</h1><p>{ladder.summary}</p></div>
+                <span className="grow" />
+                <span role="group" aria-label="Written for" className="no-print flex border border-ink">{(['right', 'left'] as const).map((side) => <button key={side} type="button" aria-pressed={hand === side} className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`} onClick={() => setHand(side)}>{side}-handed</button>)}</span>
+                <button type="button" className="btn no-print" onClick={() => window.print()}>Print</button>
+            </header>
+            {ladder.figures.length > 0 && <section aria-label="Key positions" className="grid grid-cols-2 gap-4 border-b border-line py-3 md:grid-cols-4">{ladder.figures.map((pose) => <Figure key={pose.name} pose={pose} mirrored={hand === 'left'} />)}</section>}
+            <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_25rem]">
+                <section aria-label="Rungs">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
+                    <ol>{ladder.rungs.map((rung, i) => (
+                        <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
+                            <h3 className="text-lg"><span className="figure mr-2 text-soft">{i + 1}</span>{rung.name}</h3>
+                            <p>{rung.goal}. <span className="text-soft">{rung.outcome_ignored ? 'Where it lands is not looked at.' : 'Where it lands counts.'} Look for: {rung.checkpoints.join(', ').toLowerCase()}.</span></p>
+                            <table className="mt-1 w-full text-sm"><tbody>{rung.blocks.map((block, j) => <tr key={j} className="align-top"><td className="label w-24 py-0.5">{block.kind}</td><td className="py-0.5 pr-3"><span className={block.judged ? 'font-bold' : ''}>{block.title}.</span> <span className="text-soft">{block.text}</span></td><td className="figure w-56 py-0.5 text-right">{block.dose}</td></tr>)}</tbody></table>
+                            <p className="text-sm text-soft">To go on: {rung.gate}</p>
+                        </li>
+                    ))}</ol>
+                </section>
+                <aside className="grid content-start gap-6">
+                    <section aria-label="Cautions" className="border-l-4 border-stop pl-3"><h2 className="text-base">Before anyone starts</h2><ul className="list-disc pl-4">{ladder.cautions.map((each) => <li key={each}>{each}</li>)}</ul></section>
+                    <section aria-label="Checkpoints"><h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2><dl>{ladder.checkpoints.map((each) => <div key={each.name} className="border-b border-line py-1"><dt className="head">{each.name}</dt><dd className="text-soft">{each.good}</dd></div>)}</dl></section>
+                    <section aria-label="Faults"><h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>{ladder.faults.map((each) => <div key={each.name} className="border-b border-line py-1"><p><span className="head">{each.name}</span>{each.safety && <span className="label text-stop"> can hurt</span>} <span className="label">{each.checkpoint}</span></p><p>“{each.cue}” <span className="text-soft">{each.drill}.</span></p></div>)}</section>
+                </aside>
+            </div>
+        </main>
+    );
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+final class ScoreTest extends TestCase
+{
+    public function test_scores_are_kept_once_and_held_against_the_athletes_own_past(): void
+    {
+        $this->actingAs($this->coach());
+        $yuna = $this->athlete('Yuna');
+        $add = fn (string $kind, array $seen, ?float $goal = null, ?string $id = null): TestResponse => $this->postJson("/api/athletes/{$yuna->id}/scores", ['id' => $id ?? (string) Str::uuid7(), 'kind' => $kind, 'name' => 'Evening', 'goal' => $goal, 'seen' => $seen]);
+        $zones = fn (int $hits): array => ['points_each' => 5, 'zones' => array_chunk(array_map(fn (int $i): bool => $i < $hits, range(0, 19)), 5)];
+        $id = (string) Str::uuid7();
+        $add('target_round', $zones(12), 75, $id)->assertOk();
+        $add('target_round', $zones(12), 75, $id)->assertOk()->assertJsonCount(1, 'series.0.scores');
+        $view = $add('target_round', $zones(16), 75)->assertOk();
+        $this->assertSame(['80 points', '80 points', '75 points', true], [$view->json('series.0.best'), $view->json('series.0.last'), $view->json('series.0.goal'), $view->json('series.0.goal_reached')]);
+        $this->assertSame([60, 80], $view->json('series.0.trend'));
+
+        $add('clear_targets', ['throws' => 9, 'targets' => 3])->assertOk();
+        $view = $add('clear_targets', ['throws' => 12, 'targets' => 3])->assertOk();
+        $cleared = collect($view->json('series'))->firstWhere('kind', 'clear_targets');
+        $this->assertSame(['9 throws', '12 throws', true], [$cleared['best'], $cleared['last'], $cleared['less_is_better']]);
+
+        $view = $add('grouping', ['points' => [[0.5, -0.2], [0.4, 0.1], [0.6, 0.0], [0.55, 0.2], [0.45, -0.1], [0.5, 0.0]]])->assertOk();
+        $grouping = collect($view->json('series'))->firstWhere('kind', 'grouping');
+        $this->assertStringContainsString('Tends right', $grouping['grouping']['sentence']);
+        $this->assertCount(5, $grouping['grouping']['ellipses']);
+
+        $add('clear_targets', ['throws' => 2, 'targets' => 3])->assertStatus(422)->assertJsonPath('detail', '3 targets cannot be cleared with 2 throws.');
+        $add('target_round', ['zones' => []])->assertStatus(422);
+        $add('serve_game', [])->assertStatus(422);
+        // A score moves no gate.
+        $gates = fn (): array => collect($this->getJson('/api/gates')->json('rows'))->firstWhere('athlete.given_name', 'Yuna')['gate'];
+        $before = $gates();
+        $add('target_round', $zones(20))->assertOk();
+        $this->assertSame($before, $gates());
+        $this->assertNotSame([], $this->getJson("/api/athletes/{$this->athlete('Kaito')->id}/scores")->json('outcome_ignored'), 'on his rung the outcome is not looked at');
+    }
+
+    public function test_the_squad_is_sorted_by_what_a_look_would_decide_and_the_library_reads_for_both_hands(): void
+    {
+        $this->actingAs($this->coach());
+        $rows = collect($this->getJson('/api/gates')->assertOk()->json('rows'));
+        $group = fn (string $name): string => $rows->firstWhere('athlete.given_name', $name)['group'];
+        $this->assertSame(['ready', 'ready', 'watch', 'rest', 'return'], array_map($group, ['Mira', 'Tomas', 'Ilse', 'Sofie', 'Luca']));
+        $watched = $rows->where('group', 'watch')->map(fn (array $row): float => $row['opens'] + $row['steps_back'])->values()->all();
+        $sorted = $watched;
+        rsort($sorted);
+        $this->assertSame($sorted, $watched);
+        $this->assertSame(range(0, count($rows) - 1), $rows->keys()->all());
+
+        $this->assertGreaterThanOrEqual(20, count($this->getJson('/api/library')->assertOk()->json()));
+        $page = fn (string $hand): string => (string) $this->getJson("/api/library/overhand-throw?hand={$hand}")->assertOk()->getContent();
+        $this->assertStringContainsString('Left foot steps to the target', $page('right'));
+        $this->assertStringContainsString('Right foot steps to the target', $page('left'));
+        $this->getJson('/api/library/no-such')->assertNotFound();
+    }
+}
