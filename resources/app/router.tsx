@@ -18,6 +18,7 @@ import { ReturnScreen } from './screens/returns/ReturnScreen';
 import { ReturnsScreen } from './screens/returns/ReturnsScreen';
 import { RollCallScreen } from './screens/rollcall/RollCallScreen';
 import { LoadScreen } from './screens/load/LoadScreen';
+import { ScoresScreen } from './screens/scores/ScoresScreen';
 import { NewSeasonScreen, SeasonScreen } from './screens/season/SeasonScreen';
 import { SessionScreen } from './screens/session/SessionScreen';
 import { SheetScreen } from './screens/sheet/SheetScreen';
@@ -37,6 +38,7 @@ const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$she
 const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const scores = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/scores', component: ScoresScreen });
 const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
 const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
 const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
@@ -53,7 +55,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, scores, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

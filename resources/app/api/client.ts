@@ -45,6 +45,7 @@ export type Homework = Schemas['HomeworkView'];
 export type LibraryRow = Schemas['LibraryRowView'];
 export type LibraryLadder = Schemas['LibraryLadderView'];
 export type Gates = Schemas['GatesView'];
+export type Scores = Schemas['ScoresView'];
 export type Plan = Schemas['PlanView'];
 export type Season = Schemas['SeasonView'];
 export type Session = Schemas['SessionView'];
