@@ -31,7 +31,7 @@ final class RepLog
             $now = Carbon::now();
             $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [
                 'id' => $event['id'], 'sheet_id' => $sheet->id, 'block_id' => $event['block_id'], 'set_no' => $event['set_no'],
-                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => $event['verdict'] ?? null, 'fault' => $event['fault'] ?? null,
+                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => $event['verdict'] ?? null, 'fault' => $event['fault'] ?? null, 'note' => $event['note'] ?? null,
                 'side' => $event['side'], 'effort' => $event['effort'] ?? null, 'distance_m' => $event['distance_m'] ?? null,
                 'at' => $event['at'], 'seq' => $event['seq'], 'device' => $event['device'], 'user_id' => $user->id, 'received_at' => $now,
             ], $events));

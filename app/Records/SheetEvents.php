@@ -13,7 +13,7 @@ final class SheetEvents
 {
     /**
      * @param  iterable<RepEvent>  $events  of one sheet, in any order
-     * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now
+     * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now, and with what was being tried
      */
     public static function standing(iterable $events): array
     {
@@ -26,6 +26,14 @@ final class SheetEvents
                 $reps[$event->id] = clone $event;
             } else {
                 $later[] = $event;
+            }
+        }
+        $trying = null;
+        foreach ($events as $event) {
+            if ($event->kind === 'trying') {
+                $trying = $event->note;
+            } elseif ($event->kind === 'rep') {
+                $reps[$event->id]->note = $trying;
             }
         }
         // A change may reach the server before the repetition it names, so changes are applied last.

@@ -70,7 +70,7 @@ final class CourtsideScreen
 
     private static function event(RepEvent $event): RepEventView
     {
-        return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq);
+        return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq, $event->note);
     }
 
     /** @param  list<Gauge>  $budget */

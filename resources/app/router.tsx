@@ -5,6 +5,7 @@ import { AthleteScreen } from './screens/athlete/AthleteScreen';
 import { CheckInScreen } from './screens/checkin/CheckInScreen';
 import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
 import { GatesScreen } from './screens/gates/GatesScreen';
+import { HelpedScreen } from './screens/helped/HelpedScreen';
 import { HomeworkScreen } from './screens/homework/HomeworkScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
 import { LadderPage, LibraryScreen } from './screens/library/LibraryScreen';
@@ -39,6 +40,7 @@ const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
 const scores = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/scores', component: ScoresScreen });
+const helped = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/what-helped', component: HelpedScreen });
 const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
 const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
 const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
@@ -55,7 +57,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, scores, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, helped, scores, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

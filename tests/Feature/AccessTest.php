@@ -77,6 +77,7 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/load' => self::EVERYBODY,
         'GET api/athletes/{athlete}/homework' => self::EVERYBODY,
         'GET api/athletes/{athlete}/scores' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/what-helped' => self::EVERYBODY,
         'POST api/athletes/{athlete}/scores' => self::RECORDS,
         'GET api/athletes/{athlete}/days/{day}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,

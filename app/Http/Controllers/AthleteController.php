@@ -14,6 +14,7 @@ use App\Http\Requests\WorkRequest;
 use App\Http\Views\AthleteView;
 use App\Http\Views\DayWorkView;
 use App\Http\Views\HeadroomGridView;
+use App\Http\Views\HelpedLogView;
 use App\Http\Views\HomeworkView;
 use App\Http\Views\LoadView;
 use App\Http\Views\ScoresView;
@@ -26,6 +27,7 @@ use App\Records\ScoreDesk;
 use App\Records\WorkLog;
 use App\Screens\AthleteScreen;
 use App\Screens\HeadroomScreen;
+use App\Screens\HelpedScreen;
 use App\Screens\HomeworkScreen;
 use App\Screens\LoadScreen;
 use App\Screens\ScoreScreen;
@@ -83,6 +85,12 @@ final class AthleteController
         $desk->add($athlete, $request->validated(), $request->user());
 
         return $this->scores($request, $athlete, $screen);
+    }
+
+    #[Answers(HelpedLogView::class)]
+    public function helped(Request $request, Athlete $athlete, HelpedScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
     }
 
     #[Answers(HomeworkView::class, query: ['ladder' => 'string'])]

@@ -31,5 +31,8 @@ final readonly class RepEventView
         public string $at,
         #[OA\Property]
         public int $seq,
+        /** what is being tried from here on; empty: as before */
+        #[OA\Property]
+        public ?string $note,
     ) {}
 }

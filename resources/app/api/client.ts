@@ -46,6 +46,7 @@ export type LibraryRow = Schemas['LibraryRowView'];
 export type LibraryLadder = Schemas['LibraryLadderView'];
 export type Gates = Schemas['GatesView'];
 export type Scores = Schemas['ScoresView'];
+export type HelpedLog = Schemas['HelpedLogView'];
 export type Plan = Schemas['PlanView'];
 export type Season = Schemas['SeasonView'];
 export type Session = Schemas['SessionView'];

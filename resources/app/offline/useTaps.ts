@@ -52,10 +52,10 @@ export function useTaps(pack: Courtside) {
     }, [pack.events, local]);
     seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
 
-    const add = useCallback((block: CourtsideBlock, tap: { kind: 'rep' | 'withdraw' | 'correct'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string }) => {
+    const add = useCallback((block: CourtsideBlock, tap: { kind: 'rep' | 'withdraw' | 'correct' | 'trying'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null }) => {
         const made: Tap = {
             id: newId(), sheet_id: pack.sheet_id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
-            verdict: tap.verdict ?? null, fault: tap.fault ?? null, side: tap.side, effort: block.effort, distance_m: block.distance_m,
+            verdict: tap.verdict ?? null, fault: tap.fault ?? null, note: tap.note ?? null, side: tap.side, effort: block.effort, distance_m: block.distance_m,
             at: nowWithOffset(), seq: seq.current++, device: deviceId(), sending: 'waiting', why: null,
         };
         setLocal((shown) => [...shown, made]);
@@ -64,6 +64,8 @@ export function useTaps(pack: Courtside) {
 
     return {
         reps: useMemo(() => standing(events), [events]),
+        /** What is being tried just now, in words; empty when nothing is. */
+        trying: useMemo(() => events.filter((event) => event.kind === 'trying').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).at(-1)?.note ?? '', [events]),
         waiting: local.filter((tap) => tap.sending === 'waiting').length,
         refused: local.filter((tap) => tap.sending === 'refused'),
         storeFailed,

@@ -38,6 +38,7 @@ export function AthleteScreen() {
                     <p className="mt-0.5 flex flex-wrap items-center gap-x-2"><Opens label="Why this word?" className="" content={<WordReasons channels={query.data.channels} />}><WordMark word={query.data.word} /></Opens><span className="text-soft">{query.data.why}</span></p>
                 </div>
                 <span className="grow" />
+                <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="btn">What helped</Link>
                 <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="btn">Scores</Link>
                 {ladders.length > 0 && <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="btn">Homework</Link>}
                 {me.decides && ladders.length > 0 && <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="btn">Plan a season</Link>}

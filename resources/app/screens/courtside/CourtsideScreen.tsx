@@ -14,6 +14,7 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { Pacer } from './Pacer';
+import { Trying } from './Trying';
 import { leadingFault } from './pattern';
 import { FinishForm } from './FinishForm';
 import { useAwake } from './useAwake';
@@ -67,7 +68,7 @@ function budget(pack: Courtside, reps: RepEvent[], block: CourtsideBlock, side: 
 function Running({ pack }: { pack: Courtside }) {
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { reps, refused, storeFailed, add } = useTaps(pack);
+    const { reps, trying, refused, storeFailed, add } = useTaps(pack);
     const firstOpen = pack.blocks.findIndex((block) => reps.filter((rep) => rep.block_id === block.id).length < planned(block));
     const [chosen, setChosen] = useState<number | null>(null);
     const [side, setSide] = useState<string | null>(null);
@@ -169,7 +170,7 @@ function Running({ pack }: { pack: Courtside }) {
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
                             </div>
                         </div>
-                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p><span className="grow" /><Pacer holdS={block.hold_s ?? null} /></div>
+                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p><span className="grow" />{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => add(block, { kind: 'trying', set_no: set.setNo, side: onSide, note })} /> : null}<Pacer holdS={block.hold_s ?? null} /></div>
                         <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
                             {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Mechanics;
+
+/** Repetitions with something tried, against those without: a cue, a grip, a stance, a feed. */
+final readonly class WhatHelped
+{
+    private const CONFIDENCE = 0.9;
+
+    /**
+     * @param  float  $difference  good rate with it less the rate without
+     * @param  float  $low  of the 90 % interval, Newcombe's
+     * @param  'better'|'worse'|'too few to tell'  $says
+     */
+    private function __construct(public int $good, public int $n, public int $otherGood, public int $otherN, public float $difference, public float $low, public float $high, public string $says) {}
+
+    /**
+     * @param  list<array{bool, list<string>}>  $reps  good or not, and what was being tried, of the same rung
+     * @return self|null null when there is nothing on one of the sides
+     */
+    public static function of(array $reps, string $tried): ?self
+    {
+        $with = array_filter($reps, fn (array $rep): bool => in_array($tried, $rep[1], true));
+        $without = array_filter($reps, fn (array $rep): bool => ! in_array($tried, $rep[1], true));
+        if ($with === [] || $without === []) {
+            return null;
+        }
+        $good = fn (array $of): int => count(array_filter($of, fn (array $rep): bool => $rep[0]));
+        [$difference, $low, $high] = Statistics::newcombe($good($with), count($with), $good($without), count($without), self::CONFIDENCE);
+
+        return new self($good($with), count($with), $good($without), count($without), $difference, $low, $high, match (true) {
+            $low > 0.0 => 'better',
+            $high < 0.0 => 'worse',
+            default => 'too few to tell',
+        });
+    }
+}
