@@ -158,7 +158,7 @@ function Running({ pack }: { pack: Courtside }) {
             {refused.length > 0 && <p role="alert" className="px-3 py-1 text-stop">{refused.length} taps were refused and are kept here: {refused[0]?.why}</p>}
             {block === undefined ? <div className="grow p-6"><p className="head text-xl">{pack.stop}</p></div> : (
                 <div className="mx-auto grid min-h-0 w-full max-w-6xl grow grid-rows-[auto_1fr] gap-x-10 px-3 md:grid-cols-[1fr_1.1fr] md:grid-rows-1 md:items-center">
-                    <section aria-label="Dose and limits" className="pt-2 md:pt-0">
+                    <section aria-label="Dose and limits" className="min-w-0 pt-2 md:pt-0">
                         <Opens label="Choose a block" className="flex w-full items-center justify-between gap-2 py-1 text-left" content={<ul className="grid gap-1">{pack.blocks.map((each, i) => { const done = reps.filter((rep) => rep.block_id === each.id).length; return <li key={each.id}><button type="button" className={`btn w-full justify-between ${i === at ? 'btn-main' : ''}`} onClick={() => { setChosen(i); setSide(null); setRestUntil(null); }}><span>{each.kind_name}: {each.title}</span><span>{done}/{planned(each)}</span></button></li>; })}</ul>}>
                             <span className="min-w-0"><span className="head block truncate text-lg">{block.title} <span className="label">{block.kind_name.toLowerCase()}</span></span>
                                 <span className="block truncate text-soft">{percent(block.effort)}{block.distance_m === null ? '' : `, ${n(block.distance_m)} m`}, {hand} side{block.hold_s ? `, hold ${block.hold_s} s` : ''}</span></span>
@@ -168,9 +168,10 @@ function Running({ pack }: { pack: Courtside }) {
                             <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
+                                <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => add(block, { kind: 'trying', set_no: set.setNo, side: onSide, note })} /> : null}<Pacer holdS={block.hold_s ?? null} /></div>
                             </div>
                         </div>
-                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p><span className="grow" />{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => add(block, { kind: 'trying', set_no: set.setNo, side: onSide, note })} /> : null}<Pacer holdS={block.hold_s ?? null} /></div>
+                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
                         <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
                             {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>

@@ -12,7 +12,7 @@ export function Trying({ now, cues, onTry }: { now: string; cues: string[]; onTr
     const toggle = (what: string): void => onTry((tried.includes(what) ? tried.filter((each) => each !== what) : [...tried, what]).join(AND));
     const choice = (what: string) => <button key={what} type="button" aria-pressed={tried.includes(what)} className={`btn ${tried.includes(what) ? 'btn-main' : ''}`} onClick={() => toggle(what)}>{what}</button>;
     return (
-        <Opens label="What is being tried" className={`btn btn-quiet min-w-0 shrink ${tried.length > 0 ? 'font-bold' : ''}`} content={
+        <Opens label="What is being tried" className={`btn btn-quiet min-w-0 shrink overflow-hidden ${tried.length > 0 ? 'font-bold' : ''}`} content={
             <div className="grid gap-3">
                 <p className="head">From the next repetition on</p>
                 {tried.length > 1 && <p role="alert" className="border-l-4 border-reduced pl-2">Two things at once: afterwards nobody can say which one it was.</p>}
