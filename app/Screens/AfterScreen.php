@@ -15,6 +15,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Mechanics\Nudge;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
@@ -55,6 +56,22 @@ final class AfterScreen
             Tapes::inPlay($limits->board($today, $load->record)->states($load->plansOn($today)), $today),
             'Ask tomorrow morning: anything sore, and where? Without that report '.($sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'),
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
+            self::nudge($reps, $names),
         );
+    }
+
+    /**
+     * @param  list<JudgedRep>  $reps
+     * @param  array<string, string>  $names  of the rung's faults
+     */
+    private static function nudge(array $reps, array $names): ?string
+    {
+        $nudge = Nudge::of($reps);
+
+        return match ($nudge[0] ?? null) {
+            'falls' => 'Quality fell towards the end: the last ten lay '.round(100 * (float) $nudge[1]).' points below the best ten. A shorter set next time.',
+            'returns' => '“'.($names[$nudge[1]] ?? $nudge[1]).'” was back in three of the last five: one rung back, or drill and whole in turn.',
+            default => null,
+        };
     }
 }

@@ -21,6 +21,7 @@ use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Readiness;
@@ -51,7 +52,7 @@ final class CourtsideScreen
             Parts::rungOf($desk), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
             array_map(fn (Gauge $gauge): BoundView => self::bound($gauge), $budget),
             array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $desk->rung()->faults),
-            new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE),
+            new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES, Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
             self::sorenessWords($readiness),
             Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get()

@@ -28,6 +28,7 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\FirstFit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\RatioLimit;
 use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Family;
@@ -62,7 +63,7 @@ final class LoadScreen
 
         return new LoadView(
             Parts::athlete($athlete, $on), $on->iso(), $this->days($day, $daysBack), $this->events($day, $on->plus(-$daysBack)), $this->caps($day), $this->protect($day), $this->honest($day),
-            self::year($day), array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)), [0.3, 0.5, 0.6, 0.75, 0.85, 1.0],
+            self::year($day), array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)), self::ratioBand($day),
         );
     }
 
@@ -133,6 +134,18 @@ final class LoadScreen
         usort($events, fn (LoadEventView $a, LoadEventView $b): int => $a->date <=> $b->date);
 
         return $events;
+    }
+
+    /** @return list<float> low, high and stop of the arm's ratio limit */
+    private static function ratioBand(AthleteDay $day): array
+    {
+        foreach ($day->limits->on($day->on, $day->load->record) as $limit) {
+            if ($limit instanceof RatioLimit && $limit->measure === Measure::Arm && $limit->appliesAt($day->load->age)) {
+                return [$limit->low, $limit->high, $limit->stop];
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, float>|\stdClass */

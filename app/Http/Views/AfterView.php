@@ -49,5 +49,8 @@ final readonly class AfterView
         /** the return this session was a stage of */
         #[OA\Property(ref: ReturnRefView::class, nullable: true)]
         public ?ReturnRefView $return,
+        /** rest, step back or stop, as the last repetitions ask */
+        #[OA\Property]
+        public ?string $nudge,
     ) {}
 }

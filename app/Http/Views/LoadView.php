@@ -35,8 +35,8 @@ final readonly class LoadView
         /** @var list<NamedView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
         public array $skills,
-        /** @var list<float> */
+        /** @var list<float> of the ratio limit in force: low, high, stop; empty without one */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
-        public array $usual_efforts,
+        public array $ratio_band,
     ) {}
 }

@@ -18,5 +18,17 @@ final readonly class PatternBoundsView
         public int $least_faults,
         #[OA\Property]
         public float $least_share,
+        /** a fault is back when it shows in so many */
+        #[OA\Property]
+        public int $returns_times,
+        /** … of so many */
+        #[OA\Property]
+        public int $returns_of,
+        /** quality falls when the last so many … */
+        #[OA\Property]
+        public int $window,
+        /** … lie so far below the best as many */
+        #[OA\Property]
+        public float $fall,
     ) {}
 }

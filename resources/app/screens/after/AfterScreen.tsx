@@ -37,6 +37,7 @@ export function AfterScreen() {
                         {after.data.pattern
                             ? <><p>{after.data.pattern}</p><p className="mt-1 border-l-4 border-tape pl-2">Tell them: “{after.data.cue}.” Drill: {after.data.drill}.</p></>
                             : <p className="text-soft">No fault leads the last ten.</p>}
+                        {after.data.nudge && <p className="mt-1 border-l-4 border-reduced pl-2">{after.data.nudge}</p>}
                         {Object.keys(after.data.faults).length > 0 && <ul className="mt-1 text-sm text-soft">{Object.entries(after.data.faults).map(([name, times]) => <li key={name}>{times} × {name.toLowerCase()}</li>)}</ul>}
                     </div>
                     <div><h2 className="text-base">What it cost</h2>{after.data.tapes.slice(0, 4).map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={athlete.id} />)}</div>

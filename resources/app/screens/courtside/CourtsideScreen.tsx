@@ -15,7 +15,7 @@ import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { Pacer } from './Pacer';
 import { Trying } from './Trying';
-import { leadingFault } from './pattern';
+import { leadingFault, nudge } from './pattern';
 import { FinishForm } from './FinishForm';
 import { useAwake } from './useAwake';
 
@@ -85,6 +85,7 @@ function Running({ pack }: { pack: Courtside }) {
     const onSide = side ?? block?.side ?? 'dominant';
     const judged = useMemo(() => reps.filter((rep) => pack.blocks.find((each) => each.id === rep.block_id)?.judged && rep.side === 'dominant'), [reps, pack.blocks]);
     const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
+    const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     const left = block ? budget(pack, reps, block, onSide) : null;
     const set = block ? setAt(block, inBlock.length) : { setNo: 1, left: 0 };
     const blockDone = block !== undefined && set.left === 0;
@@ -173,7 +174,7 @@ function Running({ pack }: { pack: Courtside }) {
                         </div>
                         <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
                         <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
-                            {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
+                            {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : asks && 'falls' in asks ? <><strong>Quality is falling, {Math.round(100 * asks.falls)} points below the best ten.</strong> Rest, or stop here.</> : asks && 'back' in asks && block.judged ? <><strong>Back in {pack.pattern.returns_times} of {pack.pattern.returns_of}: {asks.back.name.toLowerCase()}.</strong> “{asks.back.cue}.” One rung back, or in turn: {asks.back.drill}.</> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>
                         {!block.judged && <ul aria-label="Cautions" className="list-disc border-t border-line py-1.5 pl-5 leading-tight text-soft">{pack.cautions.slice(0, 2).map((caution) => <li key={caution}>{caution}</li>)}</ul>}
                     </section>

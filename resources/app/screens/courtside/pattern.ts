@@ -11,3 +11,17 @@ export function leadingFault(judged: RepEvent[], faults: Fault[], bounds: Courts
     const leading = faults.reduce<Fault | null>((most, fault) => (most === null || times(fault) > times(most) ? fault : most), null);
     return leading && times(leading) >= bounds.least_share * named.length ? { fault: leading, times: times(leading), of: named.length } : null;
 }
+
+/** What the last reps ask of a coach, by the bounds that came with the session: quality that falls first, then an old fault that is back. */
+export function nudge(judged: RepEvent[], faults: Fault[], bounds: Courtside['pattern']): { falls: number } | { back: Fault } | null {
+    const observed = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good');
+    const good = observed.map((rep): number => (rep.verdict === 'good' ? 1 : 0));
+    const sum = (of: number[]): number => of.reduce((total, each) => total + each, 0);
+    if (good.length >= 2 * bounds.window) {
+        const best = Math.max(...good.slice(bounds.window - 1).map((_, i) => sum(good.slice(i, i + bounds.window))));
+        const falls = (best - sum(good.slice(-bounds.window))) / bounds.window;
+        if (falls >= bounds.fall - 1e-9) return { falls };
+    }
+    const back = faults.find((fault) => observed.slice(-bounds.returns_of).filter((rep) => rep.verdict === 'not_good' && rep.fault === fault.id).length >= bounds.returns_times);
+    return back ? { back } : null;
+}

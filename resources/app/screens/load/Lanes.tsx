@@ -28,7 +28,11 @@ export function Lanes({ load, chosen, onChoose }: { load: Load; chosen: string |
     const top = 44;
     const laneTop = (l: number): number => top + l * (LANE + GAP);
     const weekTop = laneTop(lanes.length);
-    const soreTop = weekTop + (hasWeek ? LANE + 20 : 0);
+    const [low, high, stop] = load.ratio_band;
+    const ratios = stop !== undefined && days.some((day) => day.ratio != null);
+    const ratioTop = weekTop + (hasWeek ? LANE + 20 : 0);
+    const ry = (ratio: number): number => ratioTop + LANE - (LANE * Math.min(2, ratio)) / 2;
+    const soreTop = ratioTop + (ratios ? LANE + 14 : 0);
     const height = soreTop + 44;
     const weekMost = Math.max(1, ...days.map((day) => Math.max(day.week, day.week_max ?? 0))) * 1.05;
     const wy = (units: number): number => weekTop + LANE + 6 - (LANE * units) / weekMost;
@@ -75,6 +79,14 @@ export function Lanes({ load, chosen, onChoose }: { load: Load; chosen: string |
                     <path d={`M${LEFT} ${weekTop + LANE + 6}H${WIDTH}`} stroke="var(--color-line)" />
                     <path d={`M${LEFT} ${weekTop + LANE + 6}${days.map((day, i) => `L${x(i) + step / 2} ${wy(day.week)}`).join('')}L${WIDTH} ${weekTop + LANE + 6}Z`} fill="var(--color-tape)" stroke="var(--color-ink)" strokeWidth="1.2" />
                     <path d={days.filter((day) => day.week_max !== null).map((day, i) => `${i === 0 ? 'M' : 'L'}${x(days.indexOf(day)) + step / 2} ${wy(day.week_max ?? 0)}`).join('')} fill="none" stroke="var(--color-stop)" strokeWidth="1.6" />
+                </g>
+            )}
+            {ratios && (
+                <g>
+                    <text x="0" y={ratioTop + 13} fontSize="13" fontWeight="650" fill="var(--color-ink)">Ratio</text><text x="0" y={ratioTop + 27} fontSize="11" className="fill-soft">advises,</text><text x="0" y={ratioTop + 39} fontSize="11" className="fill-soft">decides not</text>
+                    <rect x={LEFT} width={WIDTH - LEFT} y={ry(high ?? 0)} height={ry(low ?? 0) - ry(high ?? 0)} fill="var(--color-faint)" />
+                    <path d={`M${LEFT} ${ry(stop ?? 0)}H${WIDTH}`} stroke="var(--color-stop)" strokeWidth="1" strokeDasharray="5 4" />
+                    <path d={days.filter((day) => day.ratio != null).map((day, i) => `${i === 0 ? 'M' : 'L'}${x(days.indexOf(day)) + step / 2} ${ry(day.ratio ?? 0)}`).join('')} fill="none" stroke="var(--color-ink)" strokeWidth="1.8" />
                 </g>
             )}
             <text x="0" y={soreTop + 18} fontSize="13" fontWeight="650" fill="var(--color-ink)">Soreness</text>
