@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Day;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Returning\Programme;
 use Augendo\Core\Returning\ProgrammeReader;
@@ -27,6 +29,12 @@ final class PlayReturn extends Record
     public function programmeAsOpened(): Programme
     {
         return $this->read ??= ProgrammeReader::read(Node::parse($this->definition));
+    }
+
+    /** The side of the work that is on its way back. Landings are done with both legs unless a stage says otherwise. */
+    public function workingSide(Athlete $athlete): Side
+    {
+        return $this->side === null || $this->side === $athlete->throwing_side->value || $this->programmeAsOpened()->channel === Channel::Landing ? Side::Dominant : Side::Other;
     }
 
     public function notBefore(): ?Day

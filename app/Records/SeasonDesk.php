@@ -16,9 +16,7 @@ use App\Models\User;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
-use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SeasonAsk;
@@ -104,9 +102,8 @@ final class SeasonDesk
             return null;
         }
         $programme = $return->programmeAsOpened();
-        $side = $return->side === null || $return->side === $day->athlete->throwing_side->value || $programme->channel === Channel::Landing ? Side::Dominant : Side::Other;
 
-        return new SeasonReturn($programme, $return->stage, $day->returns->attempts($return), ReturnBook::clearances($return, $day->on), $return->notBefore(), $side, $this->library->objects()['nothing'], $return->usual_week);
+        return new SeasonReturn($programme, $return->stage, $day->returns->attempts($return), ReturnBook::clearances($return, $day->on), $return->notBefore(), $return->workingSide($day->athlete), $this->library->objects()['nothing'], $return->usual_week);
     }
 
     /**

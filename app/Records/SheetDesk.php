@@ -120,9 +120,8 @@ final class SheetDesk
     private function stageRung(PlayReturn $return, int $stage): Rung
     {
         $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
-        $side = $return->side === null || $return->side === $this->athlete->throwing_side->value || $return->programmeAsOpened()->channel === Channel::Landing ? Side::Dominant : Side::Other;
 
-        return StageRung::of($return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'], $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $side);
+        return StageRung::of($return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'], $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $return->workingSide($this->athlete));
     }
 
     public function ruleSet(): RuleSet
@@ -249,11 +248,17 @@ final class SheetDesk
         return $pattern === null ? null : $this->ladderRung()->fault($pattern->fault);
     }
 
-    /** @return list<JudgedRep> of the last sessions on this rung, in order */
+    /** @return list<JudgedRep> */
     private function seenLast(): array
     {
-        return $this->seenLast ??= Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $this->athlete->id)->where('ladder', $this->sheet->ladder)->where('rung', $this->sheet->rung)->whereNull('return_stage')
-            ->where('state', 'finished')->where('held_on', '<', $this->day()->iso())->orderByDesc('held_on')->limit(self::FOCUS_SESSIONS)->get()->reverse()
+        return $this->seenLast ??= self::seen($this->athlete, $this->sheet->ladder, $this->sheet->rung, $this->day());
+    }
+
+    /** @return list<JudgedRep> of the last sessions on a rung before a day, in order: what focus points come from */
+    public static function seen(Athlete $athlete, string $ladder, string $rung, Day $before): array
+    {
+        return Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->where('ladder', $ladder)->where('rung', $rung)->whereNull('return_stage')
+            ->where('state', 'finished')->where('held_on', '<', $before->iso())->orderByDesc('held_on')->limit(self::FOCUS_SESSIONS)->get()->reverse()
             ->flatMap(fn (Sheet $sheet): array => self::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all();
     }
 

@@ -6,7 +6,6 @@ namespace App\Screens;
 
 use App\Http\Views\GateRowView;
 use App\Http\Views\GatesView;
-use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Placement;
 use App\Models\Squad;
@@ -55,8 +54,8 @@ final class GatesScreen
         usort($rows, fn (GateRowView $a, GateRowView $b): int => [self::ORDER[$a->group], $b->opens + $b->steps_back] <=> [self::ORDER[$b->group], $a->opens + $a->steps_back]);
 
         return new GatesView(
-            $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
-            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(), $rows,
+            $on->iso(), Parts::squad($squad),
+            Parts::squads($user), $rows,
         );
     }
 

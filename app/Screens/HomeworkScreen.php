@@ -11,7 +11,6 @@ use App\Http\Views\HomeworkView;
 use App\Models\Athlete;
 use App\Models\Sheet;
 use App\Records\AthleteDay;
-use App\Records\RepLog;
 use App\Records\SheetDesk;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -31,8 +30,6 @@ final class HomeworkScreen
 
     private const LOOK_FOR = 3;
 
-    private const SESSIONS_BACK = 2;
-
     public function view(Athlete $athlete, Day $on, ?string $ladderId): HomeworkView
     {
         $day = new AthleteDay($athlete, $on);
@@ -43,8 +40,7 @@ final class HomeworkScreen
         }
         $ladder = $day->ladders->ladder($placement);
         $rung = $day->ladders->rung($placement);
-        $sheets = Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->where('rung', $rung->id)->where('state', 'finished')->orderByDesc('held_on')->limit(self::SESSIONS_BACK)->get();
-        $focus = FocusPoints::of($sheets->flatMap(fn (Sheet $sheet): array => SheetDesk::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all(), $rung->faults);
+        $focus = FocusPoints::of(SheetDesk::seen($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults);
         // A drill that needs a partner is none for practice alone.
         $focus = array_values(array_filter($focus, fn (Fault $fault): bool => stripos($fault->drill, 'partner') === false))[0] ?? null;
         $planned = array_values(array_unique(array_map(fn (CostedSet $set): int => $set->day, array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day > $on->ordinal))));

@@ -11,7 +11,6 @@ use App\Http\Views\LimitsView;
 use App\Http\Views\RuleComparedView;
 use App\Http\Views\RuleCompareView;
 use App\Http\Views\SquadLimitRowView;
-use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Squad;
 use App\Models\User;
@@ -49,8 +48,8 @@ final class LimitsScreen
         usort($rows, fn (SquadLimitRowView $a, SquadLimitRowView $b): int => $b->fullness <=> $a->fullness);
 
         return new LimitsView(
-            $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
-            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(),
+            $on->iso(), Parts::squad($squad),
+            Parts::squads($user),
             $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows, $squad->rule_set, $this->shares($athletes, $ruleSet),
         );
     }

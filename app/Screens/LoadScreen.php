@@ -29,7 +29,6 @@ use Augendo\Core\Limits\FirstFit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\RatioLimit;
-use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\HonestEffort;
@@ -85,12 +84,7 @@ final class LoadScreen
         $arm = $with->wholeSeries(Measure::Arm);
         $from = $day->on->ordinal - $daysBack;
         $soreness = DB::table('soreness_reports')->where('athlete_id', $day->athlete->id)->whereNull('withdrawn_at')->where('day', '>=', Day::fromOrdinal($from)->iso())->groupBy('day')->selectRaw('day, max(score) as score')->pluck('score', 'day')->mapWithKeys(fn ($score, string $on): array => [substr($on, 0, 10) => (int) $score])->all();
-        $step = null;
-        foreach ($day->limits->on($day->on, $record) as $limit) {
-            if ($limit instanceof StepLimit && $limit->isHard() && $limit->measure === Measure::Arm && $limit->appliesAt($day->load->age) && ! str_ends_with($limit->id, ':other')) {
-                $step = $limit;
-            }
-        }
+        $step = $day->limits->armStep($day->on, $record);
         $last = null;
         $views = [];
         for ($ordinal = $from; $ordinal <= $day->on->ordinal + self::DAYS_AHEAD; $ordinal++) {

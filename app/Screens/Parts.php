@@ -12,7 +12,10 @@ use App\Http\Views\ReasonView;
 use App\Http\Views\ReturnRefView;
 use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
+use App\Http\Views\SquadView;
 use App\Models\Athlete;
+use App\Models\Squad;
+use App\Models\User;
 use App\Records\AthleteDay;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
@@ -36,6 +39,17 @@ final class Parts
     public static function athlete(Athlete $athlete, Day $on): AthleteCardView
     {
         return new AthleteCardView($athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value, self::isYoung($athlete, $on));
+    }
+
+    public static function squad(Squad $squad): SquadView
+    {
+        return new SquadView($squad->id, $squad->name, $squad->school?->value);
+    }
+
+    /** @return list<SquadView> those somebody works with */
+    public static function squads(User $user): array
+    {
+        return $user->visibleSquads()->get()->map(self::squad(...))->values()->all();
     }
 
     /** Under nine years drawn faces stand for scores; who is of unknown age reads numbers. */

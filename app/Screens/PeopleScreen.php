@@ -10,11 +10,9 @@ use App\Http\Views\NamedView;
 use App\Http\Views\PeopleView;
 use App\Http\Views\PersonView;
 use App\Http\Views\PlaceView;
-use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Link;
 use App\Models\Role;
-use App\Models\Squad;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +40,7 @@ final class PeopleScreen
                 $entry->created_at->setTimezone($coach->workspace->timezone)->toIso8601String(), $entry->causer instanceof User ? $entry->causer->name : 'somebody', $entry->description,
                 $entry->subject instanceof Athlete ? $entry->subject->name() : null,
             ))->all(),
-            $coach->visibleSquads()->get()->map(fn (Squad $squad): SquadView => new SquadView($squad->id, $squad->name, $squad->school?->value))->all(),
+            Parts::squads($coach),
             $coach->visibleAthletes()->orderBy('given_name')->get()->map(fn (Athlete $athlete): NamedView => new NamedView($athlete->id, $athlete->name()))->all(),
             (bool) $coach->workspace->asks_wellness,
         );

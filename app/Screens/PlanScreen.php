@@ -9,7 +9,6 @@ use App\Http\Views\NamedView;
 use App\Http\Views\PlannedSessionView;
 use App\Http\Views\PlanView;
 use App\Http\Views\SeasonRowView;
-use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Fixture;
 use App\Models\Placement;
@@ -44,7 +43,7 @@ final class PlanScreen
         $fixtures = Fixture::query()->where('held_on', '>=', $on->iso())->where('squad_id', $squad->id)->where(fn ($query) => $query->whereNull('athlete_id')->orWhereIn('athlete_id', $ids))->orderBy('held_on')->orderBy('starts_at')->get();
 
         return new PlanView(
-            $on->iso(), self::squad($squad), $user->visibleSquads()->get()->map(self::squad(...))->all(),
+            $on->iso(), Parts::squad($squad), Parts::squads($user),
             $sessions->map(fn (object $row): PlannedSessionView => new PlannedSessionView($row->id, substr($row->held_on, 0, 10), $row->starts_at, $row->title, (int) $row->sheets, (int) $row->reps))->all(),
             $fixtures->map(fn (Fixture $each): FixtureView => new FixtureView(
                 $each->id, $each->kind, $each->day()->iso(), $each->starts_at, $each->title,
@@ -62,10 +61,5 @@ final class PlanScreen
         $ladder = $this->library->ladder($season->ladder);
 
         return new SeasonRowView($season->id, Parts::athlete($season->athlete, $on), $ladder->name, $season->goal_rung === null ? null : $ladder->rung($season->goal_rung)?->name, $season->goalOn()->iso(), SeasonScreen::missed($season, $on));
-    }
-
-    private static function squad(Squad $squad): SquadView
-    {
-        return new SquadView($squad->id, $squad->name, $squad->school?->value);
     }
 }

@@ -6,7 +6,6 @@ namespace App\Screens;
 
 use App\Http\Views\RollCallRowView;
 use App\Http\Views\RollCallView;
-use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Link;
 use App\Models\Squad;
@@ -43,7 +42,7 @@ final class RollCallScreen
         usort($rows, fn (RollCallRowView $a, RollCallRowView $b): int => ($a->answered_at === null ? 0 : 1) <=> ($b->answered_at === null ? 0 : 1));
 
         return new RollCallView(
-            $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value), $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(), $rows,
+            $on->iso(), Parts::squad($squad), Parts::squads($user), $rows,
             'Who has not answered trains at six tenths of the dose and half effort at most, and moves no gate and no stage of a return.',
         );
     }

@@ -19,10 +19,10 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonProblem;
@@ -60,7 +60,7 @@ final class SeasonScreen
 
         $weeks = [];
         $record = $day->load->record;
-        $monday = $season->startsOn()->ordinal - (\Augendo\Core\Planning\SeasonAsk::weekday($season->startsOn()->ordinal) - 1);
+        $monday = $season->startsOn()->ordinal - (SeasonAsk::weekday($season->startsOn()->ordinal) - 1);
         for ($number = 0; $monday + 7 * $number <= $plan->ask->goalDay->ordinal; $number++) {
             $days = [];
             for ($ordinal = $monday + 7 * $number; $ordinal < $monday + 7 * $number + 7; $ordinal++) {
@@ -75,7 +75,7 @@ final class SeasonScreen
             $weeks[] = new SeasonWeekView(
                 $number + 1, Day::fromOrdinal($monday + 7 * $number)->iso(), $number % 4 === 3,
                 array_sum(array_map(fn (SeasonDayView $each): float => $each->arm, $days)), $arm->sum($monday + 7 * $number, $last->ordinal),
-                $this->armStep($day, $last, $record), array_sum(array_map(fn (SeasonDayView $each): float => $each->landings, $days)), $days,
+                $day->limits->armStep($last, $record)?->gauge($record, $last)->read([])->max, array_sum(array_map(fn (SeasonDayView $each): float => $each->landings, $days)), $days,
             );
         }
 
@@ -135,18 +135,6 @@ final class SeasonScreen
         foreach ($day->built->blocks ?? [] as $block) {
             if ($block->asked->judged && $block->reps > 0) {
                 return $block;
-            }
-        }
-
-        return null;
-    }
-
-    /** The arm step's maximum for the week that ends on the day: the line a week of the plan stays under. */
-    private function armStep(AthleteDay $day, Day $on, \Augendo\Core\Load\LoadRecord $record): ?float
-    {
-        foreach ($day->limits->on($on, $record) as $limit) {
-            if ($limit instanceof StepLimit && $limit->isHard() && $limit->measure === Measure::Arm && $limit->appliesAt($day->load->profile->ageOn($on)) && ! str_ends_with($limit->id, ':other')) {
-                return $limit->gauge($record, $on)->read([])->max;
             }
         }
 

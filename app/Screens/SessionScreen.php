@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\SessionView;
-use App\Http\Views\SquadView;
 use App\Http\Views\StationFlagView;
 use App\Http\Views\StationGroupView;
 use App\Http\Views\StationMemberView;
@@ -76,7 +75,7 @@ final class SessionScreen
         $open = array_map(fn (Station $station): string => $station->id, $plan->stations);
 
         return new SessionView(
-            $session->id, $session->version, new SquadView($squad->id, $squad->name, $squad->school?->value), $session->title, $on->iso(), $session->starts_at,
+            $session->id, $session->version, Parts::squad($squad), $session->title, $on->iso(), $session->starts_at,
             $setup['minutes'], $setup['adults'], $setup['balls'], $plan->ballsNeeded, $plan->warmUpMin, $plan->rotationMin, $plan->coolDownMin,
             array_map(fn (array $kept): StationView => new StationView(
                 $kept['id'], $kept['title'], $kept['kinds'], (float) $kept['length_m'], (int) $kept['capacity'], (bool) $kept['needs_adult'], $kept['surface'], (bool) $kept['gloves'], (int) $kept['balls_each'],

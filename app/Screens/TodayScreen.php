@@ -7,7 +7,6 @@ namespace App\Screens;
 use App\Http\Views\LibraryProblemView;
 use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
-use App\Http\Views\SquadView;
 use App\Http\Views\TodayRowView;
 use App\Http\Views\TodayView;
 use App\Models\Athlete;
@@ -55,8 +54,8 @@ final class TodayScreen
         $about = $this->aboutLibrary($squad);
 
         return new TodayView(
-            $on->iso(), new SquadView($squad->id, $squad->name, $squad->school?->value),
-            $user->visibleSquads()->get()->map(fn (Squad $each): SquadView => new SquadView($each->id, $each->name, $each->school?->value))->all(),
+            $on->iso(), Parts::squad($squad),
+            Parts::squads($user),
             $about['name'], $about['notice'],
             array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
             array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),

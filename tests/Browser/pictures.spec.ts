@@ -49,6 +49,13 @@ test('on a laptop', async ({ page }) => {
     await page.getByLabel('Skill').selectOption('float-serve');
     await page.getByText(/16 × float serve/).waitFor();
     await keep(page, 'load');
+    await page.getByRole('link', { name: 'Gates' }).click();
+    await page.getByRole('region', { name: 'Ready' }).waitFor();
+    await keep(page, 'gates');
+    await page.getByRole('link', { name: 'Library' }).click();
+    await page.getByRole('link', { name: /^Serve foundation/ }).click();
+    await page.getByRole('region', { name: 'Key positions' }).waitFor();
+    await keep(page, 'library');
     await page.getByRole('link', { name: 'People' }).click();
     await page.getByRole('heading', { name: 'Squads' }).waitFor();
     await keep(page, 'people');

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Answers;
+use App\Http\Views\DocumentView;
 use App\Http\Views\LimitsView;
 use App\Http\Views\RuleCompareView;
-use App\Http\Views\RuleSetFileView;
 use App\Models\Athlete;
 use App\Models\Squad;
 use App\Records\RuleSetBook;
@@ -27,17 +27,17 @@ final class LimitsController
         return response()->json($this->screen->view($user, $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
     }
 
-    #[Answers(RuleSetFileView::class, list: true)]
+    #[Answers(DocumentView::class, list: true)]
     public function ruleSets(Request $request): JsonResponse
     {
         $all = $this->book->all($request->user()->workspace_id);
 
-        return response()->json(array_map(fn (string $id, array $kept): RuleSetFileView => new RuleSetFileView(
+        return response()->json(array_map(fn (string $id, array $kept): DocumentView => new DocumentView(
             $id, $kept['document']->name, $kept['own'], $kept['document']->version, json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
         ), array_keys($all), $all));
     }
 
-    #[Answers(RuleSetFileView::class, list: true)]
+    #[Answers(DocumentView::class, list: true)]
     public function saveRuleSet(Request $request): JsonResponse
     {
         $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);

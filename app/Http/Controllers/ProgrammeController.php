@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Answers;
-use App\Http\Views\ProgrammeFileView;
+use App\Http\Views\DocumentView;
 use App\Records\ProgrammeBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -14,17 +14,17 @@ final class ProgrammeController
 {
     public function __construct(private readonly ProgrammeBook $book) {}
 
-    #[Answers(ProgrammeFileView::class, list: true)]
+    #[Answers(DocumentView::class, list: true)]
     public function show(Request $request): JsonResponse
     {
         $all = $this->book->all($request->user()->workspace_id);
 
-        return response()->json(array_map(fn (string $id, array $kept): ProgrammeFileView => new ProgrammeFileView(
+        return response()->json(array_map(fn (string $id, array $kept): DocumentView => new DocumentView(
             $id, $kept['document']->name, $kept['own'], $kept['document']->version, json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
         ), array_keys($all), $all));
     }
 
-    #[Answers(ProgrammeFileView::class, list: true)]
+    #[Answers(DocumentView::class, list: true)]
     public function save(Request $request): JsonResponse
     {
         $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);

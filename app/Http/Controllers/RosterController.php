@@ -18,6 +18,7 @@ use App\Models\Athlete;
 use App\Models\Squad;
 use App\Records\RosterDesk;
 use App\Screens\IntakeScreen;
+use App\Screens\Parts;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryObject;
 use Illuminate\Http\JsonResponse;
@@ -97,6 +98,6 @@ final class RosterController
 
     private function squad(Squad $squad): JsonResponse
     {
-        return response()->json(new SquadView($squad->id, $squad->name, $squad->school?->value));
+        return response()->json(Parts::squad($squad));
     }
 }

@@ -58,8 +58,8 @@ final readonly class SheetView
         /** the return whose stage this sheet is, or which it waits for */
         #[OA\Property(ref: ReturnRefView::class, nullable: true)]
         public ?ReturnRefView $return,
-        /** @var list<FocusView> two or three at most, the most important first */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FocusView::class))]
+        /** @var list<FaultView> two or three at most, the most important first */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
         public array $focus,
         /** minutes the session takes, by the clock of its blocks */
         #[OA\Property]

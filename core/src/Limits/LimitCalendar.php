@@ -8,6 +8,8 @@ use Augendo\Core\Day;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\Side;
 
 /** Which limits hold for an athlete on any day, ahead too: the rule set, tightened by growth, a way back, the weeks after one, and matches. */
 final readonly class LimitCalendar
@@ -64,6 +66,22 @@ final readonly class LimitCalendar
         }
 
         return [...array_values($after), ...$limits];
+    }
+
+    /**
+     * The hard step of the arm's week, on the dominant side: the line a week of load is drawn under.
+     *
+     * @param  LoadRecord  $record  up to the day
+     */
+    public function armStep(Day $on, LoadRecord $record): ?StepLimit
+    {
+        foreach ($this->on($on, $record) as $limit) {
+            if ($limit instanceof StepLimit && $limit->isHard() && $limit->measure === Measure::Arm && $limit->filter->sides !== [Side::Other] && $limit->appliesAt($this->athlete->ageOn($on))) {
+                return $limit;
+            }
+        }
+
+        return null;
     }
 
     /** @param  LoadRecord  $record  up to the day */

@@ -6,9 +6,9 @@ namespace App\Http\Views;
 
 use OpenApi\Attributes as OA;
 
-/** A return programme as it is written. */
+/** A return programme or a rule set, as it stands in its document. */
 #[OA\Schema]
-final readonly class ProgrammeFileView
+final readonly class DocumentView
 {
     public function __construct(
         #[OA\Property]
