@@ -25,6 +25,8 @@ use Augendo\Core\Planning\Station;
 use Augendo\Core\Planning\StationAthlete;
 use Augendo\Core\Planning\StationFlag;
 use Augendo\Core\Planning\StationPlan;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
 /** Who is where when, with what. */
@@ -71,6 +73,7 @@ final class SessionScreen
         $athletes = $sheets->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->values()->all();
         $book = new ReadinessBook($athletes, $on);
         $squad = $session->squad;
+        $today = $squad->workspace->today();
         $start = (int) substr($session->starts_at, 0, 2) * 60 + (int) substr($session->starts_at, 3, 2);
         $open = array_map(fn (Station $station): string => $station->id, $plan->stations);
 
@@ -81,7 +84,7 @@ final class SessionScreen
                 $kept['id'], $kept['title'], $kept['kinds'], (float) $kept['length_m'], (int) $kept['capacity'], (bool) $kept['needs_adult'], $kept['surface'], (bool) $kept['gloves'], (int) $kept['balls_each'],
                 in_array($kept['id'], $open, true), $this->work($plan, StationDesk::station($kept)),
             ), $setup['stations']),
-            array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (StationAthlete $member) use ($plan, $i, $sheets, $book, $squad, $on): StationMemberView {
+            array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (StationAthlete $member) use ($plan, $i, $sheets, $book, $squad, $on, $today): StationMemberView {
                 $sheet = $sheets[$member->id];
                 $names = [];
                 foreach ($plan->pairs[$i] as $pair) {
@@ -94,7 +97,7 @@ final class SessionScreen
                     $doses[$station->id] = self::dose($member->at($station));
                 }
 
-                return new StationMemberView(Parts::athlete($sheet->athlete, $on), $book->readiness($sheet->athlete, $squad)->word->value, $sheet->id, implode(' and ', $names), $member->lateMinutes, $plan->joinsAt($member), $doses === [] ? new \stdClass : $doses);
+                return new StationMemberView(Parts::athlete($sheet->athlete, $on), $this->word($book->readiness($sheet->athlete, $squad), $on, $today), $sheet->id, implode(' and ', $names), $member->lateMinutes, $plan->joinsAt($member), $doses === [] ? new \stdClass : $doses);
             }, $group)), $plan->groups, array_keys($plan->groups)),
             array_map(fn (array $round, int $i): StationRoundView => new StationRoundView(self::clock($start + $plan->startsAt($i)), array_map(self::groupName(...), $round)), $plan->rounds, array_keys($plan->rounds)),
             array_map(fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)), $plan->flags),
@@ -102,6 +105,12 @@ final class SessionScreen
             $differences, isset($session->stations['before']),
             array_values(array_unique(array_merge([], ...array_map(fn (string $ladder): array => $this->library->ladder($ladder)->cautions, $sheets->pluck('ladder')->unique()->values()->all())))),
         );
+    }
+
+    /** Of a day ahead nobody can have checked in yet; an open referral holds whatever the day. */
+    private function word(Readiness $readiness, Day $on, Day $today): string
+    {
+        return $on->isAfter($today) && $readiness->openReferrals === [] ? Word::Unknown->value : $readiness->word->value;
     }
 
     /** @return list<string> */

@@ -31,18 +31,21 @@ export function AthleteScreen() {
     const waysBack = <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-line py-3">
+            <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line py-3">
                 <div>
                     <p className="label">{query.data.squad} · {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed · {query.data.school === 'strict' ? 'strict school: any joint pain stops that part' : 'graded school'}</p>
                     <h1 className="text-2xl">{athlete.name}</h1>
                     <p className="mt-0.5 flex flex-wrap items-center gap-x-2"><Opens label="Why this word?" className="" content={<WordReasons channels={query.data.channels} />}><WordMark word={query.data.word} /></Opens><span className="text-soft">{query.data.why}</span></p>
                 </div>
                 <span className="grow" />
-                <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="btn">What helped</Link>
-                <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="btn">Scores</Link>
-                {ladders.length > 0 && <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="btn">Homework</Link>}
-                {me.decides && ladders.length > 0 && <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="btn">Plan a season</Link>}
-                <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="btn">Intake{query.data.growing_fast ? ', growing fast' : ''}</Link>
+                <nav aria-label={`More of ${athlete.given_name}`} className="no-print flex flex-wrap items-center gap-x-4 gap-y-1">
+                    <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens head">Load</Link>
+                    {me.decides && ladders.length > 0 && <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="opens head">Plan a season</Link>}
+                    <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">Scores</Link>
+                    <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="opens head">What helped</Link>
+                    {ladders.length > 0 && <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="opens head">Homework</Link>}
+                    <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="opens head">Intake{query.data.growing_fast ? ', growing fast' : ''}</Link>
+                </nav>
                 <button type="button" className="btn" onClick={() => setAsking(true)}>Check in</button>
                 {next && <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">Session {dayName(next.held_on)}</Link>}
             </header>
