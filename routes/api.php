@@ -51,6 +51,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::put('squads/{squad}/rule-set', [LimitsController::class, 'assign'])->can('manage', 'squad');
     Route::get('ladders', [RosterController::class, 'ladders']);
     Route::get('objects', [RosterController::class, 'objects']);
+    Route::get('skills', [RosterController::class, 'skills']);
     Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
         Route::put('', 'changeSquad')->can('manage', 'squad');
@@ -59,6 +60,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
     });
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
+    Route::get('library/{ladder}/definition', [LibraryController::class, 'definition']);
+    Route::post('library', [LibraryController::class, 'save'])->can('manage-people');
+    Route::post('library/import', [LibraryController::class, 'import'])->can('manage-people');
+    Route::post('squads/{squad}/ladders/{ladder}', [LibraryController::class, 'adopt'])->can('manage', 'squad');
     Route::get('gates', [LibraryController::class, 'gates']);
     Route::get('plan', [PlanController::class, 'show']);
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
@@ -111,6 +116,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
+        Route::post('placements/{ladder}/leave', [RosterController::class, 'leave'])->can('decide', 'athlete');
         Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
         Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');
         Route::post('seasons', [PlanController::class, 'open'])->can('decide', 'athlete');

@@ -30,14 +30,20 @@ final class SchemaCheck
     /** @return list<string> */
     public static function file(string $file, string $schema): array
     {
-        $data = json_decode((string) file_get_contents($file));
+        return array_map(fn (array $problem): string => "at “{$problem['path']}”: {$problem['message']}", self::text((string) file_get_contents($file), $schema));
+    }
+
+    /** @return list<array{path: string, message: string}> what is wrong, by the place in the text (a JSON pointer) */
+    public static function text(string $text, string $schema): array
+    {
+        $data = json_decode($text);
         if ($data === null) {
-            return ['is not JSON: '.json_last_error_msg().'.'];
+            return [['path' => '/', 'message' => 'This is not JSON: '.json_last_error_msg().'.']];
         }
         $result = (new Validator)->setMaxErrors(20)->validate($data, (string) file_get_contents(base_path("library/schema/{$schema}.schema.json")));
         $problems = [];
         foreach ($result->isValid() ? [] : (new ErrorFormatter)->format($result->error()) as $place => $messages) {
-            $problems[] = "at “{$place}”: ".implode(' ', $messages);
+            $problems[] = ['path' => $place, 'message' => implode(' ', $messages)];
         }
 
         return $problems;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /** Where an athlete stands on a ladder; the latest one counts. */
@@ -12,4 +13,10 @@ final class Placement extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return Builder<self> of ladders nobody has left */
+    public static function standing(): Builder
+    {
+        return self::query()->whereNull('left_on');
+    }
 }

@@ -20,6 +20,7 @@ use App\Policies\SeasonPolicy;
 use App\Policies\SessionPolicy;
 use App\Policies\SheetPolicy;
 use App\Policies\SquadPolicy;
+use App\Records\KeptLadders;
 use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -35,7 +36,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        $this->app->scoped(Library::class, fn (): Library => new Library(config('app.library', base_path('library'))));
+        $this->app->scoped(Library::class, fn (): Library => new Library(config('app.library', base_path('library')), new KeptLadders));
     }
 
     public function boot(): void

@@ -27,6 +27,9 @@ final class LadderBook
     /** @var array<string, array<string, Placement>> latest placement by athlete and ladder */
     private array $placements = [];
 
+    /** @var array<string, array<string, Placement>> the same of ladders somebody has left: what was climbed there stays held */
+    private array $left = [];
+
     /** @var array<string, array<string, list<object>>> strips by athlete and "ladder/rung", oldest first */
     private array $strips = [];
 
@@ -35,10 +38,14 @@ final class LadderBook
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         foreach (Placement::query()->whereIn('athlete_id', $ids)->orderBy('entered_at')->orderBy('id')->get() as $placement) {
-            $this->placements[$placement->athlete_id][$placement->ladder] = $placement;
+            if ($placement->left_on === null) {
+                $this->placements[$placement->athlete_id][$placement->ladder] = $placement;
+            } else {
+                $this->left[$placement->athlete_id][$placement->ladder] = $placement;
+            }
         }
-        $strips = DB::table('rep_strips')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())->where('day', '>', $on->plus(-400)->iso())
-            ->orderBy('day')->orderBy('last_at')->get();
+        $strips = DB::table('rep_strips')->join('sheets', 'sheets.id', '=', 'rep_strips.sheet_id')->whereIn('rep_strips.athlete_id', $ids)->where('day', '<=', $on->iso())->where('day', '>', $on->plus(-400)->iso())
+            ->orderBy('day')->orderBy('last_at')->get(['rep_strips.*', 'sheets.ladder_version']);
         foreach ($strips as $strip) {
             $this->strips[$strip->athlete_id]["{$strip->ladder}/{$strip->rung}"][] = $strip;
         }
@@ -61,14 +68,16 @@ final class LadderBook
             ?? throw new \RuntimeException("Ladder {$placement->ladder} has no rung {$placement->rung}.");
     }
 
-    /** @return list<JudgedRep> of this rung since the athlete entered it */
+    /** @return list<JudgedRep> of this rung since the athlete entered it, as long as the same was looked for */
     public function reps(Athlete $athlete, Placement $placement): array
     {
         $entered = Instant::of($placement->entered_at);
+        $rung = $this->rung($placement);
         $reps = [];
         foreach ($this->strips[$athlete->id]["{$placement->ladder}/{$placement->rung}"] ?? [] as $strip) {
             $last = Instant::of($strip->last_at);
-            if ($last->isAfter($entered)) {
+            $asJudged = $this->library->ladder($placement->ladder, (int) $strip->ladder_version)->rung($placement->rung);
+            if ($last->isAfter($entered) && $asJudged?->judgesLike($rung) === true) {
                 $reps = [...$reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last)];
             }
         }
@@ -121,14 +130,26 @@ final class LadderBook
     {
         $held = true;
         foreach ($ladder->needs as [$needed, $rung]) {
-            $placement = $this->placements[$athlete->id][$needed] ?? null;
-            if ($placement === null) {
+            $places = $this->climbed($athlete, $needed);
+            if ($places === []) {
                 return null;
             }
-            $other = $this->library->ladder($needed);
-            $held = $held && $other->position($placement->rung) > $other->position($rung);
+            $held = $held && array_filter($places, function (Placement $placement) use ($rung): bool {
+                $other = $this->ladder($placement);
+
+                return $other->position($rung) !== null && $other->position($placement->rung) > $other->position($rung);
+            }) !== [];
         }
 
         return $held;
+    }
+
+    /** @return list<Placement> on a ladder or on copies of it, also where it was left since */
+    private function climbed(Athlete $athlete, string $ladder): array
+    {
+        return array_values(array_filter(
+            [...$this->placements[$athlete->id] ?? [], ...array_values($this->left[$athlete->id] ?? [])],
+            fn (Placement $placement): bool => $this->library->isOrCopies($placement->ladder, $ladder),
+        ));
     }
 }

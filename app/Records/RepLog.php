@@ -72,7 +72,7 @@ final class RepLog
     /** @return list<string> ids of the faults of the sheet's ladder that can hurt */
     public function safetyFaults(Sheet $sheet): array
     {
-        $faults = $this->library->ladder($sheet->ladder)->rung($sheet->rung)->faults ?? [];
+        $faults = $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung)->faults ?? [];
 
         return array_values(array_map(fn ($fault): string => $fault->id, array_filter($faults, fn ($fault): bool => $fault->safety)));
     }

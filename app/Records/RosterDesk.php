@@ -7,6 +7,8 @@ namespace App\Records;
 use App\Http\Problem;
 use App\Models\Athlete;
 use App\Models\Placement;
+use App\Models\PlayReturn;
+use App\Models\Season;
 use App\Models\Sheet;
 use App\Models\Squad;
 use App\Models\TrainingSession;
@@ -87,11 +89,11 @@ final class RosterDesk
     public function place(Athlete $athlete, string $ladderId, string $rungId, User $by): void
     {
         DB::transaction(function () use ($athlete, $ladderId, $rungId, $by): void {
-            $ladder = $this->library->ladder($ladderId);
+            $ladder = app(LadderShelf::class)->ladder($by, $ladderId);
             if ($ladder->rung($rungId) === null) {
                 throw new Problem(422, 'No such rung', "“{$ladder->name}” has no such rung.", ['rung' => ['Choose a rung of this ladder.']]);
             }
-            if (Placement::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
+            if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
                 throw new Problem(409, 'On this ladder already', 'Moving up or down is decided at the gate, with its evidence.');
             }
             Placement::query()->create([
@@ -99,6 +101,25 @@ final class RosterDesk
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
             ]);
             Audit::of($by, $athlete, 'placed on a ladder', ['ladder' => $ladder->name, 'rung' => $rungId]);
+            Athlete::raiseRevision($athlete->id);
+        });
+    }
+
+    /** Somebody stops climbing a ladder: what was climbed stays held, what is planned on it from today is taken off. */
+    public function leave(Athlete $athlete, string $ladderId, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $ladderId, $by): void {
+            foreach ([PlayReturn::class => 'A return', Season::class => 'A season'] as $model => $what) {
+                if ($model::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', 'open')->exists()) {
+                    throw new Problem(409, 'Still in use', "{$what} is open on this ladder. Close it first.");
+                }
+            }
+            $today = $by->workspace->today()->iso();
+            if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->update(['left_on' => $today]) === 0) {
+                throw new Problem(404, 'Not on this ladder', 'The athlete has no place on this ladder.');
+            }
+            $athlete->sheets()->where('ladder', $ladderId)->where('held_on', '>=', $today)->where('state', 'planned')->get()->each->delete();
+            Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
             Athlete::raiseRevision($athlete->id);
         });
     }
@@ -118,7 +139,7 @@ final class RosterDesk
             $made = 0;
             $left = [];
             foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-                $standing = Placement::query()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->sortByDesc('entered_at')->values();
+                $standing = Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->sortByDesc('entered_at')->values();
                 $chosen = isset($given['ladders']) ? $standing->whereIn('ladder', $given['ladders'])->values() : $standing->take(1);
                 if ($chosen->isEmpty()) {
                     $left[] = $standing->isEmpty() ? "{$athlete->given_name} stands on no ladder yet" : "{$athlete->given_name} stands on none of these ladders";

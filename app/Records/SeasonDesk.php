@@ -176,7 +176,7 @@ final class SeasonDesk
         $made = 0;
         $left = [];
         foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-            $placement = Placement::query()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
+            $placement = Placement::standing()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
             if ($placement === null) {
                 $left[] = "{$athlete->given_name} stands on no ladder yet";
 
@@ -254,7 +254,7 @@ final class SeasonDesk
     {
         $days = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->match === null && $day->day->ordinal < $today->ordinal + self::SHEETS_AHEAD_DAYS));
         $this->takeOff($season, $today, array_map(fn (SeasonDay $day): string => $day->day->iso(), $days));
-        $placement = Placement::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->orderByDesc('entered_at')->firstOrFail();
+        $placement = Placement::standing()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->orderByDesc('entered_at')->firstOrFail();
         foreach ($days as $day) {
             $iso = $day->day->iso();
             $sheet = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso)->first();

@@ -102,7 +102,7 @@ final class SheetDesk
 
     public function ladder(): Ladder
     {
-        return $this->library->ladder($this->sheet->ladder);
+        return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version);
     }
 
     /** The rung of the sheet; on the way back from an injury, the stage put as one. */
@@ -175,6 +175,8 @@ final class SheetDesk
     public function fit(): void
     {
         DB::transaction(function (): void {
+            // A sheet is built from the ladder as it is now; once started it keeps the version it was run by.
+            $this->sheet->ladder_version = $this->library->ladder($this->sheet->ladder)->version;
             [$rung, $about, $stage, $return] = $this->asked();
             $atHand = $this->sheet->trainingSession->objects;
             if ($atHand !== null) {

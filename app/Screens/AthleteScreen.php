@@ -137,7 +137,7 @@ final class AthleteScreen
 
     private function decision(Decision $decision): DecisionView
     {
-        $ladder = $this->library->ladder($decision->ladder);
+        $ladder = $this->library->ladder($decision->ladder, $decision->ladder_version);
         $rung = $ladder->rung($decision->rung);
         $to = $ladder->rung($decision->to_rung);
         $verb = match ($decision->action) {

@@ -15,6 +15,7 @@ use App\Models\Link;
 use App\Models\Placement;
 use App\Models\User;
 use App\Records\AthleteDay;
+use App\Records\LadderShelf;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -27,7 +28,7 @@ use Illuminate\Support\Facades\DB;
 /** What is asked once, who may be called, how fast she grows, and which links lead to her page. */
 final class IntakeScreen
 {
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly LadderShelf $shelf) {}
 
     public function view(User $user, Athlete $athlete): IntakeView
     {
@@ -55,13 +56,13 @@ final class IntakeScreen
     }
 
     /** @return list<LadderChoiceView> */
-    public function ladders(): array
+    public function ladders(User $user): array
     {
         return array_map(function (string $id): LadderChoiceView {
             $ladder = $this->library->ladder($id);
 
             return new LadderChoiceView($id, $ladder->name, $ladder->skill->id, array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs));
-        }, $this->library->ladderIds());
+        }, $this->shelf->ids($user->workspace_id));
     }
 
     /** @return list<string> */
@@ -75,13 +76,13 @@ final class IntakeScreen
         ])).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))))->all();
     }
 
-    /** @return list<string> */
+    /** @return list<NamedView> */
     private function standing(Athlete $athlete): array
     {
-        return Placement::query()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->map(function (Placement $placement): string {
+        return Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->map(function (Placement $placement): NamedView {
             $ladder = $this->library->ladder($placement->ladder);
 
-            return "{$ladder->name}: ".($ladder->rung($placement->rung)->name ?? $placement->rung);
+            return new NamedView($ladder->id, "{$ladder->name}: ".($ladder->rung($placement->rung)->name ?? $placement->rung));
         })->values()->all();
     }
 }

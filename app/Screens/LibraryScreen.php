@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use App\Http\Problem;
 use App\Http\Views\CheckpointView;
 use App\Http\Views\FigurePoseView;
+use App\Http\Views\LadderVersionView;
 use App\Http\Views\LibraryBlockView;
 use App\Http\Views\LibraryFaultView;
 use App\Http\Views\LibraryLadderView;
 use App\Http\Views\LibraryRowView;
 use App\Http\Views\LibraryRungView;
+use App\Models\User;
+use App\Records\LadderShelf;
 use App\Wording\Wording;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Checkpoint;
@@ -25,12 +27,14 @@ use Augendo\Core\Library\Rung;
 /** How is this skill built and mended? */
 final class LibraryScreen
 {
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly LadderShelf $shelf) {}
 
     /** @return list<LibraryRowView> */
-    public function all(): array
+    public function all(User $user): array
     {
-        return array_map(function (string $id): LibraryRowView {
+        $own = $this->shelf->own($user->workspace_id);
+
+        return array_map(function (string $id) use ($own): LibraryRowView {
             $ladder = $this->library->ladder($id);
             $words = [$ladder->name, $ladder->summary];
             foreach ($this->faults($ladder) as $fault) {
@@ -40,16 +44,13 @@ final class LibraryScreen
                 $words = [...$words, $rung->name, $rung->goal];
             }
 
-            return new LibraryRowView($id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary), count($ladder->rungs), mb_strtolower(implode(' | ', $words)));
-        }, $this->library->ladderIds());
+            return new LibraryRowView($id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary), count($ladder->rungs), mb_strtolower(implode(' | ', $words)), isset($own[$id]));
+        }, $this->shelf->ids($user->workspace_id));
     }
 
-    public function ladder(string $id, Handedness $hand): LibraryLadderView
+    public function ladder(User $user, string $id, Handedness $hand, ?int $version): LibraryLadderView
     {
-        if (! in_array($id, $this->library->ladderIds(), true)) {
-            throw new Problem(404, 'Not found', 'There is no such ladder.');
-        }
-        $ladder = $this->library->ladder($id);
+        $ladder = $this->shelf->ladder($user, $id, $version);
         $mirror = fn (string $text): string => ucfirst($hand->mirror($text));
         $checkpoints = [];
         foreach ($ladder->rungs as $rung) {
@@ -62,7 +63,7 @@ final class LibraryScreen
             $id, $ladder->name, $mirror($ladder->summary), $ladder->version, $ladder->cautions,
             array_map(fn (array $need): string => $this->library->ladder($need[0])->name.': '.($this->library->ladder($need[0])->rung($need[1])->name ?? $need[1]), $ladder->needs),
             array_map(fn (Pose $pose): FigurePoseView => new FigurePoseView($pose->name, $mirror($pose->text), $pose->trunk, $pose->throwingArm, $pose->frontArm, $pose->frontLeg, $pose->backLeg, $pose->lift, $pose->tool), $this->library->figures()[$ladder->skill->id] ?? []),
-            array_map(fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView($checkpoint->name, $mirror($checkpoint->good)), array_values($checkpoints)),
+            array_map(fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView($checkpoint->name, $mirror($checkpoint->good), array_map($mirror, $checkpoint->variants)), array_values($checkpoints)),
             array_map(fn (Fault $fault): LibraryFaultView => new LibraryFaultView($fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $this->faults($ladder)),
             array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
                 $rung->id, $rung->name, $mirror($rung->goal), $rung->outcomeIgnored,
@@ -72,6 +73,8 @@ final class LibraryScreen
                     $block->reps === 0 ? '' : "{$block->sets} × {$block->reps}, ".Wording::dose($block->effort, $block->distanceM).', '.lcfirst(Wording::object($block->object)).($block->side->value === 'other' ? ', other side' : ''), $block->judged,
                 ), $rung->blocks), Wording::gateAsks($rung->gate),
             ), $ladder->rungs),
+            isset($this->shelf->own($user->workspace_id)[$id]), $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
+            array_map(fn (array $kept): LadderVersionView => new LadderVersionView($kept['version'], $kept['saved_at'], $kept['by']), $this->shelf->versions($id)),
         );
     }
 

@@ -109,7 +109,7 @@ final class LoadScreen
         $athlete = $day->athlete;
         $events = [];
         foreach (Placement::query()->where('athlete_id', $athlete->id)->where('entered_on', '>=', $from->iso())->orderBy('entered_at')->get() as $placement) {
-            $events[] = new LoadEventView(substr($placement->entered_on, 0, 10), 'rung', $this->library->ladder($placement->ladder)->rung($placement->rung)->name ?? $placement->rung);
+            $events[] = new LoadEventView(substr($placement->entered_on, 0, 10), 'rung', $this->library->ladder($placement->ladder, $placement->ladder_version)->rung($placement->rung)->name ?? $placement->rung);
         }
         foreach ($day->returns->all($athlete->id) as $return) {
             $stages = $return->programmeAsOpened()->stages;

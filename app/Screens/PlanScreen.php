@@ -34,7 +34,7 @@ final class PlanScreen
         $nameOf = $athletes->mapWithKeys(fn (Athlete $athlete): array => [$athlete->id => $athlete->name()])->all();
         $names = $this->library->skillNames();
         $seasons = Season::query()->with('athlete')->whereIn('athlete_id', $ids)->where('state', 'open')->orderBy('goal_on')->get();
-        $placed = Placement::query()->whereIn('athlete_id', $ids)->distinct()->pluck('athlete_id')->all();
+        $placed = Placement::standing()->whereIn('athlete_id', $ids)->distinct()->pluck('athlete_id')->all();
         $planned = $seasons->pluck('athlete_id')->all();
         $sessions = DB::table('training_sessions')->where('squad_id', $squad->id)->whereBetween('held_on', [$on->iso(), $on->plus(self::SESSIONS_AHEAD_DAYS)->iso()])->orderBy('held_on')->orderBy('starts_at')
             ->select(['id', 'held_on', 'starts_at', 'title'])

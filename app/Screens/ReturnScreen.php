@@ -111,7 +111,7 @@ final class ReturnScreen
     /** @return list<OpenableView> */
     public function openable(Athlete $athlete): array
     {
-        $ladders = Placement::query()->where('athlete_id', $athlete->id)->distinct()->orderBy('ladder')->pluck('ladder')->all();
+        $ladders = Placement::standing()->where('athlete_id', $athlete->id)->distinct()->orderBy('ladder')->pluck('ladder')->all();
 
         $known = $this->programmes->all($athlete->workspace_id);
 

@@ -8,6 +8,7 @@ import { GatesScreen } from './screens/gates/GatesScreen';
 import { HelpedScreen } from './screens/helped/HelpedScreen';
 import { HomeworkScreen } from './screens/homework/HomeworkScreen';
 import { IntakeScreen } from './screens/intake/IntakeScreen';
+import { LadderEditScreen } from './screens/library/LadderEditor';
 import { LadderPage, LibraryScreen } from './screens/library/LibraryScreen';
 import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
@@ -44,6 +45,7 @@ const helped = createRoute({ getParentRoute: () => frame, path: '/athletes/$athl
 const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
 const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
 const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
+const ladderEdit = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId/edit', component: LadderEditScreen });
 const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component: PlanScreen });
 const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
 const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
@@ -57,7 +59,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, helped, scores, gates, library, ladder, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, helped, scores, gates, library, ladder, ladderEdit, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

@@ -37,9 +37,9 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
 test('gates of the squad, and the library for both hands', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Gates' }).click();
-    await expect(page.getByRole('region', { name: 'Ready' }).getByRole('link', { name: 'Mira Okonjo' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Ready' }).getByRole('link', { name: 'Tomas Brandvik' })).toBeVisible();
     await expect(page.getByRole('region', { name: 'Watch next' }).getByText(/^opens \d+ %$/).first()).toBeVisible();
-    await page.getByRole('button', { name: /^Mira: Ready/ }).click();
+    await page.getByRole('button', { name: /^Tomas: Ready/ }).click();
     await expect(page.getByRole('cell', { name: 'Mechanics' }).or(page.getByText('Mechanics')).first()).toBeVisible();
     await hasNoAxeFindings(page);
     await page.keyboard.press('Escape');

@@ -13,18 +13,25 @@ const CUTS = 12;
 class Server {
     private process: ChildProcess | null = null;
 
+    /** Again until it answers: the port of a server just taken down may not be free at once. */
     async up(): Promise<void> {
+        await expect.poll(async () => {
+            if (this.process === null || this.process.exitCode !== null) this.start();
+            return fetch(`${BASE}/icon.svg`).then((answer) => answer.status, () => 0);
+        }, { timeout: 30_000, intervals: [300] }).toBe(200);
+    }
+
+    private start(): void {
         const root = process.cwd();
         this.process = spawn('php', ['-d', 'variables_order=EGPCS', '-S', `localhost:${PORT}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], {
             cwd: `${root}/public`, detached: true, stdio: 'ignore',
             env: { ...process.env, DB_DATABASE: `${root}/storage/app/browser-test.sqlite`, APP_ENV: 'local', CACHE_STORE: 'file', PHP_CLI_SERVER_WORKERS: '3' },
         });
-        await expect.poll(async () => fetch(`${BASE}/icon.svg`).then((answer) => answer.status, () => 0), { timeout: 20_000 }).toBe(200);
     }
 
     down(): void {
         // The whole group: the workers hold the port, too.
-        if (this.process?.pid) process.kill(-this.process.pid, 'SIGKILL');
+        if (this.process?.pid && this.process.exitCode === null) process.kill(-this.process.pid, 'SIGKILL');
         this.process = null;
     }
 }

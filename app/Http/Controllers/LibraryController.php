@@ -5,9 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Answers;
+use App\Http\Requests\LadderImportRequest;
+use App\Http\Views\DocumentView;
 use App\Http\Views\GatesView;
+use App\Http\Views\LadderImportView;
 use App\Http\Views\LibraryLadderView;
+use App\Http\Views\LibraryProblemView;
 use App\Http\Views\LibraryRowView;
+use App\Http\Views\SentencesView;
+use App\Models\Squad;
+use App\Records\LadderShelf;
 use App\Screens\GatesScreen;
 use App\Screens\LibraryScreen;
 use Augendo\Core\Library\Handedness;
@@ -16,21 +23,64 @@ use Illuminate\Http\Request;
 
 final class LibraryController
 {
+    public function __construct(private readonly LibraryScreen $screen, private readonly LadderShelf $shelf) {}
+
     #[Answers(LibraryRowView::class, list: true)]
-    public function all(LibraryScreen $screen): JsonResponse
+    public function all(Request $request): JsonResponse
     {
-        return response()->json($screen->all());
+        return response()->json($this->screen->all($request->user()));
     }
 
-    #[Answers(LibraryLadderView::class, query: ['hand' => 'string'])]
-    public function ladder(Request $request, string $ladder, LibraryScreen $screen): JsonResponse
+    #[Answers(LibraryLadderView::class, query: ['hand' => 'string', 'version' => 'integer'])]
+    public function ladder(Request $request, string $ladder): JsonResponse
     {
-        return response()->json($screen->ladder($ladder, Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right));
+        $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
+
+        return response()->json($this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null));
+    }
+
+    /** The ladder as a file: to edit, to copy, to share. */
+    #[Answers(DocumentView::class)]
+    public function definition(Request $request, string $ladder): JsonResponse
+    {
+        return $this->document($request, $ladder);
+    }
+
+    #[Answers(DocumentView::class)]
+    public function save(Request $request): JsonResponse
+    {
+        $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);
+
+        return $this->document($request, $this->shelf->save($given['definition'], $given['version'], $request->user()));
+    }
+
+    #[Answers(LadderImportView::class, list: true)]
+    public function import(LadderImportRequest $request): JsonResponse
+    {
+        $rows = $this->shelf->import($request->validated('files'), $request->boolean('keep'), $request->user());
+
+        return response()->json(array_map(fn (array $row): LadderImportView => new LadderImportView(
+            $row['file'], $row['name'], $row['rungs'], $row['becomes'],
+            array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView($row['file'], $problem['path'], $problem['message']), $row['problems']),
+        ), $rows));
+    }
+
+    #[Answers(SentencesView::class)]
+    public function adopt(Request $request, Squad $squad, string $ladder): JsonResponse
+    {
+        return response()->json(new SentencesView($this->shelf->adopt($request->user(), $squad, $ladder)));
     }
 
     #[Answers(GatesView::class, query: ['squad' => 'integer'])]
     public function gates(Request $request, GatesScreen $screen): JsonResponse
     {
         return response()->json($screen->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
+    }
+
+    private function document(Request $request, string $id): JsonResponse
+    {
+        $ladder = $this->shelf->ladder($request->user(), $id);
+
+        return response()->json(new DocumentView($id, $ladder->name, isset($this->shelf->own($request->user()->workspace_id)[$id]), $ladder->version, $this->shelf->definition($id)));
     }
 }

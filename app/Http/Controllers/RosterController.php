@@ -82,16 +82,33 @@ final class RosterController
     }
 
     #[Answers(LadderChoiceView::class, list: true)]
-    public function ladders(): JsonResponse
+    public function ladders(Request $request): JsonResponse
     {
-        return response()->json($this->intake->ladders());
+        return response()->json($this->intake->ladders($request->user()));
     }
 
-    /** What can be thrown, served or held. */
-    #[Answers(NamedView::class, list: true)]
-    public function objects(Library $library): JsonResponse
+    #[Answers(IntakeView::class)]
+    public function leave(Request $request, Athlete $athlete, string $ladder): JsonResponse
     {
-        $objects = array_filter($library->objects(), fn (LibraryObject $object): bool => $object->massKg !== null);
+        $this->desk->leave($athlete, $ladder, $request->user());
+
+        return response()->json($this->intake->view($request->user(), $athlete));
+    }
+
+    /** What a block of a ladder may be a repetition of. */
+    #[Answers(NamedView::class, list: true)]
+    public function skills(Library $library): JsonResponse
+    {
+        $names = $library->skillNames();
+
+        return response()->json(array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names));
+    }
+
+    /** What can be thrown, served or held; all: and what a shadow repetition or a jump has instead. */
+    #[Answers(NamedView::class, list: true, query: ['all' => 'integer'])]
+    public function objects(Request $request, Library $library): JsonResponse
+    {
+        $objects = array_filter($library->objects(), fn (LibraryObject $object): bool => $request->boolean('all') || $object->massKg !== null);
 
         return response()->json(array_values(array_map(fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name), $objects)));
     }

@@ -8,6 +8,7 @@ use App\Http\Answers;
 use App\Http\Problem;
 use App\Http\Views\MeView;
 use App\Models\User;
+use App\Screens\Parts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -67,7 +68,7 @@ final class SignInController
     {
         return response()->json(new MeView(
             $user->name, $user->role->value, $user->workspace->name, $user->workspace->today()->iso(),
-            $user->role->records(), $user->role->decides(), $user->role->clears(),
+            $user->role->records(), $user->role->decides(), $user->role->clears(), Parts::squads($user),
         ));
     }
 }

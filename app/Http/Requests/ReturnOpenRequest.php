@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Augendo\Core\Library\Library;
+use App\Records\LadderShelf;
 use Augendo\Core\Readiness\Site;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -17,7 +17,7 @@ final class ReturnOpenRequest extends FormRequest
         return [
             'id' => ['required', new UuidV7],
             'programme' => ['required', 'string'],
-            'ladder' => ['required', Rule::in(app(Library::class)->ladderIds())],
+            'ladder' => ['required', Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
             'site' => ['required', Rule::enum(Site::class)->except([Site::None, Site::Head])],
             'side' => ['present', 'nullable', Rule::in(['left', 'right'])],
         ];

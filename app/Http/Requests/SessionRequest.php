@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Records\LadderShelf;
 use Augendo\Core\Library\Library;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -19,7 +20,7 @@ final class SessionRequest extends FormRequest
             'title' => ['required', 'string', 'max:80'],
             'minutes' => ['nullable', 'integer', 'between:1,240'],
             'ladders' => ['nullable', 'array'],
-            'ladders.*' => [Rule::in(app(Library::class)->ladderIds())],
+            'ladders.*' => [Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
             'objects' => ['nullable', 'array'],
             'objects.*' => [Rule::in(array_keys(app(Library::class)->objects()))],
         ];

@@ -15,5 +15,8 @@ final readonly class CheckpointView
         public string $name,
         #[OA\Property]
         public string $good,
+        /** @var list<string> what good looks like in each school; any of them passes */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $variants,
     ) {}
 }

@@ -6,7 +6,7 @@ namespace App\Http\Views;
 
 use OpenApi\Attributes as OA;
 
-/** A return programme or a rule set, as it stands in its document. */
+/** A return programme, a rule set or a ladder, as it stands in its document. */
 #[OA\Schema]
 final readonly class DocumentView
 {
@@ -20,7 +20,7 @@ final readonly class DocumentView
         public bool $own,
         #[OA\Property]
         public int $version,
-        /** the file, by library/schema/return.schema.json */
+        /** the file, by its schema in library/schema/ */
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $definition,
     ) {}

@@ -61,8 +61,8 @@ final readonly class IntakeView
         /** @var list<string> longest throws and reference speeds, in words */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $marks,
-        /** @var list<string> where the athlete stands */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        /** @var list<NamedView> where the athlete stands, by ladder */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
         public array $ladders,
     ) {}
 }

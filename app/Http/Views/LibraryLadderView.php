@@ -37,5 +37,13 @@ final readonly class LibraryLadderView
         /** @var list<LibraryRungView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LibraryRungView::class))]
         public array $rungs,
+        /** whether it is the club's own copy */
+        #[OA\Property]
+        public bool $own,
+        #[OA\Property]
+        public ?string $copied_from,
+        /** @var list<LadderVersionView> newest first; none of a ladder that ships */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LadderVersionView::class))]
+        public array $versions,
     ) {}
 }

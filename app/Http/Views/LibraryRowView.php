@@ -24,5 +24,8 @@ final readonly class LibraryRowView
         /** everything in it that can be searched, in small letters */
         #[OA\Property]
         public string $words,
+        /** whether it is the club's own copy */
+        #[OA\Property]
+        public bool $own,
     ) {}
 }

@@ -26,5 +26,8 @@ final readonly class MeView
         public bool $decides,
         #[OA\Property]
         public bool $clears,
+        /** @var list<SquadView> those somebody works with */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SquadView::class))]
+        public array $squads,
     ) {}
 }

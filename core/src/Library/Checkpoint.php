@@ -7,5 +7,6 @@ namespace Augendo\Core\Library;
 /** One observable thing, with what good looks like. */
 final readonly class Checkpoint
 {
-    public function __construct(public string $id, public string $name, public string $good) {}
+    /** @param  list<string>  $variants  what good looks like in each school; any of them passes unless a coach keeps one in an own copy */
+    public function __construct(public string $id, public string $name, public string $good, public array $variants = []) {}
 }

@@ -13,6 +13,7 @@ final readonly class Ladder
      * @param  list<string>  $cautions
      * @param  list<array{string, string}>  $needs  pairs of ladder id and the rung of it that must be held
      * @param  non-empty-list<Rung>  $rungs
+     * @param  string|null  $copiedFrom  the ladder it began as a copy of: what was climbed there is held here
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class Ladder
         public array $cautions,
         public array $needs,
         public array $rungs,
+        public ?string $copiedFrom = null,
     ) {}
 
     /** @return int|null position from 0; null when the ladder has no such rung */

@@ -22,24 +22,30 @@ final readonly class LadderReader
 
     public function read(Node $file): Ladder
     {
-        $file->keys(['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'], ['$schema', 'needs']);
+        $file->keys(['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'], ['$schema', 'needs', 'copied_from']);
         $checkpoints = [];
         foreach ($file->get('checkpoints')->items() as $node) {
-            $node->keys(['id', 'name', 'good']);
-            $id = $node->get('id')->string();
-            $checkpoints[$id] = new Checkpoint($id, $node->get('name')->string(), $node->get('good')->string());
+            $node->keys(['id', 'name', 'good'], ['variants']);
+            $id = self::fresh($node->get('id'), $checkpoints);
+            $checkpoints[$id] = new Checkpoint(
+                $id, $node->get('name')->string(), $node->get('good')->string(),
+                array_map(fn (Node $n): string => $n->string(), $node->get('variants')->optional(fn (Node $n): array => $n->items()) ?? []),
+            );
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
             $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['safety']);
-            $id = $node->get('id')->string();
+            $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 $id, $node->get('name')->string(), self::reference($node->get('checkpoint'), $checkpoints, 'checkpoint')->id,
                 $node->get('cue')->string(), $node->get('drill')->string(),
                 $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
             );
         }
-        $rungs = array_map(fn (Node $node): Rung => $this->rung($node, $checkpoints, $faults), $file->get('rungs')->items());
+        $rungs = [];
+        foreach ($file->get('rungs')->items() as $node) {
+            $rungs[self::fresh($node->get('id'), $rungs)] = $this->rung($node, $checkpoints, $faults);
+        }
         if ($rungs === []) {
             throw $file->get('rungs')->outOfRange('A ladder has at least one rung.');
         }
@@ -49,8 +55,20 @@ final readonly class LadderReader
             self::reference($file->get('skill'), $this->skills, 'skill'), $file->get('summary')->string(),
             array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
             array_map(fn (Node $n): array => [$n->keys(['ladder', 'rung'])->get('ladder')->string(), $n->get('rung')->string()], $file->get('needs')->optional(fn (Node $n): array => $n->items()) ?? []),
-            $rungs,
+            array_values($rungs), $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
         );
+    }
+
+    /**
+     * An id nothing before it has.
+     *
+     * @param  array<string, mixed>  $taken
+     */
+    private static function fresh(Node $node, array $taken): string
+    {
+        $id = $node->string();
+
+        return isset($taken[$id]) ? throw $node->outOfRange("“{$id}” is there already; every one needs an id of its own.") : $id;
     }
 
     /**
@@ -87,6 +105,9 @@ final readonly class LadderReader
         $distance = $node->get('distance_m')->optional($metres);
         $effortMin = $node->get('effort_min')->optional($share) ?? $effort;
         $distanceMin = $node->get('distance_min_m')->optional($metres) ?? $distance;
+        if ($node->get('reps')->int(0, 200) === 0 && $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) === true) {
+            throw $node->get('reps')->outOfRange('A judged block needs repetitions: 1 or more.');
+        }
         if ($effortMin > $effort) {
             throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");
         }
@@ -116,6 +137,6 @@ final readonly class LadderReader
      */
     private static function reference(Node $node, array $known, string $what): mixed
     {
-        return $known[$node->string()] ?? throw new CaseError('unknown_reference', $node->path, "There is no {$what} “{$node->string()}”.");
+        return $known[$node->string()] ?? throw new CaseError('unknown_reference', $node->path, "There is no {$what} “{$node->string()}”; there are ".implode(', ', array_keys($known)).'.');
     }
 }

@@ -31,8 +31,11 @@ final class Library
     /** @var array<string, Programme> */
     private array $programmes = [];
 
-    /** @param  string  $folder the folder that holds skills.json, objects.json, ladders/ and rule-sets/ */
-    public function __construct(private readonly string $folder) {}
+    /**
+     * @param  string  $folder  the folder that holds skills.json, objects.json, ladders/ and rule-sets/
+     * @param  OwnLadders|null  $own  ladders that do not ship
+     */
+    public function __construct(private readonly string $folder, private readonly ?OwnLadders $own = null) {}
 
     /** Changes whenever a file changes: what was worked out from the files holds as long as this does. */
     public function fingerprint(): string
@@ -138,13 +141,44 @@ final class Library
         return array_map(fn (string $file): string => basename($file, '.json'), glob("{$this->folder}/ladders/*.json") ?: []);
     }
 
-    /** @throws LibraryProblem */
-    public function ladder(string $id): Ladder
+    /**
+     * @param  int|null  $version  of a ladder that does not ship; null: the latest. A shipped ladder has the one version of its file.
+     *
+     * @throws LibraryProblem
+     */
+    public function ladder(string $id, ?int $version = null): Ladder
     {
-        return $this->ladders[$id] ??= $this->read(
-            "ladders/{$id}.json",
-            fn (Node $file): Ladder => (new LadderReader($this->skills(), $this->objects()))->read($file),
-        );
+        $own = is_file("{$this->folder}/ladders/{$id}.json") ? null : $this->own;
+
+        return $this->ladders[$own === null ? $id : "{$id} {$version}"] ??= $own === null
+            ? $this->read("ladders/{$id}.json", $this->readLadder(...))
+            : self::made("ladder {$id}", $own->text($id, $version), $this->readLadder(...));
+    }
+
+    /** Whether a ladder is another one, or began as a copy of it, or of a copy. */
+    public function isOrCopies(string $id, string $other): bool
+    {
+        for ($at = $id; $at !== $other;) {
+            $from = $this->ladder($at)->copiedFrom;
+            if ($from === null || $from === $at) {
+                return false;
+            }
+            $at = $from;
+        }
+
+        return true;
+    }
+
+    /** Reads a ladder that does not ship anew when it is next asked for. */
+    public function forget(string $id): void
+    {
+        unset($this->ladders["{$id} "]);
+    }
+
+    /** @throws CaseError */
+    public function readLadder(Node $file): Ladder
+    {
+        return (new LadderReader($this->skills(), $this->objects()))->read($file);
     }
 
     /** @throws LibraryProblem */
@@ -207,8 +241,19 @@ final class Library
     private function read(string $file, callable $make): mixed
     {
         $path = "{$this->folder}/{$file}";
-        $text = is_file($path) ? file_get_contents($path) : false;
-        if ($text === false) {
+
+        return self::made($file, is_file($path) ? (string) file_get_contents($path) : null, $make);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Node): T  $make
+     * @return T
+     */
+    private static function made(string $file, ?string $text, callable $make): mixed
+    {
+        if ($text === null) {
             throw new LibraryProblem($file, '', 'The file is not there or cannot be read.');
         }
         try {

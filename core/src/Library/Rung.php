@@ -48,6 +48,19 @@ final readonly class Rung
         return in_array(Channel::Arm, $channels, true) ? [Channel::Arm] : $channels;
     }
 
+    /** Whether evidence of the other rung is evidence of this one: the same things looked for, the same faults able to hurt. */
+    public function judgesLike(self $other): bool
+    {
+        $looks = function (self $rung): array {
+            $ids = [...array_map(fn (Checkpoint $each): string => $each->id, $rung->checkpoints), ...array_map(fn (Fault $each): string => "{$each->id} hurts", array_filter($rung->faults, fn (Fault $each): bool => $each->safety))];
+            sort($ids);
+
+            return $ids;
+        };
+
+        return $looks($this) === $looks($other);
+    }
+
     public function fault(string $id): ?Fault
     {
         foreach ($this->faults as $fault) {

@@ -111,7 +111,7 @@ function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: 
     const path = `/api/athletes/${kept.athlete.id}`;
     const [ladder, setLadder] = useState<string | null>(null);
     const ladders = useQuery({ queryKey: ['ladders'], queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'), enabled: me.decides });
-    const free = (ladders.data ?? []).filter((each) => !kept.ladders.some((standing) => standing.startsWith(`${each.name}:`)));
+    const free = (ladders.data ?? []).filter((each) => !kept.ladders.some((standing) => standing.id === each.id));
     const chosen = free.find((each) => each.id === ladder) ?? free[0];
     const sent = (words: string) => (answer: Intake): void => onDone(answer, words);
     return (
@@ -124,7 +124,7 @@ function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: 
             </section>}
             <section aria-label="Ladders"><h2 className="text-base">Ladders</h2>
                 {kept.ladders.length === 0 && <p className="border-l-4 border-tape pl-2">On no ladder yet. Placed on one, sessions can be planned.</p>}
-                <ul>{kept.ladders.map((each) => <li key={each} className="border-t border-line py-1">{each}</li>)}</ul>
+                <ul>{kept.ladders.map((each) => <li key={each.id} className="flex items-center justify-between gap-2 border-t border-line py-1">{each.name}{me.decides && <button type="button" className="btn btn-quiet" onClick={() => api<Intake>('POST', `${path}/placements/${each.id}/leave`).then(sent('Off this ladder. What was climbed stays held.'), onProblem)}>Leave it</button>}</li>)}</ul>
                 {me.decides && chosen && <form className="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2" onSubmit={(event) => { event.preventDefault(); api<Intake>('POST', `${path}/placements`, { ladder: chosen.id, rung: new FormData(event.currentTarget).get('rung') }).then(sent('Placed. Sessions planned from now on start there.'), onProblem); }}>
                     <label className="grid gap-1"><span className="label">Place on</span><select className="field" value={chosen.id} onChange={(event) => setLadder(event.target.value)}>{free.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select></label>
                     <label className="grid gap-1"><span className="label">at the rung</span><select className="field" name="rung" key={chosen.id}>{chosen.rungs.map((rung) => <option key={rung.id} value={rung.id}>{rung.name}</option>)}</select></label>
