@@ -116,7 +116,7 @@ final class RosterDesk
             }
             $today = $by->workspace->today()->iso();
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->update(['left_on' => $today]) === 0) {
-                throw new Problem(404, 'Not on this ladder', 'The athlete has no place on this ladder.');
+                throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.');
             }
             $athlete->sheets()->where('ladder', $ladderId)->where('held_on', '>=', $today)->where('state', 'planned')->get()->each->delete();
             Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
