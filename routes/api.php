@@ -33,6 +33,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('today', TodayController::class);
     Route::get('me/places', [PeopleController::class, 'places']);
     Route::post('me/calendar-link', [PeopleController::class, 'calendarLink']);
+    Route::post('me/pace', [PeopleController::class, 'pace']);
     Route::post('me/places/end-others', [PeopleController::class, 'endOthers']);
     Route::get('roll-call', [RollCallController::class, 'show']);
     Route::post('reports/{report}/withdraw', [RollCallController::class, 'withdraw']);

@@ -8,10 +8,14 @@ use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\User;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Mechanics\Seen;
 use Augendo\Core\Returning\StageRung;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -29,9 +33,10 @@ final class RepLog
     {
         return DB::transaction(function () use ($sheet, $events, $user): int {
             $now = Carbon::now();
+            $rung = $this->rung($sheet);
             $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [
                 'id' => $event['id'], 'sheet_id' => $sheet->id, 'block_id' => $event['block_id'], 'set_no' => $event['set_no'],
-                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => $event['verdict'] ?? null, 'fault' => $event['fault'] ?? null, 'note' => $event['note'] ?? null,
+                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => self::verdict($event, $rung), 'seen' => empty($event['seen']) ? null : json_encode($event['seen'], JSON_THROW_ON_ERROR), 'fault' => $event['fault'] ?? null, 'note' => $event['note'] ?? null,
                 'side' => $event['side'], 'effort' => $event['effort'] ?? null, 'distance_m' => $event['distance_m'] ?? null,
                 'at' => $event['at'], 'seq' => $event['seq'], 'device' => $event['device'], 'user_id' => $user->id, 'received_at' => $now,
             ], $events));
@@ -61,18 +66,84 @@ final class RepLog
         $judged = array_values(array_filter($standing, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->judged && $rep->side === $blocks[$rep->block_id]->side->value));
         DB::table('rep_strips')->where('sheet_id', $sheet->id)->delete();
         if ($judged !== []) {
+            $safety = $this->safetyFaults($sheet);
             DB::table('rep_strips')->insert([
                 'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->return_stage === null ? $sheet->rung : StageRung::id($sheet->return_stage),
                 'day' => $sheet->day()->iso(), 'last_at' => $judged[count($judged) - 1]->at,
-                'marks' => RepStrip::write(SheetEvents::judged($judged, $this->safetyFaults($sheet))),
+                'marks' => RepStrip::write(SheetEvents::judged($judged, $safety)),
+                'varied' => RepStrip::write(SheetEvents::judged(array_values(array_filter($judged, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->kind === BlockKind::GameLike)), $safety)),
+                'checkpoints' => json_encode((object) $this->byCheckpoint($judged, $this->rung($sheet)), JSON_THROW_ON_ERROR),
             ]);
         }
+    }
+
+    /** @return Rung|null the rung a sheet was run on, as its ladder was then */
+    public function rung(Sheet $sheet): ?Rung
+    {
+        return $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung);
+    }
+
+    /**
+     * The verdict of a tap: from its checkpoints where somebody looked that closely, else as it was given.
+     *
+     * @param  array<string, mixed>  $event
+     */
+    private static function verdict(array $event, ?Rung $rung): ?string
+    {
+        if (empty($event['seen']) || $rung === null) {
+            return $event['verdict'] ?? null;
+        }
+
+        return match (Seen::verdict(self::required($rung), self::asSeen($event['seen']))) {
+            true => 'good',
+            false => 'not_good',
+            null => 'unobserved',
+        };
+    }
+
+    /** @return list<string> */
+    private static function required(Rung $rung): array
+    {
+        return array_map(fn (Checkpoint $checkpoint): string => $checkpoint->id, $rung->checkpoints);
+    }
+
+    /**
+     * @param  array<string, string>  $seen  right or wrong by checkpoint
+     * @return array<string, bool>
+     */
+    private static function asSeen(array $seen): array
+    {
+        return array_map(fn (string $word): bool => $word === 'right', $seen);
+    }
+
+    /** @return string|null the checkpoint a repetition failed on, as far as anybody said */
+    public static function failedOn(RepEvent $rep, Rung $rung): ?string
+    {
+        return $rep->verdict === 'not_good' ? $rung->fault((string) $rep->fault)->checkpoint ?? array_search('wrong', $rep->seen ?? [], true) ?: null : null;
+    }
+
+    /**
+     * @param  list<RepEvent>  $judged
+     * @return array<string, array{int, int}> right and seen, by checkpoint
+     */
+    private function byCheckpoint(array $judged, ?Rung $rung): array
+    {
+        $counts = [];
+        foreach ($rung === null ? [] : $judged as $rep) {
+            $seen = $rep->seen !== null ? self::asSeen($rep->seen) : Seen::implied(self::required($rung), ['good' => true, 'not_good' => false][$rep->verdict] ?? null, $rung->fault((string) $rep->fault)?->checkpoint);
+            foreach ($seen as $checkpoint => $right) {
+                [$good, $of] = $counts[$checkpoint] ?? [0, 0];
+                $counts[$checkpoint] = [$good + ($right ? 1 : 0), $of + 1];
+            }
+        }
+
+        return $counts;
     }
 
     /** @return list<string> ids of the faults of the sheet's ladder that can hurt */
     public function safetyFaults(Sheet $sheet): array
     {
-        $faults = $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung)->faults ?? [];
+        $faults = $this->rung($sheet)->faults ?? [];
 
         return array_values(array_map(fn ($fault): string => $fault->id, array_filter($faults, fn ($fault): bool => $fault->safety)));
     }

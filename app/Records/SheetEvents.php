@@ -7,24 +7,26 @@ namespace App\Records;
 use App\Models\RepEvent;
 use Augendo\Core\Instant;
 use Augendo\Core\Mechanics\JudgedRep;
+use Illuminate\Support\Collection;
 
 /** The repetitions a sheet's events come to, once withdrawals and corrections are read into them. */
 final class SheetEvents
 {
     /**
      * @param  iterable<RepEvent>  $events  of one sheet, in any order
+     * @param  string  $kind  rep, or second for what a second person saw
      * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now, and with what was being tried
      */
-    public static function standing(iterable $events): array
+    public static function standing(iterable $events, string $kind = 'rep'): array
     {
         $reps = [];
         $later = [];
         // By the instant, not by its text: two devices may write the same moment with different offsets.
         $events = collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id]);
         foreach ($events as $event) {
-            if ($event->kind === 'rep') {
+            if ($event->kind === $kind) {
                 $reps[$event->id] = clone $event;
-            } else {
+            } elseif (in_array($event->kind, ['withdraw', 'correct'], true)) {
                 $later[] = $event;
             }
         }
@@ -32,7 +34,7 @@ final class SheetEvents
         foreach ($events as $event) {
             if ($event->kind === 'trying') {
                 $trying = $event->note;
-            } elseif ($event->kind === 'rep') {
+            } elseif ($event->kind === $kind) {
                 $reps[$event->id]->note = $trying;
             }
         }
@@ -46,6 +48,7 @@ final class SheetEvents
             } else {
                 $reps[$event->target_id]->verdict = $event->verdict;
                 $reps[$event->target_id]->fault = $event->fault;
+                $reps[$event->target_id]->seen = $event->seen;
             }
         }
 
@@ -69,5 +72,62 @@ final class SheetEvents
             in_array($rep->fault, $safetyFaults, true),
             $rep->fault,
         ), $standing);
+    }
+
+    /**
+     * Where two devices say different things, or may have counted the same work twice. Nothing is dropped: the later word stands until somebody
+     * changes it.
+     *
+     * @param  iterable<RepEvent>  $events  of one sheet
+     * @param  callable(string): string  $who  the name of a user by id
+     * @return list<array{block_id: string, set_no: int, sentence: string}>
+     */
+    public static function conflicts(iterable $events, callable $who): array
+    {
+        $events = collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id]);
+        $found = [];
+        foreach ($events->whereIn('kind', ['withdraw', 'correct'])->groupBy('target_id') as $target => $changes) {
+            $rep = $events->firstWhere('id', $target);
+            $said = $changes->map(fn (RepEvent $event): string => $event->kind === 'withdraw' ? 'taken back' : self::said($event))->unique();
+            if ($rep === null || $said->count() < 2 || $changes->pluck('device')->unique()->count() < 2) {
+                continue;
+            }
+            $each = $changes->map(fn (RepEvent $event): string => $who((string) $event->user_id).', '.substr($event->at, 11, 5).': '.($event->kind === 'withdraw' ? 'taken back' : self::said($event)))->implode('; ');
+            $found[] = ['block_id' => $rep->block_id, 'set_no' => (int) $rep->set_no, 'sentence' => "One repetition of set {$rep->set_no}, two words. {$each}. ".($changes->contains('kind', 'withdraw') ? 'It does not count while it is taken back.' : 'The later one stands.')];
+        }
+        foreach (collect(self::standing($events))->groupBy('block_id') as $block => $reps) {
+            $spans = $reps->groupBy('device');
+            foreach ($spans as $device => $ofOne) {
+                foreach ($spans as $other => $ofOther) {
+                    // Each began before the other was done: side by side, not one after the other.
+                    if ($device < $other && self::began($ofOne) <= self::ended($ofOther) && self::began($ofOther) <= self::ended($ofOne)) {
+                        $found[] = ['block_id' => (string) $block, 'set_no' => (int) $ofOne->first()->set_no, 'sentence' => "Two devices counted here at the same time: {$ofOne->count()} by {$who((string) $ofOne->first()->user_id)}, {$ofOther->count()} by {$who((string) $ofOther->first()->user_id)}. All of them count. If some were counted twice, undo those."];
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  Collection<int, RepEvent>  $reps  in order */
+    private static function began(Collection $reps): int
+    {
+        return Instant::of($reps->firstOrFail()->at)->microseconds;
+    }
+
+    /** @param  Collection<int, RepEvent>  $reps  in order */
+    private static function ended(Collection $reps): int
+    {
+        return Instant::of($reps->reverse()->firstOrFail()->at)->microseconds;
+    }
+
+    private static function said(RepEvent $event): string
+    {
+        return match ($event->verdict) {
+            'good' => 'good',
+            'not_good' => 'not good'.($event->fault === null ? '' : " ({$event->fault})"),
+            default => 'not seen',
+        };
     }
 }

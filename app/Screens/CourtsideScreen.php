@@ -8,21 +8,29 @@ use App\Http\Views\BoundView;
 use App\Http\Views\CostView;
 use App\Http\Views\CourtsideBlockView;
 use App\Http\Views\CourtsideView;
+use App\Http\Views\DoseView;
 use App\Http\Views\FaultView;
+use App\Http\Views\NamedView;
 use App\Http\Views\NeighbourView;
 use App\Http\Views\PatternBoundsView;
 use App\Http\Views\RepEventView;
+use App\Http\Views\RotationView;
 use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
+use App\Models\User;
 use App\Records\SheetDesk;
+use App\Records\SheetEvents;
+use App\Records\StationDesk;
 use App\Wording\Wording;
+use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\StationPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
@@ -31,34 +39,46 @@ use Illuminate\Support\Facades\DB;
 /** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
 final class CourtsideScreen
 {
-    public static function view(SheetDesk $desk): CourtsideView
+    /** How far the effort and the distance may be moved courtside: in tenths of full effort, and in paces. */
+    private const EFFORT_STEPS = [-0.2, -0.1, 0.1];
+
+    private const PACES = [-2, -1, 1, 2];
+
+    private const LEAST_EFFORT = 0.2;
+
+    private const LEAST_DISTANCE_M = 1.0;
+
+    public static function view(SheetDesk $desk, User $user): CourtsideView
     {
         $sheet = $desk->sheet;
         $frame = $desk->frame();
         $plans = $desk->plans();
-        $counted = array_values(array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0));
-        $budget = $frame->budget(self::bothSides($counted));
+        $doses = array_map(fn (BlockPlan $plan): array => self::doses($desk, $plan, $user->pace_m), $plans);
+        // Bounds of everything a block can become.
+        $budget = $frame->budget(self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))));
         $mirror = $desk->athlete->throwing_side->mirror(...);
         $blocks = [];
         foreach ($sheet->blocks as $i => $block) {
             if ($plans[$i]->reps > 0) {
-                $blocks[] = self::block($desk, $block, $plans[$i], $budget);
+                $blocks[] = self::block($desk, $block, $doses[$i], $budget);
             }
         }
         $readiness = $desk->readiness();
+        [$rotation, $neighbours] = self::around($sheet, $user);
 
         return new CourtsideView(
             $sheet->id, $sheet->trainingSession->title, $desk->day()->iso(), $sheet->state, Parts::athlete($desk->athlete, $desk->day()),
             Parts::rungOf($desk), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
             array_map(fn (Gauge $gauge): BoundView => self::bound($gauge), $budget),
-            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $desk->rung()->faults),
+            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->rung()->faults),
             new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES, Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
             self::sorenessWords($readiness),
-            Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get()
-                ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state))->all(),
+            $neighbours,
             $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
             self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
+            array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
+            $user->pace_m, $rotation, array_column(SheetEvents::conflicts($sheet->events, self::whoOf($user)), 'sentence'),
         );
     }
 
@@ -71,30 +91,115 @@ final class CourtsideScreen
 
     private static function event(RepEvent $event): RepEventView
     {
-        return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq, $event->note);
+        return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m, $event->seen, $event->device);
+    }
+
+    /** @return callable(string): string the name of somebody of the club by id */
+    public static function whoOf(User $user): callable
+    {
+        $names = null;
+
+        return function (string $id) use ($user, &$names): string {
+            $names ??= User::query()->where('workspace_id', $user->workspace_id)->pluck('name', 'id')->all();
+
+            return $names[$id] ?? 'somebody';
+        };
+    }
+
+    /** @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the session, own group first */
+    private static function around(Sheet $sheet, User $user): array
+    {
+        $others = Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get();
+        $groups = [];
+        $rotation = null;
+        if ($sheet->trainingSession->stations !== null) {
+            $plan = StationDesk::open($sheet->trainingSession, $user)->plan();
+            foreach ($plan->groups as $i => $group) {
+                foreach ($group as $athlete) {
+                    $groups[$athlete->id] = $i;
+                }
+            }
+            $own = $groups[$sheet->athlete_id] ?? null;
+            if ($own !== null && $plan->stations !== []) {
+                $walk = array_map(fn (array $round): ?string => ($at = array_search($own, $round, true)) === false ? null : $plan->stations[$at]->title, $plan->rounds);
+                $rotation = new RotationView($sheet->training_session_id, $plan->rotationMin, StationPlan::CHANGE_OVER_MIN, array_values(array_filter($walk)));
+            }
+        }
+        $own = $groups[$sheet->athlete_id] ?? null;
+
+        return [$rotation, $others->sortBy(fn (Sheet $other): array => [($groups[$other->athlete_id] ?? null) === $own ? 0 : 1, $groups[$other->athlete_id] ?? 99, $other->id])
+            ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state, isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null))->values()->all()];
+    }
+
+    /**
+     * What a block may become courtside: as planned first, then other efforts and distances. A stage of a return goes no further than it says.
+     *
+     * @return non-empty-list<BlockPlan>
+     */
+    private static function doses(SheetDesk $desk, BlockPlan $plan, float $paceM): array
+    {
+        if ($plan->asked->skill->loadedChannels() === [] || $plan->effort <= 0.0) {
+            return [$plan];
+        }
+        $upwards = $desk->sheet->return_stage === null;
+        $cap = $desk->frame()->effortCap($desk->frame()->wordFor($plan));
+        $within = fn (float $step): bool => $upwards || $step <= 0;
+        $efforts = [$plan->effort];
+        foreach (array_filter(self::EFFORT_STEPS, $within) as $step) {
+            $effort = round($plan->effort + $step, 2);
+            if ($effort >= self::LEAST_EFFORT && $effort <= $cap + 1e-9) {
+                $efforts[] = min(1.0, $effort);
+            }
+        }
+        $distances = [$plan->distanceM];
+        foreach ($plan->distanceM === null ? [] : array_filter(self::PACES, $within) as $paces) {
+            $distance = round($plan->distanceM + $paces * $paceM, 1);
+            if ($distance >= self::LEAST_DISTANCE_M) {
+                $distances[] = $distance;
+            }
+        }
+        $doses = [];
+        foreach ($efforts as $effort) {
+            foreach ($distances as $distance) {
+                $doses[] = $plan->withEffort($effort)->withDistance($distance);
+            }
+        }
+
+        return $doses;
+    }
+
+    /**
+     * @param  non-empty-list<BlockPlan>  $doses
+     * @param  list<Gauge>  $budget
+     */
+    private static function block(SheetDesk $desk, SheetBlock $block, array $doses, array $budget): CourtsideBlockView
+    {
+        $plan = $doses[0];
+        $dose = $plan->asked;
+
+        return new CourtsideBlockView(
+            $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->athlete->throwing_side->mirror($dose->text), $plan->repsBySet(),
+            $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
+            array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses),
+        );
     }
 
     /** @param  list<Gauge>  $budget */
-    private static function block(SheetDesk $desk, SheetBlock $block, BlockPlan $plan, array $budget): CourtsideBlockView
+    private static function dose(SheetDesk $desk, BlockPlan $plan, array $budget): DoseView
     {
-        $dose = $plan->asked;
         $costs = [];
-        foreach (self::bothSides([$plan]) as $side => $mirrored) {
-            $oneRep = $mirrored->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
+        foreach (Side::cases() as $side) {
+            $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
             foreach ($budget as $gauge) {
                 if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
-                    $costs[] = new CostView($side, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
+                    $costs[] = new CostView($side->value, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
                 }
             }
         }
         // A rest day owed or an effort too high is not a budget: one repetition already breaks it.
         $refused = $desk->refusals([$plan->withReps(1)]);
 
-        return new CourtsideBlockView(
-            $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->athlete->throwing_side->mirror($dose->text), $plan->repsBySet(),
-            $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged, $costs,
-            $refused === [] ? null : implode(' ', $refused),
-        );
+        return new DoseView($plan->effort, $plan->distanceM, $costs, $refused === [] ? null : implode(' ', $refused));
     }
 
     /**
@@ -106,8 +211,7 @@ final class CourtsideScreen
         $both = [];
         foreach ($plans as $i => $plan) {
             foreach (Side::cases() as $side) {
-                $key = count($plans) === 1 ? $side->value : "{$i}|{$side->value}";
-                $both[$key] = new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM);
+                $both["{$i}|{$side->value}"] = new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM);
             }
         }
 

@@ -40,7 +40,7 @@ final class SheetScreen
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
             $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),
-            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $desk->athlete->throwing_side->mirror($fault->cue), $desk->athlete->throwing_side->mirror($fault->drill), $fault->safety), $desk->focus()),
+            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $desk->athlete->throwing_side->mirror($fault->cue), $desk->athlete->throwing_side->mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->focus()),
             (int) ceil(SessionClock::seconds($plans) / 60), $sheet->training_session_id,
         );
     }

@@ -29,6 +29,7 @@ final class AccessTest extends TestCase
         'GET api/me' => self::EVERYBODY,
         'GET api/me/places' => self::EVERYBODY,
         'POST api/me/calendar-link' => self::EVERYBODY,
+        'POST api/me/pace' => self::EVERYBODY,
         'POST api/me/places/end-others' => self::EVERYBODY,
         'GET api/today' => self::EVERYBODY,
         'GET api/roll-call' => self::EVERYBODY,

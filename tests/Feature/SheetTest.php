@@ -78,7 +78,7 @@ final class SheetTest extends TestCase
         $pack = $this->actingAs($this->coach())->getJson("/api/sheets/{$this->sheetOf('Mira')->id}/courtside")->assertOk()->json();
         foreach ($pack['blocks'] as $block) {
             $left = [];
-            foreach ($block['costs'] as $cost) {
+            foreach ($block['doses'][0]['costs'] as $cost) {
                 $bound = collect($pack['bounds'])->firstWhere('limit_id', $cost['limit_id']);
                 if ($cost['side'] === $block['side'] && $cost['per_rep'] > 0) {
                     $left[] = (int) floor(($bound['remaining'] + 1e-9) / $cost['per_rep']);

@@ -35,6 +35,15 @@ final class PeopleController
         return $this->show($request);
     }
 
+    /** How long one pace of whoever asks is: distances are stepped out. */
+    #[Answers(null)]
+    public function pace(Request $request): JsonResponse
+    {
+        $request->user()->update($request->validate(['pace_m' => ['required', 'numeric', 'between:0.3,1.5']]));
+
+        return response()->json(status: 204);
+    }
+
     #[Answers(TokenView::class)]
     public function invite(InvitationRequest $request): JsonResponse
     {

@@ -69,7 +69,7 @@ final class SheetController
         $desk = SheetDesk::open($sheet->refresh());
         $desk->refuseAhead();
 
-        return response()->json(CourtsideScreen::view($desk));
+        return response()->json(CourtsideScreen::view($desk, $request->user()));
     }
 
     #[Answers(EventsAnswerView::class)]

@@ -36,11 +36,8 @@ final readonly class CourtsideBlockView
         public ?int $hold_s,
         #[OA\Property]
         public bool $judged,
-        /** @var list<CostView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CostView::class))]
-        public array $costs,
-        /** why this block may not be run today */
-        #[OA\Property]
-        public ?string $blocked,
+        /** @var list<DoseView> as planned first, then what it may be changed to */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DoseView::class))]
+        public array $doses,
     ) {}
 }

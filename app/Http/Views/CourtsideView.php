@@ -58,5 +58,16 @@ final readonly class CourtsideView
         public ?string $emergency,
         #[OA\Property]
         public ?string $return_sentence,
+        /** @var list<NamedView> what is looked for on this rung */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
+        public array $checkpoints,
+        /** one pace of whoever took this along, in metres */
+        #[OA\Property]
+        public float $pace_m,
+        #[OA\Property]
+        public ?RotationView $rotation,
+        /** @var list<string> where two devices say different things; nothing is dropped */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $conflicts,
     ) {}
 }

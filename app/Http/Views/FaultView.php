@@ -21,5 +21,8 @@ final readonly class FaultView
         public string $drill,
         #[OA\Property]
         public bool $safety,
+        /** the checkpoint it fails */
+        #[OA\Property]
+        public string $checkpoint,
     ) {}
 }

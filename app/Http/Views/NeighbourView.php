@@ -17,5 +17,8 @@ final readonly class NeighbourView
         public string $name,
         #[OA\Property]
         public string $state,
+        /** of the stations; null when there are none */
+        #[OA\Property]
+        public ?int $group,
     ) {}
 }

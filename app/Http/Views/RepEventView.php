@@ -34,5 +34,15 @@ final readonly class RepEventView
         /** what is being tried from here on; empty: as before */
         #[OA\Property]
         public ?string $note,
+        /** asked; felt, for how a set felt */
+        #[OA\Property]
+        public ?float $effort,
+        #[OA\Property]
+        public ?float $distance_m,
+        /** @var array<string, string>|null right or wrong by checkpoint, where somebody looked that closely */
+        #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public ?array $seen,
+        #[OA\Property]
+        public string $device,
     ) {}
 }

@@ -17,7 +17,7 @@ final readonly class StationPlan
     /** The shortest stay at a station that is worth the walk. */
     private const LEAST_ROTATION_MIN = 4;
 
-    private const CHANGE_OVER_MIN = 1;
+    public const CHANGE_OVER_MIN = 1;
 
     /** A group needs more than the doses alone take: setting up, waiting, a word. More than this is standing about. */
     private const AMPLE_SHARE = 1.5;

@@ -13,6 +13,7 @@ export type Block = Schemas['BlockView'];
 export type Courtside = Schemas['CourtsideView'];
 export type CourtsideBlock = Schemas['CourtsideBlockView'];
 export type RepEvent = Schemas['RepEventView'];
+export type Dose = Schemas['DoseView'];
 export type After = Schemas['AfterView'];
 export type Athlete = Schemas['AthleteView'];
 export type AthleteCard = Schemas['AthleteCardView'];

@@ -5,7 +5,7 @@ import { api, type Courtside, Problem, type RepEvent } from '../api/client';
 export type Sending = 'waiting' | 'sent' | 'refused';
 
 /** A tap as it lies on this device. */
-export type Tap = RepEvent & { sheet_id: string; effort: number | null; distance_m: number | null; device: string; sending: Sending; why: string | null };
+export type Tap = RepEvent & { sheet_id: string; sending: Sending; why: string | null };
 
 export type Report = { id: string; at: string; moment: string; site: string; side: string | null; kind: string; score: number; note: string | null };
 

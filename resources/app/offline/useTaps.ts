@@ -5,11 +5,14 @@ import { changes, device, deviceId, keepTap, newId, type Tap } from './store';
 
 export type Verdict = 'good' | 'not_good' | 'unobserved';
 
-/** Repetitions that stand once withdrawals and corrections are read into them, in order of time. */
-export function standing(events: RepEvent[]): RepEvent[] {
+/** A tap before it is named, timed and stored. */
+export type NewTap = { kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null; seen?: Record<string, string> | null };
+
+/** Repetitions that stand once withdrawals and corrections are read into them, in order of time; or what a second person saw of them. */
+export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
     const reps = new Map<string, RepEvent>();
     const ordered = [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
-    for (const event of ordered) if (event.kind === 'rep') reps.set(event.id, { ...event });
+    for (const event of ordered) if (event.kind === kind) reps.set(event.id, { ...event });
     for (const event of ordered) {
         const target = event.target_id === null ? undefined : reps.get(event.target_id);
         if (!target) continue;
@@ -17,6 +20,7 @@ export function standing(events: RepEvent[]): RepEvent[] {
         if (event.kind === 'correct') {
             target.verdict = event.verdict;
             target.fault = event.fault;
+            target.seen = event.seen;
         }
     }
     return [...reps.values()];
@@ -52,10 +56,10 @@ export function useTaps(pack: Courtside) {
     }, [pack.events, local]);
     seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
 
-    const add = useCallback((block: CourtsideBlock, tap: { kind: 'rep' | 'withdraw' | 'correct' | 'trying'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null }) => {
+    const add = useCallback((block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {
         const made: Tap = {
             id: newId(), sheet_id: pack.sheet_id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
-            verdict: tap.verdict ?? null, fault: tap.fault ?? null, note: tap.note ?? null, side: tap.side, effort: block.effort, distance_m: block.distance_m,
+            verdict: tap.verdict ?? null, fault: tap.fault ?? null, note: tap.note ?? null, side: tap.side, effort: dose.effort, distance_m: dose.distance_m ?? null, seen: tap.seen ?? null,
             at: nowWithOffset(), seq: seq.current++, device: deviceId(), sending: 'waiting', why: null,
         };
         setLocal((shown) => [...shown, made]);
@@ -64,6 +68,10 @@ export function useTaps(pack: Courtside) {
 
     return {
         reps: useMemo(() => standing(events), [events]),
+        /** What this device saw as a second pair of eyes. */
+        seconds: useMemo(() => standing(events.filter((event) => event.kind !== 'second' || event.device === deviceId()), 'second'), [events]),
+        /** How hard sets felt, the last word of each. */
+        felt: useMemo(() => new Map(events.filter((event) => event.kind === 'felt').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).map((event) => [`${event.block_id}|${event.set_no}`, event.effort])), [events]),
         /** What is being tried just now, in words; empty when nothing is. */
         trying: useMemo(() => events.filter((event) => event.kind === 'trying').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).at(-1)?.note ?? '', [events]),
         waiting: local.filter((tap) => tap.sending === 'waiting').length,

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowLeft, Check, ChevronDown, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Courtside, CourtsideBlock, RepEvent, Tape as TapeData } from '../../api/client';
+import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client';
 import { n, percent } from '../../api/words';
 import { type Report, takeAlong } from '../../offline/store';
 import { useTaps, type Verdict } from '../../offline/useTaps';
@@ -13,8 +13,12 @@ import { Opens } from '../../parts/Opens';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
+import { DoseForm } from './DoseForm';
+import { LookAgain } from './LookAgain';
 import { Pacer } from './Pacer';
+import { Rotation } from './Rotation';
 import { Trying } from './Trying';
+import { budget, doseOf } from './doses';
 import { leadingFault, nudge } from './pattern';
 import { FinishForm } from './FinishForm';
 import { useAwake } from './useAwake';
@@ -44,31 +48,13 @@ function setAt(block: CourtsideBlock, done: number): { setNo: number; left: numb
     return { setNo: Math.max(1, block.reps_by_set.length), left: 0 };
 }
 
-/** What is left of each bound once the taps are taken off, in the bound's unit and in repetitions of this block and side. */
-function budget(pack: Courtside, reps: RepEvent[], block: CourtsideBlock, side: string): { tape: TapeData; repsLeft: number } | null {
-    const costOf = (of: CourtsideBlock, onSide: string, limitId: string): number => of.costs.find((cost) => cost.side === onSide && cost.limit_id === limitId)?.per_rep ?? 0;
-    const blocks = new Map(pack.blocks.map((each) => [each.id, each]));
-    let tightest: { tape: TapeData; repsLeft: number } | null = null;
-    for (const bound of pack.bounds) {
-        const perRep = costOf(block, side, bound.limit_id);
-        if (perRep <= 0) continue;
-        const taken = reps.reduce((sum, rep) => { const of = blocks.get(rep.block_id); return sum + (of ? costOf(of, rep.side, bound.limit_id) : 0); }, 0);
-        const remaining = bound.remaining - taken;
-        const repsLeft = Math.max(0, Math.floor((remaining + 1e-9) / perRep));
-        if (tightest === null || repsLeft < tightest.repsLeft) {
-            tightest = {
-                repsLeft,
-                tape: { limit_id: bound.limit_id, label: bound.label, source: '', hard: true, kind: 'cap', unit: bound.unit, used: bound.used + taken, planned: 0, max: bound.max, remaining, status: repsLeft === 0 ? 'over' : 'within', sentence: `${repsLeft} reps left` },
-            };
-        }
-    }
-    return tightest;
-}
-
 function Running({ pack }: { pack: Courtside }) {
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { reps, trying, refused, storeFailed, add } = useTaps(pack);
+    const { reps: counted, seconds, felt, trying, refused, storeFailed, add } = useTaps(pack);
+    // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
+    const [second, setSecond] = useState(false);
+    const reps = second ? seconds : counted;
     const firstOpen = pack.blocks.findIndex((block) => reps.filter((rep) => rep.block_id === block.id).length < planned(block));
     const [chosen, setChosen] = useState<number | null>(null);
     const [side, setSide] = useState<string | null>(null);
@@ -76,6 +62,8 @@ function Running({ pack }: { pack: Courtside }) {
     const [finishing, setFinishing] = useState(false);
     const [naming, setNaming] = useState<RepEvent | null>(null);
     const [help, setHelp] = useState(false);
+    const [dosing, setDosing] = useState(false);
+    const [moved, setMoved] = useState<Record<string, Dose>>({});
     const [stop, setStop] = useState<string | null>(null);
     const [restUntil, setRestUntil] = useState<number | null>(null);
 
@@ -86,23 +74,27 @@ function Running({ pack }: { pack: Courtside }) {
     const judged = useMemo(() => reps.filter((rep) => pack.blocks.find((each) => each.id === rep.block_id)?.judged && rep.side === 'dominant'), [reps, pack.blocks]);
     const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
-    const left = block ? budget(pack, reps, block, onSide) : null;
+    // As it was moved last; after a reload, as it was last done.
+    const dose = block && (moved[block.id] ?? doseOf(block, inBlock.at(-1) ?? block));
+    const left = dose && !second ? budget(pack, counted, dose, onSide) : null;
     const set = block ? setAt(block, inBlock.length) : { setNo: 1, left: 0 };
+    // While resting, the set that has just been done.
+    const feltSet = restUntil !== null ? inBlock.at(-1)?.set_no ?? set.setNo : set.setNo;
     const blockDone = block !== undefined && set.left === 0;
-    const halted = stop ?? pack.stop ?? block?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
+    const halted = second ? null : stop ?? pack.stop ?? dose?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
 
     const count = useCallback((verdict: Verdict, fault: string | null = null) => {
-        if (!block) return;
-        add(block, { kind: 'rep', set_no: set.setNo, side: onSide, verdict, fault });
+        if (!block || !dose) return;
+        add(block, dose, { kind: second ? 'second' : 'rep', set_no: set.setNo, side: onSide, verdict, fault });
         navigator.vibrate?.(verdict === 'good' ? 15 : 40);
-        setRestUntil(set.left === 1 ? Date.now() + block.rest_s * 1000 : null);
+        setRestUntil(set.left === 1 && !second ? Date.now() + block.rest_s * 1000 : null);
         if (chosen === null) setChosen(at);
-    }, [add, at, block, chosen, onSide, set.left, set.setNo]);
+    }, [add, at, block, chosen, dose, onSide, second, set.left, set.setNo]);
     const undo = useCallback(() => {
         const last = reps.at(-1);
         const of = pack.blocks.find((each) => each.id === last?.block_id);
         if (!last || !of) return;
-        add(of, { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
+        add(of, doseOf(of, last), { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
         setRestUntil(null);
     }, [add, pack.blocks, reps]);
     const next = useCallback(() => { setChosen(Math.min(at + 1, pack.blocks.length - 1)); setSide(null); setRestUntil(null); }, [at, pack.blocks.length]);
@@ -110,7 +102,7 @@ function Running({ pack }: { pack: Courtside }) {
 
     useEffect(() => {
         const listen = (event: KeyboardEvent): void => {
-            if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
+            if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || dosing || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
             const key = event.key.toLowerCase();
             const fault = /^[1-9]$/.test(key) ? pack.faults[Number(key) - 1] : undefined;
             const open = halted === null && !blockDone;
@@ -127,7 +119,7 @@ function Running({ pack }: { pack: Courtside }) {
         };
         window.addEventListener('keydown', listen);
         return () => window.removeEventListener('keydown', listen);
-    }, [block, blockDone, count, finishing, halted, naming, next, onSide, pack.faults, sore, undo]);
+    }, [block, blockDone, count, dosing, finishing, halted, naming, next, onSide, pack.faults, sore, undo]);
 
     const afterReport = (reports: Report[]): void => {
         const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
@@ -138,13 +130,14 @@ function Running({ pack }: { pack: Courtside }) {
     const safety = new Set(pack.faults.filter((fault) => fault.safety).map((fault) => fault.id));
     const marks = judged.map((rep) => { const mark = rep.verdict === 'good' ? 'g' : rep.verdict === 'not_good' ? 'b' : 'u'; return rep.fault && safety.has(rep.fault) ? mark.toUpperCase() : mark; }).join('');
     const hand = onSide === 'dominant' ? pack.athlete.throwing_side : pack.athlete.throwing_side === 'right' ? 'left' : 'right';
-    const allDone = pack.blocks.every((each) => reps.filter((rep) => rep.block_id === each.id).length >= planned(each));
+    const allDone = !second && pack.blocks.every((each) => reps.filter((rep) => rep.block_id === each.id).length >= planned(each));
 
     return (
         <main className="courtside flex h-dvh flex-col overflow-hidden bg-chalk text-ink">
             <header className="flex items-center gap-1 border-b-2 border-ink px-2">
                 <Link to="/sheets/$sheetId" params={{ sheetId: pack.sheet_id }} aria-label="Back to the sheet" className="grid h-14 w-11 place-items-center"><ArrowLeft aria-hidden /></Link>
-                <Opens label="Another athlete" className="flex h-14 min-w-0 items-center gap-1" content={<ul className="grid gap-1">{pack.neighbours.map((each) => <li key={each.sheet_id}><Link to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`btn w-full justify-start ${each.sheet_id === pack.sheet_id ? 'btn-main' : ''}`}>{each.name}{each.state === 'finished' ? ', finished' : ''}</Link></li>)}</ul>}>
+                <Opens label="Another athlete" className="flex h-14 min-w-0 items-center gap-1" content={<div className="grid gap-3"><ul className="grid gap-1">{pack.neighbours.map((each) => <li key={each.sheet_id}><Link to="/sheets/$sheetId/courtside" params={{ sheetId: each.sheet_id }} className={`btn w-full justify-between ${each.sheet_id === pack.sheet_id ? 'btn-main' : ''}`}><span>{each.name}{each.state === 'finished' ? ', finished' : ''}</span>{each.group === null ? null : <span className="font-normal">group {each.group}</span>}</Link></li>)}</ul>
+                    <div className="border-t border-line pt-3"><button type="button" aria-pressed={second} className={`btn w-full ${second ? 'btn-main' : ''}`} onClick={() => { setSecond(!second); setChosen(null); setRestUntil(null); }}>{second ? 'Count again myself' : 'Judge along, as a second pair of eyes'}</button><p className="mt-1 text-sm text-soft">For two who watch the same repetitions: one counts, one judges along. Afterwards Gates shows whether they see the same.</p></div></div>}>
                     <h1 className="truncate text-xl">{pack.athlete.given_name}</h1><ChevronDown size={18} aria-hidden />
                 </Opens>
                 <nav aria-label="Athletes of this session" className="ml-3 hidden h-14 min-w-0 items-stretch overflow-x-auto border-l border-line pl-2 md:flex">
@@ -155,6 +148,8 @@ function Running({ pack }: { pack: Courtside }) {
                 <button type="button" className="btn min-h-12" onClick={() => setSore(true)}>Sore</button>
                 <button type="button" className={`btn min-h-12 ${allDone ? 'btn-main' : ''}`} onClick={() => setFinishing(true)}>Finish</button>
             </header>
+            {second && <p role="status" className="bg-ink px-3 py-1.5 text-chalk"><strong>Judging along.</strong> Nothing here counts as load or as evidence. Tap every repetition the other one counts, “Not seen” too.</p>}
+            {pack.conflicts.length > 0 && <Opens label="What two devices say differently" className="border-b border-line bg-faint px-3 py-1.5 text-left" content={<ul className="grid gap-2">{pack.conflicts.map((each) => <li key={each}>{each}</li>)}</ul>}><strong>Two devices differ{pack.conflicts.length > 1 ? ` in ${pack.conflicts.length} places` : ''}.</strong> Nothing is dropped. <span className="underline">Look</span></Opens>}
             {storeFailed && <p role="alert" className="bg-stop px-3 py-2 font-bold text-chalk">This device could not store the last tap. Free some space, or write the count down.</p>}
             {refused.length > 0 && <p role="alert" className="px-3 py-1 text-stop">{refused.length} taps were refused and are kept here: {refused[0]?.why}</p>}
             {block === undefined ? <div className="grow p-6"><p className="head text-xl">{pack.stop}</p></div> : (
@@ -162,14 +157,14 @@ function Running({ pack }: { pack: Courtside }) {
                     <section aria-label="Dose and limits" className="min-w-0 pt-2 md:pt-0">
                         <Opens label="Choose a block" className="flex w-full items-center justify-between gap-2 py-1 text-left" content={<ul className="grid gap-1">{pack.blocks.map((each, i) => { const done = reps.filter((rep) => rep.block_id === each.id).length; return <li key={each.id}><button type="button" className={`btn w-full justify-between ${i === at ? 'btn-main' : ''}`} onClick={() => { setChosen(i); setSide(null); setRestUntil(null); }}><span>{each.kind_name}: {each.title}</span><span>{done}/{planned(each)}</span></button></li>; })}</ul>}>
                             <span className="min-w-0"><span className="head block truncate text-lg">{block.title} <span className="label">{block.kind_name.toLowerCase()}</span></span>
-                                <span className="block truncate text-soft">{percent(block.effort)}{block.distance_m === null ? '' : `, ${n(block.distance_m)} m`}, {hand} side{block.hold_s ? `, hold ${block.hold_s} s` : ''}</span></span>
+                                <span className="block truncate text-soft">{dose ? percent(dose.effort) : ''}{dose?.distance_m == null ? '' : `, ${n(dose.distance_m)} m`}, {hand} side{block.hold_s ? `, hold ${block.hold_s} s` : ''}</span></span>
                             <ChevronDown aria-hidden />
                         </Opens>
                         <div className="flex items-end gap-4 py-1">
                             <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">No limit binds this work.</p>}
-                                <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => add(block, { kind: 'trying', set_no: set.setNo, side: onSide, note })} /> : null}<Pacer holdS={block.hold_s ?? null} /></div>
+                                <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => { if (dose) add(block, dose, { kind: 'trying', set_no: set.setNo, side: onSide, note }); }} /> : null}{block.doses.length > 1 && !second && <button type="button" className="btn btn-quiet shrink-0" onClick={() => setDosing(true)}>Dose</button>}<Pacer holdS={block.hold_s ?? null} />{pack.rotation && <Rotation rotation={pack.rotation} />}</div>
                             </div>
                         </div>
                         <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
@@ -219,11 +214,11 @@ function Running({ pack }: { pack: Courtside }) {
             )}
             {sore && <CheckIn athlete={pack.athlete} moment="during" onDone={afterReport} onClose={() => setSore(false)} />}
             <Sheetlet open={naming !== null} onClose={() => setNaming(null)} title="What was the last one really?">
-                <div className="grid gap-1.5">
-                    {[{ id: '', name: 'Good', verdict: 'good' as Verdict }, ...pack.faults.map((fault) => ({ id: fault.id, name: fault.name, verdict: 'not_good' as Verdict })), { id: '', name: 'Not seen', verdict: 'unobserved' as Verdict }].map((each) => (
-                        <button key={each.name} type="button" className="btn min-h-14 justify-start" onClick={() => { if (naming && block) add(block, { kind: 'correct', set_no: naming.set_no, side: naming.side, target_id: naming.id, verdict: each.verdict, fault: each.id === '' ? null : each.id }); setNaming(null); }}>{each.name}</button>
-                    ))}
-                </div>
+                {naming && <LookAgain key={naming.id} pack={pack} rep={naming} onCorrect={(verdict, fault, seen) => { if (block && dose) add(block, dose, { kind: 'correct', set_no: naming.set_no, side: naming.side, target_id: naming.id, verdict, fault, seen }); setNaming(null); }} />}
+            </Sheetlet>
+            <Sheetlet open={dosing} onClose={() => setDosing(false)} title="Change the dose">
+                {block && dose && <DoseForm pack={pack} block={block} reps={counted} dose={dose} side={onSide} setNo={feltSet} felt={felt.get(`${block.id}|${feltSet}`) ?? null}
+                    onDose={(each) => setMoved({ ...moved, [block.id]: each })} onFelt={(effort) => add(block, { ...dose, effort }, { kind: 'felt', set_no: feltSet, side: onSide })} onPace={() => { setMoved({}); void queries.invalidateQueries({ queryKey: ['courtside'] }); }} />}
             </Sheetlet>
             <Sheetlet open={help} onClose={() => setHelp(false)} title="Keys">
                 <dl className="grid grid-cols-[6rem_1fr] gap-y-1">{[['G', 'good, or count one'], ['N', 'not good'], ['1 to 9', 'the fault with that number'], ['.', 'not seen'], ['U', 'undo'], ['S', 'other side'], ['Enter', 'next block, when one is done'], ['?', 'this list']].map(([key, what]) => <div key={key} className="contents"><dt className="head">{key}</dt><dd>{what}</dd></div>)}</dl>

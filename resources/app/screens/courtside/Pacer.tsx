@@ -1,25 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { Opens } from '../../parts/Opens';
 import { Stepper } from '../../parts/Stepper';
+import { click } from './sound';
 
 const HOLDS_S = [10, 15, 30];
 const BEATS = 3;
 
-/** Holds counted down, and steps counted aloud at a tempo: one, two, three. The clicks are made here; nothing is played from a file. */
+/** Holds counted down, and steps counted aloud at a tempo: one, two, three. */
 export function Pacer({ holdS }: { holdS: number | null }) {
     return <Opens label="Timer: hold, or beat" className="btn btn-quiet shrink-0" content={<div className="grid gap-4"><Hold first={holdS} /><Beat /></div>}>Timer</Opens>;
-}
-
-/** A short click; the first of a count is higher. */
-function click(audio: AudioContext, at: number, high: boolean): void {
-    const tone = audio.createOscillator();
-    const gain = audio.createGain();
-    tone.frequency.value = high ? 1320 : 880;
-    gain.gain.setValueAtTime(0.4, at);
-    gain.gain.exponentialRampToValueAtTime(0.001, at + 0.09);
-    tone.connect(gain).connect(audio.destination);
-    tone.start(at);
-    tone.stop(at + 0.1);
 }
 
 function Hold({ first }: { first: number | null }) {

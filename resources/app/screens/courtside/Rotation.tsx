@@ -1,0 +1,45 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Courtside } from '../../api/client';
+import { Opens } from '../../parts/Opens';
+import { click } from './sound';
+
+type Way = NonNullable<Courtside['rotation']>;
+
+const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+
+/** The one clock every group rotates on. Started once on a device, it runs for all athletes of the session. */
+export function Rotation({ rotation }: { rotation: Way }) {
+    const key = `augendo-rotation-${rotation.session_id}`;
+    const [began, setBegan] = useState(() => Number(localStorage.getItem(key)) || null);
+    const [now, setNow] = useState(Date.now());
+    const audio = useRef<AudioContext | null>(null);
+    const round = 60 * (rotation.minutes + rotation.change_over_min);
+    const passed = began === null ? 0 : Math.floor((now - began) / 1000);
+    const at = Math.floor(passed / round);
+    const left = 60 * rotation.minutes - (passed % round);
+    const running = began !== null && at < rotation.stations.length;
+    const changing = running && left <= 0;
+    useEffect(() => {
+        if (!running) return;
+        const timer = window.setInterval(() => setNow(Date.now()), 500);
+        return () => window.clearInterval(timer);
+    }, [running]);
+    useEffect(() => {
+        // Heard across the hall: three clicks when it is time to move.
+        if (changing && audio.current) for (let i = 0; i < 3; i++) click(audio.current, audio.current.currentTime + 0.25 * i, true);
+    }, [changing]);
+    const set = (value: number | null): void => { if (value === null) localStorage.removeItem(key); else localStorage.setItem(key, String(value)); setBegan(value); setNow(Date.now()); };
+    return (
+        <Opens label="Rotation" className={`btn btn-quiet min-w-0 shrink ${changing ? 'bg-tape-dim font-bold' : ''}`} content={
+            <div className="grid gap-3">
+                <p className="head">{rotation.stations.length} stations, {rotation.minutes} min each, {rotation.change_over_min} min to change</p>
+                <ol className="grid gap-1">{rotation.stations.map((title, i) => <li key={`${i} ${title}`} className={`flex justify-between gap-6 border-t border-line py-1 ${running && i === at ? 'font-bold' : running && i < at ? 'text-soft line-through' : ''}`}><span>{i + 1}. {title}</span>{running && i === at && <span>{changing ? 'done' : clock(left)}</span>}</li>)}</ol>
+                <div className="flex flex-wrap gap-2">
+                    {running
+                        ? <><button type="button" className="btn thumb" onClick={() => set(Date.now() - 1000 * round * (at + 1))}>Next station now</button><button type="button" className="btn thumb" onClick={() => set(null)}>Stop</button></>
+                        : <button type="button" className="btn btn-main thumb" onClick={() => { audio.current ??= new AudioContext(); set(Date.now()); }}>Start the clock</button>}
+                </div>
+            </div>
+        }><span className="truncate">{!running ? 'Stations' : changing ? `Change: ${rotation.stations[at + 1] ?? 'cool down'}` : `${rotation.stations[at]} ${clock(left)}`}</span></Opens>
+    );
+}
