@@ -117,6 +117,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
+        Route::post('placing/{ladder}/start', [RosterController::class, 'startPlacing'])->can('decide', 'athlete');
+        Route::post('placing/{ladder}/on', [RosterController::class, 'goOnPlacing'])->can('decide', 'athlete');
         Route::post('placements/{ladder}/leave', [RosterController::class, 'leave'])->can('decide', 'athlete');
         Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
         Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');

@@ -7,8 +7,11 @@ namespace App\Records;
 use App\Models\Athlete;
 use App\Models\Placement;
 use Augendo\Core\Day;
+use Augendo\Core\Gates\Criterion;
 use Augendo\Core\Gates\GateEvidence;
 use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Gates\MatchReady;
+use Augendo\Core\Gates\Verdict;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
@@ -45,7 +48,7 @@ final class LadderBook
             }
         }
         $strips = DB::table('rep_strips')->join('sheets', 'sheets.id', '=', 'rep_strips.sheet_id')->whereIn('rep_strips.athlete_id', $ids)->where('day', '<=', $on->iso())->where('day', '>', $on->plus(-400)->iso())
-            ->orderBy('day')->orderBy('last_at')->get(['rep_strips.*', 'sheets.ladder_version']);
+            ->orderBy('day')->orderBy('last_at')->get(['rep_strips.athlete_id', 'rep_strips.sheet_id', 'rep_strips.ladder', 'rep_strips.rung', 'rep_strips.day', 'last_at', 'marks', 'varied', 'sheets.ladder_version']);
         foreach ($strips as $strip) {
             $this->strips[$strip->athlete_id]["{$strip->ladder}/{$strip->rung}"][] = $strip;
         }
@@ -83,6 +86,32 @@ final class LadderBook
         }
 
         return $reps;
+    }
+
+    /** The gate to a match; null on a ladder, or so low on it, that the outcome is not looked at yet. */
+    public function matchReady(Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate): ?MatchReady
+    {
+        $ladder = $this->ladder($placement);
+        $at = (int) $ladder->position($placement->rung);
+        $held = array_filter(array_slice($ladder->rungs, 0, $at), fn (Rung $rung): bool => ! $rung->outcomeIgnored) !== [];
+        $rung = $ladder->rungs[$at];
+        if (! $held && $rung->outcomeIgnored) {
+            return null;
+        }
+        $gameLike = $ladder->judgesGameLike();
+        $days = [];
+        foreach (array_filter($ladder->rungs, fn (Rung $each): bool => ! $each->outcomeIgnored) as $each) {
+            foreach ($this->strips[$athlete->id]["{$ladder->id}/{$each->id}"] ?? [] as $strip) {
+                $asJudged = $this->library->ladder($ladder->id, (int) $strip->ladder_version)->rung($each->id);
+                $marks = $gameLike ? $strip->varied : $strip->marks;
+                if ($marks !== '' && $asJudged?->judgesLike($each) === true) {
+                    $days[] = ['day' => Day::of(substr($strip->day, 0, 10)), 'judged' => strlen((string) preg_replace('/u/i', '', $marks)), 'good' => substr_count(strtolower($marks), 'g'), 'safety' => (int) preg_match_all('/[GBU]/', $marks)];
+                }
+            }
+        }
+        $mechanics = $gate->criteria[Criterion::Evidence->value] === Verdict::Pass && $gate->criteria[Criterion::Mechanics->value] === Verdict::Pass;
+
+        return MatchReady::of($held || $mechanics, $days, $rung->gate->targetRate, self::word($athlete, $rung, $readiness), $readiness->openReferrals === [] ? null : false, $this->on);
     }
 
     /** The word of the channels and the side that a rung loads. */

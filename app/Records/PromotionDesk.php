@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Http\Problem;
+use App\Http\Views\CriterionView;
+use App\Http\Views\MatchReadyView;
 use App\Models\Athlete;
 use App\Models\Decision;
 use App\Models\Placement;
 use App\Models\User;
 use App\Screens\Parts;
+use App\Screens\Seeing;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\Criterion;
@@ -43,11 +46,12 @@ final class PromotionDesk
                 default => $rung,
             };
             $result = $ladders->gate($athlete, $placement, $readiness, $day->load, $day->limits);
+            $match = $given['action'] === 'match_ready' ? self::matchReady($athlete, $placement, $day, $result) : null;
             $overridden = $given['action'] === 'advance' ? $this->overridden($result, trim($given['reason'] ?? '')) : [];
             $decision = Decision::query()->create([
                 'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id,
                 'action' => $given['action'], 'to_rung' => $to->id,
-                'evidence' => Parts::gate($result, $rung, $ladder->after($rung->id), LadderBook::word($athlete, $rung, $readiness), $ladders->reps($athlete, $placement)),
+                'evidence' => $match ?? Parts::gate($result, $rung, $ladder->after($rung->id), LadderBook::word($athlete, $rung, $readiness), $ladders->reps($athlete, $placement)),
                 'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(), 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
             ]);
             Athlete::raiseRevision($athlete->id);
@@ -59,6 +63,23 @@ final class PromotionDesk
                 $this->refitLater($athlete, $ladder->id, $to->id, $on);
             }
         });
+    }
+
+    /**
+     * The gate to a match asks for what was shown under varied practice; nobody passes over any of it.
+     *
+     * @throws Problem while it is not open
+     */
+    private static function matchReady(Athlete $athlete, Placement $placement, AthleteDay $day, GateResult $result): MatchReadyView
+    {
+        $word = LadderBook::word($athlete, $day->ladders->rung($placement), $day->readiness);
+        $view = Seeing::matchReady($day->ladders->matchReady($athlete, $placement, $day->readiness, $result), $athlete, $placement->ladder, $word);
+        if ($view === null || ! $view->open) {
+            $missing = implode(', ', array_map(fn (CriterionView $each): string => lcfirst($each->label), array_filter($view->criteria ?? [], fn (CriterionView $each): bool => $each->verdict !== 'pass')));
+            throw new Problem(422, 'Not yet', $view === null ? 'The outcome is not looked at on this rung yet.' : "Match ready still asks for: {$missing}.", ['action' => ['Not yet.']]);
+        }
+
+        return $view;
     }
 
     /**

@@ -250,8 +250,8 @@ final class SheetDesk
         return $pattern === null ? null : $this->ladderRung()->fault($pattern->fault);
     }
 
-    /** @return list<JudgedRep> */
-    private function seenLast(): array
+    /** @return list<JudgedRep> of the sessions on this rung before this one */
+    public function seenLast(): array
     {
         return $this->seenLast ??= self::seen($this->athlete, $this->sheet->ladder, $this->sheet->rung, $this->day());
     }

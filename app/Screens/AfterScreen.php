@@ -5,26 +5,35 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\AfterView;
+use App\Http\Views\FaultView;
 use App\Models\Placement;
+use App\Models\RepEvent;
+use App\Models\Sheet;
+use App\Models\User;
+use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\LadderBook;
 use App\Records\RepLog;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
-use Augendo\Core\Day;
+use App\Records\SheetEvents;
+use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Nudge;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
 {
-    public function __construct(private readonly RepLog $log) {}
+    public function __construct(private readonly RepLog $log, private readonly Library $library, private readonly Seeing $seeing) {}
 
-    public function view(SheetDesk $desk, Day $today): AfterView
+    public function view(SheetDesk $desk, User $user): AfterView
     {
         $sheet = $desk->sheet;
+        $today = $user->workspace->today();
         $reps = SheetDesk::judgedReps($sheet, $this->log->safetyFaults($sheet));
         $pattern = FaultPattern::leading($reps);
         $rung = $desk->rung();
@@ -57,7 +66,30 @@ final class AfterScreen
             'Ask tomorrow morning: anything sore, and where? Without that report '.($sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'),
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
             self::nudge($reps, $names),
+            array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
+            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::felt($sheet),
+            array_column(SheetEvents::conflicts($sheet->events, CourtsideScreen::whoOf($user)), 'sentence'),
+            $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
+            (new AgreementBook([$desk->athlete->id], $today, $this->library, $this->log))->sentence($desk->athlete->id, $sheet->ladder, $standingRung->id),
+            $this->seeing->placing($desk->athlete, $sheet->ladder),
         );
+    }
+
+    /** @return list<string> sets whose felt effort somebody told, against the effort asked */
+    private static function felt(Sheet $sheet): array
+    {
+        $felt = [];
+        foreach ($sheet->events->where('kind', 'felt') as $event) {
+            $felt["{$event->block_id}|{$event->set_no}"] = $event;
+        }
+        $asked = collect(SheetEvents::standing($sheet->events))->groupBy(fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}");
+
+        return array_values(array_filter(array_map(function (RepEvent $event, string $set) use ($sheet, $asked): ?string {
+            $block = $sheet->blocks->firstWhere('id', $event->block_id);
+            $effort = $asked->get($set)?->avg('effort');
+
+            return $block === null || $effort === null ? null : "{$block->title}, set {$event->set_no}: asked ".Wording::percent((float) $effort).', felt '.Wording::percent((float) $event->effort).'.';
+        }, $felt, array_keys($felt))));
     }
 
     /**

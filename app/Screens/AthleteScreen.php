@@ -20,20 +20,20 @@ use App\Models\Placement;
 use App\Models\PlayReturn;
 use App\Models\Squad;
 use App\Models\User;
+use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
+use App\Records\RepLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
-use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\LoadStatistics;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Readiness\Kind;
-use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
@@ -46,12 +46,13 @@ final class AthleteScreen
 
     private const DAYS_AHEAD = 6;
 
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly Seeing $seeing, private readonly RepLog $log) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
     {
         $on = $user->workspace->today();
         $day = new AthleteDay($athlete, $on);
+        $agreements = new AgreementBook([$athlete->id], $on, $this->library, $this->log);
         [$squad, $load, $readiness, $ladders, $limits] = [$day->squad, $day->load, $day->readiness, $day->ladders, $day->limits];
 
         return new AthleteView(
@@ -61,7 +62,7 @@ final class AthleteScreen
                 $report->at->text, $report->site->value, $report->side, $report->kind->value, $report->score, Wording::referral($report),
             ), $readiness->openReferrals),
             Clearance::query()->where('athlete_id', $athlete->id)->orderByDesc('at')->get()->map(self::clearance(...))->all(),
-            array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $ladders, $readiness, $load, $limits), $ladders->placementsOf($athlete))),
+            array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $day, $agreements), $ladders->placementsOf($athlete))),
             $this->days($load, $on), Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             $this->soreness($athlete, $squad, $on),
             Decision::query()->with('decider')->where('athlete_id', $athlete->id)->orderByDesc('decided_at')->get()->map($this->decision(...))->all(),
@@ -72,8 +73,9 @@ final class AthleteScreen
         );
     }
 
-    private function ladder(Athlete $athlete, Placement $placement, LadderBook $ladders, Readiness $readiness, AthleteLoad $load, LimitCalendar $limits): LadderView
+    private function ladder(Athlete $athlete, Placement $placement, AthleteDay $day, AgreementBook $agreements): LadderView
     {
+        [$ladders, $readiness] = [$day->ladders, $day->readiness];
         $ladder = $ladders->ladder($placement);
         $current = $ladders->rung($placement);
         $next = $ladder->after($current->id);
@@ -82,6 +84,9 @@ final class AthleteScreen
         $marks = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->get()->groupBy('rung');
         $count = fn (string $rung, string $letters): int => (int) ($marks[$rung] ?? collect())->sum(fn (object $strip): int => strlen((string) preg_replace("/[^{$letters}]/", '', $strip->marks)));
         $at = (int) $ladder->position($current->id);
+
+        $gate = $ladders->gate($athlete, $placement, $readiness, $day->load, $day->limits);
+        $word = LadderBook::word($athlete, $current, $readiness);
 
         return new LadderView(
             $ladder->id, $ladder->name, $ladder->summary,
@@ -92,9 +97,11 @@ final class AthleteScreen
                 $count($rung->id, 'gbGB'), $count($rung->id, 'gG'),
             ), $ladder->rungs, array_keys($ladder->rungs)),
             $current->id, $next?->id, $ladder->before($current->id)?->id,
-            Parts::gate($ladders->gate($athlete, $placement, $readiness, $load, $limits), $current, $next, LadderBook::word($athlete, $current, $readiness), $ladders->reps($athlete, $placement)),
+            Parts::gate($gate, $current, $next, $word, $ladders->reps($athlete, $placement)),
             Wording::gateAsks($current->gate),
-            $ladder->skill->id,
+            $ladder->skill->id, $this->seeing->progress($athlete, $ladder->id, $day->on), $this->seeing->setLength($athlete, $ladder->id, $day->squad, $day->on),
+            $agreements->sentence($athlete->id, $ladder->id, $current->id), Seeing::matchReady($ladders->matchReady($athlete, $placement, $readiness, $gate), $athlete, $ladder->id, $word),
+            $this->seeing->placing($athlete, $ladder->id),
         );
     }
 
@@ -144,6 +151,7 @@ final class AthleteScreen
             'advance' => 'Advanced to',
             'step_back' => 'Stepped back to',
             'pause' => 'Paused on',
+            'match_ready' => 'Match ready on',
             default => 'Repeats',
         };
 

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Http\Views\AgreementView;
 use App\Http\Views\GateRowView;
 use App\Http\Views\GatesView;
 use App\Models\Athlete;
+use App\Models\Decision;
 use App\Models\Placement;
 use App\Models\Squad;
 use App\Models\User;
+use App\Records\AgreementBook;
 use App\Records\LadderBook;
 use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReadinessBook;
+use App\Records\RepLog;
 use App\Records\ReturnBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -32,7 +36,7 @@ final class GatesScreen
     /** A look is worth asking for from this chance on. */
     private const WORTH_A_LOOK = 0.15;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly RepLog $log) {}
 
     public function view(User $user, Squad $squad): GatesView
     {
@@ -43,12 +47,15 @@ final class GatesScreen
         $limits = new LimitBook($athletes, $squad, $on, $returns);
         $health = new ReadinessBook($athletes, $on);
         $ladders = new LadderBook($athletes, $on, $this->library, $health);
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $agreements = new AgreementBook($ids, $on, $this->library, $this->log);
+        $ready = self::matchReady($ids);
         $rows = [];
         foreach ($athletes as $athlete) {
             $readiness = $health->readiness($athlete, $squad);
             foreach ($ladders->placementsOf($athlete) as $placement) {
                 $result = $ladders->gate($athlete, $placement, $readiness, $loads[$athlete->id], $limits->of($athlete->id, $loads[$athlete->id]));
-                $rows[] = $this->row($athlete, $placement, $ladders, $result, LadderBook::word($athlete, $ladders->rung($placement), $readiness), $returns->open($athlete->id) !== null, $on);
+                $rows[] = $this->row($athlete, $placement, $ladders, $result, LadderBook::word($athlete, $ladders->rung($placement), $readiness), $returns->open($athlete->id) !== null, $on, $agreements, $ready["{$athlete->id} {$placement->ladder}"] ?? null);
             }
         }
         usort($rows, fn (GateRowView $a, GateRowView $b): int => [self::ORDER[$a->group], $b->opens + $b->steps_back] <=> [self::ORDER[$b->group], $a->opens + $a->steps_back]);
@@ -56,10 +63,29 @@ final class GatesScreen
         return new GatesView(
             $on->iso(), Parts::squad($squad),
             Parts::squads($user), $rows,
+            array_map(fn (array $row): AgreementView => Seeing::agreement($row['who'], $row['agreement'], $row['splits']), $agreements->byPeople()),
         );
     }
 
-    private function row(Athlete $athlete, Placement $placement, LadderBook $ladders, GateResult $result, Word $word, bool $returns, Day $on): GateRowView
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, string> since when somebody is match ready, by "athlete ladder"
+     */
+    private static function matchReady(array $ids): array
+    {
+        $since = [];
+        foreach (Decision::query()->whereIn('athlete_id', $ids)->whereIn('action', ['match_ready', 'step_back', 'pause'])->orderBy('decided_at')->orderBy('id')->get() as $decision) {
+            $key = "{$decision->athlete_id} {$decision->ladder}";
+            unset($since[$key]);
+            if ($decision->action === 'match_ready') {
+                $since[$key] = Wording::day(Day::of(substr($decision->day, 0, 10)));
+            }
+        }
+
+        return $since;
+    }
+
+    private function row(Athlete $athlete, Placement $placement, LadderBook $ladders, GateResult $result, Word $word, bool $returns, Day $on, AgreementBook $agreements, ?string $ready): GateRowView
     {
         $ladder = $ladders->ladder($placement);
         $rung = $ladders->rung($placement);
@@ -78,6 +104,7 @@ final class GatesScreen
             Parts::gate($result, $rung, $ladder->after($rung->id), $word, $ladders->reps($athlete, $placement)), $group,
             $returns ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
             $watch->opens, $watch->stepsBack, $on->daysSince(Instant::of($placement->entered_at)->day),
+            $agreements->warning($athlete->id, $ladder->id, $rung->id), $ready,
         );
     }
 }

@@ -25,6 +25,7 @@ use App\Records\LoadBook;
 use App\Records\RepLog;
 use App\Records\SeasonDesk;
 use App\Records\SheetDesk;
+use App\Records\SheetEvents;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
@@ -60,6 +61,8 @@ final class DemoSeeder extends Seeder
 
     private User $coach;
 
+    private User $assistant;
+
     private User $clinician;
 
     private User $guardian;
@@ -79,6 +82,8 @@ final class DemoSeeder extends Seeder
                 $athlete = $this->athlete($story, $position);
                 $this->tell($athlete, $story);
             }
+            $this->judgedAlong('Pia', 3);
+            $this->judgedAlong('Yuna', 11);
             $this->planAhead();
             $this->season();
         });
@@ -134,12 +139,12 @@ final class DemoSeeder extends Seeder
             'workspace_id' => $this->workspace->id, 'name' => $name, 'email' => "{$login}@saltmarsh.example", 'password' => 'saltmarsh', 'role' => $role,
         ]);
         $this->coach = $user('Anneke Duarte', 'coach', Role::Coach);
-        $assistant = $user('Felix Moreau', 'assistant', Role::Assistant);
+        $this->assistant = $user('Felix Moreau', 'assistant', Role::Assistant);
         $this->clinician = $user('Dr. Samira Lund', 'clinician', Role::Clinician);
         $this->guardian = $user('Leila Haddad', 'guardian', Role::Guardian);
         $this->grown = $user('Yuna Petrovic', 'athlete', Role::Athlete);
         $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter']);
-        $assistant->squads()->attach($this->squad->id);
+        $this->assistant->squads()->attach($this->squad->id);
     }
 
     /** @param  array<int|string, mixed>  $story */
@@ -199,7 +204,8 @@ final class DemoSeeder extends Seeder
                 if ($ago > self::TAPPED_DAYS) {
                     $this->oldWork($athlete, $ladder, $rung, $day);
                 } else {
-                    $this->session($athlete, $ladder, $rung, $day, $rate, $fault);
+                    // On the rung before, she was still learning.
+                    $this->session($athlete, $ladder, $rung, $day, $rung === $current ? $rate : $rate - 0.2, $fault);
                 }
             }
         }
@@ -351,6 +357,25 @@ final class DemoSeeder extends Seeder
         }
 
         return $events;
+    }
+
+    /** The assistant judged the last two sessions along, and saw every so-many-th repetition differently. */
+    private function judgedAlong(string $givenName, int $every): void
+    {
+        $sheets = Sheet::query()->with(['blocks', 'events'])->whereHas('athlete', fn ($query) => $query->where('given_name', $givenName))->where('state', 'finished')->orderByDesc('held_on')->limit(2)->get();
+        foreach ($sheets as $sheet) {
+            $device = (string) Str::uuid();
+            $fault = $this->library->ladder($sheet->ladder)->rung($sheet->rung)->faults[1] ?? null;
+            $along = [];
+            foreach (SheetEvents::standing($sheet->events) as $i => $rep) {
+                $verdict = $rep->verdict === 'unobserved' || $i % $every !== 1 ? $rep->verdict : ($rep->verdict === 'good' ? 'not_good' : 'good');
+                $along[] = [
+                    'id' => (string) Str::uuid7(Carbon::parse($rep->at)), 'block_id' => $rep->block_id, 'set_no' => $rep->set_no, 'kind' => 'second', 'verdict' => $verdict,
+                    'fault' => $verdict !== 'not_good' ? null : ($verdict === $rep->verdict ? $rep->fault : $fault?->id), 'side' => $rep->side, 'at' => $rep->at, 'seq' => $i, 'device' => $device,
+                ];
+            }
+            $this->log->append($sheet, $along, $this->assistant);
+        }
     }
 
     /**

@@ -56,6 +56,8 @@ final class AccessTest extends TestCase
         'POST api/library/import' => self::COACH,
         'POST api/squads/{squad}/ladders/{ladder}' => self::COACH,
         'POST api/athletes/{athlete}/placements/{ladder}/leave' => self::COACH,
+        'POST api/athletes/{athlete}/placing/{ladder}/start' => self::COACH,
+        'POST api/athletes/{athlete}/placing/{ladder}/on' => self::COACH,
         'GET api/gates' => self::EVERYBODY,
         'GET api/plan' => self::EVERYBODY,
         'POST api/squads/{squad}/fixtures' => self::COACH,

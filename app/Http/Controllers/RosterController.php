@@ -12,10 +12,12 @@ use App\Http\Requests\SquadRequest;
 use App\Http\Views\IntakeView;
 use App\Http\Views\LadderChoiceView;
 use App\Http\Views\NamedView;
+use App\Http\Views\PlacedView;
 use App\Http\Views\SessionMadeView;
 use App\Http\Views\SquadView;
 use App\Models\Athlete;
 use App\Models\Squad;
+use App\Records\PlacingDesk;
 use App\Records\RosterDesk;
 use App\Screens\IntakeScreen;
 use App\Screens\Parts;
@@ -93,6 +95,19 @@ final class RosterController
         $this->desk->leave($athlete, $ladder, $request->user());
 
         return response()->json($this->intake->view($request->user(), $athlete));
+    }
+
+    /** The search for a newcomer’s place begins: a sheet of today on the lowest rung. */
+    #[Answers(PlacedView::class)]
+    public function startPlacing(Request $request, Athlete $athlete, string $ladder, PlacingDesk $placing): JsonResponse
+    {
+        return response()->json(new PlacedView($placing->start($athlete, $ladder, $request->user())->id));
+    }
+
+    #[Answers(PlacedView::class)]
+    public function goOnPlacing(Request $request, Athlete $athlete, string $ladder, PlacingDesk $placing): JsonResponse
+    {
+        return response()->json(new PlacedView($placing->go($athlete, $ladder, $request->user())?->id));
     }
 
     /** What a block of a ladder may be a repetition of. */

@@ -94,6 +94,6 @@ final class SheetController
     #[Answers(AfterView::class)]
     public function after(Request $request, Sheet $sheet, AfterScreen $screen): JsonResponse
     {
-        return response()->json($screen->view(SheetDesk::open($sheet), $request->user()->workspace->today()));
+        return response()->json($screen->view(SheetDesk::open($sheet), $request->user()));
     }
 }

@@ -16,7 +16,7 @@ final class DecisionRequest extends FormRequest
             'id' => ['required', new UuidV7],
             'ladder' => ['required', 'string'],
             'rung' => ['required', 'string'],
-            'action' => ['required', Rule::in(['advance', 'repeat', 'step_back', 'pause'])],
+            'action' => ['required', Rule::in(['advance', 'repeat', 'step_back', 'pause', 'match_ready'])],
             'reason' => ['nullable', 'string', 'max:1000'],
         ];
     }

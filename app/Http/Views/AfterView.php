@@ -52,5 +52,23 @@ final readonly class AfterView
         /** rest, step back or stop, as the last repetitions ask */
         #[OA\Property]
         public ?string $nudge,
+        /** @var list<FaultView> up to three to work on next, with their drills */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
+        public array $focus,
+        /** @var list<CheckpointProgressView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckpointProgressView::class))]
+        public array $progress,
+        /** @var list<string> how hard sets felt against what was asked */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $felt,
+        /** @var list<string> where two devices say different things */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $conflicts,
+        #[OA\Property]
+        public ?string $set_length,
+        #[OA\Property]
+        public ?string $agreement,
+        #[OA\Property(ref: PlacingView::class, nullable: true)]
+        public ?PlacingView $placing,
     ) {}
 }

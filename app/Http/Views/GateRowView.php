@@ -32,5 +32,11 @@ final readonly class GateRowView
         /** on the rung */
         #[OA\Property]
         public int $days,
+        /** two people see this rung differently, in a sentence */
+        #[OA\Property]
+        public ?string $agreement,
+        /** since when the athlete is ready for a match, and who said so */
+        #[OA\Property]
+        public ?string $match_ready,
     ) {}
 }

@@ -21,5 +21,8 @@ final readonly class GatesView
         /** @var list<GateRowView> ready first, then by what a look would decide */
         #[OA\Property(type: 'array', items: new OA\Items(ref: GateRowView::class))]
         public array $rows,
+        /** @var list<AgreementView> the weakest first */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AgreementView::class))]
+        public array $agreements,
     ) {}
 }

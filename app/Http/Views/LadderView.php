@@ -32,5 +32,18 @@ final readonly class LadderView
         public string $gate_asks,
         #[OA\Property]
         public string $skill,
+        /** @var list<CheckpointProgressView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckpointProgressView::class))]
+        public array $progress,
+        /** how long a set stays good, in a sentence; null while nothing shows */
+        #[OA\Property]
+        public ?string $set_length,
+        /** whether two people see the same on this rung; null while too little was judged by two */
+        #[OA\Property]
+        public ?string $agreement,
+        #[OA\Property(ref: MatchReadyView::class, nullable: true)]
+        public ?MatchReadyView $match_ready,
+        #[OA\Property(ref: PlacingView::class, nullable: true)]
+        public ?PlacingView $placing,
     ) {}
 }

@@ -39,6 +39,20 @@ final readonly class Ladder
         return null;
     }
 
+    /** Whether any rung watches game-like work; where none does, any work whose outcome counts is the varied practice there is. */
+    public function judgesGameLike(): bool
+    {
+        foreach ($this->rungs as $rung) {
+            foreach ($rung->blocks as $block) {
+                if ($block->judged && $block->kind === BlockKind::GameLike) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     public function rung(string $rungId): ?Rung
     {
         $position = $this->position($rungId);

@@ -9,11 +9,11 @@ const VERDICTS = {
 } as const;
 
 /** Each criterion with the evidence behind it. */
-export function GateTable({ gate }: { gate: Gate }) {
+export function GateTable({ criteria }: { criteria: Gate['criteria'] }) {
     return (
         <table className="w-full">
             <tbody>
-                {gate.criteria.map((criterion) => {
+                {criteria.map((criterion) => {
                     const { Icon, text, colour } = VERDICTS[criterion.verdict];
                     return (
                         <tr key={criterion.name} className="border-t border-line align-top first:border-0">

@@ -6,6 +6,8 @@ import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';
+import { PlacingNote } from '../../parts/PlacingNote';
+import { Progress } from '../../parts/Progress';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
 import { StageMark } from '../../parts/StageMark';
@@ -40,14 +42,22 @@ export function AfterScreen() {
                         {after.data.nudge && <p className="mt-1 border-l-4 border-reduced pl-2">{after.data.nudge}</p>}
                         {Object.keys(after.data.faults).length > 0 && <ul className="mt-1 text-sm text-soft">{Object.entries(after.data.faults).map(([name, times]) => <li key={name}>{times} × {name.toLowerCase()}</li>)}</ul>}
                     </div>
+                    {after.data.conflicts.length > 0 && <div role="status" className="border-l-4 border-reduced pl-2"><h2 className="text-base">Two devices differ</h2>{after.data.conflicts.map((each) => <p key={each}>{each}</p>)}</div>}
+                    {(after.data.felt.length > 0 || after.data.set_length) && <div><h2 className="text-base">Effort and length</h2>{after.data.felt.map((each) => <p key={each}>{each}</p>)}{after.data.set_length && <p>{after.data.set_length}</p>}</div>}
+                    <div>
+                        <h2 className="text-base">For next time</h2>
+                        {after.data.focus.length === 0 ? <p className="text-soft">No fault was seen often enough to work on. Keep the rung’s own cues.</p> : <ol className="list-decimal pl-5">{after.data.focus.map((fault) => <li key={fault.id}><span className="head">{fault.name}</span>{fault.safety && <span className="text-stop"> can hurt</span>}: “{fault.cue}.” {fault.drill}.</li>)}</ol>}
+                    </div>
                     <div><h2 className="text-base">What it cost</h2>{after.data.tapes.slice(0, 4).map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={athlete.id} />)}</div>
+                    {after.data.progress.length > 0 && <div><h2 className="text-base">Checkpoints, first against latest</h2><Progress rows={after.data.progress} /></div>}
                 </section>
                 <section aria-label="Decision" className="grid content-start gap-3">
                     <div className="flex items-center gap-3"><RungMark rung={rung} /><p><span className="head text-lg">{rung.rung_name}</span> <span className="text-soft">· rung {rung.position} of {rung.of}, {rung.ladder_name}</span></p></div>
                     {after.data.return
                         ? <div className="grid gap-2 border-t-2 border-ink pt-2"><StageMark stage={after.data.return.stage} of={after.data.return.of} /><p className="head text-lg">{after.data.return.sentence}</p><p className="text-soft">Awaited: {after.data.return.awaited}{after.data.return.awaited_from === 'nobody' ? '' : `, from the ${after.data.return.awaited_from}`}.</p><Link to="/returns/$returnId" params={{ returnId: after.data.return.id }} className="btn btn-main justify-self-start">The whole way back</Link></div>
-                        : <><GateHeadline gate={gate} className="text-lg" /><GateTable gate={gate} /></>}
-                    {me.decides && !after.data.return && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
+                        : <><GateHeadline gate={gate} className="text-lg" /><GateTable criteria={gate.criteria} />{after.data.agreement && <p>{after.data.agreement}</p>}</>}
+                    {after.data.placing && <PlacingNote placing={after.data.placing} athleteId={athlete.id} decides={me.decides} />}
+                    {me.decides && !after.data.return && !after.data.placing && <DecisionForm athleteId={athlete.id} ladder={rung.ladder} rung={rung.rung} gate={gate} hasNext={after.data.next_rung !== null} hasPrevious={after.data.previous_rung !== null} />}
                     <p className="border-t border-line pt-2">{after.data.tomorrow}</p>
                     <div className="flex flex-wrap gap-2"><Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="btn">Hand out homework</Link><Link to="/" className="btn">Back to Today</Link><Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="btn">{athlete.given_name}’s page</Link></div>
                 </section>

@@ -8,7 +8,10 @@ import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';
+import { MatchReady } from '../../parts/MatchReady';
 import { Opens } from '../../parts/Opens';
+import { PlacingNote } from '../../parts/PlacingNote';
+import { Progress } from '../../parts/Progress';
 import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
@@ -73,6 +76,13 @@ export function AthleteScreen() {
                         <div className="gap-x-8 md:columns-2">{query.data.tapes.slice(0, 8).map((tape) => <div key={tape.limit_id} className="break-inside-avoid"><TapeRow tape={tape} athleteId={athlete.id} /></div>)}</div>
                     </section>
                     {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
+                    {ladders.filter((ladder) => ladder.progress.length > 0).map((ladder) => (
+                        <section key={ladder.id} aria-label={`Checkpoints of ${ladder.name}`}>
+                            <h2 className="text-base">Checkpoints, first against latest <span className="label">{ladder.name}</span></h2>
+                            <Progress rows={ladder.progress} />
+                            {ladder.set_length && <p className="mt-2 border-l-4 border-tape pl-2">{ladder.set_length}</p>}
+                        </section>
+                    ))}
                     <section aria-label="Soreness">
                         <h2 className="text-base">Soreness lately</h2>
                         <SorenessTrends reports={query.data.soreness} today={query.data.date} />
@@ -118,9 +128,11 @@ function LadderColumn({ ladder, athleteId, decides, waits }: { ladder: Ladder; a
                             <div className="mt-1 grid gap-2">
                                 <p className="text-sm text-soft">{rung.goal}{rung.entered_on ? `; here since ${dayName(rung.entered_on)}` : ''}.</p>
                                 <div className="flex items-center gap-3"><Strip marks={ladder.gate.strip} height={20} /><span className="label">last ten judged</span></div>
-                                {waits ? <p className="border-l-4 border-tape pl-2">Waits while the way back is under way; nothing moves here until then.</p> : <>
+                                {ladder.placing && <PlacingNote placing={ladder.placing} athleteId={athleteId} decides={decides} />}
+                                {ladder.placing ? null : waits ? <p className="border-l-4 border-tape pl-2">Waits while the way back is under way; nothing moves here until then.</p> : <>
                                 <GateHeadline gate={ladder.gate} />
-                                <details><summary className="opens">Evidence, criterion by criterion</summary><div className="mt-1 text-sm"><p className="text-soft">The gate asks: {ladder.gate_asks}</p><GateTable gate={ladder.gate} /></div></details>
+                                {ladder.agreement && <p className="text-sm">{ladder.agreement}</p>}
+                                <details><summary className="opens">Evidence, criterion by criterion</summary><div className="mt-1 text-sm"><p className="text-soft">The gate asks: {ladder.gate_asks}</p><GateTable criteria={ladder.gate.criteria} /></div></details>
                                 {decides && <DecisionForm athleteId={athleteId} ladder={ladder.id} rung={ladder.current} gate={ladder.gate} hasNext={ladder.next !== null} hasPrevious={ladder.previous !== null} />}
                                 </>}
                             </div>
@@ -128,6 +140,7 @@ function LadderColumn({ ladder, athleteId, decides, waits }: { ladder: Ladder; a
                     </li>
                 ))}
             </ol>
+            {ladder.match_ready && !waits && <MatchReady of={ladder.match_ready} athleteId={athleteId} ladder={ladder} decides={decides} />}
         </section>
     );
 }

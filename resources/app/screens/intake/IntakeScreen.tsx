@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link, useParams } from '@tanstack/react-router';
+import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Intake, type LadderChoice, type Token } from '../../api/client';
+import { api, type Intake, type LadderChoice, type Placed, type Token } from '../../api/client';
 import { dayName, KINDS, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { AthleteFields } from '../../parts/AthleteFields';
@@ -109,6 +109,7 @@ export function IntakeScreen() {
 function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: Intake, words: string) => void; onProblem: (problem: unknown) => void }) {
     const me = useMe();
     const path = `/api/athletes/${kept.athlete.id}`;
+    const navigate = useNavigate();
     const [ladder, setLadder] = useState<string | null>(null);
     const ladders = useQuery({ queryKey: ['ladders'], queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'), enabled: me.decides });
     const free = (ladders.data ?? []).filter((each) => !kept.ladders.some((standing) => standing.id === each.id));
@@ -130,6 +131,7 @@ function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: 
                     <label className="grid gap-1"><span className="label">at the rung</span><select className="field" name="rung" key={chosen.id}>{chosen.rungs.map((rung) => <option key={rung.id} value={rung.id}>{rung.name}</option>)}</select></label>
                     <button className="btn">Place</button>
                 </form>}
+                {me.decides && chosen && <p className="mt-2 flex flex-wrap items-center gap-2"><button type="button" className="btn" onClick={() => api<Placed>('POST', `${path}/placing/${chosen.id}/start`).then((placed) => { if (placed.sheet_id) void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } }); }, onProblem)}>Find the rung</button><span className="text-sm text-soft">Ten judged repetitions a rung, upwards: somebody with skill need not start at the foot.</span></p>}
             </section>
             <section aria-label="Longest throws"><h2 className="text-base">Longest throws and reference speeds</h2>
                 <ul>{kept.marks.map((mark) => <li key={mark} className="border-t border-line py-1">{mark}</li>)}</ul>

@@ -93,7 +93,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                 <div className="min-w-0 grow">
                     <span className="block truncate"><span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>{rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}</span>
                     {gate && (
-                        <Opens label={`${gate.headline}. What is missing?`} className="opens block max-w-full truncate text-sm" content={<><GateHeadline gate={gate} className="mb-2" /><GateTable gate={gate} /></>}>
+                        <Opens label={`${gate.headline}. What is missing?`} className="opens block max-w-full truncate text-sm" content={<><GateHeadline gate={gate} className="mb-2" /><GateTable criteria={gate.criteria} /></>}>
                             <span className={gate.decision === 'advance' ? 'font-bold text-full' : gate.decision === 'step_back' ? 'font-bold text-stop' : 'text-soft'}>{gate.headline}{gate.decision === 'collect' && gate.missing[0] ? `: ${gate.missing[0]}` : ''}</span>
                         </Opens>
                     )}

@@ -1,0 +1,25 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from '@tanstack/react-router';
+import { useState } from 'react';
+import { api, type Placed, type Placing } from '../api/client';
+import { Notice } from './Notice';
+
+/** A newcomer’s place being looked for: ten judged repetitions a rung, upwards. The rule says where it goes on, the coach presses. */
+export function PlacingNote({ placing, athleteId, decides }: { placing: Placing; athleteId: string; decides: boolean }) {
+    const queries = useQueryClient();
+    const navigate = useNavigate();
+    const [problem, setProblem] = useState<unknown>(null);
+    const goOn = (): void => {
+        api<Placed>('POST', `/api/athletes/${athleteId}/placing/${placing.ladder}/on`).then((placed) => {
+            void queries.invalidateQueries();
+            if (placed.sheet_id) void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } });
+        }, setProblem);
+    };
+    return (
+        <div role="group" aria-label="Finding the rung" className="grid gap-2 border-l-4 border-tape pl-3">
+            <p><strong>Finding the rung.</strong> {placing.sentence}</p>
+            {decides && placing.next !== 'more' && <button type="button" className="btn btn-main justify-self-start" onClick={goOn}>{placing.next === 'look' ? `Look at “${placing.rung_name}” now` : `Start at “${placing.rung_name}”`}</button>}
+            <Notice problem={problem} />
+        </div>
+    );
+}
