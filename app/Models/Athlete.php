@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
+use Augendo\Core\Load\Skill;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -15,6 +16,12 @@ final class Athlete extends Record
     protected function casts(): array
     {
         return ['throwing_side' => Handedness::class];
+    }
+
+    /** The side that ladder text is written for: the one that throws or serves, or the one that is turned to. */
+    public function sideFor(Skill $skill): Handedness
+    {
+        return $skill->turns && $this->turn_direction !== null ? Handedness::from($this->turn_direction) : $this->throwing_side;
     }
 
     /** Says that something about the athlete changed. Call it in the transaction that changed it. */

@@ -18,6 +18,7 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSet;
@@ -103,6 +104,12 @@ final class SheetDesk
     public function ladder(): Ladder
     {
         return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version);
+    }
+
+    /** The side the ladder's text is read for. */
+    public function side(): Handedness
+    {
+        return $this->athlete->sideFor($this->ladder()->skill);
     }
 
     /** The rung of the sheet; on the way back from an injury, the stage put as one. */

@@ -38,7 +38,7 @@ final class AfterScreen
         $pattern = FaultPattern::leading($reps);
         $rung = $desk->rung();
         $fault = $pattern === null ? null : $rung->fault($pattern->fault);
-        $mirror = $desk->athlete->throwing_side->mirror(...);
+        $mirror = $desk->side()->mirror(...);
 
         $day = new AthleteDay($desk->athlete, $today, $desk->squad);
         [$readiness, $ladders, $load, $limits] = [$day->readiness, $day->ladders, $day->load, $day->limits];

@@ -91,7 +91,7 @@ final class AthleteScreen
         return new LadderView(
             $ladder->id, $ladder->name, $ladder->summary,
             array_map(fn (Rung $rung, int $i): RungView => new RungView(
-                $rung->id, $rung->name, $athlete->throwing_side->mirror($rung->goal), $i < $at ? 'held' : ($i === $at ? 'current' : 'ahead'),
+                $rung->id, $rung->name, $athlete->sideFor($ladder->skill)->mirror($rung->goal), $i < $at ? 'held' : ($i === $at ? 'current' : 'ahead'),
                 isset($entered[$rung->id]) ? substr($entered[$rung->id], 0, 10) : null,
                 isset($decided[$rung->id]) ? ucfirst(str_replace('_', ' ', $decided[$rung->id]->action)).', '.$decided[$rung->id]->decider->name : null,
                 $count($rung->id, 'gbGB'), $count($rung->id, 'gG'),

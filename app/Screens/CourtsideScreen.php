@@ -56,7 +56,7 @@ final class CourtsideScreen
         $doses = array_map(fn (BlockPlan $plan): array => self::doses($desk, $plan, $user->pace_m), $plans);
         // Bounds of everything a block can become.
         $budget = $frame->budget(self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))));
-        $mirror = $desk->athlete->throwing_side->mirror(...);
+        $mirror = $desk->side()->mirror(...);
         $blocks = [];
         foreach ($sheet->blocks as $i => $block) {
             if ($plans[$i]->reps > 0) {
@@ -178,7 +178,7 @@ final class CourtsideScreen
         $dose = $plan->asked;
 
         return new CourtsideBlockView(
-            $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->athlete->throwing_side->mirror($dose->text), $plan->repsBySet(),
+            $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->side()->mirror($dose->text), $plan->repsBySet(),
             $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
             array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses),
         );

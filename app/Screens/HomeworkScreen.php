@@ -51,7 +51,7 @@ final class HomeworkScreen
             $at, 'homework', $day->load->price, $day->health->readiness($athlete, $day->squad, expected: true), $day->load->record->with($day->load->plansOn($on)), $day->limits,
             array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)), null, $athlete->throwing_side,
         ));
-        $mirror = $athlete->throwing_side->mirror(...);
+        $mirror = $athlete->sideFor($ladder->skill)->mirror(...);
 
         return new HomeworkView(
             Parts::athlete($athlete, $on), $on->iso(), $ladder->name, $rung->name, $mirror($rung->goal), $focus?->name, $focus === null ? null : $mirror($focus->cue),

@@ -33,14 +33,14 @@ final class SheetScreen
         return new SheetView(
             $sheet->id, $sheet->version, $sheet->state, $on->iso(), $sheet->trainingSession->title, $sheet->trainingSession->starts_at,
             Parts::athlete($desk->athlete, $on), Parts::rungOf($desk),
-            $desk->athlete->throwing_side->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
+            $desk->side()->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
             $desk->isAhead() ? Word::Unknown->value : $readiness->word->value, $desk->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : Parts::why($readiness), $desk->ladder()->cautions,
             array_map(fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block($desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims), $sheet->blocks->all(), $plans, array_keys($plans)),
             array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null))),
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
             $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),
-            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $desk->athlete->throwing_side->mirror($fault->cue), $desk->athlete->throwing_side->mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->focus()),
+            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $desk->side()->mirror($fault->cue), $desk->side()->mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->focus()),
             (int) ceil(SessionClock::seconds($plans) / 60), $sheet->training_session_id,
         );
     }
@@ -62,7 +62,7 @@ final class SheetScreen
         $headroom = $dose->reps === 0 || ! $word->allowsWork() ? null : $desk->frame()->headroom($plans, $position);
 
         return new BlockView(
-            $block->id, $dose->kind->value, Wording::blockKind($dose->kind), $dose->title, $desk->athlete->throwing_side->mirror($dose->text),
+            $block->id, $dose->kind->value, Wording::blockKind($dose->kind), $dose->title, $desk->side()->mirror($dose->text),
             $dose->skill->id, Wording::object($dose->object), $dose->side->value, $dose->surface?->value,
             $plan->sets, $plan->reps, $plan->repsBySet(), $dose->sets, $dose->sets * $dose->reps, $plan->effort, $dose->effort,
             $plan->distanceM, $dose->distanceM, $dose->restS, $dose->holdS, $dose->judged, $dose->reps > 0,

@@ -90,6 +90,16 @@ final class SheetTest extends TestCase
         }
     }
 
+    public function test_a_ladder_that_turns_reads_for_the_side_that_is_turned_to(): void
+    {
+        $skills = app(\Augendo\Core\Library\Library::class)->skills();
+        $mira = $this->athlete('Mira');
+        $mira->turn_direction = 'left';
+        $this->assertSame(['right', 'left'], [$mira->sideFor($skills['float-serve'])->value, $mira->sideFor($skills['rotation-jump'])->value]);
+        $mira->turn_direction = null;
+        $this->assertSame('right', $mira->sideFor($skills['rotation-jump'])->value, 'not known: as she throws');
+    }
+
     /** @return list<array<string, mixed>> */
     private function doses(Sheet $sheet): array
     {

@@ -59,11 +59,12 @@ final class Library
         return $this->skills ??= $this->read('skills.json', function (Node $file): array {
             $skills = [];
             foreach ($file->keys(['skills'], ['$schema'])->get('skills')->entries() as $id => $node) {
-                $node->keys(['name', 'family', 'landings_per_rep', 'channels']);
+                $node->keys(['name', 'family', 'landings_per_rep', 'channels'], ['turns']);
                 $channels = $node->get('channels')->keys(['arm', 'hand', 'trunk']);
                 $skills[$id] = new Skill(
                     $id, $node->get('family')->enum(Family::class), $node->get('landings_per_rep')->number(0),
                     $channels->get('arm')->number(0), $channels->get('hand')->number(0), $channels->get('trunk')->number(0),
+                    $node->get('turns')->optional(fn (Node $turns): bool => $turns->bool()) ?? false,
                 );
             }
 

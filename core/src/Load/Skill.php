@@ -7,6 +7,7 @@ namespace Augendo\Core\Load;
 /** What one full repetition of a skill asks of each channel. */
 final readonly class Skill
 {
+    /** @param  bool  $turns  whether its sides are those of the turn, not of the throw */
     public function __construct(
         public string $id,
         public Family $family,
@@ -14,6 +15,7 @@ final readonly class Skill
         public float $arm,
         public float $hand,
         public float $trunk,
+        public bool $turns = false,
     ) {}
 
     /** What a repetition is done with when nobody says: the body for jumps, else the usual ball or implement. */
