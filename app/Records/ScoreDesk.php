@@ -22,6 +22,7 @@ final class ScoreDesk
         if (DB::table('scores')->where('id', $given['id'])->exists()) {
             return;
         }
+        $this->refuseIgnored($athlete, $given['ladder'], $by);
         $kind = ScoreKind::from($given['kind']);
         try {
             $score = self::read($kind, $given['seen']);
@@ -30,9 +31,23 @@ final class ScoreDesk
         }
         $now = Carbon::now($by->workspace->timezone);
         DB::table('scores')->insert([
-            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
+            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'], 'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
             'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value, 'goal' => $given['goal'], 'taken_by' => $by->id,
         ]);
+    }
+
+    /** Where the outcome must be ignored, a target brings the old habit back: it is not scored. */
+    private function refuseIgnored(Athlete $athlete, ?string $ladderId, User $by): void
+    {
+        if ($ladderId === null) {
+            return;
+        }
+        $ladders = (new AthleteDay($athlete, $by->workspace->today()))->ladders;
+        $placement = $ladders->placementsOf($athlete)[$ladderId] ?? throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.', ['ladder' => ['The athlete has no place on this ladder.']]);
+        if ($ladders->rung($placement)->outcomeIgnored) {
+            $why = "On “{$ladders->rung($placement)->name}” where it lands is not looked at yet.";
+            throw new Problem(422, 'Not scored yet', "{$why} Judge the movement; keep the score for later.", ['ladder' => [$why]]);
+        }
     }
 
     /** @param  array<string, mixed>  $seen */

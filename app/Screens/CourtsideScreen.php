@@ -14,6 +14,7 @@ use App\Http\Views\NamedView;
 use App\Http\Views\NeighbourView;
 use App\Http\Views\PatternBoundsView;
 use App\Http\Views\RepEventView;
+use App\Http\Views\ReportedView;
 use App\Http\Views\RotationView;
 use App\Models\RepEvent;
 use App\Models\Sheet;
@@ -78,8 +79,15 @@ final class CourtsideScreen
             $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
             self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
             array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
-            $user->pace_m, $rotation, array_column(SheetEvents::conflicts($sheet->events, self::whoOf($user)), 'sentence'),
+            $user->pace_m, $rotation, array_column(SheetEvents::conflicts($sheet->events, self::whoOf($user)), 'sentence'), self::reported($desk),
         );
+    }
+
+    /** @return list<ReportedView> */
+    private static function reported(SheetDesk $desk): array
+    {
+        return DB::table('soreness_reports')->where('athlete_id', $desk->athlete->id)->where('day', $desk->day()->iso())->whereNull('withdrawn_at')->groupBy('site', 'side', 'kind')
+            ->selectRaw('site, side, kind, max(score) as score')->get()->map(fn (object $row): ReportedView => new ReportedView($row->site, $row->side, $row->kind, (int) $row->score))->all();
     }
 
     private static function emergency(string $athleteId): ?string

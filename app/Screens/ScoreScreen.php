@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\GroupingView;
+use App\Http\Views\OutcomeHintView;
+use App\Http\Views\ScoreLadderView;
 use App\Http\Views\ScoreSeriesView;
 use App\Http\Views\ScoresView;
 use App\Http\Views\ScoreView;
@@ -22,17 +24,23 @@ final class ScoreScreen
 {
     private const SHOWN = 20;
 
+    /** Fewer points say little about how large a target would have to be. */
+    private const HINTS_FROM = 10;
+
+    private const HINT_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
+
     public function view(Athlete $athlete, Day $on): ScoresView
     {
         $day = new AthleteDay($athlete, $on);
-        $ignoring = [];
+        $standing = [];
         foreach ($day->ladders->placementsOf($athlete) as $placement) {
-            if ($day->ladders->rung($placement)->outcomeIgnored) {
-                $ignoring[] = $day->ladders->ladder($placement)->name.', '.lcfirst($day->ladders->rung($placement)->name);
-            }
+            $rung = $day->ladders->rung($placement);
+            $standing[] = new ScoreLadderView($placement->ladder, $day->ladders->ladder($placement)->name, $rung->outcomeIgnored ? $rung->name : null);
         }
         $series = [];
-        foreach (DB::table('scores')->where('athlete_id', $athlete->id)->orderBy('at')->get()->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}") as $rows) {
+        $ignored = array_column(array_filter($standing, fn (ScoreLadderView $each): bool => $each->ignored_on !== null), 'id');
+        [$hidden, $shown] = DB::table('scores')->where('athlete_id', $athlete->id)->orderBy('at')->get()->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
+        foreach ($shown->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}|{$row->ladder}") as $rows) {
             $kind = ScoreKind::from($rows[0]->kind);
             $values = $rows->map(fn (object $row): float => (float) $row->value)->values()->all();
             $last = $rows->last();
@@ -46,7 +54,7 @@ final class ScoreScreen
             );
         }
 
-        return new ScoresView(Parts::athlete($athlete, $on), $on->iso(), $ignoring, $series);
+        return new ScoresView(Parts::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series);
     }
 
     private static function number(ScoreKind $kind, float $value): string
@@ -60,7 +68,7 @@ final class ScoreScreen
         };
     }
 
-    /** @param  list<array{float, float}>  $points */
+    /** @param  non-empty-list<array{float, float}>  $points */
     private static function grouping(array $points): GroupingView
     {
         $of = Grouping::of($points);
@@ -72,6 +80,7 @@ final class ScoreScreen
             $of->ellipse === null ? [] : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
             "{$of->n} points. In the mean {$m(abs($of->acrossM))} ".($of->acrossM < 0 ? 'left' : 'right').", {$m(abs($of->alongM))} ".($of->alongM < 0 ? 'short' : 'long')."; {$m($of->meanRadialErrorM)} from the aim; half within {$m($of->halfCircleM)} of their middle. ".($of->tendency === [] ? 'No side leads.' : 'Tends '.implode(' and ', $of->tendency).'.')
                 .($thirds === null ? '' : " First third {$m($thirds[0]->meanRadialErrorM)} from the aim, last third {$m($thirds[1]->meanRadialErrorM)}."),
+            $of->n < self::HINTS_FROM ? [] : array_map(fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)), self::HINT_SHARES),
         );
     }
 }

@@ -76,4 +76,14 @@ final class ScoringTest extends TestCase
             }
         }
     }
+
+    public function test_the_radius_that_holds_a_share_is_a_quantile_of_the_radial_error(): void
+    {
+        // Radii 1 to 5 m. R: quantile(1:5, c(0, .5, .8, .9, 1)) gives 1, 3, 4.2, 4.6, 5.
+        $points = [[3.0, 0.0], [0.0, 1.0], [-2.0, 0.0], [0.0, -5.0], [4.0, 0.0]];
+        foreach ([[0.0, 1.0], [0.5, 3.0], [0.8, 4.2], [0.9, 4.6], [1.0, 5.0]] as [$share, $radius]) {
+            $this->assertEqualsWithDelta($radius, Grouping::radiusHolding($points, $share), 1e-12);
+        }
+        $this->assertSame(2.0, Grouping::radiusHolding([[0.0, 2.0]], 0.9));
+    }
 }

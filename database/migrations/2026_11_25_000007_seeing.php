@@ -10,6 +10,8 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // The ladder a score belongs to: it is not looked at while that ladder ignores where it lands.
+        Schema::table('scores', fn (Blueprint $table) => $table->string('ladder')->nullable());
         // Right or wrong by checkpoint, where somebody looked that closely.
         Schema::table('rep_events', fn (Blueprint $table) => $table->json('seen')->nullable());
         Schema::table('rep_strips', function (Blueprint $table): void {
@@ -25,6 +27,7 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('scores', fn (Blueprint $table) => $table->dropColumn('ladder'));
         Schema::table('placements', fn (Blueprint $table) => $table->dropColumn('placing'));
         Schema::table('users', fn (Blueprint $table) => $table->dropColumn('pace_m'));
         Schema::table('rep_strips', fn (Blueprint $table) => $table->dropColumn(['varied', 'checkpoints']));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Placement;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -14,7 +15,7 @@ final class ScoreTest extends TestCase
     {
         $this->actingAs($this->coach());
         $yuna = $this->athlete('Yuna');
-        $add = fn (string $kind, array $seen, ?float $goal = null, ?string $id = null): TestResponse => $this->postJson("/api/athletes/{$yuna->id}/scores", ['id' => $id ?? (string) Str::uuid7(), 'kind' => $kind, 'name' => 'Evening', 'goal' => $goal, 'seen' => $seen]);
+        $add = fn (string $kind, array $seen, ?float $goal = null, ?string $id = null): TestResponse => $this->postJson("/api/athletes/{$yuna->id}/scores", ['id' => $id ?? (string) Str::uuid7(), 'kind' => $kind, 'name' => 'Evening', 'goal' => $goal, 'ladder' => null, 'seen' => $seen]);
         $zones = fn (int $hits): array => ['points_each' => 5, 'zones' => array_chunk(array_map(fn (int $i): bool => $i < $hits, range(0, 19)), 5)];
         $id = (string) Str::uuid7();
         $add('target_round', $zones(12), 75, $id)->assertOk();
@@ -41,7 +42,26 @@ final class ScoreTest extends TestCase
         $before = $gates();
         $add('target_round', $zones(20))->assertOk();
         $this->assertSame($before, $gates());
-        $this->assertNotSame([], $this->getJson("/api/athletes/{$this->athlete('Kaito')->id}/scores")->json('outcome_ignored'), 'on his rung the outcome is not looked at');
+    }
+
+    public function test_where_the_outcome_must_be_ignored_it_is_neither_scored_nor_shown(): void
+    {
+        $this->actingAs($this->coach());
+        $kaito = $this->athlete('Kaito');
+        $serve = 'volleyball-float-serve';
+        $path = "/api/athletes/{$kaito->id}/scores";
+        $row = fn (?string $ladder): array => ['id' => (string) Str::uuid7(), 'kind' => 'in_a_row', 'name' => 'Evening', 'goal' => null, 'ladder' => $ladder, 'seen' => ['attempts' => [true, true, false]]];
+        $this->getJson($path)->assertJsonPath('ladders.0.ignored_on', 'Half motion to the wall');
+        $this->postJson($path, $row($serve))->assertStatus(422)->assertJsonPath('title', 'Not scored yet');
+        $this->postJson($path, $row('javelin-throw'))->assertStatus(422)->assertJsonPath('title', 'Not on this ladder');
+        $this->postJson($path, $row(null))->assertOk()->assertJsonCount(1, 'series');
+        // Where it counts, it is scored; after a step back it is put away until it counts again.
+        $stand = fn (string $rung) => Placement::query()->create(['athlete_id' => $kaito->id, 'ladder' => $serve, 'ladder_version' => 1, 'rung' => $rung, 'entered_on' => now()->toDateString(), 'entered_at' => now()->toIso8601String()]);
+        $stand('thirds');
+        $this->postJson($path, $row($serve))->assertOk()->assertJsonPath('ladders.0.ignored_on', null)->assertJsonCount(2, 'series')->assertJsonPath('hidden', 0);
+        $this->travel(1)->minutes();
+        $stand('line');
+        $this->getJson($path)->assertJsonCount(1, 'series')->assertJsonPath('hidden', 1);
     }
 
     public function test_the_squad_is_sorted_by_what_a_look_would_decide_and_the_library_reads_for_both_hands(): void

@@ -20,6 +20,7 @@ final class ScoreRequest extends FormRequest
             'kind' => ['required', Rule::enum(ScoreKind::class)],
             'name' => ['required', 'string', 'max:60'],
             'goal' => ['present', 'nullable', 'numeric', 'between:0,10000'],
+            'ladder' => ['present', 'nullable', 'string', 'max:80'],
             'seen' => ['required', 'array'],
             'seen.points_each' => [$kind(ScoreKind::TargetRound), 'integer', 'between:1,100'],
             'seen.zones' => [$kind(ScoreKind::TargetRound), 'array', 'between:1,12'],

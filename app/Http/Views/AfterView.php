@@ -61,6 +61,9 @@ final readonly class AfterView
         /** @var list<string> how hard sets felt against what was asked */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $felt,
+        /** @var list<string> stops that were gone on from, with the reason */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $went_on,
         /** @var list<string> where two devices say different things */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $conflicts,

@@ -69,5 +69,8 @@ final readonly class CourtsideView
         /** @var list<string> where two devices say different things; nothing is dropped */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $conflicts,
+        /** @var list<ReportedView> what is sore today so far: more of it stops the work */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReportedView::class))]
+        public array $reported,
     ) {}
 }

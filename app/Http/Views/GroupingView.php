@@ -27,5 +27,8 @@ final readonly class GroupingView
         public array $ellipses,
         #[OA\Property]
         public string $sentence,
+        /** @var list<OutcomeHintView> none while there are fewer than ten points */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeHintView::class))]
+        public array $hints,
     ) {}
 }

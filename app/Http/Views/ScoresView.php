@@ -15,9 +15,12 @@ final readonly class ScoresView
         public AthleteCardView $athlete,
         #[OA\Property(format: 'date')]
         public string $date,
-        /** @var list<string> rungs on which where it lands is not looked at */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $outcome_ignored,
+        /** @var list<ScoreLadderView> those the athlete stands on */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ScoreLadderView::class))]
+        public array $ladders,
+        /** how many scores are not shown because where it lands is not looked at on their ladder now */
+        #[OA\Property]
+        public int $hidden,
         /** @var list<ScoreSeriesView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ScoreSeriesView::class))]
         public array $series,

@@ -96,6 +96,23 @@ final readonly class Grouping
         return [$inside, $inside / max(1, count($points)), $low, $high];
     }
 
+    /**
+     * The radius about the aim that a share of the points lies within: the quantile of the radial error, interpolated between order
+     * statistics as R. J. Hyndman and Y. Fan, The American Statistician 50 (1996), 361–365, definition 7.
+     *
+     * @param  non-empty-list<array{float, float}>  $points  metres
+     * @param  float  $share  0 to 1
+     */
+    public static function radiusHolding(array $points, float $share): float
+    {
+        $radii = array_map(fn (array $point): float => hypot(...$point), $points);
+        sort($radii);
+        $at = (count($radii) - 1) * $share;
+        $below = $radii[(int) floor($at)];
+
+        return $below + ($at - floor($at)) * ($radii[(int) ceil($at)] - $below);
+    }
+
     /** @return array{float, float, float} */
     private static function axes(float $varX, float $varY, float $covariance): array
     {

@@ -43,6 +43,7 @@ export function AfterScreen() {
                         {Object.keys(after.data.faults).length > 0 && <ul className="mt-1 text-sm text-soft">{Object.entries(after.data.faults).map(([name, times]) => <li key={name}>{times} × {name.toLowerCase()}</li>)}</ul>}
                     </div>
                     {after.data.conflicts.length > 0 && <div role="status" className="border-l-4 border-reduced pl-2"><h2 className="text-base">Two devices differ</h2>{after.data.conflicts.map((each) => <p key={each}>{each}</p>)}</div>}
+                    {after.data.went_on.length > 0 && <div className="border-l-4 border-reduced pl-2"><h2 className="text-base">Went on after a stop</h2>{after.data.went_on.map((each) => <p key={each}>{each}</p>)}</div>}
                     {(after.data.felt.length > 0 || after.data.set_length) && <div><h2 className="text-base">Effort and length</h2>{after.data.felt.map((each) => <p key={each}>{each}</p>)}{after.data.set_length && <p>{after.data.set_length}</p>}</div>}
                     <div>
                         <h2 className="text-base">For next time</h2>

@@ -14,12 +14,13 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { DoseForm } from './DoseForm';
+import { GoingOn } from './GoingOn';
 import { LookAgain } from './LookAgain';
 import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
 import { budget, doseOf } from './doses';
-import { leadingFault, nudge } from './pattern';
+import { leadingFault, nudge, runs } from './pattern';
 import { FinishForm } from './FinishForm';
 import { useAwake } from './useAwake';
 
@@ -51,7 +52,7 @@ function setAt(block: CourtsideBlock, done: number): { setNo: number; left: numb
 function Running({ pack }: { pack: Courtside }) {
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { reps: counted, seconds, felt, trying, refused, storeFailed, add } = useTaps(pack);
+    const { reps: counted, seconds, felt, wentOn, trying, refused, storeFailed, add } = useTaps(pack);
     // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
     const [second, setSecond] = useState(false);
     const reps = second ? seconds : counted;
@@ -65,6 +66,7 @@ function Running({ pack }: { pack: Courtside }) {
     const [dosing, setDosing] = useState(false);
     const [moved, setMoved] = useState<Record<string, Dose>>({});
     const [stop, setStop] = useState<string | null>(null);
+    const [grew, setGrew] = useState<string | null>(null);
     const [restUntil, setRestUntil] = useState<number | null>(null);
 
     const at = Math.min(Math.max(0, chosen ?? (firstOpen === -1 ? pack.blocks.length - 1 : firstOpen)), Math.max(0, pack.blocks.length - 1));
@@ -82,6 +84,11 @@ function Running({ pack }: { pack: Courtside }) {
     const feltSet = restUntil !== null ? inBlock.at(-1)?.set_no ?? set.setNo : set.setNo;
     const blockDone = block !== undefined && set.left === 0;
     const halted = second ? null : stop ?? pack.stop ?? dose?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
+
+    // Falling quality stops once, and again after as many more judged repetitions.
+    const sinceGoingOn = judged.filter((rep) => rep.verdict !== 'unobserved' && (wentOn === null || Date.parse(rep.at) > wentOn)).length;
+    const falls = !second && asks && 'falls' in asks && (wentOn === null || sinceGoingOn >= pack.pattern.window) ? `Quality is falling: the last ${pack.pattern.window} lie ${Math.round(100 * asks.falls)} points below the best ${pack.pattern.window} of today. Rest, make it easier, or stop here.` : null;
+    const look = halted === null ? grew ?? falls : null;
 
     const count = useCallback((verdict: Verdict, fault: string | null = null) => {
         if (!block || !dose) return;
@@ -105,7 +112,7 @@ function Running({ pack }: { pack: Courtside }) {
             if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || dosing || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
             const key = event.key.toLowerCase();
             const fault = /^[1-9]$/.test(key) ? pack.faults[Number(key) - 1] : undefined;
-            const open = halted === null && !blockDone;
+            const open = halted === null && look === null && !blockDone;
             if (key === '?') setHelp((shown) => !shown);
             else if (key === 'u' || key === 'backspace') undo();
             else if (key === 's') setSide(onSide === 'dominant' ? 'other' : 'dominant');
@@ -119,16 +126,19 @@ function Running({ pack }: { pack: Courtside }) {
         };
         window.addEventListener('keydown', listen);
         return () => window.removeEventListener('keydown', listen);
-    }, [block, blockDone, count, dosing, finishing, halted, naming, next, onSide, pack.faults, sore, undo]);
+    }, [block, blockDone, count, dosing, finishing, halted, look, naming, next, onSide, pack.faults, sore, undo]);
 
     const afterReport = (reports: Report[]): void => {
         const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
+        const more = reports.find((report) => report.score > Math.max(0, ...pack.reported.filter((each) => each.site === report.site && each.kind === report.kind && (each.side ?? null) === report.side).map((each) => each.score)));
+        if (!worst && more) setGrew(`Soreness grew: ${more.side ? `${more.side} ` : ''}${more.site.replace('_', ' ')}, ${more.kind} ${more.score}. Today so far it was less, or not reported.`);
         if (worst) setStop(pack.soreness_words[worst.kind]?.[worst.score] === 'refer' ? 'Stop here. What was reported goes to a licensed clinician before this athlete goes on.' : 'Stop this work for today: what was reported rules out the part that hurts.');
     };
     const good = judged.filter((rep) => rep.verdict === 'good').length;
     const seen = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good').length;
     const safety = new Set(pack.faults.filter((fault) => fault.safety).map((fault) => fault.id));
     const marks = judged.map((rep) => { const mark = rep.verdict === 'good' ? 'g' : rep.verdict === 'not_good' ? 'b' : 'u'; return rep.fault && safety.has(rep.fault) ? mark.toUpperCase() : mark; }).join('');
+    const run = runs(judged);
     const hand = onSide === 'dominant' ? pack.athlete.throwing_side : pack.athlete.throwing_side === 'right' ? 'left' : 'right';
     const allDone = !second && pack.blocks.every((each) => reps.filter((rep) => rep.block_id === each.id).length >= planned(each));
 
@@ -167,9 +177,9 @@ function Running({ pack }: { pack: Courtside }) {
                                 <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => { if (dose) add(block, dose, { kind: 'trying', set_no: set.setNo, side: onSide, note }); }} /> : null}{block.doses.length > 1 && !second && <button type="button" className="btn btn-quiet shrink-0" onClick={() => setDosing(true)}>Dose</button>}<Pacer holdS={block.hold_s ?? null} />{pack.rotation && <Rotation rotation={pack.rotation} />}</div>
                             </div>
                         </div>
-                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}</p></div>
+                        <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="whitespace-nowrap text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}{run.longest > 2 ? `, ${run.now} in a row${run.longest > run.now ? `, best ${run.longest}` : ''}` : ''}</p></div>
                         <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
-                            {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : asks && 'falls' in asks ? <><strong>Quality is falling, {Math.round(100 * asks.falls)} points below the best ten.</strong> Rest, or stop here.</> : asks && 'back' in asks && block.judged ? <><strong>Back in {pack.pattern.returns_times} of {pack.pattern.returns_of}: {asks.back.name.toLowerCase()}.</strong> “{asks.back.cue}.” One rung back, or in turn: {asks.back.drill}.</> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
+                            {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : asks && 'back' in asks && block.judged ? <><strong>Back in {pack.pattern.returns_times} of {pack.pattern.returns_of}: {asks.back.name.toLowerCase()}.</strong> “{asks.back.cue}.” One rung back, or in turn: {asks.back.drill}.</> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>
                         {!block.judged && <ul aria-label="Cautions" className="list-disc border-t border-line py-1.5 pl-5 leading-tight text-soft">{pack.cautions.slice(0, 2).map((caution) => <li key={caution}>{caution}</li>)}</ul>}
                     </section>
@@ -179,6 +189,8 @@ function Running({ pack }: { pack: Courtside }) {
                                 <p className="head text-2xl text-stop">Stop</p><p className="text-lg">{halted}</p>
                                 <div className="flex flex-wrap gap-2"><button type="button" className="btn thumb" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn thumb" onClick={() => { setStop(null); next(); }}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main thumb" onClick={() => setFinishing(true)}>Finish</button></div>
                             </div>
+                        ) : look !== null ? (
+                            <GoingOn why={look} onFinish={() => setFinishing(true)} onReason={(reason) => { if (dose) add(block, dose, { kind: 'going_on', set_no: set.setNo, side: onSide, note: `${grew !== null ? 'soreness grew' : 'quality fell'}: ${reason.toLowerCase()}` }); setGrew(null); }} />
                         ) : blockDone ? (
                             <div className="grid gap-2">
                                 <p className="head text-xl">{planned(block)} done. {at < pack.blocks.length - 1 ? 'Next block:' : 'That was the last block.'}</p>

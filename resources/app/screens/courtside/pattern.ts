@@ -25,3 +25,14 @@ export function nudge(judged: RepEvent[], faults: Fault[], bounds: Courtside['pa
     const back = faults.find((fault) => observed.slice(-bounds.returns_of).filter((rep) => rep.verdict === 'not_good' && rep.fault === fault.id).length >= bounds.returns_times);
     return back ? { back } : null;
 }
+
+/** Good ones in a row: now, and at best. One nobody saw neither breaks a run nor adds to it. */
+export function runs(judged: RepEvent[]): { now: number; longest: number } {
+    let now = 0;
+    let longest = 0;
+    for (const rep of judged) {
+        if (rep.verdict === 'good') longest = Math.max(longest, ++now);
+        else if (rep.verdict === 'not_good') now = 0;
+    }
+    return { now, longest };
+}
