@@ -105,6 +105,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('what-if', 'whatIf')->can('view', 'athlete');
         Route::get('homework', 'homework')->can('view', 'athlete');
         Route::get('scores', 'scores')->can('view', 'athlete');
+        Route::get('match', 'match')->can('record', 'athlete');
         Route::get('what-helped', 'helped')->can('view', 'athlete');
         Route::post('scores', 'score')->can('record', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');

@@ -90,7 +90,8 @@ final class CourtsideScreen
             ->selectRaw('site, side, kind, max(score) as score')->get()->map(fn (object $row): ReportedView => new ReportedView($row->site, $row->side, $row->kind, (int) $row->score))->all();
     }
 
-    private static function emergency(string $athleteId): ?string
+    /** Whom to call, and what is to be done; null when nobody wrote it down. */
+    public static function emergency(string $athleteId): ?string
     {
         $intake = DB::table('intakes')->where('athlete_id', $athleteId)->first(['emergency_contact', 'emergency_plan']);
 
@@ -226,7 +227,7 @@ final class CourtsideScreen
         return $both;
     }
 
-    private static function bound(Gauge $gauge): BoundView
+    public static function bound(Gauge $gauge): BoundView
     {
         $state = $gauge->read([]);
 

@@ -14,6 +14,7 @@ import { LimitsScreen } from './screens/limits/LimitsScreen';
 import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
 import { JoinScreen } from './screens/join/JoinScreen';
 import { PlanScreen } from './screens/plan/PlanScreen';
+import { MatchScreen } from './screens/match/MatchScreen';
 import { PeopleScreen } from './screens/people/PeopleScreen';
 import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
 import { ReturnScreen } from './screens/returns/ReturnScreen';
@@ -40,6 +41,7 @@ const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$she
 const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
 const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const match = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/match', component: MatchScreen });
 const scores = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/scores', component: ScoresScreen });
 const helped = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/what-helped', component: HelpedScreen });
 const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
@@ -59,7 +61,7 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, intake, homework, load, helped, scores, gates, library, ladder, ladderEdit, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, match, intake, homework, load, helped, scores, gates, library, ladder, ladderEdit, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
 
 declare module '@tanstack/react-router' {
     interface Register {

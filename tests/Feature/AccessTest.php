@@ -87,6 +87,7 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/homework' => self::EVERYBODY,
         'GET api/athletes/{athlete}/scores' => self::EVERYBODY,
         'GET api/athletes/{athlete}/what-helped' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/match' => self::RECORDS,
         'POST api/athletes/{athlete}/scores' => self::RECORDS,
         'GET api/athletes/{athlete}/days/{day}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,

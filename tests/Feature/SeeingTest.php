@@ -214,6 +214,21 @@ final class SeeingTest extends TestCase
         $this->assertSame(['better', 3, 12, 12, 12], [$rows[0]['says'], $rows[0]['first_right'], $rows[0]['first_seen'], $rows[0]['latest_right'], $rows[0]['latest_seen']]);
     }
 
+    public function test_a_match_is_counted_against_what_the_limits_leave_today(): void
+    {
+        $tomas = $this->athlete('Tomas');
+        $this->getJson("/api/athletes/{$this->athlete('Luca')->id}/match")->assertOk()->assertJsonPath('skills.0.blocked', 'On the way back: its stages decide when a match is due.');
+        $pack = $this->getJson("/api/athletes/{$tomas->id}/match")->assertOk()->assertJsonPath('effort', 0.95)->json();
+        [$skill] = $pack['skills'];
+        $left = fn (array $pack): int => (int) min(array_map(function (array $cost) use ($pack): float {
+            return floor((collect($pack['bounds'])->firstWhere('limit_id', $cost['limit_id'])['remaining'] + 1e-9) / $cost['per_rep']);
+        }, array_filter($pack['skills'][0]['costs'], fn (array $cost): bool => $cost['per_rep'] > 0)));
+        $before = $left($pack);
+        $this->assertGreaterThan(3, $before);
+        $this->postJson("/api/athletes/{$tomas->id}/logged-work", ['id' => (string) Str::uuid7(), 'day' => $pack['date'], 'source' => 'match', 'skill' => $skill['id'], 'reps' => 3, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant'])->assertNoContent();
+        $this->assertSame($before - 3, $left($this->getJson("/api/athletes/{$tomas->id}/match")->json()), 'a repetition costs what the pack said');
+    }
+
     /** @param  list<array<string, mixed>>  $events */
     private function send(Sheet $sheet, array $events): TestResponse
     {

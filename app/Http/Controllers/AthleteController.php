@@ -17,6 +17,7 @@ use App\Http\Views\HeadroomGridView;
 use App\Http\Views\HelpedLogView;
 use App\Http\Views\HomeworkView;
 use App\Http\Views\LoadView;
+use App\Http\Views\MatchCountView;
 use App\Http\Views\ScoresView;
 use App\Http\Views\WhatIfView;
 use App\Http\Views\WhyView;
@@ -30,6 +31,7 @@ use App\Screens\HeadroomScreen;
 use App\Screens\HelpedScreen;
 use App\Screens\HomeworkScreen;
 use App\Screens\LoadScreen;
+use App\Screens\MatchScreen;
 use App\Screens\ScoreScreen;
 use App\Screens\WhyScreen;
 use Augendo\Core\Day;
@@ -154,5 +156,11 @@ final class AthleteController
         $log->takeBack($athlete, $entry, $request->user());
 
         return response()->json(status: 204);
+    }
+
+    #[Answers(MatchCountView::class)]
+    public function match(Request $request, Athlete $athlete, MatchScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
     }
 }

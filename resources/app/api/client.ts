@@ -58,6 +58,7 @@ export type Plan = Schemas['PlanView'];
 export type Season = Schemas['SeasonView'];
 export type Session = Schemas['SessionView'];
 export type Token = Schemas['TokenView'];
+export type MatchCount = Schemas['MatchCountView'];
 
 /** An answer of the server that is not what was asked for, as it says it itself. */
 export class Problem extends Error {

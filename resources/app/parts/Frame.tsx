@@ -41,7 +41,7 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
     if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
     return (
         <MeContext value={me.data}>
-            {!path.endsWith('/courtside') && <TopBar me={me.data} />}
+            {!path.endsWith('/courtside') && !path.endsWith('/match') && <TopBar me={me.data} />}
             <Outlet />
             <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={(who) => void signedIn(who)} /></Sheetlet>
         </MeContext>

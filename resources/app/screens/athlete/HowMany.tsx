@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type HeadroomGrid } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
@@ -30,6 +31,7 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
                 {grid.data && <select aria-label="Skill" className="border-b border-soft bg-transparent py-1" value={skill} onChange={(event) => setSkill(event.target.value)}>{grid.data.skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>}
                 <span className="inline-flex items-center gap-2"><span className="label">wanted</span><Stepper label="wanted repetitions" value={reps} shown={`${reps} reps`} step={5} least={5} most={200} onChange={setReps} /></span>
                 <span className="grow" />
+                {me.records && <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="btn no-print">Count a match</Link>}
                 {logs && <button type="button" className="btn no-print" onClick={() => setLogging(true)}>Log other work</button>}
             </div>
             <Notice problem={grid.error ?? problem} />

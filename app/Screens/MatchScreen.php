@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use App\Http\Views\CostView;
+use App\Http\Views\MatchCountView;
+use App\Http\Views\MatchSkillView;
+use App\Models\Athlete;
+use App\Models\Fixture;
+use App\Records\AthleteDay;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Gauge;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\WorkSet;
+
+/** How many are left in this match? Each counts hard; what was done today counts already. */
+final class MatchScreen
+{
+    public function __construct(private readonly Library $library) {}
+
+    public function view(Athlete $athlete, Day $on): MatchCountView
+    {
+        $day = new AthleteDay($athlete, $on);
+        $fixture = Fixture::query()->whereIn('squad_id', $athlete->squads()->select('squads.id'))->where(fn ($query) => $query->whereNull('athlete_id')->orWhere('athlete_id', $athlete->id))
+            ->where('kind', Fixture::MATCH)->where('held_on', $on->iso())->orderBy('starts_at')->first();
+        $effort = Felt::Hard->effort();
+        $ones = [];
+        foreach ($this->skills($athlete, $day, $fixture) as $skill) {
+            $ones[$skill->id] = $day->load->price->of(new WorkSet($on, 'match', $skill, 1, $effort, $skill->ordinaryImplement(), null));
+        }
+        $gauges = array_values(array_filter($day->limits->board($on, $day->load->record)->hardTouchedBy(array_values($ones))->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
+        $names = $this->library->skillNames();
+
+        return new MatchCountView(
+            Parts::athlete($athlete, $on), $on->iso(), $fixture === null ? 'Match' : $fixture->title, $effort,
+            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], self::costs($one, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
+            array_map(CourtsideScreen::bound(...), $gauges), CourtsideScreen::emergency($athlete->id),
+        );
+    }
+
+    /** @return list<Skill> what the match is expected to ask for, then what the athlete climbs */
+    private function skills(Athlete $athlete, AthleteDay $day, ?Fixture $fixture): array
+    {
+        $skills = [];
+        foreach ($fixture->doses ?? [] as $dose) {
+            $skills[$dose['skill']] = $this->library->skills()[$dose['skill']];
+        }
+        foreach ($day->ladders->placementsOf($athlete) as $placement) {
+            $skill = $day->ladders->ladder($placement)->skill;
+            $skills[$skill->id] = $skill;
+        }
+
+        return array_values($skills);
+    }
+
+    /**
+     * @param  list<Gauge>  $gauges
+     * @return list<CostView>
+     */
+    private static function costs(CostedSet $one, array $gauges): array
+    {
+        $costs = [];
+        foreach ($gauges as $gauge) {
+            if ($gauge->limit->measure !== null && $gauge->limit->touches($one)) {
+                $costs[] = new CostView(Side::Dominant->value, $gauge->limit->id, $one->cost[$gauge->limit->measure->value]);
+            }
+        }
+
+        return $costs;
+    }
+
+    /** A match asks for everything: the word has to be full, and nobody on the way back plays before the last stage says so. */
+    private function blocked(Skill $skill, Athlete $athlete, AthleteDay $day): ?string
+    {
+        $word = $day->readiness->forWork($skill->loadedChannels(), $athlete->throwing_side->bodySide(Side::Dominant));
+
+        return match (true) {
+            $day->returns->open($athlete->id) !== null => 'On the way back: its stages decide when a match is due.',
+            ! $word->allowsWork() => 'Not today: the word is '.Wording::word($word).'.',
+            default => null,
+        };
+    }
+}
