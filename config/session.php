@@ -6,7 +6,7 @@ return [
     'connection' => null,
     'table' => 'sessions',
     // A coach signs in once for a working day.
-    'lifetime' => 720,
+    'lifetime' => (int) env('SESSION_LIFETIME', 720),
     'expire_on_close' => false,
     'encrypt' => true,
     'files' => storage_path('framework/sessions'),

@@ -35,17 +35,15 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
     const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write({ ...count, taps: [...count.taps, skill] }); };
     const keep = async (): Promise<void> => {
         // An entry never grows once it was tried to be sent: its answer may be what got lost.
-        let now: Count = { taps: [], unsent: [...count.unsent, ...[...new Set(count.taps)].map((skill) => ({ id: newId(), skill, reps: done(count, skill) }))], ended: Date.now() };
+        const now: Count = { taps: [], unsent: [...count.unsent, ...[...new Set(count.taps)].map((skill) => ({ id: newId(), skill, reps: done(count, skill) }))], ended: Date.now() };
         write(now);
         try {
-            for (const entry of now.unsent) {
-                await api('POST', `/api/athletes/${athleteId}/logged-work`, { ...entry, day: pack.date, source: 'match', felt: 'hard', distance_m: null, side: 'dominant' });
-                now = { ...now, unsent: now.unsent.filter((each) => each.id !== entry.id) };
-                write(now);
-            }
+            for (const entry of now.unsent) await api('POST', `/api/athletes/${athleteId}/logged-work`, { ...entry, day: pack.date, source: 'match', felt: 'hard', distance_m: null, side: 'dominant' });
+            // What is left is asked anew before the entries go from here: at no moment does it look like more.
+            await queries.invalidateQueries();
+            write({ ...now, unsent: [] });
             setProblem(null);
             setKept(true);
-            await queries.invalidateQueries();
         } catch (error) {
             setProblem(error);
         }
