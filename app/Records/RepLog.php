@@ -23,6 +23,9 @@ use Illuminate\Support\Facades\DB;
 /** Keeps taps, and derives from them the work sets, the daily totals and the strip of judged repetitions, all in one transaction. */
 final class RepLog
 {
+    /** No checkpoint has this id. */
+    public const UNNAMED = '';
+
     public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
 
     /**
@@ -124,13 +127,16 @@ final class RepLog
 
     /**
      * @param  list<RepEvent>  $judged
-     * @return array<string, array{int, int}> right and seen, by checkpoint
+     * @return array<string, array{int, int}> right and seen, by checkpoint; under UNNAMED, those that were not good and nobody said why
      */
     private function byCheckpoint(array $judged, ?Rung $rung): array
     {
         $counts = [];
         foreach ($rung === null ? [] : $judged as $rep) {
             $seen = $rep->seen !== null ? self::asSeen($rep->seen) : Seen::implied(self::required($rung), ['good' => true, 'not_good' => false][$rep->verdict] ?? null, $rung->fault((string) $rep->fault)?->checkpoint);
+            if ($seen === [] && $rep->verdict === 'not_good') {
+                $seen = [self::UNNAMED => false];
+            }
             foreach ($seen as $checkpoint => $right) {
                 [$good, $of] = $counts[$checkpoint] ?? [0, 0];
                 $counts[$checkpoint] = [$good + ($right ? 1 : 0), $of + 1];

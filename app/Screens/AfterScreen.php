@@ -24,6 +24,7 @@ use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Nudge;
+use Augendo\Core\Mechanics\WhatHelped;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
@@ -67,12 +68,31 @@ final class AfterScreen
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
             self::nudge($reps, $names),
             array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
-            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
+            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::helped($sheet), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
             array_column(SheetEvents::conflicts($sheet->events, CourtsideScreen::whoOf($user)), 'sentence'),
             $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
             (new AgreementBook([$desk->athlete->id], $today, $this->library, $this->log))->sentence($desk->athlete->id, $sheet->ladder, $standingRung->id),
             $this->seeing->placing($desk->athlete, $sheet->ladder),
         );
+    }
+
+    /** What was tried this time that went with the better repetitions, if anything did. */
+    private static function helped(Sheet $sheet): ?string
+    {
+        $judged = $sheet->blocks->where('judged', true)->pluck('id')->all();
+        $reps = array_values(array_map(
+            fn (RepEvent $rep): array => [$rep->verdict === 'good', HelpedScreen::tried($rep)],
+            array_filter(SheetEvents::standing($sheet->events), fn (RepEvent $rep): bool => in_array($rep->block_id, $judged, true) && in_array($rep->verdict, ['good', 'not_good'], true)),
+        ));
+        $best = null;
+        foreach (array_unique(array_merge([], ...array_column($reps, 1))) as $tried) {
+            $helped = WhatHelped::of($reps, $tried);
+            if ($helped !== null && $helped->says === 'better' && ($best === null || $helped->difference > $best[1]->difference)) {
+                $best = [$tried, $helped];
+            }
+        }
+
+        return $best === null ? null : "“{$best[0]}”: {$best[1]->good} of {$best[1]->n} good with it, {$best[1]->otherGood} of {$best[1]->otherN} without.";
     }
 
     /** @return list<string> sets whose felt effort somebody told, against the effort asked */

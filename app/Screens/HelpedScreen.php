@@ -39,7 +39,7 @@ final class HelpedScreen
                 if (! in_array($rep->block_id, $judged, true) || ! in_array($rep->verdict, ['good', 'not_good'], true)) {
                     continue;
                 }
-                $tried = $rep->note === null || $rep->note === '' ? [] : explode(self::AND, $rep->note);
+                $tried = self::tried($rep);
                 $reps[$rung][] = [$rep->verdict === 'good', $tried];
                 $day = substr($sheet->held_on, 0, 10);
                 foreach ($tried as $each) {
@@ -68,5 +68,11 @@ final class HelpedScreen
         usort($rows, fn (HelpedView $a, HelpedView $b): int => $b->last_day <=> $a->last_day);
 
         return new HelpedLogView(Parts::athlete($athlete, $on), $rows, array_values($warnings));
+    }
+
+    /** @return list<string> what was being tried at a standing repetition */
+    public static function tried(RepEvent $rep): array
+    {
+        return $rep->note === null || $rep->note === '' ? [] : explode(self::AND, $rep->note);
     }
 }

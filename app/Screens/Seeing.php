@@ -9,10 +9,13 @@ use App\Http\Views\CheckpointProgressView;
 use App\Http\Views\CriterionView;
 use App\Http\Views\MatchReadyView;
 use App\Http\Views\PlacingView;
+use App\Http\Views\ProgressView;
 use App\Models\Athlete;
 use App\Models\Decision;
+use App\Models\Sheet;
 use App\Models\Squad;
 use App\Records\PlacingDesk;
+use App\Records\RepLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\MatchReady;
@@ -34,8 +37,8 @@ final class Seeing
 
     public function __construct(private readonly Library $library, private readonly PlacingDesk $placing) {}
 
-    /** @return list<CheckpointProgressView> of every checkpoint of a ladder that was looked for, in the ladder's order */
-    public function progress(Athlete $athlete, string $ladderId, Day $on): array
+    /** Every checkpoint of a ladder that was looked for. */
+    public function progress(Athlete $athlete, string $ladderId, Day $on): ProgressView
     {
         $sessions = [];
         $rows = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('day', '>', $on->plus(-self::DAYS_BACK)->iso())->where('day', '<=', $on->iso())->orderBy('last_at')->get(['day', 'checkpoints']);
@@ -52,7 +55,7 @@ final class Seeing
             }
         }
 
-        return $views;
+        return new ProgressView($views, array_sum(array_column($sessions[RepLog::UNNAMED] ?? [], 2)));
     }
 
     private static function progressOf(string $name, CheckpointProgress $of): CheckpointProgressView
@@ -138,6 +141,6 @@ final class Seeing
             $placing->place !== null => 'place',
             $state['judged'] < Placing::REPS => 'more',
             default => 'look',
-        }, $rungs[$at]->name);
+        }, $rungs[$at]->name, Sheet::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', '!=', 'finished')->orderByDesc('held_on')->value('id'));
     }
 }

@@ -30,6 +30,7 @@ final class SeeingFurtherTest extends TestCase
         $this->assertSame(['grip' => true, 'toss' => true], Seen::implied($asked, true, null));
         $this->assertSame(['toss' => false], Seen::implied($asked, false, 'toss'));
         $this->assertSame([], Seen::implied($asked, false, null));
+        $this->assertSame(['toss' => false], Seen::implied(['toss'], false, null), 'there is nothing else it can have been');
         $this->assertSame([], Seen::implied($asked, null, 'toss'));
     }
 

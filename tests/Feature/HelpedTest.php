@@ -38,6 +38,7 @@ final class HelpedTest extends TestCase
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk()->assertJsonCount(count($events), 'kept');
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk();
         $this->assertSame($done + 18, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'), 'trying something is no repetition');
+        $this->getJson("/api/sheets/{$sheet->id}/after")->assertJsonPath('helped', '“cue: Elbow to the ear”: 9 of 9 good with it, 2 of 9 without.');
         $log = $this->getJson("/api/athletes/{$sheet->athlete_id}/what-helped")->assertOk();
         $cue = collect($log->json('rows'))->firstWhere('tried', 'cue: Elbow to the ear');
         $this->assertSame([9, 9], [$cue['good'], $cue['n']]);

@@ -197,8 +197,8 @@ final class SeeingTest extends TestCase
     {
         $pia = $this->athlete('Pia');
         $ladder = $this->getJson("/api/athletes/{$pia->id}")->json('ladders.0');
-        $this->assertNotSame([], $ladder['progress']);
-        foreach ($ladder['progress'] as $row) {
+        $this->assertNotSame([], $ladder['progress']['rows']);
+        foreach ($ladder['progress']['rows'] as $row) {
             $this->assertGreaterThan(0, $row['first_seen']);
             $this->assertLessThanOrEqual($row['latest_seen'] ?? 0, $row['latest_right'] ?? 0);
         }
@@ -209,7 +209,7 @@ final class SeeingTest extends TestCase
             $day = $this->coach()->workspace->today()->plus(-$ago)->iso();
             DB::table('rep_strips')->insert(['sheet_id' => $sheet->id, 'athlete_id' => $pia->id, 'ladder' => 'javelin-throw', 'rung' => 'kneel', 'day' => $day, 'last_at' => "{$day}T18:00:00+00:00", 'marks' => '', 'checkpoints' => json_encode(['elbow' => [$right, $seen]], JSON_THROW_ON_ERROR)]);
         }
-        $rows = $this->getJson("/api/athletes/{$pia->id}")->json('ladders.0.progress');
+        $rows = $this->getJson("/api/athletes/{$pia->id}")->json('ladders.0.progress.rows');
         $this->assertCount(1, $rows);
         $this->assertSame(['better', 3, 12, 12, 12], [$rows[0]['says'], $rows[0]['first_right'], $rows[0]['first_seen'], $rows[0]['latest_right'], $rows[0]['latest_seen']]);
     }

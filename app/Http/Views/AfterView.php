@@ -55,9 +55,11 @@ final readonly class AfterView
         /** @var list<FaultView> up to three to work on next, with their drills */
         #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
         public array $focus,
-        /** @var list<CheckpointProgressView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckpointProgressView::class))]
-        public array $progress,
+        #[OA\Property]
+        public ProgressView $progress,
+        /** what was tried in this session and went with better repetitions, in a sentence */
+        #[OA\Property]
+        public ?string $helped,
         /** @var list<string> how hard sets felt against what was asked */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $felt,

@@ -32,9 +32,8 @@ final readonly class LadderView
         public string $gate_asks,
         #[OA\Property]
         public string $skill,
-        /** @var list<CheckpointProgressView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckpointProgressView::class))]
-        public array $progress,
+        #[OA\Property]
+        public ProgressView $progress,
         /** how long a set stays good, in a sentence; null while nothing shows */
         #[OA\Property]
         public ?string $set_length,

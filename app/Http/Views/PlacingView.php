@@ -21,5 +21,8 @@ final readonly class PlacingView
         /** the rung to look at next, or to start at */
         #[OA\Property]
         public string $rung_name,
+        /** today’s sheet of the look that is open */
+        #[OA\Property]
+        public ?string $sheet_id,
     ) {}
 }

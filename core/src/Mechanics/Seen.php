@@ -36,6 +36,8 @@ final class Seen
         return match (true) {
             $good === true => array_fill_keys($required, true),
             $good === false && $faulty !== null => [$faulty => false],
+            // Only one was looked for: it was that one.
+            $good === false && count($required) === 1 => [$required[0] => false],
             default => [],
         };
     }

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from '@tanstack/react-router';
+import { Link, useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Placed, type Placing } from '../api/client';
 import { Notice } from './Notice';
@@ -19,6 +19,7 @@ export function PlacingNote({ placing, athleteId, decides }: { placing: Placing;
         <div role="group" aria-label="Finding the rung" className="grid gap-2 border-l-4 border-tape pl-3">
             <p><strong>Finding the rung.</strong> {placing.sentence}</p>
             {decides && placing.next !== 'more' && <button type="button" className="btn btn-main justify-self-start" onClick={goOn}>{placing.next === 'look' ? `Look at “${placing.rung_name}” now` : `Start at “${placing.rung_name}”`}</button>}
+            {placing.next === 'more' && placing.sheet_id && <Link to="/sheets/$sheetId" params={{ sheetId: placing.sheet_id }} className="btn justify-self-start">Open the sheet of this look</Link>}
             <Notice problem={problem} />
         </div>
     );

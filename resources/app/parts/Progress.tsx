@@ -2,17 +2,18 @@ import type { Ladder } from '../api/client';
 import { dayName } from '../api/words';
 import { Opens } from './Opens';
 
-type Row = Ladder['progress'][number];
+type Row = Ladder['progress']['rows'][number];
 
 const share = (right: number, seen: number): number => (seen === 0 ? 0 : (100 * right) / seen);
 
 /** Checkpoints over the months on one axis from none right to all right: a hollow mark for the first looks, a solid one for the latest. */
-export function Progress({ rows }: { rows: Row[] }) {
+export function Progress({ of: { rows, unnamed } }: { of: Ladder['progress'] }) {
     if (rows.length === 0) return <p className="text-soft">No checkpoint has been judged yet.</p>;
     return (
         <div>
             <ul>{rows.map((row) => <li key={row.name} className="grid grid-cols-[8.5rem_1fr_6.5rem] items-center gap-3 border-t border-line py-1 first:border-0"><span className="truncate" title={row.name}>{row.name}</span><Axis row={row} /><Opens label={`${row.name}: ${row.sentence}`} className="opens justify-self-start text-sm" content={<><p className="head">{row.name}</p><p>{row.sentence}</p><p className="mt-1 text-sm text-soft">{dayName(row.from_day)} to {dayName(row.to_day)}; the 90 % interval is Newcombe’s.</p></>}>{row.latest_seen == null ? 'one stretch' : row.says === 'too few to tell' ? 'no clear change' : row.says}</Opens></li>)}</ul>
             <p className="label mt-1 grid grid-cols-[8.5rem_1fr_6.5rem] gap-3"><span>○ first, ● latest</span><span className="flex justify-between"><span>none right</span><span>all right</span></span><span /></p>
+            {unnamed > 0 && <p className="text-sm text-soft">{unnamed === 1 ? 'One that was' : `${unnamed} that were`} not good without a named fault {unnamed === 1 ? 'is' : 'are'} in none of these.</p>}
         </div>
     );
 }

@@ -39,6 +39,7 @@ export function AfterScreen() {
                         {after.data.pattern
                             ? <><p>{after.data.pattern}</p><p className="mt-1 border-l-4 border-tape pl-2">Tell them: “{after.data.cue}.” Drill: {after.data.drill}.</p></>
                             : <p className="text-soft">No fault leads the last ten.</p>}
+                        {after.data.helped && <p className="mt-1 border-l-4 border-full pl-2">What helped: {after.data.helped}</p>}
                         {after.data.nudge && <p className="mt-1 border-l-4 border-reduced pl-2">{after.data.nudge}</p>}
                         {Object.keys(after.data.faults).length > 0 && <ul className="mt-1 text-sm text-soft">{Object.entries(after.data.faults).map(([name, times]) => <li key={name}>{times} × {name.toLowerCase()}</li>)}</ul>}
                     </div>
@@ -50,7 +51,7 @@ export function AfterScreen() {
                         {after.data.focus.length === 0 ? <p className="text-soft">No fault was seen often enough to work on. Keep the rung’s own cues.</p> : <ol className="list-decimal pl-5">{after.data.focus.map((fault) => <li key={fault.id}><span className="head">{fault.name}</span>{fault.safety && <span className="text-stop"> can hurt</span>}: “{fault.cue}.” {fault.drill}.</li>)}</ol>}
                     </div>
                     <div><h2 className="text-base">What it cost</h2>{after.data.tapes.slice(0, 4).map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={athlete.id} />)}</div>
-                    {after.data.progress.length > 0 && <div><h2 className="text-base">Checkpoints, first against latest</h2><Progress rows={after.data.progress} /></div>}
+                    {after.data.progress.rows.length > 0 && <div><h2 className="text-base">Checkpoints, first against latest</h2><Progress of={after.data.progress} /></div>}
                 </section>
                 <section aria-label="Decision" className="grid content-start gap-3">
                     <div className="flex items-center gap-3"><RungMark rung={rung} /><p><span className="head text-lg">{rung.rung_name}</span> <span className="text-soft">· rung {rung.position} of {rung.of}, {rung.ladder_name}</span></p></div>

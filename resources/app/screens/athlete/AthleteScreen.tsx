@@ -76,10 +76,10 @@ export function AthleteScreen() {
                         <div className="gap-x-8 md:columns-2">{query.data.tapes.slice(0, 8).map((tape) => <div key={tape.limit_id} className="break-inside-avoid"><TapeRow tape={tape} athleteId={athlete.id} /></div>)}</div>
                     </section>
                     {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
-                    {ladders.filter((ladder) => ladder.progress.length > 0).map((ladder) => (
+                    {ladders.filter((ladder) => ladder.progress.rows.length > 0).map((ladder) => (
                         <section key={ladder.id} aria-label={`Checkpoints of ${ladder.name}`}>
                             <h2 className="text-base">Checkpoints, first against latest <span className="label">{ladder.name}</span></h2>
-                            <Progress rows={ladder.progress} />
+                            <Progress of={ladder.progress} />
                             {ladder.set_length && <p className="mt-2 border-l-4 border-tape pl-2">{ladder.set_length}</p>}
                         </section>
                     ))}

@@ -28,10 +28,10 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
         <section aria-label="How many left">
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
                 <h2 className="text-base">How many are left today</h2>
-                {grid.data && <select aria-label="Skill" className="border-b border-soft bg-transparent py-1" value={skill} onChange={(event) => setSkill(event.target.value)}>{grid.data.skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>}
+                {grid.data && <select aria-label="Skill" className="w-40 border-b border-soft bg-transparent py-1" value={skill} onChange={(event) => setSkill(event.target.value)}>{grid.data.skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>}
                 <span className="inline-flex items-center gap-2"><span className="label">wanted</span><Stepper label="wanted repetitions" value={reps} shown={`${reps} reps`} step={5} least={5} most={200} onChange={setReps} /></span>
                 <span className="grow" />
-                {me.records && <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="btn no-print">Count a match</Link>}
+                {me.records && <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">Count a match</Link>}
                 {logs && <button type="button" className="btn no-print" onClick={() => setLogging(true)}>Log other work</button>}
             </div>
             <Notice problem={grid.error ?? problem} />

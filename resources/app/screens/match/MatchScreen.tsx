@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, type MatchCount } from '../../api/client';
 import { percent } from '../../api/words';
 import { answerOrKept, newId } from '../../offline/store';
@@ -31,17 +31,19 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
     const [count, setCount] = useState<Count>(() => JSON.parse(localStorage.getItem(key) ?? 'null') as Count | null ?? EMPTY);
     const [problem, setProblem] = useState<unknown>(null);
     const [kept, setKept] = useState(false);
-    const write = (next: Count): void => { localStorage.setItem(key, JSON.stringify(next)); setCount(next); };
-    const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write({ ...count, taps: [...count.taps, skill] }); };
+    // A tap may come while an earlier match is being sent: every change starts from what is there now.
+    const latest = useRef(count);
+    const write = (change: (now: Count) => Count): void => { latest.current = change(latest.current); localStorage.setItem(key, JSON.stringify(latest.current)); setCount(latest.current); };
+    const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write((now) => ({ ...now, taps: [...now.taps, skill] })); };
     const keep = async (): Promise<void> => {
         // An entry never grows once it was tried to be sent: its answer may be what got lost.
-        const now: Count = { taps: [], unsent: [...count.unsent, ...[...new Set(count.taps)].map((skill) => ({ id: newId(), skill, reps: done(count, skill) }))], ended: Date.now() };
-        write(now);
+        write((now) => ({ taps: [], unsent: [...now.unsent, ...[...new Set(now.taps)].map((skill) => ({ id: newId(), skill, reps: done(now, skill) }))], ended: Date.now() }));
+        const sending = latest.current.unsent;
         try {
-            for (const entry of now.unsent) await api('POST', `/api/athletes/${athleteId}/logged-work`, { ...entry, day: pack.date, source: 'match', felt: 'hard', distance_m: null, side: 'dominant' });
+            for (const entry of sending) await api('POST', `/api/athletes/${athleteId}/logged-work`, { ...entry, day: pack.date, source: 'match', felt: 'hard', distance_m: null, side: 'dominant' });
             // What is left is asked anew before the entries go from here: at no moment does it look like more.
             await queries.invalidateQueries();
-            write({ ...now, unsent: [] });
+            write((now) => ({ ...now, unsent: now.unsent.filter((entry) => !sending.includes(entry)) }));
             setProblem(null);
             setKept(true);
         } catch (error) {
@@ -76,7 +78,7 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
                         </section>
                     );
                 })}
-                <div className="grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => write({ ...count, taps: count.taps.slice(0, -1) })}>Undo</button><button type="button" className="btn thumb" disabled={count.taps.length === 0 && count.unsent.length === 0} onClick={() => void keep()}>{count.taps.length === 0 && count.unsent.length > 0 ? 'Send again' : 'Match over: keep it'}</button></div>
+                <div className="grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => write((now) => ({ ...now, taps: now.taps.slice(0, -1) }))}>Undo</button><button type="button" className="btn thumb" disabled={count.taps.length === 0 && count.unsent.length === 0} onClick={() => void keep()}>{count.taps.length === 0 && count.unsent.length > 0 ? 'Send again' : 'Match over: keep it'}</button></div>
                 {count.unsent.length > 0 && <p role="status" className="border-l-4 border-tape pl-2">{count.unsent.reduce((all, entry) => all + entry.reps, 0)} repetitions lie on this device and are not sent yet.</p>}
                 <Notice problem={problem} />
                 {kept && <p role="status" className="border-l-4 border-full pl-2">Kept as load of today. Cool down, and ask: anything sore, and where?</p>}
