@@ -44,6 +44,7 @@ final class Privacy
             foreach (self::ERASED as $table) {
                 DB::table($table)->where('athlete_id', $athlete->id)->delete();
             }
+            DB::table('rep_events')->whereIn('sheet_id', DB::table('sheets')->where('athlete_id', $athlete->id)->select('id'))->update(['note' => null]);
             DB::table('activity_log')->where('subject_type', Athlete::class)->where('subject_id', $athlete->id)->update(['properties' => '[]']);
             $athlete->update(['given_name' => 'Erased', 'family_name' => 'athlete', 'birth_date' => null, 'turn_direction' => null, 'erased_at' => Carbon::now()]);
             Athlete::raiseRevision($athlete->id);

@@ -27,6 +27,7 @@ use App\Wording\Wording;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
+use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
@@ -193,17 +194,31 @@ final class CourtsideScreen
         );
     }
 
+    /**
+     * What one repetition takes of each bound.
+     *
+     * @param  list<Gauge>  $budget
+     * @return list<CostView>
+     */
+    public static function costs(CostedSet $oneRep, Side $side, array $budget): array
+    {
+        $costs = [];
+        foreach ($budget as $gauge) {
+            if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
+                $costs[] = new CostView($side->value, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
+            }
+        }
+
+        return $costs;
+    }
+
     /** @param  list<Gauge>  $budget */
     private static function dose(SheetDesk $desk, BlockPlan $plan, array $budget): DoseView
     {
         $costs = [];
         foreach (Side::cases() as $side) {
             $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
-            foreach ($budget as $gauge) {
-                if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
-                    $costs[] = new CostView($side->value, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
-                }
-            }
+            $costs = [...$costs, ...self::costs($oneRep, $side, $budget)];
         }
         // A rest day owed or an effort too high is not a budget: one repetition already breaks it.
         $refused = $desk->refusals([$plan->withReps(1)]);

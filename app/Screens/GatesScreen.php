@@ -8,7 +8,6 @@ use App\Http\Views\AgreementView;
 use App\Http\Views\GateRowView;
 use App\Http\Views\GatesView;
 use App\Models\Athlete;
-use App\Models\Decision;
 use App\Models\Placement;
 use App\Models\Squad;
 use App\Models\User;
@@ -49,7 +48,7 @@ final class GatesScreen
         $ladders = new LadderBook($athletes, $on, $this->library, $health);
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $agreements = new AgreementBook($ids, $on, $this->library, $this->log);
-        $ready = self::matchReady($ids);
+        $ready = Seeing::matchReadySince($ids);
         $rows = [];
         foreach ($athletes as $athlete) {
             $readiness = $health->readiness($athlete, $squad);
@@ -65,24 +64,6 @@ final class GatesScreen
             Parts::squads($user), $rows,
             array_map(fn (array $row): AgreementView => Seeing::agreement($row['who'], $row['agreement'], $row['splits']), $agreements->byPeople()),
         );
-    }
-
-    /**
-     * @param  list<string>  $ids
-     * @return array<string, string> since when somebody is match ready, by "athlete ladder"
-     */
-    private static function matchReady(array $ids): array
-    {
-        $since = [];
-        foreach (Decision::query()->whereIn('athlete_id', $ids)->whereIn('action', ['match_ready', 'step_back', 'pause'])->orderBy('decided_at')->orderBy('id')->get() as $decision) {
-            $key = "{$decision->athlete_id} {$decision->ladder}";
-            unset($since[$key]);
-            if ($decision->action === 'match_ready') {
-                $since[$key] = Wording::day(Day::of(substr($decision->day, 0, 10)));
-            }
-        }
-
-        return $since;
     }
 
     private function row(Athlete $athlete, Placement $placement, LadderBook $ladders, GateResult $result, Word $word, bool $returns, Day $on, AgreementBook $agreements, ?string $ready): GateRowView

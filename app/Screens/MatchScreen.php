@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use App\Http\Views\CostView;
 use App\Http\Views\MatchCountView;
 use App\Http\Views\MatchSkillView;
 use App\Models\Athlete;
@@ -40,7 +39,7 @@ final class MatchScreen
 
         return new MatchCountView(
             Parts::athlete($athlete, $on), $on->iso(), $fixture === null ? 'Match' : $fixture->title, $effort,
-            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], self::costs($one, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
+            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], CourtsideScreen::costs($one, Side::Dominant, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
             array_map(CourtsideScreen::bound(...), $gauges), CourtsideScreen::emergency($athlete->id),
         );
     }
@@ -58,22 +57,6 @@ final class MatchScreen
         }
 
         return array_values($skills);
-    }
-
-    /**
-     * @param  list<Gauge>  $gauges
-     * @return list<CostView>
-     */
-    private static function costs(CostedSet $one, array $gauges): array
-    {
-        $costs = [];
-        foreach ($gauges as $gauge) {
-            if ($gauge->limit->measure !== null && $gauge->limit->touches($one)) {
-                $costs[] = new CostView(Side::Dominant->value, $gauge->limit->id, $one->cost[$gauge->limit->measure->value]);
-            }
-        }
-
-        return $costs;
     }
 
     /** A match asks for everything: the word has to be full, and nobody on the way back plays before the last stage says so. */

@@ -99,18 +99,37 @@ final class Seeing
         return new AgreementView($who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn, $of->isWeak(), $of->n >= Agreement::LEAST_PAIRS);
     }
 
+    /**
+     * A step back or a pause takes the word back.
+     *
+     * @param  list<string>  $athleteIds
+     * @return array<string, string> since when somebody is match ready and who said so, by "athlete ladder"
+     */
+    public static function matchReadySince(array $athleteIds): array
+    {
+        $since = [];
+        foreach (Decision::query()->with('decider')->whereIn('athlete_id', $athleteIds)->whereIn('action', ['match_ready', 'step_back', 'pause'])->orderBy('decided_at')->orderBy('id')->get() as $decision) {
+            $key = "{$decision->athlete_id} {$decision->ladder}";
+            unset($since[$key]);
+            if ($decision->action === 'match_ready') {
+                $since[$key] = Wording::day(Day::of(substr($decision->day, 0, 10))).', '.$decision->decider->name;
+            }
+        }
+
+        return $since;
+    }
+
     public static function matchReady(?MatchReady $of, Athlete $athlete, string $ladderId, Word $word): ?MatchReadyView
     {
         if ($of === null) {
             return null;
         }
-        $said = Decision::query()->with('decider')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->whereIn('action', ['match_ready', 'step_back', 'pause'])->orderByDesc('decided_at')->orderByDesc('id')->first();
         $days = array_map(fn (int $day): string => Wording::day(Day::fromOrdinal($day)), $of->goodDays);
         $criterion = fn (string $name, string $label, string $evidence): CriterionView => new CriterionView($name, $label, $of->criteria[$name]->value, $evidence, false);
 
         return new MatchReadyView(
             $of->isOpen(),
-            $said?->action === 'match_ready' ? Wording::day(Day::of(substr($said->day, 0, 10))).', '.$said->decider->name : null,
+            self::matchReadySince([$athlete->id])["{$athlete->id} {$ladderId}"] ?? null,
             [
                 $criterion('held', 'Where it counts', $of->criteria['held'] === Verdict::Pass ? 'a rung whose outcome counts is held' : 'no rung whose outcome counts is held yet'),
                 $criterion('varied', 'Varied practice', $of->judged === 0 ? 'none judged yet' : "{$of->good} of {$of->judged} good in ".MatchReady::MAX_AGE_DAYS.' days; a day counts from '.MatchReady::LEAST_REPS.' judged'),

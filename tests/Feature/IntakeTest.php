@@ -91,7 +91,10 @@ final class IntakeTest extends TestCase
             $this->assertNotSame([], $data[$table], $table);
         }
         $this->actingAs($this->coach())->postJson("/api/athletes/{$noor->id}/erase", ['name' => 'Noor'])->assertStatus(422)->assertJsonPath('title', 'Nothing was erased');
+        $sheets = DB::table('sheets')->where('athlete_id', $noor->id)->pluck('id');
+        $this->assertGreaterThan(0, DB::table('rep_events')->whereIn('sheet_id', $sheets)->update(['note' => 'Noor said so']));
         $this->postJson("/api/athletes/{$noor->id}/erase", ['name' => 'Noor Haddad'])->assertNoContent();
+        $this->assertSame(0, DB::table('rep_events')->whereIn('sheet_id', $sheets)->whereNotNull('note')->count());
         $this->getJson("/api/athletes/{$noor->id}")->assertNotFound();
         $this->assertEqualsWithDelta($before, $total(), 1e-9);
         foreach (['soreness_reports', 'decisions', 'placements', 'heights', 'intakes', 'links', 'wellness'] as $table) {

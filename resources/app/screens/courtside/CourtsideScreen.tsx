@@ -13,6 +13,7 @@ import { Opens } from '../../parts/Opens';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
+import { useAwake } from '../../parts/useAwake';
 import { DoseForm } from './DoseForm';
 import { GoingOn } from './GoingOn';
 import { LookAgain } from './LookAgain';
@@ -22,7 +23,6 @@ import { Trying } from './Trying';
 import { budget, doseOf } from './doses';
 import { leadingFault, nudge, runs } from './pattern';
 import { FinishForm } from './FinishForm';
-import { useAwake } from './useAwake';
 
 /** Next rep: how many left, what goes wrong, stop? */
 export function CourtsideScreen() {

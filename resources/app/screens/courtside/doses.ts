@@ -1,4 +1,5 @@
 import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape as TapeData } from '../../api/client';
+import { tightest } from '../../parts/bounds';
 
 const same = (a: number | null | undefined, b: number | null | undefined): boolean => (a ?? null) === null || (b ?? null) === null ? (a ?? null) === (b ?? null) : Math.abs(Number(a) - Number(b)) < 1e-6;
 
@@ -8,22 +9,17 @@ export const doseOf = (block: CourtsideBlock, of: { effort?: number | null; dist
 
 const costOf = (dose: Dose, side: string, limitId: string): number => dose.costs.find((cost) => cost.side === side && cost.limit_id === limitId)?.per_rep ?? 0;
 
-/** What is left of each bound once the taps are taken off, in the bound's unit and in repetitions at this dose and side. */
+/** What is left of the bound that stops first once the taps are taken off, in its unit and in repetitions at this dose and side. */
 export function budget(pack: Courtside, reps: RepEvent[], dose: Dose, side: string): { tape: TapeData; repsLeft: number } | null {
     const blocks = new Map(pack.blocks.map((each) => [each.id, each]));
-    let tightest: { tape: TapeData; repsLeft: number } | null = null;
-    for (const bound of pack.bounds) {
-        const perRep = costOf(dose, side, bound.limit_id);
-        if (perRep <= 0) continue;
-        const taken = reps.reduce((sum, rep) => { const of = blocks.get(rep.block_id); return sum + (of ? costOf(doseOf(of, rep), rep.side, bound.limit_id) : 0); }, 0);
-        const remaining = bound.remaining - taken;
-        const repsLeft = Math.max(0, Math.floor((remaining + 1e-9) / perRep));
-        if (tightest === null || repsLeft < tightest.repsLeft) {
-            tightest = {
-                repsLeft,
-                tape: { limit_id: bound.limit_id, label: bound.label, source: '', hard: true, kind: 'cap', unit: bound.unit, used: bound.used + taken, planned: 0, max: bound.max, remaining, status: repsLeft === 0 ? 'over' : 'within', sentence: `${repsLeft} reps left` },
-            };
-        }
-    }
-    return tightest;
+    const first = tightest(
+        pack.bounds, (limitId) => costOf(dose, side, limitId),
+        (limitId) => reps.reduce((sum, rep) => { const of = blocks.get(rep.block_id); return sum + (of ? costOf(doseOf(of, rep), rep.side, limitId) : 0); }, 0),
+    );
+    if (first === null) return null;
+    const { bound, taken, repsLeft } = first;
+    return {
+        repsLeft,
+        tape: { limit_id: bound.limit_id, label: bound.label, source: '', hard: true, kind: 'cap', unit: bound.unit, used: bound.used + taken, planned: 0, max: bound.max, remaining: bound.remaining - taken, status: repsLeft === 0 ? 'over' : 'within', sentence: `${repsLeft} reps left` },
+    };
 }

@@ -5,9 +5,10 @@ import { useEffect, useRef, useState } from 'react';
 import { api, type MatchCount } from '../../api/client';
 import { percent } from '../../api/words';
 import { answerOrKept, newId } from '../../offline/store';
+import { tightest } from '../../parts/bounds';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
-import { useAwake } from '../courtside/useAwake';
+import { useAwake } from '../../parts/useAwake';
 
 type Entry = { id: string; skill: string; reps: number };
 /** What was counted on this device: taps of the match that runs, in order, and what of earlier ones has not arrived yet. */
@@ -50,13 +51,12 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
             setProblem(error);
         }
     };
-    const left = (skill: MatchCount['skills'][number]): { reps: number; label: string } | null => pack.bounds.reduce<{ reps: number; label: string } | null>((tightest, bound) => {
-        const cost = (of: MatchCount['skills'][number]): number => of.costs.find((each) => each.limit_id === bound.limit_id)?.per_rep ?? 0;
-        if (cost(skill) <= 0) return tightest;
-        const taken = pack.skills.reduce((sum, each) => sum + (done(count, each.id) + count.unsent.filter((entry) => entry.skill === each.id).reduce((all, entry) => all + entry.reps, 0)) * cost(each), 0);
-        const reps = Math.max(0, Math.floor((bound.remaining - taken + 1e-9) / cost(skill)));
-        return tightest === null || reps < tightest.reps ? { reps, label: bound.label.toLowerCase() } : tightest;
-    }, null);
+    const cost = (of: MatchCount['skills'][number], limitId: string): number => of.costs.find((each) => each.limit_id === limitId)?.per_rep ?? 0;
+    const here = (skill: string): number => done(count, skill) + count.unsent.filter((entry) => entry.skill === skill).reduce((all, entry) => all + entry.reps, 0);
+    const left = (skill: MatchCount['skills'][number]): { reps: number; label: string } | null => {
+        const first = tightest(pack.bounds, (limitId) => cost(skill, limitId), (limitId) => pack.skills.reduce((sum, each) => sum + here(each.id) * cost(each, limitId), 0));
+        return first && { reps: first.repsLeft, label: first.bound.label.toLowerCase() };
+    };
     return (
         <main className="courtside flex min-h-dvh flex-col bg-chalk text-ink">
             <header className="flex items-center gap-1 border-b-2 border-ink px-2">
