@@ -12,6 +12,9 @@ use Illuminate\Support\Collection;
 /** The repetitions a sheet's events come to, once withdrawals and corrections are read into them. */
 final class SheetEvents
 {
+    /** Where a repetition landed, in metres to the right of the aim and beyond it. */
+    public const PLACE = '/^-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?$/';
+
     /**
      * @param  iterable<RepEvent>  $events  of one sheet, in any order
      * @param  string  $kind  rep, or second for what a second person saw
@@ -53,6 +56,21 @@ final class SheetEvents
         }
 
         return array_values($reps);
+    }
+
+    /**
+     * @param  iterable<RepEvent>  $events  of one sheet
+     * @return list<array{float, float}> where the repetitions that stand landed, in order, as far as somebody touched the pad
+     */
+    public static function landed(iterable $events): array
+    {
+        $places = [];
+        foreach (collect($events)->where('kind', 'landed')->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq]) as $event) {
+            [$across, $along] = explode(' ', (string) $event->note);
+            $places[$event->target_id] = [(float) $across, (float) $along];
+        }
+
+        return array_values(array_filter(array_map(fn (RepEvent $rep): ?array => $places[$rep->id] ?? null, self::standing($events))));
     }
 
     /**

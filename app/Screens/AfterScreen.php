@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Http\Views\AfterView;
 use App\Http\Views\FaultView;
+use App\Http\Views\GroupingView;
 use App\Models\Placement;
 use App\Models\RepEvent;
 use App\Models\Sheet;
@@ -29,6 +30,8 @@ use Augendo\Core\Mechanics\WhatHelped;
 /** What happened, what next, what to tell them. */
 final class AfterScreen
 {
+    private const LEAST_PLACES = 3;
+
     public function __construct(private readonly RepLog $log, private readonly Library $library, private readonly Seeing $seeing) {}
 
     public function view(SheetDesk $desk, User $user): AfterView
@@ -68,12 +71,19 @@ final class AfterScreen
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
             self::nudge($reps, $names),
             array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
-            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::helped($sheet), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
+            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet), self::helped($sheet), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
             array_column(SheetEvents::conflicts($sheet->events, CourtsideScreen::whoOf($user)), 'sentence'),
             $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
             (new AgreementBook([$desk->athlete->id], $today, $this->library, $this->log))->sentence($desk->athlete->id, $sheet->ladder, $standingRung->id),
             $this->seeing->placing($desk->athlete, $sheet->ladder),
         );
+    }
+
+    private static function grouping(Sheet $sheet): ?GroupingView
+    {
+        $points = SheetEvents::landed($sheet->events);
+
+        return count($points) < self::LEAST_PLACES ? null : ScoreScreen::grouping($points);
     }
 
     /** What was tried this time that went with the better repetitions, if anything did. */

@@ -24,10 +24,12 @@ use App\Records\SheetDesk;
 use App\Records\SheetEvents;
 use App\Records\StationDesk;
 use App\Wording\Wording;
+use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
@@ -190,6 +192,7 @@ final class CourtsideScreen
         return new CourtsideBlockView(
             $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->side()->mirror($dose->text), $plan->repsBySet(),
             $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
+            ! $desk->rung()->outcomeIgnored && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true) && $dose->skill->family !== Family::Jump,
             array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses),
         );
     }

@@ -69,7 +69,7 @@ final class ScoreScreen
     }
 
     /** @param  non-empty-list<array{float, float}>  $points */
-    private static function grouping(array $points): GroupingView
+    public static function grouping(array $points): GroupingView
     {
         $of = Grouping::of($points);
         $m = fn (float $value): string => Wording::number($value, 2).' m';

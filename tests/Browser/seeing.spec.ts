@@ -71,6 +71,28 @@ test('courtside: falling quality stops, and going on takes a reason that is kept
     await expect(page.getByText('quality fell: made it easier', { exact: false })).toBeVisible();
 });
 
+test('courtside: where it landed is touched on a pad, and a capital letter goes to the next athlete of that name', async ({ page }) => {
+    await signIn(page);
+    const sheet = await courtside(page, 'Yuna');
+    const pad = page.getByRole('dialog', { name: 'Where did the last one land?' });
+    for (let i = 0; i < 3; i++) {
+        await page.keyboard.press('g');
+        await page.getByRole('button', { name: 'Landed' }).click();
+        const box = await pad.getByRole('img').boundingBox();
+        if (box === null) throw new Error('no pad');
+        await page.mouse.click(box.x + box.width * (0.6 + 0.05 * i), box.y + box.height * 0.5);
+        await expect(pad).toHaveCount(0);
+    }
+    await expect(page.getByText(/not sent yet/)).toHaveCount(0);
+    expect((await events(page, sheet)).filter((event) => event.kind === 'landed')).toHaveLength(3);
+    await page.keyboard.press('Shift+D');
+    await expect(page.getByRole('heading', { name: 'Dario' })).toBeVisible();
+    await page.goto(`/sheets/${sheet}/after`);
+    await expect(page.getByRole('heading', { name: 'Where they landed' })).toBeVisible();
+    await expect(page.getByText(/3 points\. In the mean .* right/)).toBeVisible();
+    await hasNoAxeFindings(page);
+});
+
 test('a second pair of eyes judges along, and Gates says whether both see the same', async ({ page, browser }) => {
     await signIn(page);
     const sheet = await courtside(page, 'Dario');

@@ -18,7 +18,7 @@ export async function fillSignIn(page: Page, who: string, password = 'saltmarsh'
 /** Courtside, through whatever comes first, to the first judged block. */
 export async function toJudged(page: Page): Promise<void> {
     const good = page.getByRole('button', { name: 'Good', exact: true });
-    const all = page.getByRole('button', { name: /^All/ });
+    const all = page.getByRole('button', { name: /^All \d+$/ });
     for (let blocks = 0; blocks < 8; blocks++) {
         await expect(good.or(all)).toBeVisible();
         if (await good.isVisible()) return;

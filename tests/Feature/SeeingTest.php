@@ -87,6 +87,19 @@ final class SeeingTest extends TestCase
         $this->assertSame(["{$block->title}, set 1: asked ".round(100 * $block->effort).' %, felt 90 %.'], $felt);
     }
 
+    public function test_where_they_landed_becomes_a_grouping_of_the_repetitions_that_stand(): void
+    {
+        $sheet = $this->sheetOf('Yuna');
+        $block = $this->judgedBlock($sheet);
+        $reps = array_map(fn (int $i): array => $this->tap($block, $i), range(1, 4));
+        $places = array_map(fn (int $i): array => $this->tap($block, 10 + $i, ['kind' => 'landed', 'verdict' => null, 'target_id' => $reps[$i]['id'], 'note' => [0 => '1 0', 1 => '1.2 0.1', 2 => '0.8 -0.1', 3 => '-9 9'][$i]]), range(0, 3));
+        $this->send($sheet, [...$reps, ...$places, $this->tap($block, 30, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $reps[3]['id']])])->assertOk()->assertJsonCount(9, 'kept');
+        $grouping = $this->getJson("/api/sheets/{$sheet->id}/after")->json('grouping');
+        $this->assertSame(['1 0', '1.2 0.1', '0.8 -0.1'], $grouping['points']);
+        $this->assertEqualsWithDelta(1.0, $grouping['across_m'], 1e-9);
+        $this->send($sheet, [$this->tap($block, 40, ['kind' => 'landed', 'verdict' => null, 'target_id' => $reps[0]['id'], 'note' => 'over there'])])->assertOk()->assertJsonCount(1, 'refused');
+    }
+
     public function test_two_devices_that_differ_are_shown_and_nothing_is_dropped(): void
     {
         $sheet = $this->sheetOf('Mira');

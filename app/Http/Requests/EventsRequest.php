@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Sheet;
+use App\Records\SheetEvents;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
@@ -30,20 +31,20 @@ final class EventsRequest extends FormRequest
                 'id' => ['required', new UuidV7],
                 'block_id' => ['required', Rule::in($blocks)],
                 'set_no' => ['required', 'integer', 'between:1,50'],
-                'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on'])],
-                'target_id' => ['required_if:kind,withdraw,correct', 'nullable', new UuidV7],
+                'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
+                'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
                 'verdict' => ['required_if:kind,rep,correct,second', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
                 'fault' => ['nullable', 'string', 'max:60'],
                 'seen' => ['nullable', 'array', 'max:20'],
                 'seen.*' => [Rule::in(['right', 'wrong'])],
-                'note' => ['required_if:kind,going_on', 'nullable', 'string', 'max:200'],
+                'note' => ['required_if:kind,going_on,landed', 'nullable', 'string', 'max:200', ...(($event['kind'] ?? null) === 'landed' ? ['regex:'.SheetEvents::PLACE] : [])],
                 'side' => ['required', Rule::in(['dominant', 'other'])],
                 'effort' => ['required_if:kind,felt', 'nullable', 'numeric', 'between:0,1'],
                 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
                 'at' => ['required', new PastInstant],
                 'seq' => ['required', 'integer', 'min:0'],
                 'device' => ['required', 'uuid'],
-            ], ['block_id.in' => 'This block is not on the sheet any more.']);
+            ], ['note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.', 'block_id.in' => 'This block is not on the sheet any more.']);
             if ($check->passes()) {
                 $valid[] = $event;
             } else {

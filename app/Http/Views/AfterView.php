@@ -57,6 +57,9 @@ final readonly class AfterView
         public array $focus,
         #[OA\Property]
         public ProgressView $progress,
+        /** where they landed; null while fewer than three were touched */
+        #[OA\Property(ref: GroupingView::class, nullable: true)]
+        public ?GroupingView $grouping,
         /** what was tried in this session and went with better repetitions, in a sentence */
         #[OA\Property]
         public ?string $helped,

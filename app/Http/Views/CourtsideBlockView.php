@@ -36,6 +36,9 @@ final readonly class CourtsideBlockView
         public ?int $hold_s,
         #[OA\Property]
         public bool $judged,
+        /** whether where it lands is looked at */
+        #[OA\Property]
+        public bool $scored,
         /** @var list<DoseView> as planned first, then what it may be changed to */
         #[OA\Property(type: 'array', items: new OA\Items(ref: DoseView::class))]
         public array $doses,

@@ -6,7 +6,7 @@ import { changes, device, deviceId, keepTap, newId, type Tap } from './store';
 export type Verdict = 'good' | 'not_good' | 'unobserved';
 
 /** A tap before it is named, timed and stored. */
-export type NewTap = { kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null; seen?: Record<string, string> | null };
+export type NewTap = { kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null; seen?: Record<string, string> | null };
 
 /** Repetitions that stand once withdrawals and corrections are read into them, in order of time; or what a second person saw of them. */
 export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
@@ -72,6 +72,8 @@ export function useTaps(pack: Courtside) {
         seconds: useMemo(() => standing(events.filter((event) => event.kind !== 'second' || event.device === deviceId()), 'second'), [events]),
         /** How hard sets felt, the last word of each. */
         felt: useMemo(() => new Map(events.filter((event) => event.kind === 'felt').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).map((event) => [`${event.block_id}|${event.set_no}`, event.effort])), [events]),
+        /** Where the repetitions of this sheet landed, by their id. */
+        landed: useMemo(() => new Map(events.filter((event) => event.kind === 'landed').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).map((event) => [event.target_id, (event.note ?? '').split(' ').map(Number) as [number, number]])), [events]),
         /** When the work last went on after a stop, as a time; null when it never stopped. */
         wentOn: useMemo(() => events.filter((event) => event.kind === 'going_on').reduce<number | null>((last, event) => Math.max(last ?? 0, Date.parse(event.at)), null), [events]),
         /** What is being tried just now, in words; empty when nothing is. */

@@ -6,6 +6,7 @@ import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Loading, Notice } from '../../parts/Notice';
+import { Pad } from '../../parts/Pad';
 import { PlacingNote } from '../../parts/PlacingNote';
 import { Progress } from '../../parts/Progress';
 import { TapeRow } from '../../parts/Reasons';
@@ -46,6 +47,7 @@ export function AfterScreen() {
                     {after.data.conflicts.length > 0 && <div role="status" className="border-l-4 border-reduced pl-2"><h2 className="text-base">Two devices differ</h2>{after.data.conflicts.map((each) => <p key={each}>{each}</p>)}</div>}
                     {after.data.went_on.length > 0 && <div className="border-l-4 border-reduced pl-2"><h2 className="text-base">Went on after a stop</h2>{after.data.went_on.map((each) => <p key={each}>{each}</p>)}</div>}
                     {(after.data.felt.length > 0 || after.data.set_length) && <div><h2 className="text-base">Effort and length</h2>{after.data.felt.map((each) => <p key={each}>{each}</p>)}{after.data.set_length && <p>{after.data.set_length}</p>}</div>}
+                    {after.data.grouping && <div><h2 className="text-base">Where they landed</h2><div className="mt-1 grid gap-3 sm:grid-cols-[11rem_1fr]"><Pad points={after.data.grouping.points.map((point) => point.split(' ').map(Number) as [number, number])} mean={[after.data.grouping.across_m, after.data.grouping.along_m]} ellipses={after.data.grouping.ellipses} halfWidthM={null} /><p className="text-sm">{after.data.grouping.sentence}</p></div></div>}
                     <div>
                         <h2 className="text-base">For next time</h2>
                         {after.data.focus.length === 0 ? <p className="text-soft">No fault was seen often enough to work on. Keep the rung’s own cues.</p> : <ol className="list-decimal pl-5">{after.data.focus.map((fault) => <li key={fault.id}><span className="head">{fault.name}</span>{fault.safety && <span className="text-stop"> can hurt</span>}: “{fault.cue}.” {fault.drill}.</li>)}</ol>}

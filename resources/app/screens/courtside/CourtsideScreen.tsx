@@ -16,6 +16,7 @@ import { Tape } from '../../parts/Tape';
 import { useAwake } from '../../parts/useAwake';
 import { DoseForm } from './DoseForm';
 import { GoingOn } from './GoingOn';
+import { Landed } from './Landed';
 import { LookAgain } from './LookAgain';
 import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
@@ -52,7 +53,7 @@ function setAt(block: CourtsideBlock, done: number): { setNo: number; left: numb
 function Running({ pack }: { pack: Courtside }) {
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { reps: counted, seconds, felt, wentOn, trying, refused, storeFailed, add } = useTaps(pack);
+    const { reps: counted, seconds, felt, landed, wentOn, trying, refused, storeFailed, add } = useTaps(pack);
     // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
     const [second, setSecond] = useState(false);
     const reps = second ? seconds : counted;
@@ -64,6 +65,7 @@ function Running({ pack }: { pack: Courtside }) {
     const [naming, setNaming] = useState<RepEvent | null>(null);
     const [help, setHelp] = useState(false);
     const [dosing, setDosing] = useState(false);
+    const [landing, setLanding] = useState<RepEvent | null>(null);
     const [moved, setMoved] = useState<Record<string, Dose>>({});
     const [stop, setStop] = useState<string | null>(null);
     const [grew, setGrew] = useState<string | null>(null);
@@ -109,11 +111,15 @@ function Running({ pack }: { pack: Courtside }) {
 
     useEffect(() => {
         const listen = (event: KeyboardEvent): void => {
-            if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || dosing || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
+            if (event.ctrlKey || event.metaKey || event.altKey || sore || finishing || naming || dosing || landing || (event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName))) return;
             const key = event.key.toLowerCase();
             const fault = /^[1-9]$/.test(key) ? pack.faults[Number(key) - 1] : undefined;
             const open = halted === null && look === null && !blockDone;
-            if (key === '?') setHelp((shown) => !shown);
+            // Capitals are people: the next whose name begins so.
+            const people = event.shiftKey && /^[a-z]$/.test(key) ? pack.neighbours.filter((each) => each.name.toLowerCase().startsWith(key)) : [];
+            const person = people[(people.findIndex((each) => each.sheet_id === pack.sheet_id) + 1) % Math.max(1, people.length)];
+            if (event.shiftKey && /^[a-z]$/.test(key)) { if (person) void navigate({ to: '/sheets/$sheetId/courtside', params: { sheetId: person.sheet_id } }); }
+            else if (key === '?') setHelp((shown) => !shown);
             else if (key === 'u' || key === 'backspace') undo();
             else if (key === 's') setSide(onSide === 'dominant' ? 'other' : 'dominant');
             else if (key === 'enter' && blockDone) next();
@@ -126,7 +132,7 @@ function Running({ pack }: { pack: Courtside }) {
         };
         window.addEventListener('keydown', listen);
         return () => window.removeEventListener('keydown', listen);
-    }, [block, blockDone, count, dosing, finishing, halted, look, naming, next, onSide, pack.faults, sore, undo]);
+    }, [block, blockDone, count, dosing, finishing, halted, landing, look, naming, navigate, next, onSide, pack.faults, pack.neighbours, pack.sheet_id, sore, undo]);
 
     const afterReport = (reports: Report[]): void => {
         const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
@@ -174,7 +180,7 @@ function Running({ pack }: { pack: Courtside }) {
                             <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">{second ? 'The limits are counted on the other device.' : 'No limit binds this work.'}</p>}
-                                <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => { if (dose) add(block, dose, { kind: 'trying', set_no: set.setNo, side: onSide, note }); }} /> : null}{block.doses.length > 1 && !second && <button type="button" className="btn btn-quiet shrink-0" onClick={() => setDosing(true)}>Dose</button>}<Pacer holdS={block.hold_s ?? null} />{pack.rotation && <Rotation rotation={pack.rotation} />}</div>
+                                <div className="-ml-1.5 flex min-w-0 items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => { if (dose) add(block, dose, { kind: 'trying', set_no: set.setNo, side: onSide, note }); }} /> : null}{block.doses.length > 1 && !second && <button type="button" className="btn btn-quiet shrink-0" onClick={() => setDosing(true)}>Dose</button>}{block.scored && !second && <button type="button" className="btn btn-quiet shrink-0" disabled={inBlock.length === 0} onClick={() => setLanding(inBlock.at(-1) ?? null)}>Landed</button>}<Pacer holdS={block.hold_s ?? null} />{pack.rotation && <Rotation rotation={pack.rotation} />}</div>
                             </div>
                         </div>
                         <div className="flex items-center gap-3 border-t border-line py-1.5"><Strip marks={marks} height={26} /><p className="leading-tight text-soft">{seen > 0 ? `${good} of ${seen} good` : 'none judged yet'}{run.longest > 2 && <span className="label block">{run.now} in a row{run.longest > run.now ? `, best ${run.longest}` : ''}</span>}</p></div>
@@ -228,12 +234,15 @@ function Running({ pack }: { pack: Courtside }) {
             <Sheetlet open={naming !== null} onClose={() => setNaming(null)} title="What was the last one really?">
                 {naming && <LookAgain key={naming.id} pack={pack} rep={naming} onCorrect={(verdict, fault, seen) => { if (block && dose) add(block, dose, { kind: 'correct', set_no: naming.set_no, side: naming.side, target_id: naming.id, verdict, fault, seen }); setNaming(null); }} />}
             </Sheetlet>
+            <Sheetlet open={landing !== null} onClose={() => setLanding(null)} title="Where did the last one land?">
+                {landing && <Landed points={inBlock.flatMap((rep) => { const place = landed.get(rep.id); return place ? [place] : []; })} onTouch={(place) => { if (block && dose) add(block, dose, { kind: 'landed', set_no: landing.set_no, side: landing.side, target_id: landing.id, note: place.join(' ') }); setLanding(null); }} />}
+            </Sheetlet>
             <Sheetlet open={dosing} onClose={() => setDosing(false)} title="Change the dose">
                 {block && dose && <DoseForm pack={pack} block={block} reps={counted} dose={dose} side={onSide} setNo={feltSet} felt={felt.get(`${block.id}|${feltSet}`) ?? null}
                     onDose={(each) => setMoved({ ...moved, [block.id]: each })} onFelt={(effort) => add(block, { ...dose, effort }, { kind: 'felt', set_no: feltSet, side: onSide })} onPace={() => { setMoved({}); void queries.invalidateQueries({ queryKey: ['courtside'] }); }} />}
             </Sheetlet>
             <Sheetlet open={help} onClose={() => setHelp(false)} title="Keys">
-                <dl className="grid grid-cols-[6rem_1fr] gap-y-1">{[['G', 'good, or count one'], ['N', 'not good'], ['1 to 9', 'the fault with that number'], ['.', 'not seen'], ['U', 'undo'], ['S', 'other side'], ['Enter', 'next block, when one is done'], ['?', 'this list']].map(([key, what]) => <div key={key} className="contents"><dt className="head">{key}</dt><dd>{what}</dd></div>)}</dl>
+                <dl className="grid grid-cols-[9rem_1fr] gap-y-1">{[['G', 'good, or count one'], ['N', 'not good'], ['1 to 9', 'the fault with that number'], ['.', 'not seen'], ['U', 'undo'], ['S', 'other side'], ['Enter', 'next block, when one is done'], ['Shift and a letter', 'the next athlete whose name begins so'], ['?', 'this list']].map(([key, what]) => <div key={key} className="contents"><dt className="head">{key}</dt><dd>{what}</dd></div>)}</dl>
             </Sheetlet>
             <Sheetlet open={finishing} onClose={() => setFinishing(false)} title="Finish the session">
                 <FinishForm pack={pack} reps={reps} onFinished={() => { void queries.invalidateQueries(); void navigate({ to: '/sheets/$sheetId/after', params: { sheetId: pack.sheet_id } }); }} />

@@ -6,7 +6,7 @@ import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
-import { Pad } from './Pad';
+import { Pad } from '../../parts/Pad';
 
 type Kind = Scores['series'][number]['kind'];
 type Round = { zones: number; balls: number; pointsEach: number; targets: number; halfWidthM: number };
