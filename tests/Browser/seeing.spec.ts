@@ -167,7 +167,7 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
     await page.getByRole('link', { name: 'Edit a copy' }).click();
     await page.getByLabel('Name', { exact: true }).first().fill('');
     await page.getByRole('button', { name: 'Keep this ladder' }).click();
-    await expect(page.getByText(/to mend/)).toBeVisible();
+    await expect(page.getByText('rung 1, name: This is empty; a text is asked for.')).toBeVisible();
     await hasNoAxeFindings(page);
     const names = page.getByRole('region', { name: 'In short' }).getByLabel('Name');
     await names.fill('Table serve, our way');

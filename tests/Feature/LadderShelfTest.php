@@ -99,6 +99,18 @@ final class LadderShelfTest extends TestCase
         $this->assertSame(0, DB::table('ladders')->count(), 'nothing is half imported');
         $files(true, $good)->assertOk();
         $this->assertSame(['Club serve'], DB::table('ladders')->get()->map(fn (object $row): string => json_decode($row->definition)->name)->all());
+        // What is wrong there, and what would be right.
+        $odd = $this->with($good, function (array &$x): void {
+            $x['rungs'][0]['outcome'] = 'perhaps';
+            $x['rungs'][1]['blocks'][1]['effort'] = 7;
+            $x['rungs'][2]['goal'] = '';
+            $x['rungs'][3]['blocks'][0]['sets'] = 'two';
+            unset($x['rungs'][4]['goal']);
+        });
+        $this->assertSame([
+            '/rungs/0/outcome' => '“perhaps” is none of “ignored”, “scored”.', '/rungs/1/blocks/1/effort' => 'This is 7; at most 1 is asked for.', '/rungs/2/goal' => 'This is empty; write something.',
+            '/rungs/3/blocks/0/sets' => 'This is a text; a whole number is asked for.', '/rungs/4' => '“goal” is missing.',
+        ], collect($files(false, $odd)->json('0.problems'))->pluck('message', 'path')->sortKeys()->all());
         $torn = $this->postJson('/api/library/import', ['keep' => false, 'files' => [['name' => 'torn.json', 'text' => '{"id": ']]])->assertOk();
         $this->assertNotSame([], $torn->json('0.problems'));
     }

@@ -22,6 +22,8 @@ class Device extends Dexie {
         super('augendo');
         this.version(1).stores({ taps: 'id, sheet_id, sending', reports: 'id, athlete_id, sending', packs: 'sheet_id' });
         this.version(2).stores({ answers: 'key' });
+        // What a session takes along has another shape now: it is fetched anew. Taps and reports stay.
+        this.version(3).stores({}).upgrade((kept) => Promise.all([kept.table('packs').clear(), kept.table('answers').clear()]));
     }
 }
 
