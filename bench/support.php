@@ -32,7 +32,7 @@ function freshApplication(string $database): void
  */
 function club(int $athletes, int $days, int $setsEach): int
 {
-    mt_srand(20_270_311);
+    mt_srand((int) (getenv('AUGENDO_SEED') ?: 20_270_311));
     $workspace = App\Models\Workspace::query()->create(['name' => 'Bench', 'timezone' => 'UTC']);
     $coach = App\Models\User::query()->create(['workspace_id' => $workspace->id, 'name' => 'Coach', 'email' => 'coach@bench.example', 'password' => 'bench', 'role' => App\Models\Role::Coach]);
     $squad = App\Models\Squad::query()->create(['workspace_id' => $workspace->id, 'name' => 'Bench', 'rule_set' => 'starter']);
