@@ -113,13 +113,13 @@ final class SheetEvents
             $each = $changes->map(fn (RepEvent $event): string => $who((string) $event->user_id).', '.substr($event->at, 11, 5).': '.($event->kind === 'withdraw' ? 'taken back' : self::said($event)))->implode('; ');
             $found[] = ['block_id' => $rep->block_id, 'set_no' => (int) $rep->set_no, 'sentence' => "One repetition of set {$rep->set_no}, two words. {$each}. ".($changes->contains('kind', 'withdraw') ? 'It does not count while it is taken back.' : 'The later one stands.')];
         }
-        foreach (collect(self::standing($events))->groupBy('block_id') as $block => $reps) {
+        foreach (collect(self::standing($events))->groupBy(fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}") as $reps) {
             $spans = $reps->groupBy('device');
             foreach ($spans as $device => $ofOne) {
                 foreach ($spans as $other => $ofOther) {
                     // Each began before the other was done: side by side, not one after the other.
                     if ($device < $other && self::began($ofOne) <= self::ended($ofOther) && self::began($ofOther) <= self::ended($ofOne)) {
-                        $found[] = ['block_id' => (string) $block, 'set_no' => (int) $ofOne->first()->set_no, 'sentence' => "Two devices counted here at the same time: {$ofOne->count()} by {$who((string) $ofOne->first()->user_id)}, {$ofOther->count()} by {$who((string) $ofOther->first()->user_id)}. All of them count. If some were counted twice, undo those."];
+                        $found[] = ['block_id' => $ofOne->first()->block_id, 'set_no' => (int) $ofOne->first()->set_no, 'sentence' => "Two devices counted set {$ofOne->first()->set_no} at the same time: {$ofOne->count()} by {$who((string) $ofOne->first()->user_id)}, {$ofOther->count()} by {$who((string) $ofOther->first()->user_id)}. All of them count. If some were counted twice, undo those."];
                     }
                 }
             }

@@ -72,7 +72,7 @@ final class AfterScreen
             self::nudge($reps, $names),
             array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
             $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet), self::helped($sheet), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
-            array_column(SheetEvents::conflicts($sheet->events, CourtsideScreen::whoOf($user)), 'sentence'),
+            Parts::conflicts($sheet, $user),
             $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
             (new AgreementBook([$desk->athlete->id], $today, $this->library, $this->log))->sentence($desk->athlete->id, $sheet->ladder, $standingRung->id),
             $this->seeing->placing($desk->athlete, $sheet->ladder),

@@ -21,7 +21,6 @@ use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\User;
 use App\Records\SheetDesk;
-use App\Records\SheetEvents;
 use App\Records\StationDesk;
 use App\Wording\Wording;
 use Augendo\Core\Library\BlockKind;
@@ -82,7 +81,7 @@ final class CourtsideScreen
             $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
             self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
             array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
-            $user->pace_m, $rotation, array_column(SheetEvents::conflicts($sheet->events, self::whoOf($user)), 'sentence'), self::reported($desk),
+            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), self::reported($desk),
         );
     }
 
@@ -104,18 +103,6 @@ final class CourtsideScreen
     private static function event(RepEvent $event): RepEventView
     {
         return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m, $event->seen, $event->device);
-    }
-
-    /** @return callable(string): string the name of somebody of the club by id */
-    public static function whoOf(User $user): callable
-    {
-        $names = null;
-
-        return function (string $id) use ($user, &$names): string {
-            $names ??= User::query()->where('workspace_id', $user->workspace_id)->pluck('name', 'id')->all();
-
-            return $names[$id] ?? 'somebody';
-        };
     }
 
     /** @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the session, own group first */

@@ -14,11 +14,13 @@ use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
 use App\Http\Views\SquadView;
 use App\Models\Athlete;
+use App\Models\Sheet;
 use App\Models\Squad;
 use App\Models\User;
 use App\Records\AthleteDay;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
+use App\Records\SheetEvents;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\Criterion;
@@ -125,6 +127,22 @@ final class Parts
                 Wording::evidence($criterion, $result, $rung->gate, $word), $criterion->mayBeOverridden(),
             ), Criterion::cases()),
             $result->observed, $result->good, $result->rate, $result->lowerBound, RepStrip::write(array_slice($reps, -10)),
+        );
+    }
+
+    /** @return list<string> where two devices say different things of a sheet */
+    public static function conflicts(Sheet $sheet, User $user): array
+    {
+        $names = null;
+        $who = function (string $id) use ($user, &$names): string {
+            $names ??= User::query()->where('workspace_id', $user->workspace_id)->pluck('name', 'id')->all();
+
+            return $names[$id] ?? 'somebody';
+        };
+
+        return array_map(
+            fn (array $conflict): string => "“{$sheet->blocks->firstWhere('id', $conflict['block_id'])?->title}”. {$conflict['sentence']}",
+            SheetEvents::conflicts($sheet->events, $who),
         );
     }
 

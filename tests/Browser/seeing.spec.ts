@@ -85,6 +85,13 @@ test('courtside: where it landed is touched on a pad, and a capital letter goes 
     }
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
     expect((await events(page, sheet)).filter((event) => event.kind === 'landed')).toHaveLength(3);
+    // Soreness that was not there before stops the work; going on takes a reason.
+    await page.getByRole('button', { name: 'Sore', exact: true }).click();
+    for (const name of ['left shoulder', 'Muscle ache', '1', 'Keep this report']) await page.getByRole('button', { name, exact: true }).click();
+    const stop = page.getByRole('alert').filter({ hasText: 'Stop and look' });
+    await expect(stop).toContainText('Soreness grew: left shoulder, muscle 1.');
+    await stop.getByRole('button', { name: 'Made it easier' }).click();
+    await expect(stop).toHaveCount(0);
     await page.keyboard.press('Shift+D');
     await expect(page.getByRole('heading', { name: 'Dario' })).toBeVisible();
     await page.goto(`/sheets/${sheet}/after`);

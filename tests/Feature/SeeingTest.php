@@ -112,7 +112,8 @@ final class SeeingTest extends TestCase
         $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}/after")->json('conflicts'), 'one word is no conflict');
         $this->actingAs($this->person(Role::Assistant));
         $this->send($sheet, [$this->tap($block, 12, ['kind' => 'withdraw', 'target_id' => $mine[3]['id'], 'verdict' => null, 'device' => $other])]);
-        // And side by side: both counted at the same time.
+        // One after the other, a set each, is no conflict; side by side in one set is.
+        $this->send($sheet, [$this->tap($block, 5, ['set_no' => 2, 'device' => $other]), $this->tap($block, 6, ['set_no' => 3])]);
         $this->send($sheet, [$this->tap($block, 2, ['device' => $other]), $this->tap($block, 3, ['device' => $other])]);
         $conflicts = $this->getJson("/api/sheets/{$sheet->id}/courtside")->json('conflicts');
         $this->assertCount(2, $conflicts);
@@ -120,7 +121,7 @@ final class SeeingTest extends TestCase
         $this->assertStringContainsString($this->coach()->name, $conflicts[0]);
         $this->assertStringContainsString('3 by ', $conflicts[1]);
         $this->assertSame($conflicts, $this->getJson("/api/sheets/{$sheet->id}/after")->json('conflicts'));
-        $this->assertSame(5, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'), 'all count until somebody undoes them');
+        $this->assertSame(7, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'), 'all count until somebody undoes them');
     }
 
     public function test_a_second_pair_of_eyes_counts_nothing_and_tells_whether_both_see_the_same(): void
