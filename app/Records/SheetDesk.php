@@ -50,6 +50,8 @@ final class SheetDesk
     /** Focus points come from this many sessions back. */
     private const FOCUS_SESSIONS = 2;
 
+    private ?AthleteLoad $load = null;
+
     private ?SessionFrame $frame = null;
 
     private ?Readiness $readiness = null;
@@ -154,7 +156,7 @@ final class SheetDesk
 
     public function load(): AthleteLoad
     {
-        return $this->loads->for([$this->athlete], $this->day(), $this->sheet->id)[$this->athlete->id];
+        return $this->load ??= $this->loads->for([$this->athlete], $this->day(), $this->sheet->id)[$this->athlete->id];
     }
 
     public function frame(): SessionFrame
