@@ -14,13 +14,14 @@ final class DailyTotals
 {
     private const KEY = ['athlete_id', 'day', 'skill', 'side', 'implement'];
 
+    /** @var array<string, string>|null */
+    private static ?array $columns = null;
+
     /** @return array<string, string> column by measure; a set's own `reps` column holds what was tapped, shadow or not */
     public static function columns(): array
     {
-        $columns = array_combine(Measure::ofSets(), Measure::ofSets());
-        $columns['reps'] = 'count_reps';
-
-        return $columns;
+        // Read for every row of many years: put together once.
+        return self::$columns ??= ['reps' => 'count_reps'] + array_combine(Measure::ofSets(), Measure::ofSets());
     }
 
     /** @return array<string, float> a priced set as columns */
