@@ -23,7 +23,7 @@ function Axis({ row }: { row: Row }) {
     const latest = row.latest_seen == null ? null : share(row.latest_right ?? 0, row.latest_seen);
     const stroke = row.says === 'better' ? 'var(--color-full)' : row.says === 'worse' ? 'var(--color-stop)' : 'var(--color-ink)';
     return (
-        <svg viewBox="-4 0 108 12" className="h-4 w-full" preserveAspectRatio="none" aria-hidden="true">
+        <svg viewBox="-4 0 108 12" className="h-4 w-full overflow-visible" preserveAspectRatio="none" aria-hidden="true">
             <line x1="0" x2="100" y1="6" y2="6" stroke="var(--color-line)" vectorEffect="non-scaling-stroke" />
             {latest !== null && <line x1={first} x2={latest} y1="6" y2="6" stroke={stroke} strokeWidth="3" vectorEffect="non-scaling-stroke" />}
             {/* Round ends drawn as zero-length strokes stay round whatever the width. */}
