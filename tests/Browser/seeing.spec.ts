@@ -154,11 +154,20 @@ test('the rung of a newcomer with skill is found from Intake, ten judged repetit
 test('a match is counted live, without a connection too, and kept once', async ({ page, context }) => {
     await signIn(page);
     const { athlete } = await rowOf(page, 'Jonah');
-    await page.goto(`/athletes/${athlete.id}`);
-    await page.getByRole('link', { name: 'Count a match' }).click();
+    // Declared for the squad, today: Plan asks whose is counted.
+    await page.goto('/plan');
+    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByLabel('Day', { exact: true }).fill(await page.evaluate(async () => ((await (await fetch('/api/me', { headers: { Accept: 'application/json' } })).json()) as { today: string }).today));
+    await page.getByLabel('What it is called').fill('Harbour cup');
+    await page.getByLabel('How many', { exact: true }).fill('2');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('listitem').filter({ hasText: 'Harbour cup' }).getByRole('button', { name: 'Count it live: whose?' }).click();
+    await page.getByRole('link', { name: 'Jonah', exact: true }).click();
+    await expect(page).toHaveURL(new RegExp(`/athletes/${athlete.id}/match$`));
+    await expect(page.getByRole('heading', { name: 'Jonah: Harbour cup' })).toBeVisible();
     const more = async (): Promise<number> => Number(/(\d+) more/.exec(await page.getByText(/\d+ more/).first().innerText())?.[1]);
     const before = await more();
-    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Count one' }).click();
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Count one' }).first().click();
     await page.getByRole('button', { name: 'Undo' }).click();
     expect(await more()).toBe(before - 3);
     await context.setOffline(true);
@@ -169,6 +178,10 @@ test('a match is counted live, without a connection too, and kept once', async (
     await expect(page.getByText('Kept as load of today.', { exact: false })).toBeVisible();
     expect(await more()).toBe(before - 3);
     await hasNoAxeFindings(page);
+    // Taken back, so that the day of the others is as it was.
+    await page.goto('/plan');
+    await page.getByRole('button', { name: /^Take back Harbour cup/ }).click();
+    await expect(page.getByText('Harbour cup')).toHaveCount(0);
 });
 
 test('a ladder is copied, edited, exported and imported; a file with a mistake says where', async ({ page }) => {

@@ -7,6 +7,7 @@ import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
+import { Opens } from '../../parts/Opens';
 import { PlanSession } from '../../parts/PlanSession';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
@@ -71,7 +72,7 @@ export function PlanScreen() {
                         if (!first || !last) return null;
                         const back = (one: Fixture) => me.decides && <button type="button" className="btn btn-quiet no-print" aria-label={`Take back ${one.title}, ${dayName(one.day)}`} onClick={() => remove(one.id)}>Take back</button>;
                         return (
-                            <li key={first.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"><span className="label">{dayName(first.day)} {first.starts_at}</span><span className="min-w-0"><span className="head">{first.title}</span> <span className="label">{first.kind === 'match' ? 'match' : 'elsewhere'}{first.athlete_name ? `, ${first.athlete_name}` : ''}</span><span className="block text-sm text-soft">{first.sentence}</span>
+                            <li key={first.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"><span className="label">{dayName(first.day)} {first.starts_at}</span><span className="min-w-0"><span className="head">{first.title}</span> <span className="label">{first.kind === 'match' ? 'match' : 'elsewhere'}{first.athlete_name ? `, ${first.athlete_name}` : ''}</span><span className="block text-sm text-soft">{first.sentence}</span>{first.kind === 'match' && first.day === plan.date && me.records && <CountLive plan={plan} athleteId={first.athlete_id ?? null} />}
                                 {each.length > 1 && <details><summary className="label">{each.length} times until {dayName(last.day)}</summary><ul>{each.map((one) => <li key={one.id} className="flex items-center justify-between">{dayName(one.day)}{back(one)}</li>)}</ul></details>}</span>{each.length === 1 && back(first)}</li>
                         );
                     })}</ul>
@@ -84,6 +85,15 @@ export function PlanScreen() {
         </main>
     );
 }
+
+/** The match of today, counted as it is played: one athlete’s, or whose of the squad? */
+function CountLive({ plan, athleteId }: { plan: Plan; athleteId: string | null }) {
+    if (athleteId !== null) return <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">Count it live</Link>;
+    return <Opens label="Count it live: whose?" className="opens head no-print" content={<ul className="grid grid-cols-2 gap-1">{everybody(plan).map((athlete) => <li key={athlete.id}><Link to="/athletes/$athleteId/match" params={{ athleteId: athlete.id }} className="btn w-full justify-start">{athlete.given_name}</Link></li>)}</ul>}>Count it live</Opens>;
+}
+
+/** Who of the squad stands on a ladder, by name. */
+const everybody = (plan: Plan): Plan['without'] => [...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name));
 
 function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
     const queries = useQueryClient();
@@ -101,7 +111,7 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
             }}>
                 <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">{([['match', 'Match'], ['elsewhere', 'Training elsewhere']] as const).map(([value, label]) => <button key={value} type="button" aria-pressed={kind === value} className={`btn ${kind === value ? 'btn-main' : ''}`} onClick={() => setKind(value)}>{label}</button>)}</div>
                 <div className="grid grid-cols-[1fr_1fr_6rem] gap-2"><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required min={plan.date} /></label><label className="grid gap-1"><span className="label">Starts at</span><input className="field" type="time" name="starts_at" required defaultValue={kind === 'match' ? '15:00' : '17:00'} /></label><label className="grid gap-1"><span className="label">Weeks in a row</span><input className="field" name="weeks" inputMode="numeric" defaultValue="1" /></label></div>
-                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">What it is called</span><input className="field" name="title" required /></label><label className="grid gap-1"><span className="label">For whom</span><select className="field" name="athlete"><option value="">the whole squad</option>{[...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name)).map((athlete) => <option key={athlete.id} value={athlete.id}>{athlete.name}</option>)}</select></label></div>
+                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">What it is called</span><input className="field" name="title" required /></label><label className="grid gap-1"><span className="label">For whom</span><select className="field" name="athlete"><option value="">the whole squad</option>{everybody(plan).map((athlete) => <option key={athlete.id} value={athlete.id}>{athlete.name}</option>)}</select></label></div>
                 <div className="grid grid-cols-[1fr_8rem] gap-2"><label className="grid gap-1"><span className="label">Expected work, each</span><select className="field" name="skill">{plan.skills.map((skill) => <option key={skill.id} value={skill.id}>{skill.name}</option>)}</select></label><label className="grid gap-1"><span className="label">How many</span><input className="field" name="reps" inputMode="numeric" required /></label></div>
                 <fieldset><legend className="label mb-1">How hard? Left open, it counts as full.</legend><div className="grid grid-cols-3 gap-1.5">{[['easy', 'Easy'], ['middling', 'Middling'], ['hard', 'Hard']].map(([value, label]) => <button key={value} type="button" aria-pressed={felt === value} className={`btn ${felt === value ? 'btn-main' : ''}`} onClick={() => setFelt(felt === value ? null : value ?? null)}>{label}</button>)}</div></fieldset>
                 <Notice problem={problem} />
