@@ -21,7 +21,9 @@ export function useMe(): Me {
 /** The frame around every screen: who is signed in, what is not sent yet, and the way back to Today. */
 export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
     const queries = useQueryClient();
-    const me = useQuery({ queryKey: ['me'], queryFn: () => answerOrKept<Me>('/api/me'), staleTime: Infinity });
+    // Not asked anew when the window gets the focus: an answer to somebody signed out, late, would bring its own session cookie along, over that of a
+    // sign-in that has just succeeded.
+    const me = useQuery({ queryKey: ['me'], queryFn: () => answerOrKept<Me>('/api/me'), staleTime: Infinity, refetchOnWindowFocus: false });
     const [ended, setEnded] = useState(false);
     const path = useLocation({ select: (location) => location.pathname });
     useEffect(() => {
