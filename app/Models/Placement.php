@@ -12,6 +12,11 @@ final class Placement extends Model
 {
     public $timestamps = false;
 
+    protected function casts(): array
+    {
+        return ['placing' => 'boolean'];
+    }
+
     protected $guarded = [];
 
     /** @return Builder<self> of ladders nobody has left */

@@ -7,11 +7,9 @@ namespace App\Records;
 use App\Models\Athlete;
 use App\Models\Placement;
 use Augendo\Core\Day;
-use Augendo\Core\Gates\Criterion;
 use Augendo\Core\Gates\GateEvidence;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\MatchReady;
-use Augendo\Core\Gates\Verdict;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
@@ -75,12 +73,10 @@ final class LadderBook
     public function reps(Athlete $athlete, Placement $placement): array
     {
         $entered = Instant::of($placement->entered_at);
-        $rung = $this->rung($placement);
         $reps = [];
-        foreach ($this->strips[$athlete->id]["{$placement->ladder}/{$placement->rung}"] ?? [] as $strip) {
+        foreach ($this->stripsLike($athlete, $this->ladder($placement), $this->rung($placement)) as $strip) {
             $last = Instant::of($strip->last_at);
-            $asJudged = $this->library->ladder($placement->ladder, (int) $strip->ladder_version)->rung($placement->rung);
-            if ($last->isAfter($entered) && $asJudged?->judgesLike($rung) === true) {
+            if ($last->isAfter($entered)) {
                 $reps = [...$reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last)];
             }
         }
@@ -88,30 +84,39 @@ final class LadderBook
         return $reps;
     }
 
-    /** The gate to a match; null on a ladder, or so low on it, that the outcome is not looked at yet. */
-    public function matchReady(Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate): ?MatchReady
+    /**
+     * The gate to a match; null on a ladder, or so low on it, that the outcome is not looked at yet.
+     *
+     * @param  bool  $onTheWayBack  whether a return is open: its stages decide first
+     */
+    public function matchReady(Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate, bool $onTheWayBack): ?MatchReady
     {
         $ladder = $this->ladder($placement);
-        $at = (int) $ladder->position($placement->rung);
-        $held = array_filter(array_slice($ladder->rungs, 0, $at), fn (Rung $rung): bool => ! $rung->outcomeIgnored) !== [];
-        $rung = $ladder->rungs[$at];
-        if (! $held && $rung->outcomeIgnored) {
-            return null;
-        }
-        $gameLike = $ladder->judgesGameLike();
-        $days = [];
-        foreach (array_filter($ladder->rungs, fn (Rung $each): bool => ! $each->outcomeIgnored) as $each) {
-            foreach ($this->strips[$athlete->id]["{$ladder->id}/{$each->id}"] ?? [] as $strip) {
-                $asJudged = $this->library->ladder($ladder->id, (int) $strip->ladder_version)->rung($each->id);
-                $marks = $gameLike ? $strip->varied : $strip->marks;
-                if ($marks !== '' && $asJudged?->judgesLike($each) === true) {
-                    $days[] = ['day' => Day::of(substr($strip->day, 0, 10)), 'judged' => strlen((string) preg_replace('/u/i', '', $marks)), 'good' => substr_count(strtolower($marks), 'g'), 'safety' => (int) preg_match_all('/[GBU]/', $marks)];
-                }
+        $varied = [];
+        foreach (array_filter($ladder->rungs, fn (Rung $each): bool => ! $each->outcomeIgnored) as $rung) {
+            foreach ($this->stripsLike($athlete, $ladder, $rung) as $strip) {
+                // Where no rung judges game-like work, whatever is judged is the varied practice there is.
+                $varied = [...$varied, ...RepStrip::read($ladder->judgesGameLike() ? $strip->varied : $strip->marks, $strip->sheet_id, Instant::of($strip->last_at))];
             }
         }
-        $mechanics = $gate->criteria[Criterion::Evidence->value] === Verdict::Pass && $gate->criteria[Criterion::Mechanics->value] === Verdict::Pass;
+        $rung = $this->rung($placement);
 
-        return MatchReady::of($held || $mechanics, $days, $rung->gate->targetRate, self::word($athlete, $rung, $readiness), $readiness->openReferrals === [] ? null : false, $this->on);
+        return MatchReady::of($ladder, $rung, $gate, $varied, self::word($athlete, $rung, $readiness), $onTheWayBack ? false : self::clearance($readiness), $this->on);
+    }
+
+    /** @return list<object> strips of a rung, oldest first, by which the same was looked for as now */
+    private function stripsLike(Athlete $athlete, Ladder $ladder, Rung $rung): array
+    {
+        return array_values(array_filter(
+            $this->strips[$athlete->id]["{$ladder->id}/{$rung->id}"] ?? [],
+            fn (object $strip): bool => $this->library->ladder($ladder->id, (int) $strip->ladder_version)->rung($rung->id)?->judgesLike($rung) === true,
+        ));
+    }
+
+    /** Training needs no clearance, but an open referral does, whatever it is about. */
+    private static function clearance(Readiness $readiness): ?bool
+    {
+        return $readiness->openReferrals === [] ? null : false;
     }
 
     /** The word of the channels and the side that a rung loads. */
@@ -131,8 +136,7 @@ final class LadderBook
             self::word($athlete, $rung, $readiness),
             $this->nextDoseFits($placement, $load, $limits),
             $this->prerequisitesHeld($athlete, $this->ladder($placement)),
-            // Training needs no clearance, but an open referral does, whatever it is about.
-            $readiness->openReferrals === [] ? null : false,
+            self::clearance($readiness),
         ));
     }
 

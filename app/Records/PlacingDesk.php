@@ -11,8 +11,11 @@ use App\Models\Sheet;
 use App\Models\TrainingSession;
 use App\Models\User;
 use Augendo\Core\Gates\Placing;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -32,27 +35,32 @@ final class PlacingDesk
         });
     }
 
-    /**
-     * What the looks so far come to.
-     *
-     * @return array{placing: Placing, judged: int, good: int, safety: int}|null the rule's answer and what was seen on the present rung; null when nobody is looking
-     */
-    public function state(Athlete $athlete, string $ladderId): ?array
+    /** What the looks so far come to; null when nobody is looking. */
+    public function placing(Athlete $athlete, string $ladderId): ?Placing
     {
-        $placements = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->orderBy('entered_at')->orderBy('id')->get();
-        $last = $placements->last();
-        if ($last === null || ! $last->placing) {
+        $placements = $this->placements($athlete, $ladderId);
+        if ($placements->last()?->placing !== true) {
             return null;
         }
         $ladder = $this->library->ladder($ladderId);
-        $began = $placements->where('placing', true)->firstOrFail();
-        $seen = [];
-        foreach ($ladder->rungs as $position => $rung) {
-            $marks = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('rung', $rung->id)->where('day', '>=', substr($began->entered_on, 0, 10))->orderBy('last_at')->pluck('marks')->implode('');
-            $seen[$position] = self::firstTen($marks);
-        }
+        $began = substr($placements->where('placing', true)->firstOrFail()->entered_on, 0, 10);
+        $strips = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('day', '>=', $began)->orderBy('last_at')->get()->groupBy('rung');
 
-        return ['placing' => Placing::of(count($ladder->rungs), $seen), ...$seen[(int) $ladder->position($last->rung)]];
+        return Placing::of(count($ladder->rungs), array_map(fn (Rung $rung): array => array_merge([], ...array_map(
+            fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)), $strips->get($rung->id)?->all() ?? [],
+        )), $ladder->rungs));
+    }
+
+    /** @return EloquentCollection<int, Placement> in the order they were entered */
+    private function placements(Athlete $athlete, string $ladderId): EloquentCollection
+    {
+        return Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->orderBy('entered_at')->orderBy('id')->get();
+    }
+
+    /** @return int position of the rung the athlete stands on */
+    public function standsOn(Athlete $athlete, string $ladderId): int
+    {
+        return (int) $this->library->ladder($ladderId)->position((string) $this->placements($athlete, $ladderId)->last()?->rung);
     }
 
     /**
@@ -63,20 +71,19 @@ final class PlacingDesk
     public function go(Athlete $athlete, string $ladderId, User $by): ?Sheet
     {
         return DB::transaction(function () use ($athlete, $ladderId, $by): ?Sheet {
-            $state = $this->state($athlete, $ladderId) ?? throw new Problem(422, 'Nobody is being placed', 'This athlete has a place on the ladder, or none at all. Start under Intake.');
+            $placing = $this->placing($athlete, $ladderId) ?? throw new Problem(422, 'Nobody is being placed', 'This athlete has a place on the ladder, or none at all. Start under Intake.');
             $ladder = $this->library->ladder($ladderId);
-            $last = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->orderByDesc('entered_at')->orderByDesc('id')->firstOrFail();
-            $to = $state['placing']->look ?? $state['placing']->place;
-            if ($state['placing']->place === null && $to === $ladder->position($last->rung)) {
-                throw new Problem(422, 'Not enough seen', Placing::REPS." judged repetitions are asked for on this rung; {$state['judged']} are there.");
+            if ($placing->look !== null && $placing->look === $this->standsOn($athlete, $ladderId)) {
+                throw new Problem(422, 'Not enough seen', Placing::REPS." judged repetitions are asked for on this rung; {$placing->seen[$placing->look]['judged']} are there.");
             }
+            $to = $placing->look ?? $placing->place;
             $rung = $ladder->rungs[(int) $to];
             Placement::query()->create([
-                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id, 'placing' => $state['placing']->place === null,
+                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id, 'placing' => $placing->place === null,
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
             ]);
             Athlete::raiseRevision($athlete->id);
-            if ($state['placing']->place === null) {
+            if ($placing->place === null) {
                 return $this->sheet($athlete, $ladder, $rung->id, $by);
             }
             Audit::of($by, $athlete, 'place found on a ladder', ['ladder' => $ladder->name, 'rung' => $rung->id]);
@@ -104,21 +111,5 @@ final class PlacingDesk
         SheetDesk::open($sheet)->fit();
 
         return $sheet->refresh();
-    }
-
-    /** @return array{judged: int, good: int, safety: int} */
-    private static function firstTen(string $marks): array
-    {
-        $seen = ['judged' => 0, 'good' => 0, 'safety' => 0];
-        foreach ($marks === '' ? [] : str_split($marks) as $mark) {
-            if ($seen['judged'] >= Placing::REPS) {
-                break;
-            }
-            $seen['judged'] += strtolower($mark) === 'u' ? 0 : 1;
-            $seen['good'] += strtolower($mark) === 'g' ? 1 : 0;
-            $seen['safety'] += $mark === strtoupper($mark) ? 1 : 0;
-        }
-
-        return $seen;
     }
 }

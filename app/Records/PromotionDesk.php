@@ -73,7 +73,7 @@ final class PromotionDesk
     private static function matchReady(Athlete $athlete, Placement $placement, AthleteDay $day, GateResult $result): MatchReadyView
     {
         $word = LadderBook::word($athlete, $day->ladders->rung($placement), $day->readiness);
-        $view = Seeing::matchReady($day->ladders->matchReady($athlete, $placement, $day->readiness, $result), $athlete, $placement->ladder, $word);
+        $view = Seeing::matchReady($day->ladders->matchReady($athlete, $placement, $day->readiness, $result, $day->returns->open($athlete->id) !== null), $athlete, $placement->ladder, $word);
         if ($view === null || ! $view->open) {
             $missing = implode(', ', array_map(fn (CriterionView $each): string => lcfirst($each->label), array_filter($view->criteria ?? [], fn (CriterionView $each): bool => $each->verdict !== 'pass')));
             throw new Problem(422, 'Not yet', $view === null ? 'The outcome is not looked at on this rung yet.' : "Match ready still asks for: {$missing}.", ['action' => ['Not yet.']]);

@@ -90,6 +90,15 @@ final class ReadinessBook
         );
     }
 
+    /** @return list<SorenessReport> of the day itself, in order of time */
+    public function today(Athlete $athlete): array
+    {
+        $today = array_values(array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $report->at->day->ordinal === $this->on->ordinal));
+        usort($today, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+
+        return $today;
+    }
+
     public function school(Athlete $athlete, ?Squad $squad): School
     {
         return $squad?->school ?? School::byDefaultAt($athlete->ageOn($this->on));

@@ -23,9 +23,6 @@ use Illuminate\Support\Facades\DB;
 /** Keeps taps, and derives from them the work sets, the daily totals and the strip of judged repetitions, all in one transaction. */
 final class RepLog
 {
-    /** No checkpoint has this id. */
-    public const UNNAMED = '';
-
     public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
 
     /**
@@ -75,7 +72,7 @@ final class RepLog
                 'day' => $sheet->day()->iso(), 'last_at' => $judged[count($judged) - 1]->at,
                 'marks' => RepStrip::write(SheetEvents::judged($judged, $safety)),
                 'varied' => RepStrip::write(SheetEvents::judged(array_values(array_filter($judged, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->kind === BlockKind::GameLike)), $safety)),
-                'checkpoints' => json_encode((object) $this->byCheckpoint($judged, $this->rung($sheet)), JSON_THROW_ON_ERROR),
+                'checkpoints' => json_encode((object) self::byCheckpoint($judged, $this->rung($sheet)), JSON_THROW_ON_ERROR),
             ]);
         }
     }
@@ -127,23 +124,13 @@ final class RepLog
 
     /**
      * @param  list<RepEvent>  $judged
-     * @return array<string, array{int, int}> right and seen, by checkpoint; under UNNAMED, those that were not good and nobody said why
+     * @return array<string, array{int, int}> right and seen, by checkpoint, as Seen::tally
      */
-    private function byCheckpoint(array $judged, ?Rung $rung): array
+    private static function byCheckpoint(array $judged, ?Rung $rung): array
     {
-        $counts = [];
-        foreach ($rung === null ? [] : $judged as $rep) {
-            $seen = $rep->seen !== null ? self::asSeen($rep->seen) : Seen::implied(self::required($rung), ['good' => true, 'not_good' => false][$rep->verdict] ?? null, $rung->fault((string) $rep->fault)?->checkpoint);
-            if ($seen === [] && $rep->verdict === 'not_good') {
-                $seen = [self::UNNAMED => false];
-            }
-            foreach ($seen as $checkpoint => $right) {
-                [$good, $of] = $counts[$checkpoint] ?? [0, 0];
-                $counts[$checkpoint] = [$good + ($right ? 1 : 0), $of + 1];
-            }
-        }
-
-        return $counts;
+        return $rung === null ? [] : Seen::tally(self::required($rung), array_map(fn (RepEvent $rep): array => [
+            'good' => SheetEvents::isGood($rep), 'faulty' => $rung->fault((string) $rep->fault)?->checkpoint, 'seen' => $rep->seen === null ? null : self::asSeen($rep->seen),
+        ], $judged));
     }
 
     /** @return list<string> ids of the faults of the sheet's ladder that can hurt */

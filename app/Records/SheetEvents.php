@@ -24,8 +24,7 @@ final class SheetEvents
     {
         $reps = [];
         $later = [];
-        // By the instant, not by its text: two devices may write the same moment with different offsets.
-        $events = collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id]);
+        $events = self::inOrder($events);
         foreach ($events as $event) {
             if ($event->kind === $kind) {
                 $reps[$event->id] = clone $event;
@@ -65,7 +64,7 @@ final class SheetEvents
     public static function landed(iterable $events): array
     {
         $places = [];
-        foreach (collect($events)->where('kind', 'landed')->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq]) as $event) {
+        foreach (self::inOrder($events)->where('kind', 'landed') as $event) {
             [$across, $along] = explode(' ', (string) $event->note);
             $places[$event->target_id] = [(float) $across, (float) $along];
         }
@@ -82,44 +81,48 @@ final class SheetEvents
     {
         return array_map(fn (RepEvent $rep): JudgedRep => new JudgedRep(
             Instant::of($rep->at), $rep->sheet_id,
-            match ($rep->verdict) {
-                'good' => true,
-                'not_good' => false,
-                default => null,
-            },
+            self::isGood($rep),
             in_array($rep->fault, $safetyFaults, true),
             $rep->fault,
         ), $standing);
     }
 
     /**
-     * Where two devices say different things, or may have counted the same work twice. Nothing is dropped: the later word stands until somebody
-     * changes it.
+     * Repetitions that two devices have changed in different ways. Nothing is dropped: the later word stands until somebody changes it.
      *
      * @param  iterable<RepEvent>  $events  of one sheet
-     * @param  callable(string): string  $who  the name of a user by id
-     * @return list<array{block_id: string, set_no: int, sentence: string}>
+     * @return list<array{RepEvent, list<RepEvent>}> the repetition, and its withdrawals and corrections in order
      */
-    public static function conflicts(iterable $events, callable $who): array
+    public static function changedTwice(iterable $events): array
     {
-        $events = collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id]);
+        $events = self::inOrder($events);
         $found = [];
         foreach ($events->whereIn('kind', ['withdraw', 'correct'])->groupBy('target_id') as $target => $changes) {
             $rep = $events->firstWhere('id', $target);
-            $said = $changes->map(fn (RepEvent $event): string => $event->kind === 'withdraw' ? 'taken back' : self::said($event))->unique();
-            if ($rep === null || $said->count() < 2 || $changes->pluck('device')->unique()->count() < 2) {
-                continue;
+            $words = $changes->map(fn (RepEvent $event): string => "{$event->kind} {$event->verdict} {$event->fault}")->unique();
+            if ($rep !== null && $words->count() > 1 && $changes->pluck('device')->unique()->count() > 1) {
+                $found[] = [$rep, $changes->values()->all()];
             }
-            $each = $changes->map(fn (RepEvent $event): string => $who((string) $event->user_id).', '.substr($event->at, 11, 5).': '.($event->kind === 'withdraw' ? 'taken back' : self::said($event)))->implode('; ');
-            $found[] = ['block_id' => $rep->block_id, 'set_no' => (int) $rep->set_no, 'sentence' => "One repetition of set {$rep->set_no}, two words. {$each}. ".($changes->contains('kind', 'withdraw') ? 'It does not count while it is taken back.' : 'The later one stands.')];
         }
-        foreach (collect(self::standing($events))->groupBy(fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}") as $reps) {
-            $spans = $reps->groupBy('device');
-            foreach ($spans as $device => $ofOne) {
-                foreach ($spans as $other => $ofOther) {
-                    // Each began before the other was done: side by side, not one after the other.
-                    if ($device < $other && self::began($ofOne) <= self::ended($ofOther) && self::began($ofOther) <= self::ended($ofOne)) {
-                        $found[] = ['block_id' => $ofOne->first()->block_id, 'set_no' => (int) $ofOne->first()->set_no, 'sentence' => "Two devices counted set {$ofOne->first()->set_no} at the same time: {$ofOne->count()} by {$who((string) $ofOne->first()->user_id)}, {$ofOther->count()} by {$who((string) $ofOther->first()->user_id)}. All of them count. If some were counted twice, undo those."];
+
+        return $found;
+    }
+
+    /**
+     * Sets that two devices counted side by side: each began before the other was done. All of it counts until somebody takes some back.
+     *
+     * @param  iterable<RepEvent>  $events  of one sheet
+     * @return list<array{non-empty-list<RepEvent>, non-empty-list<RepEvent>}> what each of the two counted
+     */
+    public static function countedTwice(iterable $events): array
+    {
+        $found = [];
+        foreach (collect(self::standing($events))->groupBy(fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}") as $set) {
+            $byDevice = array_values($set->groupBy('device')->map(fn (Collection $reps): array => $reps->values()->all())->all());
+            foreach ($byDevice as $i => $one) {
+                foreach (array_slice($byDevice, $i + 1) as $other) {
+                    if (self::began($one) <= self::ended($other) && self::began($other) <= self::ended($one)) {
+                        $found[] = [$one, $other];
                     }
                 }
             }
@@ -128,24 +131,30 @@ final class SheetEvents
         return $found;
     }
 
-    /** @param  Collection<int, RepEvent>  $reps  in order */
-    private static function began(Collection $reps): int
+    /**
+     * @param  iterable<RepEvent>  $events
+     * @return Collection<int, RepEvent> by the instant, not by its text: two devices may write the same moment with different offsets
+     */
+    private static function inOrder(iterable $events): Collection
     {
-        return Instant::of($reps->firstOrFail()->at)->microseconds;
+        return collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id])->values();
     }
 
-    /** @param  Collection<int, RepEvent>  $reps  in order */
-    private static function ended(Collection $reps): int
+    /** @return bool|null null when nobody saw it */
+    public static function isGood(RepEvent $rep): ?bool
     {
-        return Instant::of($reps->reverse()->firstOrFail()->at)->microseconds;
+        return ['good' => true, 'not_good' => false][$rep->verdict] ?? null;
     }
 
-    private static function said(RepEvent $event): string
+    /** @param  non-empty-list<RepEvent>  $reps  in order */
+    private static function began(array $reps): int
     {
-        return match ($event->verdict) {
-            'good' => 'good',
-            'not_good' => 'not good'.($event->fault === null ? '' : " ({$event->fault})"),
-            default => 'not seen',
-        };
+        return Instant::of($reps[0]->at)->microseconds;
+    }
+
+    /** @param  non-empty-list<RepEvent>  $reps  in order */
+    private static function ended(array $reps): int
+    {
+        return Instant::of($reps[count($reps) - 1]->at)->microseconds;
     }
 }

@@ -14,6 +14,7 @@ use App\Models\User;
 use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\LadderBook;
+use App\Records\ReadinessBook;
 use App\Records\RepLog;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
@@ -26,6 +27,7 @@ use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Mechanics\WhatHelped;
+use Augendo\Core\Readiness\Grown;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
@@ -71,10 +73,10 @@ final class AfterScreen
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
             self::nudge($reps, $names),
             array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
-            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet), self::helped($sheet), self::felt($sheet), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
+            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet), self::helped($sheet), self::felt($sheet), array_map(Wording::report(...), Grown::during((new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete))), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
             Parts::conflicts($sheet, $user),
             $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
-            (new AgreementBook([$desk->athlete->id], $today, $this->library, $this->log))->sentence($desk->athlete->id, $sheet->ladder, $standingRung->id),
+            Seeing::agreementOn(new AgreementBook([$desk->athlete->id], $today, $this->library), $desk->athlete->id, $sheet->ladder, $standingRung->id),
             $this->seeing->placing($desk->athlete, $sheet->ladder),
         );
     }

@@ -24,7 +24,6 @@ use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
-use App\Records\RepLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
@@ -46,13 +45,13 @@ final class AthleteScreen
 
     private const DAYS_AHEAD = 6;
 
-    public function __construct(private readonly Library $library, private readonly Seeing $seeing, private readonly RepLog $log) {}
+    public function __construct(private readonly Library $library, private readonly Seeing $seeing) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
     {
         $on = $user->workspace->today();
         $day = new AthleteDay($athlete, $on);
-        $agreements = new AgreementBook([$athlete->id], $on, $this->library, $this->log);
+        $agreements = new AgreementBook([$athlete->id], $on, $this->library);
         [$squad, $load, $readiness, $ladders, $limits] = [$day->squad, $day->load, $day->readiness, $day->ladders, $day->limits];
 
         return new AthleteView(
@@ -100,7 +99,7 @@ final class AthleteScreen
             Parts::gate($gate, $current, $next, $word, $ladders->reps($athlete, $placement)),
             Wording::gateAsks($current->gate),
             $ladder->skill->id, $this->seeing->progress($athlete, $ladder->id, $day->on), $this->seeing->setLength($athlete, $ladder->id, $day->squad, $day->on),
-            $agreements->sentence($athlete->id, $ladder->id, $current->id), Seeing::matchReady($ladders->matchReady($athlete, $placement, $readiness, $gate), $athlete, $ladder->id, $word),
+            Seeing::agreementOn($agreements, $athlete->id, $ladder->id, $current->id), Seeing::matchReady($ladders->matchReady($athlete, $placement, $readiness, $gate, $day->returns->open($athlete->id) !== null), $athlete, $ladder->id, $word),
             $this->seeing->placing($athlete, $ladder->id),
         );
     }

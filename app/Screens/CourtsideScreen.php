@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\BoundView;
-use App\Http\Views\CostView;
 use App\Http\Views\CourtsideBlockView;
 use App\Http\Views\CourtsideView;
 use App\Http\Views\DoseView;
@@ -20,6 +19,7 @@ use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\User;
+use App\Records\ReadinessBook;
 use App\Records\SheetDesk;
 use App\Records\StationDesk;
 use App\Wording\Wording;
@@ -27,36 +27,27 @@ use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Limits\Gauge;
-use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\DoseChoice;
 use Augendo\Core\Planning\StationPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\Word;
-use Illuminate\Support\Facades\DB;
 
 /** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
 final class CourtsideScreen
 {
-    /** How far the effort and the distance may be moved courtside: in tenths of full effort, and in paces. */
-    private const EFFORT_STEPS = [-0.2, -0.1, 0.1];
-
-    private const PACES = [-2, -1, 1, 2];
-
-    private const LEAST_EFFORT = 0.2;
-
-    private const LEAST_DISTANCE_M = 1.0;
-
     public static function view(SheetDesk $desk, User $user): CourtsideView
     {
         $sheet = $desk->sheet;
         $frame = $desk->frame();
         $plans = $desk->plans();
-        $doses = array_map(fn (BlockPlan $plan): array => self::doses($desk, $plan, $user->pace_m), $plans);
+        $doses = array_map(fn (BlockPlan $plan): array => DoseChoice::around($plan, $frame->wordFor($plan), $user->pace_m, $sheet->return_stage === null), $plans);
         // Bounds of everything a block can become.
         $budget = $frame->budget(self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))));
         $mirror = $desk->side()->mirror(...);
@@ -72,32 +63,17 @@ final class CourtsideScreen
         return new CourtsideView(
             $sheet->id, $sheet->trainingSession->title, $desk->day()->iso(), $sheet->state, Parts::athlete($desk->athlete, $desk->day()),
             Parts::rungOf($desk), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
-            array_map(fn (Gauge $gauge): BoundView => self::bound($gauge), $budget),
+            array_map(fn (Gauge $gauge): BoundView => Parts::bound($gauge), $budget),
             array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->rung()->faults),
             new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES, Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
             self::sorenessWords($readiness),
             $neighbours,
             $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
-            self::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
+            Parts::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
             array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
-            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), self::reported($desk),
+            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), array_map(fn (SorenessReport $report): ReportedView => new ReportedView($report->site->value, $report->side, $report->kind->value, $report->score), (new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete)),
         );
-    }
-
-    /** @return list<ReportedView> */
-    private static function reported(SheetDesk $desk): array
-    {
-        return DB::table('soreness_reports')->where('athlete_id', $desk->athlete->id)->where('day', $desk->day()->iso())->whereNull('withdrawn_at')->groupBy('site', 'side', 'kind')
-            ->selectRaw('site, side, kind, max(score) as score')->get()->map(fn (object $row): ReportedView => new ReportedView($row->site, $row->side, $row->kind, (int) $row->score))->all();
-    }
-
-    /** Whom to call, and what is to be done; null when nobody wrote it down. */
-    public static function emergency(string $athleteId): ?string
-    {
-        $intake = DB::table('intakes')->where('athlete_id', $athleteId)->first(['emergency_contact', 'emergency_plan']);
-
-        return trim(implode("\n", array_filter([$intake?->emergency_contact, $intake?->emergency_plan]))) ?: null;
     }
 
     private static function event(RepEvent $event): RepEventView
@@ -131,43 +107,6 @@ final class CourtsideScreen
     }
 
     /**
-     * What a block may become courtside: as planned first, then other efforts and distances. A stage of a return goes no further than it says.
-     *
-     * @return non-empty-list<BlockPlan>
-     */
-    private static function doses(SheetDesk $desk, BlockPlan $plan, float $paceM): array
-    {
-        if ($plan->asked->skill->loadedChannels() === [] || $plan->effort <= 0.0) {
-            return [$plan];
-        }
-        $upwards = $desk->sheet->return_stage === null;
-        $cap = $desk->frame()->effortCap($desk->frame()->wordFor($plan));
-        $within = fn (float $step): bool => $upwards || $step <= 0;
-        $efforts = [$plan->effort];
-        foreach (array_filter(self::EFFORT_STEPS, $within) as $step) {
-            $effort = round($plan->effort + $step, 2);
-            if ($effort >= self::LEAST_EFFORT && $effort <= $cap + 1e-9) {
-                $efforts[] = min(1.0, $effort);
-            }
-        }
-        $distances = [$plan->distanceM];
-        foreach ($plan->distanceM === null ? [] : array_filter(self::PACES, $within) as $paces) {
-            $distance = round($plan->distanceM + $paces * $paceM, 1);
-            if ($distance >= self::LEAST_DISTANCE_M) {
-                $distances[] = $distance;
-            }
-        }
-        $doses = [];
-        foreach ($efforts as $effort) {
-            foreach ($distances as $distance) {
-                $doses[] = $plan->withEffort($effort)->withDistance($distance);
-            }
-        }
-
-        return $doses;
-    }
-
-    /**
      * @param  non-empty-list<BlockPlan>  $doses
      * @param  list<Gauge>  $budget
      */
@@ -184,31 +123,13 @@ final class CourtsideScreen
         );
     }
 
-    /**
-     * What one repetition takes of each bound.
-     *
-     * @param  list<Gauge>  $budget
-     * @return list<CostView>
-     */
-    public static function costs(CostedSet $oneRep, Side $side, array $budget): array
-    {
-        $costs = [];
-        foreach ($budget as $gauge) {
-            if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
-                $costs[] = new CostView($side->value, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
-            }
-        }
-
-        return $costs;
-    }
-
     /** @param  list<Gauge>  $budget */
     private static function dose(SheetDesk $desk, BlockPlan $plan, array $budget): DoseView
     {
         $costs = [];
         foreach (Side::cases() as $side) {
             $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
-            $costs = [...$costs, ...self::costs($oneRep, $side, $budget)];
+            $costs = [...$costs, ...Parts::costs($oneRep, $side, $budget)];
         }
         // A rest day owed or an effort too high is not a budget: one repetition already breaks it.
         $refused = $desk->refusals([$plan->withReps(1)]);
@@ -230,16 +151,6 @@ final class CourtsideScreen
         }
 
         return $both;
-    }
-
-    public static function bound(Gauge $gauge): BoundView
-    {
-        $state = $gauge->read([]);
-
-        return new BoundView(
-            $gauge->limit->id, $gauge->limit->label, Wording::unit($gauge->limit), (float) $gauge->allowance,
-            (float) $state->max, (float) $state->used,
-        );
     }
 
     /** @return array<string, list<string>> by kind, the word for scores 0 to 10 */

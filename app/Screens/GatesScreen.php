@@ -16,8 +16,8 @@ use App\Records\LadderBook;
 use App\Records\LimitBook;
 use App\Records\LoadBook;
 use App\Records\ReadinessBook;
-use App\Records\RepLog;
 use App\Records\ReturnBook;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\GateDecision;
@@ -35,7 +35,7 @@ final class GatesScreen
     /** A look is worth asking for from this chance on. */
     private const WORTH_A_LOOK = 0.15;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly RepLog $log) {}
+    public function __construct(private readonly Library $library, private readonly LoadBook $loads) {}
 
     public function view(User $user, Squad $squad): GatesView
     {
@@ -47,7 +47,7 @@ final class GatesScreen
         $health = new ReadinessBook($athletes, $on);
         $ladders = new LadderBook($athletes, $on, $this->library, $health);
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $agreements = new AgreementBook($ids, $on, $this->library, $this->log);
+        $agreements = new AgreementBook($ids, $on, $this->library);
         $ready = Seeing::matchReadySince($ids);
         $rows = [];
         foreach ($athletes as $athlete) {
@@ -85,7 +85,7 @@ final class GatesScreen
             Parts::gate($result, $rung, $ladder->after($rung->id), $word, $ladders->reps($athlete, $placement)), $group,
             $returns ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
             $watch->opens, $watch->stepsBack, $on->daysSince(Instant::of($placement->entered_at)->day),
-            $agreements->warning($athlete->id, $ladder->id, $rung->id), $ready,
+            ($of = $agreements->onRung($athlete->id, $ladder->id, $rung->id)) !== null && $of['agreement']->isWeak() ? JudgingWording::disagreement($of['agreement']) : null, $ready,
         );
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Fixture;
 use App\Records\AthleteDay;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\CostedSet;
@@ -18,6 +19,8 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
 
 /** How many are left in this match? Each counts hard; what was done today counts already. */
 final class MatchScreen
@@ -39,8 +42,9 @@ final class MatchScreen
 
         return new MatchCountView(
             Parts::athlete($athlete, $on), $on->iso(), $fixture === null ? 'Match' : $fixture->title, $effort,
-            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], CourtsideScreen::costs($one, Side::Dominant, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
-            array_map(CourtsideScreen::bound(...), $gauges), CourtsideScreen::emergency($athlete->id),
+            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], Parts::costs($one, Side::Dominant, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
+            array_map(Parts::bound(...), $gauges), Parts::emergency($athlete->id),
+            DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', $on->iso())->whereNotNull('client_id')->pluck('client_id')->all(),
         );
     }
 
@@ -59,14 +63,13 @@ final class MatchScreen
         return array_values($skills);
     }
 
-    /** A match asks for everything: the word has to be full, and nobody on the way back plays before the last stage says so. */
     private function blocked(Skill $skill, Athlete $athlete, AthleteDay $day): ?string
     {
         $word = $day->readiness->forWork($skill->loadedChannels(), $athlete->throwing_side->bodySide(Side::Dominant));
 
         return match (true) {
             $day->returns->open($athlete->id) !== null => 'On the way back: its stages decide when a match is due.',
-            ! $word->allowsWork() => 'Not today: the word is '.Wording::word($word).'.',
+            ! MatchReady::mayPlay($word) => 'Not today: a match asks for everything, and the word is '.Wording::word($word).'.'.($word === Word::Unknown ? ' Check in first.' : ''),
             default => null,
         };
     }

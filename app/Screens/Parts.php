@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\AthleteCardView;
+use App\Http\Views\BoundView;
 use App\Http\Views\ChannelView;
+use App\Http\Views\CostView;
 use App\Http\Views\CriterionView;
 use App\Http\Views\GateView;
 use App\Http\Views\ReasonView;
@@ -14,6 +16,7 @@ use App\Http\Views\RungRefView;
 use App\Http\Views\SheetRefView;
 use App\Http\Views\SquadView;
 use App\Models\Athlete;
+use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\Squad;
 use App\Models\User;
@@ -21,17 +24,22 @@ use App\Records\AthleteDay;
 use App\Records\RepStrip;
 use App\Records\SheetDesk;
 use App\Records\SheetEvents;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\Criterion;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Reason;
 use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
 
 /** Views that several screens show. */
 final class Parts
@@ -130,20 +138,66 @@ final class Parts
         );
     }
 
-    /** @return list<string> where two devices say different things of a sheet */
+    /** @return list<string> where two devices say different things of a sheet, or counted the same set at once */
     public static function conflicts(Sheet $sheet, User $user): array
     {
-        $names = null;
-        $who = function (string $id) use ($user, &$names): string {
-            $names ??= User::query()->where('workspace_id', $user->workspace_id)->pluck('name', 'id')->all();
-
-            return $names[$id] ?? 'somebody';
+        [$changed, $counted] = [SheetEvents::changedTwice($sheet->events), SheetEvents::countedTwice($sheet->events)];
+        if ($changed === [] && $counted === []) {
+            return [];
+        }
+        $names = User::query()->where('workspace_id', $user->workspace_id)->pluck('name', 'id')->all();
+        $who = fn (RepEvent $event): string => $names[$event->user_id] ?? 'somebody';
+        $block = fn (RepEvent $event): string => "“{$sheet->blocks->firstWhere('id', $event->block_id)?->title}”. ";
+        $said = fn (RepEvent $event): ?string => $event->kind === 'withdraw' ? null : match (SheetEvents::isGood($event)) {
+            true => 'good',
+            false => 'not good'.($event->fault === null ? '' : " ({$event->fault})"),
+            null => 'not seen',
         };
 
-        return array_map(
-            fn (array $conflict): string => "“{$sheet->blocks->firstWhere('id', $conflict['block_id'])?->title}”. {$conflict['sentence']}",
-            SheetEvents::conflicts($sheet->events, $who),
+        return [
+            ...array_map(fn (array $each): string => $block($each[0]).JudgingWording::twoWords((int) $each[0]->set_no, array_map(
+                fn (RepEvent $event): array => ['who' => $who($event), 'at' => substr($event->at, 11, 5), 'said' => $said($event)], $each[1],
+            )), $changed),
+            ...array_map(fn (array $each): string => $block($each[0][0]).JudgingWording::countedTwice(
+                (int) $each[0][0]->set_no, [[$who($each[0][0]), count($each[0])], [$who($each[1][0]), count($each[1])]],
+            ), $counted),
+        ];
+    }
+
+    public static function bound(Gauge $gauge): BoundView
+    {
+        $state = $gauge->read([]);
+
+        return new BoundView(
+            $gauge->limit->id, $gauge->limit->label, Wording::unit($gauge->limit), (float) $gauge->allowance,
+            (float) $state->max, (float) $state->used,
         );
+    }
+
+    /**
+     * What one repetition takes of each bound.
+     *
+     * @param  list<Gauge>  $budget
+     * @return list<CostView>
+     */
+    public static function costs(CostedSet $oneRep, Side $side, array $budget): array
+    {
+        $costs = [];
+        foreach ($budget as $gauge) {
+            if ($gauge->limit->measure !== null && $gauge->limit->touches($oneRep)) {
+                $costs[] = new CostView($side->value, $gauge->limit->id, $oneRep->cost[$gauge->limit->measure->value]);
+            }
+        }
+
+        return $costs;
+    }
+
+    /** Whom to call, and what is to be done; null when nobody wrote it down. */
+    public static function emergency(string $athleteId): ?string
+    {
+        $intake = DB::table('intakes')->where('athlete_id', $athleteId)->first(['emergency_contact', 'emergency_plan']);
+
+        return trim(implode("\n", array_filter([$intake?->emergency_contact, $intake?->emergency_plan]))) ?: null;
     }
 
     /** @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row */

@@ -14,18 +14,21 @@ use App\Models\Athlete;
 use App\Models\Decision;
 use App\Models\Sheet;
 use App\Models\Squad;
+use App\Records\AgreementBook;
 use App\Records\PlacingDesk;
-use App\Records\RepLog;
+use App\Records\RepStrip;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\MatchReady;
-use Augendo\Core\Gates\Placing;
-use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Mechanics\Agreement;
 use Augendo\Core\Mechanics\CheckpointProgress;
+use Augendo\Core\Mechanics\Seen;
 use Augendo\Core\Mechanics\SetLength;
 use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What months of judged repetitions say: progress by checkpoint, how long a set stays good, readiness for a match, a newcomer’s place. */
@@ -51,23 +54,14 @@ final class Seeing
         foreach ($this->names($ladderId) as $id => $name) {
             $progress = CheckpointProgress::of($sessions[$id] ?? []);
             if ($progress !== null) {
-                $views[] = self::progressOf($name, $progress);
+                $views[] = new CheckpointProgressView(
+                    $name, Day::fromOrdinal($progress->fromDay)->iso(), Day::fromOrdinal($progress->toDay)->iso(), ...$progress->first,
+                    latest_right: $progress->latest[0] ?? null, latest_seen: $progress->latest[1] ?? null, says: $progress->says, sentence: JudgingWording::progress($progress),
+                );
             }
         }
 
-        return new ProgressView($views, array_sum(array_column($sessions[RepLog::UNNAMED] ?? [], 2)));
-    }
-
-    private static function progressOf(string $name, CheckpointProgress $of): CheckpointProgressView
-    {
-        $points = fn (?float $share): string => ((float) $share > 0 ? '+' : '').round(100 * (float) $share);
-
-        return new CheckpointProgressView(
-            $name, Day::fromOrdinal($of->fromDay)->iso(), Day::fromOrdinal($of->toDay)->iso(), $of->first[0], $of->first[1], $of->latest[0] ?? null, $of->latest[1] ?? null, $of->says,
-            $of->latest === null
-                ? "{$of->first[0]} of {$of->first[1]} right so far; not enough yet to set first looks against latest."
-                : "First {$of->first[0]} of {$of->first[1]} right, now {$of->latest[0]} of {$of->latest[1]}: {$points($of->difference)} points ({$points($of->low)} to {$points($of->high)}). ".ucfirst($of->says).'.',
-        );
+        return new ProgressView($views, array_sum(array_column($sessions[Seen::UNNAMED] ?? [], 2)));
     }
 
     /** @return array<string, string> names of a ladder's checkpoints by id */
@@ -87,16 +81,25 @@ final class Seeing
     public function setLength(Athlete $athlete, string $ladderId, Squad $squad, Day $on): ?string
     {
         $marks = DB::table('rep_strips')->where('ladder', $ladderId)->where('day', '>', $on->plus(-self::SET_LENGTH_DAYS)->iso())->where('day', '<=', $on->iso())
-            ->whereIn('athlete_id', [$athlete->id, ...$squad->athletes()->whereNull('erased_at')->pluck('athletes.id')->all()])->orderBy('last_at')->get(['athlete_id', 'marks']);
+            ->whereIn('athlete_id', [$athlete->id, ...$squad->athletes()->whereNull('erased_at')->pluck('athletes.id')->all()])->orderBy('last_at')->get(['athlete_id', 'sheet_id', 'last_at', 'marks']);
         [$own, $others] = $marks->partition(fn (object $strip): bool => $strip->athlete_id === $athlete->id);
-        $length = SetLength::of($own->pluck('marks')->values()->all(), $others->pluck('marks')->values()->all());
+        $reps = fn (Collection $strips): array => $strips->map(fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)))->values()->all();
+        $length = SetLength::of($reps($own), $reps($others));
 
-        return $length === null ? null : "Quality goes after repetition {$length->after} of a session: ".Wording::percent($length->before).' good up to it, '.Wording::percent($length->later).' after.';
+        return $length === null ? null : JudgingWording::setLength($length);
+    }
+
+    /** Whether two people see the same on a rung, in a sentence; null while too little was judged by two. */
+    public static function agreementOn(AgreementBook $book, string $athleteId, string $ladder, string $rung): ?string
+    {
+        $of = $book->onRung($athleteId, $ladder, $rung);
+
+        return $of === null || ! $of['agreement']->isEnough() ? null : JudgingWording::agreement($of['agreement'], $of['splits']);
     }
 
     public static function agreement(string $who, Agreement $of, ?string $splitsOn): AgreementView
     {
-        return new AgreementView($who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn, $of->isWeak(), $of->n >= Agreement::LEAST_PAIRS);
+        return new AgreementView($who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn, $of->isWeak(), $of->isEnough());
     }
 
     /**
@@ -124,42 +127,30 @@ final class Seeing
         if ($of === null) {
             return null;
         }
-        $days = array_map(fn (int $day): string => Wording::day(Day::fromOrdinal($day)), $of->goodDays);
-        $criterion = fn (string $name, string $label, string $evidence): CriterionView => new CriterionView($name, $label, $of->criteria[$name]->value, $evidence, false);
 
         return new MatchReadyView(
-            $of->isOpen(),
-            self::matchReadySince([$athlete->id])["{$athlete->id} {$ladderId}"] ?? null,
-            [
-                $criterion('held', 'Where it counts', $of->criteria['held'] === Verdict::Pass ? 'a rung whose outcome counts is held' : 'no rung whose outcome counts is held yet'),
-                $criterion('varied', 'Varied practice', $of->judged === 0 ? 'none judged yet' : "{$of->good} of {$of->judged} good in ".MatchReady::MAX_AGE_DAYS.' days; a day counts from '.MatchReady::LEAST_REPS.' judged'),
-                $criterion('apart', 'Two days a week apart', $days === [] ? 'no good day yet' : 'good on '.implode(', ', $days)),
-                $criterion('safety', 'Safety', $of->safetyFaults === 0 ? 'no safety fault in varied practice' : "{$of->safetyFaults} safety faults in varied practice"),
-                $criterion('readiness', 'Today’s word', Wording::word($word)),
-                $criterion('clearance', 'Clearance', $of->criteria['clearance'] === Verdict::Pass ? 'none needed' : 'a referral is open'),
-            ],
+            $of->isOpen(), self::matchReadySince([$athlete->id])["{$athlete->id} {$ladderId}"] ?? null,
+            array_map(fn (string $name, array $words): CriterionView => new CriterionView($name, $words[0], $of->criteria[$name]->value, $words[1], false), array_keys($of->criteria), JudgingWording::matchReady($of, $word)),
         );
     }
 
     public function placing(Athlete $athlete, string $ladderId): ?PlacingView
     {
-        $state = $this->placing->state($athlete, $ladderId);
-        if ($state === null) {
+        $placing = $this->placing->placing($athlete, $ladderId);
+        if ($placing === null) {
             return null;
         }
         $rungs = $this->library->ladder($ladderId)->rungs;
-        $placing = $state['placing'];
-        $seen = "{$state['good']} of {$state['judged']} judged good".($state['safety'] === 0 ? '' : ", {$state['safety']} that can hurt");
-        $at = $placing->look ?? $placing->place ?? 0;
-
-        return new PlacingView($ladderId, match (true) {
-            $placing->place !== null => "{$seen}. The place is found.",
-            $state['judged'] < Placing::REPS => "{$seen}; ".Placing::REPS.' are asked for, '.Placing::LEAST_GOOD.' of them good and none that can hurt.',
-            default => "{$seen}. On to the next rung.",
-        }, match (true) {
+        $standsOn = $this->placing->standsOn($athlete, $ladderId);
+        $next = match (true) {
             $placing->place !== null => 'place',
-            $state['judged'] < Placing::REPS => 'more',
+            $placing->look === $standsOn => 'more',
             default => 'look',
-        }, $rungs[$at]->name, Sheet::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', '!=', 'finished')->orderByDesc('held_on')->value('id'));
+        };
+
+        return new PlacingView(
+            $ladderId, JudgingWording::placing($placing, $placing->seen[$standsOn] ?? ['judged' => 0, 'good' => 0, 'safety' => 0]), $next, $rungs[$placing->look ?? $placing->place ?? 0]->name,
+            Sheet::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', '!=', 'finished')->orderByDesc('held_on')->value('id'),
+        );
     }
 }

@@ -16,7 +16,7 @@ return new class extends Migration
         Schema::table('rep_events', fn (Blueprint $table) => $table->json('seen')->nullable());
         Schema::table('rep_strips', function (Blueprint $table): void {
             // The marks of varied practice among them, and right and seen by checkpoint.
-            $table->string('varied', 2000)->default('');
+            $table->text('varied')->default('');
             $table->json('checkpoints')->nullable();
         });
         // How long one pace of this coach is, in metres: distances are stepped out.

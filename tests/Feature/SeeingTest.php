@@ -180,6 +180,27 @@ final class SeeingTest extends TestCase
         $this->assertNull($ready()['since']);
     }
 
+    public function test_nobody_on_the_way_back_is_match_ready(): void
+    {
+        $luca = $this->athlete('Luca');
+        Placement::query()->create(['athlete_id' => $luca->id, 'ladder' => 'volleyball-float-serve', 'ladder_version' => 1, 'rung' => 'match', 'entered_on' => '2020-01-01', 'entered_at' => now()->toIso8601String()]);
+        $criteria = array_column($this->getJson("/api/athletes/{$luca->id}")->json('ladders.0.match_ready.criteria'), 'verdict', 'name');
+        $this->assertSame('fail', $criteria['clearance']);
+        $this->decide($luca->id, 'match', 'match_ready')->assertStatus(422)->assertSee('clearance', false);
+    }
+
+    public function test_soreness_that_grew_while_working_stands_in_the_summary(): void
+    {
+        $sheet = $this->sheetOf('Yuna');
+        $report = fn (string $side, int $score, string $moment) => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', $side, 'muscle', $score, $moment)]])->assertOk();
+        $grew = fn (): array => $this->getJson("/api/sheets/{$sheet->id}/after")->json('grew');
+        $report('right', 4, 'during');
+        $this->assertSame([], $grew(), 'four in the morning, four now');
+        $report('left', 1, 'during');
+        $this->assertSame(['Left shoulder, muscle ache 1, while working'], $grew());
+        $this->assertContains(['site' => 'shoulder', 'side' => 'left', 'kind' => 'muscle', 'score' => 1], $this->getJson("/api/sheets/{$sheet->id}/courtside")->json('reported'));
+    }
+
     public function test_a_newcomers_rung_is_found_ten_judged_repetitions_at_a_time(): void
     {
         $ravi = $this->athlete('Ravi');
@@ -232,6 +253,10 @@ final class SeeingTest extends TestCase
     {
         $tomas = $this->athlete('Tomas');
         $this->getJson("/api/athletes/{$this->athlete('Luca')->id}/match")->assertOk()->assertJsonPath('skills.0.blocked', 'On the way back: its stages decide when a match is due.');
+        foreach (['Yuna' => 'reduced', 'Jonah' => 'not checked in', 'Noor' => 'none', 'Sofie' => 'refer'] as $name => $word) {
+            $why = $this->getJson("/api/athletes/{$this->athlete($name)->id}/match")->assertOk()->json('skills.0.blocked');
+            $this->assertStringContainsString('Not today: a match asks for everything', (string) $why, "{$name}: {$word}");
+        }
         $pack = $this->getJson("/api/athletes/{$tomas->id}/match")->assertOk()->assertJsonPath('effort', 0.95)->json();
         [$skill] = $pack['skills'];
         $left = fn (array $pack): int => (int) min(array_map(function (array $cost) use ($pack): float {
@@ -240,7 +265,8 @@ final class SeeingTest extends TestCase
         $before = $left($pack);
         $this->assertGreaterThan(3, $before);
         $this->postJson("/api/athletes/{$tomas->id}/logged-work", ['id' => (string) Str::uuid7(), 'day' => $pack['date'], 'source' => 'match', 'skill' => $skill['id'], 'reps' => 3, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant'])->assertNoContent();
-        $this->assertSame($before - 3, $left($this->getJson("/api/athletes/{$tomas->id}/match")->json()), 'a repetition costs what the pack said');
+        $after = $this->getJson("/api/athletes/{$tomas->id}/match")->assertJsonCount(1, 'logged')->json();
+        $this->assertSame($before - 3, $left($after), 'a repetition costs what the pack said');
     }
 
     /** @param  list<array<string, mixed>>  $events */

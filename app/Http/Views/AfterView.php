@@ -66,6 +66,9 @@ final readonly class AfterView
         /** @var list<string> how hard sets felt against what was asked */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $felt,
+        /** @var list<string> soreness reported while working that was more than anything said before that day */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $grew,
         /** @var list<string> stops that were gone on from, with the reason */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $went_on,

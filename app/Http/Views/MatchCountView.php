@@ -29,5 +29,8 @@ final readonly class MatchCountView
         public array $bounds,
         #[OA\Property]
         public ?string $emergency,
+        /** @var list<string> ids of today’s logged work that is taken off the bounds already */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $logged,
     ) {}
 }

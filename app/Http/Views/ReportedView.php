@@ -6,7 +6,7 @@ namespace App\Http\Views;
 
 use OpenApi\Attributes as OA;
 
-/** The highest score of a part of the body reported that day. */
+/** What was reported of a part of the body that day. */
 #[OA\Schema]
 final readonly class ReportedView
 {

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Augendo\Core\Gates;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Tolerance;
 
@@ -26,33 +29,37 @@ final readonly class MatchReady
     private function __construct(public array $criteria, public array $goodDays, public int $judged, public int $good, public int $safetyFaults) {}
 
     /**
-     * @param  bool  $held  whether a rung where the outcome counts is behind the athlete, or passes its mechanics now
-     * @param  list<array{day: Day, judged: int, good: int, safety: int}>  $days  varied practice where the outcome counts, a row a session
-     * @param  float  $targetRate  of the gate of the rung
+     * @param  GateResult  $gate  of the rung the athlete stands on
+     * @param  list<JudgedRep>  $varied  of varied practice where the outcome counts: game-like work, or where no rung of the ladder judges any, whatever is judged
      * @param  bool|null  $clearanceOk  null when none is needed
+     * @return self|null null on a ladder, or so low on it, that where it lands is not looked at yet
      */
-    public static function of(bool $held, array $days, float $targetRate, Word $word, ?bool $clearanceOk, Day $on): self
+    public static function of(Ladder $ladder, Rung $rung, GateResult $gate, array $varied, Word $word, ?bool $clearanceOk, Day $on): ?self
     {
-        $days = array_filter($days, fn (array $row): bool => $on->daysSince($row['day']) < self::MAX_AGE_DAYS && ! $row['day']->isAfter($on));
+        $behind = array_filter(array_slice($ladder->rungs, 0, (int) $ladder->position($rung->id)), fn (Rung $each): bool => ! $each->outcomeIgnored);
+        if ($behind === [] && $rung->outcomeIgnored) {
+            return null;
+        }
+        $shown = $gate->criteria[Criterion::Evidence->value] === Verdict::Pass && $gate->criteria[Criterion::Mechanics->value] === Verdict::Pass;
+        $reps = array_filter($varied, fn (JudgedRep $rep): bool => $on->daysSince($rep->at->day) < self::MAX_AGE_DAYS && ! $rep->at->day->isAfter($on));
         $byDay = [];
-        foreach ($days as $row) {
-            $sum = $byDay[$row['day']->ordinal] ?? ['judged' => 0, 'good' => 0];
-            $byDay[$row['day']->ordinal] = ['judged' => $sum['judged'] + $row['judged'], 'good' => $sum['good'] + $row['good']];
+        foreach (array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null) as $rep) {
+            [$judged, $good] = $byDay[$rep->at->day->ordinal] ?? [0, 0];
+            $byDay[$rep->at->day->ordinal] = [$judged + 1, $good + ($rep->good === true ? 1 : 0)];
         }
         ksort($byDay);
-        $goodDays = array_keys(array_filter($byDay, fn (array $row): bool => $row['judged'] >= self::LEAST_REPS && Tolerance::atLeast($row['good'] / $row['judged'], $targetRate)));
-        $apart = $goodDays !== [] && max($goodDays) - min($goodDays) >= self::DAYS_APART;
-        $safety = array_sum(array_column($days, 'safety'));
-        $enough = array_filter($byDay, fn (array $row): bool => $row['judged'] >= self::LEAST_REPS) !== [];
+        $enough = array_filter($byDay, fn (array $day): bool => $day[0] >= self::LEAST_REPS);
+        $goodDays = array_keys(array_filter($enough, fn (array $day): bool => Tolerance::atLeast($day[1] / $day[0], $rung->gate->targetRate)));
+        $safety = count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->safety));
 
         return new self([
-            'held' => Verdict::of($held),
+            'held' => Verdict::of($behind !== [] || $shown),
             'varied' => match (true) {
                 $goodDays !== [] => Verdict::Pass,
-                $enough => Verdict::Fail,
+                $enough !== [] => Verdict::Fail,
                 default => Verdict::Short,
             },
-            'apart' => $apart ? Verdict::Pass : Verdict::Short,
+            'apart' => $goodDays !== [] && max($goodDays) - min($goodDays) >= self::DAYS_APART ? Verdict::Pass : Verdict::Short,
             'safety' => Verdict::of($safety === 0),
             'readiness' => match ($word) {
                 Word::Full => Verdict::Pass,
@@ -60,7 +67,13 @@ final readonly class MatchReady
                 default => Verdict::Fail,
             },
             'clearance' => Verdict::of($clearanceOk ?? true),
-        ], $goodDays, array_sum(array_column($days, 'judged')), array_sum(array_column($days, 'good')), $safety);
+        ], $goodDays, array_sum(array_column($byDay, 0)), array_sum(array_column($byDay, 1)), $safety);
+    }
+
+    /** Whether a match may be played today: it asks for everything, so the word has to be full. Unknown is not full. */
+    public static function mayPlay(Word $word): bool
+    {
+        return $word === Word::Full;
     }
 
     public function isOpen(): bool

@@ -11,8 +11,7 @@ final readonly class Agreement
 {
     private const CONFIDENCE = 0.95;
 
-    /** Fewer pairs say nothing about two people. */
-    public const LEAST_PAIRS = 10;
+    private const LEAST_PAIRS = 10;
 
     /** Below this, what one of them judged alone is weak evidence: the lower end of "moderate", J. R. Landis and G. G. Koch, Biometrics 33 (1977), 159–174. */
     private const WEAK = 0.41;
@@ -69,10 +68,29 @@ final readonly class Agreement
         return new self($n, $same, $kappa, [max(-1.0, $kappa - $reach), min(1.0, $kappa + $reach)]);
     }
 
+    /**
+     * The repetitions two people both saw, when each judged a set for themselves: its n-th is the same for both only when both counted it to the
+     * same length. What one of them did not see says nothing about how the two see.
+     *
+     * @param  list<bool|null>  $one  good, not good or not seen, in order
+     * @param  list<bool|null>  $other
+     * @return list<int> their places in the set
+     */
+    public static function bothSaw(array $one, array $other): array
+    {
+        return count($one) !== count($other) ? [] : array_keys(array_filter(array_map(fn (?bool $a, ?bool $b): bool => $a !== null && $b !== null, $one, $other)));
+    }
+
+    /** Fewer pairs say nothing about two people. */
+    public function isEnough(): bool
+    {
+        return $this->n >= self::LEAST_PAIRS;
+    }
+
     /** Whether there is enough to speak of, and it says that they see differently. */
     public function isWeak(): bool
     {
-        return $this->n >= self::LEAST_PAIRS && $this->same < $this->n && ($this->kappa === null || $this->kappa < self::WEAK);
+        return $this->isEnough() && $this->same < $this->n && ($this->kappa === null || $this->kappa < self::WEAK);
     }
 
     /**

@@ -32,8 +32,8 @@ final readonly class SetLength
     private function __construct(public int $after, public float $before, public float $later) {}
 
     /**
-     * @param  list<string>  $sessions  judged repetitions in order: g good, b not, u not observed, a capital for a safety fault
-     * @param  list<string>  $squad  the same of everybody else who does this
+     * @param  list<list<JudgedRep>>  $sessions  judged repetitions in the order they were done
+     * @param  list<list<JudgedRep>>  $squad  the same of everybody else who does this
      * @return self|null null while there is too little to tell, or no drop
      */
     public static function of(array $sessions, array $squad = []): ?self
@@ -71,16 +71,16 @@ final readonly class SetLength
     }
 
     /**
-     * @param  list<string>  $sessions
+     * @param  list<list<JudgedRep>>  $sessions
      * @return array{list<float>, list<float>} good and observed, by index of the repetition
      */
     private static function byIndex(array $sessions): array
     {
         $good = $seen = [];
-        foreach ($sessions as $marks) {
-            foreach ($marks === '' ? [] : str_split(strtolower($marks)) as $i => $mark) {
-                $good[$i] = ($good[$i] ?? 0.0) + ($mark === 'g' ? 1.0 : 0.0);
-                $seen[$i] = ($seen[$i] ?? 0.0) + ($mark === 'u' ? 0.0 : 1.0);
+        foreach ($sessions as $reps) {
+            foreach ($reps as $i => $rep) {
+                $good[$i] = ($good[$i] ?? 0.0) + ($rep->good === true ? 1.0 : 0.0);
+                $seen[$i] = ($seen[$i] ?? 0.0) + ($rep->good === null ? 0.0 : 1.0);
             }
         }
 

@@ -93,7 +93,7 @@ final readonly class SessionFrame
     }
 
     /** @return float the most effort the word allows, 0 to 1 */
-    public function effortCap(Word $word): float
+    public static function effortCap(Word $word): float
     {
         return match ($word) {
             Word::Reduced => self::REDUCED_EFFORT,

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Table } from 'dexie';
 import { v4 as uuidV4, v7 as uuidV7 } from 'uuid';
 import { api, type Courtside, Problem, type RepEvent } from '../api/client';
 
@@ -9,12 +9,18 @@ export type Tap = RepEvent & { sheet_id: string; sending: Sending; why: string |
 
 export type Report = { id: string; at: string; moment: string; site: string; side: string | null; kind: string; score: number; note: string | null };
 
+/** Work without a sheet, as it was done: a skill of a match, say. */
+export type Work = { id: string; day: string; source: string; skill: string; reps: number; felt: string | null; distance_m: number | null; side: string };
+
+export type KeptWork = { id: string; athlete_id: string; work: Work; sending: Sending; why: string | null };
+
 type KeptReport = { id: string; athlete_id: string; report: Report; sending: Sending; why: string | null };
 
 /** What was entered lies here before anything is sent, and stays until the server has said that it has it. */
 class Device extends Dexie {
     taps!: EntityTable<Tap, 'id'>;
-    reports!: EntityTable<KeptReport, 'id'>;
+    reports!: Table<KeptReport, string>;
+    work!: Table<KeptWork, string>;
     packs!: EntityTable<{ sheet_id: string; pack: Courtside }, 'sheet_id'>;
     answers!: EntityTable<{ key: string; answer: unknown }, 'key'>;
 
@@ -23,7 +29,7 @@ class Device extends Dexie {
         this.version(1).stores({ taps: 'id, sheet_id, sending', reports: 'id, athlete_id, sending', packs: 'sheet_id' });
         this.version(2).stores({ answers: 'key' });
         // What a session takes along has another shape now: it is fetched anew. Taps and reports stay.
-        this.version(3).stores({}).upgrade((kept) => Promise.all([kept.table('packs').clear(), kept.table('answers').clear()]));
+        this.version(3).stores({ work: 'id, athlete_id, sending' }).upgrade((kept) => Promise.all([kept.table('packs').clear(), kept.table('answers').clear()]));
     }
 }
 
@@ -98,9 +104,15 @@ export async function keepReports(athleteId: string, reports: Report[]): Promise
     await flush();
 }
 
+export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
+    await device.work.bulkPut(work.map((each) => ({ id: each.id, athlete_id: athleteId, work: each, sending: 'waiting' as const, why: null })));
+    changed();
+    await flush();
+}
+
 export async function unsent(): Promise<{ waiting: number; refused: number }> {
     const count = async (sending: Sending): Promise<number> =>
-        (await device.taps.where('sending').equals(sending).count()) + (await device.reports.where('sending').equals(sending).count());
+        (await Promise.all([device.taps, device.reports, device.work].map((table) => table.where('sending').equals(sending).count()))).reduce((sum, count) => sum + count, 0);
     return { waiting: await count('waiting'), refused: await count('refused') };
 }
 
@@ -119,6 +131,7 @@ export function flush(): Promise<void> {
             try {
                 await sendReports();
                 await sendTaps();
+                await sendWork();
             } catch (error) {
                 // Out of reach or signed out: it stays here, and the next try takes it along.
                 if (!(error instanceof Problem)) throw error;
@@ -149,22 +162,23 @@ async function sendTaps(): Promise<void> {
     }
 }
 
-async function sendReports(): Promise<void> {
-    const waiting = await device.reports.where('sending').equals('waiting').toArray();
-    for (const kept of waiting) {
+/** One by one; what the server refuses for good stays here with the reason, and holds nothing else up. */
+async function sendEach<T extends { id: string; sending: Sending; why: string | null }>(table: Table<T, string>, send: (kept: T) => Promise<unknown>): Promise<void> {
+    for (const kept of await table.where('sending').equals('waiting').toArray()) {
+        let outcome: { sending: Sending; why: string | null } = { sending: 'sent', why: null };
         try {
-            await api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] });
-            await device.reports.update(kept.id, { sending: 'sent', why: null });
+            await send(kept);
         } catch (error) {
-            if (error instanceof Problem && (error.status === 422 || error.status === 403 || error.status === 404)) {
-                await device.reports.update(kept.id, { sending: 'refused', why: error.message });
-            } else {
-                throw error;
-            }
+            if (!(error instanceof Problem) || ![403, 404, 422].includes(error.status)) throw error;
+            outcome = { sending: 'refused', why: error.message };
         }
+        await table.put({ ...kept, ...outcome });
         changed();
     }
 }
+
+const sendReports = (): Promise<void> => sendEach<KeptReport>(device.reports, (kept) => api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] }));
+const sendWork = (): Promise<void> => sendEach<KeptWork>(device.work, (kept) => api('POST', `/api/athletes/${kept.athlete_id}/logged-work`, kept.work));
 
 const RETRY_MS = 3000;
 
@@ -172,8 +186,7 @@ const RETRY_MS = 3000;
 export function startSending(): void {
     window.addEventListener('online', () => void flush());
     window.setInterval(() => {
-        void device.taps.where('sending').equals('waiting').count().then((taps) =>
-            device.reports.where('sending').equals('waiting').count().then((reports) => (taps + reports > 0 ? flush() : undefined)));
+        void unsent().then(({ waiting }) => (waiting > 0 ? flush() : undefined));
     }, RETRY_MS);
     void flush();
 }

@@ -22,7 +22,7 @@ import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
 import { budget, doseOf } from './doses';
-import { leadingFault, nudge, runs } from './pattern';
+import { grown, leadingFault, nudge, runs, stopsForQuality } from './pattern';
 import { FinishForm } from './FinishForm';
 
 /** Next rep: how many left, what goes wrong, stop? */
@@ -77,7 +77,6 @@ function Running({ pack }: { pack: Courtside }) {
     const onSide = side ?? block?.side ?? 'dominant';
     const judged = useMemo(() => reps.filter((rep) => pack.blocks.find((each) => each.id === rep.block_id)?.judged && rep.side === 'dominant'), [reps, pack.blocks]);
     const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
-    const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     // As it was moved last; after a reload, as it was last done.
     const dose = block && (moved[block.id] ?? doseOf(block, inBlock.at(-1) ?? block));
     const left = dose && !second ? budget(pack, counted, dose, onSide) : null;
@@ -87,9 +86,9 @@ function Running({ pack }: { pack: Courtside }) {
     const blockDone = block !== undefined && set.left === 0;
     const halted = second ? null : stop ?? pack.stop ?? dose?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
 
-    // Falling quality stops once, and again after as many more judged repetitions.
-    const sinceGoingOn = judged.filter((rep) => rep.verdict !== 'unobserved' && (wentOn === null || Date.parse(rep.at) > wentOn)).length;
-    const falls = !second && asks && 'falls' in asks && (wentOn === null || sinceGoingOn >= pack.pattern.window) ? `Quality is falling: the last ${pack.pattern.window} lie ${Math.round(100 * asks.falls)} points below the best ${pack.pattern.window} of today. Rest, make it easier, or stop here.` : null;
+    const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
+    const falling = second ? null : stopsForQuality(judged, asks, wentOn, pack.pattern);
+    const falls = falling === null ? null : `Quality is falling: the last ${pack.pattern.window} lie ${Math.round(100 * falling)} points below the best ${pack.pattern.window} of today. Rest, make it easier, or stop here.`;
     const look = halted === null ? grew ?? falls : null;
 
     const count = useCallback((verdict: Verdict, fault: string | null = null) => {
@@ -136,7 +135,7 @@ function Running({ pack }: { pack: Courtside }) {
 
     const afterReport = (reports: Report[]): void => {
         const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
-        const more = reports.find((report) => report.score > Math.max(0, ...pack.reported.filter((each) => each.site === report.site && each.kind === report.kind && (each.side ?? null) === report.side).map((each) => each.score)));
+        const more = grown(reports, pack.reported);
         if (!worst && more) setGrew(`Soreness grew: ${more.side ? `${more.side} ` : ''}${more.site.replace('_', ' ')}, ${more.kind} ${more.score}. Today so far it was less, or not reported.`);
         if (worst) setStop(pack.soreness_words[worst.kind]?.[worst.score] === 'refer' ? 'Stop here. What was reported goes to a licensed clinician before this athlete goes on.' : 'Stop this work for today: what was reported rules out the part that hurts.');
     };

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Courtside, RepEvent } from '../../api/client';
 import type { Verdict } from '../../offline/useTaps';
+import { verdictOf } from './pattern';
 
 const WORDS: [value: string, label: string][] = [['right', 'Right'], ['wrong', 'Wrong'], ['', 'Not seen']];
 
@@ -15,8 +16,7 @@ function implied(pack: Courtside, rep: RepEvent): Record<string, string> {
 /** The last repetition once more: another verdict by one tap, or checkpoint by checkpoint. What was not seen is no pass. */
 export function LookAgain({ pack, rep, onCorrect }: { pack: Courtside; rep: RepEvent; onCorrect: (verdict: Verdict, fault: string | null, seen: Record<string, string> | null) => void }) {
     const [seen, setSeen] = useState(() => implied(pack, rep));
-    const words = pack.checkpoints.map((each) => seen[each.id] ?? '');
-    const verdict: Verdict = words.includes('wrong') ? 'not_good' : words.length > 0 && words.every((word) => word === 'right') ? 'good' : 'unobserved';
+    const verdict = verdictOf(pack.checkpoints.map((each) => each.id), seen);
     const kept = Object.fromEntries(Object.entries(seen).filter(([, word]) => word !== ''));
     // The fault that was named stays while its checkpoint is still wrong.
     const named = pack.faults.find((each) => each.id === rep.fault);

@@ -1,4 +1,6 @@
 import type { Courtside, RepEvent } from '../../api/client';
+import type { Report } from '../../offline/store';
+import type { Verdict } from '../../offline/useTaps';
 
 type Fault = Courtside['faults'][number];
 
@@ -35,4 +37,22 @@ export function runs(judged: RepEvent[]): { now: number; longest: number } {
         else if (rep.verdict === 'not_good') now = 0;
     }
     return { now, longest };
+}
+
+/** By how much quality fell, when that stops the work: once, and again after as many more judged repetitions as are compared. */
+export function stopsForQuality(judged: RepEvent[], asks: ReturnType<typeof nudge>, wentOn: number | null, bounds: Courtside['pattern']): number | null {
+    if (asks === null || !('falls' in asks)) return null;
+    const since = judged.filter((rep) => rep.verdict !== 'unobserved' && (wentOn === null || Date.parse(rep.at) > wentOn)).length;
+    return wentOn === null || since >= bounds.window ? asks.falls : null;
+}
+
+/** A report made while working that is more than anything said of that place before, that day. */
+export function grown(reports: Report[], before: Courtside['reported']): Report | undefined {
+    return reports.find((report) => report.score > Math.max(0, ...before.filter((each) => each.site === report.site && each.kind === report.kind && (each.side ?? null) === report.side).map((each) => each.score)));
+}
+
+/** What checkpoints come to: one seen wrong is not good, all seen right are good, and not seen is no pass. The core judges them again. */
+export function verdictOf(asked: string[], seen: Record<string, string>): Verdict {
+    const words = asked.map((each) => seen[each] ?? '');
+    return words.includes('wrong') ? 'not_good' : words.length > 0 && words.every((word) => word === 'right') ? 'good' : 'unobserved';
 }

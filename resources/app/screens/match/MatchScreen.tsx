@@ -1,20 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import { api, type MatchCount } from '../../api/client';
+import { useEffect, useState } from 'react';
+import type { MatchCount } from '../../api/client';
 import { percent } from '../../api/words';
-import { answerOrKept, newId } from '../../offline/store';
+import { answerOrKept, changes, device, type KeptWork, keepWork, newId } from '../../offline/store';
 import { tightest } from '../../parts/bounds';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { useAwake } from '../../parts/useAwake';
 
-type Entry = { id: string; skill: string; reps: number };
-/** What was counted on this device: taps of the match that runs, in order, and what of earlier ones has not arrived yet. */
-type Count = { taps: string[]; unsent: Entry[]; ended: number | null };
-const EMPTY: Count = { taps: [], unsent: [], ended: null };
-const done = (count: Count, skill: string): number => count.taps.filter((each) => each === skill).length;
+/** The match that runs, on this device: its taps in order, and when the last one ended. */
+type Count = { taps: string[]; ended: number | null };
+const EMPTY: Count = { taps: [], ended: null };
 
 /** Match: how many has she done, how many are left? */
 export function MatchScreen() {
@@ -30,29 +28,24 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
     const queries = useQueryClient();
     const key = `augendo-match-${athleteId}-${pack.date}`;
     const [count, setCount] = useState<Count>(() => JSON.parse(localStorage.getItem(key) ?? 'null') as Count | null ?? EMPTY);
-    const [problem, setProblem] = useState<unknown>(null);
     const [kept, setKept] = useState(false);
-    // A tap may come while an earlier match is being sent: every change starts from what is there now.
-    const latest = useRef(count);
-    const write = (change: (now: Count) => Count): void => { latest.current = change(latest.current); localStorage.setItem(key, JSON.stringify(latest.current)); setCount(latest.current); };
-    const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write((now) => ({ ...now, taps: [...now.taps, skill] })); };
+    const write = (next: Count): void => { localStorage.setItem(key, JSON.stringify(next)); setCount(next); };
+    const done = (skill: string): number => count.taps.filter((each) => each === skill).length;
+    const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write({ ...count, taps: [...count.taps, skill] }); };
+    const mine = useKeptWork(athleteId, pack.date);
+    const unsent = mine.filter((each) => each.sending === 'waiting').map((each) => each.work);
+    // Taken off here until the bounds that were asked know of it.
+    const pending = mine.filter((each) => each.sending !== 'refused' && !pack.logged.includes(each.id)).map((each) => each.work);
     const keep = async (): Promise<void> => {
-        // An entry never grows once it was tried to be sent: its answer may be what got lost.
-        write((now) => ({ taps: [], unsent: [...now.unsent, ...[...new Set(now.taps)].map((skill) => ({ id: newId(), skill, reps: done(now, skill) }))], ended: Date.now() }));
-        const sending = latest.current.unsent;
-        try {
-            for (const entry of sending) await api('POST', `/api/athletes/${athleteId}/logged-work`, { ...entry, day: pack.date, source: 'match', felt: 'hard', distance_m: null, side: 'dominant' });
-            // What is left is asked anew before the entries go from here: at no moment does it look like more.
-            await queries.invalidateQueries();
-            write((now) => ({ ...now, unsent: now.unsent.filter((entry) => !sending.includes(entry)) }));
-            setProblem(null);
-            setKept(true);
-        } catch (error) {
-            setProblem(error);
-        }
+        const work = [...new Set(count.taps)].map((skill) => ({ id: newId(), day: pack.date, source: 'match', skill, reps: done(skill), felt: 'hard', distance_m: null, side: 'dominant' }));
+        write({ taps: [], ended: Date.now() });
+        await keepWork(athleteId, work);
+        setKept(true);
     };
+    const arrived = pending.length > 0 && unsent.length === 0;
+    useEffect(() => { if (arrived) void queries.invalidateQueries(); }, [arrived, queries]);
     const cost = (of: MatchCount['skills'][number], limitId: string): number => of.costs.find((each) => each.limit_id === limitId)?.per_rep ?? 0;
-    const here = (skill: string): number => done(count, skill) + count.unsent.filter((entry) => entry.skill === skill).reduce((all, entry) => all + entry.reps, 0);
+    const here = (skill: string): number => done(skill) + pending.filter((each) => each.skill === skill).reduce((all, each) => all + each.reps, 0);
     const left = (skill: MatchCount['skills'][number]): { reps: number; label: string } | null => {
         const first = tightest(pack.bounds, (limitId) => cost(skill, limitId), (limitId) => pack.skills.reduce((sum, each) => sum + here(each.id) * cost(each, limitId), 0));
         return first && { reps: first.repsLeft, label: first.bound.label.toLowerCase() };
@@ -72,19 +65,30 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
                     const stopped = skill.blocked ?? (more?.reps === 0 ? `${more.label} is used up. This is a hard limit: off the court.` : null);
                     return (
                         <section key={skill.id} aria-label={skill.name} className={`grid grid-cols-[6rem_1fr] items-center gap-x-4 gap-y-1 border-y-2 py-2 sm:grid-cols-[8rem_1fr_14rem] ${stopped ? 'border-stop' : 'border-ink'}`}>
-                            <p className="figure text-6xl" data-testid={`count-${skill.id}`}>{done(count, skill.id)}</p>
+                            <p className="figure text-6xl" data-testid={`count-${skill.id}`}>{done(skill.id)}</p>
                             <div><h2 className="text-lg">{skill.name}</h2><p className={stopped ? 'head text-stop' : ''} role={stopped ? 'alert' : undefined}>{stopped ?? (more === null ? <span className="text-soft">No limit binds.</span> : <><strong>{more.reps} more</strong> <span className="text-soft">until {more.label} stops</span></>)}</p></div>
                             <button type="button" className={`btn col-span-2 text-2xl sm:col-span-1 ${stopped ? '' : 'btn-main'}`} style={{ minHeight: '5.5rem' }} onClick={() => tap(skill.id)}>{stopped ? 'One was done: record it' : 'Count one'}</button>
                         </section>
                     );
                 })}
-                <div className="grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => write((now) => ({ ...now, taps: now.taps.slice(0, -1) }))}>Undo</button><button type="button" className="btn thumb" disabled={count.taps.length === 0 && count.unsent.length === 0} onClick={() => void keep()}>{count.taps.length === 0 && count.unsent.length > 0 ? 'Send again' : 'Match over: keep it'}</button></div>
-                {count.unsent.length > 0 && <p role="status" className="border-l-4 border-tape pl-2">{count.unsent.reduce((all, entry) => all + entry.reps, 0)} repetitions lie on this device and are not sent yet.</p>}
-                <Notice problem={problem} />
-                {kept && <p role="status" className="border-l-4 border-full pl-2">Kept as load of today. Cool down, and ask: anything sore, and where?</p>}
+                <div className="grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => write({ ...count, taps: count.taps.slice(0, -1) })}>Undo</button><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => void keep()}>Match over: keep it</button></div>
+                {unsent.length > 0 && <p role="status" className="border-l-4 border-tape pl-2">{unsent.reduce((all, each) => all + each.reps, 0)} repetitions lie on this device and are sent when the connection is back.</p>}
+                {kept && unsent.length === 0 && <p role="status" className="border-l-4 border-full pl-2">Kept as load of today. Cool down, and ask: anything sore, and where?</p>}
             </div>
         </main>
     );
+}
+
+/** What was kept on this device of this athlete’s work of a day, sent or not. */
+function useKeptWork(athleteId: string, day: string): KeptWork[] {
+    const [kept, setKept] = useState<KeptWork[]>([]);
+    useEffect(() => {
+        const read = (): void => void device.work.where('athlete_id').equals(athleteId).filter((each) => each.work.day === day).toArray().then(setKept);
+        read();
+        changes.addEventListener('changed', read);
+        return () => changes.removeEventListener('changed', read);
+    }, [athleteId, day]);
+    return kept;
 }
 
 /** The gap since the last match of the day. */
