@@ -5,11 +5,14 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
-        web: __DIR__.'/../routes/web.php',
         api: __DIR__.'/../routes/api.php',
+        // Without a session: the page and the worker script are the same for everybody. With one, an answer that was asked for before somebody signs
+        // in and comes after it would bring its own cookie along, and end the sign-in.
+        then: fn () => Route::group([], __DIR__.'/../routes/web.php'),
     )
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {

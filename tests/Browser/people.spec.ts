@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { hasNoAxeFindings, row, signIn } from './support';
+import { fillSignIn, hasNoAxeFindings, row, signIn } from './support';
 
 test('a parent opens a link on a phone and is done in a few taps', async ({ page, browser }) => {
     await signIn(page);
@@ -112,4 +112,22 @@ test('intake and returns: axe finds nothing, and the programme prints', async ({
     await page.emulateMedia({ media: 'print' });
     await expect(page.getByRole('button', { name: 'Record a clearance' })).toBeHidden();
     await expect(page.getByText('Full motion, easy').first()).toBeVisible();
+});
+
+test('an answer that was asked for before a sign-in, and comes after it, does not end it', async ({ browser }) => {
+    const context = await browser.newContext({ serviceWorkers: 'block' });
+    const page = await context.newPage();
+    await page.goto('/');
+    await page.getByLabel('E-mail').waitFor();
+    let release: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => { release = resolve; });
+    await context.route((url) => url.search === '?late', async (route) => { const response = await route.fetch(); await held; await route.fulfill({ response }); });
+    const late = page.evaluate(() => Promise.all(['/sw.js?late', '/?late'].map((address) => fetch(address).then((answer) => answer.status))));
+    await page.waitForTimeout(500);
+    await fillSignIn(page, 'coach');
+    await expect(page.getByRole('table', { name: 'Athletes in running order' })).toBeVisible();
+    release();
+    expect(await late).toEqual([200, 200]);
+    expect(await page.evaluate(() => fetch('/api/me', { headers: { Accept: 'application/json' } }).then((answer) => answer.status))).toBe(200);
+    await context.close();
 });

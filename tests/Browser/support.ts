@@ -5,12 +5,8 @@ export const row = (page: Page, name: string) => page.getByRole('row').filter({ 
 
 export async function signIn(page: Page, who: 'coach' | 'assistant' | 'clinician' = 'coach'): Promise<void> {
     await page.goto('/');
-    const today = page.getByRole('table', { name: 'Athletes in running order' });
-    // Now and then the form comes back empty on a busy machine: then it is filled in again, as a person would.
-    await expect(async () => {
-        if (!(await today.isVisible())) await fillSignIn(page, who);
-        await expect(today).toBeVisible({ timeout: 8_000 });
-    }).toPass({ timeout: 40_000 });
+    await fillSignIn(page, who);
+    await expect(page.getByRole('table', { name: 'Athletes in running order' })).toBeVisible();
 }
 
 export async function fillSignIn(page: Page, who: string, password = 'saltmarsh'): Promise<void> {

@@ -22,6 +22,15 @@ final class SecurityTest extends TestCase
         $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin');
     }
 
+    public function test_what_is_the_same_for_everybody_is_answered_without_a_session(): void
+    {
+        foreach (['/', '/plan', '/athletes/anything', '/calendar/no-such-token.ics'] as $address) {
+            $this->assertSame([], $this->get($address)->headers->getCookies(), "{$address}: a late answer would bring its session over that of a sign-in");
+        }
+        // The worker script is a file of the build; where it is not built, nothing is sent either.
+        $this->assertSame([], $this->get('/sw.js')->headers->getCookies());
+    }
+
     public function test_a_write_without_its_csrf_token_is_refused(): void
     {
         $this->app->instance('env', 'production');

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, Outlet, useLocation } from '@tanstack/react-router';
-import { type ComponentType, createContext, useContext, useEffect, useRef, useState } from 'react';
+import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
 import { api, type Me, type Place, Problem, signedOut } from '../api/client';
 import { dayName } from '../api/words';
 import { answerOrKept, flush, forgetAnswers } from '../offline/store';
@@ -21,11 +21,9 @@ export function useMe(): Me {
 /** The frame around every screen: who is signed in, what is not sent yet, and the way back to Today. */
 export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
     const queries = useQueryClient();
-    // Not asked anew when the window gets the focus: an answer to somebody signed out, late, would bring its own session cookie along, over that of a
-    // sign-in that has just succeeded.
+    // Not asked anew when the window gets the focus: while it is asked, the form that somebody is filling in would be gone.
     const me = useQuery({ queryKey: ['me'], queryFn: () => answerOrKept<Me>('/api/me'), staleTime: Infinity, refetchOnWindowFocus: false });
     const [ended, setEnded] = useState(false);
-    const signedOutNow = useRef(false);
     const path = useLocation({ select: (location) => location.pathname });
     useEffect(() => {
         const listen = (): void => setEnded(true);
@@ -40,11 +38,7 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
         setEnded(false);
         void flush().then(() => queries.invalidateQueries());
     };
-    // Stays while it is asked again who is signed in: what stands in the form is not lost.
-    const nobody = me.error instanceof Problem && me.error.status === 401;
-    if (nobody) signedOutNow.current = true;
-    else if (me.data) signedOutNow.current = false;
-    if (signedOutNow.current) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
+    if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
     if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
     return (
         <MeContext value={me.data}>
