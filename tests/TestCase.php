@@ -17,12 +17,18 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Str;
 
-/** The application on the demo scenario, in memory, with each test undone after it. */
+/** The application on the demo scenario, in memory, at a set instant, with each test undone after it. */
 abstract class TestCase extends LaravelTestCase
 {
     use RefreshDatabase;
 
     protected string $seeder = DemoSeeder::class;
+
+    /** The clock is set before the scenario is told: what a test finds depends on no day and no hour but the one it is run at. */
+    protected function beforeRefreshingDatabase(): void
+    {
+        Carbon::setTestNow(getenv('AUGENDO_TEST_NOW') ?: json_decode((string) file_get_contents(__DIR__.'/instants.json'), flags: JSON_THROW_ON_ERROR)[0]);
+    }
 
     protected function setUp(): void
     {

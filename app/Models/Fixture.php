@@ -9,6 +9,8 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 
 /** A day fixed from outside: a match, or training at another club, with the work it is expected to cost. */
 final class Fixture extends Record
@@ -20,6 +22,21 @@ final class Fixture extends Record
     protected function casts(): array
     {
         return ['doses' => 'array'];
+    }
+
+    /**
+     * Those that concern any of these athletes: their own, and those of a squad of theirs that name nobody.
+     *
+     * @param  list<string>|\Illuminate\Contracts\Database\Query\Builder  $athleteIds  ids, or a query for them
+     * @return Builder<Fixture>
+     */
+    public static function concerning($athleteIds): Builder
+    {
+        $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->select('squad_id');
+
+        return self::query()->where(fn (Builder $query) => $query
+            ->whereIn('athlete_id', $athleteIds)
+            ->orWhere(fn (Builder $named) => $named->whereNull('athlete_id')->whereIn('squad_id', $squads)));
     }
 
     public function day(): Day

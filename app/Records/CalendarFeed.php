@@ -36,8 +36,7 @@ final class CalendarFeed
         foreach ($sessions as $session) {
             $this->event($calendar, "session-{$session->id}", "{$session->title}, {$session->squad}", Carbon::parse(substr($session->held_on, 0, 10)." {$session->starts_at}", $zone), (int) ($session->minutes ?? self::SESSION_MINUTES));
         }
-        $fixtures = Fixture::query()->whereBetween('held_on', $span)->where(fn ($query) => $query->whereIn('athlete_id', $athletes)
-            ->orWhere(fn ($squads) => $squads->whereNull('athlete_id')->whereIn('squad_id', DB::table('athlete_squad')->whereIn('athlete_id', $athletes)->select('squad_id'))))->orderBy('held_on')->get();
+        $fixtures = Fixture::concerning($athletes)->whereBetween('held_on', $span)->orderBy('held_on')->get();
         foreach ($fixtures as $fixture) {
             assert($fixture instanceof Fixture);
             $this->event($calendar, "fixture-{$fixture->id}", $fixture->title, Carbon::parse("{$fixture->day()->iso()} {$fixture->starts_at}", $zone), self::MATCH_MINUTES);

@@ -26,11 +26,7 @@ final class FixtureBook
     {
         $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->get()->groupBy('athlete_id');
         /** @var Collection<int, Fixture> $all */
-        $all = Fixture::query()->where('held_on', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())->where(fn ($query) => $query
-            ->whereIn('athlete_id', $athleteIds)->orWhereIn('squad_id', $squads->flatten(1)->pluck('squad_id')->unique()))->orderBy('held_on')->orderBy('starts_at')->get();
-        if ($all->isEmpty()) {
-            return;
-        }
+        $all = Fixture::concerning($athleteIds)->where('held_on', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orderBy('held_on')->orderBy('starts_at')->get();
         foreach ($athleteIds as $id) {
             $own = ($squads[$id] ?? collect())->pluck('squad_id')->all();
             $this->fixtures[$id] = $all->filter(fn (Fixture $each): bool => $each->athlete_id === $id || ($each->athlete_id === null && in_array($each->squad_id, $own, true)))->values()->all();

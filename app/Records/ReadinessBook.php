@@ -19,6 +19,8 @@ use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessClearance;
 use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** Reports and clearances of many athletes, and the words they come to. */
@@ -42,21 +44,23 @@ final class ReadinessBook
     /** @var array<string, int> athletes who reported a fever today */
     private array $fevers = [];
 
-    /** @param  list<Athlete>  $athletes */
+    /** @param  list<Athlete>  $athletes  of one club */
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $rows = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<=', $on->iso())->whereNull('withdrawn_at')
+        // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
+        $upTo = $this->isPast($athletes) ? $on->iso() : $on->plus(1)->iso();
+        $rows = $this->reported($ids, $upTo)
             ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
             ->orderBy('received_at')->orderBy('id')->get();
-        foreach ($rows as $row) {
+        foreach ([...$this->lastOfPlaces($ids, $upTo), ...$rows] as $row) {
             $this->reports[$row->athlete_id][] = new SorenessReport(
                 Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
             );
         }
         foreach (DB::table('clearances')->whereIn('athlete_id', $ids)->get() as $row) {
             $at = Instant::of($row->at);
-            if (! $at->day->isAfter($on)) {
+            if ($at->day->iso() <= $upTo) {
                 $this->clearances[$row->athlete_id][] = new SorenessClearance(
                     $at, $row->sites === null ? null : array_map(fn (string $site): Site => Site::from($site), json_decode($row->sites, true)),
                 );
@@ -70,8 +74,46 @@ final class ReadinessBook
         // The latest answer of the day counts: a fever that turned out to be none.
         $ill = DB::table('wellness')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNotNull('ill')->orderBy('received_at')->pluck('ill', 'athlete_id');
         $this->fevers = $ill->filter(fn (string $how): bool => $how === 'fever')->map(fn (): int => 1)->all();
-        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->whereNull('withdrawn_at')->where('day', '<=', $on->iso())
+        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->whereNull('withdrawn_at')->where('day', '<=', $upTo)
             ->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id')->all();
+    }
+
+    /** @param  list<Athlete>  $athletes */
+    private function isPast(array $athletes): bool
+    {
+        $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
+
+        return $timezone !== null && $this->on->iso() < Carbon::now($timezone)->toDateString();
+    }
+
+    /** @param  list<string>  $ids */
+    private function reported(array $ids, string $upTo): Builder
+    {
+        return DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<=', $upTo)->whereNull('withdrawn_at');
+    }
+
+    /**
+     * Three sore days can refer a place until it is reported on again, however long that takes: the last reports of places that have not
+     * been reported on since, where a step worse can refer.
+     *
+     * @param  list<string>  $ids
+     * @return list<object> rows, oldest first
+     */
+    private function lastOfPlaces(array $ids, string $upTo): array
+    {
+        $before = $this->on->plus(-self::LOOK_BACK_DAYS)->iso();
+        $places = $this->reported($ids, $upTo)->where('site', '!=', Site::None->value)->groupBy('athlete_id', 'site', 'side')
+            ->selectRaw('athlete_id, site, side, max(day) as day')->havingRaw('max(day) <= ?', [$before])
+            ->havingRaw("max(day) = max(case when kind not in ('muscle', 'skin') then day end)")->get();
+        $days = [];
+        foreach ($places as $place) {
+            foreach (range(0, 2) as $back) {
+                $days[Day::of(substr($place->day, 0, 10))->plus(-$back)->iso()]["{$place->athlete_id}|{$place->site}|{$place->side}"] = true;
+            }
+        }
+
+        return $this->reported($ids, $upTo)->whereIn('day', array_keys($days))->where('refers', false)->orderBy('received_at')->orderBy('id')->get()
+            ->filter(fn (object $row): bool => substr($row->day, 0, 10) <= $before && isset($days[substr($row->day, 0, 10)]["{$row->athlete_id}|{$row->site}|{$row->side}"]))->all();
     }
 
     /** What is known around the reports: conditions a clinician set, and a fever. */
@@ -93,10 +135,16 @@ final class ReadinessBook
     /** @return list<SorenessReport> of the day itself, in order of time */
     public function today(Athlete $athlete): array
     {
-        $today = array_values(array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $report->at->day->ordinal === $this->on->ordinal));
+        $today = array_values(array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $report->at->day->ordinal >= $this->on->ordinal));
         usort($today, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
 
         return $today;
+    }
+
+    /** The day a report counts on: one from a clock that is ahead is of today. */
+    private function dayOf(SorenessReport $report): Day
+    {
+        return $report->at->day->isAfter($this->on) ? $this->on : $report->at->day;
     }
 
     public function school(Athlete $athlete, ?Squad $squad): School
@@ -117,10 +165,10 @@ final class ReadinessBook
             $loaded = array_filter($report->site->channels(), fn (Channel $channel): bool => in_array($channel, $channels, true)
                 && ($report->side === null || $report->side === $athlete->throwing_side->value || $channel === Channel::Trunk || $channel === Channel::Landing));
             // A report about another place still says that this one was asked about and not named.
-            $soreness[] = new DaySoreness($report->at->day, $report->moment, $loaded === [] ? 0 : $report->score);
+            $soreness[] = new DaySoreness($this->dayOf($report), $report->moment, $loaded === [] ? 0 : $report->score);
         }
         if (isset($this->mornings[$athlete->id])) {
-            $soreness[] = new DaySoreness(Day::of($this->mornings[$athlete->id]), Moment::Morning, 0);
+            $soreness[] = new DaySoreness(Day::of(min($this->mornings[$athlete->id], $this->on->iso())), Moment::Morning, 0);
         }
 
         return $soreness;

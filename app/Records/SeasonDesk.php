@@ -139,7 +139,7 @@ final class SeasonDesk
                 isset($taken[$to]) => 'Another session was moved there already.',
                 in_array($to, $season->off, true) => 'That day is taken off.',
                 in_array(SeasonAsk::weekday($day->ordinal), $season->weekdays, true) && ! isset($season->moves[$to]) => 'There is a session that day already.',
-                Fixture::query()->where('kind', Fixture::MATCH)->where('held_on', $to)->where(fn ($query) => $query->where('athlete_id', $season->athlete_id)->orWhere('squad_id', $season->squad_id))->exists() => 'A match is played that day.',
+                Fixture::concerning([$season->athlete_id])->where('kind', Fixture::MATCH)->where('held_on', $to)->exists() => 'A match is played that day.',
                 default => null,
             };
             if ($why !== null) {

@@ -435,8 +435,8 @@ final class SheetDesk
             $title = Wording::blockKind($plan->asked->kind).' “'.$plan->asked->title.'”';
             if (! $word->allowsWork()) {
                 $refusals[] = "{$title}: the word is ".Wording::word($word).', this work is not for today.';
-            } elseif ($plan->effort > SessionFrame::effortCap($word) + 1e-9) {
-                $refusals[] = "{$title}: at most ".Wording::percent(SessionFrame::effortCap($word)).' effort while the word is '.Wording::word($word).'.';
+            } elseif ($plan->effort > $this->frame()->effortCap($word) + 1e-9) {
+                $refusals[] = "{$title}: at most ".Wording::percent($this->frame()->effortCap($word)).' effort while the word is '.Wording::word($word).'.';
             }
         }
 

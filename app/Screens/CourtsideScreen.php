@@ -47,7 +47,7 @@ final class CourtsideScreen
         $sheet = $desk->sheet;
         $frame = $desk->frame();
         $plans = $desk->plans();
-        $doses = array_map(fn (BlockPlan $plan): array => DoseChoice::around($plan, $frame->wordFor($plan), $user->pace_m, $sheet->return_stage === null), $plans);
+        $doses = array_map(fn (BlockPlan $plan): array => DoseChoice::around($plan, $frame->effortCap($frame->wordFor($plan)), $user->pace_m, $sheet->return_stage === null), $plans);
         // Bounds of everything a block can become.
         $budget = $frame->budget(self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))));
         $mirror = $desk->side()->mirror(...);

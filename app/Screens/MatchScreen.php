@@ -30,8 +30,7 @@ final class MatchScreen
     public function view(Athlete $athlete, Day $on): MatchCountView
     {
         $day = new AthleteDay($athlete, $on);
-        $fixture = Fixture::query()->whereIn('squad_id', $athlete->squads()->select('squads.id'))->where(fn ($query) => $query->whereNull('athlete_id')->orWhere('athlete_id', $athlete->id))
-            ->where('kind', Fixture::MATCH)->where('held_on', $on->iso())->orderBy('starts_at')->first();
+        $fixture = Fixture::concerning([$athlete->id])->where('kind', Fixture::MATCH)->where('held_on', $on->iso())->orderBy('starts_at')->first();
         $effort = Felt::Hard->effort();
         $ones = [];
         foreach ($this->skills($athlete, $day, $fixture) as $skill) {

@@ -13,7 +13,6 @@ use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
-use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
@@ -67,7 +66,7 @@ final class SheetScreen
             $dose->skill->id, Wording::object($dose->object), $dose->side->value, $dose->surface?->value,
             $plan->sets, $plan->reps, $plan->repsBySet(), $dose->sets, $dose->sets * $dose->reps, $plan->effort, $dose->effort,
             $plan->distanceM, $dose->distanceM, $dose->restS, $dose->holdS, $dose->judged, $dose->reps > 0,
-            $word->value, SessionFrame::effortCap($word), $word->allowsWork() ? $headroom?->reps : 0,
+            $word->value, $desk->frame()->effortCap($word), $word->allowsWork() ? $headroom?->reps : 0,
             $headroom === null ? [] : array_map(fn ($limit): string => $limit->label, $headroom->binding), $done,
             array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === $position))),
         );

@@ -104,7 +104,9 @@ final class Wording
             'during' => "{$report}: what was felt at work counts all day.",
             'during_worse' => "{$report}: felt at work, one level worse.",
             'eased' => "{$report}: it eased, and the day stays light.",
-            'trend' => "{$report}: three days running or rising, one level worse.",
+            'trend' => $reason->word === Word::Refer
+                ? "{$report}: three days running or rising. It goes to a clinician until it is cleared, or reported on again."
+                : "{$report}: three days running or rising, one level worse.",
             'referral' => "{$report}: open referral, only a clinician’s clearance closes it.",
             'referral_elsewhere' => "An open referral elsewhere ({$report}): the rest of the body stays light.",
             'known' => "{$report}: a condition the clinician knows, the day stays light.",

@@ -30,7 +30,7 @@ final class RulesOracleTest extends TestCase
             for ($i = mt_rand(0, 7); $i > 0; $i--) {
                 $none = mt_rand(0, 5) === 0;
                 $reports[] = [
-                    'at' => sprintf('2027-05-%02dT%02d:%02d:00+02:00', 20 - min(mt_rand(0, 3), mt_rand(0, 3)), mt_rand(6, 21), mt_rand(0, 3) * 15), 'moment' => ['morning', 'before', 'warmup', 'during', 'after'][mt_rand(0, 4)],
+                    'at' => sprintf('2027-05-%02dT%02d:%02d:00+02:00', 20 - min(mt_rand(0, 4), mt_rand(0, 4)), mt_rand(6, 21), mt_rand(0, 3) * 15), 'moment' => ['morning', 'before', 'warmup', 'during', 'after'][mt_rand(0, 4)],
                     'site' => $none ? 'none' : $sites[mt_rand(0, mt_rand(0, 6))], 'side' => ['left', 'right', null][mt_rand(0, 2)], 'kind' => ['muscle', 'muscle', 'joint', 'sharp', 'numb', 'swelling', 'skin', 'head'][mt_rand(0, 7)],
                     'score' => $none ? 0 : mt_rand(0, mt_rand(2, 10)),
                 ];
@@ -76,12 +76,15 @@ final class RulesOracleTest extends TestCase
         }
         $places = [];
         foreach ($reports as $r) {
-            if ($r['site'] !== 'none' && $day($r) === self::ON) {
-                $places["{$r['site']}/{$r['side']}"][] = $r;
+            if ($r['site'] !== 'none') {
+                $places["{$r['site']}/{$r['side']}"][$day($r)][] = $r;
             }
         }
-        foreach ($places as $place => $today) {
-            $own = fn (array $r): string => $cleared($r) ? 'reduced' : $this->word($r, $school);
+        foreach ($places as $place => $days) {
+            ksort($days);
+            $on = array_key_last($days);
+            $today = $days[$on];
+            $own = fn (array $r): string => $cleared($r) && $this->word($r, $school) === 'refer' ? 'reduced' : $this->word($r, $school);
             $latest = end($today);
             $word = $own($latest);
             $sore = fn (array $r): bool => $r['kind'] === 'muscle' && $r['score'] >= 3;
@@ -102,15 +105,23 @@ final class RulesOracleTest extends TestCase
                     $highest[$day($r)] = max($highest[$day($r)] ?? 0, $r['score']);
                 }
             }
-            [$a, $b, $c] = [$highest['2027-05-18'] ?? null, $highest['2027-05-19'] ?? null, $highest['2027-05-20'] ?? null];
+            $ago = fn (int $n): ?int => $highest[date('Y-m-d', (int) strtotime("{$on} -{$n} days"))] ?? null;
+            [$a, $b, $c] = [$ago(2), $ago(1), $ago(0)];
             $trend = $a !== null && $b !== null && $c !== null && (min($a, $b, $c) >= 3 || ($a < $b && $b < $c && $c >= 3));
             $before = $word;
             if ($trend) {
                 $word = $this->worse($word, $latest['kind']);
             }
             if ($word === 'refer' && $before !== 'refer') {
-                $refer($latest);
-            } else {
+                if ($cleared($latest)) {
+                    $word = $before;
+                } else {
+                    $refer($latest);
+
+                    continue;
+                }
+            }
+            if ($on === self::ON) {
                 foreach ($owns($latest) as $channel) {
                     $raise($channel, $word);
                 }
@@ -182,6 +193,7 @@ final class RulesOracleTest extends TestCase
                 mt_rand(0, 2) === 0 && $gate[$key] = mt_rand($from, $to) / 100;
             }
             mt_rand(0, 3) === 0 && $gate['needs_morning_after'] = false;
+            mt_rand(0, 3) === 0 && $gate['confirm_after_fail'] = false;
             $maybe = fn (): ?bool => [true, true, true, false, null][mt_rand(0, 4)];
             $case = ['kind' => 'gate', 'on' => self::ON, 'gate' => (object) $gate, 'reps' => $reps, 'soreness' => $soreness, 'word' => ['full', 'full', 'full', 'unknown', 'reduced', 'none', 'refer'][mt_rand(0, 6)], 'load_ok' => $maybe(), 'prerequisites_ok' => $maybe(), 'clearance_ok' => [null, null, true, false][mt_rand(0, 3)]];
             $answer = Evaluator::answer((string) json_encode($case));
@@ -196,19 +208,12 @@ final class RulesOracleTest extends TestCase
      */
     private function gate(array $case, array $given): array
     {
-        $g = $given + ['window_sessions' => 4, 'min_reps' => 12, 'min_sessions' => 2, 'target_rate' => 0.8, 'confidence' => 0.9, 'lower_bound' => 0.65, 'streak' => null, 'safety_window_reps' => 20, 'max_safety_faults' => 0, 'max_fade' => 0.34, 'soreness_days' => 3, 'soreness_max' => 2, 'needs_morning_after' => true, 'step_back_rate' => 0.35, 'max_age_days' => 60];
+        $g = $given + ['window_sessions' => 4, 'min_reps' => 12, 'min_sessions' => 2, 'target_rate' => 0.8, 'confidence' => 0.9, 'lower_bound' => 0.65, 'streak' => null, 'safety_window_reps' => 20, 'max_safety_faults' => 0, 'max_fade' => 0.34, 'soreness_days' => 3, 'soreness_max' => 2, 'needs_morning_after' => true, 'step_back_rate' => 0.35, 'max_age_days' => 60, 'confirm_after_fail' => true];
         $day = fn (array $rep): string => substr($rep['at'], 0, 10);
         $back = fn (int $days): string => date('Y-m-d', (int) strtotime(self::ON." -{$days} days"));
         $reps = array_values(array_filter($case['reps'], fn (array $rep): bool => $day($rep) > $back($g['max_age_days'])));
         usort($reps, fn (array $a, array $b): int => strcmp($a['at'], $b['at']));
-        $latest = [];
-        foreach ($reps as $rep) {
-            $latest[$rep['session']] = $rep['at'];
-        }
-        $observed = array_values(array_filter($reps, fn (array $rep): bool => $rep['good'] !== null));
-        $sessions = array_values(array_unique(array_column($observed, 'session')));
-        usort($sessions, fn (string $a, string $b): int => strcmp($latest[$a], $latest[$b]));
-        $sessions = array_slice($sessions, -$g['window_sessions']);
+        [$sessions, $observed] = $this->sessionsOf($reps, $g['window_sessions']);
         $of = fn (string $session): array => array_values(array_filter($observed, fn (array $rep): bool => $rep['session'] === $session));
         $window = array_merge([], ...array_map($of, $sessions));
         $n = count($window);
@@ -242,6 +247,9 @@ final class RulesOracleTest extends TestCase
             'readiness' => ['full' => 'pass', 'unknown' => 'unknown'][$case['word']] ?? 'fail',
             'load' => $maybe($case['load_ok']), 'prerequisites' => $maybe($case['prerequisites_ok']), 'clearance' => $case['clearance_ok'] === false ? 'fail' : 'pass',
         ];
+        if ($g['confirm_after_fail'] && $criteria['evidence'] === 'pass' && $criteria['mechanics'] === 'pass' && ! $this->looksAreConfirmed($reps, $g)) {
+            $criteria['mechanics'] = 'short';
+        }
         $decision = match (true) {
             in_array($case['word'], ['none', 'refer'], true) => 'pause',
             $criteria['safety'] === 'fail' || ($n >= $g['min_reps'] && $n > 0 && $good / $n < $g['step_back_rate'] - 1e-9) => 'step_back',
@@ -252,6 +260,44 @@ final class RulesOracleTest extends TestCase
         };
 
         return ['criteria' => $criteria, 'decision' => $decision, 'observed' => $n, 'good' => $good];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $reps  in order of time
+     * @return array{list<string>, list<array<string, mixed>>} the last sessions with observed repetitions, in order; and all observed repetitions
+     */
+    private function sessionsOf(array $reps, int $window): array
+    {
+        $latest = array_column($reps, 'at', 'session');
+        $observed = array_values(array_filter($reps, fn (array $rep): bool => $rep['good'] !== null));
+        $sessions = array_values(array_unique(array_column($observed, 'session')));
+        usort($sessions, fn (string $a, string $b): int => strcmp($latest[$a], $latest[$b]));
+
+        return [array_slice($sessions, -$window), $observed];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $reps  in order of time
+     * @param  array<string, mixed>  $g
+     */
+    private function looksAreConfirmed(array $reps, array $g): bool
+    {
+        $day = fn (array $rep): string => substr($rep['at'], 0, 10);
+        $looks = '';
+        $dates = array_unique(array_map($day, $reps));
+        sort($dates);
+        foreach ($dates as $date) {
+            [$sessions, $observed] = $this->sessionsOf(array_values(array_filter($reps, fn (array $rep): bool => $day($rep) <= $date)), $g['window_sessions']);
+            $seen = array_filter($observed, fn (array $rep): bool => in_array($rep['session'], $sessions, true));
+            $n = count($seen);
+            if (count(array_filter($observed, fn (array $rep): bool => $day($rep) === $date)) < 4 || $n < $g['min_reps'] || count(array_unique(array_map($day, $seen))) < $g['min_sessions']) {
+                continue;
+            }
+            $good = count(array_filter($seen, fn (array $rep): bool => $rep['good']));
+            $looks .= $good / $n >= $g['target_rate'] - 1e-9 && $this->wilson($good, $n, $g['confidence']) >= $g['lower_bound'] - 1e-9 ? 'p' : 'f';
+        }
+
+        return ! str_contains($looks, 'f') || str_ends_with($looks, 'pp');
     }
 
     /** The bound as the smaller root of (p̂ − p)² = z² p(1 − p)/n, with z by halving the normal distribution's error function series. */

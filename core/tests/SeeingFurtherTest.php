@@ -258,23 +258,23 @@ final class SeeingFurtherTest extends TestCase
     {
         $rung = (new Library(dirname(__DIR__, 2).'/library'))->ladder('volleyball-float-serve')->rung('line') ?? throw new \LogicException;
         $plan = BlockPlan::asAsked($rung->ownDose());
-        $efforts = fn (BlockPlan $plan, Word $word, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): float => $each->effort, DoseChoice::around($plan, $word, 0.8, $upwards))));
-        $distances = fn (BlockPlan $plan, float $pace, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): ?float => $each->distanceM, DoseChoice::around($plan, Word::Full, $pace, $upwards)), SORT_REGULAR));
-        $this->assertEquals([0.75, 0.55, 0.65, 0.85], $efforts($plan->withEffort(0.75), Word::Full));
-        $this->assertEquals([0.75, 0.55, 0.65], $efforts($plan->withEffort(0.75), Word::Reduced), 'reduced stops at three quarters');
-        $this->assertEquals([0.5, 0.3, 0.4], $efforts($plan->withEffort(0.5), Word::Unknown), 'not checked in stops at half');
-        $this->assertEquals([0.95, 0.75, 0.85], $efforts($plan->withEffort(0.95), Word::Full), 'nothing beyond everything');
-        $this->assertEquals([0.3, 0.2, 0.4], $efforts($plan->withEffort(0.3), Word::Full), 'nothing below a fifth');
-        $this->assertEquals([0.75, 0.55, 0.65], $efforts($plan->withEffort(0.75), Word::Full, upwards: false));
+        $efforts = fn (BlockPlan $plan, float $cap, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): float => $each->effort, DoseChoice::around($plan, $cap, 0.8, $upwards))));
+        $distances = fn (BlockPlan $plan, float $pace, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): ?float => $each->distanceM, DoseChoice::around($plan, 1.0, $pace, $upwards)), SORT_REGULAR));
+        $this->assertEquals([0.75, 0.55, 0.65, 0.85], $efforts($plan->withEffort(0.75), 1.0));
+        $this->assertEquals([0.75, 0.55, 0.65], $efforts($plan->withEffort(0.75), 0.75), 'reduced stops at three quarters');
+        $this->assertEquals([0.5, 0.3, 0.4], $efforts($plan->withEffort(0.5), 0.5), 'not checked in stops at half');
+        $this->assertEquals([0.95, 0.75, 0.85], $efforts($plan->withEffort(0.95), 1.0), 'nothing beyond everything');
+        $this->assertEquals([0.3, 0.2, 0.4], $efforts($plan->withEffort(0.3), 1.0), 'nothing below a fifth');
+        $this->assertEquals([0.75, 0.55, 0.65], $efforts($plan->withEffort(0.75), 1.0, upwards: false));
         $this->assertEquals([9.0, 7.0, 8.0, 10.0, 11.0], $distances($plan->withDistance(9.0), 1.0));
         $this->assertEquals([9.0, 7.0, 8.0], $distances($plan->withDistance(9.0), 1.0, upwards: false));
         $this->assertEquals([1.5, 2.3, 3.1], $distances($plan->withDistance(1.5), 0.8), 'nothing nearer than a metre');
         $this->assertSame([null], $distances($plan->withDistance(null), 0.8));
-        $this->assertCount(1, DoseChoice::around($plan->withEffort(0.0), Word::Full, 0.8, true));
-        $first = DoseChoice::around($plan, Word::Full, 0.8, true)[0];
+        $this->assertCount(1, DoseChoice::around($plan->withEffort(0.0), 1.0, 0.8, true));
+        $first = DoseChoice::around($plan, 1.0, 0.8, true)[0];
         $this->assertSame([$plan->effort, $plan->distanceM, $plan->reps], [$first->effort, $first->distanceM, $first->reps], 'as planned first');
         $this->expectException(InvalidValue::class);
-        DoseChoice::around($plan, Word::Full, 0.0, true);
+        DoseChoice::around($plan, 1.0, 0.0, true);
     }
 
     /**

@@ -45,7 +45,7 @@ final class SessionBuilderPropertyTest extends TestCase
                 $this->assertSame([], $frame->broken($built->blocks), "seed {$seed}, age {$age}");
                 foreach ($built->blocks as $i => $block) {
                     $word = $frame->wordFor($block);
-                    $this->assertLessThanOrEqual(SessionFrame::effortCap($word) + 1e-9, $block->reps > 0 ? $block->effort : 0.0);
+                    $this->assertLessThanOrEqual($frame->effortCap($word) + 1e-9, $block->reps > 0 ? $block->effort : 0.0);
                     if (! $word->allowsWork()) {
                         $this->assertSame(0, $block->reps, 'Nothing is planned for a channel that may not work.');
                     }

@@ -10,6 +10,7 @@ use App\Models\Role;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Every route with every role: of the club and bound to the athlete, of the club and not, of another club, and signed out. */
@@ -132,6 +133,7 @@ final class AccessTest extends TestCase
     /** Calls that are about the caller's own club, not about one athlete. */
     private const OF_THE_CLUB = ['{person}', '{link}'];
 
+    #[Group('once')]
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
         $routes = collect(app('router')->getRoutes()->getRoutes())->filter(fn (Route $route): bool => str_starts_with($route->uri(), 'api/'))

@@ -9,11 +9,13 @@ use App\Models\Season;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What the API answers is what docs/openapi.json says it answers: every member, every type, nothing beside. */
 final class ApiDescriptionTest extends TestCase
 {
+    #[Group('once')]
     public function test_every_answer_that_can_be_read_is_as_described(): void
     {
         $this->actingAs($this->coach());

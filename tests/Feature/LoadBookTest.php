@@ -19,6 +19,7 @@ use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Load\WorkSet;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -51,6 +52,7 @@ final class LoadBookTest extends TestCase
     }
 
     /** Four processes send the same taps at once, in parts that overlap: each is there once, and the totals are theirs. */
+    #[Group('once')]
     public function test_many_devices_at_once_count_every_tap_once(): void
     {
         $folder = sys_get_temp_dir().'/augendo-many-'.uniqid();

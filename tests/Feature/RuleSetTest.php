@@ -10,6 +10,7 @@ use App\Models\Squad;
 use App\Records\AthleteDay;
 use Augendo\Core\Limits\CapLimit;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class RuleSetTest extends TestCase
@@ -23,6 +24,7 @@ final class RuleSetTest extends TestCase
         $this->squad = Squad::query()->firstOrFail();
     }
 
+    #[Group('once')]
     public function test_a_copy_is_edited_compared_on_the_real_record_and_then_put_in_force(): void
     {
         $starter = $this->getJson('/api/rule-sets')->assertOk()->assertJsonPath('0.own', false)->json('0.definition');

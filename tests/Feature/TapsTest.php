@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\RepEvent;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class TapsTest extends TestCase
@@ -89,6 +90,7 @@ final class TapsTest extends TestCase
         $this->assertSame('over', $row['tape']['status']);
     }
 
+    #[Group('once')]
     public function test_the_rebuild_proves_equality_and_finds_and_mends_tampering(): void
     {
         $this->artisan('augendo:rebuild')->expectsOutputToContain('Equal')->assertSuccessful();

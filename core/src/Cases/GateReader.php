@@ -12,6 +12,7 @@ final class GateReader
     private const KEYS = [
         'window_sessions', 'min_reps', 'min_sessions', 'target_rate', 'confidence', 'lower_bound', 'streak', 'safety_window_reps',
         'max_safety_faults', 'max_fade', 'soreness_days', 'soreness_max', 'needs_morning_after', 'step_back_rate', 'max_age_days',
+        'confirm_after_fail',
     ];
 
     /** @throws CaseError */
@@ -42,6 +43,7 @@ final class GateReader
             needsMorningAfter: $node->get('needs_morning_after')->optional(fn (Node $n): bool => $n->bool()) ?? $default->needsMorningAfter,
             stepBackRate: $share('step_back_rate') ?? $default->stepBackRate,
             maxAgeDays: $int('max_age_days', 1) ?? $default->maxAgeDays,
+            confirmAfterFail: $node->get('confirm_after_fail')->optional(fn (Node $n): bool => $n->bool()) ?? $default->confirmAfterFail,
         );
     }
 }

@@ -29,7 +29,7 @@ final readonly class LimitReader
     private const PARAMETERS = [
         'cap' => [['measure', 'window', 'max'], []],
         'level' => [['measure', 'max'], []],
-        'rest' => [['measure', 'table'], []],
+        'rest' => [['measure', 'table'], ['owed_by', 'waits']],
         'streak' => [['measure', 'max_days'], ['at_least']],
         'step' => [['measure', 'max_increase', 'floor'], []],
         'ratio' => [['measure', 'method', 'low', 'high', 'stop', 'min_days'], ['min_chronic']],
@@ -61,7 +61,8 @@ final readonly class LimitReader
 
         return match ($kind) {
             'cap' => new CapLimit(...$common, measure: $measure, windowDays: self::windowDays($node->get('window'), $node->get('measure'), $measure), max: $node->get('max')->number(0)),
-            'rest' => new RestLimit(...$common, measure: $measure, table: array_map(self::tableRow(...), $node->get('table')->items())),
+            'rest' => new RestLimit(...$common, measure: $measure, table: array_map(self::tableRow(...), $node->get('table')->items()),
+                owedBy: $node->get('owed_by')->optional($this->filter(...)), waits: $node->get('waits')->optional(fn (Node $n): Measure => $n->enum(Measure::class))),
             'streak' => new StreakLimit(...$common, measure: $measure, maxDays: $node->get('max_days')->int(0), atLeast: $node->get('at_least')->optional(fn (Node $n): float => $n->positive())),
             'step' => new StepLimit(...$common, measure: $measure, maxIncrease: $node->get('max_increase')->number(0), floor: $node->get('floor')->positive()),
             default => new RatioLimit(

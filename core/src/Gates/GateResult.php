@@ -16,11 +16,18 @@ final readonly class GateResult
 {
     private const FADE_LEAST_REPS = 9;
 
+    /** A date with fewer observed repetitions is no look. */
+    private const LOOK_LEAST_REPS = 4;
+
+    /** After a look that failed, so many in a row must have passed. */
+    private const LOOKS_TO_CONFIRM = 2;
+
     /**
      * @param  array<string, Verdict>  $criteria  by criterion name, in the order they are told
      * @param  float|null  $rate  good over observed; null without observed reps
      * @param  int  $bestRun  longest run of good reps within one session of the window
      * @param  float|null  $fade  good rate of the first third less that of the last, in the latest session; null when not judged
+     * @param  bool  $awaitsConfirmation  whether rate and bound would pass, but a look failed and the last two did not both pass
      * @param  int|null  $worstSoreness  highest score of the soreness days; null without a report
      * @param  bool  $morningAfter  whether a morning report follows the last rep's day
      */
@@ -38,6 +45,7 @@ final readonly class GateResult
         public ?int $worstSoreness,
         public bool $morningAfter,
         public ?Day $lastRepDay,
+        public bool $awaitsConfirmation = false,
     ) {}
 
     public static function of(Gate $gate, Day $on, GateEvidence $evidence): self
@@ -50,7 +58,7 @@ final readonly class GateResult
 
         $n = count($observedReps);
         $good = self::countGood($observedReps);
-        $days = count(array_unique(array_map(fn (JudgedRep $rep): int => $rep->at->day->ordinal, $observedReps)));
+        $days = self::days($observedReps);
         $rate = $n === 0 ? null : $good / $n;
         $bound = $n === 0 ? null : Statistics::wilsonLowerBound($good, $n, $gate->confidence);
         $run = max([0, ...array_map(self::longestRun(...), array_values($window))]);
@@ -60,13 +68,17 @@ final readonly class GateResult
         $lastDay = $reps === [] ? null : $reps[count($reps) - 1]->at->day;
         $morning = $lastDay !== null && self::hasMorningAfter($evidence->soreness, $lastDay);
 
-        $enough = $n >= $gate->minReps && $days >= $gate->minSessions;
+        $enough = self::isEnough($gate, $n, $days);
+        $meets = $rate !== null && $bound !== null && self::meets($gate, $rate, $bound);
+        $awaits = $enough && $meets && $gate->confirmAfterFail && self::awaitsConfirmation($gate, $reps);
         $orShort = fn (bool $passes): Verdict => $passes ? Verdict::Pass : ($enough ? Verdict::Fail : Verdict::Short);
         $criteria = [
             Criterion::Evidence->value => $enough ? Verdict::Pass : Verdict::Short,
-            Criterion::Mechanics->value => $rate === null || $bound === null
-                ? Verdict::Unknown
-                : $orShort(Tolerance::atLeast($rate, $gate->targetRate) && Tolerance::atLeast($bound, $gate->lowerBound)),
+            Criterion::Mechanics->value => match (true) {
+                $n === 0 => Verdict::Unknown,
+                $awaits => Verdict::Short,
+                default => $orShort($meets),
+            },
             Criterion::Streak->value => $orShort($gate->streak === null || $run >= $gate->streak),
             Criterion::Safety->value => Verdict::of($safety <= $gate->maxSafetyFaults),
             Criterion::Fade->value => Verdict::of($fade === null || ! Tolerance::above($fade, $gate->maxFade)),
@@ -88,8 +100,54 @@ final readonly class GateResult
 
         return new self(
             self::decide($evidence->word, $criteria, $tooFewGood), $criteria,
-            $n, $good, $rate, $bound, $days, $run, $safety, $fade, $worst, $morning, $lastDay,
+            $n, $good, $rate, $bound, $days, $run, $safety, $fade, $worst, $morning, $lastDay, $awaits,
         );
+    }
+
+    private static function isEnough(Gate $gate, int $observed, int $days): bool
+    {
+        return $observed >= $gate->minReps && $days >= $gate->minSessions;
+    }
+
+    private static function meets(Gate $gate, float $rate, float $bound): bool
+    {
+        return Tolerance::atLeast($rate, $gate->targetRate) && Tolerance::atLeast($bound, $gate->lowerBound);
+    }
+
+    /**
+     * A look is a date with enough observed repetitions on which, with all up to it, the evidence suffices. When some look failed, the last
+     * two must have passed.
+     *
+     * @param  list<JudgedRep>  $reps  in order of time
+     */
+    private static function awaitsConfirmation(Gate $gate, array $reps): bool
+    {
+        $observedOn = [];
+        foreach ($reps as $rep) {
+            $observedOn[$rep->at->day->ordinal] = ($observedOn[$rep->at->day->ordinal] ?? 0) + ($rep->good === null ? 0 : 1);
+        }
+        ksort($observedOn);
+        $looks = [];
+        foreach ($observedOn as $day => $observed) {
+            if ($observed < self::LOOK_LEAST_REPS) {
+                continue;
+            }
+            $upTo = array_values(array_filter($reps, fn (JudgedRep $rep): bool => $rep->at->day->ordinal <= $day));
+            $seen = array_merge(...array_values(self::window($upTo, $gate->windowSessions)));
+            if (self::isEnough($gate, count($seen), self::days($seen))) {
+                $good = self::countGood($seen);
+                $looks[] = self::meets($gate, $good / count($seen), Statistics::wilsonLowerBound($good, count($seen), $gate->confidence));
+            }
+        }
+
+        return in_array(false, $looks, true)
+            && (count($looks) < self::LOOKS_TO_CONFIRM || in_array(false, array_slice($looks, -self::LOOKS_TO_CONFIRM), true));
+    }
+
+    /** @param  list<JudgedRep>  $reps */
+    private static function days(array $reps): int
+    {
+        return count(array_unique(array_map(fn (JudgedRep $rep): int => $rep->at->day->ordinal, $reps)));
     }
 
     /** @param  array<string, Verdict>  $criteria */

@@ -56,6 +56,9 @@ final readonly class RuleSetReader
                 if ($side !== null) {
                     $name[] = $side;
                     $fields['filter'] = (object) [...(array) ($fields['filter'] ?? []), 'side' => $side];
+                    if (isset($fields['owed_by'])) {
+                        $fields['owed_by'] = (object) [...(array) $fields['owed_by'], 'side' => $side];
+                    }
                     $fields['label'] = $node->get('label')->string().($side === 'other' ? ', other side' : '');
                 }
                 $fields['id'] = implode(':', $name);

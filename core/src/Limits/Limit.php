@@ -96,12 +96,18 @@ abstract readonly class Limit
     /** @param  list<CostedSet>  $sets */
     protected function amount(array $sets): float
     {
-        if ($this->measure === null || $this->measure === Measure::Internal) {
+        return $this->measure === null ? 0.0 : self::sum($this->measure, $sets);
+    }
+
+    /** @param  list<CostedSet>  $sets */
+    protected static function sum(Measure $measure, array $sets): float
+    {
+        if ($measure === Measure::Internal) {
             return 0.0;
         }
         $sum = 0.0;
         foreach ($sets as $set) {
-            $sum += $set->cost[$this->measure->value];
+            $sum += $set->cost[$measure->value];
         }
 
         return $sum;

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Augendo\Core\Limits;
 
 use Augendo\Core\Day;
+use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Tolerance;
 
-/** After a day of so much work, so many days without. */
+/** After a day of so much work, so many days without: what counts on that day and what must wait after it may be two things. */
 final readonly class RestLimit extends Limit
 {
     private const LOOK_BACK_DAYS = 30;
@@ -20,10 +21,12 @@ final readonly class RestLimit extends Limit
      * @param  array{int, int}|null  $ages
      * @param  list<array{float, int}>  $table  pairs of work at least, rest days
      * @param  list<int>  $matchDays  ordinals of declared match days: such work there asks for one rest day more
+     * @param  LimitFilter|null  $owedBy  what counts on a day; null: the limit's own filter, which says what must wait
+     * @param  Measure|null  $waits  the measure that must wait; null: the one the days are measured by
      */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
-        Measure $measure, public array $table, public array $matchDays = [],
+        Measure $measure, public array $table, public array $matchDays = [], public ?LimitFilter $owedBy = null, public ?Measure $waits = null,
     ) {
         parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
     }
@@ -40,13 +43,24 @@ final readonly class RestLimit extends Limit
 
     public function onMatchDay(): self
     {
-        return new self(...$this->common(Severity::Advise), table: $this->table, matchDays: $this->matchDays);
+        return $this->made(Severity::Advise, $this->matchDays);
     }
 
     /** @param  list<int>  $days  ordinals */
     public function afterMatches(array $days): self
     {
-        return new self(...$this->common(), table: $this->table, matchDays: $days);
+        return $this->made($this->severity, $days);
+    }
+
+    /** @param  list<int>  $matchDays */
+    private function made(Severity $severity, array $matchDays): self
+    {
+        return new self(...$this->common($severity), table: $this->table, matchDays: $matchDays, owedBy: $this->owedBy, waits: $this->waits);
+    }
+
+    public function touches(CostedSet $oneRep): bool
+    {
+        return $this->filter->fits($oneRep) && $this->waiting([$oneRep]) > 0.0;
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge
@@ -55,15 +69,26 @@ final readonly class RestLimit extends Limit
 
         return new Gauge($this, fn (array $plan): LimitState => new LimitState(
             $this, null, null, null, null,
-            $this->amount($plan) > 0.0 && $earliest->isAfter($on) ? Status::Over : Status::Within,
+            $this->waiting($plan) > 0.0 && $earliest->isAfter($on) ? Status::Over : Status::Within,
             $earliest,
         ));
+    }
+
+    /**
+     * How much of these sets is what must wait.
+     *
+     * @param  list<CostedSet>  $sets
+     */
+    private function waiting(array $sets): float
+    {
+        return $this->waits === null ? $this->amount($sets) : self::sum($this->waits, $sets);
     }
 
     /** The first day, from $on, on which such work is allowed. */
     private function earliest(LoadRecord $record, Day $on): Day
     {
-        $series = $this->series($record);
+        $owedBy = $this->owedBy ?? $this->filter;
+        $series = $record->series($this->summedMeasure(), $owedBy->key(), $owedBy->fits(...));
         $earliest = $on;
         for ($back = 1; $back <= self::LOOK_BACK_DAYS; $back++) {
             $work = $series->on($on->ordinal - $back);

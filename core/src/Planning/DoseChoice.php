@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\InvalidValue;
-use Augendo\Core\Readiness\Word;
 use Augendo\Core\Tolerance;
 
 /** What a planned block may become while it is run: another effort, a pace nearer or back. Limits are held against each choice by who offers it. */
@@ -20,14 +19,14 @@ final class DoseChoice
     private const LEAST_DISTANCE_M = 1.0;
 
     /**
-     * @param  Word  $word  of what the block loads: it caps the effort
+     * @param  float  $effortCap  what the word of the part the block loads allows, 0 to 1
      * @param  float  $paceM  one pace of whoever steps the distance out, metres
      * @param  bool  $upwards  false for a stage of a return, which goes no further than it says
      * @return non-empty-list<BlockPlan> as planned first
      *
      * @throws InvalidValue
      */
-    public static function around(BlockPlan $plan, Word $word, float $paceM, bool $upwards): array
+    public static function around(BlockPlan $plan, float $effortCap, float $paceM, bool $upwards): array
     {
         if ($paceM <= 0) {
             throw new InvalidValue('A pace is longer than 0 m.');
@@ -39,7 +38,7 @@ final class DoseChoice
         $efforts = [$plan->effort];
         foreach ($steps(self::EFFORT_STEPS) as $step) {
             $effort = round($plan->effort + $step, 2);
-            if ($effort >= self::LEAST_EFFORT && ! Tolerance::above($effort, SessionFrame::effortCap($word))) {
+            if ($effort >= self::LEAST_EFFORT && ! Tolerance::above($effort, $effortCap)) {
                 $efforts[] = $effort;
             }
         }

@@ -63,7 +63,7 @@ final class SessionBuilder
     {
         foreach ($this->blocks as $i => $block) {
             $word = $this->frame->wordFor($block);
-            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced)) {
+            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced && $this->frame->readiness->checkedIn)) {
                 continue;
             }
             $channels = $this->frame->channelsWith($word, $block);
@@ -71,7 +71,7 @@ final class SessionBuilder
             $share = $word === Word::Unknown ? SessionFrame::UNKNOWN_SHARE : (float) $word->multiplier();
             // Warm-up repetitions are kept unless the word is none.
             $reps = $isWarmUp && $word->allowsWork() ? $block->reps : (int) floor($block->reps * $share + 1e-9);
-            $effort = min($block->effort, SessionFrame::effortCap($word));
+            $effort = min($block->effort, $this->frame->effortCap($word));
             if ($reps < $block->reps) {
                 $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word, channels: $channels);
             }

@@ -92,14 +92,14 @@ final readonly class SessionFrame
         return array_values(array_filter($block->asked->skill->loadedChannels(), fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word));
     }
 
-    /** @return float the most effort the word allows, 0 to 1 */
-    public static function effortCap(Word $word): float
+    /** @return float the most effort the word allows, 0 to 1; no report today is never better than a report, whatever an older referral says */
+    public function effortCap(Word $word): float
     {
-        return match ($word) {
+        return min($this->readiness->checkedIn ? 1.0 : self::UNKNOWN_EFFORT, match ($word) {
             Word::Reduced => self::REDUCED_EFFORT,
             Word::Unknown => self::UNKNOWN_EFFORT,
             default => 1.0,
-        };
+        });
     }
 
     /**

@@ -15,6 +15,12 @@ enum Kind: string
     case Skin = 'skin';
     case Head = 'head';
 
+    /** The kinds that refer at any score above 0. */
+    public function alwaysRefers(): bool
+    {
+        return in_array($this, [self::Numb, self::Swelling, self::Locking, self::Head], true);
+    }
+
     /** The kinds that refer the whole athlete, not only the part that hurts. */
     public function refersEverything(): bool
     {

@@ -28,6 +28,9 @@ final readonly class KnownCondition
         if ($upToScore < 1 || $upToScore > 7) {
             throw new InvalidValue("A known condition holds up to a score of 1 to 7, not {$upToScore}.");
         }
+        if ($kind->alwaysRefers()) {
+            throw new InvalidValue('Numbness, swelling, locking and head knocks go to a clinician each time: none of them is a known condition.');
+        }
     }
 
     public function covers(SorenessReport $report): bool

@@ -13,7 +13,7 @@ final readonly class Readiness
     /**
      * @param  array<string, Word>  $channels  by channel name
      * @param  array<string, list<Reason>>  $reasons  by channel name, worst first
-     * @param  list<SorenessReport>  $openReferrals  oldest first; only a clearance made later closes one
+     * @param  list<SorenessReport>  $openReferrals  oldest first; a clearance made later closes one, and one that came of three sore days a later report of the place too
      */
     private function __construct(
         public School $school,
@@ -26,7 +26,8 @@ final readonly class Readiness
 
     /**
      * @param  int|null  $age  whole years on the day, null when not known
-     * @param  list<SorenessReport>  $reports  none after $on; of equal times the later in the list is the later
+     * @param  list<SorenessReport>  $reports  up to now; of equal times the later in the list is the later. One dated after $on, by somebody
+     *                                         whose clock is ahead, is one of today
      * @param  list<SorenessClearance>  $clearances
      */
     public static function on(Day $on, ?int $age, array $reports, array $clearances, ?School $school = null, ?DayContext $around = null): self
@@ -43,7 +44,7 @@ final readonly class Readiness
 
             return false;
         };
-        $checkedIn = array_filter($reports, fn (SorenessReport $report): bool => $report->at->day->equals($on)) !== [];
+        $checkedIn = array_filter($reports, fn (SorenessReport $report): bool => ! $on->isAfter($report->at->day)) !== [];
         $open = array_values(array_filter($reports, fn (SorenessReport $report): bool => ! $isCleared($report) && ! $around->knows($report)
             && $school->wordOf($report->kind, $report->score) === Word::Refer));
 
@@ -52,13 +53,15 @@ final readonly class Readiness
         foreach ($open as $report) {
             self::refer($reasons, new Reason('referral', Word::Refer, $report), $report->site, $report->kind);
         }
-        foreach (self::byPlace($reports, $on) as $today) {
-            $judged = SitePlace::judge($on, $school, $today, $reports, $isCleared, $around->knows(...));
-            $latest = $today[array_key_last($today)];
+        foreach (self::byPlace($reports, $on) as [$day, $last]) {
+            $judged = SitePlace::judge($day, $school, $last, $reports, $isCleared, $around->knows(...));
+            $latest = $last[array_key_last($last)];
             foreach ($judged as $reason) {
                 if ($reason->rule === 'trend' && $reason->word === Word::Refer) {
+                    // It holds until the place is reported on again, or cleared.
+                    $open[] = $latest;
                     self::refer($reasons, $reason, $latest->site, $latest->kind);
-                } else {
+                } elseif ($day->equals($on)) {
                     foreach ($latest->site->channels() as $channel) {
                         $reasons[$channel->value][] = $reason;
                     }
@@ -157,18 +160,18 @@ final readonly class Readiness
     }
 
     /**
-     * @param  list<SorenessReport>  $reports
-     * @return array<string, non-empty-list<SorenessReport>> today's reports by site and side, in order of time
+     * @param  list<SorenessReport>  $reports  in order of time
+     * @return list<array{Day, non-empty-list<SorenessReport>}> of each site with its side, the last day it was reported on and the reports of that day in order of time
      */
     private static function byPlace(array $reports, Day $on): array
     {
-        $places = [];
+        $byDay = [];
         foreach ($reports as $report) {
-            if ($report->site !== Site::None && $report->at->day->equals($on)) {
-                $places[$report->place()][] = $report;
+            if ($report->site !== Site::None) {
+                $byDay[$report->place()][min($report->at->day->ordinal, $on->ordinal)][] = $report;
             }
         }
 
-        return $places;
+        return array_values(array_map(fn (array $days): array => [Day::fromOrdinal(max(array_keys($days))), $days[max(array_keys($days))]], $byDay));
     }
 }

@@ -10,7 +10,8 @@ use Augendo\Core\Day;
 final class SitePlace
 {
     /**
-     * @param  non-empty-list<SorenessReport>  $today  the reports of this place today, in order of time
+     * @param  Day  $on  the last day the place was reported on
+     * @param  non-empty-list<SorenessReport>  $today  the reports of this place on it, in order of time
      * @param  list<SorenessReport>  $all  every report up to now
      * @param  callable(SorenessReport): bool  $isCleared  whether a later clearance covers a report
      * @param  callable(SorenessReport): bool  $isKnown  whether a condition a clinician set covers a report
@@ -18,9 +19,11 @@ final class SitePlace
      */
     public static function judge(Day $on, School $school, array $today, array $all, callable $isCleared, callable $isKnown): array
     {
-        $word = fn (SorenessReport $report): Word => $isCleared($report) || $isKnown($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
+        // A clearance lowers a referral and nothing else: what may not be trained stays so, and what is fine stays fine.
+        $lifted = fn (SorenessReport $report): bool => $isCleared($report) && $school->wordOf($report->kind, $report->score) === Word::Refer;
+        $word = fn (SorenessReport $report): Word => $lifted($report) || $isKnown($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
         $latest = $today[array_key_last($today)];
-        $reasons = [new Reason($isCleared($latest) ? 'cleared_today' : ($isKnown($latest) ? 'known' : 'report'), $word($latest), $latest)];
+        $reasons = [new Reason($lifted($latest) ? 'cleared_today' : ($isKnown($latest) ? 'known' : 'report'), $word($latest), $latest)];
 
         if ($latest->moment === Moment::Warmup && self::isSoreMuscle($latest) && ! $isKnown($latest)) {
             $reasons[] = new Reason('warmup_worse', $word($latest)->oneWorse($latest->kind), $latest);
@@ -37,8 +40,9 @@ final class SitePlace
         }
         if (! $isKnown($latest) && self::isTrend($on, $latest->place(), $all)) {
             $worst = array_reduce($reasons, fn (Word $word, Reason $reason): Word => $word->worst($reason->word), Word::Full);
-            if ($worst->oneWorse($latest->kind) !== $worst) {
-                $reasons[] = new Reason('trend', $worst->oneWorse($latest->kind), $latest);
+            $worse = $worst->oneWorse($latest->kind);
+            if ($worse !== $worst && ! ($worse === Word::Refer && $isCleared($latest))) {
+                $reasons[] = new Reason('trend', $worse, $latest);
             }
         }
 
@@ -59,8 +63,9 @@ final class SitePlace
     {
         $highest = [null, null, null];
         foreach ($all as $report) {
-            $ago = $on->daysSince($report->at->day);
-            if ($ago >= 0 && $ago <= 2 && $report->place() === $place) {
+            // What is dated after the day, by somebody whose clock is ahead, is of the day.
+            $ago = max(0, $on->daysSince($report->at->day));
+            if ($ago <= 2 && $report->place() === $place) {
                 $highest[$ago] = max($highest[$ago] ?? 0, $report->score);
             }
         }
