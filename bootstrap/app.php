@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\ReadableInput;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,6 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
+        $middleware->api(prepend: [ReadableInput::class]);
         // One origin, so there is nothing to share across origins (compat/README.md).
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo(fn () => null);

@@ -15,6 +15,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
+use App\Http\Middleware\SamePerson;
 use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SignInController::class, 'signIn']);
@@ -27,10 +28,11 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('entry', 'join');
 });
 
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void {
     Route::post('sign-out', [SignInController::class, 'signOut']);
     Route::get('me', [SignInController::class, 'me']);
     Route::get('today', TodayController::class);
+    Route::post('me/missing-counts', [SheetController::class, 'missing']);
     Route::get('me/places', [PeopleController::class, 'places']);
     Route::post('me/calendar-link', [PeopleController::class, 'calendarLink']);
     Route::post('me/pace', [PeopleController::class, 'pace']);
@@ -121,6 +123,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('placing/{ladder}/start', [RosterController::class, 'startPlacing'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/on', [RosterController::class, 'goOnPlacing'])->can('decide', 'athlete');
         Route::post('placements/{ladder}/leave', [RosterController::class, 'leave'])->can('decide', 'athlete');
+        Route::post('missing-counts/give-up', [SheetController::class, 'giveUpMissing'])->can('decide', 'athlete');
         Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
         Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');
         Route::post('seasons', [PlanController::class, 'open'])->can('decide', 'athlete');
@@ -141,6 +144,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('preview', 'preview')->can('view', 'sheet');
         Route::post('fit', 'fit')->can('plan', 'sheet');
         Route::get('courtside', 'courtside')->can('record', 'sheet');
+        Route::get('heard', 'heard')->can('record', 'sheet');
         Route::post('events', 'events')->can('record', 'sheet');
         Route::post('finish', 'finish')->can('record', 'sheet');
         Route::get('after', 'after')->can('view', 'sheet');

@@ -22,6 +22,12 @@ final class User extends Authenticatable
         return ['password' => 'hashed', 'role' => Role::class];
     }
 
+    /** Whose something on a device is: nobody else of any club has the same. */
+    public function key(): string
+    {
+        return "{$this->workspace_id}-{$this->id}";
+    }
+
     /** @return BelongsTo<Workspace, $this> */
     public function workspace(): BelongsTo
     {

@@ -8,6 +8,7 @@ use Augendo\Core\Day;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** One club: its people and their records, closed to every other. */
 final class Workspace extends Model
@@ -18,6 +19,19 @@ final class Workspace extends Model
     public function squads(): HasMany
     {
         return $this->hasMany(Squad::class);
+    }
+
+    /**
+     * The last day that what is asked for a day takes in. A day that is over ends with itself; today, and a day ahead, take in what somebody
+     * hours ahead of the club did or said until now, although it is dated a day later.
+     *
+     * @param  list<Athlete>  $athletes  of one club
+     */
+    public static function lastDayOf(array $athletes, Day $on): Day
+    {
+        $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
+
+        return $timezone !== null && $on->iso() >= Carbon::now($timezone)->toDateString() ? $on->plus(1) : $on;
     }
 
     /** The day it is where the club trains. */

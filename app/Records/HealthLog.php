@@ -46,7 +46,10 @@ final class HealthLog
     public function wellness(Athlete $athlete, array $given, Day $today): void
     {
         DB::transaction(function () use ($athlete, $given, $today): void {
-            DB::table('wellness')->insertOrIgnore([...$given, 'athlete_id' => $athlete->id, 'day' => Instant::of($given['at'])->day->iso(), 'received_at' => Carbon::now()]);
+            if (Sent::before('wellness', $given['id'], ['athlete_id' => $athlete->id])) {
+                return;
+            }
+            DB::table('wellness')->insert([...$given, 'athlete_id' => $athlete->id, 'day' => Instant::of($given['at'])->day->iso(), 'received_at' => Carbon::now()]);
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $today);
         });
@@ -60,6 +63,7 @@ final class HealthLog
     {
         DB::transaction(function () use ($athlete, $reports, $today, $who): void {
             $now = Carbon::now();
+            $new = array_filter($reports, fn (array $report): bool => ! Sent::before('soreness_reports', $report['id'], ['athlete_id' => $athlete->id]));
             DB::table('soreness_reports')->insertOrIgnore(array_map(fn (array $report): array => [
                 'id' => $report['id'], 'athlete_id' => $athlete->id, 'at' => $report['at'], 'day' => Instant::of($report['at'])->day->iso(),
                 'moment' => $report['moment'], 'site' => $report['site'], 'side' => $report['side'] ?? null, 'kind' => $report['kind'],
@@ -67,7 +71,7 @@ final class HealthLog
                 // Both schools refer at the same scores, so the flag holds whatever the athlete's age.
                 'refers' => School::Strict->wordOf(Kind::from($report['kind']), (int) $report['score']) === Word::Refer,
                 'note' => $report['note'] ?? null, ...$who, 'received_at' => $now,
-            ], $reports));
+            ], array_values($new)));
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $today);
         });
@@ -100,8 +104,11 @@ final class HealthLog
     public function setCondition(Athlete $athlete, array $given, User $by): void
     {
         DB::transaction(function () use ($athlete, $given, $by): void {
+            if (Sent::before('known_conditions', $given['id'], ['athlete_id' => $athlete->id])) {
+                return;
+            }
             $today = $by->workspace->today();
-            DB::table('known_conditions')->insertOrIgnore([...$given, 'athlete_id' => $athlete->id, 'from_day' => $today->iso(), 'set_by' => $by->id, 'set_at' => Carbon::now()]);
+            DB::table('known_conditions')->insert([...$given, 'athlete_id' => $athlete->id, 'from_day' => $today->iso(), 'set_by' => $by->id, 'set_at' => Carbon::now()]);
             Audit::of($by, $athlete, 'known condition set');
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $today);
@@ -112,7 +119,7 @@ final class HealthLog
     public function clear(Athlete $athlete, array $given, User $by): void
     {
         DB::transaction(function () use ($athlete, $given, $by): void {
-            if (Clearance::query()->whereKey($given['id'])->exists()) {
+            if (Sent::before('clearances', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
             Clearance::query()->create([

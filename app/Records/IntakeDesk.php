@@ -41,7 +41,10 @@ final class IntakeDesk
     public function height(Athlete $athlete, array $given, User $by): void
     {
         DB::transaction(function () use ($athlete, $given, $by): void {
-            DB::table('heights')->insertOrIgnore([...$given, 'athlete_id' => $athlete->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
+            if (Sent::before('heights', $given['id'], ['athlete_id' => $athlete->id])) {
+                return;
+            }
+            DB::table('heights')->insert([...$given, 'athlete_id' => $athlete->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $by->workspace->today());
         });

@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Models\Athlete;
 use App\Models\Fixture;
 use App\Models\SheetBlock;
+use App\Models\Workspace;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\AthleteProfile;
@@ -34,7 +35,7 @@ final class LoadBook
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $profiles = $this->profiles($athletes, $on);
-        $record = $this->record($ids, $on, $withoutSheet);
+        $record = $this->record($ids, $on, Workspace::lastDayOf($athletes, $on), $withoutSheet);
         $first = DB::table('daily_totals')->whereIn('athlete_id', $ids)->groupBy('athlete_id')->selectRaw('athlete_id, min(day) as day')->pluck('day', 'athlete_id');
         $internal = $this->internal($ids, $on);
         $plans = $this->plans($ids, $on, $withoutSheet, $profiles);
@@ -85,7 +86,7 @@ final class LoadBook
      * @param  list<string>  $ids
      * @return array<string, list<CostedSet>>
      */
-    private function record(array $ids, Day $on, ?string $withoutSheet): array
+    private function record(array $ids, Day $on, Day $last, ?string $withoutSheet): array
     {
         $skills = $this->library->skills();
         $record = [];
@@ -97,7 +98,8 @@ final class LoadBook
                 Side::from($row->side), Implement::from($row->implement), DailyTotals::toCost($row), 0.0, null,
             );
         }
-        $today = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', $on->iso())
+        // Who is hours ahead of the club lives in a day of their own: what was done there already is done.
+        $today = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', '>=', $on->iso())->where('day', '<=', $last->iso())
             ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
         foreach ($today as $row) {
             $record[$row->athlete_id][] = new CostedSet(

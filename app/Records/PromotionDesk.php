@@ -27,7 +27,7 @@ final class PromotionDesk
     /** @param  array{id: string, ladder: string, rung: string, action: string, reason?: string|null}  $given */
     public function decide(Athlete $athlete, array $given, User $by): void
     {
-        if (Decision::query()->whereKey($given['id'])->exists()) {
+        if (Sent::before('decisions', $given['id'], ['athlete_id' => $athlete->id])) {
             return;
         }
         DB::transaction(function () use ($athlete, $given, $by): void {

@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Models\Athlete;
 use App\Models\Squad;
+use App\Models\Workspace;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\DaySoreness;
 use Augendo\Core\Instant;
@@ -19,8 +20,8 @@ use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessClearance;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\StopTable;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** Reports and clearances of many athletes, and the words they come to. */
@@ -44,12 +45,15 @@ final class ReadinessBook
     /** @var array<string, int> athletes who reported a fever today */
     private array $fevers = [];
 
+    /** @var array<string, int> athletes of whom a device says that it holds counts it has not sent */
+    private array $missing = [];
+
     /** @param  list<Athlete>  $athletes  of one club */
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
-        $upTo = $this->isPast($athletes) ? $on->iso() : $on->plus(1)->iso();
+        $upTo = Workspace::lastDayOf($athletes, $on)->iso();
         $rows = $this->reported($ids, $upTo)
             ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
             ->orderBy('received_at')->orderBy('id')->get();
@@ -74,16 +78,9 @@ final class ReadinessBook
         // The latest answer of the day counts: a fever that turned out to be none.
         $ill = DB::table('wellness')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNotNull('ill')->orderBy('received_at')->pluck('ill', 'athlete_id');
         $this->fevers = $ill->filter(fn (string $how): bool => $how === 'fever')->map(fn (): int => 1)->all();
+        $this->missing = DB::table('missing_counts')->whereIn('athlete_id', $ids)->pluck('count', 'athlete_id')->all();
         $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->whereNull('withdrawn_at')->where('day', '<=', $upTo)
             ->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id')->all();
-    }
-
-    /** @param  list<Athlete>  $athletes */
-    private function isPast(array $athletes): bool
-    {
-        $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
-
-        return $timezone !== null && $this->on->iso() < Carbon::now($timezone)->toDateString();
     }
 
     /** @param  list<string>  $ids */
@@ -119,7 +116,7 @@ final class ReadinessBook
     /** What is known around the reports: conditions a clinician set, and a fever. */
     private function around(string $athleteId): DayContext
     {
-        return new DayContext($this->conditions[$athleteId] ?? [], isset($this->fevers[$athleteId]), holdsOvernight: true);
+        return new DayContext($this->conditions[$athleteId] ?? [], isset($this->fevers[$athleteId]), holdsOvernight: true, countsMissing: isset($this->missing[$athleteId]));
     }
 
     /** @param  bool  $expected  of a day ahead: as if nothing were sore then; open referrals hold all the same */
@@ -130,6 +127,33 @@ final class ReadinessBook
         return Readiness::on(
             $this->on, $athlete->ageOn($this->on), [...$this->reports[$athlete->id] ?? [], ...$calm], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
         );
+    }
+
+    /** What a report made now would mean, for a device that may have no connection. */
+    public function stopTable(Athlete $athlete, ?Squad $squad): StopTable
+    {
+        return StopTable::of($this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
+    }
+
+    /**
+     * Since when work on these channels and this side had to stop on the day, by what was reported; null when it did not have to.
+     *
+     * @param  list<Channel>  $loaded
+     * @param  string  $side  `left` or `right`
+     */
+    public function stoppedAt(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
+    {
+        $earlier = array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $this->on->isAfter($report->at->day));
+        $today = [];
+        foreach ($this->today($athlete) as $report) {
+            $today[] = $report;
+            $readiness = Readiness::on($this->on, $athlete->ageOn($this->on), [...$earlier, ...$today], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
+            if (! $readiness->forWork($loaded, $side)->allowsWork()) {
+                return $report->at;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<SorenessReport> of the day itself, in order of time */

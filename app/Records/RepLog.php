@@ -27,11 +27,11 @@ final class RepLog
 
     /**
      * @param  list<array<string, mixed>>  $events  validated, each with its client-made id
-     * @return int how many were new; one that was sent before changes nothing
+     * @return list<string> ids that are taken by taps of another sheet, and so were not kept; one that was sent before changes nothing
      */
-    public function append(Sheet $sheet, array $events, User $user): int
+    public function append(Sheet $sheet, array $events, User $user): array
     {
-        return DB::transaction(function () use ($sheet, $events, $user): int {
+        return DB::transaction(function () use ($sheet, $events, $user): array {
             $now = Carbon::now();
             $rung = $this->rung($sheet);
             $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [
@@ -47,7 +47,7 @@ final class RepLog
                 $this->derive($sheet);
             }
 
-            return $new;
+            return $new === count($events) ? [] : DB::table('rep_events')->whereIn('id', array_column($events, 'id'))->where('sheet_id', '!=', $sheet->id)->pluck('id')->all();
         });
     }
 

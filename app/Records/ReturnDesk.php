@@ -44,9 +44,8 @@ final class ReturnDesk
     public function open(Athlete $athlete, array $given, User $by): PlayReturn
     {
         return DB::transaction(function () use ($athlete, $given, $by): PlayReturn {
-            $known = PlayReturn::query()->find($given['id']);
-            if ($known !== null) {
-                return $known;
+            if (Sent::before('returns', $given['id'], ['athlete_id' => $athlete->id])) {
+                return PlayReturn::query()->findOrFail($given['id']);
             }
             $on = $by->workspace->today();
             if ((new ReturnBook([$athlete], $on))->open($athlete->id, $given['ladder']) !== null) {
@@ -75,7 +74,7 @@ final class ReturnDesk
     public function clear(PlayReturn $return, array $given, User $by): void
     {
         DB::transaction(function () use ($return, $given, $by): void {
-            if (ReturnClearance::query()->whereKey($given['id'])->exists()) {
+            if (Sent::before('return_clearances', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
             ReturnClearance::query()->create([
@@ -93,7 +92,7 @@ final class ReturnDesk
     public function measure(PlayReturn $return, array $given, User $by): void
     {
         DB::transaction(function () use ($return, $given, $by): void {
-            if (ReturnMeasure::query()->whereKey($given['id'])->exists()) {
+            if (Sent::before('return_measures', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
             ReturnMeasure::query()->create([...$given, 'return_id' => $return->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
@@ -158,7 +157,7 @@ final class ReturnDesk
     public function accept(PlayReturn $return, array $given, User $by): void
     {
         DB::transaction(function () use ($return, $given, $by): void {
-            if (ReturnStepTaken::query()->whereKey($given['id'])->exists()) {
+            if (Sent::before('return_steps', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
             $on = $by->workspace->today();

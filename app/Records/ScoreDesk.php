@@ -19,9 +19,6 @@ final class ScoreDesk
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Athlete $athlete, array $given, User $by): void
     {
-        if (DB::table('scores')->where('id', $given['id'])->exists()) {
-            return;
-        }
         $this->refuseIgnored($athlete, $given['ladder'], $by);
         $kind = ScoreKind::from($given['kind']);
         try {
@@ -30,10 +27,10 @@ final class ScoreDesk
             throw new Problem(422, 'Some of it cannot be used', $error->getMessage(), ['seen' => [$error->getMessage()]]);
         }
         $now = Carbon::now($by->workspace->timezone);
-        DB::table('scores')->insert([
+        DB::transaction(fn () => Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id]) || DB::table('scores')->insert([
             'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'], 'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
             'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value, 'goal' => $given['goal'], 'taken_by' => $by->id,
-        ]);
+        ]));
     }
 
     /** Where the outcome must be ignored, a target brings the old habit back: it is not scored. */

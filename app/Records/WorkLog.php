@@ -24,7 +24,7 @@ final class WorkLog
     public function add(Athlete $athlete, array $given, User $by): void
     {
         DB::transaction(function () use ($athlete, $given, $by): void {
-            if (DB::table('work_sets')->where('client_id', $given['id'])->exists()) {
+            if (Sent::before('work_sets', $given['id'], ['athlete_id' => $athlete->id], 'client_id')) {
                 return;
             }
             $skill = $this->library->skills()[$given['skill']];

@@ -15,18 +15,24 @@ use App\Http\Views\PatternBoundsView;
 use App\Http\Views\RepEventView;
 use App\Http\Views\ReportedView;
 use App\Http\Views\RotationView;
+use App\Http\Views\StopFromView;
+use App\Http\Views\StopsView;
 use App\Models\RepEvent;
 use App\Models\Sheet;
 use App\Models\SheetBlock;
 use App\Models\User;
 use App\Records\ReadinessBook;
 use App\Records\SheetDesk;
+use App\Records\SheetEvents;
 use App\Records\StationDesk;
 use App\Wording\Wording;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
@@ -35,9 +41,11 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\DoseChoice;
 use Augendo\Core\Planning\StationPlan;
 use Augendo\Core\Readiness\Kind;
-use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\StopTable;
 use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
 
 /** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
 final class CourtsideScreen
@@ -54,10 +62,11 @@ final class CourtsideScreen
         $blocks = [];
         foreach ($sheet->blocks as $i => $block) {
             if ($plans[$i]->reps > 0) {
-                $blocks[] = self::block($desk, $block, $doses[$i], $budget);
+                $blocks[] = self::block($desk, $block, $plans[$i], $doses[$i], $budget);
             }
         }
         $readiness = $desk->readiness();
+        $health = new ReadinessBook([$desk->athlete], $desk->day());
         [$rotation, $neighbours] = self::around($sheet, $user);
 
         return new CourtsideView(
@@ -67,12 +76,12 @@ final class CourtsideScreen
             array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->rung()->faults),
             new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES, Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
-            self::sorenessWords($readiness),
             $neighbours,
             $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
             Parts::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
             array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
-            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), array_map(fn (SorenessReport $report): ReportedView => new ReportedView($report->site->value, $report->side, $report->kind->value, $report->score), (new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete)),
+            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), array_map(fn (SorenessReport $report): ReportedView => new ReportedView($report->site->value, $report->side, $report->kind->value, $report->score), $health->today($desk->athlete)),
+            self::stops($desk, $plans, $health), self::reportsKnown($sheet), self::heard($sheet), self::afterStop($desk, $health),
         );
     }
 
@@ -106,11 +115,92 @@ final class CourtsideScreen
             ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state, isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null))->values()->all()];
     }
 
+    /** @param  list<BlockPlan>  $plans */
+    private static function stops(SheetDesk $desk, array $plans, ReadinessBook $health): StopsView
+    {
+        $table = $health->stopTable($desk->athlete, $desk->squad);
+        $rows = [];
+        foreach (array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0) as $plan) {
+            foreach (Side::cases() as $side) {
+                $load = self::load($plan)."|{$side->value}";
+                $rows[$load] ??= self::stopRows($table, $load, $plan->asked->skill->loadedChannels(), $desk->athlete->throwing_side->bodySide($side));
+            }
+        }
+
+        return new StopsView(
+            array_map(fn (array $place): string => "{$place[0]->value}|{$place[1]}", $table->places),
+            array_merge(...array_map(fn (Moment $moment): array => [$moment->value => StopTable::readsAs($moment)->value], Moment::cases())),
+            array_merge(...array_values($rows)),
+        );
+    }
+
+    /**
+     * @param  list<Channel>  $channels
+     * @return list<StopFromView>
+     */
+    private static function stopRows(StopTable $table, string $load, array $channels, string $bodySide): array
+    {
+        $rows = [];
+        foreach (StopTable::MOMENTS as $moment) {
+            foreach (Kind::cases() as $kind) {
+                $from = fn (Word $word): string => $table->from($word, $moment, $kind, $channels, $bodySide);
+                $rows[] = new StopFromView($load, $moment->value, $kind->value, $from(Word::None), $from(Word::Refer));
+            }
+        }
+
+        return $rows;
+    }
+
+    /** Names what a block loads. */
+    private static function load(BlockPlan $plan): string
+    {
+        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $plan->asked->skill->loadedChannels()));
+    }
+
+    /** @return list<string> ids of the reports that these answers know of */
+    private static function reportsKnown(Sheet $sheet): array
+    {
+        return DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', '>=', $sheet->day()->plus(-1)->iso())->orderBy('id')->pluck('id')->all();
+    }
+
+    /** Changes whenever a report, a clearance or a condition comes or goes: another device then asks anew. */
+    public static function heard(Sheet $sheet): string
+    {
+        $of = fn (string $table, string $at): string => implode(' ', (array) DB::table($table)->where('athlete_id', $sheet->athlete_id)->selectRaw("count(*) as n, max({$at}) as last")->first());
+
+        return hash('xxh128', implode('|', [
+            $of('soreness_reports', 'received_at'), $of('soreness_reports', 'withdrawn_at'), $of('clearances', 'received_at'), $of('known_conditions', 'set_at'), $of('wellness', 'received_at'), $of('missing_counts', 'since'),
+        ]));
+    }
+
+    /** What was tapped although the work had to stop: kept, counted as load, and said. */
+    public static function afterStop(SheetDesk $desk, ReadinessBook $health): ?string
+    {
+        $stopped = [];
+        $reps = 0;
+        $first = null;
+        $blocks = $desk->sheet->blocks->keyBy('id');
+        foreach (SheetEvents::standing($desk->sheet->events) as $rep) {
+            $block = $blocks[$rep->block_id]->dose(app(Library::class));
+            $side = $desk->athlete->throwing_side->bodySide(Side::from($rep->side));
+            $key = "{$block->skill->id}|{$side}";
+            if (! array_key_exists($key, $stopped)) {
+                $stopped[$key] = $health->stoppedAt($desk->athlete, $desk->squad, $block->skill->loadedChannels(), $side);
+            }
+            if ($stopped[$key] !== null && Instant::of($rep->at)->isAfter($stopped[$key])) {
+                $reps++;
+                $first = $first === null || $first->isAfter($stopped[$key]) ? $stopped[$key] : $first;
+            }
+        }
+
+        return $first === null ? null : Wording::afterStop($reps, $first);
+    }
+
     /**
      * @param  non-empty-list<BlockPlan>  $doses
      * @param  list<Gauge>  $budget
      */
-    private static function block(SheetDesk $desk, SheetBlock $block, array $doses, array $budget): CourtsideBlockView
+    private static function block(SheetDesk $desk, SheetBlock $block, BlockPlan $planned, array $doses, array $budget): CourtsideBlockView
     {
         $plan = $doses[0];
         $dose = $plan->asked;
@@ -119,7 +209,7 @@ final class CourtsideScreen
             $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->side()->mirror($dose->text), $plan->repsBySet(),
             $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
             ! $desk->rung()->outcomeIgnored && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true) && $dose->skill->family !== Family::Jump,
-            array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses),
+            array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses), self::load($planned),
         );
     }
 
@@ -151,20 +241,5 @@ final class CourtsideScreen
         }
 
         return $both;
-    }
-
-    /** @return array<string, list<string>> by kind, the word for scores 0 to 10 */
-    private static function sorenessWords(Readiness $readiness): array
-    {
-        $words = [];
-        foreach (Kind::cases() as $kind) {
-            $words[$kind->value] = array_map(function (int $score) use ($readiness, $kind): string {
-                $word = $readiness->school->wordOf($kind, $score);
-
-                return ($kind === Kind::Muscle && $score >= 3 && $word !== Word::Refer ? $word->oneWorse($kind) : $word)->value;
-            }, range(0, 10));
-        }
-
-        return $words;
     }
 }

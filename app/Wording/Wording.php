@@ -10,6 +10,7 @@ use Augendo\Core\Gates\Gate;
 use Augendo\Core\Gates\GateDecision;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Limits\CapLimit;
@@ -112,9 +113,17 @@ final class Wording
             'known' => "{$report}: a condition the clinician knows, the day stays light.",
             'holds_overnight' => "{$report}: the strict school holds this until the next morning’s report.",
             'fever' => 'Fever: no training today.',
+            'counts_missing' => 'Counts are missing from a device: what was done is not known yet, so the dose is that of somebody not checked in.',
             'no_report' => 'No report today.',
             default => 'Checked in, nothing sore here.',
         };
+    }
+
+    public static function afterStop(int $reps, Instant $stopped): string
+    {
+        $were = $reps === 1 ? 'repetition was' : 'repetitions were';
+
+        return "{$reps} {$were} tapped after the work had to stop at ".substr($stopped->text, 11, 5).'. They are kept and count as load.';
     }
 
     public static function referral(SorenessReport $report): string

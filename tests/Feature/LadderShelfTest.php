@@ -38,8 +38,8 @@ final class LadderShelfTest extends TestCase
         $this->assertSame($own['id'], Sheet::query()->where('athlete_id', $pia->id)->where('held_on', '>', $this->coach()->workspace->today()->iso())->where('state', 'planned')->value('ladder'));
 
         // A second version: done sheets keep the first, planned ones are fitted to the second.
-        $this->travel(10)->minutes();
         $sheet = $this->sheetOf('Pia');
+        $this->travel(10)->minutes();
         $block = $this->judgedBlock($sheet);
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1), $this->tap($block, 2), $this->tap($block, 3)]])->assertOk();
         $this->assertSame(3, $this->seen('Pia', $own['id']));

@@ -12,8 +12,11 @@ use App\Http\Requests\FinishRequest;
 use App\Http\Views\AfterView;
 use App\Http\Views\CourtsideView;
 use App\Http\Views\EventsAnswerView;
+use App\Http\Views\HeardView;
 use App\Http\Views\SheetView;
+use App\Models\Athlete;
 use App\Models\Sheet;
+use App\Records\MissingCounts;
 use App\Records\RepLog;
 use App\Records\SheetDesk;
 use App\Screens\AfterScreen;
@@ -76,11 +79,35 @@ final class SheetController
     public function events(EventsRequest $request, Sheet $sheet, RepLog $log): JsonResponse
     {
         [$valid, $refused] = $request->sorted($sheet);
-        if ($valid !== []) {
-            $log->append($sheet, $valid, $request->user());
-        }
+        $taken = $valid === [] ? [] : $log->append($sheet, $valid, $request->user());
+        $refused += array_fill_keys($taken, 'Another tap was kept under this id already, on another sheet.');
 
-        return response()->json(new EventsAnswerView(array_column($valid, 'id'), (object) $refused));
+        return response()->json(new EventsAnswerView(array_values(array_diff(array_column($valid, 'id'), array_keys($refused))), (object) $refused));
+    }
+
+    #[Answers(HeardView::class)]
+    public function heard(Sheet $sheet): JsonResponse
+    {
+        return response()->json(new HeardView(CourtsideScreen::heard($sheet)));
+    }
+
+    #[Answers(null)]
+    public function missing(Request $request, MissingCounts $missing): JsonResponse
+    {
+        $given = $request->validate([
+            'device' => ['required', 'uuid'], 'athletes' => ['present', 'array', 'max:500'], 'athletes.*.athlete_id' => ['required', 'uuid'], 'athletes.*.count' => ['required', 'integer', 'between:1,100000'],
+        ]);
+        $missing->tell($given['device'], array_map(intval(...), array_column($given['athletes'], 'count', 'athlete_id')), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function giveUpMissing(Request $request, Athlete $athlete, MissingCounts $missing): JsonResponse
+    {
+        $missing->giveUp($athlete, $request->user());
+
+        return response()->json(status: 204);
     }
 
     #[Answers(AfterView::class)]

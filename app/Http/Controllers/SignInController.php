@@ -67,7 +67,7 @@ final class SignInController
     private function about(User $user): JsonResponse
     {
         return response()->json(new MeView(
-            $user->name, $user->role->value, $user->workspace->name, $user->workspace->today()->iso(),
+            $user->key(), $user->name, $user->role->value, $user->workspace->name, $user->workspace->today()->iso(),
             $user->role->records(), $user->role->decides(), $user->role->clears(), Parts::squads($user),
         ));
     }

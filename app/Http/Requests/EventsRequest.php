@@ -6,6 +6,9 @@ namespace App\Http\Requests;
 
 use App\Models\Sheet;
 use App\Records\SheetEvents;
+use App\Wording\Wording;
+use Augendo\Core\Instant;
+use Augendo\Core\InvalidValue;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
@@ -41,7 +44,7 @@ final class EventsRequest extends FormRequest
                 'side' => ['required', Rule::in(['dominant', 'other'])],
                 'effort' => ['required_if:kind,felt', 'nullable', 'numeric', 'between:0,1'],
                 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
-                'at' => ['required', new PastInstant],
+                'at' => ['required', new PastInstant, fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail)],
                 'seq' => ['required', 'integer', 'min:0'],
                 'device' => ['required', 'uuid'],
             ], ['note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.', 'block_id.in' => 'This block is not on the sheet any more.']);
@@ -53,5 +56,18 @@ final class EventsRequest extends FormRequest
         }
 
         return [$valid, $refused];
+    }
+
+    /** A sheet of a day that has come neither for the club nor for whoever taps: what is done now is not done on that day. */
+    private function refuseBeforeItsDay(Sheet $sheet, mixed $at, \Closure $fail): void
+    {
+        try {
+            $lived = Instant::of(is_string($at) ? $at : '')->day;
+        } catch (InvalidValue) {
+            return;
+        }
+        if ($sheet->day()->isAfter($lived) && $sheet->day()->isAfter($this->user()->workspace->today())) {
+            $fail('This session is planned for '.Wording::day($sheet->day()).'. Plan one for today, and count on it.');
+        }
     }
 }

@@ -10,10 +10,10 @@ use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 use Illuminate\Support\Carbon;
 
-/** A time with its offset that has been; ten minutes of a fast clock are forgiven. */
+/** A time with its offset that has been; five minutes of a fast clock are forgiven. */
 final class PastInstant implements ValidationRule
 {
-    private const FAST_CLOCK_S = 600;
+    private const FAST_CLOCK_S = 300;
 
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {

@@ -23,15 +23,24 @@ final class ScoreRequest extends FormRequest
             'ladder' => ['present', 'nullable', 'string', 'max:80'],
             'seen' => ['required', 'array'],
             'seen.points_each' => [$kind(ScoreKind::TargetRound), 'integer', 'between:1,100'],
-            'seen.zones' => [$kind(ScoreKind::TargetRound), 'array', 'between:1,12'],
-            'seen.zones.*' => ['array', 'between:1,50'],
+            'seen.zones' => [$kind(ScoreKind::TargetRound), 'array', 'list', 'between:1,12'],
+            'seen.zones.*' => ['array', 'list', 'between:1,50'],
             'seen.zones.*.*' => ['boolean'],
             'seen.throws' => [$kind(ScoreKind::ClearTargets), 'integer', 'between:1,500'],
             'seen.targets' => [$kind(ScoreKind::ClearTargets), 'integer', 'between:1,50'],
-            'seen.attempts' => [$kind(ScoreKind::InARow), 'array', 'between:1,500'],
+            'seen.attempts' => [$kind(ScoreKind::InARow), 'array', 'list', 'between:1,500'],
             'seen.attempts.*' => ['boolean'],
-            'seen.points' => [$kind(ScoreKind::ServeGame), $kind(ScoreKind::Grouping), 'array', 'between:1,300'],
-            'seen.points.*' => ['array', 'size:2'],
+            'seen.points' => [$kind(ScoreKind::ServeGame), $kind(ScoreKind::Grouping), 'array', 'list', 'between:1,300'],
+            'seen.points.*' => ['array', 'list', 'size:2'],
+            'seen.points.*.*' => $this->input('kind') === ScoreKind::Grouping->value ? ['required', $this->aNumber(...), 'numeric', 'between:-100,100'] : ['nullable', 'boolean'],
         ];
+    }
+
+    /** True is no number, whatever it can be read as. */
+    private function aNumber(string $attribute, mixed $value, \Closure $fail): void
+    {
+        if (! is_int($value) && ! is_float($value)) {
+            $fail('This is not a number.');
+        }
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
@@ -19,10 +22,13 @@ final class WorkRequest extends FormRequest
     public function rules(): array
     {
         $today = $this->user()->workspace->today();
+        // Whoever enters it may be hours ahead of the club: their own today has come for them.
+        $latest = $this->livedDay()?->latest($today) ?? $today;
 
         return [
             'id' => ['required', new UuidV7],
-            'day' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$today->iso(), 'after:'.$today->plus(-self::DAYS_BACK)->iso()],
+            'day' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$latest->iso(), 'after:'.$today->plus(-self::DAYS_BACK)->iso()],
+            'at' => ['nullable', new PastInstant],
             'source' => ['required', Rule::in(['home', 'match', 'other club'])],
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
             'reps' => ['required', 'integer', 'between:1,1000'],
@@ -30,6 +36,15 @@ final class WorkRequest extends FormRequest
             'distance_m' => ['present', 'nullable', 'numeric', 'gt:0', 'max:200'],
             'side' => ['required', Rule::enum(Side::class)],
         ];
+    }
+
+    private function livedDay(): ?Day
+    {
+        try {
+            return Instant::of((string) $this->string('at'))->day;
+        } catch (InvalidValue) {
+            return null;
+        }
     }
 
     /** @return array<string, string> */

@@ -42,5 +42,8 @@ final readonly class CourtsideBlockView
         /** @var list<DoseView> as planned first, then what it may be changed to */
         #[OA\Property(type: 'array', items: new OA\Items(ref: DoseView::class))]
         public array $doses,
+        /** names what it loads, for the table of stops */
+        #[OA\Property]
+        public string $load,
     ) {}
 }

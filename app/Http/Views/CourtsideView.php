@@ -44,9 +44,6 @@ final readonly class CourtsideView
         /** @var list<RepEventView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RepEventView::class))]
         public array $events,
-        /** @var array<string, list<string>> the word of a report while working, by kind and score */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))]
-        public array $soreness_words,
         /** @var list<NeighbourView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NeighbourView::class))]
         public array $neighbours,
@@ -72,5 +69,17 @@ final readonly class CourtsideView
         /** @var list<ReportedView> what is sore today so far: more of it stops the work */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReportedView::class))]
         public array $reported,
+        /** what a report made here would mean: looked up with no connection */
+        #[OA\Property]
+        public StopsView $stops,
+        /** @var list<string> reports that this answer knows of; what lies on a device and is not among them stops by the table */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $reports_known,
+        /** changes when something about the athlete’s health is new */
+        #[OA\Property]
+        public string $health,
+        /** what was tapped although the work had to stop */
+        #[OA\Property]
+        public ?string $after_stop,
     ) {}
 }

@@ -11,6 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class MeView
 {
     public function __construct(
+        /** whose what is kept on a device is */
+        #[OA\Property]
+        public string $key,
         #[OA\Property]
         public string $name,
         #[OA\Property]

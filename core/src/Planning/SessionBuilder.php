@@ -63,7 +63,7 @@ final class SessionBuilder
     {
         foreach ($this->blocks as $i => $block) {
             $word = $this->frame->wordFor($block);
-            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced && $this->frame->readiness->checkedIn)) {
+            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced && ! $this->frame->readiness->trainsAsUnknown())) {
                 continue;
             }
             $channels = $this->frame->channelsWith($word, $block);

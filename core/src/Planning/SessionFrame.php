@@ -49,7 +49,7 @@ final readonly class SessionFrame
         public string $session,
         public SetCost $price,
         public Readiness $readiness,
-        LoadRecord $record,
+        private LoadRecord $record,
         private LimitCalendar $limits,
         array $otherPlans,
         public ?int $idleDays,
@@ -95,7 +95,7 @@ final readonly class SessionFrame
     /** @return float the most effort the word allows, 0 to 1; no report today is never better than a report, whatever an older referral says */
     public function effortCap(Word $word): float
     {
-        return min($this->readiness->checkedIn ? 1.0 : self::UNKNOWN_EFFORT, match ($word) {
+        return min($this->readiness->trainsAsUnknown() ? self::UNKNOWN_EFFORT : 1.0, match ($word) {
             Word::Reduced => self::REDUCED_EFFORT,
             Word::Unknown => self::UNKNOWN_EFFORT,
             default => 1.0,
@@ -158,7 +158,8 @@ final readonly class SessionFrame
     }
 
     /**
-     * What each hard limit that these blocks touch still allows this session, in the limit's measure: the budget courtside counts down.
+     * What each hard limit that these blocks touch still allows this session beside what else is planned for the day, in the limit's measure:
+     * the budget courtside counts down.
      *
      * @param  array<int, BlockPlan>  $blocks
      * @return list<Gauge> those with an allowance
@@ -166,8 +167,9 @@ final readonly class SessionFrame
     public function budget(array $blocks): array
     {
         $ones = array_values(array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks));
+        $board = $this->limits->board($this->on, $this->record->with($this->sameDay));
 
-        return array_values(array_filter($this->board->hardTouchedBy($ones)->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
+        return array_values(array_filter($board->hardTouchedBy($ones)->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
     }
 
     /**

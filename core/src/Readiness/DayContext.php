@@ -11,8 +11,9 @@ final readonly class DayContext
      * @param  list<KnownCondition>  $conditions
      * @param  bool  $fever  reported today
      * @param  bool  $holdsOvernight  in the strict school, a none from joint or sharp pain holds until the next morning's report
+     * @param  bool  $countsMissing  whether repetitions are known to lie on a device that has not sent them: what was done is then not known
      */
-    public function __construct(public array $conditions = [], public bool $fever = false, public bool $holdsOvernight = false) {}
+    public function __construct(public array $conditions = [], public bool $fever = false, public bool $holdsOvernight = false, public bool $countsMissing = false) {}
 
     public function knows(SorenessReport $report): bool
     {

@@ -22,7 +22,14 @@ final readonly class Readiness
         public array $reasons,
         public array $openReferrals,
         public bool $checkedIn,
+        public bool $countsMissing,
     ) {}
+
+    /** No report today, or repetitions that nobody here knows of yet: the dose and the effort are those of the unknown, whatever else is known. */
+    public function trainsAsUnknown(): bool
+    {
+        return ! $this->checkedIn || $this->countsMissing;
+    }
 
     /**
      * @param  int|null  $age  whole years on the day, null when not known
@@ -54,16 +61,12 @@ final readonly class Readiness
             self::refer($reasons, new Reason('referral', Word::Refer, $report), $report->site, $report->kind);
         }
         foreach (self::byPlace($reports, $on) as [$day, $last]) {
-            $judged = SitePlace::judge($day, $school, $last, $reports, $isCleared, $around->knows(...));
-            $latest = $last[array_key_last($last)];
-            foreach ($judged as $reason) {
-                if ($reason->rule === 'trend' && $reason->word === Word::Refer) {
+            foreach (self::reasonsOfPlace($day, $school, $last, $reports, $isCleared, $around, counts: $day->equals($on)) as $channel => $given) {
+                $reasons[$channel] = [...$reasons[$channel], ...$given];
+                foreach ($given as $reason) {
                     // It holds until the place is reported on again, or cleared.
-                    $open[] = $latest;
-                    self::refer($reasons, $reason, $latest->site, $latest->kind);
-                } elseif ($day->equals($on)) {
-                    foreach ($latest->site->channels() as $channel) {
-                        $reasons[$channel->value][] = $reason;
+                    if ($reason->rule === 'trend' && $reason->word === Word::Refer && $reason->report !== null && ! in_array($reason->report, $open, true)) {
+                        $open[] = $reason->report;
                     }
                 }
             }
@@ -78,6 +81,10 @@ final readonly class Readiness
             $reasons[$channel->value][] = new Reason('fever', Word::None);
         }
 
+        foreach ($around->countsMissing ? Channel::cases() : [] as $channel) {
+            $reasons[$channel->value][] = new Reason('counts_missing', Word::Unknown);
+        }
+
         $channels = [];
         foreach ($reasons as $channel => $because) {
             $because[] = $checkedIn ? new Reason('nothing_sore', Word::Full) : new Reason('no_report', Word::Unknown);
@@ -89,7 +96,7 @@ final readonly class Readiness
                 : array_values(array_filter($because, fn (Reason $reason): bool => $reason->rule !== 'nothing_sore'));
         }
 
-        return new self($school, self::worst(array_values($channels)), $channels, $reasons, $open, $checkedIn);
+        return new self($school, self::worst(array_values($channels)), $channels, $reasons, $open, $checkedIn, $around->countsMissing);
     }
 
     /**
@@ -108,7 +115,7 @@ final readonly class Readiness
             $counting = array_filter($this->reasons[$channel->value], fn (Reason $reason): bool => $reason->countsOn($side));
 
             return self::worst([
-                $this->checkedIn ? Word::Full : Word::Unknown,
+                $this->trainsAsUnknown() ? Word::Unknown : Word::Full,
                 ...array_map(fn (Reason $reason): Word => $reason->word, array_values($counting)),
             ]);
         }, $loaded));
@@ -136,6 +143,35 @@ final readonly class Readiness
 
             return true;
         }));
+    }
+
+    /**
+     * Rules 6 to 8 for one place: what the reports of its last day give each channel.
+     *
+     * @param  Day  $day  the last day it was reported on
+     * @param  non-empty-list<SorenessReport>  $last  of that day, in order of time
+     * @param  list<SorenessReport>  $all
+     * @param  callable(SorenessReport): bool  $isCleared
+     * @param  bool  $counts  whether that day is the one that is judged; of an earlier one only a referral is left
+     * @param  bool  $spreads  whether a report that refers by itself is spread over the channels here, because nobody has looked for open referrals
+     * @return array<string, list<Reason>> by channel
+     */
+    public static function reasonsOfPlace(Day $day, School $school, array $last, array $all, callable $isCleared, DayContext $around, bool $counts, bool $spreads = false): array
+    {
+        $reasons = array_fill_keys(array_column(Channel::cases(), 'value'), []);
+        $latest = $last[array_key_last($last)];
+        foreach (SitePlace::judge($day, $school, $last, $all, $isCleared, $around->knows(...)) as $reason) {
+            $refers = $reason->word === Word::Refer && ($reason->rule === 'trend' || ($spreads && $reason->report === $latest));
+            if ($refers) {
+                self::refer($reasons, $spreads ? new Reason('referral', Word::Refer, $latest) : $reason, $latest->site, $latest->kind);
+            } elseif ($counts) {
+                foreach ($latest->site->channels() as $channel) {
+                    $reasons[$channel->value][] = $reason;
+                }
+            }
+        }
+
+        return $reasons;
     }
 
     /** @param  list<Word>  $words */

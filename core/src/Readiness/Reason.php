@@ -8,7 +8,7 @@ namespace Augendo\Core\Readiness;
 final readonly class Reason
 {
     /**
-     * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`, `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `nothing_sore`, `no_report`
+     * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`, `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `counts_missing`, `nothing_sore`, `no_report`
      * @param  SorenessReport|null  $report  the report the rule looked at
      */
     public function __construct(public string $rule, public Word $word, public ?SorenessReport $report = null) {}

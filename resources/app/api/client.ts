@@ -1,3 +1,4 @@
+import { personHere } from '../offline/person';
 import type { components } from './schema';
 
 type Schemas = components['schemas'];
@@ -86,28 +87,45 @@ function csrfToken(): string {
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
-/** @param linkToken token of a personal link or an invitation, which stands for a sign-in */
-export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown, linkToken?: string): Promise<T> {
+/** A request that gets no answer for so long has failed: what it carries is kept and tried again. */
+const PATIENCE_MS = 20_000;
+
+type Ways = {
+    /** token of a personal link or an invitation, which stands for a sign-in */
+    linkToken?: string;
+    withinMs?: number;
+};
+
+/** Asked before anybody is known to be here, or to find out who is. */
+const SPEAKS_FOR_NOBODY = ['/api/me', '/api/sign-in', '/api/sign-out', '/sanctum/csrf-cookie'];
+
+export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown, { linkToken, withinMs = PATIENCE_MS }: Ways = {}): Promise<T> {
     let response: Response;
+    let text: string;
+    const speaksFor = linkToken === undefined && !SPEAKS_FOR_NOBODY.includes(path) ? personHere() : null;
     try {
         response = await fetch(path, {
             method,
+            signal: AbortSignal.timeout(withinMs),
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': csrfToken(),
                 ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
                 ...(linkToken === undefined ? {} : { 'X-Link-Token': linkToken }),
+                ...(speaksFor === null ? {} : { 'X-Augendo-Person': speaksFor.key }),
             },
             body: body === undefined ? undefined : JSON.stringify(body),
         });
+        text = await response.text();
     } catch {
         throw new Problem(0, 'No connection', 'The server is out of reach. What you entered is kept on this device and sent when it is back.');
     }
-    const text = await response.text();
     const answer: unknown = text === '' ? null : safeJson(text);
     if (response.ok) return answer as T;
-    const problem = (answer ?? {}) as { title?: string; detail?: string; errors?: Record<string, string[]> };
-    if (response.status === 401 && path !== '/api/me' && linkToken === undefined) signedOut.dispatchEvent(new Event('signed-out'));
+    const problem = (answer ?? {}) as { title?: string; detail?: string; code?: string; errors?: Record<string, string[]> };
+    // Another person signed in on this device: this page speaks for nobody any more.
+    if (problem.code === 'other_person') window.location.reload();
+    else if (response.status === 401 && path !== '/api/me' && path !== '/api/sign-out' && linkToken === undefined) signedOut.dispatchEvent(new Event('signed-out'));
     throw new Problem(response.status, problem.title ?? 'This did not work', problem.detail ?? `The server answered ${response.status}.`, problem.errors);
 }
 

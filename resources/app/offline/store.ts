@@ -1,59 +1,48 @@
-import Dexie, { type EntityTable, type Table } from 'dexie';
-import { v4 as uuidV4, v7 as uuidV7 } from 'uuid';
-import { api, type Courtside, Problem, type RepEvent } from '../api/client';
+import { v7 as uuidV7 } from 'uuid';
+import { api, type Courtside, type Me, Problem } from '../api/client';
+import { deviceId, everybody, getUp, type Person, personHere, signOutIsDone, signOutIsOwed, sitDown } from './person';
+import { type Kept, type KeptReport, type KeptWork, reading, type Report, type Sending, shelf, Shelf, type Tap, type Work } from './shelf';
 
-export type Sending = 'waiting' | 'sent' | 'refused';
-
-/** A tap as it lies on this device. */
-export type Tap = RepEvent & { sheet_id: string; sending: Sending; why: string | null };
-
-export type Report = { id: string; at: string; moment: string; site: string; side: string | null; kind: string; score: number; note: string | null };
-
-/** Work without a sheet, as it was done: a skill of a match, say. */
-export type Work = { id: string; day: string; source: string; skill: string; reps: number; felt: string | null; distance_m: number | null; side: string };
-
-export type KeptWork = { id: string; athlete_id: string; work: Work; sending: Sending; why: string | null };
-
-type KeptReport = { id: string; athlete_id: string; report: Report; sending: Sending; why: string | null };
-
-/** What was entered lies here before anything is sent, and stays until the server has said that it has it. */
-class Device extends Dexie {
-    taps!: EntityTable<Tap, 'id'>;
-    reports!: Table<KeptReport, string>;
-    work!: Table<KeptWork, string>;
-    packs!: EntityTable<{ sheet_id: string; pack: Courtside }, 'sheet_id'>;
-    answers!: EntityTable<{ key: string; answer: unknown }, 'key'>;
-
-    constructor() {
-        super('augendo');
-        this.version(1).stores({ taps: 'id, sheet_id, sending', reports: 'id, athlete_id, sending', packs: 'sheet_id' });
-        this.version(2).stores({ answers: 'key' });
-        // What a session takes along has another shape now: it is fetched anew. Taps and reports stay.
-        this.version(3).stores({ work: 'id, athlete_id, sending' }).upgrade((kept) => Promise.all([kept.table('packs').clear(), kept.table('answers').clear()]));
-    }
-}
-
-export const device = new Device();
+export type { KeptReport, KeptWork, Report, Tap, Work } from './shelf';
 
 export const newId = (): string => uuidV7();
 
-export function deviceId(): string {
-    const kept = localStorage.getItem('augendo-device');
-    if (kept) return kept;
-    const made = uuidV4();
-    localStorage.setItem('augendo-device', made);
-    return made;
+/** Told whenever something was kept, sent or refused, in this tab or in another one of this browser. */
+export const changes = new EventTarget();
+const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('augendo') : null;
+const told = (): boolean => changes.dispatchEvent(new Event('changed'));
+function changed(): void {
+    told();
+    tabs?.postMessage('changed');
 }
+tabs?.addEventListener('message', (message) => {
+    if (message.data === 'changed') told();
+    // Somebody signed in or out in another tab: what is open here speaks for somebody else.
+    if (message.data === 'person') window.location.reload();
+});
 
 let outOfReach = false;
+let storage: 'fine' | 'refused' = 'fine';
 
 /** Whether what is on screen may be what this device kept, because the server was out of reach when it was last asked. */
 export const isOutOfReach = (): boolean => outOfReach;
 
+/** Whether this device stores what is entered. Where it does not, only the server does. */
+export const stores = (): boolean => storage === 'fine';
+
+function storageIs(now: typeof storage): void {
+    if (storage === now) return;
+    storage = now;
+    told();
+}
+
 async function askOrKept<T>(ask: () => Promise<T>, kept: () => Promise<T | undefined>): Promise<T> {
     try {
         const answer = await ask();
-        if (outOfReach) { outOfReach = false; changed(); }
+        if (outOfReach) {
+            outOfReach = false;
+            changed();
+        }
         return answer;
     } catch (error) {
         const fallback = error instanceof Problem && error.isOffline ? await kept() : undefined;
@@ -64,56 +53,166 @@ async function askOrKept<T>(ask: () => Promise<T>, kept: () => Promise<T | undef
     }
 }
 
+/** Kept for later, if the device lets it: what is on screen does not depend on it. */
+async function putAside(write: (on: Shelf) => PromiseLike<unknown>): Promise<void> {
+    const on = shelf();
+    if (on === null) return;
+    try {
+        await write(on);
+        storageIs('fine');
+    } catch {
+        storageIs('refused');
+    }
+}
+
 /** Asks the server, and falls back on what it answered last when it is out of reach. */
 export function answerOrKept<T>(path: string): Promise<T> {
     return askOrKept(async () => {
         const answer = await api<T>('GET', path);
-        await device.answers.put({ key: path, answer });
+        await putAside((on) => on.answers.put({ key: path, answer }));
         return answer;
-    }, async () => (await device.answers.get(path))?.answer as T | undefined);
+    }, () => reading(async (from) => (await from.answers.get(path))?.answer as T | undefined, undefined));
 }
 
 /** What courtside needs of one sheet; what was taken along when the server is out of reach. */
 export function takeAlong(sheetId: string): Promise<Courtside> {
     return askOrKept(async () => {
         const pack = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
-        await device.packs.put({ sheet_id: sheetId, pack });
+        await putAside((on) => on.packs.put({ sheet_id: sheetId, pack }));
         return pack;
-    }, async () => (await device.packs.get(sheetId))?.pack);
+    }, () => reading(async (from) => (await from.packs.get(sheetId))?.pack, undefined));
 }
 
-/** Leaves nothing of whoever signs out on this device but what is not sent yet. */
-export async function forgetAnswers(): Promise<void> {
-    await device.answers.clear();
-    await device.packs.clear();
+/** Who is signed in. A sign-out that the server has not heard of yet comes first. */
+export async function whoIsHere(): Promise<Me> {
+    if (signOutIsOwed()) await tellSignOut();
+    const me = await answerOrKept<Me>('/api/me');
+    await seated(me);
+    return me;
 }
 
-/** Told whenever something was kept, sent or refused. */
-export const changes = new EventTarget();
-const changed = (): boolean => changes.dispatchEvent(new Event('changed'));
+/** Somebody is signed in here: from now on the device keeps things under their name. */
+export async function seated(me: Me): Promise<void> {
+    const before = personHere();
+    sitDown({ key: me.key, name: me.name });
+    signOutIsDone();
+    await putAside((on) => on.answers.put({ key: '/api/me', answer: me }));
+    void navigator.storage?.persist?.().catch(() => false);
+    if (before !== null && before.key !== me.key) tabs?.postMessage('person');
+}
 
-export async function keepTap(tap: Tap): Promise<void> {
-    await device.taps.put(tap);
+const SIGN_OUT_MS = 4000;
+
+async function tellSignOut(): Promise<void> {
+    try {
+        await api('POST', '/api/sign-out', undefined, { withinMs: SIGN_OUT_MS });
+    } catch (error) {
+        if (!(error instanceof Problem) || error.isOffline) throw new Problem(401, 'Signed out', 'You are signed out here. Signing in needs a connection.');
+    }
+    signOutIsDone();
+}
+
+/** Leaves nothing of whoever signs out on this device but what is not sent yet; with a connection or without one. */
+export async function signOut(): Promise<void> {
+    await putAside((on) => Promise.all([on.answers.clear(), on.packs.clear()]));
+    getUp();
+    tabs?.postMessage('person');
+    await tellSignOut().catch(() => undefined);
+}
+
+/** Taps that could not be stored. They live as long as this page. */
+const loose = new Map<string, Tap>();
+
+/** @returns whether it counts: stored here, or with the server. Else it is held by the page alone, and said so. */
+export async function keepTap(tap: Tap): Promise<boolean> {
+    const on = shelf();
+    try {
+        if (on === null) throw new Error('Nobody is here.');
+        await on.taps.put(tap);
+        storageIs('fine');
+        changed();
+        void flush();
+        return true;
+    } catch {
+        storageIs('refused');
+        loose.set(tap.id, { ...tap, loose: true });
+        told();
+        await flush();
+        return loose.get(tap.id)?.sending === 'sent';
+    }
+}
+
+export async function tapsOf(sheetId: string): Promise<Tap[]> {
+    const stored = await reading((from) => from.taps.where('sheet_id').equals(sheetId).toArray(), []);
+    return [...stored, ...[...loose.values()].filter((tap) => tap.sheet_id === sheetId)];
+}
+
+export const reportsOf = (athleteId: string): Promise<KeptReport[]> => reading((from) => from.reports.where('athlete_id').equals(athleteId).toArray(), []);
+export const workOf = (athleteId: string): Promise<KeptWork[]> => reading((from) => from.work.where('athlete_id').equals(athleteId).toArray(), []);
+
+export async function keepReports(athleteId: string, reports: Report[]): Promise<void> {
+    const kept = reports.map((report): KeptReport => ({ id: report.id, athlete_id: athleteId, report, sending: 'waiting', why: null }));
+    await keepOrSend('reports', kept, (each) => sendReport(each as KeptReport));
+}
+
+export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
+    const kept = work.map((each): KeptWork => ({ id: each.id, athlete_id: athleteId, work: each, sending: 'waiting', why: null }));
+    await keepOrSend('work', kept, (each) => sendWork(each as KeptWork));
+}
+
+/** Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server or not kept at all, and then the form says so. */
+async function keepOrSend(table: 'reports' | 'work', kept: Kept[], send: (kept: Kept) => Promise<unknown>): Promise<void> {
+    const on = shelf();
+    try {
+        if (on === null) throw new Error('Nobody is here.');
+        await (on.table(table)).bulkPut(kept);
+        storageIs('fine');
+    } catch {
+        storageIs('refused');
+        for (const each of kept) await send(each);
+        changed();
+        return;
+    }
     changed();
     void flush();
 }
 
-export async function keepReports(athleteId: string, reports: Report[]): Promise<void> {
-    await device.reports.bulkPut(reports.map((report) => ({ id: report.id, athlete_id: athleteId, report, sending: 'waiting' as const, why: null })));
-    changed();
-    await flush();
-}
+type Tables = 'taps' | 'reports' | 'work';
+const TABLES: Tables[] = ['taps', 'reports', 'work'];
 
-export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
-    await device.work.bulkPut(work.map((each) => ({ id: each.id, athlete_id: athleteId, work: each, sending: 'waiting' as const, why: null })));
-    changed();
-    await flush();
-}
-
-export async function unsent(): Promise<{ waiting: number; refused: number }> {
+export async function unsent(): Promise<{ waiting: number; refused: number; held: number }> {
     const count = async (sending: Sending): Promise<number> =>
-        (await Promise.all([device.taps, device.reports, device.work].map((table) => table.where('sending').equals(sending).count()))).reduce((sum, count) => sum + count, 0);
-    return { waiting: await count('waiting'), refused: await count('refused') };
+        reading(async (from) => (await Promise.all(TABLES.map((table) => from.table(table).where('sending').equals(sending).count()))).reduce((sum, each) => sum + each, 0), 0);
+    const held = [...loose.values()].filter((tap) => tap.sending === 'waiting').length;
+    return { waiting: await count('waiting'), refused: await count('refused'), held };
+}
+
+/** How many taps of one sheet the server has not got yet. */
+export const waitingOf = async (sheetId: string): Promise<number> => (await tapsOf(sheetId)).filter((tap) => tap.sending === 'waiting').length;
+
+export type SetAside = { table: Tables; id: string; about: string; why: string; entry: unknown };
+
+/** What the server refused for good, with the reason. */
+export const setAside = (): Promise<SetAside[]> => reading(async (from) => {
+    const rows = await Promise.all(TABLES.map(async (table) => (await from.table<Kept, string>(table).where('sending').equals('refused').toArray()).map((each): SetAside => ({ table, id: each.id, about: about(table, each), why: each.why ?? '', entry: each }))));
+    return rows.flat();
+}, []);
+
+function about(table: Tables, kept: Kept): string {
+    if (table === 'taps') return `Tap of ${(kept as unknown as Tap).at.slice(0, 16).replace('T', ' ')}`;
+    return table === 'reports' ? `Report: ${(kept as KeptReport).report.site}, ${(kept as KeptReport).report.score}` : `Work: ${(kept as KeptWork).work.reps} of ${(kept as KeptWork).work.day}`;
+}
+
+export async function sendAgain(): Promise<void> {
+    await putAside((on) => Promise.all(TABLES.map((table) => on.table(table).where('sending').equals('refused').modify({ sending: 'waiting', why: null }))));
+    changed();
+    await flush();
+}
+
+/** Takes what was refused off this device: after it was written to a file. */
+export async function dropSetAside(): Promise<void> {
+    await putAside((on) => Promise.all(TABLES.map((table) => on.table(table).where('sending').equals('refused').delete())));
+    changed();
 }
 
 let running: Promise<void> | null = null;
@@ -129,9 +228,10 @@ export function flush(): Promise<void> {
         do {
             again = false;
             try {
-                await sendReports();
+                await sendEach<KeptReport>('reports', sendReport);
                 await sendTaps();
-                await sendWork();
+                await sendEach<KeptWork>('work', sendWork);
+                await tellMissing();
             } catch (error) {
                 // Out of reach or signed out: it stays here, and the next try takes it along.
                 if (!(error instanceof Problem)) throw error;
@@ -144,41 +244,102 @@ export function flush(): Promise<void> {
     return running;
 }
 
+/** Nothing can be sent now, whatever it is. */
+const stopsAll = (problem: Problem): boolean => problem.isOffline || [401, 419, 429, 503].includes(problem.status);
+/** The server has understood it and will never take it. A failure of its own is no refusal. */
+const isForGood = (problem: Problem): boolean => problem.status >= 400 && problem.status < 500;
+
 const BATCH = 200;
 
 async function sendTaps(): Promise<void> {
-    const waiting = await device.taps.where('sending').equals('waiting').toArray();
+    const stored = await reading((from) => from.taps.where('sending').equals('waiting').toArray(), []);
+    const waiting = [...stored, ...[...loose.values()].filter((tap) => tap.sending === 'waiting')];
     for (const sheetId of new Set(waiting.map((tap) => tap.sheet_id))) {
         const ofSheet = waiting.filter((tap) => tap.sheet_id === sheetId).sort((a, b) => a.seq - b.seq).slice(0, BATCH);
-        const answer = await api<{ kept: string[]; refused: Record<string, string> }>('POST', `/api/sheets/${sheetId}/events`, {
-            events: ofSheet.map(({ sheet_id: _sheet, sending: _sending, why: _why, ...event }) => event),
-        });
-        await device.transaction('rw', device.taps, async () => {
-            for (const id of answer.kept) await device.taps.update(id, { sending: 'sent', why: null });
-            for (const [id, why] of Object.entries(answer.refused)) await device.taps.update(id, { sending: 'refused', why });
-        });
+        const took = await sendSome(sheetId, ofSheet);
         changed();
-        if (ofSheet.length === BATCH) again = true;
+        if (took && ofSheet.length === BATCH) again = true;
     }
 }
 
-/** One by one; what the server refuses for good stays here with the reason, and holds nothing else up. */
-async function sendEach<T extends { id: string; sending: Sending; why: string | null }>(table: Table<T, string>, send: (kept: T) => Promise<unknown>): Promise<void> {
-    for (const kept of await table.where('sending').equals('waiting').toArray()) {
+/** @returns whether anything came of it: what the server cannot take together is sent one by one, so that one bad tap holds up no other */
+async function sendSome(sheetId: string, taps: Tap[]): Promise<boolean> {
+    try {
+        const answer = await api<{ kept: string[]; refused: Record<string, string> }>('POST', `/api/sheets/${sheetId}/events`, {
+            events: taps.map(({ sheet_id: _sheet, athlete_id: _athlete, sending: _sending, why: _why, loose: _loose, ...event }) => event),
+        });
+        await settle(taps.filter((tap) => answer.kept.includes(tap.id)), 'sent', () => null);
+        await settle(taps.filter((tap) => tap.id in answer.refused), 'refused', (tap) => answer.refused[tap.id] ?? null);
+        return answer.kept.length > 0;
+    } catch (error) {
+        if (!(error instanceof Problem) || stopsAll(error)) throw error;
+        if ([403, 404].includes(error.status) || (taps.length === 1 && isForGood(error))) {
+            await settle(taps, 'refused', () => error.message);
+            return true;
+        }
+        let took = false;
+        for (const tap of taps.length > 1 ? taps : []) took = (await sendSome(sheetId, [tap])) || took;
+        return took;
+    }
+}
+
+async function settle(taps: Tap[], sending: Sending, why: (tap: Tap) => string | null): Promise<void> {
+    for (const tap of taps.filter((each) => each.loose)) loose.set(tap.id, { ...tap, sending, why: why(tap) });
+    const stored = taps.filter((each) => !each.loose);
+    if (stored.length > 0) await putAside((on) => on.taps.bulkPut(stored.map((tap) => ({ ...tap, sending, why: why(tap) }))));
+}
+
+/** One by one; what the server refuses for good is set aside with the reason, and what it fails on waits. Neither holds anything else up. */
+async function sendEach<T extends Kept>(name: Tables, send: (kept: T) => Promise<unknown>): Promise<void> {
+    for (const kept of await reading((from) => from.table<T, string>(name).where('sending').equals('waiting').toArray(), [])) {
         let outcome: { sending: Sending; why: string | null } = { sending: 'sent', why: null };
         try {
             await send(kept);
         } catch (error) {
-            if (!(error instanceof Problem) || ![403, 404, 422].includes(error.status)) throw error;
-            outcome = { sending: 'refused', why: error.message };
+            if (!(error instanceof Problem) || stopsAll(error)) throw error;
+            outcome = { sending: isForGood(error) ? 'refused' : 'waiting', why: error.message };
         }
-        await table.put({ ...kept, ...outcome });
+        await putAside((on) => on.table<T, string>(name).put({ ...kept, ...outcome }));
         changed();
     }
 }
 
-const sendReports = (): Promise<void> => sendEach<KeptReport>(device.reports, (kept) => api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] }));
-const sendWork = (): Promise<void> => sendEach<KeptWork>(device.work, (kept) => api('POST', `/api/athletes/${kept.athlete_id}/logged-work`, kept.work));
+const sendReport = (kept: KeptReport): Promise<unknown> => api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] });
+const sendWork = (kept: KeptWork): Promise<unknown> => api('POST', `/api/athletes/${kept.athlete_id}/logged-work`, kept.work);
+
+/** What others who used this device have not sent, by person. They alone can send it. */
+export async function ofOthers(): Promise<Array<{ person: Person; taps: number; athletes: Record<string, number> }>> {
+    const found = [];
+    for (const person of everybody().filter((each) => each.key !== personHere()?.key)) {
+        const theirs = new Shelf(person.key);
+        try {
+            const athletes: Record<string, number> = {};
+            for (const table of TABLES) {
+                for (const each of await theirs.table<Kept, string>(table).where('sending').equals('waiting').toArray()) athletes[each.athlete_id] = (athletes[each.athlete_id] ?? 0) + 1;
+            }
+            const taps = Object.values(athletes).reduce((sum, each) => sum + each, 0);
+            if (taps > 0) found.push({ person, taps, athletes });
+        } catch {
+            // What cannot be read here cannot be told of.
+        } finally {
+            theirs.close();
+        }
+    }
+    return found;
+}
+
+let lastTold = '';
+
+/** Tells the server whose counts lie here unsent under another name: until they come, what those athletes did is not known. */
+async function tellMissing(): Promise<void> {
+    if (personHere() === null) return;
+    const athletes: Record<string, number> = {};
+    for (const other of await ofOthers()) for (const [id, count] of Object.entries(other.athletes)) athletes[id] = (athletes[id] ?? 0) + count;
+    const now = JSON.stringify([personHere()?.key, athletes]);
+    if (now === lastTold) return;
+    await api('POST', '/api/me/missing-counts', { device: deviceId(), athletes: Object.entries(athletes).map(([athlete_id, count]) => ({ athlete_id, count })) });
+    lastTold = now;
+}
 
 const RETRY_MS = 3000;
 
@@ -186,7 +347,7 @@ const RETRY_MS = 3000;
 export function startSending(): void {
     window.addEventListener('online', () => void flush());
     window.setInterval(() => {
-        void unsent().then(({ waiting }) => (waiting > 0 ? flush() : undefined));
+        void unsent().then(({ waiting, held }) => (waiting + held > 0 ? flush() : undefined));
     }, RETRY_MS);
     void flush();
 }

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Courtside, CourtsideBlock, RepEvent } from '../api/client';
 import { nowWithOffset } from '../api/words';
-import { changes, device, deviceId, keepTap, newId, type Tap } from './store';
+import { deviceId } from './person';
+import { changes, keepTap, newId, type Tap, tapsOf } from './store';
 
 export type Verdict = 'good' | 'not_good' | 'unobserved';
 
@@ -26,14 +27,17 @@ export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): Re
     return [...reps.values()];
 }
 
-/** The taps of one sheet: those the server has and those still here. A tap is shown at once and stored before it is sent. */
+/**
+ * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is stored; one that can be
+ * neither stored nor sent is not counted, and said.
+ */
 export function useTaps(pack: Courtside) {
     const [local, setLocal] = useState<Tap[]>([]);
-    const [storeFailed, setStoreFailed] = useState(false);
+    const [inking, setInking] = useState<ReadonlySet<string>>(new Set());
     const seq = useRef(0);
 
     const read = useCallback(async () => {
-        const kept = await device.taps.where('sheet_id').equals(pack.sheet_id).toArray();
+        const kept = await tapsOf(pack.sheet_id);
         setLocal((shown) => {
             const byId = new Map(kept.map((tap) => [tap.id, tap]));
             // A tap inked a moment ago may not be stored yet.
@@ -51,20 +55,21 @@ export function useTaps(pack: Courtside) {
     const events = useMemo(() => {
         const byId = new Map<string, RepEvent>();
         for (const event of pack.events) byId.set(event.id, event);
-        for (const tap of local) if (tap.sending !== 'refused') byId.set(tap.id, tap);
+        for (const tap of local) if (tap.sending !== 'refused' && !(tap.loose && tap.sending === 'waiting')) byId.set(tap.id, tap);
         return [...byId.values()];
     }, [pack.events, local]);
     seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
 
     const add = useCallback((block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {
         const made: Tap = {
-            id: newId(), sheet_id: pack.sheet_id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
+            id: newId(), sheet_id: pack.sheet_id, athlete_id: pack.athlete.id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
             verdict: tap.verdict ?? null, fault: tap.fault ?? null, note: tap.note ?? null, side: tap.side, effort: dose.effort, distance_m: dose.distance_m ?? null, seen: tap.seen ?? null,
             at: nowWithOffset(), seq: seq.current++, device: deviceId(), sending: 'waiting', why: null,
         };
         setLocal((shown) => [...shown, made]);
-        keepTap(made).catch(() => setStoreFailed(true));
-    }, [pack.sheet_id]);
+        setInking((now) => new Set([...now, made.id]));
+        void keepTap(made).finally(() => setInking((now) => new Set([...now].filter((id) => id !== made.id))));
+    }, [pack.athlete.id, pack.sheet_id]);
 
     return {
         reps: useMemo(() => standing(events), [events]),
@@ -80,7 +85,10 @@ export function useTaps(pack: Courtside) {
         trying: useMemo(() => events.filter((event) => event.kind === 'trying').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).at(-1)?.note ?? '', [events]),
         waiting: local.filter((tap) => tap.sending === 'waiting').length,
         refused: local.filter((tap) => tap.sending === 'refused'),
-        storeFailed,
+        /** Held by this page alone: not stored, not sent, not counted. */
+        held: local.filter((tap) => tap.loose && tap.sending === 'waiting').length,
+        /** Shown, and not stored yet. */
+        inking,
         add,
     };
 }

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type AthleteCard } from '../api/client';
 import { nowWithOffset } from '../api/words';
-import { keepReports, newId, type Report } from '../offline/store';
+import { flush, keepReports, newId, type Report } from '../offline/store';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
 import { SoreForm } from './SoreForm';
@@ -16,9 +16,10 @@ export function CheckIn({ athlete, moment, onDone, onClose }: { athlete: Athlete
     const keep = async (reports: Report[]): Promise<void> => {
         try {
             await keepReports(athlete.id, reports);
-            await queries.invalidateQueries();
             onDone?.(reports);
             onClose();
+            await flush();
+            await queries.invalidateQueries();
         } catch (error) {
             setFailed(error);
         }

@@ -3,8 +3,11 @@ import { Link, Outlet, useLocation } from '@tanstack/react-router';
 import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
 import { api, type Me, type Place, Problem, signedOut } from '../api/client';
 import { dayName } from '../api/words';
-import { answerOrKept, flush, forgetAnswers } from '../offline/store';
-import { useUnsent } from '../offline/useUnsent';
+import { flush, seated, signOut, whoIsHere } from '../offline/store';
+import { noteActive, useLock } from '../offline/useLock';
+import { useOthers } from '../offline/useUnsent';
+import { UnsentMark } from './KeptHere';
+import { ChooseCode, Locked } from './Locked';
 import { Notice } from './Notice';
 import { Opens } from './Opens';
 import { Sheetlet } from './Sheetlet';
@@ -22,8 +25,9 @@ export function useMe(): Me {
 export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
     const queries = useQueryClient();
     // Not asked anew when the window gets the focus: while it is asked, the form that somebody is filling in would be gone.
-    const me = useQuery({ queryKey: ['me'], queryFn: () => answerOrKept<Me>('/api/me'), staleTime: Infinity, refetchOnWindowFocus: false });
+    const me = useQuery({ queryKey: ['me'], queryFn: whoIsHere, retry: false, staleTime: Infinity, refetchOnWindowFocus: false });
     const [ended, setEnded] = useState(false);
+    const { locked, unlock } = useLock();
     const path = useLocation({ select: (location) => location.pathname });
     useEffect(() => {
         const listen = (): void => setEnded(true);
@@ -34,29 +38,50 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
     const signedIn = async (who: Me): Promise<void> => {
         // An answer from before the sign-in, still on its way, must not say “signed out” afterwards.
         await queries.cancelQueries({ queryKey: ['me'] });
+        if (me.data && me.data.key !== who.key) {
+            // Somebody else: nothing that was on screen is theirs.
+            await seated(who);
+            noteActive();
+            window.location.assign('/');
+            return;
+        }
+        await seated(who);
+        unlock();
         queries.setQueryData(['me'], who);
         setEnded(false);
         void flush().then(() => queries.invalidateQueries());
     };
     if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
     if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
+    const counting = path.endsWith('/courtside') || path.endsWith('/match');
+    if (locked && !counting) return <Locked name={me.data.name} onUnlock={unlock} onSignOut={() => void leave()} password={<SignIn onSignedIn={(who) => void signedIn(who)} />} />;
     return (
         <MeContext value={me.data}>
-            {!path.endsWith('/courtside') && !path.endsWith('/match') && <TopBar me={me.data} />}
+            {!counting && <TopBar me={me.data} />}
+            {!counting && <Others />}
             <Outlet />
             <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={(who) => void signedIn(who)} /></Sheetlet>
         </MeContext>
     );
 }
 
+async function leave(): Promise<void> {
+    await signOut();
+    window.location.assign('/');
+}
+
+/** Somebody else has taps here that only they can send: how many, and the way to hand the device back. */
+function Others() {
+    const others = useOthers();
+    return others.map(({ name, taps }) => (
+        <p key={name} role="status" className="flex flex-wrap items-center gap-x-3 border-b border-line bg-faint px-4 py-1.5 sm:px-6">
+            <span><strong>{name} has {taps} {taps === 1 ? 'tap' : 'taps'} not sent</strong> on this device. Until they come, their athletes get the dose of somebody not checked in.</span>
+            <button type="button" className="btn" onClick={() => void leave()}>Hand the device back to {name}</button>
+        </p>
+    ));
+}
+
 function TopBar({ me }: { me: Me }) {
-    const queries = useQueryClient();
-    const signOut = async (): Promise<void> => {
-        await api('POST', '/api/sign-out');
-        await forgetAnswers();
-        queries.clear();
-        window.location.assign('/');
-    };
     return (
         <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6">
             <Link to="/" className="head text-xl">Augendo</Link>
@@ -64,16 +89,9 @@ function TopBar({ me }: { me: Me }) {
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><Places /><button type="button" className="btn mt-2" onClick={() => void signOut()}>Sign out</button></div>}>{me.name}</Opens>
+            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><Places /><ChooseCode /><button type="button" className="btn mt-2" onClick={() => void leave()}>Sign out</button></div>}>{me.name}</Opens>
         </nav>
     );
-}
-
-/** Says what lies on this device only. */
-export function UnsentMark() {
-    const { waiting, refused, away } = useUnsent();
-    if (waiting === 0 && refused === 0 && !away) return null;
-    return <span role="status" className="head text-reduced">{away && `No connection, as last seen${waiting + refused > 0 ? '; ' : ''}`}{waiting > 0 && `${waiting} not sent yet`}{waiting > 0 && refused > 0 && ', '}{refused > 0 && <span className="text-stop">{refused} refused, kept here</span>}</span>;
 }
 
 /** Where one is signed in, and the way to end the others. */

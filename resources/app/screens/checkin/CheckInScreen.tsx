@@ -17,7 +17,7 @@ export function CheckInScreen() {
     const [done, setDone] = useState<CheckInPage | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [busy, setBusy] = useState(false);
-    const page = useQuery({ queryKey: ['check-in', token], queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, token), staleTime: Infinity, refetchOnWindowFocus: false });
+    const page = useQuery({ queryKey: ['check-in', token], queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, { linkToken: token }), staleTime: Infinity, refetchOnWindowFocus: false });
     if (page.error) return <main className="mx-auto max-w-md p-6"><h1 className="text-2xl">Augendo</h1><Notice problem={page.error}><button type="button" className="btn mt-2" onClick={() => void page.refetch()}>Try again</button></Notice></main>;
     if (!page.data) return <main><Loading what="your page" /></main>;
     const about = page.data;
@@ -25,7 +25,7 @@ export function CheckInScreen() {
     const send = (given: Report[], extra: Wellness | null): void => {
         setBusy(true);
         const asked = extra !== null && (extra.sleep !== null || extra.energy !== null || extra.ill !== null);
-        api<CheckInPage>('POST', '/api/link/check-in', { reports: given, wellness: asked ? { id: newId(), at: nowWithOffset(), ...extra } : null }, token)
+        api<CheckInPage>('POST', '/api/link/check-in', { reports: given, wellness: asked ? { id: newId(), at: nowWithOffset(), ...extra } : null }, { linkToken: token })
             .then((answer) => { setDone(answer); setProblem(null); }, setProblem).finally(() => setBusy(false));
     };
     const kept = (given: Report[]): void => { setReports(given); if (!about.asks_wellness) send(given, null); };

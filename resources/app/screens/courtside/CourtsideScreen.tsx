@@ -1,13 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowLeft, Check, ChevronDown, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { api, type Courtside, type CourtsideBlock, type Dose, type RepEvent } from '../../api/client';
 import { n, percent } from '../../api/words';
 import { type Report, takeAlong } from '../../offline/store';
+import { useReports } from '../../offline/useReports';
 import { useTaps, type Verdict } from '../../offline/useTaps';
 import { CheckIn } from '../../parts/CheckIn';
-import { UnsentMark } from '../../parts/Frame';
+import { UnsentMark } from '../../parts/KeptHere';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { Sheetlet } from '../../parts/Sheetlet';
@@ -22,6 +23,7 @@ import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
 import { budget, doseOf } from './doses';
+import { stopFrom } from './stops';
 import { grown, leadingFault, nudge, runs, stopsForQuality } from './pattern';
 import { FinishForm } from './FinishForm';
 
@@ -29,13 +31,25 @@ import { FinishForm } from './FinishForm';
 export function CourtsideScreen() {
     const { sheetId } = useParams({ from: '/frame/sheets/$sheetId/courtside' });
     useAwake();
-    const pack = useQuery({
-        queryKey: ['courtside', sheetId],
-        queryFn: () => takeAlong(sheetId),
-    });
+    const pack = useQuery({ queryKey: ['courtside', sheetId], queryFn: () => takeAlong(sheetId) });
+    useHeard(sheetId, pack.data?.health, () => void pack.refetch());
     if (pack.error && !pack.data) return <main className="p-6"><Notice problem={pack.error}><button type="button" className="btn mt-2" onClick={() => void pack.refetch()}>Try again</button></Notice></main>;
     if (!pack.data) return <main><Loading what="the session" /></main>;
     return <Running key={sheetId} pack={pack.data} />;
+}
+
+const LISTEN_MS = 10_000;
+
+/** A report made on another device of the session stops here as well: what is known of the athlete is asked for anew when it has changed. */
+function useHeard(sheetId: string, known: string | undefined, onNews: () => void): void {
+    const heard = useQuery({
+        queryKey: ['heard', sheetId], queryFn: () => api<{ health: string }>('GET', `/api/sheets/${sheetId}/heard`),
+        enabled: known !== undefined, refetchInterval: LISTEN_MS, refetchIntervalInBackground: true, retry: false,
+    });
+    const news = known !== undefined && heard.data !== undefined && heard.data.health !== known;
+    const latest = useRef(onNews);
+    latest.current = onNews;
+    useEffect(() => { if (news) latest.current(); }, [news, heard.dataUpdatedAt]);
 }
 
 const planned = (block: CourtsideBlock): number => block.reps_by_set.reduce((sum, reps) => sum + reps, 0);
@@ -53,7 +67,8 @@ function setAt(block: CourtsideBlock, done: number): { setNo: number; left: numb
 function Running({ pack }: { pack: Courtside }) {
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { reps: counted, seconds, felt, landed, wentOn, trying, refused, storeFailed, add } = useTaps(pack);
+    const { reps: counted, seconds, felt, landed, wentOn, trying, refused, held, inking, add } = useTaps(pack);
+    const kept = useReports(pack.athlete.id);
     // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
     const [second, setSecond] = useState(false);
     const reps = second ? seconds : counted;
@@ -67,7 +82,6 @@ function Running({ pack }: { pack: Courtside }) {
     const [dosing, setDosing] = useState(false);
     const [landing, setLanding] = useState<RepEvent | null>(null);
     const [moved, setMoved] = useState<Record<string, Dose>>({});
-    const [stop, setStop] = useState<string | null>(null);
     const [grew, setGrew] = useState<string | null>(null);
     const [restUntil, setRestUntil] = useState<number | null>(null);
 
@@ -84,6 +98,9 @@ function Running({ pack }: { pack: Courtside }) {
     // While resting, the set that has just been done.
     const feltSet = restUntil !== null ? inBlock.at(-1)?.set_no ?? set.setNo : set.setNo;
     const blockDone = block !== undefined && set.left === 0;
+    // What was reported here stops at once, from the table; the server's next answer takes its place.
+    const sorely = block ? stopFrom(pack, kept, block, onSide) : null;
+    const stop = sorely && (sorely.word === 'refer' ? 'Stop here. What was reported goes to a licensed clinician before this athlete goes on.' : 'Stop this work for today: what was reported rules out the part that hurts.');
     const halted = second ? null : stop ?? pack.stop ?? dose?.blocked ?? (left !== null && left.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null);
 
     const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
@@ -134,10 +151,8 @@ function Running({ pack }: { pack: Courtside }) {
     }, [block, blockDone, count, dosing, finishing, halted, landing, look, naming, navigate, next, onSide, pack.faults, pack.neighbours, pack.sheet_id, sore, undo]);
 
     const afterReport = (reports: Report[]): void => {
-        const worst = reports.find((report) => ['none', 'refer'].includes(pack.soreness_words[report.kind]?.[report.score] ?? ''));
         const more = grown(reports, pack.reported);
-        if (!worst && more) setGrew(`Soreness grew: ${more.side ? `${more.side} ` : ''}${more.site.replace('_', ' ')}, ${more.kind} ${more.score}. Today so far it was less, or not reported.`);
-        if (worst) setStop(pack.soreness_words[worst.kind]?.[worst.score] === 'refer' ? 'Stop here. What was reported goes to a licensed clinician before this athlete goes on.' : 'Stop this work for today: what was reported rules out the part that hurts.');
+        if (more) setGrew(`Soreness grew: ${more.side ? `${more.side} ` : ''}${more.site.replace('_', ' ')}, ${more.kind} ${more.score}. Today so far it was less, or not reported.`);
     };
     const good = judged.filter((rep) => rep.verdict === 'good').length;
     const seen = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good').length;
@@ -165,7 +180,8 @@ function Running({ pack }: { pack: Courtside }) {
             </header>
             {second && <p role="status" className="bg-ink px-3 py-1.5 text-chalk"><strong>Judging along.</strong> Nothing here counts as load or as evidence. Tap every repetition the other one counts, “Not seen” too.</p>}
             {pack.conflicts.length > 0 && <Opens label="What two devices say differently" className="border-b border-line bg-faint px-3 py-1.5 text-left" content={<ul className="grid gap-2">{pack.conflicts.map((each) => <li key={each}>{each}</li>)}</ul>}><strong>Two devices differ{pack.conflicts.length > 1 ? ` in ${pack.conflicts.length} places` : ''}.</strong> Nothing is dropped. <span className="underline">Look</span></Opens>}
-            {storeFailed && <p role="alert" className="bg-stop px-3 py-2 font-bold text-chalk">This device could not store the last tap. Free some space, or write the count down.</p>}
+            {held > 0 && <p role="alert" className="bg-stop px-3 py-2 font-bold text-chalk">{held} {held === 1 ? 'tap is' : 'taps are'} neither stored nor sent, and not counted. Keep this page open until there is a connection, or write the count down.</p>}
+            {pack.after_stop && <p role="status" className="border-b border-line bg-faint px-3 py-1.5">{pack.after_stop}</p>}
             {refused.length > 0 && <p role="alert" className="px-3 py-1 text-stop">{refused.length} taps were refused and are kept here: {refused[0]?.why}</p>}
             {block === undefined ? <div className="grow p-6"><p className="head text-xl">{pack.stop}</p></div> : (
                 <div className="mx-auto grid min-h-0 w-full max-w-6xl grow grid-rows-[auto_1fr] gap-x-10 px-3 md:grid-cols-[1fr_1.1fr] md:grid-rows-1 md:items-center">
@@ -176,7 +192,7 @@ function Running({ pack }: { pack: Courtside }) {
                             <ChevronDown aria-hidden />
                         </Opens>
                         <div className="flex items-end gap-4 py-1">
-                            <p className="shrink-0"><span className="figure block text-[5.5rem] md:text-9xl" data-testid="reps-left">{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
+                            <p className="shrink-0"><span className={`figure block text-[5.5rem] md:text-9xl ${inking.size > 0 ? 'opacity-60' : ''}`} data-testid="reps-left" data-stored={inking.size === 0}>{set.left}</span><span className="label">left in set {set.setNo} of {block.reps_by_set.length}<SetClock started={inBlock.find((rep) => rep.set_no === set.setNo)?.at ?? null} stopped={restUntil !== null || blockDone} /></span></p>
                             <div className="min-w-0 grow pb-1">
                                 {left ? <><Tape tape={left.tape} large /><p className="mt-1.5 leading-tight"><strong>{left.repsLeft} more</strong> <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span></p></> : <p className="text-soft">{second ? 'The limits are counted on the other device.' : 'No limit binds this work.'}</p>}
                                 <div className="-ml-1.5 flex min-w-0 flex-wrap items-center">{block.judged ? <Trying now={trying} cues={pack.faults.map((fault) => fault.cue)} onTry={(note) => { if (dose) add(block, dose, { kind: 'trying', set_no: set.setNo, side: onSide, note }); }} /> : null}{block.doses.length > 1 && !second && <button type="button" className="btn btn-quiet shrink-0" onClick={() => setDosing(true)}>Dose</button>}{block.scored && !second && <button type="button" className="btn btn-quiet shrink-0" disabled={inBlock.length === 0} onClick={() => setLanding(inBlock.at(-1) ?? null)}>Landed</button>}<Pacer holdS={block.hold_s ?? null} />{pack.rotation && <Rotation rotation={pack.rotation} />}</div>
@@ -192,7 +208,7 @@ function Running({ pack }: { pack: Courtside }) {
                         {halted !== null ? (
                             <div role="alert" className="grid gap-3 border-y-4 border-stop py-4">
                                 <p className="head text-2xl text-stop">Stop</p><p className="text-lg">{halted}</p>
-                                <div className="flex flex-wrap gap-2"><button type="button" className="btn thumb" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn thumb" onClick={() => { setStop(null); next(); }}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main thumb" onClick={() => setFinishing(true)}>Finish</button></div>
+                                <div className="flex flex-wrap gap-2"><button type="button" className="btn thumb" onClick={() => count('unobserved')}>One more was done: record it</button>{at < pack.blocks.length - 1 && <button type="button" className="btn thumb" onClick={next}>Next: {pack.blocks[at + 1]?.title}</button>}<button type="button" className="btn btn-main thumb" onClick={() => setFinishing(true)}>Finish</button></div>
                             </div>
                         ) : look !== null ? (
                             <GoingOn why={look} onFinish={() => setFinishing(true)} onReason={(reason) => { if (dose) add(block, dose, { kind: 'going_on', set_no: set.setNo, side: onSide, note: `${grew !== null ? 'soreness grew' : 'quality fell'}: ${reason.toLowerCase()}` }); setGrew(null); }} />

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, type Courtside, Problem, type RepEvent } from '../../api/client';
-import { flush, unsent } from '../../offline/store';
+import { flush, waitingOf } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 
 /** Minutes and felt effort of the session; it ends only when every tap has arrived. */
@@ -14,7 +14,7 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
         setBusy(true);
         try {
             await flush();
-            const { waiting } = await unsent();
+            const waiting = await waitingOf(pack.sheet_id);
             if (waiting > 0) throw new Problem(0, 'Not everything is sent', `${waiting} taps wait on this device. They are safe; finish when the connection is back.`);
             await api('POST', `/api/sheets/${pack.sheet_id}/finish`, { minutes: Number(minutes), session_rpe: rpe });
             onFinished();

@@ -1,5 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Courtside } from '../../api/client';
+import { own } from '../../offline/person';
+import { forget, recall, remember } from '../../offline/place';
 import { Opens } from '../../parts/Opens';
 import { click } from './sound';
 
@@ -9,8 +11,8 @@ const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String
 
 /** The one clock every group rotates on. Started once on a device, it runs for all athletes of the session. */
 export function Rotation({ rotation }: { rotation: Way }) {
-    const key = `augendo-rotation-${rotation.session_id}`;
-    const [began, setBegan] = useState(() => Number(localStorage.getItem(key)) || null);
+    const key = own(`rotation-${rotation.session_id}`);
+    const [began, setBegan] = useState(() => Number(recall(key)) || null);
     const [now, setNow] = useState(Date.now());
     const audio = useRef<AudioContext | null>(null);
     const round = 60 * (rotation.minutes + rotation.change_over_min);
@@ -28,7 +30,7 @@ export function Rotation({ rotation }: { rotation: Way }) {
         // Heard across the hall: three clicks when it is time to move.
         if (changing && audio.current) for (let i = 0; i < 3; i++) click(audio.current, audio.current.currentTime + 0.25 * i, true);
     }, [changing]);
-    const set = (value: number | null): void => { if (value === null) localStorage.removeItem(key); else localStorage.setItem(key, String(value)); setBegan(value); setNow(Date.now()); };
+    const set = (value: number | null): void => { if (value === null) forget(key); else remember(key, String(value)); setBegan(value); setNow(Date.now()); };
     return (
         <Opens label="Rotation" className={`btn btn-quiet min-w-0 shrink ${changing ? 'bg-tape-dim font-bold' : ''}`} content={
             <div className="grid gap-3">

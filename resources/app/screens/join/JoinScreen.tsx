@@ -7,7 +7,7 @@ import { Loading, Notice } from '../../parts/Notice';
 export function JoinScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
     const [problem, setProblem] = useState<unknown>(null);
-    const link = useQuery({ queryKey: ['join', token], queryFn: () => api<Join>('GET', '/api/link/entry', undefined, token), staleTime: Infinity, refetchOnWindowFocus: false });
+    const link = useQuery({ queryKey: ['join', token], queryFn: () => api<Join>('GET', '/api/link/entry', undefined, { linkToken: token }), staleTime: Infinity, refetchOnWindowFocus: false });
     if (link.error) return <main className="mx-auto max-w-md p-6"><h1 className="text-2xl">Augendo</h1><Notice problem={link.error} /></main>;
     if (!link.data) return <main><Loading what="the invitation" /></main>;
     const { purpose, workspace, name, role } = link.data;
@@ -18,7 +18,7 @@ export function JoinScreen() {
             <form className="mt-4 grid gap-3" onSubmit={(event) => {
                 event.preventDefault();
                 const form = Object.fromEntries(new FormData(event.currentTarget));
-                api('GET', '/sanctum/csrf-cookie').then(() => api<Me>('POST', '/api/link/entry', form, token)).then(() => window.location.assign('/'), setProblem);
+                api('GET', '/sanctum/csrf-cookie').then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token })).then(() => window.location.assign('/'), setProblem);
             }}>
                 {purpose === 'invitation' && <>
                     <label className="grid gap-1"><span className="label">Your name</span><input className="field" name="name" required defaultValue={name} autoComplete="name" /></label>

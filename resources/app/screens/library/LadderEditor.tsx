@@ -3,6 +3,8 @@ import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import { api, type LibraryFile, type Named, Problem } from '../../api/client';
+import { own } from '../../offline/person';
+import { forget, recall, remember } from '../../offline/place';
 import { Loading, Notice } from '../../parts/Notice';
 import { type BlockDef, type CheckpointDef, definitionOf, type FaultDef, freshId, type LadderDef, placeInWords, type RungDef } from './definition';
 import { RungEditor } from './RungEditor';
@@ -19,23 +21,23 @@ export function LadderEditScreen() {
 }
 
 /** What was typed survives a closed tab: kept on this device until the ladder is. */
-const keptAt = (file: LibraryFile): string => `augendo-ladder ${file.id} ${file.version}`;
+const keptAt = (file: LibraryFile): string => own(`ladder ${file.id} ${file.version}`);
 
 function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[]; objects: Named[] }) {
     const queries = useQueryClient();
     const navigate = useNavigate();
     const [ladder, set] = useState<LadderDef>(() => {
-        const kept = localStorage.getItem(keptAt(file));
+        const kept = recall(keptAt(file));
         const from = definitionOf(file);
         return kept ? (JSON.parse(kept) as LadderDef) : file.own ? from : { ...from, name: `${from.name}, our way` };
     });
     const [problem, setProblem] = useState<unknown>(null);
     const [open, setOpen] = useState(0);
-    const setLadder = (next: LadderDef): void => { set(next); localStorage.setItem(keptAt(file), JSON.stringify(next)); };
-    const leave = (): void => { localStorage.removeItem(keptAt(file)); void navigate({ to: '/library/$ladderId', params: { ladderId: file.id } }); };
+    const setLadder = (next: LadderDef): void => { set(next); remember(keptAt(file), JSON.stringify(next)); };
+    const leave = (): void => { forget(keptAt(file)); void navigate({ to: '/library/$ladderId', params: { ladderId: file.id } }); };
     const save = (): void => {
         api<LibraryFile>('POST', '/api/library', { version: file.own ? file.version : 0, definition: ladder }).then((kept) => {
-            localStorage.removeItem(keptAt(file));
+            forget(keptAt(file));
             void queries.invalidateQueries();
             void navigate({ to: '/library/$ladderId', params: { ladderId: kept.id } });
         }, setProblem);

@@ -3,8 +3,10 @@ import { Link, useParams } from '@tanstack/react-router';
 import { ArrowLeft } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { MatchCount } from '../../api/client';
-import { percent } from '../../api/words';
-import { answerOrKept, changes, device, type KeptWork, keepWork, newId } from '../../offline/store';
+import { nowWithOffset, percent } from '../../api/words';
+import { own } from '../../offline/person';
+import { recall, remember } from '../../offline/place';
+import { answerOrKept, changes, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
 import { tightest } from '../../parts/bounds';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
@@ -26,10 +28,10 @@ export function MatchScreen() {
 
 function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) {
     const queries = useQueryClient();
-    const key = `augendo-match-${athleteId}-${pack.date}`;
-    const [count, setCount] = useState<Count>(() => JSON.parse(localStorage.getItem(key) ?? 'null') as Count | null ?? EMPTY);
+    const key = own(`match-${athleteId}-${pack.date}`);
+    const [count, setCount] = useState<Count>(() => JSON.parse(recall(key) ?? 'null') as Count | null ?? EMPTY);
     const [kept, setKept] = useState(false);
-    const write = (next: Count): void => { localStorage.setItem(key, JSON.stringify(next)); setCount(next); };
+    const write = (next: Count): void => { remember(key, JSON.stringify(next)); setCount(next); };
     const done = (skill: string): number => count.taps.filter((each) => each === skill).length;
     const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write({ ...count, taps: [...count.taps, skill] }); };
     const mine = useKeptWork(athleteId, pack.date);
@@ -37,7 +39,7 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
     // Taken off here until the bounds that were asked know of it.
     const pending = mine.filter((each) => each.sending !== 'refused' && !pack.logged.includes(each.id)).map((each) => each.work);
     const keep = async (): Promise<void> => {
-        const work = [...new Set(count.taps)].map((skill) => ({ id: newId(), day: pack.date, source: 'match', skill, reps: done(skill), felt: 'hard', distance_m: null, side: 'dominant' }));
+        const work = [...new Set(count.taps)].map((skill) => ({ id: newId(), day: pack.date, at: nowWithOffset(), source: 'match', skill, reps: done(skill), felt: 'hard', distance_m: null, side: 'dominant' }));
         write({ taps: [], ended: Date.now() });
         await keepWork(athleteId, work);
         setKept(true);
@@ -83,7 +85,7 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
 function useKeptWork(athleteId: string, day: string): KeptWork[] {
     const [kept, setKept] = useState<KeptWork[]>([]);
     useEffect(() => {
-        const read = (): void => void device.work.where('athlete_id').equals(athleteId).filter((each) => each.work.day === day).toArray().then(setKept);
+        const read = (): void => void workOf(athleteId).then((all) => setKept(all.filter((each) => each.work.day === day)));
         read();
         changes.addEventListener('changed', read);
         return () => changes.removeEventListener('changed', read);

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type AthleteCard, type RollCall } from '../../api/client';
 import { dayName, nowWithOffset } from '../../api/words';
-import { keepReports, newId } from '../../offline/store';
+import { flush, keepReports, newId } from '../../offline/store';
 import { CheckIn } from '../../parts/CheckIn';
 import { Loading, Notice } from '../../parts/Notice';
 import { SquadChoice } from '../../parts/SquadChoice';
@@ -26,7 +26,7 @@ export function RollCallScreen() {
     const missing = rows.filter((row) => row.answered_at === null);
     const nothingSore = (row: RollCall['rows'][number]): void => {
         const moment = row.morning_after || new Date().getHours() < NOON_HOUR ? 'morning' : 'before';
-        keepReports(row.athlete.id, [{ id: newId(), at: nowWithOffset(), moment, site: 'none', side: null, kind: 'muscle', score: 0, note: null }]).then(() => queries.invalidateQueries(), setProblem);
+        keepReports(row.athlete.id, [{ id: newId(), at: nowWithOffset(), moment, site: 'none', side: null, kind: 'muscle', score: 0, note: null }]).then(flush).then(() => queries.invalidateQueries(), setProblem);
     };
     const takeBack = (reportId: string): void => {
         api('POST', `/api/reports/${reportId}/withdraw`).then(() => { setProblem(null); return queries.invalidateQueries(); }, setProblem);

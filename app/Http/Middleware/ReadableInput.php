@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Problem;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What is stored must be readable ever after: every text that comes in is valid UTF-8 without control characters, and every body is JSON. */
+final class ReadableInput
+{
+    private const MOST_BYTES = 2_000_000;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $body = (string) $request->getContent();
+        if (strlen($body) > self::MOST_BYTES) {
+            throw new Problem(413, 'Too much at once', 'This is more than is taken in one go. Send less.');
+        }
+        if ($body !== '' && ! $request->isJson()) {
+            throw new Problem(415, 'Not understood', 'Send JSON: a body with the content type application/json.');
+        }
+        if ($body !== '') {
+            $given = json_decode($body, true, 64);
+            if (json_last_error() !== JSON_ERROR_NONE || ! is_array($given)) {
+                throw new Problem(400, 'Not understood', 'What was sent is no JSON object: '.json_last_error_msg().'.');
+            }
+            $this->refuseUnreadable($given, '');
+        }
+        $this->refuseUnreadable($request->query->all(), '');
+        $this->refuseUnreadable(['address' => rawurldecode($request->path()), 'X-Link-Token' => (string) $request->header('X-Link-Token')], '');
+
+        return $next($request);
+    }
+
+    /** @param  array<array-key, mixed>  $values */
+    private function refuseUnreadable(array $values, string $path): void
+    {
+        foreach ($values as $key => $value) {
+            $place = $path === '' ? (string) $key : "{$path}.{$key}";
+            if (! self::isReadable((string) $key)) {
+                throw $this->unreadable($path === '' ? 'a key' : $path);
+            }
+            if (is_array($value)) {
+                $this->refuseUnreadable($value, $place);
+            } elseif (is_string($value) && ! self::isReadable($value)) {
+                throw $this->unreadable($place);
+            } elseif (is_float($value) && ! is_finite($value)) {
+                throw new Problem(422, 'Some of it cannot be used', 'A number here is too large.', [$place => ['This number is too large.']]);
+            }
+        }
+    }
+
+    private static function isReadable(string $text): bool
+    {
+        return mb_check_encoding($text, 'UTF-8') && preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $text) === 0;
+    }
+
+    private function unreadable(string $place): Problem
+    {
+        return new Problem(422, 'Some of it cannot be used', 'A text here holds bytes that nobody could read again. Type it anew.', [$place => ['Cannot be read. Type it anew.']]);
+    }
+}

@@ -1,0 +1,30 @@
+/** What a browser keeps by name. Where it may keep nothing, it is kept as long as the page is open. */
+const memory = new Map<string, string>();
+
+export function recall(name: string): string | null {
+    try {
+        return localStorage.getItem(name) ?? memory.get(name) ?? null;
+    } catch {
+        return memory.get(name) ?? null;
+    }
+}
+
+/** @returns whether it outlives the page */
+export function remember(name: string, value: string): boolean {
+    memory.set(name, value);
+    try {
+        localStorage.setItem(name, value);
+        return true;
+    } catch {
+        return false;
+    }
+}
+
+export function forget(name: string): void {
+    memory.delete(name);
+    try {
+        localStorage.removeItem(name);
+    } catch {
+        // Nothing could be kept there, so nothing is.
+    }
+}
