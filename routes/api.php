@@ -5,6 +5,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LimitsController;
 use App\Http\Controllers\LinkController;
+use App\Http\Controllers\MeasurementController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProgrammeController;
@@ -118,7 +119,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     });
     Route::prefix('athletes/{athlete}')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
-        Route::post('marks', [RosterController::class, 'addMark'])->can('decide', 'athlete');
+        Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
+        Route::post('marks/{id}/confirm', [MeasurementController::class, 'confirmMark'])->whereNumber('id')->can('decide', 'athlete');
+        Route::post('marks/{id}/withdraw', [MeasurementController::class, 'withdrawMark'])->whereNumber('id')->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/start', [RosterController::class, 'startPlacing'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/on', [RosterController::class, 'goOnPlacing'])->can('decide', 'athlete');
@@ -132,7 +135,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');
         Route::get('intake', [IntakeController::class, 'show'])->can('view', 'athlete');
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
-        Route::post('heights', [IntakeController::class, 'height'])->can('record', 'athlete');
+        Route::post('heights', [MeasurementController::class, 'height'])->can('record', 'athlete');
+        Route::post('heights/{id}/confirm', [MeasurementController::class, 'confirmHeight'])->whereUuid('id')->can('record', 'athlete');
+        Route::post('heights/{id}/withdraw', [MeasurementController::class, 'withdrawHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('conditions', [IntakeController::class, 'condition'])->can('setCondition', 'athlete');
         Route::post('links', [IntakeController::class, 'link'])->can('decide', 'athlete');
         Route::get('export', [IntakeController::class, 'export'])->can('export', 'athlete');

@@ -6,12 +6,13 @@ namespace App\Records;
 
 use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\AthleteProfile;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Readiness;
 
@@ -34,9 +35,9 @@ final readonly class AthleteLoad
         return array_values(array_filter($this->plans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
     }
 
-    /** @param  list<Channel>  $channels the channels the session works */
-    public function frame(Day $on, string $session, Readiness $readiness, LimitCalendar $limits, array $channels, Handedness $throwing): SessionFrame
+    /** @param  Rung  $rung  the one the session works on */
+    public function frame(Day $on, string $session, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing): SessionFrame
     {
-        return new SessionFrame($on, $session, $this->price, $readiness, $this->record, $limits, $this->plans, $this->record->idleDays($on, $channels), $throwing);
+        return new SessionFrame($on, $session, $this->price, $readiness, $this->record, $limits, $this->plans, Layoff::of($this->record, $on, $rung, $this->price), $throwing);
     }
 }

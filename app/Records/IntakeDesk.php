@@ -37,19 +37,6 @@ final class IntakeDesk
         });
     }
 
-    /** @param  array{id: string, measured_on: string, height_cm: float}  $given validated */
-    public function height(Athlete $athlete, array $given, User $by): void
-    {
-        DB::transaction(function () use ($athlete, $given, $by): void {
-            if (Sent::before('heights', $given['id'], ['athlete_id' => $athlete->id])) {
-                return;
-            }
-            DB::table('heights')->insert([...$given, 'athlete_id' => $athlete->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
-            Athlete::raiseRevision($athlete->id);
-            SheetDesk::refitFrom($athlete, $by->workspace->today());
-        });
-    }
-
     /**
      * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, spread over the week, shown as declared.
      *

@@ -13,13 +13,14 @@ use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\DoneReturn;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
-use Illuminate\Support\Facades\DB;
 
 /** The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one. */
 final class LimitBook
 {
-    /** @var array<string, list<array{Day, float}>> heights by athlete, oldest first */
-    private array $heights = [];
+    private readonly HeightBook $heights;
+
+    /** @var array<string, Athlete> by id */
+    private readonly array $athletes;
 
     private readonly RuleSet $ruleSet;
 
@@ -30,15 +31,12 @@ final class LimitBook
      * @param  list<Athlete>  $athletes
      * @param  RuleSet|null  $ruleSet  null: the one in force for the squad
      */
-    public function __construct(array $athletes, Squad $squad, private readonly Day $on, private readonly ReturnBook $returns, ?RuleSet $ruleSet = null)
+    public function __construct(array $athletes, Squad $squad, Day $on, private readonly ReturnBook $returns, ?RuleSet $ruleSet = null)
     {
         $this->ruleSet = $ruleSet ?? app(RuleSetBook::class)->of($squad);
         $this->shares = RuleSetBook::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
-        $rows = DB::table('heights')->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))
-            ->where('measured_on', '<=', $on->iso())->orderBy('measured_on')->orderBy('recorded_at')->get();
-        foreach ($rows as $row) {
-            $this->heights[$row->athlete_id][] = [Day::of(substr($row->measured_on, 0, 10)), (float) $row->height_cm];
-        }
+        $this->athletes = array_combine(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $athletes);
+        $this->heights = new HeightBook(array_keys($this->athletes), $on);
     }
 
     public function of(string $athleteId, AthleteLoad $load): LimitCalendar
@@ -46,8 +44,8 @@ final class LimitBook
         $done = array_filter($this->returns->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'done');
 
         return new LimitCalendar(
-            self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []), $load->profile, $load->fixtures->matchDays($athleteId), Adjustment::isGrowingFast($this->growthCmAMonth($athleteId)), $this->returns->open($athleteId) !== null,
-            array_values(array_map(fn (PlayReturn $return): DoneReturn => new DoneReturn($return->programmeAsOpened()->channel, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week), $done)),
+            self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []), $load->profile, $load->fixtures->matchDays($athleteId), Adjustment::isGrowingFast($this->growthCmAMonth($athleteId), $load->age), $this->returns->open($athleteId) !== null,
+            array_values(array_map(fn (PlayReturn $return): DoneReturn => new DoneReturn($return->programmeAsOpened()->channel, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week, $return->workingSide($this->athletes[$athleteId])), $done)),
         );
     }
 
@@ -64,6 +62,6 @@ final class LimitBook
     /** @return float|null centimetres a month between the last two heights; null when there are not two near enough */
     public function growthCmAMonth(string $athleteId): ?float
     {
-        return Adjustment::growthCmAMonth($this->heights[$athleteId] ?? []);
+        return $this->heights->growthCmAMonth($athleteId);
     }
 }

@@ -14,6 +14,7 @@ use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Marks;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Illuminate\Support\Facades\DB;
@@ -58,22 +59,26 @@ final class LoadBook
      */
     public function profiles(array $athletes, Day $on): array
     {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $throws = $speeds = [];
-        $marks = DB::table('skill_marks')->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))
-            ->where('measured_on', '<=', $on->iso())->orderBy('measured_on')->orderBy('id')->get();
-        foreach ($marks as $mark) {
+        foreach (DB::table('skill_marks')->whereIn('athlete_id', $ids)->where('measured_on', '<=', $on->iso())->whereNull('withdrawn_at')->orderBy('measured_on')->orderBy('id')->get() as $mark) {
+            $day = Day::of(substr($mark->measured_on, 0, 10));
             if ($mark->longest_throw_m !== null) {
-                $throws[$mark->athlete_id][$mark->skill] = max($throws[$mark->athlete_id][$mark->skill] ?? 0.0, (float) $mark->longest_throw_m);
+                $throws[$mark->athlete_id][$mark->skill][] = [$day, (float) $mark->longest_throw_m, (bool) $mark->doubted];
             }
             if ($mark->reference_speed_ms !== null) {
-                $speeds[$mark->athlete_id][$mark->skill] = (float) $mark->reference_speed_ms;
+                $speeds[$mark->athlete_id][$mark->skill][] = [$day, (float) $mark->reference_speed_ms, (bool) $mark->doubted];
             }
         }
+        $heights = new HeightBook($ids, $on);
         $profiles = [];
         foreach ($athletes as $athlete) {
+            $longest = array_map(fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)), $throws[$athlete->id] ?? []);
             $profiles[$athlete->id] = new AthleteProfile(
                 $athlete->birth_date === null ? null : Day::of(substr($athlete->birth_date, 0, 10)),
-                $throws[$athlete->id] ?? [], $speeds[$athlete->id] ?? [],
+                array_map(fn (array $mark): float => $mark[0], array_filter($longest)),
+                array_filter(array_map(fn (array $marks): ?float => Marks::referenceSpeedMs($marks, $on), $speeds[$athlete->id] ?? [])),
+                array_keys(array_filter(array_filter($longest), fn (array $mark): bool => $mark[1])),
             );
         }
 

@@ -76,15 +76,6 @@ final class RosterDesk
         });
     }
 
-    /** @param  array{skill: string, longest_throw_m: float|null, reference_speed_ms: float|null, measured_on: string}  $given validated */
-    public function addMark(Athlete $athlete, array $given, User $by): void
-    {
-        DB::transaction(function () use ($athlete, $given, $by): void {
-            DB::table('skill_marks')->insert([...$given, 'athlete_id' => $athlete->id]);
-            $this->changed($athlete, $by);
-        });
-    }
-
     /** Where somebody starts. An athlete who stands on the ladder already moves by a decision, not by this. */
     public function place(Athlete $athlete, string $ladderId, string $rungId, User $by): void
     {

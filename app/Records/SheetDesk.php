@@ -33,7 +33,7 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Equipment;
-use Augendo\Core\Planning\LayoffRule;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
@@ -161,7 +161,7 @@ final class SheetDesk
 
     public function frame(): SessionFrame
     {
-        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung()->layoffChannels(), $this->athlete->throwing_side);
+        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung(), $this->athlete->throwing_side);
     }
 
     public function limits(): LimitCalendar
@@ -227,8 +227,10 @@ final class SheetDesk
 
             return [$rung, ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."], null, null];
         }
-        $idle = $this->load()->record->idleDays($this->day(), $rung->layoffChannels());
-        $below = $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS ? $this->ladder()->before($rung->id) : null;
+        $side = ($rung->leadingDose() ?? $this->ladderRung()->ownDose())->side;
+        $layoff = Layoff::of($this->load()->record, $this->day(), $rung, $this->load()->price);
+        $idle = $layoff->idleDays($side);
+        $below = $layoff->beginsAgain($side) ? $this->ladder()->before($rung->id) : null;
 
         return $below === null
             ? $this->woven($this->paced($rung))

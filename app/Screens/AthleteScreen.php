@@ -68,7 +68,7 @@ final class AthleteScreen
             SheetRefs::for([$athlete->id], $on->plus(-14)->iso(), $on->plus(14)->iso())[$athlete->id] ?? [],
             $this->statistics(LoadStatistics::of($load->record->wholeSeries(Measure::Arm), $on->ordinal)),
             array_map(fn (PlayReturn $return): ReturnRefView => ReturnScreen::ref($return, $athlete, $on, $day->returns->work($return, $readiness)), $day->returns->all($athlete->id)),
-            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id)),
+            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
         );
     }
 

@@ -33,7 +33,7 @@ final class CheckInScreen
         return new CheckInPageView(
             $athlete->given_name, Parts::isYoung($athlete, $on), (bool) $workspace->asks_wellness,
             $yesterday > 0 && $reports->doesntContain('moment', 'morning') ? "Yesterday: {$yesterday} repetitions. How is the body this morning?" : null,
-            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id)),
+            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
             $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(Moment::from($row->moment)) : Wording::report(new SorenessReport(
                 Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
             )))->all(),

@@ -21,6 +21,7 @@ use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\Homework;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionFrame;
 
 /** What to practise alone until the next session, how many, what to look for, when to stop. */
@@ -49,7 +50,7 @@ final class HomeworkScreen
         $waits = $day->returns->open($athlete->id) !== null;
         $days = $waits ? [] : Homework::between($on->plus(1), $next ?? $on->plus(self::AHEAD_DAYS), $rung, $focus, [...$planned, ...$sheetDays], fn (Day $at): SessionFrame => new SessionFrame(
             $at, 'homework', $day->load->price, $day->health->readiness($athlete, $day->squad, expected: true), $day->load->record->with($day->load->plansOn($on)), $day->limits,
-            array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)), null, $athlete->throwing_side,
+            array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)), Layoff::of($day->load->record, $at, $rung, $day->load->price), $athlete->throwing_side,
         ));
         $mirror = $athlete->sideFor($ladder->skill)->mirror(...);
 

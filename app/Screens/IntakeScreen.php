@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use App\Http\Views\ConditionView;
-use App\Http\Views\HeightView;
 use App\Http\Views\IntakeView;
 use App\Http\Views\LadderChoiceView;
+use App\Http\Views\MeasurementView;
 use App\Http\Views\NamedView;
 use App\Http\Views\UsualWeekView;
 use App\Models\Athlete;
@@ -43,8 +43,8 @@ final class IntakeScreen
             $kept?->sports, $kept?->past_injuries, $kept?->emergency_contact, $kept?->emergency_plan,
             $week === null ? null : new UsualWeekView((float) $week['arm'], (float) $week['landings']), $kept?->usual_week_signed_by, $day('usual_week_on'),
             $kept?->consent_record_by, $day('consent_record_on'), $kept?->consent_film_by, $day('consent_film_on'),
-            DB::table('heights')->where('athlete_id', $athlete->id)->orderBy('measured_on')->get()->map(fn (object $row): HeightView => new HeightView(substr($row->measured_on, 0, 10), (float) $row->height_cm))->all(),
-            $growth, Adjustment::isGrowingFast($growth),
+            $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
+            $growth, Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
             $user->role->decides() ? Link::query()->where('athlete_id', $athlete->id)->tap(Link::live(...))->orderByDesc('id')->get()->map(PeopleScreen::link(...))->all() : [],
             DB::table('known_conditions')->join('users', 'users.id', '=', 'known_conditions.set_by')->where('athlete_id', $athlete->id)->orderByDesc('set_at')->get(['known_conditions.*', 'users.name'])
                 ->map(fn (object $row): ConditionView => new ConditionView(
@@ -65,15 +65,30 @@ final class IntakeScreen
         }, $this->shelf->ids($user->workspace_id));
     }
 
-    /** @return list<string> */
+    /** @return list<MeasurementView> */
     private function marks(Athlete $athlete): array
     {
         $names = $this->library->skillNames();
 
-        return DB::table('skill_marks')->where('athlete_id', $athlete->id)->orderByDesc('measured_on')->get()->map(fn (object $row): string => ($names[$row->skill] ?? $row->skill).': '.implode(', ', array_filter([
+        return $this->measurements('skill_marks', $athlete, fn (object $row): string => ($names[$row->skill] ?? $row->skill).': '.implode(', ', array_filter([
             $row->longest_throw_m === null ? null : 'longest '.Wording::number((float) $row->longest_throw_m).' m',
             $row->reference_speed_ms === null ? null : 'reference '.Wording::number((float) $row->reference_speed_ms).' m/s',
-        ])).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))))->all();
+        ])));
+    }
+
+    /**
+     * @param  'heights'|'skill_marks'  $table
+     * @param  callable(object): string  $what
+     * @return list<MeasurementView> the latest first
+     */
+    private function measurements(string $table, Athlete $athlete, callable $what): array
+    {
+        return DB::table($table)->leftJoin('users', 'users.id', '=', "{$table}.withdrawn_by")->where('athlete_id', $athlete->id)->orderByDesc('measured_on')->orderByDesc("{$table}.recorded_at")
+            ->get(["{$table}.*", 'users.name as taker'])->map(fn (object $row): MeasurementView => new MeasurementView(
+                (string) $row->id, $what($row).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))),
+                $row->doubted && $row->withdrawn_at === null ? 'Far off the others. Until somebody says that it is right, the safer value counts.' : null,
+                $row->withdrawn_at === null ? null : "Taken back by {$row->taker}, ".Wording::day(Day::of(substr($row->withdrawn_at, 0, 10))).'.',
+            ))->all();
     }
 
     /** @return list<NamedView> */

@@ -37,6 +37,7 @@ use Augendo\Core\Load\RatioMethod;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Load\YearRound;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionFrame;
 use Illuminate\Support\Facades\DB;
 
@@ -169,7 +170,7 @@ final class LoadScreen
             $on = Day::fromOrdinal($ordinal);
             $before = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day < $ordinal));
             $from = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $ordinal));
-            $room = (new SessionFrame($on, 'protect', $day->load->price, $day->readiness, $day->load->record->with($before), $day->limits, $from, null, $day->athlete->throwing_side))->roomBeforeLater($dose->oneRep($on, 'protect', $day->load->price));
+            $room = (new SessionFrame($on, 'protect', $day->load->price, $day->readiness, $day->load->record->with($before), $day->limits, $from, Layoff::days(0), $day->athlete->throwing_side))->roomBeforeLater($dose->oneRep($on, 'protect', $day->load->price));
             $days[] = new ProtectDayView($on->iso(), $room->reps, array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $room->binding))));
         }
 

@@ -259,7 +259,7 @@ final class Wording
                 Word::None, Word::Refer => ucfirst(self::channels($trim->channels)).': '.self::word($trim->word),
                 default => self::channels($trim->channels).' reduced today',
             },
-            'layoff' => "{$trim->idleDays} idle days: start lower, make nothing up",
+            'layoff' => $trim->idleDays === null ? 'no such work on record yet: start as after a long break' : "{$trim->idleDays} idle days: start lower, make nothing up",
             'minutes' => $trim->what === 'minutes' ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them" : "fitted to {$trim->minutes} minutes",
             default => implode('; ', array_map(
                 fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')', array_slice($trim->limits, 0, 2),

@@ -22,6 +22,7 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Kind;
@@ -115,7 +116,7 @@ final class EveryLadderTest extends TestCase
         $profile = new AthleteProfile($on->plus(-366 * $age));
         $calm = Readiness::on($on, $age, [new SorenessReport(Instant::of("{$on->iso()}T08:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
 
-        return SessionBuilder::build(new SessionFrame($on, 's', new SetCost($profile), $calm, new LoadRecord([]), new LimitCalendar($library->ruleSet('starter')->limits, $profile), [], null, Handedness::Left), $rung);
+        return SessionBuilder::build(new SessionFrame($on, 's', new SetCost($profile), $calm, new LoadRecord([]), new LimitCalendar($library->ruleSet('starter')->limits, $profile), [], Layoff::days(0), Handedness::Left), $rung);
     }
 
     private function gate(Rung $rung, int $days): GateResult

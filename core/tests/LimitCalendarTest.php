@@ -66,7 +66,7 @@ final class LimitCalendarTest extends TestCase
             $this->assertEqualsWithDelta($anew->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), 1e-9);
             $this->assertEqualsWithDelta($anew->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), $grown->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), 1e-9);
             $this->assertSame($anew->firstDay(), $grown->firstDay());
-            $this->assertSame($anew->idleDays($on, [Channel::Arm]), $grown->idleDays($on, [Channel::Arm]));
+            $this->assertSame($anew->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false), $grown->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false));
         }
     }
 

@@ -18,6 +18,7 @@ use Augendo\Core\Load\Surface;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Kind;
@@ -115,7 +116,7 @@ final class SessionBuilderPropertyTest extends TestCase
         $ladder = $library->ladder($ladders[mt_rand(0, count($ladders) - 1)]);
         $frame = new SessionFrame(
             $on, 'session', $price, Readiness::on($on, $age, $reports, []), new LoadRecord($record),
-            new LimitCalendar($library->ruleSet('starter')->limits, $profile), $plans, mt_rand(0, 40), Handedness::Right,
+            new LimitCalendar($library->ruleSet('starter')->limits, $profile), $plans, Layoff::days(mt_rand(0, 40)), Handedness::Right,
         );
 
         return [$frame, SessionBuilder::build($frame, $ladder->rungs[mt_rand(0, count($ladder->rungs) - 1)])];

@@ -29,7 +29,9 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
@@ -140,7 +142,10 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame(10, $this->build([], idle: 40)->blocks[0]->reps, 'The warm-up is not scaled.');
         $given = $this->build([], reports: [[Site::Shoulder, 'right', Kind::Muscle, 3]], idle: 40, asGiven: true);
         $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($given));
-        $this->assertSame(20, $this->build([], idle: null)->blocks[3]->reps, 'Who never worked was not idle.');
+        $efforts = fn (?int $idle): array => array_map(fn (BlockPlan $block): float => $block->effort, $this->build([], idle: $idle)->blocks);
+        $this->assertEqualsWithDelta([0.4, 0.3, 0.5, 0.8, 0.8, 0.8], $efforts(14), 1e-9);
+        $this->assertEqualsWithDelta([0.4, 0.3, 0.25, 0.55, 0.55, 0.55], $efforts(15), 1e-9, 'from fifteen days one step easier, too');
+        $this->assertSame([12, $efforts(15)], [$this->build([], idle: null)->blocks[3]->reps, $efforts(null)], 'With no record nobody knows better: as after a long break.');
     }
 
     /** @return list<int> */
@@ -186,7 +191,7 @@ final class SessionBuilderTest extends TestCase
         $on = Day::of(self::ON);
         $reports ??= [[Site::None, null, Kind::Muscle, 0]];
         $readiness = Readiness::on($on, 30, array_map(fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r), $reports), []);
-        $frame = new SessionFrame($on, 's', $this->price(), $readiness, new LoadRecord($record), new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, $idle, Handedness::Right);
+        $frame = new SessionFrame($on, 's', $this->price(), $readiness, new LoadRecord($record), new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle), Handedness::Right);
         $ball = new LibraryObject('ball', 'Ball', Implement::Standard, null, null);
         $nothing = new LibraryObject('nothing', 'Nothing', Implement::Shadow, null, null);
         $block = fn (BlockKind $kind, int $sets, int $reps, float $effort, ?float $least = null, ?LibraryObject $object = null): BlockDose => new BlockDose(

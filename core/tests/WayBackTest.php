@@ -9,12 +9,16 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\DoneReturn;
 use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Readiness\Kind;
@@ -95,31 +99,53 @@ final class WayBackTest extends TestCase
         $growing = Adjustment::growing($limits);
         $this->assertEqualsWithDelta([320.0, 56.0, 160.0], [$growing[0]->max, $growing[1]->max, $growing[2]->floor], 1e-9);
         $this->assertSame($limits[3], $growing[3]);
-        $this->assertSame(60.0, Adjustment::returning($limits)[2]->floor);
-        $this->assertTrue(Adjustment::isGrowingFast(0.61) && ! Adjustment::isGrowingFast(0.6) && ! Adjustment::isGrowingFast(null));
+        $this->assertSame(60.0, Adjustment::returning($limits, fn (): bool => true)[2]->floor);
+        $this->assertSame(200.0, Adjustment::returning($limits, fn (): bool => false)[2]->floor);
+        $low = new StepLimit(...$common, measure: Measure::Arm, maxIncrease: 0.15, floor: 45.0);
+        $this->assertSame(45.0, Adjustment::returning([$low], fn (): bool => true)[0]->floor, 'a floor that is lower already stays');
+        $this->assertTrue(Adjustment::isGrowingFast(0.61, 30) && ! Adjustment::isGrowingFast(0.6, 10));
+        $this->assertSame([true, true, true, false], array_map(fn (?int $age): bool => Adjustment::isGrowingFast(null, $age), [null, 12, 17, 18]), 'who may still grow and was not measured may be growing fast');
     }
 
     public function test_the_weeks_after_a_return_climb_and_end(): void
     {
         $done = Day::of('2027-05-01');
-        $limits = [new CapLimit('w', 'Arm week', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 7, 400.0)];
-        $max = function (int $daysAfter, array $weekly) use ($done, $limits): ?float {
+        $cap = fn (Side $side): CapLimit => new CapLimit("w {$side->value}", 'Arm week', 'test', Severity::Hard, null, new LimitFilter(sides: [$side]), Measure::Arm, 7, 400.0);
+        $step = new StepLimit('s', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 0.15, 200.0);
+        $limits = [$cap(Side::Dominant), $cap(Side::Other), $step];
+        $hurt = Side::Dominant;
+        $usual = 300.0;
+        $max = function (int $daysAfter, array $weekly) use ($done, $limits, &$hurt, &$usual): ?float {
             // The week completed before the return was finished first, then those after it.
-            $byDay = [];
+            $sets = [];
             foreach ($weekly as $week => $sum) {
                 for ($i = 0; $i < 7; $i++) {
-                    $byDay[$done->ordinal + 7 * ($week - 1) + $i] = $sum / 7;
+                    $sets[] = $this->armWork($done->plus(7 * ($week - 1) + $i), $sum / 7, $hurt);
                 }
             }
 
-            return Adjustment::afterReturn($limits, Channel::Arm, new DailySeries($byDay, $done->ordinal - 60), $done, 300.0, $done->plus($daysAfter))?->max;
+            $limit = Adjustment::afterReturn($limits, new DoneReturn(Channel::Arm, $done, $usual, $hurt), new LoadRecord($sets, [], $done->ordinal - 60), $done->plus($daysAfter));
+            $this->assertSame($hurt, $limit?->side() ?? $hurt, 'on the side that was hurt');
+
+            return $limit?->max;
         };
         $this->assertEqualsWithDelta(120.0, $max(0, [100.0]), 1e-9, '1.2 × the week before');
         $this->assertEqualsWithDelta(280.0, $max(3, [300.0]), 1e-9, '70 % of the cap');
         $this->assertEqualsWithDelta(320.0, $max(8, [300.0, 280.0]), 1e-9, '80 %');
-        $this->assertEqualsWithDelta(60.0, $max(8, [100.0, 0.0]), 1e-9, 'an idle week starts from the floor');
+        $this->assertEqualsWithDelta(30.0, $max(0, [25.0]), 1e-9, 'no floor that the rule does not have');
+        $this->assertEqualsWithDelta(120.0, $max(8, [100.0, 0.0]), 1e-9, 'an idle week is no week completed: the one before it counts');
         $this->assertEqualsWithDelta(312.0, $max(22, [100.0, 120.0, 140.0, 260.0]), 1e-9, 'from week four only the growth holds');
         $this->assertNull($max(27, [250.0, 250.0, 250.0, 250.0, 250.0]), 'over at 80 % of the usual week');
+        $hurt = Side::Other;
+        $this->assertEqualsWithDelta(280.0, $max(3, [300.0]), 1e-9);
+        $usual = 0.0;
+        $this->assertEqualsWithDelta(120.0, $max(0, [100.0]), 1e-9, 'a usual week that nobody knows: the step floor stands for it');
+        $this->assertNull($max(27, [170.0, 170.0, 170.0, 170.0, 170.0]), 'over at 80 % of the floor');
+    }
+
+    private function armWork(Day $day, float $units, Side $side): CostedSet
+    {
+        return new CostedSet($day->ordinal, '', 'throw', Family::Throw, $side, Implement::Standard, [...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => 10.0, 'arm' => $units], 0.5, null);
     }
 
     public function test_an_attempt_is_read_out_of_the_session_and_what_was_reported(): void
@@ -143,13 +169,20 @@ final class WayBackTest extends TestCase
         $this->assertSame([false, true], [$read($joint)->jointSore, $read($joint, school: School::Strict)->jointSore]);
     }
 
-    public function test_growth_is_read_from_the_last_two_heights_that_are_near_enough(): void
+    public function test_growth_is_read_from_heights_a_month_to_half_a_year_apart_and_the_fastest_counts(): void
     {
-        $height = fn (string $day, float $cm): array => [Day::of($day), $cm];
-        $this->assertNull(Adjustment::growthCmAMonth([]));
-        $this->assertNull(Adjustment::growthCmAMonth([$height('2027-01-01', 140.0)]));
-        $this->assertNull(Adjustment::growthCmAMonth([$height('2026-01-01', 140.0), $height('2027-01-01', 150.0)]), 'A year apart says nothing of now.');
-        $this->assertNull(Adjustment::growthCmAMonth([$height('2027-01-01', 140.0), $height('2027-01-01', 141.0)]));
-        $this->assertEqualsWithDelta(2.0 / 60 * 30.4375, Adjustment::growthCmAMonth([$height('2026-06-01', 120.0), $height('2027-01-01', 140.0), $height('2027-03-02', 142.0)]), 1e-9);
+        $on = Day::of('2027-03-10');
+        $growth = fn (array ...$heights): ?float => Adjustment::growthCmAMonth(array_map(fn (array $h): array => [Day::of($h[0]), $h[1], $h[2] ?? false], $heights), $on);
+        $this->assertNull($growth());
+        $this->assertNull($growth(['2027-01-01', 140.0]));
+        $this->assertNull($growth(['2026-01-01', 140.0], ['2027-01-01', 150.0]), 'A year apart says nothing of now.');
+        $this->assertNull($growth(['2025-01-01', 140.0], ['2025-03-01', 141.0]), 'Nor do two of long ago.');
+        $this->assertNull($growth(['2027-02-11', 140.0], ['2027-03-10', 141.0]), 'Nor do two less than four weeks apart.');
+        $month = 30.4375;
+        $this->assertEqualsWithDelta(2.0 / 60 * $month, $growth(['2026-09-01', 139.0], ['2027-01-01', 140.0], ['2027-03-02', 142.0]), 1e-9);
+        $this->assertEqualsWithDelta(2.0 / 60 * $month, $growth(['2027-01-01', 140.0], ['2027-03-02', 142.0], ['2027-03-02', 140.5]), 1e-9, 'A second height of a day lifts nothing.');
+        $this->assertEqualsWithDelta(2.0 / 60 * $month, $growth(['2027-01-01', 140.0], ['2027-03-02', 142.0], ['2027-03-09', 120.0, true]), 1e-9, 'Of one that is doubted the faster growth counts.');
+        $this->assertEqualsWithDelta(30.0 / 60 * $month, $growth(['2027-01-01', 140.0], ['2027-03-02', 170.0, true], ['2027-03-02', 140.4]), 1e-9);
+        $this->assertNull($growth(['2027-01-01', 140.0], ['2027-03-02', 120.0, true]), 'With nothing sure beside it, nobody knows.');
     }
 }

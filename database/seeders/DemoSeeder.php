@@ -171,7 +171,7 @@ final class DemoSeeder extends Seeder
             'athlete_id' => $athlete->id, 'sports' => 'Saltmarsh Throwing Club', 'emergency_contact' => $age < 18 ? "A parent of {$given}, 555 01".str_pad((string) $position, 2, '0', STR_PAD_LEFT) : "A friend of {$given}, 555 02".str_pad((string) $position, 2, '0', STR_PAD_LEFT),
             'consent_record_by' => $age < 16 ? "A parent of {$given}" : "{$given} {$family}", 'consent_record_on' => $this->today->plus(-75)->iso(), 'created_at' => Carbon::now(), 'updated_at' => Carbon::now(),
         ]);
-        foreach ($given === 'Noor' ? [[84, 148.0], [5, 150.6]] : ($age < 16 ? [[90, 140.0 + $age], [12, 140.6 + $age]] : []) as [$ago, $cm]) {
+        foreach ($given === 'Noor' ? [[84, 148.0], [5, 150.6]] : ($age < 19 ? [[90, 140.0 + $age], [12, 140.6 + $age]] : []) as [$ago, $cm]) {
             DB::table('heights')->insert(['id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'measured_on' => $this->today->plus(-$ago)->iso(), 'height_cm' => $cm, 'recorded_by' => $this->coach->id, 'recorded_at' => Carbon::now()]);
         }
         foreach ($story['marks'] ?? [] as $skill => [$longest, $speed]) {

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Answers;
 use App\Http\Problem;
 use App\Http\Requests\ConditionRequest;
-use App\Http\Requests\HeightRequest;
 use App\Http\Requests\IntakeRequest;
 use App\Http\Requests\WellnessRequest;
 use App\Http\Views\IntakeView;
@@ -36,14 +35,6 @@ final class IntakeController
     public function save(IntakeRequest $request, Athlete $athlete): JsonResponse
     {
         $this->desk->save($athlete, $request->safe()->except('version'), $request->integer('version'), $request->user());
-
-        return $this->show($request, $athlete);
-    }
-
-    #[Answers(IntakeView::class)]
-    public function height(HeightRequest $request, Athlete $athlete): JsonResponse
-    {
-        $this->desk->height($athlete, $request->validated(), $request->user());
 
         return $this->show($request, $athlete);
     }

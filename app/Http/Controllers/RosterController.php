@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Answers;
 use App\Http\Requests\AthleteRequest;
-use App\Http\Requests\MarkRequest;
 use App\Http\Requests\SessionRequest;
 use App\Http\Requests\SquadRequest;
 use App\Http\Views\IntakeView;
@@ -64,14 +63,6 @@ final class RosterController
         $this->desk->changeAthlete($athlete, $request->safe()->except('id'), $request->user());
 
         return response()->json($this->intake->view($request->user(), $athlete->refresh()));
-    }
-
-    #[Answers(IntakeView::class)]
-    public function addMark(MarkRequest $request, Athlete $athlete): JsonResponse
-    {
-        $this->desk->addMark($athlete, $request->validated(), $request->user());
-
-        return response()->json($this->intake->view($request->user(), $athlete));
     }
 
     #[Answers(IntakeView::class)]

@@ -39,8 +39,8 @@ final readonly class IntakeView
         public ?string $consent_film_by,
         #[OA\Property]
         public ?string $consent_film_on,
-        /** @var list<HeightView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: HeightView::class))]
+        /** @var list<MeasurementView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MeasurementView::class))]
         public array $heights,
         #[OA\Property]
         public ?float $growth_cm_a_month,
@@ -58,8 +58,8 @@ final readonly class IntakeView
         public string $family_name,
         #[OA\Property]
         public ?string $turn_direction,
-        /** @var list<string> longest throws and reference speeds, in words */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        /** @var list<MeasurementView> longest throws and reference speeds, the latest first */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MeasurementView::class))]
         public array $marks,
         /** @var list<NamedView> where the athlete stands, by ladder */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]

@@ -40,14 +40,6 @@ final readonly class Rung
         return array_values($loaded);
     }
 
-    /** @return list<Channel> the channels a layoff is counted on: the arm where the rung loads it, else all it loads */
-    public function layoffChannels(): array
-    {
-        $channels = $this->loadedChannels();
-
-        return in_array(Channel::Arm, $channels, true) ? [Channel::Arm] : $channels;
-    }
-
     /** Whether evidence of the other rung is evidence of this one: the same things looked for, the same faults able to hurt. */
     public function judgesLike(self $other): bool
     {
@@ -75,6 +67,20 @@ final readonly class Rung
     /** The dose the rung is climbed on: its judged block. */
     public function ownDose(): BlockDose
     {
+        return $this->judgedDose() ?? throw new \LogicException("Rung {$this->id} judges no block.");
+    }
+
+    /** @return BlockDose|null the own dose; where what is judged was taken out, the largest that is left; null when nothing is counted */
+    public function leadingDose(): ?BlockDose
+    {
+        $counted = array_values(array_filter($this->blocks, fn (BlockDose $block): bool => $block->reps > 0 && $block->kind !== BlockKind::WarmUp));
+        usort($counted, fn (BlockDose $a, BlockDose $b): int => $b->sets * $b->reps <=> $a->sets * $a->reps);
+
+        return $this->judgedDose() ?? $counted[0] ?? null;
+    }
+
+    private function judgedDose(): ?BlockDose
+    {
         foreach ([BlockKind::Whole, BlockKind::Target, BlockKind::GameLike, BlockKind::Part, BlockKind::Rehearsal] as $kind) {
             foreach ($this->blocks as $block) {
                 if ($block->judged && $block->kind === $kind) {
@@ -82,6 +88,7 @@ final readonly class Rung
                 }
             }
         }
-        throw new \LogicException("Rung {$this->id} judges no block.");
+
+        return null;
     }
 }

@@ -9,6 +9,7 @@ use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\DailySeries;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Tolerance;
 
 /** A bound on load: who says it, for which ages, on which sets. Limits bind plans, never the record. */
@@ -57,6 +58,12 @@ abstract readonly class Limit
     public function touches(CostedSet $oneRep): bool
     {
         return $this->amount([$oneRep]) > 0.0 && $this->filter->fits($oneRep);
+    }
+
+    /** The one side it is about; null when it is about both. */
+    public function side(): ?Side
+    {
+        return count($this->filter->sides ?? []) === 1 ? ($this->filter->sides[0] ?? null) : null;
     }
 
     /** The name it has in the rule set, without the age and the side it was written out for. */

@@ -52,14 +52,15 @@ final readonly class LimitCalendar
     public function on(Day $on, LoadRecord $record): array
     {
         $limits = in_array($on->ordinal, $this->matchDays, true) ? $this->onMatchDays : $this->limits;
-        $idle = $record->idleDays($on, [Channel::Arm]);
-        if ($this->returning || ($idle !== null && $idle >= Adjustment::LONG_LAYOFF_DAYS)) {
-            $limits = Adjustment::returning($limits);
-        }
+        $idle = [];
+        $limits = Adjustment::returning($limits, function (?Side $side) use ($on, $record, &$idle): bool {
+            // No work on record at all, and no declared week, is the strictest case.
+            return $this->returning || $idle[$side->value ?? ''] ??= ($record->idleDays($on, Channel::Arm, $side, Adjustment::ENDS_IDLE_UNITS, false) ?? PHP_INT_MAX) >= Adjustment::LONG_LAYOFF_DAYS;
+        });
         $after = [];
         foreach ($this->doneReturns as $done) {
             $applying = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->appliesAt($this->athlete->ageOn($on))));
-            $limit = Adjustment::afterReturn($applying, $done->channel, $record->wholeSeries($done->channel->measure()), $done->doneOn, $done->usualWeek, $on);
+            $limit = Adjustment::afterReturn($applying, $done, $record, $on);
             if ($limit !== null) {
                 $after[$limit->id] = $limit;
             }

@@ -83,21 +83,28 @@ final class LoadRecord
     }
 
     /**
-     * @param  list<Channel>  $channels
-     * @return int|null idle days between the last work of any of them before $on and $on; null when they never worked
+     * @param  Side|null  $side  null for both together
+     * @param  float  $atLeast  units that a day must hold to end an idle time; above 0
+     * @param  bool  $withShadow  whether repetitions with nothing in the hand count
+     * @return int|null full days between the last such day before $on and $on; null when there is none. A declared usual week is spread thin over
+     *                  its days: any of them ends an idle time
      */
-    public function idleDays(Day $on, array $channels): ?int
+    public function idleDays(Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): ?int
     {
-        $last = null;
-        foreach ($channels as $channel) {
-            foreach (array_keys($this->wholeSeries($channel->measure())->byDay) as $day) {
-                if ($day < $on->ordinal && ($last === null || $day > $last)) {
-                    $last = $day;
-                }
+        $measure = $channel->measure();
+        $counts = fn (CostedSet $set): bool => ($side === null || $set->side === $side) && ($withShadow || $set->implement !== Implement::Shadow);
+        $declared = fn (CostedSet $set): bool => $counts($set) && $set->cost['reps'] === 0.0 && $set->cost['shadow'] === 0.0;
+        $key = "idle {$side?->value} ".($withShadow ? 'shadow' : '');
+        $worked = $this->series($measure, $key, $counts);
+        $thinly = $this->series($measure, "{$key} declared", $declared);
+        for ($day = $on->ordinal - 1; $this->firstDay !== null && $day >= $this->firstDay; $day--) {
+            $amount = $worked->on($day);
+            if (($amount > 0.0 && $amount >= $atLeast) || $thinly->on($day) > 0.0) {
+                return $on->ordinal - $day - 1;
             }
         }
 
-        return $last === null ? null : $on->ordinal - $last - 1;
+        return null;
     }
 
     public function firstDay(): ?int

@@ -27,8 +27,11 @@ final readonly class Pace
      */
     private function __construct(public int $reps, public float $effort, public ?float $distanceM, public array $raised) {}
 
-    /** @param  self|null  $before  the heavy day before; null at the start */
-    public static function next(?self $before, BlockDose $own, Emphasis $emphasis): self
+    /**
+     * @param  self|null  $before  the heavy day before; null at the start
+     * @param  bool  $begins  whether the rung is begun: it then asks for its least at once. Later a dose that fell below it comes back one thing at a time
+     */
+    public static function next(?self $before, BlockDose $own, Emphasis $emphasis, bool $begins = true): self
     {
         $whole = $own->sets * $own->reps;
         $leastReps = min($whole, max(1, $own->repsMin));
@@ -37,9 +40,10 @@ final readonly class Pace
 
             return $emphasis === Emphasis::Heavy ? $start : $start->lighter($emphasis);
         }
-        $reps = min($whole, max($leastReps, $before->reps));
-        $effort = min($own->effort, max($own->effortMin, $before->effort));
-        $distance = $own->distanceM === null ? null : min($own->distanceM, max($own->distanceMinM ?? $own->distanceM, $before->distanceM ?? 0.0));
+        $reps = min($whole, max($begins ? $leastReps : 1, $before->reps));
+        $effort = min($own->effort, max($begins ? $own->effortMin : 0.0, $before->effort));
+        $leastM = $begins || $before->distanceM === null ? $own->distanceMinM ?? $own->distanceM : 0.0;
+        $distance = $own->distanceM === null ? null : min($own->distanceM, max($leastM, $before->distanceM ?? 0.0));
         $raised = array_values(array_filter([
             $distance !== null && $before->distanceM !== null && $distance > $before->distanceM + 1e-9 ? 'distance' : null,
             $effort > $before->effort + 1e-9 ? 'effort' : null,

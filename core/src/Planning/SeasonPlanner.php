@@ -228,14 +228,22 @@ final class SeasonPlanner
 
             return;
         }
-        $idle = $this->record->idleDays($day, $own->layoffChannels());
-        if ($this->days === [] && $idle !== null && $idle >= LayoffRule::BEGIN_AGAIN_DAYS) {
+        // Beyond the goal only how soon it can be reached is asked: nothing is simulated there, so nothing was idle either.
+        $layoff = $within ? Layoff::of($this->record, $day, $own, $this->price) : Layoff::days(0);
+        $side = $own->ownDose()->side;
+        if ($layoff->beginsAgain($side)) {
             $this->position = max(0, $this->position - 1);
+            $this->onRung = 0;
+            $this->reached = null;
+        } elseif (! $layoff->isDue($side)) {
+            $this->moveOn($emphasis, $goal, $sessionsLeft);
         }
-        $this->moveOn($emphasis, $goal, $sessionsLeft);
         $own = $this->ladder->rungs[$this->position];
         $this->onRung++;
-        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis);
+        // After idle days first the share, then what may be raised: nothing goes up on the day that goes down.
+        $pace = $layoff->isDue($side) && $this->reached !== null
+            ? $this->reached->within($own->ownDose())
+            : Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 1);
         $rung = $pace->on($own);
         if (! $within) {
             // Only how soon the goal can be reached is still asked for.
@@ -281,7 +289,7 @@ final class SeasonPlanner
         $others = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
         $frame = new SessionFrame(
             $day, self::sessionId($day->ordinal), $this->price, $day->equals($this->ask->from) ? $this->today : $this->calm, $this->record, $this->limits,
-            [...$later, ...$others], $this->record->idleDays($day, $rung->layoffChannels()), $this->throwing,
+            [...$later, ...$others], Layoff::of($this->record, $day, $rung, $this->price), $this->throwing,
         );
 
         return SessionBuilder::build($frame, $rung, $asGiven, $this->ask->minutes);

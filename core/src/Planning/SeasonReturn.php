@@ -82,6 +82,6 @@ final readonly class SeasonReturn
 
     public function done(): DoneReturn
     {
-        return new DoneReturn($this->programme->channel, $this->attempts[count($this->attempts) - 1]->day, $this->usualWeek);
+        return new DoneReturn($this->programme->channel, $this->attempts[count($this->attempts) - 1]->day, $this->usualWeek, $this->side);
     }
 }

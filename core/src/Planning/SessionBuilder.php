@@ -84,14 +84,21 @@ final class SessionBuilder
 
     private function fitLayoff(): void
     {
-        $share = LayoffRule::share($this->frame->idleDays);
         foreach ($this->blocks as $i => $block) {
-            $reps = (int) floor($block->reps * $share + 1e-9);
-            if ($reps === $block->reps || in_array($block->asked->kind, [BlockKind::WarmUp, BlockKind::Rehearsal], true)) {
+            $side = $block->asked->side;
+            $layoff = $this->frame->layoff;
+            $reps = (int) floor($block->reps * $layoff->share($side) + 1e-9);
+            if ($block->reps === 0 || ! $layoff->isDue($side) || in_array($block->asked->kind, [BlockKind::WarmUp, BlockKind::Rehearsal], true)) {
                 continue;
             }
-            $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'layoff', idleDays: $this->frame->idleDays);
-            $this->blocks[$i] = $block->withReps($reps);
+            $effort = $layoff->effort($side, $block->effort);
+            if ($reps < $block->reps) {
+                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'layoff', idleDays: $layoff->idleDays($side));
+            }
+            if ($reps > 0 && $effort < $block->effort - 1e-9) {
+                $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'layoff', idleDays: $layoff->idleDays($side));
+            }
+            $this->blocks[$i] = $block->withReps($reps)->withEffort($effort);
         }
     }
 

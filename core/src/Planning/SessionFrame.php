@@ -41,7 +41,7 @@ final readonly class SessionFrame
      * @param  string  $session  id of the session the blocks belong to
      * @param  LoadRecord  $record  what was done
      * @param  list<CostedSet>  $otherPlans  what else is planned from that day on
-     * @param  int|null  $idleDays  days since the channels of the session last worked
+     * @param  Layoff  $layoff  how long what the session works had not worked
      * @param  Handedness  $throwing  the athlete's throwing side
      */
     public function __construct(
@@ -52,7 +52,7 @@ final readonly class SessionFrame
         private LoadRecord $record,
         private LimitCalendar $limits,
         array $otherPlans,
-        public ?int $idleDays,
+        public Layoff $layoff,
         private Handedness $throwing,
     ) {
         $this->board = $limits->board($on, $record);

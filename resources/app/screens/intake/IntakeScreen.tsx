@@ -8,6 +8,7 @@ import { AthleteFields } from '../../parts/AthleteFields';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
+import { Measured } from './Measured';
 import { Sheetlet } from '../../parts/Sheetlet';
 
 const SITES = ['shoulder', 'upper_arm', 'elbow', 'forearm', 'wrist', 'hand', 'finger', 'neck', 'chest', 'back', 'side', 'hip', 'thigh', 'knee', 'shin', 'ankle', 'foot'];
@@ -62,8 +63,8 @@ export function IntakeScreen() {
                 <div className="grid content-start gap-7">
                     <Standing kept={kept} onDone={done} onProblem={setProblem} />
                     <section aria-label="Height"><h2 className="text-base">Height and growth</h2>
-                        <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>{kept.growth_cm_a_month === null ? 'Not measured twice within half a year.' : `${n(kept.growth_cm_a_month)} cm a month.`}{kept.growing_fast && ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels and elbow.'}</p>
-                        <ul>{kept.heights.slice(-4).map((height) => <li key={height.measured_on} className="border-t border-line py-0.5"><span className="label mr-3">{dayName(height.measured_on)}</span>{n(height.height_cm)} cm</li>)}</ul>
+                        <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>{kept.growth_cm_a_month === null ? 'Not measured twice, at least four weeks apart, within the last half year: counted as growing fast until it is.' : `${n(kept.growth_cm_a_month)} cm a month.`}{kept.growing_fast && ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels and elbow.'}</p>
+                        <Measured all={kept.heights} most={4} path={`/api/athletes/${athleteId}/heights`} may={me.records} onDone={done} onProblem={setProblem} />
                         {me.records && <form className="mt-2 flex items-end gap-2" onSubmit={(event) => { event.preventDefault(); const form = new FormData(event.currentTarget); api<Intake>('POST', `/api/athletes/${athleteId}/heights`, { id: id.current, measured_on: form.get('measured_on'), height_cm: Number(form.get('height_cm')) }).then((answer) => done(answer, 'Height kept.'), setProblem); event.currentTarget.reset(); }}><label className="grid gap-1"><span className="label">Height, cm</span><input className="field" name="height_cm" inputMode="decimal" required /></label><label className="grid gap-1"><span className="label">on</span><input className="field" type="date" name="measured_on" max={me.today} defaultValue={me.today} required /></label><button className="btn">Add</button></form>}
                     </section>
                     <section aria-label="Known conditions"><h2 className="text-base">Known conditions</h2>
@@ -134,7 +135,7 @@ function Standing({ kept, onDone, onProblem }: { kept: Intake; onDone: (answer: 
                 {me.decides && chosen && <p className="mt-2 flex flex-wrap items-center gap-2"><button type="button" className="btn" onClick={() => api<Placed>('POST', `${path}/placing/${chosen.id}/start`).then((placed) => { if (placed.sheet_id) void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } }); }, onProblem)}>Find the rung</button><span className="text-sm text-soft">Ten judged repetitions a rung, upwards: somebody with skill need not start at the foot.</span></p>}
             </section>
             <section aria-label="Longest throws"><h2 className="text-base">Longest throws and reference speeds</h2>
-                <ul>{kept.marks.map((mark) => <li key={mark} className="border-t border-line py-1">{mark}</li>)}</ul>
+                <Measured all={kept.marks} most={6} path={`${path}/marks`} may={me.decides} onDone={onDone} onProblem={onProblem} />
                 {me.decides && ladders.data && <form className="mt-2 grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2" onSubmit={(event) => { event.preventDefault(); const form = new FormData(event.currentTarget); const number = (name: string): number | null => (form.get(name) ? Number(form.get(name)) : null); api<Intake>('POST', `${path}/marks`, { skill: form.get('skill'), longest_throw_m: number('longest'), reference_speed_ms: number('speed'), measured_on: me.today }).then(sent('Kept.'), onProblem); event.currentTarget.reset(); }}>
                     <label className="grid gap-1"><span className="label">Skill</span><select className="field" name="skill">{ladders.data.map((each) => <option key={each.id} value={each.skill}>{each.name}</option>)}</select></label>
                     <label className="grid gap-1"><span className="label">longest, m</span><input className="field" name="longest" inputMode="decimal" /></label>

@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Join, type Me } from '../../api/client';
+import { seated } from '../../offline/store';
+import { noteActive } from '../../offline/useLock';
 import { Loading, Notice } from '../../parts/Notice';
 
 /** Behind an invitation or a link for a new password. The token stands after the #, which browsers send to nobody. */
@@ -18,7 +20,7 @@ export function JoinScreen() {
             <form className="mt-4 grid gap-3" onSubmit={(event) => {
                 event.preventDefault();
                 const form = Object.fromEntries(new FormData(event.currentTarget));
-                api('GET', '/sanctum/csrf-cookie').then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token })).then(() => window.location.assign('/'), setProblem);
+                api('GET', '/sanctum/csrf-cookie').then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token })).then(async (me) => { await seated(me); noteActive(); window.location.assign('/'); }).catch(setProblem);
             }}>
                 {purpose === 'invitation' && <>
                     <label className="grid gap-1"><span className="label">Your name</span><input className="field" name="name" required defaultValue={name} autoComplete="name" /></label>
