@@ -77,6 +77,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('', 'show')->can('view', 'session');
         Route::post('preview', 'preview')->can('plan', 'session');
         Route::put('', 'keep')->can('plan', 'session');
+        Route::put('floor', 'floor')->can('plan', 'session');
         Route::post('undo', 'undo')->can('plan', 'session');
     });
     Route::prefix('seasons/{season}')->controller(PlanController::class)->group(function (): void {

@@ -48,6 +48,6 @@ final class Sheet extends Record
     /** @return HasMany<RepEvent, $this> in order of time, then as the device counted them */
     public function events(): HasMany
     {
-        return $this->hasMany(RepEvent::class)->orderBy('at')->orderBy('seq')->orderBy('id');
+        return $this->hasMany(RepEvent::class)->orderBy('id');
     }
 }

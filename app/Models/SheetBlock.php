@@ -7,6 +7,7 @@ namespace App\Models;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\BlockPlan;
@@ -17,7 +18,7 @@ final class SheetBlock extends Record
 
     protected function casts(): array
     {
-        return ['kind' => BlockKind::class, 'side' => Side::class, 'surface' => Surface::class, 'judged' => 'boolean'];
+        return ['kind' => BlockKind::class, 'side' => Side::class, 'surface' => Surface::class, 'judged' => 'boolean', 'loads' => 'array'];
     }
 
     /** A block keeps its own copy of the dose, so that editing a ladder never rewrites a sheet. */
@@ -32,6 +33,7 @@ final class SheetBlock extends Record
             'asked_effort' => $dose->effort, 'effort_min' => $dose->effortMin,
             'asked_distance_m' => $dose->distanceM, 'distance_min_m' => $dose->distanceMinM,
             'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm, 'judged' => $dose->judged,
+            'loads' => $dose->loads === null ? null : array_map(fn (Channel $channel): string => $channel->value, $dose->loads),
             'sets' => $plan->sets, 'reps' => $plan->reps, 'effort' => $plan->effort, 'distance_m' => $plan->distanceM,
         ]);
     }
@@ -42,7 +44,7 @@ final class SheetBlock extends Record
             $this->kind, $this->title, $this->text, $library->skills()[$this->skill], $library->objects()[$this->object],
             $this->side, $this->surface, $this->asked_sets, $this->asked_reps, $this->reps_min,
             (float) $this->asked_effort, (float) $this->effort_min, $this->asked_distance_m, $this->distance_min_m,
-            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged,
+            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged, $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
         );
     }
 

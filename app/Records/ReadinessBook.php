@@ -129,6 +129,16 @@ final class ReadinessBook
         );
     }
 
+    /**
+     * When something was reported or said, by the instant: two offsets, or the hour that comes twice in autumn, sort wrongly as texts.
+     *
+     * @param  object{at: string}  $row  a row or a model
+     */
+    public static function instant(object $row): int
+    {
+        return Instant::of($row->at)->microseconds;
+    }
+
     /** What a report made now would mean, for a device that may have no connection. */
     public function stopTable(Athlete $athlete, ?Squad $squad): StopTable
     {

@@ -119,7 +119,9 @@ final class RepLog
     /** @return string|null the checkpoint a repetition failed on, as far as anybody said */
     public static function failedOn(RepEvent $rep, Rung $rung): ?string
     {
-        return $rep->verdict === 'not_good' ? $rung->fault((string) $rep->fault)->checkpoint ?? array_search('wrong', $rep->seen ?? [], true) ?: null : null;
+        $seen = self::asSeen($rep->seen ?? []) ?: Seen::implied(self::required($rung), SheetEvents::isGood($rep), $rung->fault((string) $rep->fault)?->checkpoint);
+
+        return $rep->verdict === 'not_good' ? array_search(false, $seen, true) ?: null : null;
     }
 
     /**

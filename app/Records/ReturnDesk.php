@@ -206,7 +206,7 @@ final class ReturnDesk
         if ($return === null || $return->state !== 'open' || $doneOfStage === 0 || $word === Word::Unknown) {
             return;
         }
-        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->orderBy('at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
+        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
             Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
         ))->all();
         $read = AttemptReading::of(

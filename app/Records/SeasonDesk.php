@@ -17,6 +17,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SeasonAsk;
@@ -54,7 +55,7 @@ final class SeasonDesk
         $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
 
         return SeasonPlanner::plan(
-            $this->ask($season, $today, $day->load->fixtures), $ladder, $this->standing($athlete, $placement), $day->load->price, $day->load->record,
+            $this->ask($season, $today, $day->load->fixtures), $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)), $this->standing($athlete, $placement), $day->load->price, $day->load->record,
             $day->limits, $athlete->throwing_side, $first, $calm, $this->wayBack($day, $ladder->id, $ladder->skill->id), $beside,
         );
     }

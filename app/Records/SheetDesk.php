@@ -17,6 +17,7 @@ use App\Wording\ReturnWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
@@ -26,6 +27,7 @@ use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Mechanics\JudgedRep;
@@ -122,8 +124,21 @@ final class SheetDesk
 
     private function ladderRung(): Rung
     {
-        return $this->ladder()->rung($this->sheet->rung)
+        return $this->ladder()->rung($this->sheet->rung)?->onFloor($this->floor(...))
             ?? throw new \RuntimeException("Ladder {$this->sheet->ladder} has no rung {$this->sheet->rung}.");
+    }
+
+    /** Where blocks of a kind land: on the floor of their station, of the session, of the squad's usual hall; null when nobody said, and that counts as hard. */
+    private function floor(BlockKind $kind): ?Surface
+    {
+        $session = $this->sheet->trainingSession;
+        foreach ($session->stations['stations'] ?? [] as $station) {
+            if ($station['surface'] !== null && in_array($kind->value, $station['kinds'], true)) {
+                return Surface::from($station['surface']);
+            }
+        }
+
+        return Surface::tryFrom((string) ($session->floor ?? $this->squad->floor));
     }
 
     private function stageRung(PlayReturn $return, int $stage): Rung
@@ -192,6 +207,9 @@ final class SheetDesk
                 [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
                 $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
             }
+            if (array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null) !== []) {
+                $about[] = PlanWording::FLOOR_NOT_KNOWN;
+            }
             $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
             $this->sheet->update([
                 'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
@@ -207,6 +225,21 @@ final class SheetDesk
             $this->sheet->unsetRelation('blocks');
             Athlete::raiseRevision($this->athlete->id);
         });
+    }
+
+    /** Puts the sheet on the floor it is landed on: planned anew, or where somebody has worked or edited, only priced anew. */
+    public function land(): void
+    {
+        if ($this->sheet->state === 'planned' && ! $this->sheet->edited) {
+            $this->fit();
+
+            return;
+        }
+        foreach ($this->sheet->return_stage === null ? $this->sheet->blocks : [] as $block) {
+            $dose = $block->dose($this->library);
+            $block->update(['surface' => $dose->onFloor($this->floor($dose->kind))->surface]);
+        }
+        app(RepLog::class)->derive($this->sheet);
     }
 
     /** @return array{Rung, list<string>, int|null, PlayReturn|null} what to build from, what to say about it, and the stage and return it belongs to */
@@ -234,7 +267,7 @@ final class SheetDesk
 
         return $below === null
             ? $this->woven($this->paced($rung))
-            : [$below, ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
+            : [$below->onFloor($this->floor(...)), ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
     }
 
     /**
@@ -453,7 +486,7 @@ final class SheetDesk
         if (count($free) === count(Channel::cases()) || $free === []) {
             return [];
         }
-        $possible = array_filter($this->rung()->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $readiness->forWork($dose->skill->loadedChannels(), $this->athlete->throwing_side->bodySide($dose->side))->allowsWork());
+        $possible = array_filter($this->rung()->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $readiness->forWork($dose->loadedChannels(), $this->athlete->throwing_side->bodySide($dose->side))->allowsWork());
 
         return [
             'Free today: '.implode(', ', array_map(Wording::channel(...), $free)).'.',

@@ -68,11 +68,10 @@ final class StationDesk
             if ($working === [] || $kind === BlockKind::WarmUp || $kind === BlockKind::CoolDown) {
                 continue;
             }
-            $surfaces = array_values(array_filter(array_map(fn (BlockPlan $plan): ?string => $plan->asked->surface?->value, $working)));
             $stations[] = [
                 'id' => $kind->value, 'title' => Wording::blockKind($kind), 'kinds' => [$kind->value],
                 'length_m' => max(self::LEAST_LENGTH_M, ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5), 'capacity' => 8,
-                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true), 'surface' => $surfaces[0] ?? null, 'gloves' => false,
+                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true), 'surface' => $this->session->floor ?? $this->session->squad->floor, 'gloves' => false,
                 'balls_each' => $kind === BlockKind::Rehearsal ? 0 : self::BALLS_EACH,
             ];
         }
@@ -120,7 +119,7 @@ final class StationDesk
                 throw new Problem(409, 'Changed meanwhile', 'Somebody changed the stations since you opened them. What you set is kept on the screen: look at both, then save again.', extra: ['version' => $this->session->version]);
             }
             $before = $this->setup();
-            $this->write([...$setup, 'before' => $before], $before['minutes'] !== $setup['minutes'] || $this->session->stations === null);
+            $this->write([...$setup, 'before' => $before], $before['minutes'] !== $setup['minutes'] || $this->session->stations === null || self::floors($before) !== self::floors($setup));
         });
     }
 
@@ -128,8 +127,33 @@ final class StationDesk
     {
         DB::transaction(function (): void {
             $before = $this->session->refresh()->stations['before'] ?? throw new Problem(409, 'Nothing to take back', 'The stations are as they were first made.');
-            $this->write([...$before, 'before' => null], $before['minutes'] !== $this->session->stations['minutes']);
+            $this->write([...$before, 'before' => null], $before['minutes'] !== $this->session->stations['minutes'] || self::floors($before) !== self::floors($this->session->stations));
         });
+    }
+
+    /**
+     * The floor of the whole session: what is planned is fitted to it, what was landed already is priced by it.
+     *
+     * @param  string|null  $floor  null: not known, and that counts as hard
+     */
+    public function floor(?string $floor): void
+    {
+        DB::transaction(function () use ($floor): void {
+            $this->session->update(['floor' => $floor, 'version' => $this->session->version + 1]);
+            $this->sheets = null;
+            foreach ($this->sheets() as $sheet) {
+                SheetDesk::open($sheet)->land();
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $setup
+     * @return array<string, string|null> by station
+     */
+    private static function floors(array $setup): array
+    {
+        return array_column($setup['stations'], 'surface', 'id');
     }
 
     /** @param  array<string, mixed>  $stations */
@@ -139,8 +163,9 @@ final class StationDesk
         foreach ($refit ? $this->sheets() : [] as $sheet) {
             if ($sheet->state === 'planned' && ! $sheet->edited) {
                 $sheet->update(['pace' => [...$sheet->pace ?? [], 'minutes' => $stations['minutes']]]);
-                SheetDesk::open($sheet)->fit();
             }
+            $sheet->setRelation('trainingSession', $this->session);
+            SheetDesk::open($sheet)->land();
         }
         $this->sheets = null;
     }

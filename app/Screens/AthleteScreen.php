@@ -24,6 +24,7 @@ use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
+use App\Records\ReadinessBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
@@ -60,7 +61,7 @@ final class AthleteScreen
             array_map(fn (SorenessReport $report): ReferralView => new ReferralView(
                 $report->at->text, $report->site->value, $report->side, $report->kind->value, $report->score, Wording::referral($report),
             ), $readiness->openReferrals),
-            Clearance::query()->where('athlete_id', $athlete->id)->orderByDesc('at')->get()->map(self::clearance(...))->all(),
+            Clearance::query()->where('athlete_id', $athlete->id)->get()->sortByDesc(ReadinessBook::instant(...))->map(self::clearance(...))->all(),
             array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $day, $agreements), $ladders->placementsOf($athlete))),
             $this->days($load, $on), Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             $this->soreness($athlete, $squad, $on),
@@ -126,7 +127,7 @@ final class AthleteScreen
     {
         $school = $squad->school ?? School::byDefaultAt($athlete->ageOn($on));
         $rows = DB::table('soreness_reports')->leftJoin('users', 'users.id', '=', 'soreness_reports.reported_by')->where('athlete_id', $athlete->id)->whereNull('withdrawn_at')
-            ->where('day', '>=', $on->plus(-self::DAYS_BACK)->iso())->orderBy('at')->get(['soreness_reports.*', 'users.name as by']);
+            ->where('day', '>=', $on->plus(-self::DAYS_BACK)->iso())->get(['soreness_reports.*', 'users.name as by'])->sortBy(ReadinessBook::instant(...))->values();
 
         return $rows->map(fn (object $row): SorenessView => new SorenessView(
             $row->at, $row->day, Wording::moment(\Augendo\Core\Readiness\Moment::from($row->moment)), $row->site, Wording::site(Site::from($row->site)), $row->side,

@@ -7,6 +7,7 @@ namespace App\Screens;
 use App\Http\Views\CheckInPageView;
 use App\Models\Athlete;
 use App\Records\AthleteDay;
+use App\Records\ReadinessBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
@@ -25,7 +26,7 @@ final class CheckInScreen
         $workspace = $athlete->workspace()->firstOrFail();
         $on = $workspace->today();
         $day = new AthleteDay($athlete, $on);
-        $reports = DB::table('soreness_reports')->where('athlete_id', $athlete->id)->where('day', $on->iso())->whereNull('withdrawn_at')->orderBy('at')->get();
+        $reports = DB::table('soreness_reports')->where('athlete_id', $athlete->id)->where('day', $on->iso())->whereNull('withdrawn_at')->get()->sortBy(ReadinessBook::instant(...))->values();
         $yesterday = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', $on->plus(-1)->iso())->sum('reps');
         $next = DB::table('sheets')->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')->where('sheets.athlete_id', $athlete->id)->where('sheets.state', 'planned')
             ->where('sheets.held_on', '>=', $on->iso())->orderBy('sheets.held_on')->first(['sheets.id', 'sheets.held_on', 'training_sessions.starts_at']);

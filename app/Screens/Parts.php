@@ -53,7 +53,7 @@ final class Parts
 
     public static function squad(Squad $squad): SquadView
     {
-        return new SquadView($squad->id, $squad->name, $squad->school?->value);
+        return new SquadView($squad->id, $squad->name, $squad->school?->value, $squad->floor);
     }
 
     /** @return list<SquadView> those somebody works with */

@@ -23,7 +23,7 @@ final class RollCallScreen
         $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->get()->all();
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $book = new ReadinessBook($athletes, $on);
-        $today = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNull('withdrawn_at')->orderBy('at')->get()->keyBy('athlete_id');
+        $today = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNull('withdrawn_at')->get()->sortBy(ReadinessBook::instant(...))->keyBy('athlete_id');
         $mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', $on->iso())->where('moment', 'morning')->whereNull('withdrawn_at')->pluck('athlete_id')->all();
         $before = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('day', '<', $on->iso())->whereNull('withdrawn_at')->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id');
         $worked = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', $on->plus(-1)->iso())->distinct()->pluck('athlete_id')->all();

@@ -102,7 +102,7 @@ final class SessionScreen
             array_map(fn (array $round, int $i): StationRoundView => new StationRoundView(self::clock($start + $plan->startsAt($i)), array_map(self::groupName(...), $round)), $plan->rounds, array_keys($plan->rounds)),
             array_map(fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)), $plan->flags),
             array_map(fn (string $id) => Parts::athlete($sheets[$id]->athlete, $on), array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id])))),
-            $differences, isset($session->stations['before']),
+            $differences, $session->floor ?? $squad->floor, isset($session->stations['before']),
             array_values(array_unique(array_merge([], ...array_map(fn (string $ladder): array => $this->library->ladder($ladder)->cautions, $sheets->pluck('ladder')->unique()->values()->all())))),
         );
     }

@@ -15,6 +15,8 @@ use Augendo\Core\Planning\StationFlag;
 /** Seasons in words. */
 final class PlanWording
 {
+    public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the session, or for the squad under People.';
+
     private const WEEKDAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
     public static function emphasis(Emphasis $emphasis): string

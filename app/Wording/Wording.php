@@ -185,7 +185,7 @@ final class Wording
 
         return match ($state->limit->kind()) {
             'cap', 'step' => $state->status === \Augendo\Core\Limits\Status::Over
-                ? "{$n((float) $state->projected)} of {$n((float) $state->max)} {$unit}: over by {$n((float) $state->projected - (float) $state->max)}."
+                ? self::beside((float) $state->projected, (float) $state->max)." of {$n((float) $state->max)} {$unit}: over by ".self::beside((float) $state->projected - (float) $state->max, 0.0).'.'
                 : "{$n((float) $state->remaining)} of {$n((float) $state->max)} {$unit} left.",
             'level' => 'At most '.($unit === 'm' ? "{$n((float) $state->max)} m" : self::percent((float) $state->max).' effort').' in one set.',
             'rest' => $state->earliest === null || $state->earliest->equals($on) ? 'No rest day is owed.' : 'Rest day owed: such work again from '.self::day($state->earliest).'.',
@@ -247,7 +247,7 @@ final class Wording
     public static function trim(Trim $trim, Day $on): string
     {
         $change = match ($trim->what) {
-            'dropped' => 'Dropped',
+            'dropped' => $trim->title === null ? 'Dropped' : "Left out, “{$trim->title}”",
             'reps' => self::number($trim->from).' → '.self::number($trim->to).' reps',
             'effort' => self::percent($trim->from).' → '.self::percent($trim->to),
             'distance' => self::number($trim->from).' → '.self::number($trim->to).' m',
@@ -299,13 +299,14 @@ final class Wording
             Criterion::Evidence => "{$result->observed} judged reps on {$result->observedDays} ".($result->observedDays === 1 ? 'day' : 'days')."; {$gate->minReps} on {$gate->minSessions} asked",
             Criterion::Mechanics => $result->rate === null
                 ? 'no judged rep yet'
-                : "{$result->good} of {$result->observed} good (".self::percent($result->rate).', asked '.self::percent($gate->targetRate).'); surely above '
-                    .self::percent((float) $result->lowerBound).', asked '.self::percent($gate->lowerBound),
+                : "{$result->good} of {$result->observed} good (".self::percentBeside($result->rate, $gate->targetRate).', asked '.self::percent($gate->targetRate).'); surely above '
+                    .self::percentBeside((float) $result->lowerBound, $gate->lowerBound).', asked '.self::percent($gate->lowerBound)
+                    .($result->awaitsConfirmation ? '. An earlier look was not good enough: two good looks in a row are asked' : ''),
             Criterion::Streak => $gate->streak === null ? 'not asked on this rung' : "{$result->bestRun} good in a row, asked {$gate->streak}",
             Criterion::Safety => "{$result->safetyFaults} in the last {$gate->safetyWindowReps} reps, at most {$gate->maxSafetyFaults}",
             Criterion::Fade => $result->fade === null
                 ? 'fewer than 9 judged reps last time, not judged'
-                : 'first third to last third fell '.self::number(round(100 * max(0.0, $result->fade))).' points, at most '.self::number(100 * $gate->maxFade),
+                : 'first third to last third fell '.self::beside(100 * max(0.0, $result->fade), 100 * $gate->maxFade).' points, at most '.self::number(100 * $gate->maxFade),
             Criterion::Soreness => ($result->worstSoreness === null ? 'no report' : "highest {$result->worstSoreness}")." in {$gate->sorenessDays} days, at most {$gate->sorenessMax}"
                 .($gate->needsMorningAfter ? ($result->morningAfter ? '; the morning after is in' : '; the morning after is not in') : ''),
             Criterion::Readiness => self::word($word),
@@ -348,6 +349,9 @@ final class Wording
                 $reps > 0 => self::count($reps, 'more judged rep'),
                 default => 'judged reps on '.($days === 1 ? 'another day' : "{$days} more days").': shown again after a night it is learnt',
             };
+        }
+        if ($result->awaitsConfirmation) {
+            $missing[] = 'good again on the next look: after one that was not, two in a row are asked';
         }
         if ($is(Criterion::Mechanics, Verdict::Fail)) {
             $missing[] = 'better mechanics: '.self::evidence(Criterion::Mechanics, $result, $gate, $word);
@@ -402,6 +406,23 @@ final class Wording
     public static function percent(float $share): string
     {
         return self::number(round(100 * $share)).' %';
+    }
+
+    /** A share beside the bound it is held against: never rounded across it. */
+    public static function percentBeside(float $share, float $bound): string
+    {
+        return self::beside(100 * $share, 100 * $bound, 0).' %';
+    }
+
+    /** A figure beside a bound, with as many decimals as it takes to stay on its side of it. */
+    public static function beside(float $value, float $bound, int $decimals = 1): string
+    {
+        $side = fn (float $of): int => abs($of - $bound) <= 1e-7 ? 0 : $of <=> $bound;
+        while ($decimals < 6 && $side(round($value, $decimals)) !== $side($value)) {
+            $decimals++;
+        }
+
+        return self::number(round($value, $decimals), $decimals);
     }
 
     public static function number(float $value, int $decimals = 1): string

@@ -31,7 +31,8 @@ final class ScoringTest extends TestCase
         $this->assertEqualsWithDelta((hypot(2, 3) + hypot(4, 3) + hypot(4, 5) + hypot(2, 5)) / 4, $grouping->meanRadialErrorM, 1e-12);
         $this->assertSame(['right', 'long'], $grouping->tendency);
         $this->assertEqualsWithDelta([sqrt(4 / 3), sqrt(4 / 3)], array_slice((array) $grouping->ellipse, 0, 2), 1e-12);
-        $this->assertEqualsWithDelta(sqrt(4 / 3) * sqrt(2 * log(2)), $grouping->ellipseHolding(0.5)[0] ?? 0.0, 1e-12);
+        // Four points: squared radius 2 × 15/8 × F(1/2; 2, 2), and that F is 1.
+        $this->assertEqualsWithDelta(sqrt(4 / 3) * sqrt(3.75), $grouping->ellipseHolding(0.5)[0] ?? 0.0, 1e-12);
         // Along a line at 45 degrees the short axis is nothing.
         $line = Grouping::of([[-1.0, -1.0], [0.0, 0.0], [1.0, 1.0]]);
         $this->assertEqualsWithDelta([sqrt(2.0), 0.0, M_PI / 4], $line->ellipse, 1e-9);
@@ -52,6 +53,16 @@ final class ScoringTest extends TestCase
             $in = count(array_filter($points, fn (array $p): bool => (($p[1] - $scatter->alongM) / $long) ** 2 + (($p[0] - $scatter->acrossM) / $short) ** 2 <= 1));
             $this->assertEqualsWithDelta($held, $in / 4000, 0.02);
         }
+        // The next point lies in the nine-tenths ellipse of five points nine times of ten.
+        $held = 0;
+        for ($i = 0; $i < 4000; $i++) {
+            $five = Grouping::of(array_map(fn (): array => [$normal(), $normal()], range(1, 5)), false);
+            [$long, $short] = $five->ellipseHolding(0.9) ?? [1.0, 1.0];
+            $turn = $five->ellipse[2] ?? 0.0;
+            [$x, $y] = [$normal() - $five->acrossM, $normal() - $five->alongM];
+            $held += (($x * cos($turn) + $y * sin($turn)) / $long) ** 2 + (($y * cos($turn) - $x * sin($turn)) / $short) ** 2 <= 1 ? 1 : 0;
+        }
+        $this->assertEqualsWithDelta(0.9, $held / 4000, 0.015);
         $this->expectException(InvalidValue::class);
         Grouping::of([]);
     }

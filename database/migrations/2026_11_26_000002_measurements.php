@@ -25,10 +25,13 @@ return new class extends Migration
         // The floor that a session lands on; null: nobody said, and that counts as hard.
         Schema::table('training_sessions', fn (Blueprint $table) => $table->string('floor')->nullable());
         Schema::table('squads', fn (Blueprint $table) => $table->string('floor')->nullable());
+        // The parts a block loads, counted or not; null: those of its skill.
+        Schema::table('sheet_blocks', fn (Blueprint $table) => $table->json('loads')->nullable());
     }
 
     public function down(): void
     {
+        Schema::table('sheet_blocks', fn (Blueprint $table) => $table->dropColumn('loads'));
         Schema::table('squads', fn (Blueprint $table) => $table->dropColumn('floor'));
         Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn('floor'));
         Schema::table('heights', fn (Blueprint $table) => $table->dropColumn(['doubted', 'withdrawn_at', 'withdrawn_by']));

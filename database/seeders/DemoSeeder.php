@@ -143,7 +143,7 @@ final class DemoSeeder extends Seeder
         $this->clinician = $user('Dr. Samira Lund', 'clinician', Role::Clinician);
         $this->guardian = $user('Leila Haddad', 'guardian', Role::Guardian);
         $this->grown = $user('Yuna Petrovic', 'athlete', Role::Athlete);
-        $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter']);
+        $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter', 'floor' => 'sprung']);
         $this->assistant->squads()->attach($this->squad->id);
     }
 

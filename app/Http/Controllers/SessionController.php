@@ -10,8 +10,10 @@ use App\Http\Views\SessionView;
 use App\Models\TrainingSession;
 use App\Records\StationDesk;
 use App\Screens\SessionScreen;
+use Augendo\Core\Load\Surface;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 final class SessionController
 {
@@ -33,6 +35,15 @@ final class SessionController
     public function keep(StationsRequest $request, TrainingSession $session): JsonResponse
     {
         StationDesk::open($session, $request->user())->keep($request->stations(), $request->integer('version'));
+
+        return $this->show($request, $session->refresh());
+    }
+
+    #[Answers(SessionView::class)]
+    public function floor(Request $request, TrainingSession $session): JsonResponse
+    {
+        $given = $request->validate(['floor' => ['present', 'nullable', Rule::enum(Surface::class)]]);
+        StationDesk::open($session, $request->user())->floor($given['floor']);
 
         return $this->show($request, $session->refresh());
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Augendo\Core\Load\Surface;
 use Augendo\Core\Readiness\School;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -15,6 +16,7 @@ final class SquadRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:80'],
+            'floor' => ['nullable', Rule::enum(Surface::class)],
             'school' => ['present', 'nullable', Rule::enum(School::class)],
         ];
     }

@@ -55,6 +55,9 @@ final readonly class SessionView
         /** @var list<string> against the plan that is kept */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $differences,
+        /** where everybody lands; null: not said, and that counts as hard */
+        #[OA\Property]
+        public ?string $floor,
         #[OA\Property]
         public bool $can_undo,
         /** @var list<string> */

@@ -18,5 +18,8 @@ final readonly class SquadView
         /** `strict` or `graded`; null: by age */
         #[OA\Property]
         public ?string $school,
+        /** of its usual hall or field; null: not said, and that counts as hard */
+        #[OA\Property]
+        public ?string $floor,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
@@ -16,6 +17,7 @@ final readonly class BlockDose
      * @param  int  $repsMin  the least in all sets together that is still worth doing
      * @param  float  $effort  0 to 1, asked
      * @param  bool  $judged  whether the repetitions are watched as evidence for the gate
+     * @param  list<Channel>|null  $loads  the parts it loads, counted or not; null: those of its skill
      */
     public function __construct(
         public BlockKind $kind,
@@ -37,7 +39,20 @@ final readonly class BlockDose
         public int $legs,
         public ?float $dropCm,
         public bool $judged,
+        public ?array $loads = null,
     ) {}
+
+    /** @return list<Channel> the parts that have to be well enough for it */
+    public function loadedChannels(): array
+    {
+        return $this->loads ?? $this->skill->loadedChannels();
+    }
+
+    /** The same dose landed on a floor; null: not known, and that counts as hard. What lands nowhere stays as it is. */
+    public function onFloor(?Surface $floor): self
+    {
+        return $this->skill->landingsPerRep > 0 ? new self(...[...get_object_vars($this), 'surface' => $floor]) : $this;
+    }
 
     /** The same dose done with the other arm or the other direction of turn. */
     public function onSide(Side $side): self

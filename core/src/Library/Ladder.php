@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\Surface;
 
 /** The ordered progression of one skill. */
 final readonly class Ladder
@@ -26,6 +27,12 @@ final readonly class Ladder
         public array $rungs,
         public ?string $copiedFrom = null,
     ) {}
+
+    /** The ladder landed on one floor throughout; null: not known. */
+    public function onFloor(?Surface $floor): self
+    {
+        return new self(...[...get_object_vars($this), 'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs)]);
+    }
 
     /** @return int|null position from 0; null when the ladder has no such rung */
     public function position(string $rungId): ?int

@@ -7,6 +7,7 @@ namespace Augendo\Core\Library;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\GateReader;
 use Augendo\Core\Cases\Node;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
@@ -97,7 +98,7 @@ final readonly class LadderReader
     {
         $node->keys(
             ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
-            ['side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged'],
+            ['side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged', 'loads'],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
         $metres = fn (Node $n): float => $n->positive();
@@ -126,6 +127,7 @@ final readonly class LadderReader
             $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
             $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
             $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+            $node->get('loads')->optional(fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items())),
         );
     }
 

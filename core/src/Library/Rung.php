@@ -6,6 +6,7 @@ namespace Augendo\Core\Library;
 
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Surface;
 
 /** One stage of a ladder. */
 final readonly class Rung
@@ -27,12 +28,18 @@ final readonly class Rung
         public array $blocks,
     ) {}
 
+    /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */
+    public function onFloor(callable $floor): self
+    {
+        return new self(...[...get_object_vars($this), 'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks)]);
+    }
+
     /** @return list<Channel> the channels its counted blocks load */
     public function loadedChannels(): array
     {
         $loaded = [];
         foreach ($this->blocks as $block) {
-            foreach ($block->reps > 0 ? $block->skill->loadedChannels() : [] as $channel) {
+            foreach ($block->reps > 0 ? $block->loadedChannels() : [] as $channel) {
                 $loaded[$channel->value] = $channel;
             }
         }

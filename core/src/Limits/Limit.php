@@ -63,7 +63,7 @@ abstract readonly class Limit
     /** The one side it is about; null when it is about both. */
     public function side(): ?Side
     {
-        return count($this->filter->sides ?? []) === 1 ? ($this->filter->sides[0] ?? null) : null;
+        return $this->filter->sides !== null && count($this->filter->sides) === 1 ? $this->filter->sides[0] : null;
     }
 
     /** The name it has in the rule set, without the age and the side it was written out for. */

@@ -7,6 +7,8 @@ namespace Augendo\Core\Load;
 /** The usual statistics of a daily series on one day. Null where a figure is undefined. */
 final readonly class LoadStatistics
 {
+    private const SAME_WITHIN = 1e-9;
+
     private function __construct(
         public float $acute,
         public float $chronicWeek,
@@ -36,12 +38,12 @@ final readonly class LoadStatistics
     private static function monotony(DailySeries $series, int $day): ?float
     {
         $values = array_map($series->on(...), range($day - 6, $day));
-        if (max($values) === min($values)) {
-            return null;
-        }
         $mean = array_sum($values) / 7;
         $squares = array_sum(array_map(fn (float $value): float => ($value - $mean) ** 2, $values));
 
-        return $mean / sqrt($squares / 6);
+        $deviation = sqrt($squares / 6);
+
+        // Days that differ only by how a float is rounded are the same.
+        return $deviation <= self::SAME_WITHIN * $mean ? null : $mean / $deviation;
     }
 }

@@ -41,7 +41,7 @@ final class Marks
         $sure = array_column(array_filter($of, fn (array $mark): bool => ! $mark[2]), 1);
         $doubted = array_column(array_filter($of, fn (array $mark): bool => $mark[2]), 1);
 
-        return [min([...($sure === [] ? [] : [max($sure)]), ...$doubted]), $holding === []];
+        return [min([$sure === [] ? INF : max($sure), ...$doubted]), $holding === []];
     }
 
     /**

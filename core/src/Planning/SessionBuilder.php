@@ -56,6 +56,8 @@ final class SessionBuilder
         $builder->fitLimits();
         $builder->tellLimitTrims();
 
+        $builder->leaveOutUncounted();
+
         return new BuiltSession(array_values($builder->blocks), $builder->trims);
     }
 
@@ -80,6 +82,23 @@ final class SessionBuilder
             }
             $this->blocks[$i] = $block->withReps($reps)->withEffort($effort);
         }
+    }
+
+    /** Nothing is counted in a hold or a loosening, and a part that may not work does not do them either: they are left out, and the trims renumbered. */
+    private function leaveOutUncounted(): void
+    {
+        $out = array_filter($this->blocks, fn (BlockPlan $block): bool => $block->asked->reps === 0 && ! $this->frame->wordFor($block)->allowsWork());
+        if ($out === []) {
+            return;
+        }
+        $this->blocks = array_diff_key($this->blocks, $out);
+        $position = array_flip(array_keys($this->blocks));
+        $this->trims = array_map(fn (Trim $trim): Trim => new Trim(...[...get_object_vars($trim), 'block' => $position[$trim->block] ?? null]), $this->trims);
+        foreach ($out as $block) {
+            $word = $this->frame->wordFor($block);
+            $this->trims[] = new Trim(null, 'dropped', 0, 0, 'word', word: $word, channels: $this->frame->channelsWith($word, $block), title: $block->asked->title);
+        }
+        $this->blocks = array_values($this->blocks);
     }
 
     private function fitLayoff(): void

@@ -78,10 +78,10 @@ final readonly class SessionFrame
         $this->laterDays = $laterDays;
     }
 
-    /** The word of the channels and the side a block loads. A block that counts nothing loads nothing. */
+    /** The word of the parts and the side a block loads, whether anything is counted in it or not. */
     public function wordFor(BlockPlan $block): Word
     {
-        return $block->asked->reps === 0 ? Word::Full : $this->readiness->forWork($block->asked->skill->loadedChannels(), $this->throwing->bodySide($block->asked->side));
+        return $this->readiness->forWork($block->asked->loadedChannels(), $this->throwing->bodySide($block->asked->side));
     }
 
     /** @return list<Channel> the channels a block loads that have this word */
@@ -89,7 +89,7 @@ final readonly class SessionFrame
     {
         $side = $this->throwing->bodySide($block->asked->side);
 
-        return array_values(array_filter($block->asked->skill->loadedChannels(), fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word));
+        return array_values(array_filter($block->asked->loadedChannels(), fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word));
     }
 
     /** @return float the most effort the word allows, 0 to 1; no report today is never better than a report, whatever an older referral says */

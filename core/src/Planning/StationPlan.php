@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Library\BlockKind;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Surface;
 
 /**
@@ -235,7 +234,7 @@ final readonly class StationPlan
             foreach ($blocks as $block) {
                 $furthest = max($furthest, (float) $block->distanceM);
                 $hardBall = $hardBall || $block->asked->object->hard;
-                $landing = $landing || $block->asked->skill->family === Family::Jump && $block->asked->skill->landingsPerRep > 0;
+                $landing = $landing || $block->asked->skill->landingsPerRep > 0;
             }
             $minutes = (int) ceil(SessionClock::seconds($blocks) / 60);
             if ($minutes > $rotationMin && $rotationMin > 0) {

@@ -12,16 +12,17 @@ use Augendo\Core\Readiness\Word;
 final readonly class Trim
 {
     /**
-     * @param  int  $block  position of the block in the session, from 0
+     * @param  int|null  $block  position of the block in the session, from 0; null when the block is left out whole
      * @param  'reps'|'effort'|'distance'|'dropped'|'minutes'  $what  minutes: even the shortest session takes longer
      * @param  float  $from  repetitions, effort (0 to 1) or metres
      * @param  'limit'|'word'|'layoff'|'minutes'  $cause
      * @param  list<LimitState>  $limits  the limits that would be over with one step more, for cause `limit`
      * @param  Word|null  $word  for cause `word`
      * @param  list<Channel>  $channels  for cause `word`: the channels that have it
+     * @param  string|null  $title  of a block that is left out whole
      */
     public function __construct(
-        public int $block,
+        public ?int $block,
         public string $what,
         public float $from,
         public float $to,
@@ -31,5 +32,6 @@ final readonly class Trim
         public ?int $idleDays = null,
         public array $channels = [],
         public ?int $minutes = null,
+        public ?string $title = null,
     ) {}
 }

@@ -22,13 +22,14 @@ final class AttemptReading
 
     /**
      * @param  Site  $returning  the place on the way back; what shares a channel with it counts
-     * @param  list<SorenessReport>  $reports  of the day, in order of time
+     * @param  list<SorenessReport>  $reports  of the day, in any order
      * @param  int  $done  repetitions of the stage's own block
      * @param  float|null  $goodRate  good over judged repetitions; null when none was judged
      */
     public static function of(Day $day, int $stage, ProgrammeStage $asked, Site $returning, array $reports, School $school, int $done, ?float $goodRate): Attempt
     {
         $near = array_values(array_filter($reports, fn (SorenessReport $report): bool => $report->site->sharesChannelWith($returning)));
+        usort($near, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
         $at = fn (Moment ...$moments): array => array_values(array_filter($near, fn (SorenessReport $report): bool => in_array($report->moment, $moments, true)));
         $worst = fn (array $of): int => max([0, ...array_map(fn (SorenessReport $report): int => $report->score, $of)]);
         $warmup = $at(Moment::Warmup);

@@ -59,8 +59,7 @@ final class StageRung
      */
     public static function without(Rung $rung, array $channels): Rung
     {
-        $blocks = array_filter($rung->blocks, fn (BlockDose $block): bool => $block->reps === 0
-            || array_filter($block->skill->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $channels, true)) === []);
+        $blocks = array_filter($rung->blocks, fn (BlockDose $block): bool => array_filter($block->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $channels, true)) === []);
 
         return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, array_values($blocks));
     }

@@ -70,15 +70,22 @@ final readonly class Grouping
     }
 
     /**
-     * Half axes of the ellipse that holds a share of a two-dimensional normal scatter: standard deviations × √(−2·ln(1 − share)).
+     * Half axes of the ellipse that holds the next point with a given chance. The scatter is known from a few points only, so the squared
+     * Mahalanobis radius is 2(n² − 1)/(n(n − 2)) × F(share; 2, n − 2): the prediction region of a two-dimensional normal scatter
+     * (R. A. Johnson and D. W. Wichern, Applied Multivariate Statistical Analysis, section 5.5). F(p; 2, m) = m/2 × ((1 − p)^(−2/m) − 1).
      *
      * @return array{float, float}|null metres, the long one first
      */
     public function ellipseHolding(float $share): ?array
     {
-        $scale = sqrt(-2 * log(1 - $share));
+        if ($this->ellipse === null) {
+            return null;
+        }
+        $m = $this->n - 2;
+        $f = $m / 2 * ((1 - $share) ** (-2 / $m) - 1);
+        $scale = sqrt(2 * ($this->n ** 2 - 1) / ($this->n * $m) * $f);
 
-        return $this->ellipse === null ? null : [$this->ellipse[0] * $scale, $this->ellipse[1] * $scale];
+        return [$this->ellipse[0] * $scale, $this->ellipse[1] * $scale];
     }
 
     /**

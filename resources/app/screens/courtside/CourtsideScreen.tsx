@@ -89,7 +89,8 @@ function Running({ pack }: { pack: Courtside }) {
     const block = pack.blocks[at];
     const inBlock = useMemo(() => (block ? reps.filter((rep) => rep.block_id === block.id) : []), [reps, block]);
     const onSide = side ?? block?.side ?? 'dominant';
-    const judged = useMemo(() => reps.filter((rep) => pack.blocks.find((each) => each.id === rep.block_id)?.judged && rep.side === 'dominant'), [reps, pack.blocks]);
+    // As the core has it: repetitions of judged blocks, on the side each asks for.
+    const judged = useMemo(() => reps.filter((rep) => pack.blocks.some((each) => each.id === rep.block_id && each.judged && each.side === rep.side)), [reps, pack.blocks]);
     const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     // As it was moved last; after a reload, as it was last done.
     const dose = block && (moved[block.id] ?? doseOf(block, inBlock.at(-1) ?? block));

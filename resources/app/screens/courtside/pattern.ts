@@ -10,7 +10,9 @@ export function leadingFault(judged: RepEvent[], faults: Fault[], bounds: Courts
     const named = observed.filter((rep) => rep.verdict === 'not_good' && rep.fault !== null);
     if (named.length < bounds.least_faults) return null;
     const times = (fault: Fault): number => named.filter((rep) => rep.fault === fault.id).length;
-    const leading = faults.reduce<Fault | null>((most, fault) => (most === null || times(fault) > times(most) ? fault : most), null);
+    // Of two that lead, the one that came first in time, as the core has it.
+    const inTime = named.flatMap((rep) => faults.filter((fault) => fault.id === rep.fault));
+    const leading = inTime.reduce<Fault | null>((most, fault) => (most === null || times(fault) > times(most) ? fault : most), null);
     return leading && times(leading) >= bounds.least_share * named.length ? { fault: leading, times: times(leading), of: named.length } : null;
 }
 

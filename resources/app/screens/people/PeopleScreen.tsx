@@ -5,6 +5,7 @@ import { api, type People, type Token } from '../../api/client';
 import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
 import { AthleteFields } from '../../parts/AthleteFields';
+import { FloorChoice } from '../../parts/FloorChoice';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
@@ -96,7 +97,8 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
     return (
         <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-1.5">
             <span className="head">{squad.name}</span>
-            <label className="flex items-center gap-2 text-sm"><span className="text-soft">How sore is too sore:</span><select className="border-b border-soft bg-transparent py-1" value={squad.school ?? ''} onChange={(event) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: event.target.value || null }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }}>{SCHOOLS.map(([value, label]) => <option key={value} value={value}>{label}</option>)}</select></label>
+            <label className="flex items-center gap-2 text-sm"><span className="text-soft">How sore is too sore:</span><select className="border-b border-soft bg-transparent py-1" value={squad.school ?? ''} onChange={(event) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: event.target.value || null, floor: squad.floor ?? null }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }}>{SCHOOLS.map(([value, label]) => <option key={value} value={value}>{label}</option>)}</select></label>
+            <FloorChoice floor={squad.floor ?? null} label="Usual floor:" onChange={(floor) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: squad.school ?? null, floor }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }} />
             <span className="grow" />
             <button type="button" className="btn" onClick={() => setAdding(true)}>Add an athlete</button>
             <Sheetlet open={adding} onClose={() => setAdding(false)} title={`Add an athlete to ${squad.name}`}>

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
+import { FloorChoice } from '../../parts/FloorChoice';
 import { Loading, Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
@@ -48,7 +49,8 @@ function Stations({ kept }: { kept: Session }) {
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
                 <div className="max-w-3xl"><p className="label"><Link to="/plan" className="hover:underline">Plan</Link> · {kept.squad.name}</p><h1 className="text-2xl">{kept.title}, {dayName(kept.day, true)} {kept.starts_at}</h1>
-                    <p className="text-soft">{kept.groups.reduce((sum, group) => sum + group.members.length, 0)} athletes in {kept.groups.length} groups. Warm up together {kept.warm_up_min} min, {open.length} × {kept.rotation_min} min with a minute between, cool down {kept.cool_down_min} min: {kept.minutes} min. {kept.balls_needed} balls in use of {kept.balls}, {kept.adults} {kept.adults === 1 ? 'adult' : 'adults'}.</p></div>
+                    <p className="text-soft">{kept.groups.reduce((sum, group) => sum + group.members.length, 0)} athletes in {kept.groups.length} groups. Warm up together {kept.warm_up_min} min, {open.length} × {kept.rotation_min} min with a minute between, cool down {kept.cool_down_min} min: {kept.minutes} min. {kept.balls_needed} balls in use of {kept.balls}, {kept.adults} {kept.adults === 1 ? 'adult' : 'adults'}.</p>
+                    {me.records && <FloorChoice floor={kept.floor ?? null} label="Landed on:" onChange={(floor) => void api<Session>('PUT', `/api/sessions/${kept.id}/floor`, { floor }).then(put, setProblem)} />}</div>
                 <span className="grow" />
                 <span className="no-print flex flex-wrap gap-2">{me.records && <>{kept.can_undo && <button type="button" className="btn btn-quiet" onClick={() => void api<Session>('POST', `/api/sessions/${kept.id}/undo`).then(put, setProblem)}>Undo the last change</button>}<button type="button" className="btn" onClick={() => setEditing(setup.stations)}>Set the stations</button><button type="button" className="btn" onClick={() => setPlanB(true)}>Plan B</button></>}<button type="button" className="btn btn-main" onClick={() => window.print()}>Print</button></span>
             </header>
