@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import './tests/Browser/clock';
 
 const PORT = 8765;
 

@@ -12,6 +12,8 @@ return [
     'key' => env('APP_KEY'),
     // Tests alone: a file with the time it is to be. Not looked at in production.
     'clock_file' => env('AUGENDO_CLOCK_FILE'),
+    // Tests alone: by how much the clock runs ahead.
+    'clock_ahead_ms' => env('AUGENDO_CLOCK_AHEAD_MS'),
     // Written by bin/setup from the code itself: what was kept by another build is worked out anew.
     'build' => is_file(base_path('bootstrap/cache/build')) ? trim((string) file_get_contents(base_path('bootstrap/cache/build'))) : 'unbuilt',
 ];

@@ -61,7 +61,7 @@ final class AthleteScreen
             array_map(fn (SorenessReport $report): ReferralView => new ReferralView(
                 $report->at->text, $report->site->value, $report->side, $report->kind->value, $report->score, Wording::referral($report),
             ), $readiness->openReferrals),
-            Clearance::query()->where('athlete_id', $athlete->id)->get()->sortByDesc(ReadinessBook::instant(...))->map(self::clearance(...))->all(),
+            Clearance::query()->where('athlete_id', $athlete->id)->orderByDesc('id')->get()->sortByDesc(ReadinessBook::instant(...))->values()->map(self::clearance(...))->all(),
             array_values(array_map(fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $day, $agreements), $ladders->placementsOf($athlete))),
             $this->days($load, $on), Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             $this->soreness($athlete, $squad, $on),

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { hasNoAxeFindings, row, signIn } from './support';
+import { expect, hasNoAxeFindings, row, signIn, test } from './support';
 
 /** One athlete's day: a sore shoulder in the morning, the trimmed session, a set of ten tapped with the connection cut, the decision. */
 test('from the check-in to the decision, with the connection lost in the middle', async ({ page, context }) => {

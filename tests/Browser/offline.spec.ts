@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { row, signIn } from './support';
+import { expect, row, shelfCounts, signIn, test } from './support';
 
 test('the application opens without a connection, counts, and sends when there is one again', async ({ page, context }) => {
     await signIn(page);
@@ -8,7 +7,8 @@ test('the application opens without a connection, counts, and sends when there i
     const start = row(page, 'Ravi Castellan').getByRole('link', { name: 'Start with Ravi' });
     const sheetId = (await start.getAttribute('href'))?.split('/')[2] ?? '';
     await expect.poll(() => page.evaluate(async (id) => new Promise<boolean>((resolve) => {
-        const open = indexedDB.open('augendo');
+        const { key } = JSON.parse(localStorage.getItem('augendo-person') ?? '{}') as { key: string };
+        const open = indexedDB.open(`augendo-${key}`);
         open.onsuccess = () => { const pack = open.result.transaction('packs').objectStore('packs').get(id); pack.onsuccess = () => { open.result.close(); resolve(pack.result !== undefined); }; };
     }), sheetId), { timeout: 30_000 }).toBe(true);
 
@@ -43,12 +43,5 @@ test('signing out leaves nothing of the squad on the device', async ({ page }) =
     await page.getByRole('button', { name: 'Who is signed in' }).click();
     await page.getByRole('button', { name: 'Sign out', exact: true }).click();
     await expect(page.getByLabel('Password')).toBeVisible();
-    const kept = await page.evaluate(async () => new Promise<number[]>((resolve) => {
-        const open = indexedDB.open('augendo');
-        open.onsuccess = () => {
-            const counts = ['packs', 'answers'].map((store) => new Promise<number>((done) => { const count = open.result.transaction(store).objectStore(store).count(); count.onsuccess = () => done(count.result); }));
-            void Promise.all(counts).then(resolve);
-        };
-    }));
-    expect(kept).toEqual([0, 0]);
+    expect(await shelfCounts(page, ['packs', 'answers'])).toEqual([0, 0]);
 });

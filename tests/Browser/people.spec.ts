@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { fillSignIn, hasNoAxeFindings, row, signIn } from './support';
+import { anotherDevice, expect, fillSignIn, hasNoAxeFindings, row, signIn, test } from './support';
 
 test('a parent opens a link on a phone and is done in a few taps', async ({ page, browser }) => {
     await signIn(page);
@@ -10,7 +9,7 @@ test('a parent opens a link on a phone and is done in a few taps', async ({ page
     const address = await page.getByLabel('Link', { exact: true }).inputValue();
     await hasNoAxeFindings(page);
 
-    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(address).origin })).newPage();
+    const phone = await (await anotherDevice(browser, { viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(address).origin })).newPage();
     const asked: string[] = [];
     phone.on('request', (request) => asked.push(request.url()));
     await phone.goto(address);
@@ -75,7 +74,7 @@ test('somebody invited joins with a link and sees what was chosen, nothing else'
     await page.getByRole('button', { name: 'Make the link' }).click();
     const address = await page.getByLabel('Link', { exact: true }).inputValue();
 
-    const home = await (await browser.newContext({ baseURL: new URL(address).origin })).newPage();
+    const home = await (await anotherDevice(browser, { baseURL: new URL(address).origin })).newPage();
     await home.goto(address);
     await expect(home.getByText('You are invited as guardian.')).toBeVisible();
     await hasNoAxeFindings(home);
@@ -115,7 +114,7 @@ test('intake and returns: axe finds nothing, and the programme prints', async ({
 });
 
 test('an answer that was asked for before a sign-in, and comes after it, does not end it', async ({ browser }) => {
-    const context = await browser.newContext({ serviceWorkers: 'block' });
+    const context = await anotherDevice(browser, { serviceWorkers: 'block' });
     const page = await context.newPage();
     await page.goto('/');
     await page.getByLabel('E-mail').waitFor();

@@ -1,5 +1,5 @@
-import { test, type Page } from '@playwright/test';
-import { row, signIn, toJudged } from './support';
+import { type Page } from '@playwright/test';
+import { row, signIn, test, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
 test.skip(!process.env.PICTURES, 'taken by bin/screenshots');

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { hasNoAxeFindings, signIn } from './support';
+import { expect, hasNoAxeFindings, signIn, test } from './support';
 
 test('a squad’s session: stations, somebody late, nobody lost on paper, plan B and one undo', async ({ page }) => {
     await signIn(page);

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { hasNoAxeFindings, row, signIn } from './support';
+import { expect, hasNoAxeFindings, row, signIn, test } from './support';
 
 test('a four-by-five target round in twenty-one taps, a grouping on the pad, and undo', async ({ page }) => {
     await signIn(page);

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { fillSignIn, hasNoAxeFindings, row, signIn, toJudged } from './support';
+import { anotherDevice, expect, fillSignIn, hasNoAxeFindings, row, signIn, test, toJudged } from './support';
 
 test('Today shows every state, and each opens to its reasons', async ({ page }) => {
     await page.goto('/');
@@ -73,13 +72,13 @@ test('keyboard alone: count, undo, fault, other side', async ({ page }) => {
 });
 
 test('an assistant runs sessions but decides nothing; a clinician clears, and the referral closes', async ({ browser }) => {
-    const assistant = await (await browser.newContext()).newPage();
+    const assistant = await (await anotherDevice(browser)).newPage();
     await signIn(assistant, 'assistant');
     await assistant.getByRole('link', { name: 'Tomas Brandvik' }).click();
     await expect(assistant.getByText('Ready for “Into the lane”')).toBeVisible();
     await expect(assistant.getByRole('button', { name: 'Advance', exact: true })).toHaveCount(0);
 
-    const clinician = await (await browser.newContext()).newPage();
+    const clinician = await (await anotherDevice(browser)).newPage();
     await signIn(clinician, 'clinician');
     await clinician.getByRole('link', { name: 'Sofie Marchetti' }).click();
     await clinician.getByRole('button', { name: 'Record a clearance' }).click();

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { hasNoAxeFindings, signIn, toJudged } from './support';
+import { type Page } from '@playwright/test';
+import { anotherDevice, expect, hasNoAxeFindings, signIn, test, toJudged } from './support';
 
 type Row = { athlete: { id: string; given_name: string }; sheet: { id: string } | null };
 
@@ -108,7 +108,7 @@ test('a second pair of eyes judges along, and Gates says whether both see the sa
     const sheet = await courtside(page, 'Dario');
     for (let i = 0; i < 12; i++) await page.keyboard.press(i % 4 === 3 ? 'n' : 'g');
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
-    const other = await (await browser.newContext()).newPage();
+    const other = await (await anotherDevice(browser)).newPage();
     await signIn(other, 'assistant');
     await other.goto(`/sheets/${sheet}/courtside`);
     await other.getByRole('button', { name: 'Another athlete' }).click();

@@ -1,5 +1,34 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { test as base, type Browser, type BrowserContext, type BrowserContextOptions, expect, type Page } from '@playwright/test';
+import { AHEAD_MS } from './clock';
+
+export { expect };
+
+/** Pages live at the instant the run was drawn for, as the server does. */
+async function setClock(context: BrowserContext): Promise<void> {
+    await context.addInitScript((ahead) => {
+        const Real = Date;
+        const now = (): number => Real.now() + ahead;
+        globalThis.Date = new Proxy(Real, {
+            construct: (_, given) => (given.length === 0 ? new Real(now()) : Reflect.construct(Real, given)) as Date,
+            get: (of, name) => (name === 'now' ? now : Reflect.get(of, name)),
+        });
+    }, AHEAD_MS);
+}
+
+export const test = base.extend({
+    context: async ({ context }, use) => {
+        await setClock(context);
+        await use(context);
+    },
+});
+
+/** Another device. */
+export async function anotherDevice(browser: Browser, options: BrowserContextOptions = {}): Promise<BrowserContext> {
+    const context = await browser.newContext(options);
+    await setClock(context);
+    return context;
+}
 
 export const row = (page: Page, name: string) => page.getByRole('row').filter({ has: page.getByRole('link', { name, exact: true }) });
 
@@ -30,4 +59,18 @@ export async function toJudged(page: Page): Promise<void> {
 export async function hasNoAxeFindings(page: Page): Promise<void> {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([]);
+}
+
+/** How much lies in the stores of whoever was here last. */
+export function shelfCounts(page: Page, stores: string[]): Promise<number[]> {
+    return page.evaluate(async (names) => {
+        const people = JSON.parse(localStorage.getItem('augendo-people') ?? '[]') as Array<{ key: string }>;
+        return new Promise<number[]>((resolve) => {
+            const open = indexedDB.open(`augendo-${people.at(-1)?.key}`);
+            open.onsuccess = () => {
+                const counts = names.map((store) => new Promise<number>((done) => { const count = open.result.transaction(store).objectStore(store).count(); count.onsuccess = () => done(count.result); }));
+                void Promise.all(counts).then((all) => { open.result.close(); resolve(all); });
+            };
+        });
+    }, stores);
 }

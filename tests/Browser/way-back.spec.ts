@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { rmSync, writeFileSync } from 'node:fs';
+import { now } from './clock';
 import { signIn } from './support';
 
 const CLOCK = 'storage/framework/test-clock';
@@ -12,7 +13,7 @@ test.afterAll(() => rmSync(CLOCK, { force: true }));
 /** The demo's Tomas, javelin, fifteen years old: six weeks back to the game, effort first, with all that comes between. */
 test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, done, and the weeks after', async ({ page }) => {
     test.setTimeout(400_000);
-    const started = Date.now();
+    const started = now();
     let days = 0;
     await page.clock.install({ time: started });
     const later = async (by: number, hour: number): Promise<void> => {

@@ -1,3 +1,4 @@
+import { now as drawn } from './clock';
 import { rmSync, writeFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { fillSignIn, hasNoAxeFindings } from './support';
@@ -12,7 +13,7 @@ test.afterAll(() => rmSync(CLOCK, { force: true }));
 /** The demo's Ilse, thirteen: volleyball serves here, handball at school, and a shoulder on its way back. */
 test('twelve weeks back to the competition for somebody of two sports, in under two minutes of clicks; then a week is missed', async ({ page }) => {
     test.setTimeout(300_000);
-    let now = Math.floor(Date.now() / DAY_MS) * DAY_MS + DAY_MS / 2;
+    let now = Math.floor(drawn() / DAY_MS) * DAY_MS + DAY_MS / 2;
     const later = async (days: number): Promise<void> => {
         now += days * DAY_MS;
         writeFileSync(CLOCK, new Date(now).toISOString());

@@ -1,7 +1,8 @@
+import { now } from './clock';
 import { type ChildProcess, spawn } from 'node:child_process';
-import { expect, type Page, test } from '@playwright/test';
+import { type Page } from '@playwright/test';
 import { v7 } from 'uuid';
-import { fillSignIn } from './support';
+import { anotherDevice, expect, fillSignIn, test } from './support';
 
 const PORT = 8767;
 const BASE = `http://localhost:${PORT}`;
@@ -53,7 +54,7 @@ async function ask<T>(page: Page, method: string, path: string, body?: unknown):
 test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server that goes down: every tap is there once, in order', async ({ browser }) => {
     test.setTimeout(420_000);
     const open = async (): Promise<Page> => {
-        const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: BASE, serviceWorkers: 'block' })).newPage();
+        const page = await (await anotherDevice(browser, { viewport: { width: 390, height: 844 }, baseURL: BASE, serviceWorkers: 'block' })).newPage();
         await page.goto('/');
         await fillSignIn(page, 'coach');
         await expect(page.getByRole('table', { name: 'Athletes in running order' })).toBeVisible();
@@ -67,7 +68,7 @@ test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server 
         const id = v7();
         await ask(first, 'POST', `/api/squads/${squad.id}/athletes`, { id, given_name: `Athlete${i}`, family_name: 'Crowd', birth_date: '1998-03-04', throwing_side: i % 5 === 0 ? 'left' : 'right', turn_direction: null });
         await ask(first, 'POST', `/api/athletes/${id}/placements`, { ladder: 'overhand-throw', rung: 'positions' });
-        await ask(first, 'POST', `/api/athletes/${id}/reports`, { reports: [{ id: v7(), at: new Date(Date.now() - 60_000).toISOString().replace(/\.\d+Z$/, '+00:00'), moment: 'before', site: 'none', side: null, kind: 'muscle', score: 0, note: null }] });
+        await ask(first, 'POST', `/api/athletes/${id}/reports`, { reports: [{ id: v7(), at: new Date(now() - 60_000).toISOString().replace(/\.\d+Z$/, '+00:00'), moment: 'before', site: 'none', side: null, kind: 'muscle', score: 0, note: null }] });
     }
     const today = (await ask<{ date: string }>(first, 'GET', `/api/today?squad=${squad.id}`)).date;
     await ask(first, 'POST', `/api/squads/${squad.id}/sessions`, { day: today, starts_at: '17:00', title: 'Crowd' });

@@ -31,6 +31,7 @@ final class AccessTest extends TestCase
         'GET api/me/places' => self::EVERYBODY,
         'POST api/me/calendar-link' => self::EVERYBODY,
         'POST api/me/pace' => self::EVERYBODY,
+        'POST api/me/missing-counts' => self::EVERYBODY,
         'POST api/me/places/end-others' => self::EVERYBODY,
         'GET api/today' => self::EVERYBODY,
         'GET api/roll-call' => self::EVERYBODY,
@@ -73,6 +74,7 @@ final class AccessTest extends TestCase
         'GET api/sessions/{session}' => self::EVERYBODY,
         'POST api/sessions/{session}/preview' => self::RECORDS,
         'PUT api/sessions/{session}' => self::RECORDS,
+        'PUT api/sessions/{session}/floor' => self::RECORDS,
         'POST api/sessions/{session}/undo' => self::RECORDS,
         'GET api/people' => self::COACH,
         'POST api/people/settings' => self::COACH,
@@ -99,6 +101,9 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/decisions' => self::COACH,
         'PUT api/athletes/{athlete}' => self::COACH,
         'POST api/athletes/{athlete}/marks' => self::COACH,
+        'POST api/athletes/{athlete}/marks/{id}/confirm' => self::COACH,
+        'POST api/athletes/{athlete}/marks/{id}/withdraw' => self::COACH,
+        'POST api/athletes/{athlete}/missing-counts/give-up' => self::COACH,
         'POST api/athletes/{athlete}/placements' => self::COACH,
         'POST api/athletes/{athlete}/wellness' => self::EVERYBODY,
         'GET api/athletes/{athlete}/programmes' => self::CLEARS,
@@ -106,6 +111,8 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/intake' => self::EVERYBODY,
         'PUT api/athletes/{athlete}/intake' => self::COACH,
         'POST api/athletes/{athlete}/heights' => self::RECORDS,
+        'POST api/athletes/{athlete}/heights/{id}/confirm' => self::RECORDS,
+        'POST api/athletes/{athlete}/heights/{id}/withdraw' => self::RECORDS,
         'POST api/athletes/{athlete}/conditions' => [Role::Clinician],
         'POST api/athletes/{athlete}/links' => self::COACH,
         'GET api/athletes/{athlete}/export' => [Role::Coach, Role::Athlete, Role::Guardian],
@@ -122,6 +129,7 @@ final class AccessTest extends TestCase
         'POST api/sheets/{sheet}/preview' => self::EVERYBODY,
         'POST api/sheets/{sheet}/fit' => self::COACH,
         'GET api/sheets/{sheet}/courtside' => self::RECORDS,
+        'GET api/sheets/{sheet}/heard' => self::RECORDS,
         'POST api/sheets/{sheet}/events' => self::RECORDS,
         'POST api/sheets/{sheet}/finish' => self::RECORDS,
         'GET api/sheets/{sheet}/after' => self::EVERYBODY,
@@ -212,6 +220,7 @@ final class AccessTest extends TestCase
         $path = strtr($path, [
             '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
+            '{id}' => str_contains($path, '{id}') ? $this->measured($path, $athlete, $missing) : '',
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '', '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(), '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
@@ -224,6 +233,19 @@ final class AccessTest extends TestCase
 
         // Sent empty: whoever may not call is refused before anything is looked at, and nothing is changed by who may.
         return $this->json($method, "/{$path}", $method === 'GET' ? [] : ['version' => -1])->getStatusCode();
+    }
+
+    private function measured(string $path, Athlete $athlete, bool $missing): string
+    {
+        $row = ['athlete_id' => $athlete->id, 'measured_on' => $this->coach()->workspace->today()->iso(), 'recorded_by' => $this->coach()->id, 'recorded_at' => now()];
+        if (str_contains($path, '/heights/')) {
+            $id = (string) Str::uuid7();
+            $missing || \Illuminate\Support\Facades\DB::table('heights')->insert([...$row, 'id' => $id, 'height_cm' => 180.0]);
+
+            return $id;
+        }
+
+        return $missing ? '999999' : (string) \Illuminate\Support\Facades\DB::table('skill_marks')->insertGetId([...$row, 'skill' => 'float-serve', 'reference_speed_ms' => 20.0]);
     }
 
     private function logged(Athlete $athlete): string

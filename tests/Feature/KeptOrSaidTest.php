@@ -206,8 +206,8 @@ final class KeptOrSaidTest extends TestCase
                 $this->actingAs($this->coach());
             }
             $pack = $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json();
-            $block = collect($pack['blocks'])->firstWhere('judged', true) ?? $pack['blocks'][0];
-            for ($i = 0; $i < 12; $i++) {
+            $block = collect($pack['blocks'])->firstWhere('judged', true) ?? $pack['blocks'][0] ?? null;
+            for ($i = 0; $block !== null && $i < 12; $i++) {
                 $place = mt_rand(0, count($pack['stops']['places']) - 1);
                 $moment = ['morning', 'warmup', 'during', 'after'][mt_rand(0, 3)];
                 $row = collect($pack['stops']['rows'])->where('load', "{$block['load']}|dominant")->where('moment', $pack['stops']['moments'][$moment])->values()[mt_rand(0, 7)];

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { canHaveCode, hasCode, isCode, MOST_TRIES, setCode } from '../offline/useLock';
 
 /** Four digits, on keys large enough for cold hands. */
@@ -28,11 +28,15 @@ function Digits({ onCode, again }: { onCode: (code: string) => void; again: numb
 /** Nobody touched the device for ten minutes: whoever picks it up now says who they are first. Counting goes on without. */
 export function Locked({ name, onUnlock, onSignOut, password }: { name: string; onUnlock: () => void; onSignOut: () => void; password: React.ReactNode }) {
     const [tries, setTries] = useState(0);
-    const [byPassword, setByPassword] = useState(!hasCode() || !canHaveCode());
+    const wrong = useRef(0);
+    const [choseIt, setChoseIt] = useState(!hasCode() || !canHaveCode());
+    const byPassword = choseIt || tries >= MOST_TRIES;
     const attempt = async (code: string): Promise<void> => {
+        // Each wrong one counts, however fast they come: the sixth is not looked at.
+        if (wrong.current >= MOST_TRIES) return;
+        wrong.current++;
         if (await isCode(code)) return onUnlock();
-        if (tries + 1 >= MOST_TRIES) setByPassword(true);
-        setTries(tries + 1);
+        setTries(wrong.current);
     };
     return (
         <main className="mx-auto grid min-h-dvh max-w-sm content-center gap-4 p-6">
@@ -41,7 +45,7 @@ export function Locked({ name, onUnlock, onSignOut, password }: { name: string; 
             {byPassword ? password : <Digits onCode={(code) => void attempt(code)} again={tries} />}
             {tries > 0 && <p role="alert" className="text-stop">{byPassword ? `The code was wrong ${tries} times.` : `Not this code. ${MOST_TRIES - tries} more ${MOST_TRIES - tries === 1 ? 'try' : 'tries'}, then the password is asked.`}</p>}
             <p className="flex flex-wrap gap-2 border-t border-line pt-3">
-                {!byPassword && <button type="button" className="btn" onClick={() => setByPassword(true)}>With the password</button>}
+                {!byPassword && <button type="button" className="btn" onClick={() => setChoseIt(true)}>With the password</button>}
                 <button type="button" className="btn" onClick={onSignOut}>I am somebody else</button>
             </p>
         </main>
