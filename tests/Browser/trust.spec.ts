@@ -159,8 +159,11 @@ test('a second person on the device sees nothing of the first, sends nothing for
     await page.getByRole('button', { name: 'Hand the device back to Anneke Duarte' }).click();
     await expect(page.getByLabel('Password')).toBeVisible();
     await fillSignIn(page, 'coach');
-    await expect(row(page, 'Dario Nwosu').getByText(/^3 of/)).toBeVisible({ timeout: 30_000 });
+    await expect.poll(() => sent.length, { timeout: 30_000 }).toBe(1);
     await expect(page.getByText(/not sent/)).toHaveCount(0);
+    await page.goto(address);
+    await expect(page.getByText(/^3 of 3 good/)).toBeVisible();
+    await page.goto('/');
     await expect(row(page, 'Dario Nwosu').getByText('Not checked in')).toHaveCount(0, { timeout: 20_000 });
 });
 

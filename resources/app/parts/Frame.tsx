@@ -49,7 +49,8 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
         unlock();
         queries.setQueryData(['me'], who);
         setEnded(false);
-        void flush().then(() => queries.invalidateQueries());
+        // What was asked while it was being sent may be answered without it: asked anew, the first answer too.
+        void flush().then(() => queries.cancelQueries()).then(() => queries.invalidateQueries());
     };
     if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
     if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
