@@ -11,9 +11,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /** One athlete's part of a session: blocks with doses fitted to the day. */
 final class Sheet extends Record
 {
+    protected $attributes = ['edited' => false, 'stale' => false, 'return_stage' => null, 'pace' => null];
+
     protected function casts(): array
     {
-        return ['trims' => 'array', 'pace' => 'array', 'focus' => 'array', 'edited' => 'boolean', 'version' => 'integer'];
+        return ['trims' => 'array', 'pace' => 'array', 'focus' => 'array', 'edited' => 'boolean', 'stale' => 'boolean', 'version' => 'integer'];
     }
 
     public function day(): Day

@@ -47,9 +47,8 @@ final class FixtureDesk
 
     private function changed(Squad $squad, ?Athlete $athlete, User $by): void
     {
-        foreach ($athlete === null ? $squad->athletes()->get() : [$athlete] as $each) {
-            Athlete::raiseRevision($each->id);
-            SheetDesk::refitFrom($each, $by->workspace->today());
-        }
+        $concerned = $athlete === null ? $squad->athletes()->get()->all() : [$athlete];
+        Athlete::query()->whereIn('id', array_map(fn (Athlete $each): string => $each->id, $concerned))->increment('revision');
+        SheetDesk::refitFrom($athlete ?? $concerned, $by->workspace->today());
     }
 }

@@ -152,10 +152,9 @@ final class LadderShelf extends VersionedBook
             }
             $slug = parent::save($definition, $version, $by);
             $this->library->forget($slug);
-            foreach ($this->climbers($slug)->get() as $athlete) {
-                Athlete::raiseRevision($athlete->id);
-                SheetDesk::refitFrom($athlete, $by->workspace->today());
-            }
+            $climbers = $this->climbers($slug)->get();
+            Athlete::query()->whereIn('id', $climbers->pluck('id'))->increment('revision');
+            SheetDesk::refitFrom($climbers->all(), $by->workspace->today());
 
             return $slug;
         });

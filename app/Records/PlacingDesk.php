@@ -89,7 +89,7 @@ final class PlacingDesk
             Audit::of($by, $athlete, 'place found on a ladder', ['ladder' => $ladder->name, 'rung' => $rung->id]);
             foreach ($athlete->sheets()->where('held_on', '>=', $by->workspace->today()->iso())->where('ladder', $ladder->id)->where('state', 'planned')->get() as $sheet) {
                 $sheet->update(['rung' => $rung->id]);
-                SheetDesk::open($sheet)->fit();
+                SheetDesk::fitAfterCommit($sheet);
             }
 
             return null;
@@ -108,8 +108,8 @@ final class PlacingDesk
             'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung,
             'trims' => [], 'state' => 'planned', 'version' => 0,
         ]);
-        SheetDesk::open($sheet)->fit();
+        SheetDesk::fitAfterCommit($sheet);
 
-        return $sheet->refresh();
+        return $sheet;
     }
 }

@@ -106,7 +106,7 @@ final class PromotionDesk
     {
         foreach ($athlete->sheets()->where('held_on', '>', $on->iso())->where('ladder', $ladder)->where('state', 'planned')->get() as $sheet) {
             $sheet->update(['rung' => $rung]);
-            SheetDesk::open($sheet)->fit();
+            SheetDesk::fitAfterCommit($sheet);
         }
     }
 }

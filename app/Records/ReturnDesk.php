@@ -115,10 +115,10 @@ final class ReturnDesk
                 'training_session_id' => $session->id, 'athlete_id' => $return->athlete_id, 'held_on' => $day->iso(), 'ladder' => $return->ladder,
                 'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
             ]);
-            SheetDesk::open($sheet)->fit();
+            SheetDesk::fitAfterCommit($sheet);
             Audit::of($by, $return->athlete, 'return session planned', ['day' => $day->iso()]);
 
-            return $sheet->refresh();
+            return $sheet;
         });
     }
 

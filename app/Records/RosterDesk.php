@@ -44,9 +44,7 @@ final class RosterDesk
         DB::transaction(function () use ($squad, $given, $by): void {
             $squad->update($given);
             Audit::of($by, null, 'squad changed', $given);
-            foreach ($squad->athletes()->get() as $athlete) {
-                SheetDesk::refitFrom($athlete, $by->workspace->today());
-            }
+            SheetDesk::refitFrom($squad->athletes()->get()->all(), $by->workspace->today());
         });
     }
 
@@ -147,7 +145,7 @@ final class RosterDesk
                         // Two skills in one session share its minutes.
                         'pace' => $minutes === null ? null : ['minutes' => intdiv($minutes, $chosen->count())],
                     ]);
-                    SheetDesk::open($sheet)->fit();
+                    SheetDesk::fitAfterCommit($sheet);
                     $made++;
                 }
             }

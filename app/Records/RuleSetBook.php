@@ -99,11 +99,9 @@ final class RuleSetBook extends VersionedBook
 
     private static function changed(Squad $squad, User $by): void
     {
-        foreach ($squad->athletes()->get() as $athlete) {
-            assert($athlete instanceof Athlete);
-            Athlete::raiseRevision($athlete->id);
-            SheetDesk::refitFrom($athlete, $by->workspace->today());
-        }
+        $athletes = $squad->athletes()->get();
+        Athlete::query()->whereIn('id', $athletes->pluck('id'))->increment('revision');
+        SheetDesk::refitFrom($athletes->all(), $by->workspace->today());
     }
 
     /**

@@ -153,13 +153,15 @@ final class SeasonDesk
     /** @param  array<string, mixed>  $given  validated */
     public function open(Athlete $athlete, array $given, User $by): Season
     {
-        return DB::transaction(function () use ($athlete, $given, $by): Season {
+        $season = $this->draft($athlete, $given, $by->workspace->today());
+        $plan = $this->plan($season, $by->workspace->today());
+
+        return DB::transaction(function () use ($athlete, $given, $by, $season, $plan): Season {
             if (Season::query()->where('athlete_id', $athlete->id)->where('ladder', $given['ladder'])->where('state', 'open')->exists()) {
                 throw new Problem(409, 'A season is open', "{$athlete->given_name} has a season on this ladder already. Change that one, or close it first.");
             }
-            $season = $this->draft($athlete, $given, $by->workspace->today());
             $season->fill(['created_by' => $by->id]);
-            $this->agree($season, $by);
+            $this->agree($season, $plan, $by);
             Audit::of($by, $athlete, 'season planned', ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on]);
 
             return $season;
@@ -206,12 +208,20 @@ final class SeasonDesk
      */
     public function change(Season $season, array $given, User $by): void
     {
-        DB::transaction(function () use ($season, $given, $by): void {
-            if ($season->refresh()->version !== $given['version'] || $season->state !== 'open') {
-                throw new Problem(409, 'Changed meanwhile', "Somebody changed this season since you opened it (version {$season->version}, yours {$given['version']}). What you set is kept on the screen: look at both, then save again.", extra: ['version' => $season->version]);
+        $refuse = function () use ($season, $given): void {
+            $kept = DB::table('seasons')->where('id', $season->id)->first();
+            if ($kept === null || (int) $kept->version !== $given['version'] || $kept->state !== 'open') {
+                $version = (int) ($kept->version ?? 0);
+                throw new Problem(409, 'Changed meanwhile', "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). What you set is kept on the screen: look at both, then save again.", extra: ['version' => $version]);
             }
-            $season->loadMissing('athlete', 'squad');
-            $this->agree($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by);
+        };
+        $refuse();
+        $season->loadMissing('athlete', 'squad');
+        // Worked out before the write lock is taken, and kept only if nobody was faster.
+        $plan = $this->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
+        DB::transaction(function () use ($season, $plan, $refuse, $by): void {
+            $refuse();
+            $this->agree($season, $plan, $by);
             Audit::of($by, $season->athlete, 'season changed', ['goal' => $season->goal_rung, 'on' => $season->goal_on]);
         });
     }
@@ -226,10 +236,9 @@ final class SeasonDesk
     }
 
     /** Keeps what is planned now as what was agreed to, and puts the next two weeks on the calendar. */
-    private function agree(Season $season, User $by): void
+    private function agree(Season $season, SeasonPlan $plan, User $by): void
     {
         $today = $by->workspace->today();
-        $plan = $this->plan($season, $today);
         $past = array_filter($season->agreed, fn (string $day): bool => $day < $today->iso(), ARRAY_FILTER_USE_KEY);
         $ahead = [];
         foreach ($plan->days as $day) {
@@ -271,7 +280,7 @@ final class SeasonDesk
                 'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
             ]);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace])->save();
-            SheetDesk::open($sheet)->fit();
+            SheetDesk::fitAfterCommit($sheet);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Http\Problem;
+use App\Jobs\RefitSheets;
 use App\Models\Athlete;
 use App\Models\PlayReturn;
 use App\Models\RepEvent;
@@ -78,12 +79,46 @@ final class SheetDesk
         return new self(app(Library::class), app(LoadBook::class), $sheet, $sheet->athlete, $sheet->trainingSession->squad);
     }
 
-    /** After a report, a clearance or a step of a return: what is planned from that day on is fitted anew, unless a coach has edited it by hand. */
-    public static function refitFrom(Athlete $athlete, Day $on): void
+    /**
+     * After a report, a clearance or a change of the rules: what is planned from that day on is fitted anew, unless a coach has edited it by
+     * hand. Marked at once, so that nobody is shown more than holds now; fitted once the change is kept, outside its write lock. For one athlete
+     * that is done by the time the answer is given, for more it is queued, athlete by athlete.
+     *
+     * @param  Athlete|list<Athlete>  $athletes
+     */
+    public static function refitFrom(Athlete|array $athletes, Day $on): void
     {
-        foreach ($athlete->sheets()->where('held_on', '>=', $on->iso())->where('state', 'planned')->where('edited', false)->get() as $sheet) {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, is_array($athletes) ? $athletes : [$athletes]);
+        $planned = fn () => DB::table('sheets')->whereIn('athlete_id', $ids)->where('held_on', '>=', $on->iso())->where('state', 'planned')->where('edited', false);
+        if ($planned()->update(['stale' => true]) === 0) {
+            return;
+        }
+        $concerned = $planned()->distinct()->pluck('athlete_id')->all();
+        Athlete::query()->whereIn('id', $concerned)->increment('revision');
+        DB::afterCommit(function () use ($concerned, $athletes): void {
+            foreach ($concerned as $id) {
+                is_array($athletes) ? RefitSheets::dispatch($id) : self::refitStale($id);
+            }
+        });
+    }
+
+    /** Fits every sheet of an athlete that waits for it. */
+    public static function refitStale(string $athleteId): void
+    {
+        foreach (Sheet::query()->where('athlete_id', $athleteId)->where('stale', true)->where('state', 'planned')->where('edited', false)->orderBy('held_on')->get() as $sheet) {
             self::open($sheet)->fit();
         }
+    }
+
+    /** A sheet that was just made, or put on another rung, is fitted once that is kept. */
+    public static function fitAfterCommit(Sheet $sheet): void
+    {
+        DB::afterCommit(function () use ($sheet): void {
+            $kept = Sheet::query()->find($sheet->id);
+            if ($kept !== null) {
+                self::open($kept)->fit();
+            }
+        });
     }
 
     /**
@@ -93,9 +128,9 @@ final class SheetDesk
      */
     public static function freshen(array $athleteIds, Day $today): void
     {
-        $stale = Sheet::query()->whereIn('athlete_id', $athleteIds)->where('held_on', $today->iso())->where('state', 'planned')->where('edited', false)
+        $old = Sheet::query()->whereIn('athlete_id', $athleteIds)->where('held_on', $today->iso())->where('state', 'planned')->where('edited', false)
             ->where(fn ($query) => $query->whereNull('fitted_on')->orWhere('fitted_on', '<', $today->iso()))->get();
-        foreach ($stale as $sheet) {
+        foreach ($old as $sheet) {
             self::open($sheet)->fit();
         }
     }
@@ -192,31 +227,43 @@ final class SheetDesk
     /** @return list<BlockPlan> */
     public function plans(): array
     {
-        return $this->sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
+        $kept = $this->sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
+
+        return $this->sheet->stale ? SessionBuilder::lowered($this->frame(), $kept) : $kept;
     }
 
-    /** Builds the sheet from its rung, or from the stage of a return, and keeps it. */
+    /**
+     * Builds the sheet from its rung, or from the stage of a return, and keeps it. Worked out before the write lock is taken; when somebody
+     * changed the sheet meanwhile, what they did stands.
+     */
     public function fit(): void
     {
-        DB::transaction(function (): void {
-            // A sheet is built from the ladder as it is now; once started it keeps the version it was run by.
-            $this->sheet->ladder_version = $this->library->ladder($this->sheet->ladder)->version;
-            [$rung, $about, $stage, $return] = $this->asked();
-            $atHand = $this->sheet->trainingSession->objects;
-            if ($atHand !== null) {
-                [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
-                $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
+        $version = $this->sheet->version;
+        // A sheet is built from the ladder as it is now; once started it keeps the version it was run by.
+        $this->sheet->ladder_version = $this->library->ladder($this->sheet->ladder)->version;
+        [$rung, $about, $stage, $return] = $this->asked();
+        $atHand = $this->sheet->trainingSession->objects;
+        if ($atHand !== null) {
+            [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
+            $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
+        }
+        if (array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null) !== []) {
+            $about[] = PlanWording::FLOOR_NOT_KNOWN;
+        }
+        $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
+        $row = [
+            'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
+            'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
+            'version' => $version + 1, 'edited' => false, 'stale' => false,
+            'focus' => array_map(fn (Fault $fault): string => $fault->id, FocusPoints::of($this->seenLast(), $this->ladderRung()->faults)), 'fitted_on' => $this->today()->iso(),
+        ];
+        DB::transaction(function () use ($row, $built, $version): void {
+            if ((int) DB::table('sheets')->where('id', $this->sheet->id)->where('state', 'planned')->value('version') !== $version) {
+                $this->sheet->refresh();
+
+                return;
             }
-            if (array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null) !== []) {
-                $about[] = PlanWording::FLOOR_NOT_KNOWN;
-            }
-            $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
-            $this->sheet->update([
-                'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
-                'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
-                'version' => $this->sheet->exists ? $this->sheet->version + 1 : 1, 'edited' => false,
-                'focus' => array_map(fn (Fault $fault): string => $fault->id, FocusPoints::of($this->seenLast(), $this->ladderRung()->faults)), 'fitted_on' => $this->today()->iso(),
-            ]);
+            $this->sheet->update($row);
             $this->sheet->blocks()->delete();
             foreach ($built->blocks as $position => $plan) {
                 // Named by its place, so that a tap made offline on the sheet as it was still finds its block.

@@ -25,6 +25,7 @@ use App\Records\ReadinessBook;
 use App\Records\SheetDesk;
 use App\Records\SheetEvents;
 use App\Records\StationDesk;
+use App\Wording\PlanWording;
 use App\Wording\Wording;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockKind;
@@ -81,7 +82,7 @@ final class CourtsideScreen
             Parts::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
             array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
             $user->pace_m, $rotation, Parts::conflicts($sheet, $user), array_map(fn (SorenessReport $report): ReportedView => new ReportedView($report->site->value, $report->side, $report->kind->value, $report->score), $health->today($desk->athlete)),
-            self::stops($desk, $plans, $health), self::reportsKnown($sheet), self::heard($sheet), self::afterStop($desk, $health),
+            self::stops($desk, $plans, $health), self::reportsKnown($sheet), self::heard($sheet), $sheet->stale ? PlanWording::WAITS_TO_BE_FITTED : null, self::afterStop($desk, $health),
         );
     }
 

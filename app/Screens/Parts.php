@@ -36,6 +36,7 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Reason;
 use Augendo\Core\Readiness\Word;
@@ -203,9 +204,14 @@ final class Parts
     /** @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row */
     public static function sheetRef(object $row): SheetRefView
     {
+        // One that waits to be fitted anew shows what holds now.
+        $planned = $row->stale && $row->state === 'planned'
+            ? array_sum(array_map(fn (BlockPlan $plan): int => $plan->reps, SheetDesk::open(Sheet::query()->findOrFail($row->id))->plans()))
+            : (int) $row->planned;
+
         return new SheetRefView(
-            $row->id, $row->title, $row->starts_at, substr($row->held_on, 0, 10), $row->state, (int) $row->planned, (int) $row->done,
-            count(json_decode($row->trims, true)), (int) $row->planned === 0 && (int) $row->asked > 0,
+            $row->id, $row->title, $row->starts_at, substr($row->held_on, 0, 10), $row->state, $planned, (int) $row->done,
+            count(json_decode($row->trims, true)), $planned === 0 && (int) $row->asked > 0,
         );
     }
 }

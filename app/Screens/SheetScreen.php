@@ -9,6 +9,7 @@ use App\Http\Views\FaultView;
 use App\Http\Views\SheetView;
 use App\Models\SheetBlock;
 use App\Records\SheetDesk;
+use App\Wording\PlanWording;
 use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
@@ -36,7 +37,7 @@ final class SheetScreen
             $desk->side()->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
             $desk->isAhead() ? Word::Unknown->value : $readiness->word->value, $desk->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : Parts::why($readiness), $desk->ladder()->cautions,
             array_map(fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block($desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims), $sheet->blocks->all(), $plans, array_keys($plans)),
-            array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null))),
+            [...($sheet->stale ? [PlanWording::WAITS_TO_BE_FITTED] : []), ...array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null)))],
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
             $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),

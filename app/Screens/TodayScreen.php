@@ -57,6 +57,7 @@ final class TodayScreen
             $on->iso(), Parts::squad($squad),
             Parts::squads($user),
             $about['name'], $about['notice'],
+            DB::table('sheets')->where('stale', true)->where('state', 'planned')->where('edited', false)->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))->count(),
             array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
             array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),
         );

@@ -17,6 +17,8 @@ final class PlanWording
 {
     public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the session, or for the squad under People.';
 
+    public const WAITS_TO_BE_FITTED = 'Something changed for the squad, and this sheet waits to be fitted to it. Until then it shows never more than was planned and never more than is left.';
+
     private const WEEKDAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
     public static function emphasis(Emphasis $emphasis): string

@@ -78,6 +78,9 @@ final readonly class CourtsideView
         /** changes when something about the athlete’s health is new */
         #[OA\Property]
         public string $health,
+        /** why the doses are lower than planned for the moment */
+        #[OA\Property]
+        public ?string $refitting,
         /** what was tapped although the work had to stop */
         #[OA\Property]
         public ?string $after_stop,

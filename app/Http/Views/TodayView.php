@@ -22,6 +22,9 @@ final readonly class TodayView
         public string $rule_set,
         #[OA\Property]
         public string $rule_notice,
+        /** sheets that wait to be fitted to a change for the squad */
+        #[OA\Property]
+        public int $refitting,
         /** @var list<LibraryProblemView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LibraryProblemView::class))]
         public array $problems,

@@ -30,10 +30,11 @@ final class SessionBuilder
     /** @var \Closure(): bool whether the blocks fit what is looked at just now: the minutes, then the limits */
     private \Closure $fits;
 
-    private function __construct(private readonly SessionFrame $frame, Rung $rung, private readonly bool $asGiven)
+    /** @param  array<int, BlockPlan>  $blocks */
+    private function __construct(private readonly SessionFrame $frame, array $blocks, private readonly bool $asGiven)
     {
         $this->fits = fn (): bool => $this->frame->broken($this->blocks) === [];
-        $this->blocks = array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks);
+        $this->blocks = $blocks;
         $this->wanted = $this->blocks;
     }
 
@@ -44,7 +45,7 @@ final class SessionBuilder
      */
     public static function build(SessionFrame $frame, Rung $rung, bool $asGiven = false, ?int $minutes = null): BuiltSession
     {
-        $builder = new self($frame, $rung, $asGiven);
+        $builder = new self($frame, array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks), $asGiven);
         $builder->fitWord();
         if (! $asGiven) {
             $builder->fitLayoff();
@@ -59,6 +60,25 @@ final class SessionBuilder
         $builder->leaveOutUncounted();
 
         return new BuiltSession(array_values($builder->blocks), $builder->trims);
+    }
+
+    /**
+     * Doses that were fitted to something that has changed since: never more than they were, and never more than is left now.
+     *
+     * @param  list<BlockPlan>  $plans
+     * @return list<BlockPlan> as many, in the same order
+     */
+    public static function lowered(SessionFrame $frame, array $plans): array
+    {
+        $builder = new self($frame, $plans, asGiven: true);
+        foreach ($builder->blocks as $i => $block) {
+            $word = $frame->wordFor($block);
+            $builder->blocks[$i] = $word->allowsWork() ? $block->withEffort(min($block->effort, $frame->effortCap($word))) : $block->withReps(0);
+        }
+        $builder->wanted = $builder->blocks;
+        $builder->fitLimits();
+
+        return array_values($builder->blocks);
     }
 
     private function fitWord(): void

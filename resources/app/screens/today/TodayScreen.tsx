@@ -17,6 +17,7 @@ import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
 
+const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
 
 /** Who may do what today, who is missing? */
@@ -25,7 +26,7 @@ export function TodayScreen() {
     const [asking, setAsking] = useState<AthleteCard | null>(null);
     const [planning, setPlanning] = useState(false);
     const me = useMe();
-    const today = useQuery({ queryKey: ['today', squad], queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`) });
+    const today = useQuery({ queryKey: ['today', squad], queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`), refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false) });
     useTakenAlong(me.records ? today.data : undefined);
     if (today.error && !today.data) return <main className="p-6"><Notice problem={today.error}><button type="button" className="btn mt-2" onClick={() => void today.refetch()}>Try again</button></Notice></main>;
     if (!today.data) return <main><Loading what="the squad" /></main>;
@@ -44,6 +45,7 @@ export function TodayScreen() {
                 {me.decides && <button type="button" className="btn" onClick={() => setPlanning(true)}>Plan a session</button>}
                 {next?.sheet && <Link to="/sheets/$sheetId" params={{ sheetId: next.sheet.id }} className="btn btn-main">Open the next session: {next.athlete.given_name}, {next.sheet.starts_at}</Link>}
             </header>
+            {today.data.refitting > 0 && <p role="status" className="mb-2 border-l-4 border-tape bg-page px-3 py-2">{today.data.refitting} {today.data.refitting === 1 ? 'sheet is' : 'sheets are'} being fitted to a change for the squad. Until then each shows never more than was planned and never more than is left.</p>}
             {today.data.problems.map((problem) => (
                 <div key={problem.file + problem.path} role="alert" className="mb-2 border-l-4 border-stop bg-page px-3 py-2">
                     <p className="head text-stop">library/{problem.file} cannot be read</p>
