@@ -46,6 +46,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('invitations', 'invite');
         Route::post('{person}/new-password', 'newPassword')->whereNumber('person');
         Route::post('{person}/close', 'close')->whereNumber('person');
+        Route::post('{person}/hand-over', 'handOver')->whereNumber('person');
+        Route::post('{person}/confirm', 'confirm')->whereNumber('person');
         Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
     });
     Route::get('limits', [LimitsController::class, 'show']);

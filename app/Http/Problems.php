@@ -7,10 +7,12 @@ namespace App\Http;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\LibraryProblem;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -22,6 +24,12 @@ final class Problems
     {
         // A refusal is an answer, not a fault: it is not logged, for it may name people.
         $exceptions->dontReport([Problem::class, InvalidValue::class, LibraryProblem::class]);
+        // What was being written may be somebody's health: of a failed statement only the statement is logged, without its values.
+        $exceptions->report(function (QueryException $error): bool {
+            Log::error('A statement failed.', ['code' => $error->getCode(), 'sql' => $error->getSql(), 'at' => self::place($error)]);
+
+            return false;
+        });
         $exceptions->render(function (Throwable $error, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;
@@ -47,6 +55,18 @@ final class Problems
                 default => self::answer(500, 'This did not work', 'Something broke on the server and is in its log. What you entered is kept; try again.'),
             };
         });
+    }
+
+    /** @return string file and line of our own code that a statement came from */
+    private static function place(Throwable $error): string
+    {
+        foreach ($error->getTrace() as $frame) {
+            if (isset($frame['file'], $frame['line']) && str_contains($frame['file'], '/app/')) {
+                return basename($frame['file']).':'.$frame['line'];
+            }
+        }
+
+        return 'unknown';
     }
 
     /**

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Http\Problem;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** A link with a random token, kept only as its hash. The token itself is shown once, when the link is made. */
 final class Link extends Model
@@ -30,7 +32,24 @@ final class Link extends Model
     /** @return self|null one that can be used now: known, not revoked, not run out */
     public static function usable(string $token, string $purpose): ?self
     {
-        return self::query()->where('token_hash', hash('sha256', $token))->where('purpose', $purpose)->tap(self::live(...))->first();
+        return self::query()->where('token_hash', hash('sha256', $token))->where('purpose', $purpose)->tap(self::live(...))
+            // What opens an account opens none that was closed, and what somebody made whose account is closed gives nothing any more.
+            ->where(fn ($links) => $links->whereNull('user_id')->orWhereIn('user_id', DB::table('users')->whereNull('closed_at')->select('id')))
+            ->where(fn ($links) => $links->where('purpose', '!=', self::INVITATION)->orWhereIn('made_by', DB::table('users')->whereNull('closed_at')->select('id')))
+            ->first();
+    }
+
+    /**
+     * Uses up a link that works once. Called in the transaction that does what it is for, so that of two who come at the same time one comes too late.
+     *
+     * @throws Problem when it was used meanwhile
+     */
+    public function useUp(): void
+    {
+        $still = self::query()->whereKey($this->id)->tap(self::live(...))->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
+        if ($still === 0) {
+            throw new Problem(404, 'This link does not work any more', 'It was used already, was taken back, or has run out. Ask your coach for a new one.');
+        }
     }
 
     /** @param  Builder<self>  $links */

@@ -15,11 +15,19 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'code'];
+
+    protected $attributes = ['confirmed_at' => null, 'confirmed_by' => null, 'code' => null, 'invited_by' => null, 'closed_at' => null];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'confirmed_at' => 'datetime'];
+    }
+
+    /** A clinician counts once the head coach has confirmed the person, face to face. */
+    public function mayClear(): bool
+    {
+        return $this->role->clears() && ($this->role !== Role::Clinician || $this->confirmed_at !== null);
     }
 
     /** Whose something on a device is: nobody else of any club has the same. */

@@ -41,13 +41,13 @@ final class AthletePolicy
     /** Clearances, measurements and returns: those who answer for the health side. */
     public function clear(User $user, Athlete $athlete): Response
     {
-        return $this->within($user, $athlete, $user->role->clears());
+        return $this->within($user, $athlete, $user->mayClear());
     }
 
     /** What only a clinician may say, whoever holds a document. */
     public function setCondition(User $user, Athlete $athlete): Response
     {
-        return $this->within($user, $athlete, $user->role === Role::Clinician);
+        return $this->within($user, $athlete, $user->role === Role::Clinician && $user->mayClear());
     }
 
     /** Their own data: the athlete, a guardian, or the coach on their behalf. */
@@ -59,6 +59,10 @@ final class AthletePolicy
     private function within(User $user, Athlete $athlete, bool $may): Response
     {
         $view = $this->view($user, $athlete);
+
+        if (! $may && ! $view->denied() && $user->role === Role::Clinician && ! $user->mayClear()) {
+            return Response::deny('This account is not confirmed yet: show the code under your name to the head coach, face to face.');
+        }
 
         return $view->denied() || $may ? $view : Response::deny('This is for '.($user->role === Role::Coach ? 'a clinician' : 'the coach').' to do.');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\AtomicMigrator;
 use App\Database\ImmediateConnector;
 use App\Models\Athlete;
 use App\Models\Fixture;
@@ -23,7 +24,9 @@ use App\Policies\SquadPolicy;
 use App\Records\KeptLadders;
 use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
@@ -36,6 +39,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
+        $this->app->extend('migrator', fn (Migrator $_, Application $app): AtomicMigrator => new AtomicMigrator($app['migration.repository'], $app['db'], $app['files'], $app['events']));
         $this->app->scoped(Library::class, fn (): Library => new Library(config('app.library', base_path('library')), new KeptLadders));
     }
 
@@ -67,6 +71,6 @@ final class AppServiceProvider extends ServiceProvider
         // Sheets and returns are asked for by their ids; the policies look at whose they are.
         Route::model('return', PlayReturn::class);
         Route::model('session', TrainingSession::class);
-        RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(30)->by((string) $request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) $request->header('X-Link-Token')))]);
+        RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(600)->by('links|'.$request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) ($request->route('token') ?? $request->header('X-Link-Token'))))]);
     }
 }

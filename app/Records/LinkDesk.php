@@ -42,6 +42,7 @@ final class LinkDesk
             throw new Problem(422, 'Not yours to share', 'One of these squads or athletes is not yours.', ['squads' => ['Not yours to share.']]);
         }
         $role = Role::from($given['role']);
+        Rights::refuseInvitation($by, $role, $squads);
         if ($role === Role::Assistant && $squads === []) {
             throw new Problem(422, 'A squad is needed', 'An assistant works with at least one squad. Choose it.', ['squads' => ['Choose at least one.']]);
         }
@@ -74,6 +75,10 @@ final class LinkDesk
 
     public function newPassword(User $user, User $by): string
     {
+        Rights::refuseUnlessMayManage($by, $user);
+        if ($user->closed_at !== null) {
+            throw new Problem(409, 'Closed', 'This account is closed. Invite the person anew.');
+        }
         Audit::of($by, null, 'new password link made', ['for' => $user->id]);
 
         return $this->make(Link::PASSWORD, $user->name, Carbon::now()->addHours(self::PASSWORD_HOURS), $by, user: $user);
@@ -94,10 +99,10 @@ final class LinkDesk
     public function join(Link $link, array $given): User
     {
         return DB::transaction(function () use ($link, $given): User {
-            $user = User::query()->create(['workspace_id' => $link->workspace_id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password'], 'role' => $link->details['role']]);
+            $link->useUp();
+            $user = User::query()->create(['workspace_id' => $link->workspace_id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password'], 'role' => $link->details['role'], 'invited_by' => $link->made_by, 'code' => self::code(Role::from($link->details['role']))]);
             $user->squads()->sync($link->details['squads']);
             $user->boundAthletes()->sync($link->details['athletes']);
-            $link->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
             Audit::of($user, null, 'joined', ['role' => $user->role->value]);
 
             return $user;
@@ -107,10 +112,11 @@ final class LinkDesk
     public function setPassword(Link $link, string $password): void
     {
         DB::transaction(function () use ($link, $password): void {
+            $link->useUp();
             $user = $link->user()->firstOrFail();
-            $user->update(['password' => $password]);
+            // Whoever made the link could have set it: a clinician is confirmed again, face to face.
+            $user->update(['password' => $password, ...($user->role === Role::Clinician ? ['confirmed_at' => null, 'confirmed_by' => null, 'code' => self::code($user->role)] : [])]);
             self::endSessions($user);
-            $link->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
             Audit::of($user, null, 'password set by link');
         });
     }
@@ -123,11 +129,23 @@ final class LinkDesk
 
     public function closeAccount(User $user, User $by): void
     {
+        Rights::refuseUnlessMayManage($by, $user);
+        if ($user->workspace->head_id === $user->id) {
+            throw new Problem(409, 'The head coach', 'Hand the club over to another coach first; then this account can be closed.');
+        }
         DB::transaction(function () use ($user, $by): void {
             $user->update(['closed_at' => Carbon::now()]);
             self::endSessions($user);
+            Link::query()->tap(Link::live(...))->where(fn ($links) => $links->where('user_id', $user->id)->orWhere(fn ($made) => $made->where('made_by', $user->id)->whereIn('purpose', [Link::INVITATION, Link::PASSWORD])))
+                ->update(['revoked_at' => Carbon::now()]);
             Audit::of($by, null, 'account closed', ['of' => $user->id]);
         });
+    }
+
+    /** What a clinician and the head coach compare, face to face. */
+    private static function code(Role $role): ?string
+    {
+        return $role === Role::Clinician ? str_pad((string) random_int(0, 999_999), 6, '0', STR_PAD_LEFT) : null;
     }
 
     /** Signs a person out everywhere, but for one session if it is named. */

@@ -54,7 +54,7 @@ final class RosterDesk
         return DB::transaction(function () use ($squad, $given, $by): Athlete {
             $athlete = Athlete::query()->find($given['id']);
             if ($athlete !== null) {
-                return $athlete->workspace_id === $by->workspace_id ? $athlete : throw new Problem(409, 'Not added', 'This id is taken. Load the page again.');
+                return $by->visibleAthletes()->whereKey($athlete->id)->exists() ? $athlete : throw new Problem(409, 'Not added', 'This id is taken. Load the page again.');
             }
             $athlete = Athlete::query()->create([...$given, 'workspace_id' => $by->workspace_id]);
             $athlete->squads()->attach($squad->id, ['position' => 1 + (int) DB::table('athlete_squad')->where('squad_id', $squad->id)->max('position')]);

@@ -113,6 +113,8 @@ final class SheetDesk
     /** A sheet that was just made, or put on another rung, is fitted once that is kept. */
     public static function fitAfterCommit(Sheet $sheet): void
     {
+        // Marked, so that the worker does it should this be interrupted in between.
+        $sheet->update(['stale' => true]);
         DB::afterCommit(function () use ($sheet): void {
             $kept = Sheet::query()->find($sheet->id);
             if ($kept !== null) {

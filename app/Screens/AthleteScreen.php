@@ -135,11 +135,24 @@ final class AthleteScreen
         ))->all();
     }
 
+    /** Whose account it was recorded with, who made that account, and when. */
+    private static function account(int $userId): string
+    {
+        $user = DB::table('users')->leftJoin('users as maker', 'maker.id', '=', 'users.invited_by')->leftJoin('users as confirmer', 'confirmer.id', '=', 'users.confirmed_by')->where('users.id', $userId)
+            ->first(['users.name', 'users.created_at', 'users.confirmed_at', 'maker.name as maker', 'confirmer.name as confirmer']);
+        if ($user === null) {
+            return 'an account that is gone';
+        }
+        $made = $user->created_at === null ? '' : ', account made '.($user->maker === null ? '' : "by {$user->maker} ").Wording::day(Day::of(substr($user->created_at, 0, 10)));
+
+        return $user->name.$made.($user->confirmer === null ? '' : ", confirmed by {$user->confirmer} ".Wording::day(Day::of(substr($user->confirmed_at, 0, 10))));
+    }
+
     private static function clearance(Clearance $clearance): ClearanceView
     {
         $sites = $clearance->sites === null ? 'the whole body' : implode(', ', array_map(fn (string $site): string => Wording::site(Site::from($site)), $clearance->sites));
 
-        return new ClearanceView($clearance->at, "Cleared by {$clearance->clinician_name}, {$clearance->clinician_role}, document of ".Wording::day(Day::of(substr($clearance->document_date, 0, 10)))." for {$sites}, recorded ".Wording::day(Instant::of($clearance->at)->day).'.');
+        return new ClearanceView($clearance->at, "Cleared by {$clearance->clinician_name}, {$clearance->clinician_role}, document of ".Wording::day(Day::of(substr($clearance->document_date, 0, 10)))." for {$sites}, recorded ".Wording::day(Instant::of($clearance->at)->day).' by '.self::account($clearance->recorded_by).'.');
     }
 
     private function decision(Decision $decision): DecisionView

@@ -14,6 +14,7 @@ use App\Models\Athlete;
 use App\Models\Link;
 use App\Models\Role;
 use App\Models\User;
+use App\Records\Rights;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Spatie\Activitylog\Models\Activity;
@@ -29,14 +30,17 @@ final class PeopleScreen
     {
         $signedIn = DB::table('sessions')->whereNotNull('user_id')->where('last_activity', '>', Carbon::now()->subMinutes(self::SEEN_WITHIN_MINUTES)->getTimestamp())
             ->groupBy('user_id')->selectRaw('user_id, count(*) as places')->pluck('places', 'user_id');
-        $people = User::with(['squads', 'boundAthletes'])->where('workspace_id', $coach->workspace_id)->orderBy('name')->get();
+        $people = Rights::managedBy($coach)->with(['squads', 'boundAthletes'])->orderBy('name')->get();
+        $wholeClub = ! $coach->squads()->exists();
+        $visible = $coach->visibleAthletes()->pluck('athletes.id')->all();
 
         return new PeopleView(
             $people->map(fn (User $user): PersonView => new PersonView(
-                $user->id, $user->name, $user->email, $user->role->value, $this->sees($user), $user->closed_at !== null, (int) ($signedIn[$user->id] ?? 0),
+                $user->id, $user->name, $user->email, $user->role->value, $this->sees($user), $user->closed_at !== null, (int) ($signedIn[$user->id] ?? 0), $coach->workspace->head_id === $user->id, $user->role === Role::Clinician && $user->closed_at === null && $user->confirmed_at === null,
             ))->all(),
-            Link::query()->where('workspace_id', $coach->workspace_id)->tap(Link::live(...))->orderByDesc('id')->get()->map(self::link(...))->all(),
-            Activity::query()->where('workspace_id', $coach->workspace_id)->with(['causer', 'subject'])->latest('id')->limit(self::AUDIT_ROWS)->get()->map(fn (Activity $entry): AuditView => new AuditView(
+            // Who works with some squads reads no name outside them.
+            Link::query()->where('workspace_id', $coach->workspace_id)->when(! $wholeClub, fn ($links) => $links->where(fn ($own) => $own->where('made_by', $coach->id)->orWhereIn('athlete_id', $visible)))->tap(Link::live(...))->orderByDesc('id')->get()->map(self::link(...))->all(),
+            Activity::query()->where('workspace_id', $coach->workspace_id)->when(! $wholeClub, fn ($log) => $log->where(fn ($own) => $own->where(fn ($about) => $about->where('subject_type', Athlete::class)->whereIn('subject_id', $visible))->orWhere('causer_id', $coach->id)))->with(['causer', 'subject'])->latest('id')->limit(self::AUDIT_ROWS)->get()->map(fn (Activity $entry): AuditView => new AuditView(
                 $entry->created_at->setTimezone($coach->workspace->timezone)->toIso8601String(), $entry->causer instanceof User ? $entry->causer->name : 'somebody', $entry->description,
                 $entry->subject instanceof Athlete ? $entry->subject->name() : null,
             ))->all(),

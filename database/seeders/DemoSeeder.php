@@ -143,6 +143,8 @@ final class DemoSeeder extends Seeder
         $this->clinician = $user('Dr. Samira Lund', 'clinician', Role::Clinician);
         $this->guardian = $user('Leila Haddad', 'guardian', Role::Guardian);
         $this->grown = $user('Yuna Petrovic', 'athlete', Role::Athlete);
+        $this->workspace->update(['head_id' => $this->coach->id]);
+        $this->clinician->update(['invited_by' => $this->coach->id, 'confirmed_at' => Carbon::now()->subDays(70), 'confirmed_by' => $this->coach->id]);
         $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter', 'floor' => 'sprung']);
         $this->assistant->squads()->attach($this->squad->id);
     }

@@ -96,6 +96,8 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,
         'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/logged-work/{entry}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/people/{person}/hand-over' => self::COACH,
+        'POST api/people/{person}/confirm' => self::COACH,
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
         'POST api/athletes/{athlete}/clearances' => self::CLEARS,
         'POST api/athletes/{athlete}/decisions' => self::COACH,

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Records\Copies;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
 final class BackupCommand extends Command
 {
@@ -21,20 +23,24 @@ final class BackupCommand extends Command
 
             return self::FAILURE;
         }
-        $file = $this->argument('file') ?? storage_path('backups/augendo-'.Carbon::now()->format('Ymd-His').'.sqlite');
-        if (file_exists($file)) {
-            $this->error("{$file} is there already; nothing was overwritten. Name another file.");
+        try {
+            $file = $this->argument('file') ?? Copies::next('augendo-'.Carbon::now()->format('Ymd-His'));
+            if (file_exists($file)) {
+                $this->error("{$file} is there already; nothing was overwritten. Name another file.");
+
+                return self::FAILURE;
+            }
+            if (! is_dir(dirname($file)) && ! @mkdir(dirname($file), 0700, true)) {
+                $this->error('The folder '.dirname($file).' is not there and cannot be made.');
+
+                return self::FAILURE;
+            }
+            Copies::write($file);
+        } catch (Throwable $error) {
+            $this->error("No backup was made: {$error->getMessage()} Free some space or name another place, then try again. The record is untouched.");
 
             return self::FAILURE;
         }
-        if (! is_dir(dirname($file)) && ! @mkdir(dirname($file), 0700, true)) {
-            $this->error('The folder '.dirname($file).' is not there and cannot be made.');
-
-            return self::FAILURE;
-        }
-        // One consistent copy, whatever is being written meanwhile.
-        DB::statement('VACUUM INTO ?', [$file]);
-        chmod($file, 0600);
         $this->line("Written: {$file} (".number_format((int) filesize($file)).' bytes).');
 
         return self::SUCCESS;

@@ -36,6 +36,7 @@ final class ClubCommand extends Command
         $token = DB::transaction(function () use ($links, $name, $coach, $email, $timezone): string {
             $workspace = Workspace::query()->create(['name' => $name, 'timezone' => $timezone]);
             $user = User::query()->create(['workspace_id' => $workspace->id, 'name' => $coach, 'email' => $email, 'password' => Str::random(40), 'role' => Role::Coach]);
+            $workspace->update(['head_id' => $user->id]);
 
             return $links->newPassword($user, $user);
         });

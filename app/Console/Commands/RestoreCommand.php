@@ -4,61 +4,89 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Records\Copies;
+use App\Records\ErasureLedger;
+use App\Records\Privacy;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
-use PDO;
-use PDOException;
+use RuntimeException;
+use Throwable;
 
 final class RestoreCommand extends Command
 {
-    protected $signature = 'augendo:restore {file : a file that augendo:backup wrote}';
+    protected $signature = 'augendo:restore {file : a file that augendo:backup wrote, or a copy that an earlier restore kept}';
 
-    protected $description = 'Put the record of a backup in place of the present one, which is kept beside it';
+    protected $description = 'Put the record of a backup in place of the present one, which is kept as a numbered copy';
 
-    public function handle(): int
+    public function handle(Privacy $privacy): int
     {
-        $file = $this->argument('file');
-        $wrong = $this->wrongWith($file);
+        $file = (string) $this->argument('file');
+        $wrong = Copies::wrongWith($file);
         if ($wrong !== null) {
             $this->error("{$wrong} Nothing was changed.");
 
             return self::FAILURE;
         }
         $live = (string) DB::connection()->getConfig('database');
-        $before = "{$live}.before-restore";
-        if (is_file($live)) {
-            @unlink($before);
-            $this->callSilently('augendo:backup', ['file' => $before]);
-            DB::disconnect();
+        $incoming = "{$live}.incoming";
+        $kept = null;
+        $there = is_file($live) && filesize($live) > 0;
+        // Requests wait outside while the file changes; a device keeps what it has and sends it afterwards.
+        $wasDown = app()->isDownForMaintenance();
+        $wasDown || $this->callSilently('down', ['--retry' => 5]);
+        try {
+            if ($there) {
+                $kept = Copies::next('before-restore');
+                Copies::write($kept);
+            }
+            $this->prepare($file, $incoming, $privacy);
+            if ($there) {
+                // What lies beside the file is written into it first: whenever this is interrupted, one whole record is in place.
+                DB::select('PRAGMA wal_checkpoint(TRUNCATE)');
+                DB::disconnect();
+            }
+            rename($incoming, $live);
+            foreach (['-wal', '-shm'] as $part) {
+                @unlink($live.$part);
+            }
+        } catch (Throwable $error) {
+            $this->error("Nothing was restored: {$error->getMessage()} The record is as it was.".($kept === null ? '' : " A copy of it is in {$kept}."));
+
+            return self::FAILURE;
+        } finally {
+            array_map(fn (string $part): bool => @unlink($incoming.$part), ['', '-wal', '-shm', '-journal']);
+            $wasDown || $this->callSilently('up');
         }
-        copy($file, "{$live}.incoming");
-        foreach (['-wal', '-shm'] as $part) {
-            @unlink($live.$part);
-        }
-        rename("{$live}.incoming", $live);
-        $this->call('migrate', ['--force' => true]);
-        $this->line("Restored from {$file}.".(is_file($before) ? " What was there before is in {$before}." : ''));
+        $this->line("Restored from {$file}.".($kept === null ? '' : " What was there before is in {$kept}; to undo this, restore that file."));
 
         return self::SUCCESS;
     }
 
-    private function wrongWith(string $file): ?string
+    /** The copy as it will be opened: brought up to date, and without anybody who was erased since it was made. */
+    private function prepare(string $file, string $incoming, Privacy $privacy): void
     {
-        if (! is_file($file)) {
-            return "{$file} is not there.";
+        $before = umask(0077);
+        array_map(fn (string $part): bool => @unlink($incoming.$part), ['', '-wal', '-shm', '-journal']);
+        $copied = @copy($file, $incoming);
+        umask($before);
+        if (! $copied || filesize($incoming) !== filesize($file)) {
+            throw new RuntimeException('The file could not be copied; perhaps the disk is full.');
         }
+        chmod($incoming, 0600);
+        config(['database.connections.incoming' => [...config('database.connections.sqlite'), 'database' => $incoming, 'journal_mode' => 'delete']]);
+        $usual = DB::getDefaultConnection();
+        DB::setDefaultConnection('incoming');
         try {
-            $backup = new PDO("sqlite:{$file}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY]);
-            $check = $backup->query('PRAGMA integrity_check')?->fetchColumn();
-            $isOurs = (int) ($backup->query("select count(*) from sqlite_master where name = 'rep_events'")?->fetchColumn() ?: 0) === 1;
-        } catch (PDOException) {
-            return "{$file} is not a database.";
+            if ($this->callSilently('migrate', ['--force' => true]) !== self::SUCCESS) {
+                throw new RuntimeException('Its tables could not be brought up to date.');
+            }
+            foreach (ErasureLedger::all() as $athleteId) {
+                $privacy->eraseAgain($athleteId);
+            }
+            DB::statement('PRAGMA journal_mode=DELETE');
+        } finally {
+            DB::disconnect('incoming');
+            DB::setDefaultConnection($usual);
         }
-
-        return match (true) {
-            $check !== 'ok' => "{$file} is damaged: {$check}.",
-            ! $isOurs => "{$file} is a database, but not one of Augendo.",
-            default => null,
-        };
     }
 }

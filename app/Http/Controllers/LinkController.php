@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Answers;
 use App\Http\Problem;
+use App\Http\Requests\GoodPassword;
 use App\Http\Requests\LinkedReportsRequest;
 use App\Http\Views\CheckInPageView;
 use App\Http\Views\JoinView;
@@ -16,11 +17,13 @@ use App\Records\LinkDesk;
 use App\Screens\CheckInScreen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rules\Password;
+use Illuminate\Support\Facades\RateLimiter;
 
 /** What can be done with a link alone. Its token comes in a header, never in an address, and so in no log. */
 final class LinkController
 {
+    private const WRONG_A_MINUTE = 30;
+
     #[Answers(CheckInPageView::class)]
     public function checkIn(Request $request, CheckInScreen $screen): JsonResponse
     {
@@ -50,7 +53,8 @@ final class LinkController
     public function join(Request $request, LinkDesk $links, SignInController $signIn): JsonResponse
     {
         $link = $this->entry($request);
-        $rules = ['password' => ['required', 'string', Password::min(10)]];
+        $club = $link->workspace()->firstOrFail()->name;
+        $rules = ['password' => ['required', 'string', new GoodPassword([$club, (string) $request->input('name'), (string) $request->input('email'), ...($link->purpose === Link::PASSWORD ? [$link->user()->firstOrFail()->name, $link->user()->firstOrFail()->email] : [])])]];
         if ($link->purpose === Link::PASSWORD) {
             $links->setPassword($link, $request->validate($rules)['password']);
             $user = $link->user()->firstOrFail();
@@ -68,7 +72,21 @@ final class LinkController
 
     private function link(Request $request, string $purpose): Link
     {
-        return Link::usable((string) $request->header('X-Link-Token'), $purpose)
-            ?? throw new Problem(404, 'This link does not work any more', 'It was taken back, has run out, or was copied in part. Ask your coach for a new one.');
+        $link = Link::usable((string) $request->header('X-Link-Token'), $purpose);
+        if ($link === null) {
+            self::countWrong($request);
+        }
+
+        return $link ?? throw new Problem(404, 'This link does not work any more', 'It was taken back, has run out, or was copied in part. Ask your coach for a new one.');
+    }
+
+    /** Wrong tokens from one address; parents who share one, and whose links are right, are never counted. */
+    private static function countWrong(Request $request): void
+    {
+        $bucket = 'wrong link|'.$request->ip();
+        if (RateLimiter::tooManyAttempts($bucket, self::WRONG_A_MINUTE)) {
+            throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
+        }
+        RateLimiter::hit($bucket);
     }
 }

@@ -13,6 +13,7 @@ use App\Http\Views\TokenView;
 use App\Models\Link;
 use App\Models\User;
 use App\Records\LinkDesk;
+use App\Records\Rights;
 use App\Screens\PeopleScreen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -68,9 +69,26 @@ final class PeopleController
     }
 
     #[Answers(PeopleView::class)]
+    public function handOver(Request $request, int $person): JsonResponse
+    {
+        Rights::handOver($request->user(), $this->colleague($request, $person));
+
+        return $this->show($request);
+    }
+
+    #[Answers(PeopleView::class)]
+    public function confirm(Request $request, int $person): JsonResponse
+    {
+        $given = $request->validate(['code' => ['required', 'string', 'max:20']]);
+        Rights::confirmClinician($request->user(), $this->colleague($request, $person), $given['code']);
+
+        return $this->show($request);
+    }
+
+    #[Answers(PeopleView::class)]
     public function revoke(Request $request, int $link): JsonResponse
     {
-        $this->links->revoke(Link::query()->where('workspace_id', $request->user()->workspace_id)->findOrFail($link), $request->user());
+        $this->links->revoke(Link::query()->where('workspace_id', $request->user()->workspace_id)->where(fn ($links) => $links->where('made_by', $request->user()->id)->orWhereIn('athlete_id', $request->user()->visibleAthletes()->select('athletes.id'))->orWhereIn('user_id', Rights::managedBy($request->user())->select('users.id'))->when(! $request->user()->squads()->exists(), fn ($whole) => $whole->orWhereNotNull('id')))->findOrFail($link), $request->user());
 
         return $this->show($request);
     }

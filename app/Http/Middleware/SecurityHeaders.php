@@ -18,8 +18,6 @@ final class SecurityHeaders
         $nonce = Vite::useCspNonce();
         $response = $next($request);
         $response->headers->set('Content-Security-Policy', "default-src 'self'; style-src 'self' 'nonce-{$nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'");
-        $response->headers->set('X-Content-Type-Options', 'nosniff');
-        $response->headers->set('Referrer-Policy', 'same-origin');
 
         return $response;
     }

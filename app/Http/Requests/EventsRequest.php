@@ -37,8 +37,8 @@ final class EventsRequest extends FormRequest
                 'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
                 'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
                 'verdict' => ['required_if:kind,rep,correct,second', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
-                'fault' => ['nullable', 'string', 'max:60'],
-                'seen' => ['nullable', 'array', 'max:20'],
+                'fault' => ['nullable', 'string', 'regex:/^[a-z0-9-]{1,60}$/D'],
+                'seen' => ['nullable', 'array', 'max:20', fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseWords($value, $fail)],
                 'seen.*' => [Rule::in(['right', 'wrong'])],
                 'note' => ['required_if:kind,going_on,landed', 'nullable', 'string', 'max:200', ...(($event['kind'] ?? null) === 'landed' ? ['regex:'.SheetEvents::PLACE] : [])],
                 'side' => ['required', Rule::in(['dominant', 'other'])],
@@ -56,6 +56,16 @@ final class EventsRequest extends FormRequest
         }
 
         return [$valid, $refused];
+    }
+
+    /** Checkpoints are named by their ids: words that somebody writes in their place are kept nowhere. */
+    private function refuseWords(mixed $seen, \Closure $fail): void
+    {
+        foreach (array_keys((array) $seen) as $id) {
+            if (preg_match('/^[a-z0-9-]{1,60}$/D', (string) $id) !== 1) {
+                $fail('This is no checkpoint.');
+            }
+        }
     }
 
     /** A sheet of a day that has come neither for the club nor for whoever taps: what is done now is not done on that day. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Records\LadderShelf;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class SeasonRequest extends FormRequest
 {
@@ -15,8 +17,8 @@ final class SeasonRequest extends FormRequest
 
         return [
             'version' => ['nullable', 'integer'],
-            'ladder' => [$this->route('season') === null ? 'required' : 'nullable', 'string'],
-            'goal_rung' => ['present', 'nullable', 'string'],
+            'ladder' => [$this->route('season') === null ? 'required' : 'nullable', 'string', Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
+            'goal_rung' => ['present', 'nullable', 'string', 'max:80'],
             'goal_on' => ['required', ...$day],
             'weekdays' => ['present', 'array', 'max:7'],
             'weekdays.*' => ['integer', 'between:1,7'],

@@ -32,5 +32,10 @@ final readonly class MeView
         /** @var list<SquadView> those somebody works with */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SquadView::class))]
         public array $squads,
+        /** what an unconfirmed clinician shows the head coach, face to face; null otherwise */
+        #[OA\Property]
+        public ?string $code,
+        #[OA\Property]
+        public bool $head,
     ) {}
 }

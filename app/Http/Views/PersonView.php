@@ -27,5 +27,10 @@ final readonly class PersonView
         /** in how many places */
         #[OA\Property]
         public int $signed_in_at,
+        #[OA\Property]
+        public bool $head,
+        /** a clinician whom the head coach has not confirmed face to face yet */
+        #[OA\Property]
+        public bool $unconfirmed,
     ) {}
 }

@@ -7,6 +7,7 @@ namespace Augendo\Core\Library;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\LimitReader;
 use Augendo\Core\Cases\Node;
+use Augendo\Core\InvalidValue;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Implement;
 use Augendo\Core\Load\Skill;
@@ -149,6 +150,7 @@ final class Library
      */
     public function ladder(string $id, ?int $version = null): Ladder
     {
+        self::refuseNoId($id);
         $own = is_file("{$this->folder}/ladders/{$id}.json") ? null : $this->own;
 
         return $this->ladders[$own === null ? $id : "{$id} {$version}"] ??= $own === null
@@ -185,6 +187,8 @@ final class Library
     /** @throws LibraryProblem */
     public function ruleSet(string $id): RuleSet
     {
+        self::refuseNoId($id);
+
         return $this->ruleSets[$id] ??= $this->read("rule-sets/{$id}.json", function (Node $file): RuleSet {
             $reader = new RuleSetReader(new LimitReader(array_keys($this->skills())));
 
@@ -213,7 +217,17 @@ final class Library
     /** @throws LibraryProblem */
     public function programme(string $id): Programme
     {
+        self::refuseNoId($id);
+
         return $this->programmes[$id] ??= $this->read("returns/{$id}.json", ProgrammeReader::read(...));
+    }
+
+    /** A name becomes a file name: it is an id, and never a way to another file. */
+    private static function refuseNoId(string $id): void
+    {
+        if (preg_match('/^[a-z0-9-]{1,80}$/D', $id) !== 1) {
+            throw new InvalidValue('This is not the name of anything in the library.');
+        }
     }
 
     /** @return list<LibraryProblem> what stands in the way of using each file; empty when all is well */

@@ -60,6 +60,7 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
         <MeContext value={me.data}>
             {!counting && <TopBar me={me.data} />}
             {!counting && <Others />}
+            {!counting && me.data.code && <p role="status" className="border-b border-line bg-faint px-4 py-1.5 sm:px-6"><strong>This account is not confirmed yet.</strong> Meet the head coach and show the code under your name; until then it clears nobody.</p>}
             <Outlet />
             <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={(who) => void signedIn(who)} /></Sheetlet>
         </MeContext>
@@ -90,7 +91,7 @@ function TopBar({ me }: { me: Me }) {
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p><Places /><ChooseCode /><button type="button" className="btn mt-2" onClick={() => void leave()}>Sign out</button></div>}>{me.name}</Opens>
+            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p>{me.code && <p className="mt-2 border-l-4 border-tape pl-2">Not confirmed yet: show the head coach <strong className="text-xl tracking-widest">{me.code}</strong>, face to face. Until then this account clears nobody.</p>}<Places /><ChooseCode /><button type="button" className="btn mt-2" onClick={() => void leave()}>Sign out</button></div>}>{me.name}</Opens>
         </nav>
     );
 }

@@ -6,6 +6,7 @@ import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
 import { AthleteFields } from '../../parts/AthleteFields';
 import { FloorChoice } from '../../parts/FloorChoice';
+import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
@@ -23,6 +24,8 @@ export function PeopleScreen() {
     const [role, setRole] = useState('assistant');
     const [made, setMade] = useState<{ token: Token; path: string; whom: string } | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
+    const [confirming, setConfirming] = useState<People['people'][number] | null>(null);
+    const me = useMe();
     const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
     if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
     if (!query.data) return <main><Loading what="the people" /></main>;
@@ -39,13 +42,25 @@ export function PeopleScreen() {
                 <tbody>{people.map((person) => (
                     <tr key={person.id} className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}>
                         <td className="py-2 pr-4"><span className="head">{person.name}</span><span className="block break-all text-sm text-soft">{person.email}</span></td>
-                        <td className="py-2 pr-4">{person.role[0]?.toUpperCase()}{person.role.slice(1)}{person.closed && ', closed'}</td>
+                        <td className="py-2 pr-4">{person.role[0]?.toUpperCase()}{person.role.slice(1)}{person.head && ', head coach'}{person.closed && ', closed'}{person.unconfirmed && <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>}</td>
                         <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
                         <td className="hidden py-2 pr-4 text-sm sm:table-cell">{person.signed_in_at === 0 ? '' : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}</td>
-                        <td className="whitespace-nowrap py-1 text-right">{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button></>}</td>
+                        <td className="whitespace-nowrap py-1 text-right">{person.unconfirmed && me.head && <button type="button" className="btn" onClick={() => setConfirming(person)}>Confirm</button>}{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button></>}</td>
                     </tr>
                 ))}</tbody>
             </table>
+            <Sheetlet open={confirming !== null} onClose={() => setConfirming(null)} title={`Confirm ${confirming?.name ?? ''}`}>
+                <form className="grid gap-3" onSubmit={(event) => {
+                    event.preventDefault();
+                    const code = String(new FormData(event.currentTarget).get('code'));
+                    api<People>('POST', `/api/people/${confirming?.id}/confirm`, { code }).then((answer) => { queries.setQueryData(['people'], answer); setProblem(null); setConfirming(null); }, setProblem);
+                }}>
+                    <p>In the same room: {confirming?.name} signs in and opens their name at the top; six digits stand there. Type them here. From then on this account’s clearances count.</p>
+                    <label className="grid gap-1"><span className="label">The six digits</span><input className="field" name="code" inputMode="numeric" autoComplete="off" required /></label>
+                    <Notice problem={problem} />
+                    <button className="btn btn-main">Confirm</button>
+                </form>
+            </Sheetlet>
             <section aria-label="Squads" className="mt-8">
                 <h2 className="text-base">Squads</h2>
                 <ul>{squads.map((squad) => <SquadRow key={squad.id} squad={squad} onProblem={setProblem} />)}</ul>
