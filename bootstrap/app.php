@@ -28,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->shouldRenderJsonWhen(fn ($request): bool => $request->is('api/*'));
+        $exceptions->shouldRenderJsonWhen(fn ($request): bool => str_starts_with($request->getPathInfo(), '/api/'));
         Problems::register($exceptions);
     })
     ->create();

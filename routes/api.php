@@ -16,39 +16,40 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
+use App\Http\Middleware\FromThePage;
 use App\Http\Middleware\SamePerson;
 use Illuminate\Support\Facades\Route;
 
-Route::post('sign-in', [SignInController::class, 'signIn']);
+Route::post('sign-in', [SignInController::class, 'signIn'])->middleware(FromThePage::class);
 
 // What a link alone opens: a personal check-in page, an invitation, a new password.
 Route::middleware('throttle:links')->prefix('link')->controller(LinkController::class)->group(function (): void {
     Route::get('check-in', 'checkIn');
     Route::post('check-in', 'report');
     Route::get('entry', 'look');
-    Route::post('entry', 'join');
+    Route::post('entry', 'join')->middleware(FromThePage::class);
 });
 
 Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void {
-    Route::post('sign-out', [SignInController::class, 'signOut']);
+    Route::post('sign-out', [SignInController::class, 'signOut'])->middleware(FromThePage::class);
     Route::get('me', [SignInController::class, 'me']);
     Route::get('today', TodayController::class);
     Route::post('me/missing-counts', [SheetController::class, 'missing']);
-    Route::get('me/places', [PeopleController::class, 'places']);
+    Route::get('me/places', [PeopleController::class, 'places'])->middleware(FromThePage::class);
     Route::post('me/calendar-link', [PeopleController::class, 'calendarLink']);
     Route::post('me/pace', [PeopleController::class, 'pace']);
-    Route::post('me/places/end-others', [PeopleController::class, 'endOthers']);
+    Route::post('me/places/end-others', [PeopleController::class, 'endOthers'])->middleware(FromThePage::class);
     Route::get('roll-call', [RollCallController::class, 'show']);
     Route::post('reports/{report}/withdraw', [RollCallController::class, 'withdraw']);
     Route::middleware('can:manage-people')->prefix('people')->controller(PeopleController::class)->group(function (): void {
         Route::get('', 'show');
         Route::post('settings', 'settings');
         Route::post('invitations', 'invite');
-        Route::post('{person}/new-password', 'newPassword')->whereNumber('person');
-        Route::post('{person}/close', 'close')->whereNumber('person');
-        Route::post('{person}/hand-over', 'handOver')->whereNumber('person');
-        Route::post('{person}/confirm', 'confirm')->whereNumber('person');
-        Route::post('links/{link}/revoke', 'revoke')->whereNumber('link');
+        Route::post('{person}/new-password', 'newPassword');
+        Route::post('{person}/close', 'close');
+        Route::post('{person}/hand-over', 'handOver');
+        Route::post('{person}/confirm', 'confirm');
+        Route::post('links/{link}/revoke', 'revoke');
     });
     Route::get('limits', [LimitsController::class, 'show']);
     Route::get('rule-sets', [LimitsController::class, 'ruleSets']);
@@ -123,8 +124,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::prefix('athletes/{athlete}')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
-        Route::post('marks/{id}/confirm', [MeasurementController::class, 'confirmMark'])->whereNumber('id')->can('decide', 'athlete');
-        Route::post('marks/{id}/withdraw', [MeasurementController::class, 'withdrawMark'])->whereNumber('id')->can('decide', 'athlete');
+        Route::post('marks/{id}/confirm', [MeasurementController::class, 'confirmMark'])->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
+        Route::post('marks/{id}/withdraw', [MeasurementController::class, 'withdrawMark'])->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/start', [RosterController::class, 'startPlacing'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/on', [RosterController::class, 'goOnPlacing'])->can('decide', 'athlete');

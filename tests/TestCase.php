@@ -45,6 +45,25 @@ abstract class TestCase extends LaravelTestCase
         return parent::actingAs($user, $guard);
     }
 
+    /** Keeps what tests send, for the fuzzer to harm: AUGENDO_RECORD_BODIES=1 vendor/bin/phpunit --testsuite feature. */
+    public function json($method, $uri, array $data = [], array $headers = [], $options = 0)
+    {
+        $answer = parent::json($method, $uri, $data, $headers, $options);
+        $route = app('router')->current();
+        if (getenv('AUGENDO_RECORD_BODIES') !== false && $route !== null && $data !== [] && $answer->getStatusCode() < 300) {
+            $file = __DIR__.'/Fuzz/bodies.json';
+            $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : [];
+            $key = "{$method} {$route->uri()}";
+            if (count($kept[$key] ?? []) < 3 && strlen((string) json_encode($data)) < 6000 && ! in_array($data, $kept[$key] ?? [], true)) {
+                $kept[$key][] = $data;
+                ksort($kept);
+                file_put_contents($file, json_encode($kept, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+            }
+        }
+
+        return $answer;
+    }
+
     protected function coach(): User
     {
         return $this->person(Role::Coach);

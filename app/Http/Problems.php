@@ -31,7 +31,8 @@ final class Problems
             return false;
         });
         $exceptions->render(function (Throwable $error, Request $request): ?JsonResponse {
-            if (! $request->is('api/*')) {
+            // Not Request::is: an address that is no UTF-8 fits no pattern.
+            if (! str_starts_with($request->getPathInfo(), '/api/')) {
                 return null;
             }
 

@@ -69,6 +69,10 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
         // Sheets and returns are asked for by their ids; the policies look at whose they are.
+        // Numbers that fit a column; whatever else stands there names nothing.
+        foreach (['squad', 'person', 'link'] as $number) {
+            Route::pattern($number, '[0-9]{1,15}');
+        }
         Route::model('return', PlayReturn::class);
         Route::model('session', TrainingSession::class);
         RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(600)->by('links|'.$request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) ($request->route('token') ?? $request->header('X-Link-Token'))))]);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Answers;
 use App\Http\Problem;
+use App\Http\Requests\CalendarDay;
 use App\Http\Requests\ClearanceRequest;
 use App\Http\Requests\DecisionRequest;
 use App\Http\Requests\ReportsRequest;
@@ -105,7 +106,7 @@ final class AthleteController
     public function whatIf(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
     {
         $today = $request->user()->workspace->today();
-        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['required', 'integer', 'between:1,500'], 'effort' => ['required', 'numeric', 'between:0,1'], 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'], 'day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()]]);
+        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['required', 'integer', 'between:1,500'], 'effort' => ['required', 'numeric', 'between:0,1'], 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'], 'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()]]);
 
         return response()->json($screen->whatIf($athlete, $today, Day::of($given['day']), $given['skill'], (int) $given['reps'], (float) $given['effort'], isset($given['distance_m']) ? (float) $given['distance_m'] : null));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Answers;
+use App\Http\Requests\CalendarDay;
 use App\Http\Requests\ReturnAcceptRequest;
 use App\Http\Requests\ReturnClearanceRequest;
 use App\Http\Requests\ReturnMeasureRequest;
@@ -79,7 +80,7 @@ final class ReturnController
     public function plan(Request $request, PlayReturn $return): JsonResponse
     {
         $today = $request->user()->workspace->today();
-        $given = $request->validate(['day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(60)->iso()]]);
+        $given = $request->validate(['day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(60)->iso()]]);
 
         return response()->json(SheetRefs::one($this->desk->plan($return, Day::of($given['day']), $request->user())->id));
     }

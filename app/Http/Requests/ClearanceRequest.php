@@ -15,11 +15,11 @@ final class ClearanceRequest extends FormRequest
     {
         return [
             'id' => ['required', new UuidV7],
-            'sites' => ['present', 'nullable', 'array', 'min:1'],
+            'sites' => ['present', 'nullable', 'array', 'list', 'between:1,20'],
             'sites.*' => [Rule::enum(Site::class)],
             'clinician_name' => ['required', 'string', 'max:120'],
             'clinician_role' => ['required', 'string', 'max:120'],
-            'document_date' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'document_date' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
             'note' => ['nullable', 'string', 'max:500'],
         ];
     }

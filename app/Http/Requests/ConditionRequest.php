@@ -19,8 +19,8 @@ final class ConditionRequest extends FormRequest
             'site' => ['required', Rule::enum(Site::class)->except([Site::None, Site::Head])],
             'side' => ['present', 'nullable', Rule::in(['left', 'right'])],
             'kind' => ['required', Rule::enum(Kind::class)->except(array_values(array_filter(Kind::cases(), fn (Kind $kind): bool => $kind->alwaysRefers())))],
-            'up_to_score' => ['required', 'integer', 'between:1,7'],
-            'until_day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->user()->workspace->today()->iso()],
+            'up_to_score' => ['required', 'integer:strict', 'between:1,7'],
+            'until_day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso()],
             'note' => ['nullable', 'string', 'max:500'],
         ];
     }

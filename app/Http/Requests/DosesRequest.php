@@ -12,13 +12,13 @@ final class DosesRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'version' => ['required', 'integer'],
-            'blocks' => ['required', 'array'],
+            'version' => ['required', 'integer:strict'],
+            'blocks' => ['required', 'array', 'list', 'max:40'],
             'blocks.*.id' => ['required', 'uuid'],
-            'blocks.*.sets' => ['required', 'integer', 'between:1,20'],
-            'blocks.*.reps' => ['required', 'integer', 'between:0,500'],
-            'blocks.*.effort' => ['required', 'numeric', 'between:0,1'],
-            'blocks.*.distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
+            'blocks.*.sets' => ['required', 'integer:strict', 'between:1,20'],
+            'blocks.*.reps' => ['required', 'integer:strict', 'between:0,500'],
+            'blocks.*.effort' => ['required', 'numeric:strict', 'between:0,1'],
+            'blocks.*.distance_m' => ['nullable', 'numeric:strict', 'gt:0', 'max:200'],
         ];
     }
 

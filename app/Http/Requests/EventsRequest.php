@@ -33,7 +33,7 @@ final class EventsRequest extends FormRequest
             $check = Validator::make($event, [
                 'id' => ['required', new UuidV7],
                 'block_id' => ['required', Rule::in($blocks)],
-                'set_no' => ['required', 'integer', 'between:1,50'],
+                'set_no' => ['required', 'integer:strict', 'between:1,50'],
                 'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
                 'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
                 'verdict' => ['required_if:kind,rep,correct,second', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
@@ -42,10 +42,10 @@ final class EventsRequest extends FormRequest
                 'seen.*' => [Rule::in(['right', 'wrong'])],
                 'note' => ['required_if:kind,going_on,landed', 'nullable', 'string', 'max:200', ...(($event['kind'] ?? null) === 'landed' ? ['regex:'.SheetEvents::PLACE] : [])],
                 'side' => ['required', Rule::in(['dominant', 'other'])],
-                'effort' => ['required_if:kind,felt', 'nullable', 'numeric', 'between:0,1'],
-                'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
+                'effort' => ['required_if:kind,felt', 'nullable', 'numeric:strict', 'between:0,1'],
+                'distance_m' => ['nullable', 'numeric:strict', 'gt:0', 'max:200'],
                 'at' => ['required', new PastInstant, fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail)],
-                'seq' => ['required', 'integer', 'min:0'],
+                'seq' => ['required', 'integer:strict', 'min:0'],
                 'device' => ['required', 'uuid'],
             ], ['note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.', 'block_id.in' => 'This block is not on the sheet any more.']);
             if ($check->passes()) {

@@ -12,8 +12,8 @@ final class FinishRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'minutes' => ['nullable', 'integer', 'between:1,600'],
-            'session_rpe' => ['nullable', 'integer', 'between:0,10'],
+            'minutes' => ['nullable', 'integer:strict', 'between:1,600'],
+            'session_rpe' => ['nullable', 'integer:strict', 'between:0,10'],
         ];
     }
 }

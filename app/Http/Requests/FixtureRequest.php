@@ -19,13 +19,13 @@ final class FixtureRequest extends FormRequest
             'id' => ['required', new UuidV7],
             'kind' => ['required', Rule::in([Fixture::MATCH, Fixture::ELSEWHERE])],
             'athlete_id' => ['present', 'nullable', 'uuid'],
-            'day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
-            'weeks' => ['required', 'integer', 'between:1,30'],
-            'starts_at' => ['required', 'date_format:H:i'],
+            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
+            'weeks' => ['required', 'integer:strict', 'between:1,30'],
+            'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
             'doses' => ['required', 'array', 'min:1', 'max:6'],
             'doses.*.skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
-            'doses.*.reps' => ['required', 'integer', 'between:1,400'],
+            'doses.*.reps' => ['required', 'integer:strict', 'between:1,400'],
             'doses.*.felt' => ['present', 'nullable', Rule::enum(Felt::class)],
         ];
     }

@@ -13,8 +13,8 @@ final class HeightRequest extends FormRequest
     {
         return [
             'id' => ['required', new UuidV7],
-            'measured_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
-            'height_cm' => ['required', 'numeric', 'between:60,230'],
+            'measured_on' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'height_cm' => ['required', 'numeric:strict', 'between:60,230'],
         ];
     }
 }

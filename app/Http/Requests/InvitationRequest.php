@@ -16,10 +16,10 @@ final class InvitationRequest extends FormRequest
         return [
             'role' => ['required', Rule::enum(Role::class)],
             'name' => ['required', 'string', 'max:120'],
-            'squads' => ['present', 'array'],
-            'squads.*' => ['integer'],
-            'athletes' => ['present', 'array'],
-            'athletes.*' => ['string'],
+            'squads' => ['present', 'array', 'list', 'max:50'],
+            'squads.*' => ['integer:strict'],
+            'athletes' => ['present', 'array', 'list', 'max:200'],
+            'athletes.*' => ['string', 'max:40'],
         ];
     }
 }

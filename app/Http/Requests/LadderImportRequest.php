@@ -15,7 +15,7 @@ final class LadderImportRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'keep' => ['required', 'boolean'],
+            'keep' => ['required', 'boolean:strict'],
             'files' => ['required', 'array', 'min:1', 'max:30'],
             'files.*.name' => ['required', 'string', 'max:200'],
             'files.*.text' => ['required', 'string', 'max:'.self::LARGEST_BYTES],

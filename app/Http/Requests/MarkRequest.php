@@ -15,9 +15,9 @@ final class MarkRequest extends FormRequest
     {
         return [
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
-            'longest_throw_m' => ['present', 'nullable', 'required_without:reference_speed_ms', 'numeric', 'gt:0', 'max:200'],
-            'reference_speed_ms' => ['present', 'nullable', 'numeric', 'gt:0', 'max:80'],
-            'measured_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'longest_throw_m' => ['present', 'nullable', 'required_without:reference_speed_ms', 'numeric:strict', 'gt:0', 'max:200'],
+            'reference_speed_ms' => ['present', 'nullable', 'numeric:strict', 'gt:0', 'max:80'],
+            'measured_on' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
         ];
     }
 }

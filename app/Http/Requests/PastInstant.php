@@ -15,6 +15,9 @@ final class PastInstant implements ValidationRule
 {
     private const FAST_CLOCK_S = 300;
 
+    /** No place on Earth is further ahead. */
+    private const MOST_OFFSET_MIN = 14 * 60;
+
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         try {
@@ -24,7 +27,10 @@ final class PastInstant implements ValidationRule
 
             return;
         }
-        if ($at->microseconds > (Carbon::now()->getTimestamp() + self::FAST_CLOCK_S) * 1_000_000) {
+        $offset = preg_match('/[+-](\d{2}):?(\d{2})$/D', $at->text, $part) === 1 ? 60 * (int) $part[1] + (int) $part[2] : 0;
+        if ($offset > self::MOST_OFFSET_MIN || ! CalendarDay::isInRange((int) substr($at->text, 0, 4))) {
+            $fail("“{$at->text}” is no time of anywhere: offsets go to 14 hours, years from 1900 to 2200.");
+        } elseif ($at->microseconds > (Carbon::now()->getTimestamp() + self::FAST_CLOCK_S) * 1_000_000) {
             $fail("{$at->text} is in the future. Check the clock of this device.");
         }
     }

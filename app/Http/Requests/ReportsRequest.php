@@ -24,7 +24,7 @@ class ReportsRequest extends FormRequest
             'reports.*.site' => ['required', Rule::enum(Site::class)],
             'reports.*.side' => ['nullable', Rule::in(['left', 'right'])],
             'reports.*.kind' => ['required', Rule::enum(Kind::class)],
-            'reports.*.score' => ['required', 'integer', 'between:0,10'],
+            'reports.*.score' => ['required', 'integer:strict', 'between:0,10'],
             'reports.*.note' => ['nullable', 'string', 'max:500'],
         ];
     }

@@ -14,7 +14,7 @@ final class ReturnAcceptRequest extends FormRequest
         return [
             'id' => ['required', new UuidV7],
             'action' => ['required', 'string'],
-            'stage' => ['required', 'integer', 'min:0'],
+            'stage' => ['required', 'integer:strict', 'min:0'],
         ];
     }
 }

@@ -17,10 +17,10 @@ final class ReturnClearanceRequest extends FormRequest
 
         return [
             'id' => ['required', new UuidV7],
-            'through_stage' => ['present', 'nullable', 'integer', 'between:0,'.(count($return->programmeAsOpened()->stages) - 1)],
+            'through_stage' => ['present', 'nullable', 'integer:strict', 'between:0,'.(count($return->programmeAsOpened()->stages) - 1)],
             'clinician_name' => ['required', 'string', 'max:120'],
             'clinician_role' => ['required', 'string', 'max:120'],
-            'document_date' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'document_date' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
             'note' => ['nullable', 'string', 'max:500'],
         ];
     }

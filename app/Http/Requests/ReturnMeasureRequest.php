@@ -14,10 +14,10 @@ final class ReturnMeasureRequest extends FormRequest
         return [
             'id' => ['required', new UuidV7],
             'criterion' => ['required', 'string', 'max:60'],
-            'injured' => ['required', 'numeric', 'gt:0', 'max:10000'],
-            'sound' => ['required', 'numeric', 'gt:0', 'max:10000'],
+            'injured' => ['required', 'numeric:strict', 'gt:0', 'max:10000'],
+            'sound' => ['required', 'numeric:strict', 'gt:0', 'max:10000'],
             'measured_by' => ['required', 'string', 'max:120'],
-            'measured_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'measured_on' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
         ];
     }
 }

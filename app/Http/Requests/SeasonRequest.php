@@ -13,16 +13,16 @@ final class SeasonRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $day = ['date_format:Y-m-d', 'before:'.$this->user()->workspace->today()->plus(366)->iso()];
+        $day = ['bail', new CalendarDay, 'before:'.$this->user()->workspace->today()->plus(366)->iso()];
 
         return [
-            'version' => ['nullable', 'integer'],
+            'version' => ['nullable', 'integer:strict'],
             'ladder' => [$this->route('season') === null ? 'required' : 'nullable', 'string', Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
             'goal_rung' => ['present', 'nullable', 'string', 'max:80'],
             'goal_on' => ['required', ...$day],
             'weekdays' => ['present', 'array', 'max:7'],
-            'weekdays.*' => ['integer', 'between:1,7'],
-            'minutes' => ['present', 'nullable', 'integer', 'between:1,240'],
+            'weekdays.*' => ['integer:strict', 'between:1,7'],
+            'minutes' => ['present', 'nullable', 'integer:strict', 'between:1,240'],
             'moves' => ['present', 'array', 'max:60'],
             'moves.*.from' => ['required', ...$day],
             'moves.*.to' => ['required', ...$day],

@@ -15,13 +15,13 @@ final class SessionRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'day' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
-            'starts_at' => ['required', 'date_format:H:i'],
+            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
+            'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
-            'minutes' => ['nullable', 'integer', 'between:1,240'],
-            'ladders' => ['nullable', 'array'],
+            'minutes' => ['nullable', 'integer:strict', 'between:1,240'],
+            'ladders' => ['nullable', 'array', 'max:40'],
             'ladders.*' => [Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
-            'objects' => ['nullable', 'array'],
+            'objects' => ['nullable', 'array', 'max:100'],
             'objects.*' => [Rule::in(array_keys(app(Library::class)->objects()))],
         ];
     }

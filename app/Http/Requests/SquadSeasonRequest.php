@@ -12,11 +12,11 @@ final class SquadSeasonRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'goal_on' => ['required', 'date_format:Y-m-d', 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
+            'goal_on' => ['required', 'bail', new CalendarDay, 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
             'weekdays' => ['present', 'array', 'max:7'],
-            'weekdays.*' => ['integer', 'between:1,7'],
-            'minutes' => ['present', 'nullable', 'integer', 'between:1,240'],
-            'rungs_up' => ['required', 'integer', 'between:0,20'],
+            'weekdays.*' => ['integer:strict', 'between:1,7'],
+            'minutes' => ['present', 'nullable', 'integer:strict', 'between:1,240'],
+            'rungs_up' => ['required', 'integer:strict', 'between:0,20'],
         ];
     }
 }

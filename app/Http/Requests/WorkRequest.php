@@ -27,13 +27,13 @@ final class WorkRequest extends FormRequest
 
         return [
             'id' => ['required', new UuidV7],
-            'day' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.$latest->iso(), 'after:'.$today->plus(-self::DAYS_BACK)->iso()],
+            'day' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$latest->iso(), 'after:'.$today->plus(-self::DAYS_BACK)->iso()],
             'at' => ['nullable', new PastInstant],
             'source' => ['required', Rule::in(['home', 'match', 'other club'])],
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
-            'reps' => ['required', 'integer', 'between:1,1000'],
+            'reps' => ['required', 'integer:strict', 'between:1,1000'],
             'felt' => ['present', 'nullable', Rule::enum(Felt::class)],
-            'distance_m' => ['present', 'nullable', 'numeric', 'gt:0', 'max:200'],
+            'distance_m' => ['present', 'nullable', 'numeric:strict', 'gt:0', 'max:200'],
             'side' => ['required', Rule::enum(Side::class)],
         ];
     }
