@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\GuestsKeepNoSession;
 use App\Http\Middleware\PlainHeaders;
 use App\Http\Middleware\ReadableInput;
 use App\Http\Problems;
@@ -22,7 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(PlainHeaders::class);
         // Behind a proxy the limits are by whoever asks, not by the proxy: TRUSTED_PROXIES=10.0.0.1,10.0.0.2
         $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('TRUSTED_PROXIES', '')))));
-        $middleware->api(prepend: [ReadableInput::class]);
+        $middleware->api(prepend: [GuestsKeepNoSession::class, ReadableInput::class]);
         // One origin, so there is nothing to share across origins (compat/README.md).
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo(fn () => null);

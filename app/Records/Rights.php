@@ -68,12 +68,18 @@ final class Rights
         }
     }
 
+    /** @return bool whether somebody is a coach of the whole club, whose account is open */
+    public static function mayBeHead(User $user): bool
+    {
+        return $user->role === Role::Coach && $user->closed_at === null && $user->loadMissing('squads')->squads->isEmpty();
+    }
+
     public static function handOver(User $by, User $to): void
     {
         if (! self::isHead($by)) {
             throw new Problem(403, 'Not yours to do', 'Only the head coach hands the club over.');
         }
-        if ($to->role !== Role::Coach || $to->closed_at !== null || $to->squads()->exists()) {
+        if (! self::mayBeHead($to)) {
             throw new Problem(422, 'Not this account', 'The club is handed over to a coach who sees the whole club.', ['person' => ['Choose a coach of the whole club.']]);
         }
         DB::transaction(function () use ($by, $to): void {

@@ -24,6 +24,7 @@ use App\Records\AgreementBook;
 use App\Records\AthleteDay;
 use App\Records\AthleteLoad;
 use App\Records\LadderBook;
+use App\Records\MissingCounts;
 use App\Records\ReadinessBook;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -69,7 +70,7 @@ final class AthleteScreen
             SheetRefs::for([$athlete->id], $on->plus(-14)->iso(), $on->plus(14)->iso())[$athlete->id] ?? [],
             $this->statistics(LoadStatistics::of($load->record->wholeSeries(Measure::Arm), $on->ordinal)),
             array_map(fn (PlayReturn $return): ReturnRefView => ReturnScreen::ref($return, $athlete, $on, $day->returns->work($return, $readiness)), $day->returns->all($athlete->id)),
-            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
+            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age), MissingCounts::of($athlete->id),
         );
     }
 

@@ -36,7 +36,10 @@ final class MatchScreen
         foreach ($this->skills($athlete, $day, $fixture) as $skill) {
             $ones[$skill->id] = $day->load->price->of(new WorkSet($on, 'match', $skill, 1, $effort, $skill->ordinaryImplement(), null));
         }
-        $gauges = array_values(array_filter($day->limits->board($on, $day->load->record)->hardTouchedBy(array_values($ones))->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
+        // What other sessions and matches of the day hold is not left for this one; what this one holds is.
+        $held = array_values(array_filter($day->load->plansOn($on), fn (CostedSet $plan): bool => $fixture === null || $plan->session !== "match {$fixture->id}"));
+        $board = $day->limits->board($on, $day->load->record->with($held));
+        $gauges = array_values(array_filter($board->hardTouchedBy(array_values($ones))->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
         $names = $this->library->skillNames();
 
         return new MatchCountView(

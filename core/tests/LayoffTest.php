@@ -52,6 +52,20 @@ final class LayoffTest extends TestCase
         $this->assertSame($idle, Layoff::of($record, $on, $rung, $price)->idleDays(Side::Dominant));
     }
 
+    public function test_the_other_side_is_idle_by_its_own_dose(): void
+    {
+        $library = new Library(dirname(__DIR__, 2).'/library');
+        $on = Day::of(self::ON);
+        $price = new SetCost(new AthleteProfile($on->plus(-9000)));
+        $rung = $library->ladder('volleyball-float-serve')->rung('line');
+        $this->assertNotNull($rung);
+        $own = $rung->leadingDose(Side::Other);
+        $this->assertSame(Side::Other, $own?->side);
+        $record = new LoadRecord([$price->of(new WorkSet($on->plus(-3), 's', $own->skill, $own->sets * $own->reps, $own->effort, $own->object->implement, $own->distanceM, side: Side::Other, surface: $own->surface))]);
+        $this->assertSame(2, Layoff::of($record, $on, $rung, $price)->idleDays(Side::Other));
+        $this->assertNull(Layoff::of($record, $on, $rung, $price)->idleDays(Side::Dominant));
+    }
+
     public function test_a_declared_week_that_is_spread_thin_ends_an_idle_time(): void
     {
         $library = new Library(dirname(__DIR__, 2).'/library');

@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Cookie;
 use Tests\TestCase;
 
 final class SecurityTest extends TestCase
@@ -29,6 +31,17 @@ final class SecurityTest extends TestCase
         }
         // The worker script is a file of the build; where it is not built, nothing is sent either.
         $this->assertSame([], $this->get('/sw.js')->headers->getCookies());
+    }
+
+    public function test_a_guest_gets_no_session_cookie_and_somebody_signed_in_does(): void
+    {
+        $names = fn (TestResponse $answer): array => array_map(fn (Cookie $cookie): string => $cookie->getName(), $answer->headers->getCookies());
+        $this->assertSame([], $names($this->getJson('/api/me')->assertStatus(401)), 'a late answer would end the sign-in that was sent after it');
+        $this->assertSame([], $names($this->getJson('/api/today')->assertStatus(401)));
+        $this->assertSame([], $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'not this'])->assertStatus(422)));
+        $this->assertContains('augendo_session', $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()));
+        $this->assertContains('augendo_session', $names($this->getJson('/api/me')->assertOk()));
+        $this->assertContains('augendo_session', $names($this->postJson('/api/sign-out')->assertNoContent()));
     }
 
     public function test_a_write_without_its_csrf_token_is_refused(): void

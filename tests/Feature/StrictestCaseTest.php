@@ -203,6 +203,17 @@ final class StrictestCaseTest extends TestCase
         $costs = collect($pack['blocks'])->flatMap(fn (array $each): array => array_map(fn (array $cost): array => [$cost['limit_id'], $cost['per_rep'] * array_sum($each['reps_by_set']), $cost['side'], $each['side']], $each['doses'][0]['costs']))->filter(fn (array $cost): bool => $cost[2] === $cost[3]);
         $after = $perRep->map(fn (array $cost): float => ($bounds[$cost['limit_id']] - $costs->where(0, $cost['limit_id'])->sum(1)) / $cost['per_rep'])->min();
         $this->assertSame($shown['headroom'], (int) floor($after + 1e-9), "{$planned} planned, {$left} before them");
+
+        // In the first match, what the second and the session hold is not left; what the first itself holds is.
+        $match = $this->getJson("/api/athletes/{$sheet->athlete_id}/match")->assertOk()->json();
+        $serve = collect(collect($match['skills'])->firstWhere('id', 'float-serve')['costs']);
+        $inMatch = array_column($match['bounds'], 'remaining', 'limit_id');
+        $mostInMatch = (int) floor($serve->where('per_rep', '>', 0)->map(fn (array $cost): float => $inMatch[$cost['limit_id']] / $cost['per_rep'])->min() + 1e-9);
+        DB::table('fixtures')->where('title', 'Match 2')->delete();
+        Athlete::raiseRevision($sheet->athlete_id);
+        $alone = array_column($this->getJson("/api/athletes/{$sheet->athlete_id}/match")->json('bounds'), 'remaining', 'limit_id');
+        $mostAlone = (int) floor($serve->where('per_rep', '>', 0)->map(fn (array $cost): float => $alone[$cost['limit_id']] / $cost['per_rep'])->min() + 1e-9);
+        $this->assertSame($mostAlone - 40, $mostInMatch, 'the second match holds forty');
     }
 
     public function test_a_sore_part_is_offered_no_hold_either(): void

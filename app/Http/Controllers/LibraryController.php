@@ -49,7 +49,7 @@ final class LibraryController
     #[Answers(DocumentView::class)]
     public function save(Request $request): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);
+        $given = $request->validate(['version' => ['required', 'integer:strict', 'min:0'], 'definition' => ['required', 'array']]);
 
         return $this->document($request, $this->shelf->save($given['definition'], $given['version'], $request->user()));
     }

@@ -40,7 +40,7 @@ final class LimitsController
     #[Answers(DocumentView::class, list: true)]
     public function saveRuleSet(Request $request): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);
+        $given = $request->validate(['version' => ['required', 'integer:strict', 'min:0'], 'definition' => ['required', 'array']]);
         $this->book->save($given['definition'], $given['version'], $request->user());
 
         return $this->ruleSets($request);
@@ -49,7 +49,7 @@ final class LimitsController
     #[Answers(RuleCompareView::class)]
     public function compare(Request $request, Squad $squad): JsonResponse
     {
-        $given = $request->validate(['days' => ['required', 'integer', 'between:1,366'], 'definition' => ['required', 'array']]);
+        $given = $request->validate(['days' => ['required', 'integer:strict', 'between:1,366'], 'definition' => ['required', 'array']]);
         [$other] = $this->book->draft($given['definition'], 'draft', 1);
 
         return response()->json($this->screen->compare($request->user(), $squad, $other, $given['days']));
@@ -66,7 +66,7 @@ final class LimitsController
     #[Answers(LimitsView::class)]
     public function share(Request $request, Athlete $athlete): JsonResponse
     {
-        $given = $request->validate(['limit_id' => ['required', 'string'], 'share' => ['required', 'numeric', 'between:0,2'], 'reason' => ['present', 'nullable', 'string', 'max:300']], ['share.between' => 'A share lies between 0 and 200 %.']);
+        $given = $request->validate(['limit_id' => ['required', 'string'], 'share' => ['required', 'numeric:strict', 'between:0,2'], 'reason' => ['present', 'nullable', 'string', 'max:300']], ['share.between' => 'A share lies between 0 and 200 %.']);
         $this->book->share($athlete, $given['limit_id'], (float) $given['share'], $given['reason'] ?? '', $request->user());
         /** @var Squad $squad */
         $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();

@@ -54,7 +54,10 @@ final class LinkController
     {
         $link = $this->entry($request);
         $club = $link->workspace()->firstOrFail()->name;
-        $rules = ['password' => ['required', 'string', new GoodPassword([$club, (string) $request->input('name'), (string) $request->input('email'), ...($link->purpose === Link::PASSWORD ? [$link->user()->firstOrFail()->name, $link->user()->firstOrFail()->email] : [])])]];
+        $known = $link->purpose === Link::PASSWORD
+            ? [$link->user()->firstOrFail()->name, $link->user()->firstOrFail()->email]
+            : array_filter([$request->input('name'), $request->input('email')], is_string(...));
+        $rules = ['password' => ['required', 'string', new GoodPassword([$club, ...array_values($known)])]];
         if ($link->purpose === Link::PASSWORD) {
             $links->setPassword($link, $request->validate($rules)['password']);
             $user = $link->user()->firstOrFail();

@@ -31,7 +31,7 @@ final class PeopleController
     #[Answers(PeopleView::class)]
     public function settings(Request $request): JsonResponse
     {
-        $request->user()->workspace->update($request->validate(['asks_wellness' => ['required', 'boolean']]));
+        $request->user()->workspace->update($request->validate(['asks_wellness' => ['required', 'boolean:strict']]));
 
         return $this->show($request);
     }
@@ -40,7 +40,7 @@ final class PeopleController
     #[Answers(null)]
     public function pace(Request $request): JsonResponse
     {
-        $request->user()->update($request->validate(['pace_m' => ['required', 'numeric', 'between:0.3,1.5']]));
+        $request->user()->update($request->validate(['pace_m' => ['required', 'numeric:strict', 'between:0.3,1.5']]));
 
         return response()->json(status: 204);
     }
@@ -79,8 +79,9 @@ final class PeopleController
     #[Answers(PeopleView::class)]
     public function confirm(Request $request, int $person): JsonResponse
     {
+        $colleague = $this->colleague($request, $person);
         $given = $request->validate(['code' => ['required', 'string', 'max:20']]);
-        Rights::confirmClinician($request->user(), $this->colleague($request, $person), $given['code']);
+        Rights::confirmClinician($request->user(), $colleague, $given['code']);
 
         return $this->show($request);
     }

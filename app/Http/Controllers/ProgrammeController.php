@@ -27,7 +27,7 @@ final class ProgrammeController
     #[Answers(DocumentView::class, list: true)]
     public function save(Request $request): JsonResponse
     {
-        $given = $request->validate(['version' => ['required', 'integer', 'min:0'], 'definition' => ['required', 'array']]);
+        $given = $request->validate(['version' => ['required', 'integer:strict', 'min:0'], 'definition' => ['required', 'array']]);
         $this->book->save($given['definition'], $given['version'], $request->user());
 
         return $this->show($request);

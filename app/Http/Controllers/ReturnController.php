@@ -88,7 +88,7 @@ final class ReturnController
     #[Answers(ReturnView::class)]
     public function morning(Request $request, PlayReturn $return, string $attempt): JsonResponse
     {
-        $given = $request->validate(['score' => ['required', 'integer', 'between:0,10']]);
+        $given = $request->validate(['score' => ['required', 'integer:strict', 'between:0,10']]);
         $this->desk->enterMorning($return, ReturnAttempt::query()->where('return_id', $return->id)->findOrFail($attempt), $given['score'], $request->user());
 
         return $this->answer($request, $return);

@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Answers;
+use App\Http\Requests\FloorRequest;
 use App\Http\Requests\StationsRequest;
 use App\Http\Views\SessionView;
 use App\Models\TrainingSession;
 use App\Records\StationDesk;
 use App\Screens\SessionScreen;
-use Augendo\Core\Load\Surface;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 final class SessionController
 {
@@ -40,10 +39,9 @@ final class SessionController
     }
 
     #[Answers(SessionView::class)]
-    public function floor(Request $request, TrainingSession $session): JsonResponse
+    public function floor(FloorRequest $request, TrainingSession $session): JsonResponse
     {
-        $given = $request->validate(['floor' => ['present', 'nullable', Rule::enum(Surface::class)]]);
-        StationDesk::open($session, $request->user())->floor($given['floor']);
+        StationDesk::open($session, $request->user())->floor($request->floor());
 
         return $this->show($request, $session->refresh());
     }

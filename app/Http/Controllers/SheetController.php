@@ -95,7 +95,7 @@ final class SheetController
     public function missing(Request $request, MissingCounts $missing): JsonResponse
     {
         $given = $request->validate([
-            'device' => ['required', 'uuid'], 'athletes' => ['present', 'array', 'max:500'], 'athletes.*.athlete_id' => ['required', 'uuid'], 'athletes.*.count' => ['required', 'integer', 'between:1,100000'],
+            'device' => ['required', 'uuid'], 'athletes' => ['present', 'array', 'max:500'], 'athletes.*.athlete_id' => ['required', 'uuid'], 'athletes.*.count' => ['required', 'integer:strict', 'between:1,100000'],
         ]);
         $missing->tell($given['device'], array_map(intval(...), array_column($given['athletes'], 'count', 'athlete_id')), $request->user());
 

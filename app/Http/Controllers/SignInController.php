@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Answers;
 use App\Http\Problem;
+use App\Http\SignInTries;
 use App\Http\Views\MeView;
 use App\Models\User;
 use App\Records\Rights;
@@ -15,19 +16,9 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\RateLimiter;
 
 final class SignInController
 {
-    /** Failed tries of one name from one address; a sign-in that works forgets them. */
-    private const TRIES_A_MINUTE = 10;
-
-    /** Failed tries from one address, whatever the names; a club behind one address stays well below it. */
-    private const TRIES_OF_AN_ADDRESS = 40;
-
-    /** Failed tries of one name, from wherever. */
-    private const TRIES_OF_A_NAME = 30;
-
     private static ?string $nobody = null;
 
     private static function nobodysPassword(): string
@@ -39,21 +30,16 @@ final class SignInController
     public function signIn(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'email'], 'password' => ['required', 'string', 'max:200']]);
-        // By name and address; by address alone, so that names cannot be tried one after the other; and by name alone, wherever it is tried from.
-        $buckets = ['sign-in|'.mb_strtolower($given['email']).'|'.$request->ip() => self::TRIES_A_MINUTE, 'sign-in at|'.$request->ip() => self::TRIES_OF_AN_ADDRESS, 'sign-in as|'.mb_strtolower($given['email']) => self::TRIES_OF_A_NAME];
-        foreach ($buckets as $bucket => $most) {
-            if (RateLimiter::tooManyAttempts($bucket, $most)) {
-                throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
-            }
-        }
+        $tries = SignInTries::of($request, $given['email']);
+        $tries->check();
         $user = User::query()->where('email', $given['email'])->whereNull('closed_at')->first();
         // A name nobody has takes as long as one that somebody has.
         $fits = Hash::check($given['password'], $user->password ?? self::nobodysPassword());
         if ($user === null || ! $fits) {
-            array_map(RateLimiter::hit(...), array_keys($buckets));
+            $tries->failed();
             throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
         }
-        RateLimiter::clear(array_key_first($buckets));
+        $tries->worked();
 
         return $this->enter($request, $user);
     }

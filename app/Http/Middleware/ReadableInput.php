@@ -9,7 +9,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What is stored must be readable ever after: every text that comes in is valid UTF-8 without control characters, and every body is JSON. */
+/**
+ * What is stored must be readable ever after: every text that comes in is valid UTF-8 without control characters, and every body is JSON.
+ * What an address asks for is one value a name.
+ */
 final class ReadableInput
 {
     private const MOST_BYTES = 2_000_000;
@@ -31,6 +34,11 @@ final class ReadableInput
             $this->refuseUnreadable($given, '');
         }
         $this->refuseUnreadable($request->query->all(), '');
+        foreach ($request->query->all() as $name => $value) {
+            if (is_array($value)) {
+                throw new Problem(422, 'Some of it cannot be used', 'The address asks for one thing several times over.', [$name => ['One value, not a list.']]);
+            }
+        }
         $this->refuseUnreadable(['address' => rawurldecode($request->path()), 'X-Link-Token' => (string) $request->header('X-Link-Token')], '');
 
         return $next($request);

@@ -59,5 +59,8 @@ final readonly class AthleteView
         /** growing fast, so limits are tighter and knee, heel and elbow are asked about */
         #[OA\Property]
         public bool $growing_fast,
+        /** taps that lie on a device and are not sent, because who made them is not signed in on it */
+        #[OA\Property]
+        public int $missing_counts,
     ) {}
 }

@@ -32,5 +32,8 @@ final readonly class PersonView
         /** a clinician whom the head coach has not confirmed face to face yet */
         #[OA\Property]
         public bool $unconfirmed,
+        /** a coach of the whole club who is not its head: the head may hand the club over */
+        #[OA\Property]
+        public bool $may_be_head,
     ) {}
 }

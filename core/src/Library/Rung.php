@@ -6,6 +6,7 @@ namespace Augendo\Core\Library;
 
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 
 /** One stage of a ladder. */
@@ -77,13 +78,22 @@ final readonly class Rung
         return $this->judgedDose() ?? throw new \LogicException("Rung {$this->id} judges no block.");
     }
 
-    /** @return BlockDose|null the own dose; where what is judged was taken out, the largest that is left; null when nothing is counted */
-    public function leadingDose(): ?BlockDose
+    /**
+     * @param  Side|null  $side  the dose of this side: where the rung gives it none, the leading one mirrored
+     * @return BlockDose|null the own dose; where what is judged was taken out, the largest that is left; null when nothing is counted
+     */
+    public function leadingDose(?Side $side = null): ?BlockDose
     {
         $counted = array_values(array_filter($this->blocks, fn (BlockDose $block): bool => $block->reps > 0 && $block->kind !== BlockKind::WarmUp));
         usort($counted, fn (BlockDose $a, BlockDose $b): int => $b->sets * $b->reps <=> $a->sets * $a->reps);
+        $leading = $this->judgedDose() ?? $counted[0] ?? null;
+        if ($side === null || $leading === null || $leading->side === $side) {
+            return $leading;
+        }
 
-        return $this->judgedDose() ?? $counted[0] ?? null;
+        $ofSide = array_values(array_filter($counted, fn (BlockDose $block): bool => $block->side === $side));
+
+        return $ofSide[0] ?? $leading->onSide($side);
     }
 
     private function judgedDose(): ?BlockDose

@@ -15,8 +15,8 @@ use Augendo\Core\Load\Side;
 use Augendo\Core\Tolerance;
 
 /**
- * After idle days the next session starts lower; what was missed is never made up. Idle is counted for each part and side that a rung's own
- * dose loads, and ended only by a day with at least a quarter of that dose on it: a single pass, or shadow repetitions, end nothing.
+ * After idle days the next session starts lower; what was missed is never made up. Idle is counted for each part and side that the rung's
+ * own dose of that side loads, and ended only by a day with at least a quarter of that dose on it: a single pass, or shadow repetitions, end nothing.
  */
 final readonly class Layoff
 {
@@ -41,10 +41,10 @@ final readonly class Layoff
 
     public static function of(LoadRecord $record, Day $on, Rung $rung, SetCost $price): self
     {
-        $own = $rung->leadingDose();
         $idle = [];
         foreach (Side::cases() as $side) {
-            $idle[$side->value] = $own === null ? 0 : self::idle($record, $on, $own->onSide($side), $price);
+            $own = $rung->leadingDose($side);
+            $idle[$side->value] = $own === null ? 0 : self::idle($record, $on, $own, $price);
         }
 
         return new self($idle);

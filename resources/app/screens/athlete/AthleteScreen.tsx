@@ -17,6 +17,7 @@ import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
 import { ClearanceForm } from './ClearanceForm';
 import { HowMany } from './HowMany';
+import { MissingCounts } from './MissingCounts';
 import { SorenessTrends } from './SorenessTrends';
 import { TimeAxis } from './TimeAxis';
 import { WaysBack } from './WaysBack';
@@ -52,6 +53,7 @@ export function AthleteScreen() {
                 <button type="button" className="btn" onClick={() => setAsking(true)}>Check in</button>
                 {next && <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">Session {dayName(next.held_on)}</Link>}
             </header>
+            {query.data.missing_counts > 0 && <MissingCounts athleteId={athlete.id} name={athlete.given_name} count={query.data.missing_counts} decides={me.decides} />}
             {referrals.length > 0 && (
                 <section aria-label="Open referral" className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]">
                     <div><h2 className="text-base text-refer">Open referral</h2>{referrals.map((referral) => <p key={referral.report_at}>{dayName(referral.report_at.slice(0, 10))}: {referral.sentence}</p>)}

@@ -25,6 +25,7 @@ export function PeopleScreen() {
     const [made, setMade] = useState<{ token: Token; path: string; whom: string } | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [confirming, setConfirming] = useState<People['people'][number] | null>(null);
+    const [handingTo, setHandingTo] = useState<People['people'][number] | null>(null);
     const me = useMe();
     const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
     if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
@@ -35,7 +36,7 @@ export function PeopleScreen() {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-4 py-3"><div><h1 className="text-2xl">People</h1><p className="mt-1 text-soft">Health data is seen by those who need it. Everything decided, cleared, shared or erased stands below with who did it.</p></div><span className="grow" /><button type="button" className="btn btn-main" onClick={() => { setInviting(true); setProblem(null); }}>Invite somebody</button></header>
-            <Notice problem={inviting ? null : problem} />
+            <Notice problem={inviting || confirming || handingTo ? null : problem} />
             <table className="w-full border-t-2 border-ink">
                 <caption className="sr-only">Accounts</caption>
                 <thead><tr className="label border-b border-line text-left"><th className="py-1">Name</th><th>Role</th><th>Sees</th><th className="hidden sm:table-cell">Signed in</th><th><span className="sr-only">Acts</span></th></tr></thead>
@@ -45,7 +46,7 @@ export function PeopleScreen() {
                         <td className="py-2 pr-4">{person.role[0]?.toUpperCase()}{person.role.slice(1)}{person.head && ', head coach'}{person.closed && ', closed'}{person.unconfirmed && <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>}</td>
                         <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
                         <td className="hidden py-2 pr-4 text-sm sm:table-cell">{person.signed_in_at === 0 ? '' : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}</td>
-                        <td className="whitespace-nowrap py-1 text-right">{person.unconfirmed && me.head && <button type="button" className="btn" onClick={() => setConfirming(person)}>Confirm</button>}{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button></>}</td>
+                        <td className="whitespace-nowrap py-1 text-right">{person.unconfirmed && me.head && <button type="button" className="btn" onClick={() => setConfirming(person)}>Confirm</button>}{person.may_be_head && me.head && <button type="button" className="btn btn-quiet" onClick={() => setHandingTo(person)}>Make head coach</button>}{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button></>}</td>
                     </tr>
                 ))}</tbody>
             </table>
@@ -60,6 +61,22 @@ export function PeopleScreen() {
                     <Notice problem={problem} />
                     <button className="btn btn-main">Confirm</button>
                 </form>
+            </Sheetlet>
+            <Sheetlet open={handingTo !== null} onClose={() => setHandingTo(null)} title={`Make ${handingTo?.name ?? ''} head coach`}>
+                <p>
+                    {handingTo?.name} then invites and confirms clinicians, and hands the club on. You stay a coach of the whole club.
+                    Only {handingTo?.name} can give it back.
+                </p>
+                <Notice problem={problem} />
+                <button
+                    type="button"
+                    className="btn btn-main mt-3"
+                    onClick={() => {
+                        api('POST', `/api/people/${handingTo?.id}/hand-over`).then(() => { setHandingTo(null); setProblem(null); return queries.invalidateQueries(); }, setProblem);
+                    }}
+                >
+                    Hand the club over
+                </button>
             </Sheetlet>
             <section aria-label="Squads" className="mt-8">
                 <h2 className="text-base">Squads</h2>

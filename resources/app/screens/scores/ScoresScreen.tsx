@@ -30,6 +30,7 @@ export function ScoresScreen() {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3"><p className="label"><Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">{athlete.name}</Link></p><h1 className="text-2xl">Scores</h1><p className="text-soft">Held against {athlete.given_name}’s own past and a goal. A score advances nobody by itself.</p></header>
+            <p className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">No limit counts these throws. Count them courtside as well, or enter them on the page Load.</p>
             {ignoring.length > 0 && <p className="mb-3 border-l-4 border-tape bg-page px-3 py-2">Where it lands is not looked at yet on: {ignoring.map((each) => `${each.name}, ${each.ignored_on?.toLowerCase()}`).join('; ')}. A target there brings the old habit back.{hidden > 0 ? ` ${hidden === 1 ? 'One score is' : `${hidden} scores are`} put away until it counts again.` : ''}</p>}
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[26rem_1fr]">
                 {me.records && <Take athleteId={athleteId} name={athlete.given_name} ladders={ladders} />}
