@@ -87,11 +87,12 @@ final class Client
 
     private string $cookies;
 
-    public function __construct(string $database, private readonly int $port)
+    public function __construct(string $database, private readonly int $port, int $workers = 1)
     {
         $this->cookies = (string) tempnam(sys_get_temp_dir(), 'bench');
-        $command = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'];
-        $this->server = proc_open($command, [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, 'public', ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH')])
+        // A process group of its own, so that a kill reaches every worker.
+        $command = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'];
+        $this->server = proc_open($command, [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, 'public', ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH'), ...($workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $workers] : [])])
             ?: throw new RuntimeException('The server did not start.');
         for ($try = 0; $try < 100 && ! @fsockopen('127.0.0.1', $port); $try++) {
             usleep(50_000);
@@ -103,7 +104,7 @@ final class Client
 
     public function __destruct()
     {
-        proc_terminate($this->server);
+        exec('kill -9 -'.proc_get_status($this->server)['pid'].' 2>/dev/null');
         proc_close($this->server);
         unlink($this->cookies);
     }
@@ -128,25 +129,69 @@ final class Client
     /** @return array{int, string, float} status, body, seconds */
     public function send(string $method, string $path, ?array $body = null): array
     {
-        $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []), $found) ? urldecode($found[1]) : '';
-        curl_setopt_array($this->curl, [
-            CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->cookies, CURLOPT_COOKIEJAR => $this->cookies,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
-            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
-        ]);
-        if (++$this->sent > $this->killAt) {
-            $pid = proc_get_status($this->server)['pid'];
-            exec('(sleep '.sprintf('%.6f', $this->killDelayUs / 1e6)."; kill -9 {$pid}) >/dev/null 2>&1 &");
-        }
+        $this->prepare($this->curl, $method, $path, $body);
+        $this->armKill();
         $started = hrtime(true);
         $answer = (string) curl_exec($this->curl);
+        $this->awaitKill();
+
+        return [(int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $answer, (hrtime(true) - $started) / 1e9];
+    }
+
+    /**
+     * All at once, each over a connection of its own.
+     *
+     * @param  list<array{string, string, array<string, mixed>}>  $requests  method, path, body
+     * @return list<array{int, string}> status, body
+     */
+    public function sendAll(array $requests): array
+    {
+        $multi = curl_multi_init();
+        $handles = array_map(function (array $request) use ($multi): CurlHandle {
+            $handle = curl_init();
+            $this->prepare($handle, ...$request);
+            foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: [] as $cookie) {
+                curl_setopt($handle, CURLOPT_COOKIELIST, $cookie);
+            }
+            curl_multi_add_handle($multi, $handle);
+
+            return $handle;
+        }, $requests);
+        $this->armKill();
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.05);
+        } while ($running > 0);
+        $this->awaitKill();
+
+        return array_map(fn (CurlHandle $handle): array => [(int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($handle)], $handles);
+    }
+
+    private function prepare(CurlHandle $handle, string $method, string $path, ?array $body): void
+    {
+        $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []), $found) ? urldecode($found[1]) : '';
+        curl_setopt_array($handle, [
+            CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
+            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_COOKIEFILE => $handle === $this->curl ? $this->cookies : '', CURLOPT_TIMEOUT => 60,
+        ]);
+    }
+
+    private function armKill(): void
+    {
+        if (++$this->sent > $this->killAt) {
+            $pid = proc_get_status($this->server)['pid'];
+            exec('(sleep '.sprintf('%.6f', $this->killDelayUs / 1e6)."; kill -9 -{$pid}) >/dev/null 2>&1 &");
+        }
+    }
+
+    private function awaitKill(): void
+    {
         if ($this->sent > $this->killAt) {
             for ($try = 0; $try < 200 && $this->isAlive(); $try++) {
                 usleep(2_000);
             }
         }
-
-        return [(int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $answer, (hrtime(true) - $started) / 1e9];
     }
 
     public function get(string $path): float

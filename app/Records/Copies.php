@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PDO;
 use PDOException;
@@ -18,6 +19,38 @@ final class Copies
         $database = (string) config('database.connections.sqlite.database');
 
         return $database === storage_path('app/augendo.sqlite') ? storage_path('backups') : dirname($database).'/backups';
+    }
+
+    /** Requests wait outside while the file changes; a device keeps what it has and sends it afterwards. */
+    public static function holdRequests(): void
+    {
+        touch(self::holdMark());
+        Artisan::call('down', ['--retry' => 5]);
+    }
+
+    public static function letRequestsIn(): void
+    {
+        Artisan::call('up');
+        @unlink(self::holdMark());
+    }
+
+    /** @return bool whether somebody has closed Augendo who is not a restore: then nobody but they open it */
+    public static function isClosedByHand(): bool
+    {
+        return app()->isDownForMaintenance() && ! is_file(self::holdMark());
+    }
+
+    /** A restore that was killed let nobody in again: whoever starts Augendo next does. */
+    public static function letRequestsInAfterABreak(): void
+    {
+        if (is_file(self::holdMark())) {
+            self::letRequestsIn();
+        }
+    }
+
+    private static function holdMark(): string
+    {
+        return storage_path('framework/restoring');
     }
 
     /** @return string a name that is not taken: numbered, so that no copy ever takes the place of another */

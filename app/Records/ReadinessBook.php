@@ -146,18 +146,25 @@ final class ReadinessBook
     }
 
     /**
-     * Since when work on these channels and this side had to stop on the day, by what was reported; null when it did not have to.
+     * Since when work on these channels and this side has to stop, by what was reported up to the day; null when it does not have to. A
+     * session may go over midnight: what was reported before it holds after it.
      *
      * @param  list<Channel>  $loaded
      * @param  string  $side  `left` or `right`
      */
     public function stoppedAt(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
     {
-        $earlier = array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $this->on->isAfter($report->at->day));
-        $today = [];
-        foreach ($this->today($athlete) as $report) {
-            $today[] = $report;
-            $readiness = Readiness::on($this->on, $athlete->ageOn($this->on), [...$earlier, ...$today], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
+        $known = [];
+        $reports = $this->reports[$athlete->id] ?? [];
+        usort($reports, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        foreach ($reports as $i => $report) {
+            $known[] = $report;
+            // What lies further back than the day before is looked at as a whole.
+            $next = $reports[$i + 1] ?? null;
+            if ($next !== null && $this->on->plus(-1)->isAfter($next->at->day)) {
+                continue;
+            }
+            $readiness = Readiness::on($this->on, $athlete->ageOn($this->on), $known, $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
             if (! $readiness->forWork($loaded, $side)->allowsWork()) {
                 return $report->at;
             }

@@ -14,6 +14,7 @@ use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Every route with every role: of the club and bound to the athlete, of the club and not, of another club, and signed out. */
+#[Group('once')]
 final class AccessTest extends TestCase
 {
     private const EVERYBODY = [Role::Coach, Role::Assistant, Role::Clinician, Role::Athlete, Role::Guardian];
@@ -143,7 +144,6 @@ final class AccessTest extends TestCase
     /** Calls that are about the caller's own club, not about one athlete. */
     private const OF_THE_CLUB = ['{person}', '{link}'];
 
-    #[Group('once')]
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
         $routes = collect(app('router')->getRoutes()->getRoutes())->filter(fn (Route $route): bool => str_starts_with($route->uri(), 'api/'))

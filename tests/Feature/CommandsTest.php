@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Records\Copies;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Schema;
 use PDO;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
+#[Group('once')]
 final class CommandsTest extends TestCase
 {
     public function test_the_evaluator_answers_line_by_line_and_one_bad_case_stops_nothing(): void
@@ -89,6 +92,18 @@ final class CommandsTest extends TestCase
     }
 
     /** Each step and the line that says it was run are kept together: whatever is interrupted, the next start goes on. */
+    public function test_a_start_lets_requests_in_that_a_killed_restore_left_outside_and_nobody_elses(): void
+    {
+        Artisan::call('down');
+        $this->artisan('augendo:update')->assertSuccessful();
+        $this->assertTrue($this->app->isDownForMaintenance(), 'closed by hand: opened by hand');
+        Artisan::call('up');
+        Copies::holdRequests();
+        $this->getJson('/api/me')->assertStatus(503);
+        $this->artisan('augendo:update')->assertSuccessful();
+        $this->getJson('/api/me')->assertStatus(401);
+    }
+
     public function test_an_update_that_breaks_off_leaves_nothing_half_done_and_a_copy_is_made_first(): void
     {
         $folder = sys_get_temp_dir().'/augendo-update-'.uniqid();

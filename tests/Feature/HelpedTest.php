@@ -6,8 +6,10 @@ namespace Tests\Feature;
 
 use Augendo\Core\Mechanics\WhatHelped;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class HelpedTest extends TestCase
 {
     public function test_what_was_tried_holds_from_the_next_repetition_on_and_is_compared_with_the_rest(): void

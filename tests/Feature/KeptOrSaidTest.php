@@ -16,11 +16,13 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What is answered “kept” is kept, under the right name and day; what is not is said; and what is stored can be read. */
 final class KeptOrSaidTest extends TestCase
 {
+    #[Group('once')]
     public function test_an_id_that_is_taken_elsewhere_is_not_answered_kept(): void
     {
         $this->actingAs($this->coach());
@@ -195,6 +197,7 @@ final class KeptOrSaidTest extends TestCase
     }
 
     /** The table that a device looks up says what the server would: the athlete's own record, school and condition in it. */
+    #[Group('once')]
     public function test_the_stop_table_says_what_the_server_says(): void
     {
         $this->actingAs($this->coach());

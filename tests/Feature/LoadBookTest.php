@@ -23,6 +23,7 @@ use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
+#[Group('once')]
 final class LoadBookTest extends TestCase
 {
     /** Limits read from stored daily totals stand where they stand when every set is priced anew. */
@@ -52,7 +53,6 @@ final class LoadBookTest extends TestCase
     }
 
     /** Four processes send the same taps at once, in parts that overlap: each is there once, and the totals are theirs. */
-    #[Group('once')]
     public function test_many_devices_at_once_count_every_tap_once(): void
     {
         $folder = sys_get_temp_dir().'/augendo-many-'.uniqid();

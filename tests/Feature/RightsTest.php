@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Nobody gives a right they do not have, nothing closed opens again, and nothing of somebody else is answered. */
@@ -146,6 +147,7 @@ final class RightsTest extends TestCase
         $this->withHeader('X-Link-Token', $token())->postJson('/api/link/entry', ['password' => 'seven grey herons wade'])->assertOk();
     }
 
+    #[Group('once')]
     public function test_slowing_down_hits_who_guesses_and_nobody_else(): void
     {
         $this->actingAs($this->coach());
@@ -201,6 +203,7 @@ final class RightsTest extends TestCase
         $this->assertSame(['Yuna Petrovic'], array_column($export['users'], 'name'));
     }
 
+    #[Group('once')]
     public function test_nothing_of_somebody_erased_is_left_anywhere(): void
     {
         $yuna = $this->athlete('Yuna');
@@ -257,6 +260,7 @@ final class RightsTest extends TestCase
         }
     }
 
+    #[Group('once')]
     public function test_a_change_for_the_squad_is_kept_at_once_and_fitted_afterwards(): void
     {
         Queue::fake();

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class RuleSetTest extends TestCase
 {
     private Squad $squad;
@@ -24,7 +25,6 @@ final class RuleSetTest extends TestCase
         $this->squad = Squad::query()->firstOrFail();
     }
 
-    #[Group('once')]
     public function test_a_copy_is_edited_compared_on_the_real_record_and_then_put_in_force(): void
     {
         $starter = $this->getJson('/api/rule-sets')->assertOk()->assertJsonPath('0.own', false)->json('0.definition');

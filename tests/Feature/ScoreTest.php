@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Models\Placement;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class ScoreTest extends TestCase
 {
     public function test_scores_are_kept_once_and_held_against_the_athletes_own_past(): void

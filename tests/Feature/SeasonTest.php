@@ -13,6 +13,7 @@ use Augendo\Core\Day;
 use Carbon\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class SeasonTest extends TestCase
@@ -138,6 +139,7 @@ final class SeasonTest extends TestCase
         $this->postJson("/api/squads/{$empty->id}/seasons", ['goal_on' => $this->today->plus(40)->iso(), 'weekdays' => [2], 'minutes' => null, 'rungs_up' => 1])->assertStatus(422)->assertJsonPath('title', 'Nobody to plan for');
     }
 
+    #[Group('once')]
     public function test_the_same_season_for_a_whole_squad(): void
     {
         $squad = Squad::query()->firstOrFail();

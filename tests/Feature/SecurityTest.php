@@ -7,9 +7,11 @@ namespace Tests\Feature;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\HttpFoundation\Cookie;
 use Tests\TestCase;
 
+#[Group('once')]
 final class SecurityTest extends TestCase
 {
     public function test_the_page_allows_no_script_from_elsewhere_and_none_inline(): void

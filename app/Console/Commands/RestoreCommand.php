@@ -31,9 +31,8 @@ final class RestoreCommand extends Command
         $incoming = "{$live}.incoming";
         $kept = null;
         $there = is_file($live) && filesize($live) > 0;
-        // Requests wait outside while the file changes; a device keeps what it has and sends it afterwards.
-        $wasDown = app()->isDownForMaintenance();
-        $wasDown || $this->callSilently('down', ['--retry' => 5]);
+        $closedByHand = Copies::isClosedByHand();
+        $closedByHand || Copies::holdRequests();
         try {
             if ($there) {
                 $kept = Copies::next('before-restore');
@@ -55,7 +54,7 @@ final class RestoreCommand extends Command
             return self::FAILURE;
         } finally {
             array_map(fn (string $part): bool => @unlink($incoming.$part), ['', '-wal', '-shm', '-journal']);
-            $wasDown || $this->callSilently('up');
+            $closedByHand || Copies::letRequestsIn();
         }
         $this->line("Restored from {$file}.".($kept === null ? '' : " What was there before is in {$kept}; to undo this, restore that file."));
 

@@ -20,6 +20,7 @@ final class UpdateCommand extends Command
     public function handle(): int
     {
         $kept = null;
+        Copies::letRequestsInAfterABreak();
         try {
             $migrator = app('migrator');
             $files = array_keys($migrator->getMigrationFiles(database_path('migrations')));
