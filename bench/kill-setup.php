@@ -38,6 +38,16 @@ $look = function () use ($live): array {
 
     return ['integrity' => (string) $pdo->query('PRAGMA integrity_check')->fetchColumn(), 'athletes' => $count('athletes'), 'taps' => $count('rep_events'), 'migrations' => $count('migrations')];
 };
+/** @return string|null what is wrong with a backup that has its name already: it has it only when it is whole */
+$half = function (string $backup) use ($look, &$whole, $live): ?string {
+    if (! is_file($backup)) {
+        return null;
+    }
+    array_map(unlink(...), glob("{$live}*") ?: []);
+    copy($backup, $live);
+
+    return $look() === $whole ? null : 'a backup that has its name is half';
+};
 $empty = function () use ($live): void {
     array_map(unlink(...), glob("{$live}*") ?: []);
     touch($live);
@@ -88,8 +98,10 @@ foreach ($which as $what) {
             $after['integrity'] !== 'ok' => "the record is damaged: {$after['integrity']}",
             in_array($what, ['backup', 'restore'], true) && $after !== $whole => 'the record is another: '.json_encode($after),
             $what === 'seed' && ! in_array($after['athletes'], [0, $whole['athletes']], true) => "half a demo: {$after['athletes']} athletes",
+            $what === 'backup' => $half("{$folder}/backup-{$kill}.sqlite"),
             default => null,
         };
+        $command = str_replace('/backup-', '/again-', $command);
         // A clean start after it: the same command again, to its end.
         if ($said === null) {
             [$code] = $what === 'seed' && $after['athletes'] > 0 ? [0] : $run($command);

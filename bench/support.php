@@ -98,6 +98,7 @@ final class Client
             usleep(50_000);
         }
         $this->curl = curl_init();
+        curl_setopt_array($this->curl, [CURLOPT_COOKIEFILE => $this->cookies, CURLOPT_COOKIEJAR => $this->cookies]);
         $this->send('GET', '/sanctum/csrf-cookie');
         $this->send('POST', '/api/sign-in', ['email' => 'coach@bench.example', 'password' => 'bench']);
     }
@@ -150,6 +151,7 @@ final class Client
         $handles = array_map(function (array $request) use ($multi): CurlHandle {
             $handle = curl_init();
             $this->prepare($handle, ...$request);
+            curl_setopt($handle, CURLOPT_COOKIEFILE, '');
             foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: [] as $cookie) {
                 curl_setopt($handle, CURLOPT_COOKIELIST, $cookie);
             }
@@ -167,13 +169,58 @@ final class Client
         return array_map(fn (CurlHandle $handle): array => [(int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($handle)], $handles);
     }
 
+    /**
+     * Writers side by side, each sending its next some seconds after its answer, as people do.
+     *
+     * @param  callable(): float  $pause  seconds
+     * @param  callable(): (array{string, string, array<string, mixed>}|null)  $next  method, path, body; null: no more
+     * @param  callable(array{string, string, array<string, mixed>}, int, string, float): void  $answered  request, status, body, seconds
+     */
+    public function stream(int $writers, callable $pause, callable $next, callable $answered): void
+    {
+        $multi = curl_multi_init();
+        $flying = $resting = [];
+        for ($i = 0; $i < $writers; $i++) {
+            $handle = curl_init();
+            curl_setopt($handle, CURLOPT_COOKIEFILE, '');
+            foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: [] as $cookie) {
+                curl_setopt($handle, CURLOPT_COOKIELIST, $cookie);
+            }
+            $resting[] = [$handle, microtime(true) + $pause()];
+        }
+        while ($flying !== [] || $resting !== []) {
+            foreach ($resting as $i => [$handle, $due]) {
+                if ($due > microtime(true)) {
+                    continue;
+                }
+                unset($resting[$i]);
+                $request = $next();
+                if ($request !== null) {
+                    $this->prepare($handle, ...$request);
+                    curl_multi_add_handle($multi, $handle);
+                    $flying[spl_object_id($handle)] = [$request, hrtime(true)];
+                }
+            }
+            curl_multi_exec($multi, $running);
+            while ($done = curl_multi_info_read($multi)) {
+                $handle = $done['handle'];
+                [$request, $started] = $flying[spl_object_id($handle)];
+                unset($flying[spl_object_id($handle)]);
+                $answered($request, (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($handle), (hrtime(true) - $started) / 1e9);
+                curl_multi_remove_handle($multi, $handle);
+                $resting[] = [$handle, microtime(true) + $pause()];
+            }
+            $flying === [] ? usleep(2_000) : curl_multi_select($multi, 0.005);
+        }
+    }
+
     private function prepare(CurlHandle $handle, string $method, string $path, ?array $body): void
     {
         $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []), $found) ? urldecode($found[1]) : '';
         curl_setopt_array($handle, [
             CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
-            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_COOKIEFILE => $handle === $this->curl ? $this->cookies : '', CURLOPT_TIMEOUT => 60,
+            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_TIMEOUT => 60,
         ]);
     }
 

@@ -147,7 +147,7 @@ final class LadderShelf extends VersionedBook
                 $definition['copied_from'] = $from;
             }
             if ($version > 0) {
-                [$next] = $this->draft($definition, (string) ($definition['id'] ?? ''), $version + 1);
+                [$next] = $this->draft($definition, self::text($definition['id'] ?? null), $version + 1);
                 $this->refuseGone($next, $by);
             }
             $slug = parent::save($definition, $version, $by);

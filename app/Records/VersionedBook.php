@@ -86,7 +86,7 @@ abstract class VersionedBook
     public function save(array $definition, int $version, User $by): string
     {
         return DB::transaction(function () use ($definition, $version, $by): string {
-            $slug = $version === 0 ? Str::slug((string) ($definition['name'] ?? '')).'-'.Str::lower(Str::random(4)) : (string) ($definition['id'] ?? '');
+            $slug = $version === 0 ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4)) : self::text($definition['id'] ?? null);
             $kept = (int) DB::table($this->table())->where('workspace_id', $by->workspace_id)->where('slug', $slug)->max('version');
             if ($kept !== $version) {
                 throw new Problem(409, 'Changed meanwhile', "Somebody saved this {$this->noun()} since you opened it. What you wrote is kept in the form: compare, and save again.", extra: ['version' => $kept]);
@@ -97,5 +97,11 @@ abstract class VersionedBook
 
             return $slug;
         });
+    }
+
+    /** What should be a text and is none is no text: the schema then says at which place. */
+    protected static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
     }
 }

@@ -140,6 +140,20 @@ final class KeptOrSaidTest extends TestCase
         $this->getJson("/api/athletes/{$mira->id}/scores")->assertOk();
     }
 
+    public function test_what_is_of_another_kind_than_asked_is_refused_with_its_place(): void
+    {
+        $this->actingAs($this->coach());
+        foreach (['/api/programmes', '/api/library', '/api/rule-sets'] as $path) {
+            foreach ([['id' => [1], 'name' => 'x'], ['id' => 'x', 'name' => [2]], ['id' => 1, 'name' => null]] as $definition) {
+                $this->assertContains($this->postJson($path, ['version' => 0, 'definition' => $definition])->status(), [409, 422]);
+                $this->assertContains($this->postJson($path, ['version' => 1, 'definition' => $definition])->status(), [409, 422]);
+            }
+            $this->postJson($path, ['version' => '1', 'definition' => ['id' => 'x']])->assertStatus(422)->assertJsonStructure(['errors' => ['version']]);
+        }
+        $mira = $this->athlete('Mira');
+        $this->getJson("/api/athletes/{$mira->id}/homework?ladder[]=volleyball-float-serve")->assertStatus(422)->assertJsonStructure(['errors' => ['ladder']]);
+    }
+
     public function test_a_page_that_speaks_for_somebody_else_sends_nothing_under_the_wrong_name(): void
     {
         $sheet = $this->sheetOf('Mira');
