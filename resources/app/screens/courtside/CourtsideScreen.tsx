@@ -204,7 +204,7 @@ function Running({ pack }: { pack: Courtside }) {
                         <p className="min-h-16 border-t border-line py-1.5 text-lg leading-tight" aria-live="polite">
                             {restUntil !== null ? <Rest until={restUntil} onOver={() => setRestUntil(null)} /> : asks && 'back' in asks && block.judged ? <><strong>Back in {pack.pattern.returns_times} of {pack.pattern.returns_of}: {asks.back.name.toLowerCase()}.</strong> “{asks.back.cue}.” One rung back, or in turn: {asks.back.drill}.</> : pattern ? <><strong>{pattern.times} of {pattern.of} faults: {pattern.fault.name.toLowerCase()}.</strong> “{pattern.fault.cue}.” {pattern.fault.drill}.</> : <span className="text-soft">{pack.outcome_ignored && block.judged ? 'The result is ignored here. ' : ''}{block.text}</span>}
                         </p>
-                        {!block.judged && <ul aria-label="Cautions" className="list-disc border-t border-line py-1.5 pl-5 leading-tight text-soft">{pack.cautions.slice(0, 2).map((caution) => <li key={caution}>{caution}</li>)}</ul>}
+                        {!block.judged && halted === null && look === null && <ul aria-label="Cautions" className="list-disc border-t border-line py-1.5 pl-5 leading-tight text-soft">{pack.cautions.slice(0, 2).map((caution) => <li key={caution}>{caution}</li>)}</ul>}
                     </section>
                     <section aria-label="Count" className="flex min-h-0 flex-col justify-end gap-2 pb-3 md:justify-center">
                         {halted !== null ? (
