@@ -140,6 +140,7 @@ final class KeptOrSaidTest extends TestCase
         $this->getJson("/api/athletes/{$mira->id}/scores")->assertOk();
     }
 
+    #[Group('once')]
     public function test_what_is_of_another_kind_than_asked_is_refused_with_its_place(): void
     {
         $this->actingAs($this->coach());
@@ -154,6 +155,7 @@ final class KeptOrSaidTest extends TestCase
         $this->getJson("/api/athletes/{$mira->id}/homework?ladder[]=volleyball-float-serve")->assertStatus(422)->assertJsonStructure(['errors' => ['ladder']]);
     }
 
+    #[Group('once')]
     public function test_a_page_that_speaks_for_somebody_else_sends_nothing_under_the_wrong_name(): void
     {
         $sheet = $this->sheetOf('Mira');
@@ -166,6 +168,7 @@ final class KeptOrSaidTest extends TestCase
         $this->assertSame($coach->key(), $this->getJson('/api/me')->json('key'));
     }
 
+    #[Group('once')]
     public function test_counts_that_lie_on_a_device_make_the_dose_that_of_the_unknown_until_they_come(): void
     {
         $this->actingAs($this->coach());

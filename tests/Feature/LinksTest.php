@@ -10,8 +10,10 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class LinksTest extends TestCase
 {
     public function test_a_personal_page_takes_a_report_without_an_account(): void

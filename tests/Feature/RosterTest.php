@@ -10,11 +10,11 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class RosterTest extends TestCase
 {
     private const PERSON = ['given_name' => 'Tove', 'family_name' => 'Lindqvist', 'birth_date' => '2013-02-28', 'throwing_side' => 'left', 'turn_direction' => null];
 
-    #[Group('once')]
     public function test_a_coach_starts_from_nothing_and_trains_today(): void
     {
         $this->actingAs($this->coach());
@@ -40,7 +40,6 @@ final class RosterTest extends TestCase
         $this->assertStringNotContainsString('{', $text, 'Text mirrors for a left-hander.');
     }
 
-    #[Group('once')]
     public function test_what_cannot_be_is_refused_with_the_field(): void
     {
         $this->actingAs($this->coach());
@@ -52,7 +51,6 @@ final class RosterTest extends TestCase
         $this->postJson("/api/athletes/{$this->athlete('Tomas')->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => null, 'reference_speed_ms' => null, 'measured_on' => '2026-01-01'])->assertStatus(422);
     }
 
-    #[Group('once')]
     public function test_a_longer_throw_makes_the_same_distance_cheaper_and_a_changed_school_changes_the_words(): void
     {
         $this->actingAs($this->coach());
@@ -71,7 +69,6 @@ final class RosterTest extends TestCase
         $this->assertSame('reduced', $word());
     }
 
-    #[Group('once')]
     public function test_work_nobody_planned_takes_from_what_is_left_and_can_be_taken_back(): void
     {
         $this->actingAs($this->coach());
@@ -100,7 +97,6 @@ final class RosterTest extends TestCase
     }
 
     /** The grid says the same as planning would: one more than is left breaks a hard limit, what is left does not. */
-    #[Group('once')]
     public function test_what_the_grid_says_is_left_is_what_may_be_planned(): void
     {
         $this->actingAs($this->coach());

@@ -14,8 +14,10 @@ use Augendo\Core\Library\Rung;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class SeeingTest extends TestCase
 {
     protected function setUp(): void

@@ -13,6 +13,7 @@ use Augendo\Core\Limits\StepLimit;
 use Carbon\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What is not known counts as the worst it could be, what hurts holds whatever clock it was told by, and every screen shows one number. */
@@ -137,6 +138,7 @@ final class StrictestCaseTest extends TestCase
         $this->assertFalse($growing($this->newcomer('1990-01-01')), 'who is grown up does not');
     }
 
+    #[Group('once')]
     public function test_a_longest_throw_can_be_taken_back_and_lapses(): void
     {
         $tomas = $this->athlete('Tomas');
@@ -158,6 +160,7 @@ final class StrictestCaseTest extends TestCase
         $this->assertSame([1.0, 1.2], [$easy->cost['high_reps'], $easy->cost['arm']], 'until one is measured again every throw at a distance counts as full');
     }
 
+    #[Group('once')]
     public function test_landings_are_priced_by_the_floor_they_were_made_on_and_one_nobody_named_is_hard(): void
     {
         $squad = Squad::query()->firstOrFail();

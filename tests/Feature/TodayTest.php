@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class TodayTest extends TestCase
@@ -70,6 +71,7 @@ final class TodayTest extends TestCase
     }
 
     /** Rows are kept between requests; whatever is written, what is served is what would be worked out anew. */
+    #[Group('once')]
     public function test_a_kept_row_is_never_stale(): void
     {
         $this->actingAs($this->coach());
