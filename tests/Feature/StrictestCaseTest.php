@@ -231,11 +231,11 @@ final class StrictestCaseTest extends TestCase
 
     public function test_reports_are_in_order_of_the_instant_not_of_their_text(): void
     {
-        $this->travelTo(Carbon::parse('2027-10-31 12:00', 'Europe/Lisbon'));
+        $this->travelTo(Carbon::parse('2028-10-29 12:00', 'Europe/Lisbon'));
         $ravi = $this->athlete('Ravi');
         // The hour that comes twice: 01:50 of summer time is before 01:10 of winter time.
-        $first = [...$this->report('shoulder', 'right', 'muscle', 4), 'at' => '2027-10-31T01:50:00+01:00'];
-        $second = [...$this->report('shoulder', 'right', 'muscle', 0), 'at' => '2027-10-31T01:10:00+00:00'];
+        $first = [...$this->report('shoulder', 'right', 'muscle', 4), 'at' => '2028-10-29T01:50:00+01:00'];
+        $second = [...$this->report('shoulder', 'right', 'muscle', 0), 'at' => '2028-10-29T01:10:00+00:00'];
         $this->postJson("/api/athletes/{$ravi->id}/reports", ['reports' => [$second, $first]])->assertOk();
         $row = collect($this->getJson('/api/roll-call')->json('rows'))->firstWhere('athlete.given_name', 'Ravi');
         $this->assertSame(['reduced', '01:10'], [$row['word'], $row['answered_at']], 'it eased: the later one says nothing sore');

@@ -240,10 +240,12 @@ final class SeasonPlanner
         }
         $own = $this->ladder->rungs[$this->position];
         $this->onRung++;
-        // After idle days first the share, then what may be raised: nothing goes up on the day that goes down.
-        $pace = $layoff->isDue($side) && $this->reached !== null
-            ? $this->reached->within($own->ownDose())
-            : Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 1);
+        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 1);
+        if ($layoff->isDue($side) && $this->reached !== null) {
+            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and a light day stays light.
+            $kept = $this->reached->within($own->ownDose());
+            $pace = Pace::at(min($kept->reps, $pace->reps), $kept->effort, $kept->distanceM);
+        }
         $rung = $pace->on($own);
         if (! $within) {
             // Only how soon the goal can be reached is still asked for.
