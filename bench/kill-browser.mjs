@@ -60,6 +60,7 @@ async function signIn(page) {
     await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
+process.on('uncaughtException', (error) => { console.error(error); server.kill('SIGKILL'); process.exit(2); });
 const wrong = [];
 let [taps, shown] = [0, 0];
 let address = null;
@@ -88,7 +89,14 @@ for (let life = 1; life <= kills; life++) {
         expected = null;
     } else {
         await page.goto(`http://localhost:${PORT}${address}`);
-        await good.waitFor();
+        await good.or(page.getByLabel('Password')).first().waitFor();
+        if (await page.getByLabel('Password').isVisible()) {
+            // Killed before the browser had written the sign-in down: what is kept on the device is there all the same.
+            await signIn(page);
+            await page.getByLabel('Password').waitFor({ state: 'hidden' });
+            await page.goto(`http://localhost:${PORT}${address}`);
+            await good.waitFor();
+        }
     }
     let left = await seen(page);
     if (expected !== null) {
