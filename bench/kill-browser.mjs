@@ -69,7 +69,7 @@ let athlete = -1;
 for (let life = 1; life <= kills; life++) {
     const now = await open();
     const { page } = now;
-    page.setDefaultTimeout(30_000);
+    page.setDefaultTimeout(90_000);
     const good = page.getByRole('button', { name: 'Good', exact: true });
     if (Math.floor((life - 1) / LIVES_OF_AN_ATHLETE) !== athlete) {
         athlete = Math.floor((life - 1) / LIVES_OF_AN_ATHLETE);

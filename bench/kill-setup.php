@@ -19,7 +19,8 @@ $live = "{$folder}/live.sqlite";
 /** @return array{int, float} code of a command that ran to its end, and its seconds */
 $run = function (string $command) use ($live): array {
     $started = hrtime(true);
-    exec("DB_DATABASE={$live} APP_ENV=local ".PHP_BINARY." artisan {$command} --no-interaction >/dev/null 2>&1", $_, $code);
+    $arguments = implode(' ', array_map(escapeshellarg(...), explode(' ', $command)));
+    exec("DB_DATABASE={$live} APP_ENV=local ".PHP_BINARY." artisan {$arguments} --no-interaction >/dev/null 2>&1", $_, $code);
 
     return [$code, (hrtime(true) - $started) / 1e9];
 };
@@ -54,7 +55,7 @@ $empty = function () use ($live): void {
 };
 
 $demo = 'migrate --force';
-$seeding = 'db:seed --class=Database\\\\Seeders\\\\DemoSeeder --force';
+$seeding = 'db:seed --class=Database\\Seeders\\DemoSeeder --force';
 $empty();
 $run($demo);
 [$code, $seedSeconds] = $run($seeding);
