@@ -57,10 +57,7 @@ final class MissingCounts
     /** @param  list<string>  $athleteIds */
     private function refit(array $athleteIds, Day $today): void
     {
-        foreach (Athlete::query()->whereIn('id', $athleteIds)->get() as $athlete) {
-            assert($athlete instanceof Athlete);
-            Athlete::raiseRevision($athlete->id);
-            SheetDesk::refitFrom($athlete, $today);
-        }
+        array_map(Athlete::raiseRevision(...), $athleteIds);
+        SheetDesk::refitFrom(Athlete::query()->whereIn('id', $athleteIds)->get()->all(), $today);
     }
 }

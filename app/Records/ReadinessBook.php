@@ -21,6 +21,7 @@ use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessClearance;
 use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\StopTable;
+use Augendo\Core\Readiness\Word;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -99,9 +100,10 @@ final class ReadinessBook
     private function lastOfPlaces(array $ids, string $upTo): array
     {
         $before = $this->on->plus(-self::LOOK_BACK_DAYS)->iso();
+        $referring = array_column(array_filter(Kind::cases(), fn (Kind $kind): bool => Word::None->oneWorse($kind) === Word::Refer), 'value');
         $places = $this->reported($ids, $upTo)->where('site', '!=', Site::None->value)->groupBy('athlete_id', 'site', 'side')
             ->selectRaw('athlete_id, site, side, max(day) as day')->havingRaw('max(day) <= ?', [$before])
-            ->havingRaw("max(day) = max(case when kind not in ('muscle', 'skin') then day end)")->get();
+            ->havingRaw('max(day) = max(case when kind in ('.implode(', ', array_fill(0, count($referring), '?')).') then day end)', $referring)->get();
         $days = [];
         foreach ($places as $place) {
             foreach (range(0, 2) as $back) {
@@ -146,40 +148,25 @@ final class ReadinessBook
     }
 
     /**
-     * Since when work on these channels and this side has to stop, by what was reported up to the day; null when it does not have to. A
-     * session may go over midnight: what was reported before it holds after it.
+     * Since when work on these channels and this side has to stop; null when it does not have to.
      *
      * @param  list<Channel>  $loaded
      * @param  string  $side  `left` or `right`
      */
-    public function stoppedAt(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
+    public function stoppedSince(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
     {
-        $known = [];
-        $reports = $this->reports[$athlete->id] ?? [];
-        usort($reports, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
-        foreach ($reports as $i => $report) {
-            $known[] = $report;
-            // What lies further back than the day before is looked at as a whole.
-            $next = $reports[$i + 1] ?? null;
-            if ($next !== null && $this->on->plus(-1)->isAfter($next->at->day)) {
-                continue;
-            }
-            $readiness = Readiness::on($this->on, $athlete->ageOn($this->on), $known, $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
-            if (! $readiness->forWork($loaded, $side)->allowsWork()) {
-                return $report->at;
-            }
-        }
-
-        return null;
+        return Readiness::stoppedSince(
+            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [],
+            $squad?->school, $this->around($athlete->id), $loaded, $side,
+        );
     }
 
     /** @return list<SorenessReport> of the day itself, in order of time */
     public function today(Athlete $athlete): array
     {
-        $today = array_values(array_filter($this->reports[$athlete->id] ?? [], fn (SorenessReport $report): bool => $report->at->day->ordinal >= $this->on->ordinal));
-        usort($today, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $ofToday = fn (SorenessReport $report): bool => ! $this->on->isAfter($report->at->day);
 
-        return $today;
+        return SorenessReport::inOrder(array_values(array_filter($this->reports[$athlete->id] ?? [], $ofToday)));
     }
 
     /** The day a report counts on: one from a clock that is ahead is of today. */

@@ -36,7 +36,6 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Equipment;
-use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
@@ -276,11 +275,14 @@ final class SheetDesk
         });
     }
 
-    /** Puts the sheet on the floor it is landed on: planned anew, or where somebody has worked or edited, only priced anew. */
+    /**
+     * Puts the sheet on the floor it is landed on: planned anew, once the change is kept; where somebody has worked or edited, only priced
+     * anew.
+     */
     public function land(): void
     {
         if ($this->sheet->state === 'planned' && ! $this->sheet->edited) {
-            $this->fit();
+            self::fitAfterCommit($this->sheet);
 
             return;
         }
@@ -310,7 +312,7 @@ final class SheetDesk
             return [$rung, ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."], null, null];
         }
         $side = ($rung->leadingDose() ?? $this->ladderRung()->ownDose())->side;
-        $layoff = Layoff::of($this->load()->record, $this->day(), $rung, $this->load()->price);
+        $layoff = $this->frame()->layoff;
         $idle = $layoff->idleDays($side);
         $below = $layoff->beginsAgain($side) ? $this->ladder()->before($rung->id) : null;
 

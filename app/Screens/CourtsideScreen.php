@@ -186,7 +186,7 @@ final class CourtsideScreen
             $side = $desk->athlete->throwing_side->bodySide(Side::from($rep->side));
             $key = "{$block->skill->id}|{$side}";
             if (! array_key_exists($key, $stopped)) {
-                $stopped[$key] = $health->stoppedAt($desk->athlete, $desk->squad, $block->skill->loadedChannels(), $side);
+                $stopped[$key] = $health->stoppedSince($desk->athlete, $desk->squad, $block->skill->loadedChannels(), $side);
             }
             if ($stopped[$key] !== null && Instant::of($rep->at)->isAfter($stopped[$key])) {
                 $reps++;

@@ -5,6 +5,17 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Cases\Evaluator;
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Readiness\DayContext;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\Word;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -108,5 +119,32 @@ final class ReadinessTest extends TestCase
         $this->assertArrayNotHasKey('error', $answer, (string) json_encode($answer));
 
         return $answer;
+    }
+
+    /** @return iterable<string, array{list<array{string, string, int}>, string|null}> reports at an instant, of a kind, with a score; since when the right arm stops */
+    public static function stops(): iterable
+    {
+        yield 'nothing was reported' => [[], null];
+        yield 'sore, and not so that work stops' => [[['2027-05-20T17:10:00+01:00', 'muscle', 2]], null];
+        yield 'sharp pain, from that moment on' => [[['2027-05-20T07:00:00+01:00', 'muscle', 1], ['2027-05-20T17:10:00+01:00', 'sharp', 5]], '2027-05-20T17:10:00+01:00'];
+        yield 'sent in another order than it happened' => [[['2027-05-20T17:30:00+01:00', 'sharp', 5], ['2027-05-20T17:10:00+01:00', 'sharp', 5]], '2027-05-20T17:10:00+01:00'];
+        yield 'two minutes before midnight, asked after it' => [[['2027-05-19T23:58:00+01:00', 'sharp', 5]], '2027-05-19T23:58:00+01:00'];
+        yield 'a referral of last week is still open' => [[['2027-05-12T18:00:00+01:00', 'numb', 2], ['2027-05-13T18:00:00+01:00', 'muscle', 1]], '2027-05-13T18:00:00+01:00'];
+        yield 'pain of yesterday that stopped work then stops none today' => [[['2027-05-19T18:00:00+01:00', 'muscle', 6]], null];
+        yield 'the hour that comes twice, told by the instant' => [[['2027-05-20T10:00:00+02:00', 'sharp', 5], ['2027-05-20T09:30:00+01:00', 'sharp', 5]], '2027-05-20T10:00:00+02:00'];
+    }
+
+    /** @param  list<array{string, string, int}>  $reported */
+    #[DataProvider('stops')]
+    public function test_since_when_work_has_to_stop(array $reported, ?string $since): void
+    {
+        $reports = array_map(
+            fn (array $each): SorenessReport => new SorenessReport(Instant::of($each[0]), Moment::During, Site::Shoulder, 'right', Kind::from($each[1]), $each[2]), $reported,
+        );
+        $of = fn (string $side): ?Instant => Readiness::stoppedSince(Day::of('2027-05-20'), 17, $reports, [], School::Graded, new DayContext, [Channel::Arm], $side);
+        $this->assertSame($since, $of('right')?->text);
+        // A referral holds on both sides, pain on the one that hurts.
+        $refers = array_filter($reports, fn (SorenessReport $report): bool => School::Graded->wordOf($report->kind, $report->score) === Word::Refer) !== [];
+        $this->assertSame($refers ? $since : null, $of('left')?->text);
     }
 }

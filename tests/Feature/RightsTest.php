@@ -285,4 +285,41 @@ final class RightsTest extends TestCase
         $this->assertSame(0, Sheet::query()->where('stale', true)->where('state', 'planned')->where('edited', false)->count());
         $this->assertStringNotContainsString('waits to be fitted', (string) json_encode($this->getJson("/api/sheets/{$sheet->id}")->json()));
     }
+
+    #[Group('once')]
+    public function test_no_sheet_is_fitted_while_a_change_of_the_squad_holds_the_write_lock(): void
+    {
+        $this->actingAs($this->coach());
+        $squad = Squad::query()->firstOrFail();
+        $session = $this->sheetOf('Mira')->training_session_id;
+        $outside = DB::transactionLevel();
+        $levels = [];
+        Sheet::updating(function (Sheet $sheet) use (&$levels): void {
+            if ($sheet->isDirty('fitted_on') || $sheet->isDirty('version')) {
+                $levels[] = DB::transactionLevel();
+            }
+        });
+        $fitted = function (callable $change) use (&$levels): int {
+            $levels = [];
+            $change();
+
+            return count($levels);
+        };
+        $kept = ['name' => $squad->name, 'school' => null, 'floor' => 'sprung'];
+        $stations = function () use ($session): array {
+            $shown = $this->getJson("/api/sessions/{$session}")->assertOk()->json();
+
+            return [...array_intersect_key($shown, array_flip(['version', 'minutes', 'adults', 'balls', 'stations'])), 'minutes' => $shown['minutes'] + 15, 'absent' => [], 'late' => []];
+        };
+        $changes = [
+            'the floor of the session' => fn () => $this->putJson("/api/sessions/{$session}/floor", ['floor' => 'hard'])->assertOk(),
+            'the stations' => fn () => $this->putJson("/api/sessions/{$session}", $stations())->assertOk(),
+            'the squad' => fn () => $this->putJson("/api/squads/{$squad->id}", [...$kept, 'school' => 'strict'])->assertOk(),
+            'counts that are not here' => fn () => $this->postJson('/api/me/missing-counts', ['device' => (string) Str::uuid(), 'athletes' => $squad->athletes->map(fn (Athlete $each): array => ['athlete_id' => $each->id, 'count' => 3])->all()])->assertNoContent(),
+        ];
+        foreach ($changes as $what => $change) {
+            $this->assertGreaterThan(5, $fitted($change), "{$what}: sheets are fitted");
+            $this->assertSame([$outside + 1], array_values(array_unique($levels)), "{$what}: each in a transaction of its own");
+        }
+    }
 }

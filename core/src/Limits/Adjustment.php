@@ -132,7 +132,7 @@ final class Adjustment
     public static function afterReturn(array $limits, DoneReturn $done, LoadRecord $record, Day $on): ?CapLimit
     {
         $measure = $done->channel === Channel::Landing ? Measure::Landings : Measure::Arm;
-        $side = $done->channel === Channel::Arm || $done->channel === Channel::Hand ? $done->side : null;
+        $side = $done->channel->hasSides() ? $done->side : null;
         $ofSide = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->measure === $measure && ($side === null || in_array($limit->side(), [null, $side], true))));
         $caps = array_values(array_filter($ofSide, fn (Limit $limit): bool => $limit instanceof CapLimit && $limit->windowDays === 7));
         usort($caps, fn (CapLimit $a, CapLimit $b): int => $a->max <=> $b->max);

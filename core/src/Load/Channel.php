@@ -12,6 +12,12 @@ enum Channel: string
     case Trunk = 'trunk';
     case Landing = 'landing';
 
+    /** @return bool whether the left and the right pay on their own; the trunk and the legs carry both sides */
+    public function hasSides(): bool
+    {
+        return $this === self::Arm || $this === self::Hand;
+    }
+
     /** What this part of the body pays in. */
     public function measure(): Measure
     {

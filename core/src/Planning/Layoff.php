@@ -100,16 +100,14 @@ final readonly class Layoff
         $counted = array_filter($loaded, fn (Channel $channel): bool => in_array($channel, self::COUNTED_ON, true)) ?: $loaded;
         $idle = [];
         foreach ($counted as $channel) {
-            // The trunk and the legs carry both sides.
-            $side = $channel === Channel::Arm || $channel === Channel::Hand ? $own->side : null;
-            $idle[] = $record->idleDays($on, $channel, $side, self::ENDS_IDLE_SHARE * $dose->cost[$channel->measure()->value] - Tolerance::BOUND, $own->object->implement === Implement::Shadow);
+            $idle[] = $record->idleDays(
+                $on, $channel, $channel->hasSides() ? $own->side : null,
+                self::ENDS_IDLE_SHARE * $dose->cost[$channel->measure()->value] - Tolerance::BOUND, $own->object->implement === Implement::Shadow,
+            );
         }
+        $longest = max([0, ...array_map(fn (?int $days): int => $days ?? 0, $idle)]);
 
-        return match (true) {
-            $idle === [] => 0,
-            max(array_map(fn (?int $days): int => $days ?? 0, $idle)) >= self::BEGIN_AGAIN_DAYS => max(array_map(fn (?int $days): int => $days ?? 0, $idle)),
-            in_array(null, $idle, true) => null,
-            default => max($idle),
-        };
+        // A part that never worked is a long break; one that rested longer than that says more.
+        return in_array(null, $idle, true) && $longest < self::BEGIN_AGAIN_DAYS ? null : $longest;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Readiness;
 
 use Augendo\Core\Day;
+use Augendo\Core\Instant;
 use Augendo\Core\Load\Channel;
 
 /** The day's decision, channel by channel, with the rule behind each word. */
@@ -25,6 +26,35 @@ final readonly class Readiness
         public bool $countsMissing,
     ) {}
 
+    /**
+     * Since when work on these channels and this side has to stop, by what was reported up to the day; null when it does not have to. A
+     * session may go over midnight: what was reported before it holds after it.
+     *
+     * @param  int|null  $age  whole years on the day, null when not known
+     * @param  list<SorenessReport>  $reports
+     * @param  list<SorenessClearance>  $clearances
+     * @param  list<Channel>  $loaded
+     * @param  string  $side  `left` or `right`
+     */
+    public static function stoppedSince(
+        Day $on, ?int $age, array $reports, array $clearances, ?School $school, DayContext $around, array $loaded, string $side,
+    ): ?Instant {
+        $reports = SorenessReport::inOrder($reports);
+        foreach ($reports as $i => $report) {
+            // What lies further back than the day before is looked at as a whole.
+            $next = $reports[$i + 1] ?? null;
+            if ($next !== null && $on->plus(-1)->isAfter($next->at->day)) {
+                continue;
+            }
+            $then = self::on($on, $age, array_slice($reports, 0, $i + 1), $clearances, $school, $around);
+            if (! $then->forWork($loaded, $side)->allowsWork()) {
+                return $report->at;
+            }
+        }
+
+        return null;
+    }
+
     /** No report today, or repetitions that nobody here knows of yet: the dose and the effort are those of the unknown, whatever else is known. */
     public function trainsAsUnknown(): bool
     {
@@ -41,7 +71,7 @@ final readonly class Readiness
     {
         $around ??= new DayContext;
         $school ??= School::byDefaultAt($age);
-        usort($reports, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $reports = SorenessReport::inOrder($reports);
         $isCleared = function (SorenessReport $report) use ($clearances): bool {
             foreach ($clearances as $clearance) {
                 if ($clearance->covers($report)) {
@@ -109,7 +139,7 @@ final readonly class Readiness
     public function forWork(array $loaded, string $side): Word
     {
         return self::worst(array_map(function (Channel $channel) use ($side): Word {
-            if ($channel !== Channel::Arm && $channel !== Channel::Hand) {
+            if (! $channel->hasSides()) {
                 return $this->channels[$channel->value];
             }
             $counting = array_filter($this->reasons[$channel->value], fn (Reason $reason): bool => $reason->countsOn($side));

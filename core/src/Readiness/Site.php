@@ -42,6 +42,12 @@ enum Site: string
         };
     }
 
+    /** @return bool whether there is a left and a right one; the others are reported without a side */
+    public function hasSides(): bool
+    {
+        return ! in_array($this, [self::Neck, self::Chest, self::Back, self::Head, self::None], true);
+    }
+
     public function sharesChannelWith(self $other): bool
     {
         return array_filter($this->channels(), fn (Channel $channel): bool => in_array($channel, $other->channels(), true)) !== [];

@@ -31,6 +31,19 @@ final readonly class SorenessReport
         }
     }
 
+    /**
+     * By the instant: two offsets, or the hour that comes twice in autumn, sort wrongly as texts. Of equal times the later in the list is later.
+     *
+     * @param  list<self>  $reports
+     * @return list<self>
+     */
+    public static function inOrder(array $reports): array
+    {
+        usort($reports, fn (self $a, self $b): int => $a->at->microseconds <=> $b->at->microseconds);
+
+        return $reports;
+    }
+
     public function place(): string
     {
         return "{$this->site->value}|{$this->side}";

@@ -14,12 +14,6 @@ use Augendo\Core\Load\Channel;
  */
 final class StopTable
 {
-    /** Sites that have a left and a right; the others are reported without a side. */
-    private const SIDED = [
-        Site::Shoulder, Site::UpperArm, Site::Elbow, Site::Forearm, Site::Wrist, Site::Hand, Site::Finger, Site::SideOfTrunk, Site::Hip,
-        Site::Thigh, Site::Knee, Site::Shin, Site::Ankle, Site::Foot,
-    ];
-
     /** Moments that give a report another word; `before` stands for the ordinary ones. */
     public const MOMENTS = [Moment::Before, Moment::Warmup, Moment::During];
 
@@ -37,10 +31,10 @@ final class StopTable
     public static function of(Day $on, ?int $age, array $reports, array $clearances, ?School $school, DayContext $around): self
     {
         $school ??= School::byDefaultAt($age);
-        usort($reports, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $reports = SorenessReport::inOrder($reports);
         $places = [];
         foreach (Site::cases() as $site) {
-            foreach ($site === Site::None ? [] : (in_array($site, self::SIDED, true) ? ['left', 'right', null] : [null]) as $side) {
+            foreach ($site === Site::None ? [] : ($site->hasSides() ? ['left', 'right', null] : [null]) as $side) {
                 $places[] = [$site, $side];
             }
         }
@@ -112,7 +106,7 @@ final class StopTable
             foreach ($byScore as $score => $byChannel) {
                 foreach ($loaded as $channel) {
                     foreach ($byChannel[$channel->value] ?? [] as $reason) {
-                        $counts = ($channel !== Channel::Arm && $channel !== Channel::Hand) || $reason->countsOn($side);
+                        $counts = ! $channel->hasSides() || $reason->countsOn($side);
                         if ($counts && $reason->word->rank() >= $word->rank()) {
                             return base_convert((string) $score, 10, 36);
                         }

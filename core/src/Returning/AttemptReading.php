@@ -28,8 +28,7 @@ final class AttemptReading
      */
     public static function of(Day $day, int $stage, ProgrammeStage $asked, Site $returning, array $reports, School $school, int $done, ?float $goodRate): Attempt
     {
-        $near = array_values(array_filter($reports, fn (SorenessReport $report): bool => $report->site->sharesChannelWith($returning)));
-        usort($near, fn (SorenessReport $a, SorenessReport $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $near = SorenessReport::inOrder(array_values(array_filter($reports, fn (SorenessReport $report): bool => $report->site->sharesChannelWith($returning))));
         $at = fn (Moment ...$moments): array => array_values(array_filter($near, fn (SorenessReport $report): bool => in_array($report->moment, $moments, true)));
         $worst = fn (array $of): int => max([0, ...array_map(fn (SorenessReport $report): int => $report->score, $of)]);
         $warmup = $at(Moment::Warmup);
