@@ -26,7 +26,13 @@ $run = function (string $command) use ($live): array {
 };
 /** Begins a command in a process group of its own and ends all of it after so many seconds. */
 $cut = function (string $command, float $after) use ($live): void {
-    $process = proc_open(['setsid', PHP_BINARY, 'artisan', ...explode(' ', $command), '--no-interaction'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, null, ['DB_DATABASE' => $live, 'APP_ENV' => 'local', 'PATH' => getenv('PATH')])
+    $process = proc_open(
+        ['setsid', PHP_BINARY, 'artisan', ...explode(' ', $command), '--no-interaction'],
+        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+        $pipes,
+        null,
+        ['DB_DATABASE' => $live, 'APP_ENV' => 'local', 'PATH' => getenv('PATH')],
+    )
         ?: throw new RuntimeException('The command did not start.');
     usleep((int) ($after * 1e6));
     exec('kill -9 -'.proc_get_status($process)['pid'].' 2>/dev/null');
@@ -35,9 +41,16 @@ $cut = function (string $command, float $after) use ($live): void {
 /** @return array{integrity: string, athletes: int, taps: int, migrations: int} what stands in the record */
 $look = function () use ($live): array {
     $pdo = new PDO("sqlite:{$live}");
-    $count = fn (string $table): int => $pdo->query("select count(*) from sqlite_master where name = '{$table}'")->fetchColumn() > 0 ? (int) $pdo->query("select count(*) from {$table}")->fetchColumn() : -1;
+    $count = fn (string $table): int => $pdo->query("select count(*) from sqlite_master where name = '{$table}'")->fetchColumn() > 0
+        ? (int) $pdo->query("select count(*) from {$table}")->fetchColumn()
+        : -1;
 
-    return ['integrity' => (string) $pdo->query('PRAGMA integrity_check')->fetchColumn(), 'athletes' => $count('athletes'), 'taps' => $count('rep_events'), 'migrations' => $count('migrations')];
+    return [
+        'integrity' => (string) $pdo->query('PRAGMA integrity_check')->fetchColumn(),
+        'athletes' => $count('athletes'),
+        'taps' => $count('rep_events'),
+        'migrations' => $count('migrations'),
+    ];
 };
 /** @return string|null what is wrong with a backup that has its name already: it has it only when it is whole */
 $half = function (string $backup) use ($look, &$whole, $live): ?string {
@@ -98,7 +111,8 @@ foreach ($which as $what) {
         $said = match (true) {
             $after['integrity'] !== 'ok' => "the record is damaged: {$after['integrity']}",
             in_array($what, ['backup', 'restore'], true) && $after !== $whole => 'the record is another: '.json_encode($after),
-            $what === 'seed' && ! in_array($after['athletes'], [0, $whole['athletes']], true) => "half a demo: {$after['athletes']} athletes",
+            $what === 'seed'
+                && ! in_array($after['athletes'], [0, $whole['athletes']], true) => "half a demo: {$after['athletes']} athletes",
             $what === 'backup' => $half("{$folder}/backup-{$kill}.sqlite"),
             default => null,
         };
@@ -111,7 +125,9 @@ foreach ($which as $what) {
                 $code !== 0 => "run again, the command ends with {$code}",
                 is_file(dirname(__DIR__).'/storage/framework/down') => 'run again, the application still says it is being looked after',
                 $again['integrity'] !== 'ok' => 'run again, the record is damaged',
-                $what === 'update' ? $again['migrations'] !== $whole['migrations'] : $again !== $whole => 'run again, the record is another: '.json_encode($again),
+                $what === 'update'
+                    ? $again['migrations'] !== $whole['migrations']
+                    : $again !== $whole => 'run again, the record is another: '.json_encode($again),
                 default => null,
             };
         }

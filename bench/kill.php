@@ -28,8 +28,10 @@ Illuminate\Support\Facades\DB::disconnect();
 $seq = 0;
 $taps = fn (string $block): array => array_map(function () use ($block, &$seq): array {
     return [
-        'id' => (string) Str::uuid7(), 'block_id' => $block, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'fault' => null, 'target_id' => null, 'side' => 'dominant',
-        'effort' => 0.5, 'distance_m' => null, 'at' => date(DATE_ATOM, time() - 60), 'seq' => $seq++, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
+        'id' => (string) Str::uuid7(), 'block_id' => $block, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good',
+        'fault' => null, 'target_id' => null, 'side' => 'dominant',
+        'effort' => 0.5, 'distance_m' => null, 'at' => date(DATE_ATOM, time() - 60), 'seq' => $seq++,
+        'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
     ];
 }, range(1, mt_rand(1, 4)));
 
@@ -43,7 +45,13 @@ for ($kill = 1; $kill <= $kills; $kill++) {
     while ($client->isAlive()) {
         $batches = array_map(fn (string $block, int $i): array => $again[$i] ?? $taps($block), $blocks, array_keys($blocks));
         $again = $unsure = [];
-        $answers = $client->sendAll(array_map(fn (App\Models\Sheet $sheet, array $events): array => ['POST', "/api/sheets/{$sheet->id}/events", ['events' => $events]], $sheets, $batches));
+        $answers = $client->sendAll(
+            array_map(
+                fn (App\Models\Sheet $sheet, array $events): array => ['POST', "/api/sheets/{$sheet->id}/events", ['events' => $events]],
+                $sheets,
+                $batches,
+            ),
+        );
         foreach ($answers as $i => [$status, $answer]) {
             if ($status === 200) {
                 array_push($acknowledged, ...json_decode($answer, true)['kept']);

@@ -32,7 +32,9 @@ $price = new SetCost(new AthleteProfile($today->plus(-365 * 17), ['javelin' => 4
 /** @return list<WorkSet> */
 $history = function (int $sets, int $days) use ($skills, $today): array {
     return array_map(fn (int $i): WorkSet => new WorkSet(
-        $today->plus(-intdiv($i * $days, $sets)), 's'.intdiv($i, 5), $skills[$i % 4], 4 + $i % 6, [0.4, 0.6, 0.75, 0.9, null][$i % 5], Implement::Standard, $i % 4 === 0 ? 10.0 + $i % 30 : null, surface: Surface::Sprung,
+        $today->plus(-intdiv($i * $days, $sets)), 's'.intdiv($i, 5), $skills[$i % 4], 4 + $i % 6,
+        [0.4, 0.6, 0.75, 0.9, null][$i % 5], Implement::Standard, $i % 4 === 0 ? 10.0 + $i % 30 : null,
+        surface: Surface::Sprung,
     ), range(0, $sets - 1));
 };
 $seconds = function (callable $piece): float {
@@ -69,7 +71,9 @@ foreach ([625 => 137, 1250 => 274, 2500 => 548, 5000 => 1095, 10000 => 2190] as 
 }
 $meanX = array_sum(array_column($points, 0)) / count($points);
 $meanY = array_sum(array_column($points, 1)) / count($points);
-$slope = array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $points)) / array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) ** 2, $points));
+$slope = array_sum(
+    array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $points),
+) / array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) ** 2, $points));
 printf("  slope on log axes %.2f\n\n", $slope);
 
 $costed = array_map($price->of(...), $history(5000, 1095));
@@ -108,4 +112,9 @@ foreach ($a as $i => $row) {
     abs($row[2] - $b[$i][2]) < 1e-6 && abs($row[3] - $b[$i][3]) < 1e-6 || throw new RuntimeException("Day {$row[0]} differs.");
 }
 [$bySql, $byCore] = [$seconds($sql), $seconds($core)];
-printf("Daily series with 7- and 28-day windows, 5,000 sets: one SQL window query %.1f ms, core %.1f ms, ratio %.2f\n", 1000 * $bySql, 1000 * $byCore, $byCore / $bySql);
+printf(
+    "Daily series with 7- and 28-day windows, 5,000 sets: one SQL window query %.1f ms, core %.1f ms, ratio %.2f\n",
+    1000 * $bySql,
+    1000 * $byCore,
+    $byCore / $bySql,
+);

@@ -34,24 +34,49 @@ function club(int $athletes, int $days, int $setsEach): int
 {
     mt_srand((int) (getenv('AUGENDO_SEED') ?: 20_270_311));
     $workspace = App\Models\Workspace::query()->create(['name' => 'Bench', 'timezone' => 'UTC']);
-    $coach = App\Models\User::query()->create(['workspace_id' => $workspace->id, 'name' => 'Coach', 'email' => 'coach@bench.example', 'password' => 'bench', 'role' => App\Models\Role::Coach]);
+    $coach = App\Models\User::query()->create([
+        'workspace_id' => $workspace->id,
+        'name' => 'Coach',
+        'email' => 'coach@bench.example',
+        'password' => 'bench',
+        'role' => App\Models\Role::Coach,
+    ]);
     $squad = App\Models\Squad::query()->create(['workspace_id' => $workspace->id, 'name' => 'Bench', 'rule_set' => 'starter']);
     $today = $workspace->today();
-    $session = App\Models\TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $today->iso(), 'starts_at' => '17:00', 'title' => 'Session']);
+    $session = App\Models\TrainingSession::query()->create([
+        'squad_id' => $squad->id,
+        'held_on' => $today->iso(),
+        'starts_at' => '17:00',
+        'title' => 'Session',
+    ]);
     $library = app(Augendo\Core\Library\Library::class);
     $ladders = $library->ladderIds();
     $skills = ['float-serve', 'javelin', 'jump', 'spike'];
     DB::statement('PRAGMA synchronous = OFF');
     for ($a = 0; $a < $athletes; $a++) {
-        DB::transaction(function () use ($a, $workspace, $squad, $today, $session, $library, $ladders, $skills, $days, $setsEach, $coach): void {
-            $athlete = App\Models\Athlete::query()->create(['workspace_id' => $workspace->id, 'given_name' => "Given {$a}", 'family_name' => 'Family', 'birth_date' => $today->plus(-365 * (9 + $a % 30))->iso(), 'throwing_side' => $a % 5 ? 'right' : 'left']);
+        DB::transaction(function () use (
+            $a, $workspace, $squad, $today, $session, $library, $ladders, $skills, $days, $setsEach, $coach,
+        ): void {
+            $athlete = App\Models\Athlete::query()->create([
+                'workspace_id' => $workspace->id,
+                'given_name' => "Given {$a}",
+                'family_name' => 'Family',
+                'birth_date' => $today->plus(-365 * (9 + $a % 30))->iso(),
+                'throwing_side' => $a % 5 ? 'right' : 'left',
+            ]);
             $athlete->squads()->attach($squad->id, ['position' => $a]);
             $price = new Augendo\Core\Load\SetCost(new Augendo\Core\Load\AthleteProfile(null));
             $rows = [];
             for ($s = 0; $s < $setsEach; $s++) {
                 $day = $today->plus(-1 - intdiv($s * $days, $setsEach));
-                $set = new Augendo\Core\Load\WorkSet($day, "bench {$day->iso()}", $library->skills()[$skills[($a + $s) % 4]], 4 + $s % 5, 0.5 + ($s % 3) * 0.1, Augendo\Core\Load\Implement::Standard, surface: Augendo\Core\Load\Surface::Sprung);
-                $rows[] = App\Records\RepLog::row($athlete->id, $set, 'entered', 'volleyball', null) + App\Records\DailyTotals::toColumns($price->of($set));
+                $set = new Augendo\Core\Load\WorkSet(
+                    $day, "bench {$day->iso()}", $library->skills()[$skills[($a + $s) % 4]], 4 + $s % 5,
+                    0.5 + ($s % 3) * 0.1, Augendo\Core\Load\Implement::Standard,
+                    surface: Augendo\Core\Load\Surface::Sprung,
+                );
+                $rows[] = App\Records\RepLog::row(
+                    $athlete->id, $set, 'entered', 'volleyball', null,
+                ) + App\Records\DailyTotals::toColumns($price->of($set));
                 if (count($rows) === 500 || $s === $setsEach - 1) {
                     DB::table('work_sets')->insert($rows);
                     $rows = [];
@@ -59,14 +84,61 @@ function club(int $athletes, int $days, int $setsEach): int
             }
             $ladder = $library->ladder($ladders[$a % count($ladders)]);
             $rung = $ladder->rungs[1 + $a % (count($ladder->rungs) - 1)];
-            App\Models\Placement::query()->create(['athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'entered_on' => $today->plus(-20)->iso(), 'entered_at' => $today->plus(-20)->iso().'T06:00:00Z']);
+            App\Models\Placement::query()->create([
+                'athlete_id' => $athlete->id,
+                'ladder' => $ladder->id,
+                'ladder_version' => 1,
+                'rung' => $rung->id,
+                'entered_on' => $today->plus(-20)->iso(),
+                'entered_at' => $today->plus(-20)->iso().'T06:00:00Z',
+            ]);
             for ($back = 0; $back < 14; $back++) {
-                DB::table('soreness_reports')->insert(['id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'at' => $today->plus(-$back)->iso().'T00:00:01+00:00', 'day' => $today->plus(-$back)->iso(), 'moment' => 'morning', 'site' => 'none', 'kind' => 'muscle', 'score' => 0, 'refers' => false, 'reported_by' => $coach->id, 'received_at' => now()]);
+                DB::table('soreness_reports')->insert([
+                    'id' => (string) Str::uuid7(),
+                    'athlete_id' => $athlete->id,
+                    'at' => $today->plus(-$back)->iso().'T00:00:01+00:00',
+                    'day' => $today->plus(-$back)->iso(),
+                    'moment' => 'morning',
+                    'site' => 'none',
+                    'kind' => 'muscle',
+                    'score' => 0,
+                    'refers' => false,
+                    'reported_by' => $coach->id,
+                    'received_at' => now(),
+                ]);
             }
-            $sheet = App\Models\Sheet::query()->create(['training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today->iso(), 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'trims' => [], 'state' => 'planned', 'version' => 0]);
+            $sheet = App\Models\Sheet::query()->create([
+                'training_session_id' => $session->id,
+                'athlete_id' => $athlete->id,
+                'held_on' => $today->iso(),
+                'ladder' => $ladder->id,
+                'ladder_version' => 1,
+                'rung' => $rung->id,
+                'trims' => [],
+                'state' => 'planned',
+                'version' => 0,
+            ]);
             for ($back = 1; $back <= 6; $back++) {
-                $past = App\Models\Sheet::query()->create(['training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today->plus(-2 * $back)->iso(), 'ladder' => $ladder->id, 'ladder_version' => 1, 'rung' => $rung->id, 'trims' => [], 'state' => 'finished', 'version' => 1]);
-                DB::table('rep_strips')->insert(['sheet_id' => $past->id, 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'rung' => $rung->id, 'day' => $today->plus(-2 * $back)->iso(), 'last_at' => $today->plus(-2 * $back)->iso().'T17:30:00Z', 'marks' => 'ggbggggbggguggbgggg']);
+                $past = App\Models\Sheet::query()->create([
+                    'training_session_id' => $session->id,
+                    'athlete_id' => $athlete->id,
+                    'held_on' => $today->plus(-2 * $back)->iso(),
+                    'ladder' => $ladder->id,
+                    'ladder_version' => 1,
+                    'rung' => $rung->id,
+                    'trims' => [],
+                    'state' => 'finished',
+                    'version' => 1,
+                ]);
+                DB::table('rep_strips')->insert([
+                    'sheet_id' => $past->id,
+                    'athlete_id' => $athlete->id,
+                    'ladder' => $ladder->id,
+                    'rung' => $rung->id,
+                    'day' => $today->plus(-2 * $back)->iso(),
+                    'last_at' => $today->plus(-2 * $back)->iso().'T17:30:00Z',
+                    'marks' => 'ggbggggbggguggbgggg',
+                ]);
             }
             App\Records\SheetDesk::open($sheet);
         });
@@ -91,8 +163,22 @@ final class Client
     {
         $this->cookies = (string) tempnam(sys_get_temp_dir(), 'bench');
         // A process group of its own, so that a kill reaches every worker.
-        $command = ['setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'];
-        $this->server = proc_open($command, [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, 'public', ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH'), ...($workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $workers] : [])])
+        $command = [
+            'setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S',
+            "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
+        ];
+        $this->server = proc_open(
+            $command,
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+            'public',
+            [
+                'DB_DATABASE' => $database,
+                'APP_ENV' => 'production',
+                'PATH' => getenv('PATH'),
+                ...($workers > 1 ? ['PHP_CLI_SERVER_WORKERS' => (string) $workers] : []),
+            ],
+        )
             ?: throw new RuntimeException('The server did not start.');
         for ($try = 0; $try < 100 && ! @fsockopen('127.0.0.1', $port); $try++) {
             usleep(50_000);
@@ -166,7 +252,13 @@ final class Client
         } while ($running > 0);
         $this->awaitKill();
 
-        return array_map(fn (CurlHandle $handle): array => [(int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($handle)], $handles);
+        return array_map(
+            fn (CurlHandle $handle): array => [
+                (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
+                (string) curl_multi_getcontent($handle),
+            ],
+            $handles,
+        );
     }
 
     /**
@@ -206,7 +298,12 @@ final class Client
                 $handle = $done['handle'];
                 [$request, $started] = $flying[spl_object_id($handle)];
                 unset($flying[spl_object_id($handle)]);
-                $answered($request, (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($handle), (hrtime(true) - $started) / 1e9);
+                $answered(
+                    $request,
+                    (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
+                    (string) curl_multi_getcontent($handle),
+                    (hrtime(true) - $started) / 1e9,
+                );
                 curl_multi_remove_handle($multi, $handle);
                 $resting[] = [$handle, microtime(true) + $pause()];
             }
@@ -216,10 +313,19 @@ final class Client
 
     private function prepare(CurlHandle $handle, string $method, string $path, ?array $body): void
     {
-        $token = preg_match('/XSRF-TOKEN\s+(\S+)/', (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []), $found) ? urldecode($found[1]) : '';
+        $token = preg_match(
+            '/XSRF-TOKEN\s+(\S+)/',
+            (string) implode("\n", curl_getinfo($this->curl, CURLINFO_COOKIELIST) ?: []),
+            $found,
+        ) ? urldecode($found[1]) : '';
         curl_setopt_array($handle, [
             CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: http://127.0.0.1:{$this->port}/", "X-XSRF-TOKEN: {$token}"],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                "Referer: http://127.0.0.1:{$this->port}/",
+                "X-XSRF-TOKEN: {$token}",
+            ],
             CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_TIMEOUT => 60,
         ]);
     }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Fifty writers send taps side by side, first undisturbed, then while the rule set of a squad of thirty is changed again and again, with the
+// Fifty writers send taps side by side, first undisturbed, then while the rule set of a squad of thirty is changed
+// again and again, with the
 // worker at work: how long a tap waits, and whether any is refused because the record is locked.
 // Each writer taps every two to six seconds. php bench/writers.php [seconds of each half] [writers]
 
@@ -28,22 +29,44 @@ $targets = array_map(function (App\Models\Sheet $sheet): array {
 $squad = App\Models\Squad::query()->firstOrFail();
 $today = $squad->workspace->today();
 foreach (range(1, 6) as $ahead) {
-    $session = App\Models\TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $today->plus(2 * $ahead)->iso(), 'starts_at' => '17:00', 'title' => 'Evening']);
+    $session = App\Models\TrainingSession::query()->create([
+        'squad_id' => $squad->id,
+        'held_on' => $today->plus(2 * $ahead)->iso(),
+        'starts_at' => '17:00',
+        'title' => 'Evening',
+    ]);
     foreach ($sheets as $sheet) {
-        App\Models\Sheet::query()->create(['training_session_id' => $session->id, 'athlete_id' => $sheet->athlete_id, 'held_on' => $session->held_on, 'ladder' => $sheet->ladder, 'ladder_version' => 1, 'rung' => $sheet->rung, 'trims' => [], 'state' => 'planned', 'version' => 0]);
+        App\Models\Sheet::query()->create([
+            'training_session_id' => $session->id,
+            'athlete_id' => $sheet->athlete_id,
+            'held_on' => $session->held_on,
+            'ladder' => $sheet->ladder,
+            'ladder_version' => 1,
+            'rung' => $sheet->rung,
+            'trims' => [],
+            'state' => 'planned',
+            'version' => 0,
+        ]);
     }
 }
 DB::disconnect();
 
 $client = new Client($database, 8797, 4);
-$worker = proc_open([PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.3', '--tries=3', '--quiet'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__), ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH')])
+$worker = proc_open(
+    [PHP_BINARY, 'artisan', 'queue:work', '--sleep=0.3', '--tries=3', '--quiet'],
+    [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+    $pipes,
+    dirname(__DIR__),
+    ['DB_DATABASE' => $database, 'APP_ENV' => 'production', 'PATH' => getenv('PATH')],
+)
     ?: throw new RuntimeException('The worker did not start.');
 $seq = 0;
 $tap = function (array $target) use (&$seq): array {
     [$sheet, $block] = $target;
 
     return ['POST', "/api/sheets/{$sheet}/events", ['events' => [[
-        'id' => (string) Str::uuid7(), 'block_id' => $block, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'fault' => null, 'target_id' => null, 'side' => 'dominant',
+        'id' => (string) Str::uuid7(), 'block_id' => $block, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good',
+        'fault' => null, 'target_id' => null, 'side' => 'dominant',
         'effort' => 0.5, 'distance_m' => null, 'at' => date(DATE_ATOM, time() - 60), 'seq' => $seq++, 'device' => (string) Str::uuid(),
     ]]]];
 };
@@ -52,7 +75,9 @@ $half = function (bool $disturbed) use ($client, $targets, $tap, $seconds, $writ
     $changes = 0;
     $next = 0.0;
     $until = microtime(true) + $seconds;
-    $client->stream($writers, fn (): float => mt_rand(2000, 6000) / 1000, function () use ($until, $targets, $tap, $disturbed, $squad, &$changes, &$next): ?array {
+    $client->stream($writers, fn (): float => mt_rand(2000, 6000) / 1000, function () use (
+        $until, $targets, $tap, $disturbed, $squad, &$changes, &$next,
+    ): ?array {
         $now = microtime(true);
         if ($now > $until) {
             return null;
@@ -61,7 +86,15 @@ $half = function (bool $disturbed) use ($client, $targets, $tap, $seconds, $writ
             $next = $now + 10;
 
             // A changed school or floor changes every sheet of the squad, as a rule set does.
-            return ['PUT', "/api/squads/{$squad->id}", ['name' => $squad->name, 'school' => $changes++ % 2 === 0 ? 'strict' : null, 'floor' => $changes % 2 === 0 ? 'hard' : 'sprung']];
+            return [
+                'PUT',
+                "/api/squads/{$squad->id}",
+                [
+                    'name' => $squad->name,
+                    'school' => $changes++ % 2 === 0 ? 'strict' : null,
+                    'floor' => $changes % 2 === 0 ? 'hard' : 'sprung',
+                ],
+            ];
         }
 
         return $tap($targets[array_rand($targets)]);
@@ -71,14 +104,30 @@ $half = function (bool $disturbed) use ($client, $targets, $tap, $seconds, $writ
     });
     sort($waited);
 
-    return ['taps' => count($waited), 'changes' => $changes, 'median' => $waited[intdiv(count($waited), 2)], 'p99' => $waited[(int) (0.99 * count($waited))], 'worst' => end($waited), 'refused' => $refused];
+    return [
+        'taps' => count($waited),
+        'changes' => $changes,
+        'median' => $waited[intdiv(count($waited), 2)],
+        'p99' => $waited[(int) (0.99 * count($waited))],
+        'worst' => end($waited),
+        'refused' => $refused,
+    ];
 };
 [$calm, $busy] = [$half(false), $half(true)];
 proc_terminate($worker);
 foreach (['undisturbed' => $calm, 'while the squad changes' => $busy] as $name => $each) {
-    printf("%s: %d taps by %d writers, %d changes of the squad; a tap took %.0f ms (median), %.0f ms (99 of 100), %.0f ms (worst); %d refused\n", $name, $each['taps'], $writers, $each['changes'], 1000 * $each['median'], 1000 * $each['p99'], 1000 * $each['worst'], count($each['refused']));
+    printf(
+        "%s: %d taps by %d writers, %d changes of the squad; a tap took %.0f ms (median), %.0f ms (99 of 100), %.0f ms (worst); %d refused\n",
+        $name, $each['taps'], $writers, $each['changes'], 1000 * $each['median'], 1000 * $each['p99'],
+        1000 * $each['worst'], count($each['refused']),
+    );
     array_map(fn (string $line): int => print("  {$line}\n"), array_slice(array_unique($each['refused']), 0, 5));
 }
 $kept = (int) (new PDO("sqlite:{$database}"))->query('select count(*) from rep_events')->fetchColumn();
-printf("%d taps on the record, %d answered; still to be fitted: %d sheets\n", $kept, $calm['taps'] + $busy['taps'], (int) (new PDO("sqlite:{$database}"))->query('select count(*) from sheets where stale = 1')->fetchColumn());
+printf(
+    "%d taps on the record, %d answered; still to be fitted: %d sheets\n",
+    $kept,
+    $calm['taps'] + $busy['taps'],
+    (int) (new PDO("sqlite:{$database}"))->query('select count(*) from sheets where stale = 1')->fetchColumn(),
+);
 exit($calm['refused'] === [] && $busy['refused'] === [] && $busy['worst'] - $calm['worst'] <= 1.0 ? 0 : 1);

@@ -13,7 +13,8 @@ use Illuminate\Support\Facades\Route;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         api: __DIR__.'/../routes/api.php',
-        // Without a session: the page and the worker script are the same for everybody. With one, an answer that was asked for before somebody signs
+        // Without a session: the page and the worker script are the same for everybody. With one, an answer that was
+        // asked for before somebody signs
         // in and comes after it would bring its own cookie along, and end the sign-in.
         then: fn () => Route::group([], __DIR__.'/../routes/web.php'),
     )

@@ -15,7 +15,9 @@ return [
     // Tests alone: by how much the clock runs ahead.
     'clock_ahead_ms' => env('AUGENDO_CLOCK_AHEAD_MS'),
     // Written by bin/setup from the code itself: what was kept by another build is worked out anew.
-    'build' => is_file(base_path('bootstrap/cache/build')) ? trim((string) file_get_contents(base_path('bootstrap/cache/build'))) : 'unbuilt',
+    'build' => is_file(base_path('bootstrap/cache/build'))
+        ? trim((string) file_get_contents(base_path('bootstrap/cache/build')))
+        : 'unbuilt',
     // Tests that run side by side close a door each of their own.
     'maintenance' => ['driver' => env('APP_MAINTENANCE_DRIVER', 'file'), 'store' => 'array'],
 ];

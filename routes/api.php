@@ -124,8 +124,14 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::prefix('athletes/{athlete}')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
-        Route::post('marks/{id}/confirm', [MeasurementController::class, 'confirmMark'])->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
-        Route::post('marks/{id}/withdraw', [MeasurementController::class, 'withdrawMark'])->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
+        Route::post(
+            'marks/{id}/confirm',
+            [MeasurementController::class, 'confirmMark'],
+        )->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
+        Route::post(
+            'marks/{id}/withdraw',
+            [MeasurementController::class, 'withdrawMark'],
+        )->where('id', '[0-9]{1,15}')->can('decide', 'athlete');
         Route::post('placements', [RosterController::class, 'place'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/start', [RosterController::class, 'startPlacing'])->can('decide', 'athlete');
         Route::post('placing/{ladder}/on', [RosterController::class, 'goOnPlacing'])->can('decide', 'athlete');

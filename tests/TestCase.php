@@ -27,7 +27,9 @@ abstract class TestCase extends LaravelTestCase
     /** The clock is set before the scenario is told: what a test finds depends on no day and no hour but the one it is run at. */
     protected function beforeRefreshingDatabase(): void
     {
-        Carbon::setTestNow(getenv('AUGENDO_TEST_NOW') ?: json_decode((string) file_get_contents(__DIR__.'/instants.json'), flags: JSON_THROW_ON_ERROR)[0]);
+        Carbon::setTestNow(
+            getenv('AUGENDO_TEST_NOW') ?: json_decode((string) file_get_contents(__DIR__.'/instants.json'), flags: JSON_THROW_ON_ERROR)[0],
+        );
     }
 
     protected function setUp(): void
@@ -79,7 +81,13 @@ abstract class TestCase extends LaravelTestCase
     {
         $workspace = Workspace::query()->create(['name' => 'Elsewhere', 'timezone' => 'Europe/Lisbon']);
 
-        return User::query()->create(['workspace_id' => $workspace->id, 'name' => 'Nobody Here', 'email' => Str::random(8).'@elsewhere.example', 'password' => 'elsewhere', 'role' => $role]);
+        return User::query()->create([
+            'workspace_id' => $workspace->id,
+            'name' => 'Nobody Here',
+            'email' => Str::random(8).'@elsewhere.example',
+            'password' => 'elsewhere',
+            'role' => $role,
+        ]);
     }
 
     protected function athlete(string $givenName): Athlete
@@ -92,7 +100,10 @@ abstract class TestCase extends LaravelTestCase
     {
         $athlete = $this->athlete($givenName);
 
-        return Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $this->coach()->workspace->today()->iso())->firstOrFail();
+        return Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('held_on', $this->coach()->workspace->today()->iso())
+            ->firstOrFail();
     }
 
     protected function judgedBlock(Sheet $sheet): SheetBlock
@@ -107,15 +118,26 @@ abstract class TestCase extends LaravelTestCase
     protected function tap(SheetBlock $block, int $seq, array $with = []): array
     {
         return [
-            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'target_id' => null, 'verdict' => 'good', 'fault' => null,
+            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep',
+            'target_id' => null, 'verdict' => 'good', 'fault' => null,
             'side' => $block->side->value, 'effort' => $block->effort, 'distance_m' => $block->distance_m,
-            'at' => Carbon::now('Europe/Lisbon')->subMinutes(5)->addSeconds($seq)->toIso8601String(), 'seq' => $seq, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c', ...$with,
+            'at' => Carbon::now('Europe/Lisbon')->subMinutes(5)->addSeconds($seq)->toIso8601String(), 'seq' => $seq,
+            'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c', ...$with,
         ];
     }
 
     /** @return array<string, mixed> a soreness report as a device sends it */
     protected function report(string $site, ?string $side, string $kind, int $score, string $moment = 'before'): array
     {
-        return ['id' => (string) Str::uuid7(), 'at' => Carbon::now('Europe/Lisbon')->toIso8601String(), 'moment' => $moment, 'site' => $site, 'side' => $side, 'kind' => $kind, 'score' => $score, 'note' => null];
+        return [
+            'id' => (string) Str::uuid7(),
+            'at' => Carbon::now('Europe/Lisbon')->toIso8601String(),
+            'moment' => $moment,
+            'site' => $site,
+            'side' => $side,
+            'kind' => $kind,
+            'score' => $score,
+            'note' => null,
+        ];
     }
 }

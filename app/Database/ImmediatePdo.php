@@ -8,7 +8,8 @@ use PDO;
 
 /**
  * Begins every transaction with the write lock. A transaction that first reads and then writes would otherwise be refused at once, without
- * waiting, when somebody else wrote in between. Laravel's `transaction_mode` does the same from PHP 8.4 on; below it the setting is not looked at.
+ * waiting, when somebody else wrote in between. Laravel's `transaction_mode` does the same from PHP 8.4 on; below it
+ * the setting is not looked at.
  */
 final class ImmediatePdo extends PDO
 {

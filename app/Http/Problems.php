@@ -37,23 +37,42 @@ final class Problems
             }
 
             return match (true) {
-                $error instanceof Problem => self::answer($error->status, $error->title, $error->getMessage(), $error->errors, $error->extra),
-                $error instanceof ValidationException => self::answer(422, 'Some of it cannot be used', $error->getMessage(), $error->errors()),
+                $error instanceof Problem => self::answer(
+                    $error->status, $error->title, $error->getMessage(), $error->errors, $error->extra,
+                ),
+                $error instanceof ValidationException => self::answer(
+                    422,
+                    'Some of it cannot be used',
+                    $error->getMessage(),
+                    $error->errors(),
+                ),
                 $error instanceof InvalidValue => self::answer(422, 'Some of it cannot be used', $error->getMessage()),
                 $error instanceof LibraryProblem => self::answer(
                     503, 'A library file cannot be read',
                     "library/{$error->libraryFile}, at “{$error->path}”: {$error->getMessage()} Mend the file and load this page again.",
                     ["library/{$error->libraryFile}{$error->path}" => [$error->getMessage()]],
                 ),
-                $error instanceof AuthenticationException, $error instanceof TokenMismatchException => self::answer(401, 'Signed out', 'You are signed out. Sign in again; what you entered is kept on this device.'),
+                $error instanceof AuthenticationException, $error instanceof TokenMismatchException => self::answer(
+                    401,
+                    'Signed out',
+                    'You are signed out. Sign in again; what you entered is kept on this device.',
+                ),
                 $error instanceof HttpExceptionInterface => match ($error->getStatusCode()) {
-                    401, 419 => self::answer(401, 'Signed out', 'You are signed out. Sign in again; what you entered is kept on this device.'),
+                    401, 419 => self::answer(
+                        401,
+                        'Signed out',
+                        'You are signed out. Sign in again; what you entered is kept on this device.',
+                    ),
                     403 => self::answer(403, 'Not yours to do', $error->getMessage()),
                     404 => self::answer(404, 'Not found', 'There is nothing here, or it is not yours to see.'),
                     429 => self::answer(429, 'Too many tries', 'Wait a minute, then try again.'),
                     default => self::answer($error->getStatusCode(), 'This did not work', $error->getMessage()),
                 },
-                default => self::answer(500, 'This did not work', 'Something broke on the server and is in its log. What you entered is kept; try again.'),
+                default => self::answer(
+                    500,
+                    'This did not work',
+                    'Something broke on the server and is in its log. What you entered is kept; try again.',
+                ),
             };
         });
     }

@@ -13,7 +13,12 @@ final class SchemaCheck
 {
     private const SLUG = '^[a-z0-9-]+$';
 
-    private const SCHEMAS = ['skills.json' => 'skills', 'objects.json' => 'objects', 'ladders/*.json' => 'ladder', 'rule-sets/*.json' => 'rule-set'];
+    private const SCHEMAS = [
+        'skills.json' => 'skills',
+        'objects.json' => 'objects',
+        'ladders/*.json' => 'ladder',
+        'rule-sets/*.json' => 'rule-set',
+    ];
 
     /** @return list<string> what is wrong, with the file and the place in it */
     public static function folder(string $folder): array
@@ -33,7 +38,10 @@ final class SchemaCheck
     /** @return list<string> */
     public static function file(string $file, string $schema): array
     {
-        return array_map(fn (array $problem): string => "at “{$problem['path']}”: {$problem['message']}", self::text((string) file_get_contents($file), $schema));
+        return array_map(
+            fn (array $problem): string => "at “{$problem['path']}”: {$problem['message']}",
+            self::text((string) file_get_contents($file), $schema),
+        );
     }
 
     /** @return list<array{path: string, message: string}> what is wrong, by the place in the text (a JSON pointer) */
@@ -43,7 +51,10 @@ final class SchemaCheck
         if ($data === null) {
             return [['path' => '/', 'message' => 'This is not JSON: '.json_last_error_msg().'.']];
         }
-        $result = (new Validator)->setMaxErrors(20)->validate($data, (string) file_get_contents(base_path("library/schema/{$schema}.schema.json")));
+        $result = (new Validator)->setMaxErrors(20)->validate(
+            $data,
+            (string) file_get_contents(base_path("library/schema/{$schema}.schema.json")),
+        );
         $problems = [];
         foreach ($result->isValid() ? [] : (new ErrorFormatter)->format($result->error(), true, self::say(...)) as $place => $messages) {
             $problems[] = ['path' => $place, 'message' => implode(' ', $messages)];
@@ -58,17 +69,40 @@ final class SchemaCheck
         $args = $error->args();
         $value = $error->data()->value();
         $schema = $error->schema()->info()->data();
-        $list = fn (array $words): string => implode(', ', array_map(fn (mixed $word): string => is_string($word) ? "“{$word}”" : (string) json_encode($word), $words));
+        $list = fn (array $words): string => implode(
+            ', ',
+            array_map(fn (mixed $word): string => is_string($word) ? "“{$word}”" : (string) json_encode($word), $words),
+        );
 
         return match ($error->keyword()) {
-            'type' => ($value === null ? 'This is empty' : 'This is '.self::named($args['type'] ?? '')).'; '.self::named($args['expected']).' is asked for.',
+            'type' => ($value === null ? 'This is empty' : 'This is '.self::named($args['type'] ?? ''))
+                .'; '
+                .self::named($args['expected'])
+                .' is asked for.',
             'required' => $list((array) ($args['missing'] ?? [])).' is missing.',
-            'additionalProperties' => $list((array) ($args['properties'] ?? [])).' is not known here'.(isset($schema->properties) ? '; there are '.$list(array_keys((array) $schema->properties)) : '').'.',
+            'additionalProperties' => $list((array) ($args['properties'] ?? []))
+                .' is not known here'
+                .(isset($schema->properties) ? '; there are '.$list(array_keys((array) $schema->properties)) : '')
+                .'.',
             'enum' => (is_scalar($value) ? $list([$value]) : 'This').' is none of '.$list((array) ($schema->enum ?? [])).'.',
             'minLength' => 'This is empty; write something.',
-            'minimum', 'exclusiveMinimum' => 'This is '.json_encode($value).'; '.($error->keyword() === 'minimum' ? 'at least ' : 'more than ').json_encode($args['min'] ?? $schema->{$error->keyword()} ?? 0).' is asked for.',
-            'maximum', 'exclusiveMaximum' => 'This is '.json_encode($value).'; '.($error->keyword() === 'maximum' ? 'at most ' : 'less than ').json_encode($args['max'] ?? $schema->{$error->keyword()} ?? 0).' is asked for.',
-            'pattern' => $list([$value]).' cannot stand here; '.(($schema->pattern ?? '') === self::SLUG ? 'small letters, digits and hyphens can.' : 'it has to be of the form '.($schema->pattern ?? '').'.'),
+            'minimum', 'exclusiveMinimum' => 'This is '
+                .json_encode($value)
+                .'; '
+                .($error->keyword() === 'minimum' ? 'at least ' : 'more than ')
+                .json_encode($args['min'] ?? $schema->{$error->keyword()} ?? 0)
+                .' is asked for.',
+            'maximum', 'exclusiveMaximum' => 'This is '
+                .json_encode($value)
+                .'; '
+                .($error->keyword() === 'maximum' ? 'at most ' : 'less than ')
+                .json_encode($args['max'] ?? $schema->{$error->keyword()} ?? 0)
+                .' is asked for.',
+            'pattern' => $list([$value]).' cannot stand here; '.(
+                ($schema->pattern ?? '') === self::SLUG
+                    ? 'small letters, digits and hyphens can.'
+                    : 'it has to be of the form '.($schema->pattern ?? '').'.'
+            ),
             'minItems' => 'At least '.json_encode($args['min'] ?? 1).' is asked for here.',
             'uniqueItems' => 'The same stands here twice.',
             default => (new ErrorFormatter)->formatErrorMessage($error).'.',
@@ -79,7 +113,8 @@ final class SchemaCheck
     private static function named(string|array $types): string
     {
         return implode(' or ', array_map(fn (string $type): string => [
-            'string' => 'a text', 'number' => 'a number', 'integer' => 'a whole number', 'boolean' => 'true or false', 'array' => 'a list', 'object' => 'an object', 'null' => 'nothing',
+            'string' => 'a text', 'number' => 'a number', 'integer' => 'a whole number', 'boolean' => 'true or false',
+            'array' => 'a list', 'object' => 'an object', 'null' => 'nothing',
         ][$type] ?? $type, (array) $types));
     }
 }

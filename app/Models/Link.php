@@ -34,21 +34,36 @@ final class Link extends Model
     {
         return self::query()->where('token_hash', hash('sha256', $token))->where('purpose', $purpose)->tap(self::live(...))
             // What opens an account opens none that was closed, and what somebody made whose account is closed gives nothing any more.
-            ->where(fn ($links) => $links->whereNull('user_id')->orWhereIn('user_id', DB::table('users')->whereNull('closed_at')->select('id')))
-            ->where(fn ($links) => $links->where('purpose', '!=', self::INVITATION)->orWhereIn('made_by', DB::table('users')->whereNull('closed_at')->select('id')))
+            ->where(
+                fn ($links) => $links->whereNull('user_id')->orWhereIn('user_id', DB::table('users')->whereNull('closed_at')->select('id')),
+            )
+            ->where(
+                fn ($links) => $links->where('purpose', '!=', self::INVITATION)->orWhereIn(
+                    'made_by',
+                    DB::table('users')->whereNull('closed_at')->select('id'),
+                ),
+            )
             ->first();
     }
 
     /**
-     * Uses up a link that works once. Called in the transaction that does what it is for, so that of two who come at the same time one comes too late.
+     * Uses up a link that works once. Called in the transaction that does what it is for, so that of two who come at
+     * the same time one comes too late.
      *
      * @throws Problem when it was used meanwhile
      */
     public function useUp(): void
     {
-        $still = self::query()->whereKey($this->id)->tap(self::live(...))->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
+        $still = self::query()
+            ->whereKey($this->id)
+            ->tap(self::live(...))
+            ->update(['used_at' => Carbon::now(), 'revoked_at' => Carbon::now()]);
         if ($still === 0) {
-            throw new Problem(404, 'This link does not work any more', 'It was used already, was taken back, or has run out. Ask your coach for a new one.');
+            throw new Problem(
+                404,
+                'This link does not work any more',
+                'It was used already, was taken back, or has run out. Ask your coach for a new one.',
+            );
         }
     }
 

@@ -34,7 +34,11 @@ final class PlayReturn extends Record
     /** The side of the work that is on its way back. Landings are done with both legs unless a stage says otherwise. */
     public function workingSide(Athlete $athlete): Side
     {
-        return $this->side === null || $this->side === $athlete->throwing_side->value || $this->programmeAsOpened()->channel === Channel::Landing ? Side::Dominant : Side::Other;
+        return $this->side === null
+            || $this->side === $athlete->throwing_side->value
+            || $this->programmeAsOpened()->channel === Channel::Landing
+            ? Side::Dominant
+            : Side::Other;
     }
 
     public function notBefore(): ?Day

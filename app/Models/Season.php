@@ -12,7 +12,14 @@ final class Season extends Record
 {
     protected function casts(): array
     {
-        return ['weekdays' => 'array', 'moves' => 'array', 'off' => 'array', 'agreed' => 'array', 'minutes' => 'integer', 'version' => 'integer'];
+        return [
+            'weekdays' => 'array',
+            'moves' => 'array',
+            'off' => 'array',
+            'agreed' => 'array',
+            'minutes' => 'integer',
+            'version' => 'integer',
+        ];
     }
 
     public function startsOn(): Day

@@ -15,7 +15,14 @@ final class Sheet extends Record
 
     protected function casts(): array
     {
-        return ['trims' => 'array', 'pace' => 'array', 'focus' => 'array', 'edited' => 'boolean', 'stale' => 'boolean', 'version' => 'integer'];
+        return [
+            'trims' => 'array',
+            'pace' => 'array',
+            'focus' => 'array',
+            'edited' => 'boolean',
+            'stale' => 'boolean',
+            'version' => 'integer',
+        ];
     }
 
     public function day(): Day

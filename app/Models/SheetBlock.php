@@ -32,7 +32,8 @@ final class SheetBlock extends Record
             'asked_sets' => $dose->sets, 'asked_reps' => $dose->reps, 'reps_min' => $dose->repsMin,
             'asked_effort' => $dose->effort, 'effort_min' => $dose->effortMin,
             'asked_distance_m' => $dose->distanceM, 'distance_min_m' => $dose->distanceMinM,
-            'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm, 'judged' => $dose->judged,
+            'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm,
+            'judged' => $dose->judged,
             'loads' => $dose->loads === null ? null : array_map(fn (Channel $channel): string => $channel->value, $dose->loads),
             'sets' => $plan->sets, 'reps' => $plan->reps, 'effort' => $plan->effort, 'distance_m' => $plan->distanceM,
         ]);
@@ -44,7 +45,8 @@ final class SheetBlock extends Record
             $this->kind, $this->title, $this->text, $library->skills()[$this->skill], $library->objects()[$this->object],
             $this->side, $this->surface, $this->asked_sets, $this->asked_reps, $this->reps_min,
             (float) $this->asked_effort, (float) $this->effort_min, $this->asked_distance_m, $this->distance_min_m,
-            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged, $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
+            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged,
+            $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
         );
     }
 

@@ -67,7 +67,10 @@ final class User extends Authenticatable
         return match (true) {
             $this->seesWholeClub() => $squads,
             $this->role->seesSquads() => $squads->whereIn('id', $this->squads()->select('squads.id')),
-            default => $squads->whereIn('id', DB::table('athlete_squad')->whereIn('athlete_id', $this->boundAthletes()->select('athletes.id'))->select('squad_id')),
+            default => $squads->whereIn(
+                'id',
+                DB::table('athlete_squad')->whereIn('athlete_id', $this->boundAthletes()->select('athletes.id'))->select('squad_id'),
+            ),
         };
     }
 
@@ -79,7 +82,11 @@ final class User extends Authenticatable
     public function squadOrFirst(?int $id): Squad
     {
         return $id === null
-            ? $this->visibleSquads()->first() ?? throw new Problem(404, 'No squad yet', $this->role->decides() ? 'Add a squad and its athletes under People.' : 'Nobody is shared with you yet. Ask the coach.')
+            ? $this->visibleSquads()->first() ?? throw new Problem(
+                404,
+                'No squad yet',
+                $this->role->decides() ? 'Add a squad and its athletes under People.' : 'Nobody is shared with you yet. Ask the coach.',
+            )
             : $this->visibleSquads()->findOrFail($id);
     }
 
@@ -90,7 +97,10 @@ final class User extends Authenticatable
 
         return match (true) {
             $this->seesWholeClub() => $athletes,
-            $this->role->seesSquads() => $athletes->whereIn('id', DB::table('athlete_squad')->whereIn('squad_id', $this->squads()->select('squads.id'))->select('athlete_id')),
+            $this->role->seesSquads() => $athletes->whereIn(
+                'id',
+                DB::table('athlete_squad')->whereIn('squad_id', $this->squads()->select('squads.id'))->select('athlete_id'),
+            ),
             default => $athletes->whereIn('id', $this->boundAthletes()->select('athletes.id')),
         };
     }

@@ -22,7 +22,8 @@ final class Workspace extends Model
     }
 
     /**
-     * The last day that what is asked for a day takes in. A day that is over ends with itself; today, and a day ahead, take in what somebody
+     * The last day that what is asked for a day takes in. A day that is over ends with itself; today, and a day ahead,
+     * take in what somebody
      * hours ahead of the club did or said until now, although it is dated a day later.
      *
      * @param  list<Athlete>  $athletes  of one club

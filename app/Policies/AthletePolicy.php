@@ -64,6 +64,8 @@ final class AthletePolicy
             return Response::deny('This account is not confirmed yet: show the code under your name to the head coach, face to face.');
         }
 
-        return $view->denied() || $may ? $view : Response::deny('This is for '.($user->role === Role::Coach ? 'a clinician' : 'the coach').' to do.');
+        return $view->denied() || $may
+            ? $view
+            : Response::deny('This is for '.($user->role === Role::Coach ? 'a clinician' : 'the coach').' to do.');
     }
 }

@@ -13,7 +13,9 @@ final class SessionPolicy
 {
     public function view(User $user, TrainingSession $session): Response
     {
-        return $session->sheets()->whereIn('athlete_id', $user->visibleAthletes()->select('athletes.id'))->exists() ? Response::allow() : Response::denyAsNotFound();
+        return $session->sheets()->whereIn('athlete_id', $user->visibleAthletes()->select('athletes.id'))->exists()
+            ? Response::allow()
+            : Response::denyAsNotFound();
     }
 
     /** The clock, the groups and who has not come: who runs sessions. Doses stay inside the limits whoever asks. */

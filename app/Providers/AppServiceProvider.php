@@ -39,7 +39,15 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        $this->app->extend('migrator', fn (Migrator $_, Application $app): AtomicMigrator => new AtomicMigrator($app['migration.repository'], $app['db'], $app['files'], $app['events']));
+        $this->app->extend(
+            'migrator',
+            fn (Migrator $_, Application $app): AtomicMigrator => new AtomicMigrator(
+                $app['migration.repository'],
+                $app['db'],
+                $app['files'],
+                $app['events'],
+            ),
+        );
         $this->app->scoped(Library::class, fn (): Library => new Library(config('app.library', base_path('library')), new KeptLadders));
     }
 

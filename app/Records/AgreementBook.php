@@ -28,8 +28,15 @@ final class AgreementBook
     /** @param  list<string>  $athleteIds */
     public function __construct(array $athleteIds, Day $on, private readonly Library $library)
     {
-        $this->pairs = Sheet::query()->with('events')->whereIn('athlete_id', $athleteIds)->where('held_on', '>', $on->plus(-self::DAYS)->iso())->where('held_on', '<=', $on->iso())
-            ->whereIn('id', DB::table('rep_events')->where('kind', 'second')->select('sheet_id'))->get()->flatMap($this->read(...))->values();
+        $this->pairs = Sheet::query()
+            ->with('events')
+            ->whereIn('athlete_id', $athleteIds)
+            ->where('held_on', '>', $on->plus(-self::DAYS)->iso())
+            ->where('held_on', '<=', $on->iso())
+            ->whereIn('id', DB::table('rep_events')->where('kind', 'second')->select('sheet_id'))
+            ->get()
+            ->flatMap($this->read(...))
+            ->values();
     }
 
     /** @return list<Pair> of a sheet */
@@ -37,7 +44,10 @@ final class AgreementBook
     {
         $rung = $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung);
         $names = array_column(array_map(fn (Checkpoint $each): array => [$each->id, $each->name], $rung->checkpoints ?? []), 1, 0);
-        $bySet = fn (string $kind): Collection => collect(SheetEvents::standing($sheet->events, $kind))->groupBy([fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}", 'user_id']);
+        $bySet = fn (string $kind): Collection => collect(SheetEvents::standing($sheet->events, $kind))->groupBy([
+            fn (RepEvent $rep): string => "{$rep->block_id}|{$rep->set_no}",
+            'user_id',
+        ]);
         $along = $bySet('second');
         $pairs = [];
         foreach ($rung === null ? [] : $bySet('rep') as $set => $counters) {
@@ -46,8 +56,11 @@ final class AgreementBook
                     foreach (Agreement::bothSaw($reps->map(SheetEvents::isGood(...))->all(), $seconds->map(SheetEvents::isGood(...))->all()) as $i) {
                         $two = collect([(int) $counter => $reps[$i], (int) $second => $seconds[$i]])->sortKeys();
                         $pairs[] = [
-                            'athlete' => $sheet->athlete_id, 'rung' => "{$sheet->ladder}/{$sheet->rung}", 'people' => $two->keys()->all(), 'said' => $two->pluck('verdict')->all(),
-                            'failed' => $two->map(fn (RepEvent $rep): ?string => $names[RepLog::failedOn($rep, $rung)] ?? null)->values()->all(),
+                            'athlete' => $sheet->athlete_id, 'rung' => "{$sheet->ladder}/{$sheet->rung}",
+                            'people' => $two->keys()->all(), 'said' => $two->pluck('verdict')->all(),
+                            'failed' => $two->map(
+                                fn (RepEvent $rep): ?string => $names[RepLog::failedOn($rep, $rung)] ?? null,
+                            )->values()->all(),
                         ];
                     }
                 }
@@ -81,6 +94,9 @@ final class AgreementBook
      */
     private static function of(Collection $pairs): array
     {
-        return ['agreement' => Agreement::of($pairs->pluck('said')->all()), 'splits' => Agreement::splitsOn($pairs->pluck('failed')->all())];
+        return [
+            'agreement' => Agreement::of($pairs->pluck('said')->all()),
+            'splits' => Agreement::splitsOn($pairs->pluck('failed')->all()),
+        ];
     }
 }

@@ -36,8 +36,12 @@ final readonly class AthleteLoad
     }
 
     /** @param  Rung  $rung  the one the session works on */
-    public function frame(Day $on, string $session, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing): SessionFrame
-    {
-        return new SessionFrame($on, $session, $this->price, $readiness, $this->record, $limits, $this->plans, Layoff::of($this->record, $on, $rung, $this->price), $throwing);
+    public function frame(
+        Day $on, string $session, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing,
+    ): SessionFrame {
+        return new SessionFrame(
+            $on, $session, $this->price, $readiness, $this->record, $limits, $this->plans,
+            Layoff::of($this->record, $on, $rung, $this->price), $throwing,
+        );
     }
 }

@@ -91,7 +91,10 @@ final class Copies
         $files = glob(self::folder().'/*.sqlite') ?: [];
         usort($files, fn (string $a, string $b): int => (int) filemtime($b) <=> (int) filemtime($a));
 
-        return array_map(fn (string $file): array => [$file, Carbon::createFromTimestamp((int) filemtime($file)), (int) filesize($file)], $files);
+        return array_map(
+            fn (string $file): array => [$file, Carbon::createFromTimestamp((int) filemtime($file)), (int) filesize($file)],
+            $files,
+        );
     }
 
     /** @return string|null what is wrong with a file that is to be put in place of the record, in plain words; null when nothing is */
@@ -101,7 +104,10 @@ final class Copies
             return "{$file} is not there.";
         }
         try {
-            $copy = new PDO("sqlite:{$file}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY]);
+            $copy = new PDO(
+                "sqlite:{$file}",
+                options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY],
+            );
             $check = $copy->query('PRAGMA integrity_check')?->fetchColumn();
             if ($check !== 'ok') {
                 return "{$file} is damaged: {$check}.";

@@ -61,8 +61,15 @@ final class DailyTotals
     public static function rebuild(): int
     {
         return DB::transaction(function (): int {
-            $read = fn ($query): array => $query->orderBy('athlete_id')->orderBy('day')->orderBy('skill')->orderBy('side')->orderBy('implement')
-                ->get()->map(fn (object $row): string => json_encode(array_map(fn ($v) => is_numeric($v) ? round((float) $v, 6) : $v, (array) $row)))->all();
+            $read = fn ($query): array => $query
+                ->orderBy('athlete_id')
+                ->orderBy('day')
+                ->orderBy('skill')
+                ->orderBy('side')
+                ->orderBy('implement')
+                ->get()->map(
+                    fn (object $row): string => json_encode(array_map(fn ($v) => is_numeric($v) ? round((float) $v, 6) : $v, (array) $row)),
+                )->all();
             $stored = $read(DB::table('daily_totals')->select([...self::KEY, ...array_values(self::columns())]));
             $true = $read(self::summed());
             DB::table('daily_totals')->delete();

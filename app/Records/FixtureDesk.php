@@ -20,14 +20,23 @@ final class FixtureDesk
     public function add(Squad $squad, array $given, User $by): void
     {
         DB::transaction(function () use ($squad, $given, $by): void {
-            $athlete = $given['athlete_id'] === null ? null : $squad->athletes()->whereKey($given['athlete_id'])->first() ?? throw new Problem(422, 'Not in this squad', 'Choose somebody of this squad.', ['athlete_id' => ['Choose somebody of this squad.']]);
+            $athlete = $given['athlete_id'] === null
+                ? null
+                : $squad->athletes()->whereKey($given['athlete_id'])->first()
+                    ?? throw new Problem(
+                        422,
+                        'Not in this squad',
+                        'Choose somebody of this squad.',
+                        ['athlete_id' => ['Choose somebody of this squad.']],
+                    );
             if (Sent::before('fixtures', $given['id'], ['squad_id' => $squad->id])) {
                 return;
             }
             for ($week = 0; $week < $given['weeks']; $week++) {
                 $id = $week === 0 ? $given['id'] : Uuid::uuid5($given['id'], "week {$week}")->toString();
                 Fixture::query()->create([
-                    'id' => $id, 'squad_id' => $squad->id, 'athlete_id' => $athlete?->id, 'kind' => $given['kind'], 'held_on' => Day::of($given['day'])->plus(7 * $week)->iso(),
+                    'id' => $id, 'squad_id' => $squad->id, 'athlete_id' => $athlete?->id, 'kind' => $given['kind'],
+                    'held_on' => Day::of($given['day'])->plus(7 * $week)->iso(),
                     'starts_at' => $given['starts_at'], 'title' => $given['title'], 'doses' => $given['doses'], 'created_by' => $by->id,
                 ]);
             }
@@ -41,7 +50,11 @@ final class FixtureDesk
         DB::transaction(function () use ($fixture, $by): void {
             $fixture->delete();
             Audit::of($by, null, 'fixture removed', ['title' => $fixture->title, 'day' => $fixture->held_on]);
-            $this->changed(Squad::query()->findOrFail($fixture->squad_id), $fixture->athlete_id === null ? null : Athlete::query()->find($fixture->athlete_id), $by);
+            $this->changed(
+                Squad::query()->findOrFail($fixture->squad_id),
+                $fixture->athlete_id === null ? null : Athlete::query()->find($fixture->athlete_id),
+                $by,
+            );
         });
     }
 

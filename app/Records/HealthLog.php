@@ -38,7 +38,12 @@ final class HealthLog
             if ($given['wellness'] !== null) {
                 $this->wellness($athlete, $given['wellness'], $link->workspace()->firstOrFail()->today());
             }
-            $this->keep($athlete, $given['reports'], $link->workspace()->firstOrFail()->today(), ['reported_by' => null, 'link_id' => $link->id]);
+            $this->keep(
+                $athlete,
+                $given['reports'],
+                $link->workspace()->firstOrFail()->today(),
+                ['reported_by' => null, 'link_id' => $link->id],
+            );
         });
     }
 
@@ -49,7 +54,12 @@ final class HealthLog
             if (Sent::before('wellness', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
-            DB::table('wellness')->insert([...$given, 'athlete_id' => $athlete->id, 'day' => Instant::of($given['at'])->day->iso(), 'received_at' => Carbon::now()]);
+            DB::table('wellness')->insert([
+                ...$given,
+                'athlete_id' => $athlete->id,
+                'day' => Instant::of($given['at'])->day->iso(),
+                'received_at' => Carbon::now(),
+            ]);
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $today);
         });
@@ -63,7 +73,10 @@ final class HealthLog
     {
         DB::transaction(function () use ($athlete, $reports, $today, $who): void {
             $now = Carbon::now();
-            $new = array_filter($reports, fn (array $report): bool => ! Sent::before('soreness_reports', $report['id'], ['athlete_id' => $athlete->id]));
+            $new = array_filter(
+                $reports,
+                fn (array $report): bool => ! Sent::before('soreness_reports', $report['id'], ['athlete_id' => $athlete->id]),
+            );
             DB::table('soreness_reports')->insertOrIgnore(array_map(fn (array $report): array => [
                 'id' => $report['id'], 'athlete_id' => $athlete->id, 'at' => $report['at'], 'day' => Instant::of($report['at'])->day->iso(),
                 'moment' => $report['moment'], 'site' => $report['site'], 'side' => $report['side'] ?? null, 'kind' => $report['kind'],
@@ -80,7 +93,9 @@ final class HealthLog
     /** @param  object{refers: bool|int, reported_by: int|null, received_at: string}  $report a model or a row */
     public static function mayWithdraw(object $report, User $by): bool
     {
-        return ! $report->refers && $report->reported_by === $by->id && Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isFuture();
+        return ! $report->refers
+            && $report->reported_by === $by->id
+            && Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isFuture();
     }
 
     /** Takes back a report made on the wrong name. A report that refers stays: only a clearance closes it. */
@@ -90,7 +105,11 @@ final class HealthLog
             throw new Problem(422, 'It stays', 'A report that refers is not taken back; a clinician’s clearance closes it.');
         }
         if (! self::mayWithdraw($report, $by)) {
-            throw new Problem(422, 'Too late to take back', 'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.');
+            throw new Problem(
+                422,
+                'Too late to take back',
+                'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.',
+            );
         }
         DB::transaction(function () use ($report, $by): void {
             $report->update(['withdrawn_at' => Carbon::now()]);
@@ -108,7 +127,13 @@ final class HealthLog
                 return;
             }
             $today = $by->workspace->today();
-            DB::table('known_conditions')->insert([...$given, 'athlete_id' => $athlete->id, 'from_day' => $today->iso(), 'set_by' => $by->id, 'set_at' => Carbon::now()]);
+            DB::table('known_conditions')->insert([
+                ...$given,
+                'athlete_id' => $athlete->id,
+                'from_day' => $today->iso(),
+                'set_by' => $by->id,
+                'set_at' => Carbon::now(),
+            ]);
             Audit::of($by, $athlete, 'known condition set');
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $today);

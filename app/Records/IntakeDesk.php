@@ -25,11 +25,17 @@ final class IntakeDesk
         DB::transaction(function () use ($athlete, $given, $version, $by): void {
             $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
             if ($version !== (int) ($kept->version ?? 0)) {
-                throw new Problem(409, 'Changed meanwhile', 'Somebody saved this intake since you opened it. What you wrote is kept in the form: load the page in another tab, compare, and save again.', extra: ['version' => (int) ($kept->version ?? 0)]);
+                throw new Problem(
+                    409,
+                    'Changed meanwhile',
+                    'Somebody saved this intake since you opened it. What you wrote is kept in the form: load the page in another tab, compare, and save again.',
+                    extra: ['version' => (int) ($kept->version ?? 0)],
+                );
             }
             $week = $given['usual_week'];
             DB::table('intakes')->updateOrInsert(['athlete_id' => $athlete->id], [
-                ...$given, 'usual_week' => $week === null ? null : json_encode($week), 'version' => $version + 1, 'created_at' => $kept->created_at ?? Carbon::now(), 'updated_at' => Carbon::now(),
+                ...$given, 'usual_week' => $week === null ? null : json_encode($week), 'version' => $version + 1,
+                'created_at' => $kept->created_at ?? Carbon::now(), 'updated_at' => Carbon::now(),
             ]);
             $this->declare($athlete, $week, $by);
             Audit::of($by, $athlete, 'intake saved');
@@ -54,7 +60,9 @@ final class IntakeDesk
                 $days[] = $day;
                 foreach (['arm' => 'overhand-throw', 'landings' => 'jump'] as $measure => $skill) {
                     DB::table('work_sets')->insert([
-                        'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}", 'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body', 'implement' => 'standard', 'side' => 'dominant',
+                        'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}",
+                        'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body',
+                        'implement' => 'standard', 'side' => 'dominant',
                         $measure => UsualWeek::declaredDay((float) $week[$measure]),
                     ]);
                 }

@@ -12,6 +12,10 @@ final class KeptLadders implements OwnLadders
 {
     public function text(string $id, ?int $version): ?string
     {
-        return DB::table('ladders')->where('slug', $id)->when($version !== null, fn ($query) => $query->where('version', $version))->orderByDesc('version')->value('definition');
+        return DB::table('ladders')
+            ->where('slug', $id)
+            ->when($version !== null, fn ($query) => $query->where('version', $version))
+            ->orderByDesc('version')
+            ->value('definition');
     }
 }

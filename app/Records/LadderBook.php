@@ -35,8 +35,12 @@ final class LadderBook
     private array $strips = [];
 
     /** @param  list<Athlete>  $athletes */
-    public function __construct(array $athletes, private readonly Day $on, private readonly Library $library, private readonly ReadinessBook $readiness)
-    {
+    public function __construct(
+        array $athletes,
+        private readonly Day $on,
+        private readonly Library $library,
+        private readonly ReadinessBook $readiness,
+    ) {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         foreach (Placement::query()->whereIn('athlete_id', $ids)->orderBy('entered_at')->orderBy('id')->get() as $placement) {
             if ($placement->left_on === null) {
@@ -45,8 +49,15 @@ final class LadderBook
                 $this->left[$placement->athlete_id][$placement->ladder] = $placement;
             }
         }
-        $strips = DB::table('rep_strips')->join('sheets', 'sheets.id', '=', 'rep_strips.sheet_id')->whereIn('rep_strips.athlete_id', $ids)->where('day', '<=', $on->iso())->where('day', '>', $on->plus(-400)->iso())
-            ->orderBy('day')->orderBy('last_at')->get(['rep_strips.athlete_id', 'rep_strips.sheet_id', 'rep_strips.ladder', 'rep_strips.rung', 'rep_strips.day', 'last_at', 'marks', 'varied', 'sheets.ladder_version']);
+        $strips = DB::table('rep_strips')
+            ->join('sheets', 'sheets.id', '=', 'rep_strips.sheet_id')
+            ->whereIn('rep_strips.athlete_id', $ids)
+            ->where('day', '<=', $on->iso())
+            ->where('day', '>', $on->plus(-400)->iso())
+            ->orderBy('day')->orderBy('last_at')->get([
+                'rep_strips.athlete_id', 'rep_strips.sheet_id', 'rep_strips.ladder', 'rep_strips.rung',
+                'rep_strips.day', 'last_at', 'marks', 'varied', 'sheets.ladder_version',
+            ]);
         foreach ($strips as $strip) {
             $this->strips[$strip->athlete_id]["{$strip->ladder}/{$strip->rung}"][] = $strip;
         }
@@ -89,19 +100,30 @@ final class LadderBook
      *
      * @param  bool  $onTheWayBack  whether a return is open: its stages decide first
      */
-    public function matchReady(Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate, bool $onTheWayBack): ?MatchReady
-    {
+    public function matchReady(
+        Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate, bool $onTheWayBack,
+    ): ?MatchReady {
         $ladder = $this->ladder($placement);
         $varied = [];
         foreach (array_filter($ladder->rungs, fn (Rung $each): bool => ! $each->outcomeIgnored) as $rung) {
             foreach ($this->stripsLike($athlete, $ladder, $rung) as $strip) {
                 // Where no rung judges game-like work, whatever is judged is the varied practice there is.
-                $varied = [...$varied, ...RepStrip::read($ladder->judgesGameLike() ? $strip->varied : $strip->marks, $strip->sheet_id, Instant::of($strip->last_at))];
+                $varied = [
+                    ...$varied,
+                    ...RepStrip::read(
+                        $ladder->judgesGameLike() ? $strip->varied : $strip->marks,
+                        $strip->sheet_id,
+                        Instant::of($strip->last_at),
+                    ),
+                ];
             }
         }
         $rung = $this->rung($placement);
 
-        return MatchReady::of($ladder, $rung, $gate, $varied, self::word($athlete, $rung, $readiness), $onTheWayBack ? false : self::clearance($readiness), $this->on);
+        return MatchReady::of(
+            $ladder, $rung, $gate, $varied, self::word($athlete, $rung, $readiness),
+            $onTheWayBack ? false : self::clearance($readiness), $this->on,
+        );
     }
 
     /** @return list<object> strips of a rung, oldest first, by which the same was looked for as now */
@@ -109,7 +131,10 @@ final class LadderBook
     {
         return array_values(array_filter(
             $this->strips[$athlete->id]["{$ladder->id}/{$rung->id}"] ?? [],
-            fn (object $strip): bool => $this->library->ladder($ladder->id, (int) $strip->ladder_version)->rung($rung->id)?->judgesLike($rung) === true,
+            fn (object $strip): bool => $this->library
+                ->ladder($ladder->id, (int) $strip->ladder_version)
+                ->rung($rung->id)
+                ?->judgesLike($rung) === true,
         ));
     }
 
@@ -150,7 +175,10 @@ final class LadderBook
         if ($next === null) {
             return true;
         }
-        $later = array_filter(array_map(fn (CostedSet $set): int => $set->day, $load->plans), fn (int $day): bool => $day > $this->on->ordinal);
+        $later = array_filter(
+            array_map(fn (CostedSet $set): int => $set->day, $load->plans),
+            fn (int $day): bool => $day > $this->on->ordinal,
+        );
         $day = $later === [] ? $this->on->plus(2) : Day::fromOrdinal(min($later));
         $dose = BlockPlan::asAsked($next->ownDose());
         $board = $limits->board($day, $load->record->with($load->plansOn($this->on)));

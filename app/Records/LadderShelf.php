@@ -56,10 +56,20 @@ final class LadderShelf extends VersionedBook
         foreach ($ladder->needs as $i => [$needed, $rung]) {
             $other = in_array($needed, $this->library->ladderIds(), true) ? $this->library->ladder($needed) : null;
             if ($other === null) {
-                throw new CaseError('unknown_reference', "/needs/{$i}/ladder", "There is no ladder “{$needed}” to build on; there are ".implode(', ', $this->library->ladderIds()).'.');
+                throw new CaseError(
+                    'unknown_reference',
+                    "/needs/{$i}/ladder",
+                    "There is no ladder “{$needed}” to build on; there are ".implode(', ', $this->library->ladderIds()).'.',
+                );
             }
             if ($other->rung($rung) === null) {
-                throw new CaseError('unknown_reference', "/needs/{$i}/rung", "“{$other->name}” has no rung “{$rung}”; it has ".implode(', ', array_map(fn (Rung $each): string => $each->id, $other->rungs)).'.');
+                throw new CaseError(
+                    'unknown_reference',
+                    "/needs/{$i}/rung",
+                    "“{$other->name}” has no rung “{$rung}”; it has "
+                        .implode(', ', array_map(fn (Rung $each): string => $each->id, $other->rungs))
+                        .'.',
+                );
             }
         }
 
@@ -74,9 +84,16 @@ final class LadderShelf extends VersionedBook
                 unset($definition['rungs'][$i]['gate']);
             }
         }
-        $problems = $this->problemsIn(json_encode([...$definition, 'id' => $slug, 'version' => $version], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        $problems = $this->problemsIn(
+            json_encode([...$definition, 'id' => $slug, 'version' => $version], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+        );
         if ($problems !== []) {
-            throw new Problem(422, 'This ladder cannot be used yet', count($problems).(count($problems) === 1 ? ' place' : ' places').' to mend, named below.', array_map(fn (string $message): array => [$message], array_column($problems, 'message', 'path')));
+            throw new Problem(
+                422,
+                'This ladder cannot be used yet',
+                count($problems).(count($problems) === 1 ? ' place' : ' places').' to mend, named below.',
+                array_map(fn (string $message): array => [$message], array_column($problems, 'message', 'path')),
+            );
         }
 
         return parent::draft($definition, $slug, $version);
@@ -91,7 +108,13 @@ final class LadderShelf extends VersionedBook
     /** @return array<string, int> latest versions of a club's own ladders, by id */
     public function own(int $workspaceId): array
     {
-        return DB::table('ladders')->where('workspace_id', $workspaceId)->groupBy('slug')->orderBy('slug')->pluck(DB::raw('max(version)'), 'slug')->map(fn ($version): int => (int) $version)->all();
+        return DB::table('ladders')
+            ->where('workspace_id', $workspaceId)
+            ->groupBy('slug')
+            ->orderBy('slug')
+            ->pluck(DB::raw('max(version)'), 'slug')
+            ->map(fn ($version): int => (int) $version)
+            ->all();
     }
 
     /** @throws Problem when the club has no such ladder */
@@ -107,18 +130,30 @@ final class LadderShelf extends VersionedBook
     /** A ladder of the shelf as its file has it, in its latest version. */
     public function definition(string $id): object
     {
-        return json_decode((new KeptLadders)->text($id, null) ?? (string) file_get_contents($this->library->path("ladders/{$id}.json")), false, 512, JSON_THROW_ON_ERROR);
+        return json_decode(
+            (new KeptLadders)->text($id, null) ?? (string) file_get_contents($this->library->path("ladders/{$id}.json")),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @return list<array{version: int, saved_at: string, by: string}> of an own ladder, newest first */
     public function versions(string $id): array
     {
-        return DB::table('ladders')->join('users', 'users.id', '=', 'ladders.saved_by')->where('slug', $id)->orderByDesc('version')->get(['version', 'saved_at', 'users.name'])
-            ->map(fn (object $row): array => ['version' => (int) $row->version, 'saved_at' => (string) $row->saved_at, 'by' => $row->name])->all();
+        return DB::table('ladders')
+            ->join('users', 'users.id', '=', 'ladders.saved_by')
+            ->where('slug', $id)
+            ->orderByDesc('version')
+            ->get(['version', 'saved_at', 'users.name'])
+            ->map(
+                fn (object $row): array => ['version' => (int) $row->version, 'saved_at' => (string) $row->saved_at, 'by' => $row->name],
+            )->all();
     }
 
     /**
-     * What stands in the way of using a text as a ladder: the places where it is not of the right shape, or else where a reference leads nowhere.
+     * What stands in the way of using a text as a ladder: the places where it is not of the right shape, or else where
+     * a reference leads nowhere.
      *
      * @return list<array{path: string, message: string}>
      */
@@ -141,7 +176,9 @@ final class LadderShelf extends VersionedBook
     {
         return DB::transaction(function () use ($definition, $version, $by): string {
             $known = $this->ids($by->workspace_id);
-            $from = $version === 0 && in_array($definition['id'] ?? '', $known, true) ? $definition['id'] : ($definition['copied_from'] ?? null);
+            $from = $version === 0 && in_array($definition['id'] ?? '', $known, true)
+                ? $definition['id']
+                : ($definition['copied_from'] ?? null);
             unset($definition['copied_from']);
             if (in_array($from, $known, true)) {
                 $definition['copied_from'] = $from;
@@ -175,12 +212,20 @@ final class LadderShelf extends VersionedBook
 
             return [
                 'file' => $file['name'], 'name' => $ladder?->name, 'rungs' => count($ladder->rungs ?? []),
-                'becomes' => $ladder === null ? null : (isset($own[$ladder->id]) ? 'version '.($own[$ladder->id] + 1).' of your own ladder' : 'a new ladder of your own'), 'problems' => $problems,
+                'becomes' => $ladder === null ? null : (
+                    isset($own[$ladder->id]) ? 'version '.($own[$ladder->id] + 1).' of your own ladder' : 'a new ladder of your own'
+                ),
+                'problems' => $problems,
             ];
         }, $files);
         if ($keep) {
             if (array_filter($rows, fn (array $row): bool => $row['problems'] !== []) !== []) {
-                throw new Problem(422, 'Nothing was imported', 'Mend what is named below, or leave that file out: files go in together or not at all.', ['files' => ['Nothing was imported.']]);
+                throw new Problem(
+                    422,
+                    'Nothing was imported',
+                    'Mend what is named below, or leave that file out: files go in together or not at all.',
+                    ['files' => ['Nothing was imported.']],
+                );
             }
             DB::transaction(function () use ($files, $own, $by): void {
                 foreach ($files as $file) {
@@ -201,12 +246,20 @@ final class LadderShelf extends VersionedBook
     public function adopt(User $by, Squad $squad, string $id): array
     {
         $copy = $this->ladder($by, $id);
-        $from = $copy->copiedFrom ?? throw new Problem(422, 'Not a copy', 'This ladder did not begin as a copy of another. Place athletes on it under Intake.');
+        $from = $copy->copiedFrom ?? throw new Problem(
+            422,
+            'Not a copy',
+            'This ladder did not begin as a copy of another. Place athletes on it under Intake.',
+        );
 
         return DB::transaction(function () use ($by, $squad, $copy, $from): array {
             $said = [];
             foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-                $placement = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $from)->orderByDesc('entered_at')->first();
+                $placement = Placement::standing()
+                    ->where('athlete_id', $athlete->id)
+                    ->where('ladder', $from)
+                    ->orderByDesc('entered_at')
+                    ->first();
                 if ($placement === null) {
                     continue;
                 }
@@ -215,7 +268,10 @@ final class LadderShelf extends VersionedBook
 
                     continue;
                 }
-                if (PlayReturn::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists() || Season::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists()) {
+                if (
+                    PlayReturn::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists()
+                    || Season::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists()
+                ) {
                     $said[] = "{$athlete->given_name} stays: a return or a season is open on the old ladder.";
 
                     continue;
@@ -236,7 +292,12 @@ final class LadderShelf extends VersionedBook
             'athlete_id' => $athlete->id, 'ladder' => $to->id, 'ladder_version' => $to->version, 'rung' => $rung,
             'entered_on' => $today->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
         ]);
-        $athlete->sheets()->where('held_on', '>=', $today->iso())->where('ladder', $from)->where('state', 'planned')->where('edited', false)->update(['ladder' => $to->id, 'rung' => $rung]);
+        $athlete->sheets()
+            ->where('held_on', '>=', $today->iso())
+            ->where('ladder', $from)
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->update(['ladder' => $to->id, 'rung' => $rung]);
         Audit::of($by, $athlete, 'moved to a copy of the ladder', ['ladder' => $to->name, 'rung' => $rung]);
         Athlete::raiseRevision($athlete->id);
         SheetDesk::refitFrom($athlete, $today);
@@ -253,16 +314,32 @@ final class LadderShelf extends VersionedBook
     {
         $held = [];
         foreach ($this->climbers($next->id)->get() as $athlete) {
-            $rung = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $next->id)->orderByDesc('entered_at')->orderByDesc('id')->value('rung');
-            $goal = Season::query()->where('athlete_id', $athlete->id)->where('ladder', $next->id)->where('state', 'open')->value('goal_rung');
+            $rung = Placement::standing()
+                ->where('athlete_id', $athlete->id)
+                ->where('ladder', $next->id)
+                ->orderByDesc('entered_at')
+                ->orderByDesc('id')
+                ->value('rung');
+            $goal = Season::query()
+                ->where('athlete_id', $athlete->id)
+                ->where('ladder', $next->id)
+                ->where('state', 'open')
+                ->value('goal_rung');
             foreach (array_filter([$rung, $goal]) as $id) {
                 if ($next->rung($id) === null) {
-                    $held[] = "{$athlete->given_name} ".($id === $rung ? 'stands' : 'plans towards')." “{$this->library->ladder($next->id)->rung($id)?->name}”";
+                    $held[] = "{$athlete->given_name} "
+                        .($id === $rung ? 'stands' : 'plans towards')
+                        ." “{$this->library->ladder($next->id)->rung($id)?->name}”";
                 }
             }
         }
         if ($held !== []) {
-            throw new Problem(422, 'Somebody is on that rung', implode('; ', $held).'. Leave that rung in, or move them first.', ['/rungs' => ['A rung somebody is on cannot be taken away.']]);
+            throw new Problem(
+                422,
+                'Somebody is on that rung',
+                implode('; ', $held).'. Leave that rung in, or move them first.',
+                ['/rungs' => ['A rung somebody is on cannot be taken away.']],
+            );
         }
     }
 }

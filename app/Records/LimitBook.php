@@ -44,8 +44,21 @@ final class LimitBook
         $done = array_filter($this->returns->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'done');
 
         return new LimitCalendar(
-            self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []), $load->profile, $load->fixtures->matchDays($athleteId), Adjustment::isGrowingFast($this->growthCmAMonth($athleteId), $load->age), $this->returns->open($athleteId) !== null,
-            array_values(array_map(fn (PlayReturn $return): DoneReturn => new DoneReturn($return->programmeAsOpened()->channel, Day::of(substr($return->ended_on, 0, 10)), $return->usual_week, $return->workingSide($this->athletes[$athleteId])), $done)),
+            self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []), $load->profile,
+            $load->fixtures->matchDays($athleteId),
+            Adjustment::isGrowingFast($this->growthCmAMonth($athleteId), $load->age),
+            $this->returns->open($athleteId) !== null,
+            array_values(
+                array_map(
+                    fn (PlayReturn $return): DoneReturn => new DoneReturn(
+                        $return->programmeAsOpened()->channel,
+                        Day::of(substr($return->ended_on, 0, 10)),
+                        $return->usual_week,
+                        $return->workingSide($this->athletes[$athleteId]),
+                    ),
+                    $done,
+                ),
+            ),
         );
     }
 
@@ -56,7 +69,12 @@ final class LimitBook
      */
     private static function shared(array $limits, array $shares): array
     {
-        return $shares === [] ? $limits : array_map(fn (Limit $limit): Limit => isset($shares[$limit->baseId()]) ? $limit->scaled((float) $shares[$limit->baseId()]->share) : $limit, $limits);
+        return $shares === [] ? $limits : array_map(
+            fn (Limit $limit): Limit => isset($shares[$limit->baseId()])
+                ? $limit->scaled((float) $shares[$limit->baseId()]->share)
+                : $limit,
+            $limits,
+        );
     }
 
     /** @return float|null centimetres a month between the last two heights; null when there are not two near enough */

@@ -39,22 +39,43 @@ final class LinkDesk
         $squads = $by->visibleSquads()->whereIn('id', $given['squads'])->pluck('id')->all();
         $athletes = $by->visibleAthletes()->whereIn('id', $given['athletes'])->pluck('id')->all();
         if (count($squads) !== count($given['squads']) || count($athletes) !== count($given['athletes'])) {
-            throw new Problem(422, 'Not yours to share', 'One of these squads or athletes is not yours.', ['squads' => ['Not yours to share.']]);
+            throw new Problem(
+                422,
+                'Not yours to share',
+                'One of these squads or athletes is not yours.',
+                ['squads' => ['Not yours to share.']],
+            );
         }
         $role = Role::from($given['role']);
         Rights::refuseInvitation($by, $role, $squads);
         if ($role === Role::Assistant && $squads === []) {
-            throw new Problem(422, 'A squad is needed', 'An assistant works with at least one squad. Choose it.', ['squads' => ['Choose at least one.']]);
+            throw new Problem(
+                422,
+                'A squad is needed',
+                'An assistant works with at least one squad. Choose it.',
+                ['squads' => ['Choose at least one.']],
+            );
         }
         if (! $role->seesSquads() && $athletes === []) {
-            throw new Problem(422, 'An athlete is needed', 'Choose whose records this person may see.', ['athletes' => ['Choose at least one.']]);
+            throw new Problem(
+                422,
+                'An athlete is needed',
+                'Choose whose records this person may see.',
+                ['athletes' => ['Choose at least one.']],
+            );
         }
         if ($role === Role::Athlete) {
             $this->refuseUnderAge($athletes, $by);
         }
         Audit::of($by, null, 'invited', ['role' => $role->value]);
 
-        return $this->make(Link::INVITATION, $given['name'], Carbon::now()->addDays(self::INVITATION_DAYS), $by, details: ['role' => $role->value, 'squads' => $squads, 'athletes' => $athletes]);
+        return $this->make(
+            Link::INVITATION,
+            $given['name'],
+            Carbon::now()->addDays(self::INVITATION_DAYS),
+            $by,
+            details: ['role' => $role->value, 'squads' => $squads, 'athletes' => $athletes],
+        );
     }
 
     /**
@@ -68,7 +89,14 @@ final class LinkDesk
             assert($athlete instanceof Athlete);
             $age = $athlete->ageOn($by->workspace->today());
             if ($age === null || $age < self::OWN_ACCOUNT_FROM_YEARS) {
-                throw new Problem(422, 'A guardian signs', "{$athlete->given_name} is under ".self::OWN_ACCOUNT_FROM_YEARS.', or the birth date is not known: invite a guardian instead. A personal check-in link needs no account.', ['athletes' => ['Under '.self::OWN_ACCOUNT_FROM_YEARS.'.']]);
+                throw new Problem(
+                    422,
+                    'A guardian signs',
+                    "{$athlete->given_name} is under "
+                        .self::OWN_ACCOUNT_FROM_YEARS
+                        .', or the birth date is not known: invite a guardian instead. A personal check-in link needs no account.',
+                    ['athletes' => ['Under '.self::OWN_ACCOUNT_FROM_YEARS.'.']],
+                );
             }
         }
     }
@@ -88,7 +116,11 @@ final class LinkDesk
     public function calendar(User $by): string
     {
         return DB::transaction(function () use ($by): string {
-            Link::query()->where('purpose', Link::CALENDAR)->where('user_id', $by->id)->whereNull('revoked_at')->update(['revoked_at' => Carbon::now()]);
+            Link::query()
+                ->where('purpose', Link::CALENDAR)
+                ->where('user_id', $by->id)
+                ->whereNull('revoked_at')
+                ->update(['revoked_at' => Carbon::now()]);
             Audit::of($by, null, 'calendar link made');
 
             return $this->make(Link::CALENDAR, "Calendar of {$by->name}", Carbon::now()->addDays(self::CALENDAR_DAYS), $by, user: $by);
@@ -100,7 +132,15 @@ final class LinkDesk
     {
         return DB::transaction(function () use ($link, $given): User {
             $link->useUp();
-            $user = User::query()->create(['workspace_id' => $link->workspace_id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password'], 'role' => $link->details['role'], 'invited_by' => $link->made_by, 'code' => self::code(Role::from($link->details['role']))]);
+            $user = User::query()->create([
+                'workspace_id' => $link->workspace_id,
+                'name' => $given['name'],
+                'email' => $given['email'],
+                'password' => $given['password'],
+                'role' => $link->details['role'],
+                'invited_by' => $link->made_by,
+                'code' => self::code(Role::from($link->details['role'])),
+            ]);
             $user->squads()->sync($link->details['squads']);
             $user->boundAthletes()->sync($link->details['athletes']);
             Audit::of($user, null, 'joined', ['role' => $user->role->value]);
@@ -115,7 +155,16 @@ final class LinkDesk
             $link->useUp();
             $user = $link->user()->firstOrFail();
             // Whoever made the link could have set it: a clinician is confirmed again, face to face.
-            $user->update(['password' => $password, ...($user->role === Role::Clinician ? ['confirmed_at' => null, 'confirmed_by' => null, 'code' => self::code($user->role)] : [])]);
+            $user->update([
+                'password' => $password,
+                ...(
+                    $user->role === Role::Clinician ? [
+                        'confirmed_at' => null,
+                        'confirmed_by' => null,
+                        'code' => self::code($user->role),
+                    ] : []
+                ),
+            ]);
             self::endSessions($user);
             Audit::of($user, null, 'password set by link');
         });
@@ -136,7 +185,11 @@ final class LinkDesk
         DB::transaction(function () use ($user, $by): void {
             $user->update(['closed_at' => Carbon::now()]);
             self::endSessions($user);
-            Link::query()->tap(Link::live(...))->where(fn ($links) => $links->where('user_id', $user->id)->orWhere(fn ($made) => $made->where('made_by', $user->id)->whereIn('purpose', [Link::INVITATION, Link::PASSWORD])))
+            Link::query()->tap(Link::live(...))->where(
+                fn ($links) => $links->where('user_id', $user->id)->orWhere(
+                    fn ($made) => $made->where('made_by', $user->id)->whereIn('purpose', [Link::INVITATION, Link::PASSWORD]),
+                ),
+            )
                 ->update(['revoked_at' => Carbon::now()]);
             Audit::of($by, null, 'account closed', ['of' => $user->id]);
         });
@@ -151,15 +204,21 @@ final class LinkDesk
     /** Signs a person out everywhere, but for one session if it is named. */
     public static function endSessions(User $user, ?string $but = null): void
     {
-        DB::table('sessions')->where('user_id', $user->id)->when($but !== null, fn ($sessions) => $sessions->where('id', '!=', $but))->delete();
+        DB::table('sessions')
+            ->where('user_id', $user->id)
+            ->when($but !== null, fn ($sessions) => $sessions->where('id', '!=', $but))
+            ->delete();
     }
 
     /** @param  array<string, mixed>|null  $details */
-    private function make(string $purpose, string $label, Carbon $expires, User $by, ?Athlete $athlete = null, ?User $user = null, ?array $details = null): string
-    {
+    private function make(
+        string $purpose, string $label, Carbon $expires, User $by, ?Athlete $athlete = null, ?User $user = null,
+        ?array $details = null,
+    ): string {
         $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
         Link::query()->create([
-            'workspace_id' => $by->workspace_id, 'purpose' => $purpose, 'token_hash' => hash('sha256', $token), 'athlete_id' => $athlete?->id, 'user_id' => $user?->id,
+            'workspace_id' => $by->workspace_id, 'purpose' => $purpose, 'token_hash' => hash('sha256', $token),
+            'athlete_id' => $athlete?->id, 'user_id' => $user?->id,
             'label' => $label, 'details' => $details, 'made_by' => $by->id, 'expires_at' => $expires,
         ]);
 

@@ -37,7 +37,11 @@ final class LoadBook
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $profiles = $this->profiles($athletes, $on);
         $record = $this->record($ids, $on, Workspace::lastDayOf($athletes, $on), $withoutSheet);
-        $first = DB::table('daily_totals')->whereIn('athlete_id', $ids)->groupBy('athlete_id')->selectRaw('athlete_id, min(day) as day')->pluck('day', 'athlete_id');
+        $first = DB::table('daily_totals')
+            ->whereIn('athlete_id', $ids)
+            ->groupBy('athlete_id')
+            ->selectRaw('athlete_id, min(day) as day')
+            ->pluck('day', 'athlete_id');
         $internal = $this->internal($ids, $on);
         $plans = $this->plans($ids, $on, $withoutSheet, $profiles);
         $fixtures = new FixtureBook($ids, $on);
@@ -45,8 +49,10 @@ final class LoadBook
         foreach ($athletes as $athlete) {
             $firstDay = isset($first[$athlete->id]) ? Day::of($first[$athlete->id])->ordinal : null;
             $loads[$athlete->id] = new AthleteLoad(
-                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]), new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
-                [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))], $athlete->ageOn($on), $fixtures,
+                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]),
+                new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
+                [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
+                $athlete->ageOn($on), $fixtures,
             );
         }
 
@@ -73,7 +79,10 @@ final class LoadBook
         $heights = new HeightBook($ids, $on);
         $profiles = [];
         foreach ($athletes as $athlete) {
-            $longest = array_map(fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)), $throws[$athlete->id] ?? []);
+            $longest = array_map(
+                fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)),
+                $throws[$athlete->id] ?? [],
+            );
             $profiles[$athlete->id] = new AthleteProfile(
                 $athlete->birth_date === null ? null : Day::of(substr($athlete->birth_date, 0, 10)),
                 array_map(fn (array $mark): float => $mark[0], array_filter($longest)),
@@ -96,7 +105,11 @@ final class LoadBook
         $skills = $this->library->skills();
         $record = [];
         $days = [];
-        $totals = DB::table('daily_totals')->whereIn('athlete_id', $ids)->where('day', '<', $on->iso())->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->get();
+        $totals = DB::table('daily_totals')
+            ->whereIn('athlete_id', $ids)
+            ->where('day', '<', $on->iso())
+            ->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->get();
         foreach ($totals as $row) {
             $record[$row->athlete_id][] = new CostedSet(
                 $days[$row->day] ??= Day::of($row->day)->ordinal, '', $row->skill, $skills[$row->skill]->family,
@@ -108,8 +121,10 @@ final class LoadBook
             ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
         foreach ($today as $row) {
             $record[$row->athlete_id][] = new CostedSet(
-                $on->ordinal, $row->session, $row->skill, $skills[$row->skill]->family, Side::from($row->side), Implement::from($row->implement),
-                DailyTotals::toCost($row), $row->effort === null ? 1.0 : (float) $row->effort, $row->distance_m === null ? null : (float) $row->distance_m,
+                $on->ordinal, $row->session, $row->skill, $skills[$row->skill]->family, Side::from($row->side),
+                Implement::from($row->implement),
+                DailyTotals::toCost($row), $row->effort === null ? 1.0 : (float) $row->effort,
+                $row->distance_m === null ? null : (float) $row->distance_m,
             );
         }
 
@@ -123,7 +138,10 @@ final class LoadBook
     private function internal(array $ids, Day $on): array
     {
         $internal = [];
-        $sheets = DB::table('sheets')->whereIn('athlete_id', $ids)->where('held_on', '<=', $on->iso())->where('held_on', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+        $sheets = DB::table('sheets')
+            ->whereIn('athlete_id', $ids)
+            ->where('held_on', '<=', $on->iso())
+            ->where('held_on', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
             ->whereNotNull('minutes')->whereNotNull('session_rpe')->get(['athlete_id', 'held_on', 'minutes', 'session_rpe']);
         foreach ($sheets as $sheet) {
             $day = Day::of($sheet->held_on)->ordinal;
@@ -136,7 +154,10 @@ final class LoadBook
     /** @return list<CostedSet> what matches and training elsewhere are expected to cost */
     private function fixed(FixtureBook $fixtures, string $athleteId, SetCost $price): array
     {
-        return array_merge([], ...array_map(fn (Fixture $each): array => $each->event($this->library->skills())->sets($price), $fixtures->ahead($athleteId)));
+        return array_merge(
+            [],
+            ...array_map(fn (Fixture $each): array => $each->event($this->library->skills())->sets($price), $fixtures->ahead($athleteId)),
+        );
     }
 
     /**
@@ -149,18 +170,31 @@ final class LoadBook
     private function plans(array $ids, Day $on, ?string $withoutSheet, array $profiles): array
     {
         $blocks = SheetBlock::query()->join('sheets', 'sheets.id', '=', 'sheet_blocks.sheet_id')
-            ->whereIn('sheets.athlete_id', $ids)->where('sheets.held_on', '>=', $on->iso())->where('sheets.state', '!=', 'finished')->where('sheet_blocks.reps', '>', 0)
+            ->whereIn('sheets.athlete_id', $ids)
+            ->where('sheets.held_on', '>=', $on->iso())
+            ->where('sheets.state', '!=', 'finished')
+            ->where('sheet_blocks.reps', '>', 0)
             ->when($withoutSheet !== null, fn ($query) => $query->where('sheets.id', '!=', $withoutSheet))
             ->get(['sheet_blocks.*', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state']);
         $running = $blocks->where('state', 'running')->pluck('id');
-        $done = $running->isEmpty() ? collect() : DB::table('work_sets')->whereIn('block_id', $running)->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
+        $done = $running->isEmpty()
+            ? collect()
+            : DB::table('work_sets')
+                ->whereIn('block_id', $running)
+                ->groupBy('block_id')
+                ->selectRaw('block_id, sum(reps) as reps')
+                ->pluck('reps', 'block_id');
         $plans = [];
         foreach ($blocks as $block) {
             assert($block instanceof SheetBlock);
             $plan = $block->plan($this->library);
             $left = $plan->withReps(max(0, $plan->reps - (int) ($done[$block->id] ?? 0)));
             if ($left->reps > 0) {
-                $plans[$block->athlete_id][] = $left->cost(Day::of(substr($block->held_on, 0, 10)), $block->sheet_id, new SetCost($profiles[$block->athlete_id]));
+                $plans[$block->athlete_id][] = $left->cost(
+                    Day::of(substr($block->held_on, 0, 10)),
+                    $block->sheet_id,
+                    new SetCost($profiles[$block->athlete_id]),
+                );
             }
         }
 

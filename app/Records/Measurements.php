@@ -22,7 +22,9 @@ final class Measurements
             if (Sent::before('heights', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
-            $others = self::standing('heights', $athlete)->map(fn (object $row): array => [Day::of(substr($row->measured_on, 0, 10)), (float) $row->height_cm])->all();
+            $others = self::standing('heights', $athlete)->map(
+                fn (object $row): array => [Day::of(substr($row->measured_on, 0, 10)), (float) $row->height_cm],
+            )->all();
             DB::table('heights')->insert([
                 ...$given, 'athlete_id' => $athlete->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
                 'doubted' => Marks::isHeightFarOff(Day::of($given['measured_on']), (float) $given['height_cm'], $others),
@@ -36,7 +38,11 @@ final class Measurements
     {
         DB::transaction(function () use ($athlete, $given, $by): void {
             $others = self::standing('skill_marks', $athlete)->where('skill', $given['skill'])->where('doubted', false);
-            $isFarOff = fn (string $what): bool => $given[$what] !== null && Marks::isFarOff((float) $given[$what], $others->whereNotNull($what)->map(fn (object $row): float => (float) $row->{$what})->values()->all());
+            $isFarOff = fn (string $what): bool => $given[$what] !== null
+                && Marks::isFarOff(
+                    (float) $given[$what],
+                    $others->whereNotNull($what)->map(fn (object $row): float => (float) $row->{$what})->values()->all(),
+                );
             DB::table('skill_marks')->insert([
                 ...$given, 'athlete_id' => $athlete->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
                 'doubted' => $isFarOff('longest_throw_m') || $isFarOff('reference_speed_ms'),
@@ -67,7 +73,17 @@ final class Measurements
             $row = DB::table($table)->where('athlete_id', $athlete->id)->where('id', $id)->whereNull('withdrawn_at')->first()
                 ?? throw new Problem(404, 'Not found', 'This measurement is not there any more.');
             DB::table($table)->where('id', $row->id)->update($to);
-            Audit::of($by, $athlete, $what, array_filter(['measured_on' => substr($row->measured_on, 0, 10), 'height_cm' => $row->height_cm ?? null, 'longest_throw_m' => $row->longest_throw_m ?? null, 'reference_speed_ms' => $row->reference_speed_ms ?? null]));
+            Audit::of(
+                $by,
+                $athlete,
+                $what,
+                array_filter([
+                    'measured_on' => substr($row->measured_on, 0, 10),
+                    'height_cm' => $row->height_cm ?? null,
+                    'longest_throw_m' => $row->longest_throw_m ?? null,
+                    'reference_speed_ms' => $row->reference_speed_ms ?? null,
+                ]),
+            );
             $this->changed($athlete, $by);
         });
     }

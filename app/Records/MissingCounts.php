@@ -22,8 +22,18 @@ final class MissingCounts
     {
         DB::transaction(function () use ($device, $counts, $by): void {
             $ofClub = Athlete::query()->where('workspace_id', $by->workspace_id)->select('id');
-            $before = DB::table('missing_counts')->where('device', $device)->whereIn('athlete_id', $ofClub)->pluck('count', 'athlete_id')->map(fn ($count): int => (int) $count)->all();
-            $now = array_intersect_key($counts, array_flip(Athlete::query()->where('workspace_id', $by->workspace_id)->whereIn('id', array_keys($counts))->pluck('id')->all()));
+            $before = DB::table('missing_counts')
+                ->where('device', $device)
+                ->whereIn('athlete_id', $ofClub)
+                ->pluck('count', 'athlete_id')
+                ->map(fn ($count): int => (int) $count)
+                ->all();
+            $now = array_intersect_key(
+                $counts,
+                array_flip(
+                    Athlete::query()->where('workspace_id', $by->workspace_id)->whereIn('id', array_keys($counts))->pluck('id')->all(),
+                ),
+            );
             foreach (array_diff_key($before, $now) as $athlete => $_) {
                 DB::table('missing_counts')->where('device', $device)->where('athlete_id', $athlete)->delete();
             }
@@ -33,7 +43,10 @@ final class MissingCounts
                     ['count' => $count, ...(isset($before[$athlete]) ? [] : ['told_by' => $by->id, 'since' => Carbon::now()])],
                 );
             }
-            $this->refit([...array_keys(array_diff_key($before, $now)), ...array_keys(array_diff_key($now, $before))], $by->workspace->today());
+            $this->refit(
+                [...array_keys(array_diff_key($before, $now)), ...array_keys(array_diff_key($now, $before))],
+                $by->workspace->today(),
+            );
         });
     }
 

@@ -44,17 +44,29 @@ final class PlacingDesk
         }
         $ladder = $this->library->ladder($ladderId);
         $began = substr($placements->where('placing', true)->firstOrFail()->entered_on, 0, 10);
-        $strips = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('day', '>=', $began)->orderBy('last_at')->get()->groupBy('rung');
+        $strips = DB::table('rep_strips')
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladderId)
+            ->where('day', '>=', $began)
+            ->orderBy('last_at')
+            ->get()
+            ->groupBy('rung');
 
         return Placing::of(count($ladder->rungs), array_map(fn (Rung $rung): array => array_merge([], ...array_map(
-            fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)), $strips->get($rung->id)?->all() ?? [],
+            fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)),
+            $strips->get($rung->id)?->all() ?? [],
         )), $ladder->rungs));
     }
 
     /** @return EloquentCollection<int, Placement> in the order they were entered */
     private function placements(Athlete $athlete, string $ladderId): EloquentCollection
     {
-        return Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->orderBy('entered_at')->orderBy('id')->get();
+        return Placement::standing()
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladderId)
+            ->orderBy('entered_at')
+            ->orderBy('id')
+            ->get();
     }
 
     /** @return int position of the rung the athlete stands on */
@@ -71,15 +83,25 @@ final class PlacingDesk
     public function go(Athlete $athlete, string $ladderId, User $by): ?Sheet
     {
         return DB::transaction(function () use ($athlete, $ladderId, $by): ?Sheet {
-            $placing = $this->placing($athlete, $ladderId) ?? throw new Problem(422, 'Nobody is being placed', 'This athlete has a place on the ladder, or none at all. Start under Intake.');
+            $placing = $this->placing($athlete, $ladderId)
+                ?? throw new Problem(
+                    422,
+                    'Nobody is being placed',
+                    'This athlete has a place on the ladder, or none at all. Start under Intake.',
+                );
             $ladder = $this->library->ladder($ladderId);
             if ($placing->look !== null && $placing->look === $this->standsOn($athlete, $ladderId)) {
-                throw new Problem(422, 'Not enough seen', Placing::REPS." judged repetitions are asked for on this rung; {$placing->seen[$placing->look]['judged']} are there.");
+                throw new Problem(
+                    422,
+                    'Not enough seen',
+                    Placing::REPS." judged repetitions are asked for on this rung; {$placing->seen[$placing->look]['judged']} are there.",
+                );
             }
             $to = $placing->look ?? $placing->place;
             $rung = $ladder->rungs[(int) $to];
             Placement::query()->create([
-                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id, 'placing' => $placing->place === null,
+                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
+                'rung' => $rung->id, 'placing' => $placing->place === null,
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
             ]);
             Athlete::raiseRevision($athlete->id);
@@ -96,16 +118,26 @@ final class PlacingDesk
         });
     }
 
-    /** Today's sheet for a look at a rung, in the session of the day when there is one. What was planned on this ladder today and not begun gives way to it. */
+    /**
+     * Today's sheet for a look at a rung, in the session of the day when there is one. What was planned on this ladder
+     * today and not begun gives way to it.
+     */
     private function sheet(Athlete $athlete, Ladder $ladder, string $rung, User $by): Sheet
     {
         $today = $by->workspace->today()->iso();
-        $squad = $athlete->squads()->orderBy('squads.id')->first() ?? throw new Problem(422, 'In no squad', 'Add the athlete to a squad first.');
+        $squad = $athlete->squads()->orderBy('squads.id')->first()
+            ?? throw new Problem(422, 'In no squad', 'Add the athlete to a squad first.');
         $athlete->sheets()->where('held_on', $today)->where('ladder', $ladder->id)->where('state', 'planned')->get()->each->delete();
         $session = TrainingSession::query()->where('squad_id', $squad->id)->where('held_on', $today)->orderBy('starts_at')->first()
-            ?? TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $today, 'starts_at' => Carbon::now($by->workspace->timezone)->format('H:i'), 'title' => 'Finding the rung']);
+            ?? TrainingSession::query()->create([
+                'squad_id' => $squad->id,
+                'held_on' => $today,
+                'starts_at' => Carbon::now($by->workspace->timezone)->format('H:i'),
+                'title' => 'Finding the rung',
+            ]);
         $sheet = Sheet::query()->create([
-            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung,
+            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today,
+            'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung,
             'trims' => [], 'state' => 'planned', 'version' => 0,
         ]);
         SheetDesk::fitAfterCommit($sheet);

@@ -34,31 +34,50 @@ final class PromotionDesk
             $on = $by->workspace->today();
             $day = new AthleteDay($athlete, $on);
             [$readiness, $ladders] = [$day->readiness, $day->ladders];
-            $placement = $ladders->placementsOf($athlete)[$given['ladder']] ?? throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.', ['ladder' => ['The athlete has no place on this ladder.']]);
+            $placement = $ladders->placementsOf($athlete)[$given['ladder']]
+                ?? throw new Problem(
+                    422,
+                    'Not on this ladder',
+                    'The athlete has no place on this ladder.',
+                    ['ladder' => ['The athlete has no place on this ladder.']],
+                );
             if ($placement->rung !== $given['rung']) {
-                throw new Problem(409, 'Decided meanwhile', 'The athlete is on another rung by now. Load the page again; your reason is kept in the form.', ['rung' => ["Now on “{$ladders->rung($placement)->name}”."]]);
+                throw new Problem(
+                    409,
+                    'Decided meanwhile',
+                    'The athlete is on another rung by now. Load the page again; your reason is kept in the form.',
+                    ['rung' => ["Now on “{$ladders->rung($placement)->name}”."]],
+                );
             }
             $ladder = $ladders->ladder($placement);
             $rung = $ladders->rung($placement);
             $to = match ($given['action']) {
                 'advance' => $ladder->after($rung->id) ?? throw new Problem(422, 'Top of the ladder', 'There is no rung above this one.'),
-                'step_back' => $ladder->before($rung->id) ?? throw new Problem(422, 'Foot of the ladder', 'There is no rung below this one.'),
+                'step_back' => $ladder->before($rung->id)
+                    ?? throw new Problem(422, 'Foot of the ladder', 'There is no rung below this one.'),
                 default => $rung,
             };
             $result = $ladders->gate($athlete, $placement, $readiness, $day->load, $day->limits);
             $match = $given['action'] === 'match_ready' ? self::matchReady($athlete, $placement, $day, $result) : null;
             $overridden = $given['action'] === 'advance' ? $this->overridden($result, trim($given['reason'] ?? '')) : [];
             $decision = Decision::query()->create([
-                'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung->id,
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id,
+                'ladder_version' => $ladder->version, 'rung' => $rung->id,
                 'action' => $given['action'], 'to_rung' => $to->id,
-                'evidence' => $match ?? Parts::gate($result, $rung, $ladder->after($rung->id), LadderBook::word($athlete, $rung, $readiness), $ladders->reps($athlete, $placement)),
-                'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(), 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
+                'evidence' => $match ?? Parts::gate(
+                    $result, $rung, $ladder->after($rung->id), LadderBook::word($athlete, $rung, $readiness),
+                    $ladders->reps($athlete, $placement),
+                ),
+                'overridden' => $overridden, 'reason' => $given['reason'] ?? null, 'day' => $on->iso(),
+                'decided_by' => $by->id, 'decided_at' => Carbon::now(),
             ]);
             Athlete::raiseRevision($athlete->id);
             if ($to->id !== $rung->id) {
                 Placement::query()->create([
                     'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $to->id,
-                    'entered_on' => $on->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(), 'decision_id' => $decision->id,
+                    'entered_on' => $on->iso(),
+                    'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
+                    'decision_id' => $decision->id,
                 ]);
                 $this->refitLater($athlete, $ladder->id, $to->id, $on);
             }
@@ -73,10 +92,26 @@ final class PromotionDesk
     private static function matchReady(Athlete $athlete, Placement $placement, AthleteDay $day, GateResult $result): MatchReadyView
     {
         $word = LadderBook::word($athlete, $day->ladders->rung($placement), $day->readiness);
-        $view = Seeing::matchReady($day->ladders->matchReady($athlete, $placement, $day->readiness, $result, $day->returns->open($athlete->id) !== null), $athlete, $placement->ladder, $word);
+        $view = Seeing::matchReady(
+            $day->ladders->matchReady($athlete, $placement, $day->readiness, $result, $day->returns->open($athlete->id) !== null),
+            $athlete,
+            $placement->ladder,
+            $word,
+        );
         if ($view === null || ! $view->open) {
-            $missing = implode(', ', array_map(fn (CriterionView $each): string => lcfirst($each->label), array_filter($view->criteria ?? [], fn (CriterionView $each): bool => $each->verdict !== 'pass')));
-            throw new Problem(422, 'Not yet', $view === null ? 'The outcome is not looked at on this rung yet.' : "Match ready still asks for: {$missing}.", ['action' => ['Not yet.']]);
+            $missing = implode(
+                ', ',
+                array_map(
+                    fn (CriterionView $each): string => lcfirst($each->label),
+                    array_filter($view->criteria ?? [], fn (CriterionView $each): bool => $each->verdict !== 'pass'),
+                ),
+            );
+            throw new Problem(
+                422,
+                'Not yet',
+                $view === null ? 'The outcome is not looked at on this rung yet.' : "Match ready still asks for: {$missing}.",
+                ['action' => ['Not yet.']],
+            );
         }
 
         return $view;
@@ -96,7 +131,12 @@ final class PromotionDesk
             throw new Problem(422, 'Not yet', "Nobody can pass over {$names}.", ['action' => ["Nobody can pass over {$names}."]]);
         }
         if ($open !== [] && mb_strlen($reason) < 10) {
-            throw new Problem(422, 'A reason is needed', 'To advance against the mechanics criteria, write why, in a sentence.', ['reason' => ['Write why, in a sentence.']]);
+            throw new Problem(
+                422,
+                'A reason is needed',
+                'To advance against the mechanics criteria, write why, in a sentence.',
+                ['reason' => ['Write why, in a sentence.']],
+            );
         }
 
         return $open;

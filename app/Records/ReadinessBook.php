@@ -60,27 +60,39 @@ final class ReadinessBook
             ->orderBy('received_at')->orderBy('id')->get();
         foreach ([...$this->lastOfPlaces($ids, $upTo), ...$rows] as $row) {
             $this->reports[$row->athlete_id][] = new SorenessReport(
-                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
+                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
+                Kind::from($row->kind), (int) $row->score,
             );
         }
         foreach (DB::table('clearances')->whereIn('athlete_id', $ids)->get() as $row) {
             $at = Instant::of($row->at);
             if ($at->day->iso() <= $upTo) {
                 $this->clearances[$row->athlete_id][] = new SorenessClearance(
-                    $at, $row->sites === null ? null : array_map(fn (string $site): Site => Site::from($site), json_decode($row->sites, true)),
+                    $at,
+                    $row->sites === null ? null : array_map(fn (string $site): Site => Site::from($site), json_decode($row->sites, true)),
                 );
             }
         }
         foreach (DB::table('known_conditions')->whereIn('athlete_id', $ids)->whereNull('ended_at')->where('until_day', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())->get() as $row) {
             $this->conditions[$row->athlete_id][] = new KnownCondition(
-                Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->up_to_score, Day::of(substr($row->from_day, 0, 10)), Day::of(substr($row->until_day, 0, 10)),
+                Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->up_to_score,
+                Day::of(substr($row->from_day, 0, 10)), Day::of(substr($row->until_day, 0, 10)),
             );
         }
         // The latest answer of the day counts: a fever that turned out to be none.
-        $ill = DB::table('wellness')->whereIn('athlete_id', $ids)->where('day', $on->iso())->whereNotNull('ill')->orderBy('received_at')->pluck('ill', 'athlete_id');
+        $ill = DB::table('wellness')
+            ->whereIn('athlete_id', $ids)
+            ->where('day', $on->iso())
+            ->whereNotNull('ill')
+            ->orderBy('received_at')
+            ->pluck('ill', 'athlete_id');
         $this->fevers = $ill->filter(fn (string $how): bool => $how === 'fever')->map(fn (): int => 1)->all();
         $this->missing = DB::table('missing_counts')->whereIn('athlete_id', $ids)->pluck('count', 'athlete_id')->all();
-        $this->mornings = DB::table('soreness_reports')->whereIn('athlete_id', $ids)->where('moment', 'morning')->whereNull('withdrawn_at')->where('day', '<=', $upTo)
+        $this->mornings = DB::table('soreness_reports')
+            ->whereIn('athlete_id', $ids)
+            ->where('moment', 'morning')
+            ->whereNull('withdrawn_at')
+            ->where('day', '<=', $upTo)
             ->groupBy('athlete_id')->selectRaw('athlete_id, max(day) as day')->pluck('day', 'athlete_id')->all();
     }
 
@@ -100,10 +112,16 @@ final class ReadinessBook
     private function lastOfPlaces(array $ids, string $upTo): array
     {
         $before = $this->on->plus(-self::LOOK_BACK_DAYS)->iso();
-        $referring = array_column(array_filter(Kind::cases(), fn (Kind $kind): bool => Word::None->oneWorse($kind) === Word::Refer), 'value');
+        $referring = array_column(
+            array_filter(Kind::cases(), fn (Kind $kind): bool => Word::None->oneWorse($kind) === Word::Refer),
+            'value',
+        );
         $places = $this->reported($ids, $upTo)->where('site', '!=', Site::None->value)->groupBy('athlete_id', 'site', 'side')
             ->selectRaw('athlete_id, site, side, max(day) as day')->havingRaw('max(day) <= ?', [$before])
-            ->havingRaw('max(day) = max(case when kind in ('.implode(', ', array_fill(0, count($referring), '?')).') then day end)', $referring)->get();
+            ->havingRaw(
+                'max(day) = max(case when kind in ('.implode(', ', array_fill(0, count($referring), '?')).') then day end)',
+                $referring,
+            )->get();
         $days = [];
         foreach ($places as $place) {
             foreach (range(0, 2) as $back) {
@@ -111,23 +129,39 @@ final class ReadinessBook
             }
         }
 
-        return $this->reported($ids, $upTo)->whereIn('day', array_keys($days))->where('refers', false)->orderBy('received_at')->orderBy('id')->get()
-            ->filter(fn (object $row): bool => substr($row->day, 0, 10) <= $before && isset($days[substr($row->day, 0, 10)]["{$row->athlete_id}|{$row->site}|{$row->side}"]))->all();
+        return $this->reported($ids, $upTo)
+            ->whereIn('day', array_keys($days))
+            ->where('refers', false)
+            ->orderBy('received_at')
+            ->orderBy('id')
+            ->get()
+            ->filter(
+                fn (object $row): bool => substr($row->day, 0, 10) <= $before
+                    && isset($days[substr($row->day, 0, 10)]["{$row->athlete_id}|{$row->site}|{$row->side}"]),
+            )->all();
     }
 
     /** What is known around the reports: conditions a clinician set, and a fever. */
     private function around(string $athleteId): DayContext
     {
-        return new DayContext($this->conditions[$athleteId] ?? [], isset($this->fevers[$athleteId]), holdsOvernight: true, countsMissing: isset($this->missing[$athleteId]));
+        return new DayContext(
+            $this->conditions[$athleteId] ?? [],
+            isset($this->fevers[$athleteId]),
+            holdsOvernight: true,
+            countsMissing: isset($this->missing[$athleteId]),
+        );
     }
 
     /** @param  bool  $expected  of a day ahead: as if nothing were sore then; open referrals hold all the same */
     public function readiness(Athlete $athlete, ?Squad $squad, bool $expected = false): Readiness
     {
-        $calm = $expected ? [new SorenessReport(Instant::of("{$this->on->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)] : [];
+        $calm = $expected ? [
+            new SorenessReport(Instant::of("{$this->on->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0),
+        ] : [];
 
         return Readiness::on(
-            $this->on, $athlete->ageOn($this->on), [...$this->reports[$athlete->id] ?? [], ...$calm], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
+            $this->on, $athlete->ageOn($this->on), [...$this->reports[$athlete->id] ?? [], ...$calm],
+            $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
         );
     }
 
@@ -144,7 +178,10 @@ final class ReadinessBook
     /** What a report made now would mean, for a device that may have no connection. */
     public function stopTable(Athlete $athlete, ?Squad $squad): StopTable
     {
-        return StopTable::of($this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id));
+        return StopTable::of(
+            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [],
+            $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
+        );
     }
 
     /**
@@ -181,7 +218,8 @@ final class ReadinessBook
     }
 
     /**
-     * Soreness of the channels and the side that a rung loads. Arm and hand count on the throwing side alone; the trunk and the legs carry both.
+     * Soreness of the channels and the side that a rung loads. Arm and hand count on the throwing side alone; the trunk
+     * and the legs carry both.
      *
      * @param  list<Channel>  $channels
      * @return list<DaySoreness>
@@ -191,7 +229,12 @@ final class ReadinessBook
         $soreness = [];
         foreach ($this->reports[$athlete->id] ?? [] as $report) {
             $loaded = array_filter($report->site->channels(), fn (Channel $channel): bool => in_array($channel, $channels, true)
-                && ($report->side === null || $report->side === $athlete->throwing_side->value || $channel === Channel::Trunk || $channel === Channel::Landing));
+                && (
+                    $report->side === null
+                        || $report->side === $athlete->throwing_side->value
+                        || $channel === Channel::Trunk
+                        || $channel === Channel::Landing
+                ));
             // A report about another place still says that this one was asked about and not named.
             $soreness[] = new DaySoreness($this->dayOf($report), $report->moment, $loaded === [] ? 0 : $report->score);
         }

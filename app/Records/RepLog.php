@@ -36,7 +36,10 @@ final class RepLog
             $rung = $this->rung($sheet);
             $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [
                 'id' => $event['id'], 'sheet_id' => $sheet->id, 'block_id' => $event['block_id'], 'set_no' => $event['set_no'],
-                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null, 'verdict' => self::verdict($event, $rung), 'seen' => empty($event['seen']) ? null : json_encode($event['seen'], JSON_THROW_ON_ERROR), 'fault' => $event['fault'] ?? null, 'note' => $event['note'] ?? null,
+                'kind' => $event['kind'], 'target_id' => $event['target_id'] ?? null,
+                'verdict' => self::verdict($event, $rung),
+                'seen' => empty($event['seen']) ? null : json_encode($event['seen'], JSON_THROW_ON_ERROR),
+                'fault' => $event['fault'] ?? null, 'note' => $event['note'] ?? null,
                 'side' => $event['side'], 'effort' => $event['effort'] ?? null, 'distance_m' => $event['distance_m'] ?? null,
                 'at' => $event['at'], 'seq' => $event['seq'], 'device' => $event['device'], 'user_id' => $user->id, 'received_at' => $now,
             ], $events));
@@ -47,7 +50,13 @@ final class RepLog
                 $this->derive($sheet);
             }
 
-            return $new === count($events) ? [] : DB::table('rep_events')->whereIn('id', array_column($events, 'id'))->where('sheet_id', '!=', $sheet->id)->pluck('id')->all();
+            return $new === count($events)
+                ? []
+                : DB::table('rep_events')
+                    ->whereIn('id', array_column($events, 'id'))
+                    ->where('sheet_id', '!=', $sheet->id)
+                    ->pluck('id')
+                    ->all();
         });
     }
 
@@ -63,15 +72,28 @@ final class RepLog
         DB::table('work_sets')->insert($this->workSets($sheet, $standing, $blocks, $price));
         DailyTotals::refresh($athlete->id, $sheet->day()->iso());
 
-        $judged = array_values(array_filter($standing, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->judged && $rep->side === $blocks[$rep->block_id]->side->value));
+        $judged = array_values(
+            array_filter(
+                $standing,
+                fn (RepEvent $rep): bool => $blocks[$rep->block_id]->judged && $rep->side === $blocks[$rep->block_id]->side->value,
+            ),
+        );
         DB::table('rep_strips')->where('sheet_id', $sheet->id)->delete();
         if ($judged !== []) {
             $safety = $this->safetyFaults($sheet);
             DB::table('rep_strips')->insert([
-                'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder, 'rung' => $sheet->return_stage === null ? $sheet->rung : StageRung::id($sheet->return_stage),
+                'sheet_id' => $sheet->id, 'athlete_id' => $athlete->id, 'ladder' => $sheet->ladder,
+                'rung' => $sheet->return_stage === null ? $sheet->rung : StageRung::id($sheet->return_stage),
                 'day' => $sheet->day()->iso(), 'last_at' => $judged[count($judged) - 1]->at,
                 'marks' => RepStrip::write(SheetEvents::judged($judged, $safety)),
-                'varied' => RepStrip::write(SheetEvents::judged(array_values(array_filter($judged, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->kind === BlockKind::GameLike)), $safety)),
+                'varied' => RepStrip::write(
+                    SheetEvents::judged(
+                        array_values(
+                            array_filter($judged, fn (RepEvent $rep): bool => $blocks[$rep->block_id]->kind === BlockKind::GameLike),
+                        ),
+                        $safety,
+                    ),
+                ),
                 'checkpoints' => json_encode((object) self::byCheckpoint($judged, $this->rung($sheet)), JSON_THROW_ON_ERROR),
             ]);
         }
@@ -119,7 +141,11 @@ final class RepLog
     /** @return string|null the checkpoint a repetition failed on, as far as anybody said */
     public static function failedOn(RepEvent $rep, Rung $rung): ?string
     {
-        $seen = self::asSeen($rep->seen ?? []) ?: Seen::implied(self::required($rung), SheetEvents::isGood($rep), $rung->fault((string) $rep->fault)?->checkpoint);
+        $seen = self::asSeen($rep->seen ?? []) ?: Seen::implied(
+            self::required($rung),
+            SheetEvents::isGood($rep),
+            $rung->fault((string) $rep->fault)?->checkpoint,
+        );
 
         return $rep->verdict === 'not_good' ? array_search(false, $seen, true) ?: null : null;
     }
@@ -131,7 +157,8 @@ final class RepLog
     private static function byCheckpoint(array $judged, ?Rung $rung): array
     {
         return $rung === null ? [] : Seen::tally(self::required($rung), array_map(fn (RepEvent $rep): array => [
-            'good' => SheetEvents::isGood($rep), 'faulty' => $rung->fault((string) $rep->fault)?->checkpoint, 'seen' => $rep->seen === null ? null : self::asSeen($rep->seen),
+            'good' => SheetEvents::isGood($rep), 'faulty' => $rung->fault((string) $rep->fault)?->checkpoint,
+            'seen' => $rep->seen === null ? null : self::asSeen($rep->seen),
         ], $judged));
     }
 
@@ -159,10 +186,14 @@ final class RepLog
             $block = $blocks[$reps[0]->block_id];
             $dose = $block->dose($this->library);
             $set = new WorkSet(
-                $sheet->day(), $sheet->id, $dose->skill, count($reps), $reps[0]->effort, $dose->object->implement, $reps[0]->distance_m, null,
-                $dose->object->massKg, $dose->object->referenceMassKg, Side::from($reps[0]->side), $dose->surface, $dose->legs, $dose->dropCm,
+                $sheet->day(), $sheet->id, $dose->skill, count($reps), $reps[0]->effort, $dose->object->implement,
+                $reps[0]->distance_m, null,
+                $dose->object->massKg, $dose->object->referenceMassKg, Side::from($reps[0]->side), $dose->surface,
+                $dose->legs, $dose->dropCm,
             );
-            $rows[] = self::row($sheet->athlete_id, $set, 'courtside', $block->object, $block->id) + DailyTotals::toColumns($price->of($set));
+            $rows[] = self::row(
+                $sheet->athlete_id, $set, 'courtside', $block->object, $block->id,
+            ) + DailyTotals::toColumns($price->of($set));
         }
 
         return $rows;
@@ -173,7 +204,8 @@ final class RepLog
     {
         return [
             'athlete_id' => $athleteId, 'day' => $set->day->iso(), 'session' => $set->session, 'block_id' => $blockId, 'source' => $source,
-            'skill' => $set->skill->id, 'reps' => $set->reps, 'effort' => $set->effort, 'object' => $object, 'implement' => $set->implement->value,
+            'skill' => $set->skill->id, 'reps' => $set->reps, 'effort' => $set->effort, 'object' => $object,
+            'implement' => $set->implement->value,
             'side' => $set->side->value, 'surface' => $set->surface?->value, 'distance_m' => $set->distanceM, 'speed_ms' => $set->speedMs,
             'legs' => $set->legs, 'drop_cm' => $set->dropCm,
         ];

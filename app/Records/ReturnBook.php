@@ -32,7 +32,12 @@ final class ReturnBook
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $all = PlayReturn::with(['attempts', 'clearances', 'measures'])->whereIn('athlete_id', $ids)->where('state', '!=', 'closed')->orderBy('opened_on')->orderBy('created_at')->get();
+        $all = PlayReturn::with(['attempts', 'clearances', 'measures'])
+            ->whereIn('athlete_id', $ids)
+            ->where('state', '!=', 'closed')
+            ->orderBy('opened_on')
+            ->orderBy('created_at')
+            ->get();
         $days = [];
         foreach ($all as $return) {
             $this->returns[$return->athlete_id][] = $return;
@@ -92,7 +97,10 @@ final class ReturnBook
         ))->values()->all();
     }
 
-    /** The morning after: what was entered by hand, else the worst the report of that morning says of the returning channel; null until reported. */
+    /**
+     * The morning after: what was entered by hand, else the worst the report of that morning says of the returning
+     * channel; null until reported.
+     */
     public function nextMorning(PlayReturn $return, ReturnAttempt $attempt): ?int
     {
         if ($attempt->morning_entered !== null) {
@@ -102,7 +110,10 @@ final class ReturnBook
         if ($reports === []) {
             return null;
         }
-        $scores = array_map(fn (object $report): int => Site::from($report->site)->sharesChannelWith($return->site) ? (int) $report->score : 0, $reports);
+        $scores = array_map(
+            fn (object $report): int => Site::from($report->site)->sharesChannelWith($return->site) ? (int) $report->score : 0,
+            $reports,
+        );
 
         return max($scores);
     }
@@ -112,7 +123,9 @@ final class ReturnBook
     {
         $latest = $return->measures->keyBy('criterion');
 
-        return array_values(array_filter($return->programmeAsOpened()->stages[$return->stage]->criteria, function (StageCriterion $criterion) use ($latest): bool {
+        return array_values(array_filter($return->programmeAsOpened()->stages[$return->stage]->criteria, function (
+            StageCriterion $criterion,
+        ) use ($latest): bool {
             $measure = $latest[$criterion->id] ?? null;
 
             return $measure === null || ! $criterion->isMet((float) $measure->injured, (float) $measure->sound);
@@ -122,8 +135,15 @@ final class ReturnBook
     /** @return list<StageClearance> */
     public static function clearances(PlayReturn $return, Day $on): array
     {
-        $upTo = $return->clearances->filter(fn (ReturnClearance $clearance): bool => substr($clearance->document_date, 0, 10) <= $on->iso());
+        $upTo = $return->clearances->filter(
+            fn (ReturnClearance $clearance): bool => substr($clearance->document_date, 0, 10) <= $on->iso(),
+        );
 
-        return $upTo->map(fn (ReturnClearance $clearance): StageClearance => new StageClearance(Day::of(substr($clearance->document_date, 0, 10)), $clearance->through_stage))->values()->all();
+        return $upTo->map(
+            fn (ReturnClearance $clearance): StageClearance => new StageClearance(
+                Day::of(substr($clearance->document_date, 0, 10)),
+                $clearance->through_stage,
+            ),
+        )->values()->all();
     }
 }

@@ -38,7 +38,11 @@ final class ReturnDesk
     /** A missed morning report may be entered by hand for so many hours. */
     private const MORNING_ENTRY_HOURS = 48;
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly ProgrammeBook $programmes) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly LoadBook $loads,
+        private readonly ProgrammeBook $programmes,
+    ) {}
 
     /** @param  array{id: string, programme: string, ladder: string, site: string, side: string|null}  $given validated */
     public function open(Athlete $athlete, array $given, User $by): PlayReturn
@@ -51,16 +55,24 @@ final class ReturnDesk
             if ((new ReturnBook([$athlete], $on))->open($athlete->id, $given['ladder']) !== null) {
                 throw new Problem(409, 'Already on the way back', 'There is an open return on this ladder. Finish or close it first.');
             }
-            $kept = $this->programmes->all($by->workspace_id)[$given['programme']] ?? throw new Problem(422, 'No such programme', 'Choose one of the programmes.', ['programme' => ['No such programme.']]);
+            $kept = $this->programmes->all($by->workspace_id)[$given['programme']]
+                ?? throw new Problem(422, 'No such programme', 'Choose one of the programmes.', ['programme' => ['No such programme.']]);
             $programme = $kept['document'];
             $ladder = $this->library->ladder($given['ladder']);
             if (! in_array($ladder->skill->family, $programme->families, true)) {
-                throw new Problem(422, 'Another programme is needed', "“{$programme->name}” is not made for “{$ladder->name}”.", ['programme' => ['This programme is for another kind of skill.']]);
+                throw new Problem(
+                    422,
+                    'Another programme is needed',
+                    "“{$programme->name}” is not made for “{$ladder->name}”.",
+                    ['programme' => ['This programme is for another kind of skill.']],
+                );
             }
             $return = PlayReturn::query()->create([
-                'id' => $given['id'], 'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version,
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'programme' => $programme->id,
+                'programme_version' => $programme->version,
                 'definition' => $kept['definition'],
-                'ladder' => $ladder->id, 'site' => $given['site'], 'side' => $given['side'], 'usual_week' => $this->usualWeek($athlete, $programme->channel, $on),
+                'ladder' => $ladder->id, 'site' => $given['site'], 'side' => $given['side'],
+                'usual_week' => $this->usualWeek($athlete, $programme->channel, $on),
                 'opened_on' => $on->iso(), 'opened_by' => $by->id,
             ]);
             Audit::of($by, $athlete, 'return opened', ['programme' => $programme->name]);
@@ -95,7 +107,12 @@ final class ReturnDesk
             if (Sent::before('return_measures', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
-            ReturnMeasure::query()->create([...$given, 'return_id' => $return->id, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now()]);
+            ReturnMeasure::query()->create([
+                ...$given,
+                'return_id' => $return->id,
+                'recorded_by' => $by->id,
+                'recorded_at' => Carbon::now(),
+            ]);
             $this->changed($return->athlete, $by->workspace->today());
         });
     }
@@ -105,15 +122,29 @@ final class ReturnDesk
     {
         return DB::transaction(function () use ($return, $day, $by): Sheet {
             $squad = $return->athlete->squads()->orderBy('squads.id')->firstOrFail();
-            $there = Sheet::query()->where('athlete_id', $return->athlete_id)->where('held_on', $day->iso())->where('ladder', $return->ladder)->where('state', '!=', 'finished')->first();
+            $there = Sheet::query()
+                ->where('athlete_id', $return->athlete_id)
+                ->where('held_on', $day->iso())
+                ->where('ladder', $return->ladder)
+                ->where('state', '!=', 'finished')
+                ->first();
             if ($there !== null) {
                 return $there;
             }
-            $session = TrainingSession::query()->firstOrCreate(['squad_id' => $squad->id, 'held_on' => $day->iso()], ['starts_at' => '17:00', 'title' => 'Return session']);
-            $placement = Placement::query()->where('athlete_id', $return->athlete_id)->where('ladder', $return->ladder)->orderByDesc('entered_at')->firstOrFail();
+            $session = TrainingSession::query()->firstOrCreate(
+                ['squad_id' => $squad->id, 'held_on' => $day->iso()],
+                ['starts_at' => '17:00', 'title' => 'Return session'],
+            );
+            $placement = Placement::query()
+                ->where('athlete_id', $return->athlete_id)
+                ->where('ladder', $return->ladder)
+                ->orderByDesc('entered_at')
+                ->firstOrFail();
             $sheet = Sheet::query()->create([
-                'training_session_id' => $session->id, 'athlete_id' => $return->athlete_id, 'held_on' => $day->iso(), 'ladder' => $return->ladder,
-                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+                'training_session_id' => $session->id, 'athlete_id' => $return->athlete_id, 'held_on' => $day->iso(),
+                'ladder' => $return->ladder,
+                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
+                'state' => 'planned', 'version' => 0,
             ]);
             SheetDesk::fitAfterCommit($sheet);
             Audit::of($by, $return->athlete, 'return session planned', ['day' => $day->iso()]);
@@ -141,10 +172,20 @@ final class ReturnDesk
     {
         $hours = self::hoursSinceMorning($attempt, $by);
         if ($hours < 0) {
-            throw new Problem(422, 'Too early', 'The morning after has not come yet.', ['score' => ['The morning after has not come yet.']]);
+            throw new Problem(
+                422,
+                'Too early',
+                'The morning after has not come yet.',
+                ['score' => ['The morning after has not come yet.']],
+            );
         }
         if ($hours > self::MORNING_ENTRY_HOURS) {
-            throw new Problem(422, 'Too late', 'A missed morning may be entered for 48 hours. It stays not reported, which is never a pass; repeat the stage.', ['score' => ['More than 48 hours ago.']]);
+            throw new Problem(
+                422,
+                'Too late',
+                'A missed morning may be entered for 48 hours. It stays not reported, which is never a pass; repeat the stage.',
+                ['score' => ['More than 48 hours ago.']],
+            );
         }
         DB::transaction(function () use ($return, $attempt, $score, $by): void {
             $attempt->update(['morning_entered' => $score]);
@@ -164,10 +205,15 @@ final class ReturnDesk
             $athlete = $return->athlete;
             $day = new AthleteDay($athlete, $on);
             [$book, $readiness] = [$day->returns, $day->readiness];
-            $fresh = $book->open($athlete->id, $return->ladder) ?? throw new Problem(409, 'Ended meanwhile', 'This return is not open any more.');
+            $fresh = $book->open($athlete->id, $return->ladder)
+                ?? throw new Problem(409, 'Ended meanwhile', 'This return is not open any more.');
             $work = $book->work($fresh, $readiness);
             if ($work->step->action !== $given['action'] || $work->step->stage !== $given['stage']) {
-                throw new Problem(409, 'Changed meanwhile', 'What comes next has changed since you looked: '.ReturnWording::sentence($fresh, $work).' Load the page again.');
+                throw new Problem(
+                    409,
+                    'Changed meanwhile',
+                    'What comes next has changed since you looked: '.ReturnWording::sentence($fresh, $work).' Load the page again.',
+                );
             }
             if (! in_array($given['action'], ['advance', 'step_back', 'restart', 'done'], true)) {
                 throw new Problem(422, 'Nothing to accept', ReturnWording::sentence($fresh, $work));
@@ -177,9 +223,19 @@ final class ReturnDesk
             }
             $last = $fresh->attempts->last();
             ReturnStepTaken::query()->create([
-                'id' => $given['id'], 'return_id' => $fresh->id, 'attempt_id' => $last?->id, 'action' => $given['action'], 'from_stage' => $fresh->stage,
+                'id' => $given['id'], 'return_id' => $fresh->id, 'attempt_id' => $last?->id,
+                'action' => $given['action'], 'from_stage' => $fresh->stage,
                 'to_stage' => $given['stage'], 'not_before' => $work->step->notBefore?->iso(),
-                'evidence' => ['sentence' => ReturnWording::sentence($fresh, $work), 'attempts' => $fresh->attempts->map(fn (ReturnAttempt $attempt): string => ReturnWording::attempt($fresh, $attempt, $book->nextMorning($fresh, $attempt)))->all()],
+                'evidence' => [
+                    'sentence' => ReturnWording::sentence($fresh, $work),
+                    'attempts' => $fresh->attempts->map(
+                        fn (ReturnAttempt $attempt): string => ReturnWording::attempt(
+                            $fresh,
+                            $attempt,
+                            $book->nextMorning($fresh, $attempt),
+                        ),
+                    )->all(),
+                ],
                 'decided_by' => $by->id, 'decided_at' => Carbon::now(),
             ]);
             $fresh->update($given['action'] === 'done'
@@ -206,21 +262,30 @@ final class ReturnDesk
         if ($return === null || $return->state !== 'open' || $doneOfStage === 0 || $word === Word::Unknown) {
             return;
         }
-        $reports = DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
-            Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->score,
+        $reports = DB::table('soreness_reports')->where(
+            'athlete_id',
+            $sheet->athlete_id,
+        )->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
+            Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
+            Kind::from($row->kind), (int) $row->score,
         ))->all();
         $read = AttemptReading::of(
-            $sheet->day(), $sheet->return_stage, $return->programmeAsOpened()->stages[$sheet->return_stage], $return->site, $reports, $this->school($sheet), $doneOfStage, $goodRate,
+            $sheet->day(), $sheet->return_stage, $return->programmeAsOpened()->stages[$sheet->return_stage],
+            $return->site, $reports, $this->school($sheet), $doneOfStage, $goodRate,
         );
         ReturnAttempt::query()->updateOrCreate(['sheet_id' => $sheet->id], [
-            'return_id' => $return->id, 'day' => $read->day->iso(), 'stage' => $read->stage, 'completed' => $read->completed, 'during' => $read->during, 'eased' => $read->eased,
+            'return_id' => $return->id, 'day' => $read->day->iso(), 'stage' => $read->stage,
+            'completed' => $read->completed, 'during' => $read->during, 'eased' => $read->eased,
             'joint_sore' => $read->jointSore, 'red_flag' => $read->redFlag, 'recorded_by' => $by->id, 'recorded_at' => Carbon::now(),
         ]);
     }
 
     private function school(Sheet $sheet): School
     {
-        return (new ReadinessBook([], $sheet->day()))->school($sheet->athlete()->firstOrFail(), $sheet->trainingSession()->with('squad')->firstOrFail()->squad);
+        return (new ReadinessBook([], $sheet->day()))->school(
+            $sheet->athlete()->firstOrFail(),
+            $sheet->trainingSession()->with('squad')->firstOrFail()->squad,
+        );
     }
 
     private function refuseWhenNotMet(PlayReturn $return, Word $word): void
@@ -231,7 +296,12 @@ final class ReturnDesk
             throw new Problem(422, 'Something is still to be measured', "Before this stage is left: {$names}.", ['criteria' => [$names]]);
         }
         if ($word !== Word::Full) {
-            throw new Problem(422, 'Not on this day', 'Nobody moves on while the word of the returning place is not Full.', ['action' => ['The word is not Full.']]);
+            throw new Problem(
+                422,
+                'Not on this day',
+                'Nobody moves on while the word of the returning place is not Full.',
+                ['action' => ['The word is not Full.']],
+            );
         }
     }
 

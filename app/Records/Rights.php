@@ -33,16 +33,30 @@ final class Rights
             return $people;
         }
         if (! $by->squads()->exists()) {
-            return $people->where(fn ($those) => $those->where('id', $by->id)->orWhere(fn ($others) => $others->where('role', '!=', Role::Clinician->value)->where('id', '!=', (int) $by->workspace->head_id)));
+            return $people->where(
+                fn ($those) => $those->where('id', $by->id)->orWhere(
+                    fn ($others) => $others->where('role', '!=', Role::Clinician->value)->where('id', '!=', (int) $by->workspace->head_id),
+                ),
+            );
         }
         $squads = $by->visibleSquads()->pluck('id')->all();
         $athletes = $by->visibleAthletes()->pluck('id')->all();
-        $onlyThese = fn (string $table, string $column, array $ids) => fn ($bonds) => $bonds->from($table)->whereColumn("{$table}.user_id", 'users.id')->whereNotIn($column, $ids);
+        $onlyThese = fn (string $table, string $column, array $ids) => fn ($bonds) => $bonds
+            ->from($table)
+            ->whereColumn("{$table}.user_id", 'users.id')
+            ->whereNotIn($column, $ids);
 
         return $people->where(fn ($those) => $those->where('id', $by->id)->orWhere(fn ($others) => $others
             ->where('role', '!=', Role::Clinician->value)->where('id', '!=', (int) $by->workspace->head_id)
-            ->where(fn ($bound) => $bound->whereIn('id', DB::table('squad_user')->select('user_id'))->orWhereIn('id', DB::table('athlete_user')->select('user_id')))
-            ->whereNotExists($onlyThese('squad_user', 'squad_id', $squads))->whereNotExists($onlyThese('athlete_user', 'athlete_id', $athletes))));
+            ->where(
+                fn ($bound) => $bound->whereIn('id', DB::table('squad_user')->select('user_id'))->orWhereIn(
+                    'id',
+                    DB::table('athlete_user')->select('user_id'),
+                ),
+            )
+            ->whereNotExists($onlyThese('squad_user', 'squad_id', $squads))->whereNotExists(
+                $onlyThese('athlete_user', 'athlete_id', $athletes),
+            )));
     }
 
     /** @throws Problem */
@@ -61,7 +75,12 @@ final class Rights
     public static function refuseInvitation(User $by, Role $role, array $squads): void
     {
         if ($role === Role::Coach && $squads === [] && $by->squads()->exists()) {
-            throw new Problem(422, 'A squad is needed', 'Without a squad a coach sees the whole club, and you do not. Choose one of your squads.', ['squads' => ['Choose at least one.']]);
+            throw new Problem(
+                422,
+                'A squad is needed',
+                'Without a squad a coach sees the whole club, and you do not. Choose one of your squads.',
+                ['squads' => ['Choose at least one.']],
+            );
         }
         if ($role === Role::Clinician && ! self::isHead($by)) {
             throw new Problem(403, 'Not yours to do', 'A clinician is invited by the head coach, and confirmed face to face.');
@@ -80,7 +99,12 @@ final class Rights
             throw new Problem(403, 'Not yours to do', 'Only the head coach hands the club over.');
         }
         if (! self::mayBeHead($to)) {
-            throw new Problem(422, 'Not this account', 'The club is handed over to a coach who sees the whole club.', ['person' => ['Choose a coach of the whole club.']]);
+            throw new Problem(
+                422,
+                'Not this account',
+                'The club is handed over to a coach who sees the whole club.',
+                ['person' => ['Choose a coach of the whole club.']],
+            );
         }
         DB::transaction(function () use ($by, $to): void {
             $by->workspace->update(['head_id' => $to->id]);
@@ -98,7 +122,12 @@ final class Rights
             throw new Problem(409, 'Nothing to confirm', 'This account waits for no code.');
         }
         if (! hash_equals($clinician->code, trim($code))) {
-            throw new Problem(422, 'Not this code', 'This is not the code on the clinician’s screen. Look at it together and type it again.', ['code' => ['Not this code.']]);
+            throw new Problem(
+                422,
+                'Not this code',
+                'This is not the code on the clinician’s screen. Look at it together and type it again.',
+                ['code' => ['Not this code.']],
+            );
         }
         DB::transaction(function () use ($by, $clinician): void {
             $clinician->update(['confirmed_at' => Carbon::now(), 'confirmed_by' => $by->id, 'code' => null]);

@@ -54,10 +54,15 @@ final class RosterDesk
         return DB::transaction(function () use ($squad, $given, $by): Athlete {
             $athlete = Athlete::query()->find($given['id']);
             if ($athlete !== null) {
-                return $by->visibleAthletes()->whereKey($athlete->id)->exists() ? $athlete : throw new Problem(409, 'Not added', 'This id is taken. Load the page again.');
+                return $by->visibleAthletes()->whereKey($athlete->id)->exists()
+                    ? $athlete
+                    : throw new Problem(409, 'Not added', 'This id is taken. Load the page again.');
             }
             $athlete = Athlete::query()->create([...$given, 'workspace_id' => $by->workspace_id]);
-            $athlete->squads()->attach($squad->id, ['position' => 1 + (int) DB::table('athlete_squad')->where('squad_id', $squad->id)->max('position')]);
+            $athlete->squads()->attach(
+                $squad->id,
+                ['position' => 1 + (int) DB::table('athlete_squad')->where('squad_id', $squad->id)->max('position')],
+            );
             Audit::of($by, $athlete, 'athlete added');
 
             return $athlete;
@@ -80,7 +85,12 @@ final class RosterDesk
         DB::transaction(function () use ($athlete, $ladderId, $rungId, $by): void {
             $ladder = app(LadderShelf::class)->ladder($by, $ladderId);
             if ($ladder->rung($rungId) === null) {
-                throw new Problem(422, 'No such rung', "“{$ladder->name}” has no such rung.", ['rung' => ['Choose a rung of this ladder.']]);
+                throw new Problem(
+                    422,
+                    'No such rung',
+                    "“{$ladder->name}” has no such rung.",
+                    ['rung' => ['Choose a rung of this ladder.']],
+                );
             }
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
                 throw new Problem(409, 'On this ladder already', 'Moving up or down is decided at the gate, with its evidence.');
@@ -107,7 +117,12 @@ final class RosterDesk
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->update(['left_on' => $today]) === 0) {
                 throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.');
             }
-            $athlete->sheets()->where('ladder', $ladderId)->where('held_on', '>=', $today)->where('state', 'planned')->get()->each->delete();
+            $athlete->sheets()
+                ->where('ladder', $ladderId)
+                ->where('held_on', '>=', $today)
+                ->where('state', 'planned')
+                ->get()->each
+                ->delete();
             Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
             Athlete::raiseRevision($athlete->id);
         });
@@ -116,7 +131,8 @@ final class RosterDesk
     /**
      * A session of the squad on a day: a fitted sheet for everybody who stands on a ladder and has none that day.
      *
-     * @param  array{day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null}  $given  validated; ladders: those to work on, null the one each is on last
+     * @param  array{day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null}  $given  validated;
+     *         ladders: those to work on, null the one each is on last
      * @return array{int, list<string>} how many sheets were made, and who was left out
      */
     public function planSession(Squad $squad, array $given, User $by): array
@@ -124,14 +140,29 @@ final class RosterDesk
         return DB::transaction(function () use ($squad, $given, $by): array {
             $day = Day::of($given['day']);
             $minutes = isset($given['minutes']) ? (int) $given['minutes'] : null;
-            $session = TrainingSession::query()->create(['squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'], 'minutes' => $minutes, 'objects' => $given['objects'] ?? null]);
+            $session = TrainingSession::query()->create([
+                'squad_id' => $squad->id,
+                'held_on' => $day->iso(),
+                'starts_at' => $given['starts_at'],
+                'title' => $given['title'],
+                'minutes' => $minutes,
+                'objects' => $given['objects'] ?? null,
+            ]);
             $made = 0;
             $left = [];
             foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-                $standing = Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->get()->keyBy('ladder')->sortByDesc('entered_at')->values();
+                $standing = Placement::standing()
+                    ->where('athlete_id', $athlete->id)
+                    ->orderBy('entered_at')
+                    ->get()
+                    ->keyBy('ladder')
+                    ->sortByDesc('entered_at')
+                    ->values();
                 $chosen = isset($given['ladders']) ? $standing->whereIn('ladder', $given['ladders'])->values() : $standing->take(1);
                 if ($chosen->isEmpty()) {
-                    $left[] = $standing->isEmpty() ? "{$athlete->given_name} stands on no ladder yet" : "{$athlete->given_name} stands on none of these ladders";
+                    $left[] = $standing->isEmpty()
+                        ? "{$athlete->given_name} stands on no ladder yet"
+                        : "{$athlete->given_name} stands on none of these ladders";
                 }
                 foreach ($chosen as $placement) {
                     if (Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $day->iso())->where('ladder', $placement->ladder)->exists()) {
@@ -140,8 +171,10 @@ final class RosterDesk
                         continue;
                     }
                     $sheet = Sheet::query()->create([
-                        'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $placement->ladder,
-                        'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+                        'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(),
+                        'ladder' => $placement->ladder,
+                        'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
+                        'state' => 'planned', 'version' => 0,
                         // Two skills in one session share its minutes.
                         'pace' => $minutes === null ? null : ['minutes' => intdiv($minutes, $chosen->count())],
                     ]);
@@ -150,7 +183,12 @@ final class RosterDesk
                 }
             }
             if ($made === 0) {
-                throw new Problem(422, 'Nobody to plan for', $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.', ['day' => ['Nobody to plan for.']]);
+                throw new Problem(
+                    422,
+                    'Nobody to plan for',
+                    $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.',
+                    ['day' => ['Nobody to plan for.']],
+                );
             }
             Audit::of($by, null, 'session planned', ['day' => $day->iso(), 'sheets' => $made]);
 

@@ -58,15 +58,23 @@ final class RuleSetBook extends VersionedBook
         if (in_array($squad->rule_set, $this->library->ruleSetIds(), true)) {
             return $this->shipped($squad->rule_set);
         }
-        $row = DB::table('rule_sets')->where('workspace_id', $squad->workspace_id)->where('slug', $squad->rule_set)->orderByDesc('version')->first();
+        $row = DB::table('rule_sets')
+            ->where('workspace_id', $squad->workspace_id)
+            ->where('slug', $squad->rule_set)
+            ->orderByDesc('version')
+            ->first();
 
-        return $row === null ? throw new \RuntimeException("Squad {$squad->id} is held to a rule set “{$squad->rule_set}” that is not there.") : $this->read(Node::parse($row->definition));
+        return $row === null
+            ? throw new \RuntimeException("Squad {$squad->id} is held to a rule set “{$squad->rule_set}” that is not there.")
+            : $this->read(Node::parse($row->definition));
     }
 
     /** @return string changes whenever the rules in force for the squad do, as long as the library files do not */
     public function versionOf(Squad $squad): string
     {
-        $version = in_array($squad->rule_set, $this->library->ruleSetIds(), true) ? 'shipped' : DB::table('rule_sets')->where('workspace_id', $squad->workspace_id)->where('slug', $squad->rule_set)->max('version');
+        $version = in_array($squad->rule_set, $this->library->ruleSetIds(), true)
+            ? 'shipped'
+            : DB::table('rule_sets')->where('workspace_id', $squad->workspace_id)->where('slug', $squad->rule_set)->max('version');
 
         return "{$squad->workspace_id} {$squad->rule_set} {$version}";
     }
@@ -89,7 +97,12 @@ final class RuleSetBook extends VersionedBook
         DB::transaction(function () use ($squad, $slug, $by): void {
             $all = $this->all($by->workspace_id);
             if (! isset($all[$slug])) {
-                throw new Problem(422, 'No such rule set', 'Choose one of the rule sets of this club.', ['rule_set' => ['Choose one of the rule sets of this club.']]);
+                throw new Problem(
+                    422,
+                    'No such rule set',
+                    'Choose one of the rule sets of this club.',
+                    ['rule_set' => ['Choose one of the rule sets of this club.']],
+                );
             }
             $squad->update(['rule_set' => $slug]);
             Audit::of($by, null, 'rule set assigned', ['squad' => $squad->name, 'rule_set' => $all[$slug]['document']->name]);
@@ -112,14 +125,34 @@ final class RuleSetBook extends VersionedBook
     public function share(Athlete $athlete, string $limitId, float $share, string $reason, User $by): void
     {
         DB::transaction(function () use ($athlete, $limitId, $share, $reason, $by): void {
-            $known = array_filter($this->of($athlete->squads()->orderBy('squads.id')->firstOrFail())->limits, fn (Limit $limit): bool => $limit->baseId() === $limitId && $limit->isScalable());
+            $known = array_filter(
+                $this->of($athlete->squads()->orderBy('squads.id')->firstOrFail())->limits,
+                fn (Limit $limit): bool => $limit->baseId() === $limitId && $limit->isScalable(),
+            );
             if ($known === []) {
-                throw new Problem(422, 'No such limit', 'Only a limit with an amount can be more or less for one athlete.', ['limit_id' => ['Only a limit with an amount can be changed.']]);
+                throw new Problem(
+                    422,
+                    'No such limit',
+                    'Only a limit with an amount can be more or less for one athlete.',
+                    ['limit_id' => ['Only a limit with an amount can be changed.']],
+                );
             }
             if ($share > 1 && mb_strlen(trim($reason)) < self::LONG_ENOUGH_REASON) {
-                throw new Problem(422, 'A reason is needed', 'To allow one athlete more than the rule set, write why, in a sentence. Tighter needs none.', ['reason' => ['Write why, in a sentence.']]);
+                throw new Problem(
+                    422,
+                    'A reason is needed',
+                    'To allow one athlete more than the rule set, write why, in a sentence. Tighter needs none.',
+                    ['reason' => ['Write why, in a sentence.']],
+                );
             }
-            DB::table('limit_shares')->insert(['athlete_id' => $athlete->id, 'limit_id' => $limitId, 'share' => $share, 'reason' => trim($reason) === '' ? null : trim($reason), 'set_by' => $by->id, 'set_at' => Carbon::now()]);
+            DB::table('limit_shares')->insert([
+                'athlete_id' => $athlete->id,
+                'limit_id' => $limitId,
+                'share' => $share,
+                'reason' => trim($reason) === '' ? null : trim($reason),
+                'set_by' => $by->id,
+                'set_at' => Carbon::now(),
+            ]);
             Audit::of($by, $athlete, 'limit changed for one athlete', ['limit' => $limitId, 'share' => $share, 'reason' => $reason]);
             Athlete::raiseRevision($athlete->id);
             SheetDesk::refitFrom($athlete, $by->workspace->today());
@@ -128,7 +161,8 @@ final class RuleSetBook extends VersionedBook
 
     /**
      * @param  list<string>  $athleteIds
-     * @return array<string, array<string, object{share: float, reason: string|null, by: string, set_at: string}>> the shares in force, by athlete and limit
+     * @return array<string, array<string, object{share: float, reason: string|null, by: string, set_at: string}>> the
+     *         shares in force, by athlete and limit
      */
     public static function shares(array $athleteIds): array
     {

@@ -28,8 +28,10 @@ final class ScoreDesk
         }
         $now = Carbon::now($by->workspace->timezone);
         DB::transaction(fn () => Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id]) || DB::table('scores')->insert([
-            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'], 'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
-            'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value, 'goal' => $given['goal'], 'taken_by' => $by->id,
+            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'],
+            'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
+            'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value,
+            'goal' => $given['goal'], 'taken_by' => $by->id,
         ]));
     }
 
@@ -40,7 +42,12 @@ final class ScoreDesk
             return;
         }
         $ladders = (new AthleteDay($athlete, $by->workspace->today()))->ladders;
-        $placement = $ladders->placementsOf($athlete)[$ladderId] ?? throw new Problem(422, 'Not on this ladder', 'The athlete has no place on this ladder.', ['ladder' => ['The athlete has no place on this ladder.']]);
+        $placement = $ladders->placementsOf($athlete)[$ladderId] ?? throw new Problem(
+            422,
+            'Not on this ladder',
+            'The athlete has no place on this ladder.',
+            ['ladder' => ['The athlete has no place on this ladder.']],
+        );
         if ($ladders->rung($placement)->outcomeIgnored) {
             $why = "On “{$ladders->rung($placement)->name}” where it lands is not looked at yet.";
             throw new Problem(422, 'Not scored yet', "{$why} Judge the movement; keep the score for later.", ['ladder' => [$why]]);
@@ -51,10 +58,18 @@ final class ScoreDesk
     public static function read(ScoreKind $kind, array $seen): Score
     {
         return match ($kind) {
-            ScoreKind::TargetRound => Score::targetRound(array_map(fn (array $zone): array => array_map(boolval(...), array_values($zone)), array_values($seen['zones'])), (int) $seen['points_each']),
+            ScoreKind::TargetRound => Score::targetRound(
+                array_map(fn (array $zone): array => array_map(boolval(...), array_values($zone)), array_values($seen['zones'])),
+                (int) $seen['points_each'],
+            ),
             ScoreKind::ClearTargets => Score::clearTargets((int) $seen['throws'], (int) $seen['targets']),
             ScoreKind::InARow => Score::inARow(array_map(boolval(...), array_values($seen['attempts']))),
-            ScoreKind::ServeGame => Score::serveGame(array_map(fn (array $point): array => [(bool) $point[0], $point[1] === null ? null : (bool) $point[1]], array_values($seen['points']))),
+            ScoreKind::ServeGame => Score::serveGame(
+                array_map(
+                    fn (array $point): array => [(bool) $point[0], $point[1] === null ? null : (bool) $point[1]],
+                    array_values($seen['points']),
+                ),
+            ),
             ScoreKind::Grouping => Score::grouping(self::points($seen)),
         };
     }

@@ -47,27 +47,59 @@ final class SeasonDesk
         $athlete = $season->athlete;
         $day = new AthleteDay($athlete, $today, $season->squad);
         $ladder = $this->library->ladder($season->ladder);
-        $placement = $day->ladders->placementsOf($athlete)[$ladder->id] ?? throw new Problem(422, 'Not on this ladder', "{$athlete->given_name} has no place on “{$ladder->name}”. Place the athlete first, under Intake.", ['ladder' => ['Not on this ladder yet.']]);
-        $own = Sheet::query()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->where('held_on', '>=', $today->iso())->where('state', 'planned')->where('edited', false)->pluck('id')->all();
-        $beside = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => ! in_array($set->session, $own, true) && ! $this->isMatch($set, $day->load->fixtures, $athlete->id)));
-        $calm = Readiness::on($today, $day->load->age, [new SorenessReport(Instant::of("{$today->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
+        $placement = $day->ladders->placementsOf($athlete)[$ladder->id] ?? throw new Problem(
+            422,
+            'Not on this ladder',
+            "{$athlete->given_name} has no place on “{$ladder->name}”. Place the athlete first, under Intake.",
+            ['ladder' => ['Not on this ladder yet.']],
+        );
+        $own = Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladder->id)
+            ->where('held_on', '>=', $today->iso())
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->pluck('id')
+            ->all();
+        $beside = array_values(
+            array_filter(
+                $day->load->plans,
+                fn (CostedSet $set): bool => ! in_array($set->session, $own, true)
+                    && ! $this->isMatch($set, $day->load->fixtures, $athlete->id),
+            ),
+        );
+        $calm = Readiness::on(
+            $today,
+            $day->load->age,
+            [new SorenessReport(Instant::of("{$today->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
         // Today's own words hold today; tomorrow is planned as if nothing were sore.
         $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
 
         return SeasonPlanner::plan(
-            $this->ask($season, $today, $day->load->fixtures), $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)), $this->standing($athlete, $placement), $day->load->price, $day->load->record,
+            $this->ask($season, $today, $day->load->fixtures),
+            $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)), $this->standing($athlete, $placement),
+            $day->load->price, $day->load->record,
             $day->limits, $athlete->throwing_side, $first, $calm, $this->wayBack($day, $ladder->id, $ladder->skill->id), $beside,
         );
     }
 
     private function isMatch(CostedSet $set, FixtureBook $fixtures, string $athleteId): bool
     {
-        return in_array($set->session, array_map(fn (Fixture $each): string => "match {$each->id}", $fixtures->ahead($athleteId, Fixture::MATCH)), true);
+        return in_array(
+            $set->session,
+            array_map(fn (Fixture $each): string => "match {$each->id}", $fixtures->ahead($athleteId, Fixture::MATCH)),
+            true,
+        );
     }
 
     private function ask(Season $season, Day $today, FixtureBook $fixtures): SeasonAsk
     {
-        $matches = array_map(fn (Fixture $each) => $each->event($this->library->skills()), $fixtures->ahead($season->athlete_id, Fixture::MATCH));
+        $matches = array_map(
+            fn (Fixture $each) => $each->event($this->library->skills()),
+            $fixtures->ahead($season->athlete_id, Fixture::MATCH),
+        );
         $moves = [];
         foreach ($season->moves as $from => $to) {
             $moves[Day::of($from)->ordinal] = Day::of($to)->ordinal;
@@ -81,7 +113,12 @@ final class SeasonDesk
 
     private function standing(Athlete $athlete, Placement $placement): Standing
     {
-        $sheets = Sheet::query()->with('blocks')->where('athlete_id', $athlete->id)->where('ladder', $placement->ladder)->where('rung', $placement->rung)->whereNull('return_stage')
+        $sheets = Sheet::query()
+            ->with('blocks')
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $placement->ladder)
+            ->where('rung', $placement->rung)
+            ->whereNull('return_stage')
             ->where('state', 'finished')->where('held_on', '>=', substr($placement->entered_on, 0, 10))->orderByDesc('held_on')->get();
         $reached = null;
         foreach ($sheets as $sheet) {
@@ -104,7 +141,11 @@ final class SeasonDesk
         }
         $programme = $return->programmeAsOpened();
 
-        return new SeasonReturn($programme, $return->stage, $day->returns->attempts($return), ReturnBook::clearances($return, $day->on), $return->notBefore(), $return->workingSide($day->athlete), $this->library->objects()['nothing'], $return->usual_week);
+        return new SeasonReturn(
+            $programme, $return->stage, $day->returns->attempts($return), ReturnBook::clearances($return, $day->on),
+            $return->notBefore(), $return->workingSide($day->athlete), $this->library->objects()['nothing'],
+            $return->usual_week,
+        );
     }
 
     /**
@@ -115,13 +156,28 @@ final class SeasonDesk
     public function draft(Athlete $athlete, array $given, Day $today, ?Season $over = null): Season
     {
         $season = $over === null
-            ? new Season(['athlete_id' => $athlete->id, 'squad_id' => $this->squadOf($athlete)->id, 'starts_on' => $today->iso(), 'agreed' => [], 'state' => 'open', 'version' => 0])
+            ? new Season([
+                'athlete_id' => $athlete->id,
+                'squad_id' => $this->squadOf($athlete)->id,
+                'starts_on' => $today->iso(),
+                'agreed' => [],
+                'state' => 'open',
+                'version' => 0,
+            ])
             : $over;
-        $season->fill([...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off'])), 'ladder' => $over->ladder ?? $given['ladder']]);
+        $season->fill([
+            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off'])),
+            'ladder' => $over->ladder ?? $given['ladder'],
+        ]);
         $season->setRelation('athlete', $athlete);
         $ladder = $this->library->ladder($season->ladder);
         if ($season->goal_rung !== null && $ladder->rung($season->goal_rung) === null) {
-            throw new Problem(422, 'No such rung', "“{$ladder->name}” has no such rung.", ['goal_rung' => ['Choose a rung of this ladder.']]);
+            throw new Problem(
+                422,
+                'No such rung',
+                "“{$ladder->name}” has no such rung.",
+                ['goal_rung' => ['Choose a rung of this ladder.']],
+            );
         }
         $this->refuseMoves($season, $today);
 
@@ -139,8 +195,12 @@ final class SeasonDesk
                 $day->isAfter($season->goalOn()) => 'That day lies after the goal.',
                 isset($taken[$to]) => 'Another session was moved there already.',
                 in_array($to, $season->off, true) => 'That day is taken off.',
-                in_array(SeasonAsk::weekday($day->ordinal), $season->weekdays, true) && ! isset($season->moves[$to]) => 'There is a session that day already.',
-                Fixture::concerning([$season->athlete_id])->where('kind', Fixture::MATCH)->where('held_on', $to)->exists() => 'A match is played that day.',
+                in_array(SeasonAsk::weekday($day->ordinal), $season->weekdays, true)
+                    && ! isset($season->moves[$to]) => 'There is a session that day already.',
+                Fixture::concerning([$season->athlete_id])
+                    ->where('kind', Fixture::MATCH)
+                    ->where('held_on', $to)
+                    ->exists() => 'A match is played that day.',
                 default => null,
             };
             if ($why !== null) {
@@ -158,11 +218,20 @@ final class SeasonDesk
 
         return DB::transaction(function () use ($athlete, $given, $by, $season, $plan): Season {
             if (Season::query()->where('athlete_id', $athlete->id)->where('ladder', $given['ladder'])->where('state', 'open')->exists()) {
-                throw new Problem(409, 'A season is open', "{$athlete->given_name} has a season on this ladder already. Change that one, or close it first.");
+                throw new Problem(
+                    409,
+                    'A season is open',
+                    "{$athlete->given_name} has a season on this ladder already. Change that one, or close it first.",
+                );
             }
             $season->fill(['created_by' => $by->id]);
             $this->agree($season, $plan, $by);
-            Audit::of($by, $athlete, 'season planned', ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on]);
+            Audit::of(
+                $by,
+                $athlete,
+                'season planned',
+                ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on],
+            );
 
             return $season;
         });
@@ -191,11 +260,18 @@ final class SeasonDesk
                 $this->open($athlete, [...$given, 'ladder' => $ladder->id, 'goal_rung' => $goal->id, 'moves' => [], 'off' => []], $by);
                 $made++;
             } catch (Problem $problem) {
-                $left[] = $problem->status === 409 ? "{$athlete->given_name} has a season already" : "{$athlete->given_name}: ".rtrim($problem->getMessage(), '.');
+                $left[] = $problem->status === 409
+                    ? "{$athlete->given_name} has a season already"
+                    : "{$athlete->given_name}: ".rtrim($problem->getMessage(), '.');
             }
         }
         if ($made === 0) {
-            throw new Problem(422, 'Nobody to plan for', $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.', ['goal_on' => ['Nobody to plan for.']]);
+            throw new Problem(
+                422,
+                'Nobody to plan for',
+                $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.',
+                ['goal_on' => ['Nobody to plan for.']],
+            );
         }
 
         return [$made, $left];
@@ -212,7 +288,12 @@ final class SeasonDesk
             $kept = DB::table('seasons')->where('id', $season->id)->first();
             if ($kept === null || (int) $kept->version !== $given['version'] || $kept->state !== 'open') {
                 $version = (int) ($kept->version ?? 0);
-                throw new Problem(409, 'Changed meanwhile', "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). What you set is kept on the screen: look at both, then save again.", extra: ['version' => $version]);
+                throw new Problem(
+                    409,
+                    'Changed meanwhile',
+                    "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). What you set is kept on the screen: look at both, then save again.",
+                    extra: ['version' => $version],
+                );
             }
         };
         $refuse();
@@ -246,7 +327,9 @@ final class SeasonDesk
         }
         // What could not be planned as asked is kept as it was planned.
         $season->fill([
-            'goal_on' => $plan->ask->goalDay->iso(), 'weekdays' => $plan->ask->weekdays, 'agreed' => [...$past, ...$ahead], 'agreed_at' => now()->toIso8601String(), 'version' => $season->version + 1,
+            'goal_on' => $plan->ask->goalDay->iso(), 'weekdays' => $plan->ask->weekdays,
+            'agreed' => [...$past, ...$ahead], 'agreed_at' => now()->toIso8601String(),
+            'version' => $season->version + 1,
         ])->save();
         $this->putOnCalendar($season, $plan, $today);
     }
@@ -255,19 +338,33 @@ final class SeasonDesk
     private static function expected(SeasonDay $day): array
     {
         return [
-            'title' => $day->match !== null ? $day->match->title : $day->rung?->name, 'match' => $day->match !== null, 'stage' => $day->stage,
+            'title' => $day->match !== null ? $day->match->title : $day->rung?->name, 'match' => $day->match !== null,
+            'stage' => $day->stage,
             'reps' => (int) round($day->cost('reps')), 'arm' => round($day->cost('arm'), 3), 'landings' => round($day->cost('landings'), 3),
         ];
     }
 
     private function putOnCalendar(Season $season, SeasonPlan $plan, Day $today): void
     {
-        $days = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->match === null && $day->day->ordinal < $today->ordinal + self::SHEETS_AHEAD_DAYS));
+        $days = array_values(
+            array_filter(
+                $plan->days,
+                fn (SeasonDay $day): bool => $day->match === null && $day->day->ordinal < $today->ordinal + self::SHEETS_AHEAD_DAYS,
+            ),
+        );
         $this->takeOff($season, $today, array_map(fn (SeasonDay $day): string => $day->day->iso(), $days));
-        $placement = Placement::standing()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->orderByDesc('entered_at')->firstOrFail();
+        $placement = Placement::standing()
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->orderByDesc('entered_at')
+            ->firstOrFail();
         foreach ($days as $day) {
             $iso = $day->day->iso();
-            $sheet = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso)->first();
+            $sheet = Sheet::query()
+                ->where('athlete_id', $season->athlete_id)
+                ->where('ladder', $season->ladder)
+                ->where('held_on', $iso)
+                ->first();
             if ($sheet !== null && ($sheet->state !== 'planned' || $sheet->edited)) {
                 continue;
             }
@@ -276,8 +373,10 @@ final class SeasonDesk
                 $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];
             }
             $sheet ??= new Sheet([
-                'training_session_id' => $this->session($season, $iso)->id, 'athlete_id' => $season->athlete_id, 'held_on' => $iso, 'ladder' => $season->ladder,
-                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
+                'training_session_id' => $this->session($season, $iso)->id, 'athlete_id' => $season->athlete_id,
+                'held_on' => $iso, 'ladder' => $season->ladder,
+                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
+                'state' => 'planned', 'version' => 0,
             ]);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace])->save();
             SheetDesk::fitAfterCommit($sheet);
@@ -291,7 +390,14 @@ final class SeasonDesk
      */
     private function takeOff(Season $season, Day $today, array $keep): void
     {
-        $gone = Sheet::query()->where('season_id', $season->id)->where('held_on', '>=', $today->iso())->whereNotIn('held_on', $keep)->where('state', 'planned')->where('edited', false)->whereNotIn('id', DB::table('rep_events')->select('sheet_id'))->get();
+        $gone = Sheet::query()
+            ->where('season_id', $season->id)
+            ->where('held_on', '>=', $today->iso())
+            ->whereNotIn('held_on', $keep)
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->whereNotIn('id', DB::table('rep_events')->select('sheet_id'))
+            ->get();
         foreach ($gone as $sheet) {
             assert($sheet instanceof Sheet);
             $sheet->delete();
@@ -305,7 +411,12 @@ final class SeasonDesk
     private function session(Season $season, string $iso): TrainingSession
     {
         return TrainingSession::query()->where('squad_id', $season->squad_id)->where('held_on', $iso)->orderBy('starts_at')->first()
-            ?? TrainingSession::query()->create(['squad_id' => $season->squad_id, 'held_on' => $iso, 'starts_at' => '17:00', 'title' => 'Season session']);
+            ?? TrainingSession::query()->create([
+                'squad_id' => $season->squad_id,
+                'held_on' => $iso,
+                'starts_at' => '17:00',
+                'title' => 'Season session',
+            ]);
     }
 
     private function squadOf(Athlete $athlete): Squad

@@ -24,7 +24,12 @@ final class Sent
             return false;
         }
         if (array_map(strval(...), (array) $kept) != array_map(strval(...), $owner)) {
-            throw new Problem(409, 'Not kept', 'Something else was kept under this id already, so this was not. Enter it again.', ['id' => ['The id is taken.']]);
+            throw new Problem(
+                409,
+                'Not kept',
+                'Something else was kept under this id already, so this was not. Enter it again.',
+                ['id' => ['The id is taken.']],
+            );
         }
 
         return true;

@@ -79,8 +79,10 @@ final class SheetDesk
     }
 
     /**
-     * After a report, a clearance or a change of the rules: what is planned from that day on is fitted anew, unless a coach has edited it by
-     * hand. Marked at once, so that nobody is shown more than holds now; fitted once the change is kept, outside its write lock. For one athlete
+     * After a report, a clearance or a change of the rules: what is planned from that day on is fitted anew, unless a
+     * coach has edited it by
+     * hand. Marked at once, so that nobody is shown more than holds now; fitted once the change is kept, outside its
+     * write lock. For one athlete
      * that is done by the time the answer is given, for more it is queued, athlete by athlete.
      *
      * @param  Athlete|list<Athlete>  $athletes
@@ -88,7 +90,11 @@ final class SheetDesk
     public static function refitFrom(Athlete|array $athletes, Day $on): void
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, is_array($athletes) ? $athletes : [$athletes]);
-        $planned = fn () => DB::table('sheets')->whereIn('athlete_id', $ids)->where('held_on', '>=', $on->iso())->where('state', 'planned')->where('edited', false);
+        $planned = fn () => DB::table('sheets')
+            ->whereIn('athlete_id', $ids)
+            ->where('held_on', '>=', $on->iso())
+            ->where('state', 'planned')
+            ->where('edited', false);
         if ($planned()->update(['stale' => true]) === 0) {
             return;
         }
@@ -129,7 +135,11 @@ final class SheetDesk
      */
     public static function freshen(array $athleteIds, Day $today): void
     {
-        $old = Sheet::query()->whereIn('athlete_id', $athleteIds)->where('held_on', $today->iso())->where('state', 'planned')->where('edited', false)
+        $old = Sheet::query()
+            ->whereIn('athlete_id', $athleteIds)
+            ->where('held_on', $today->iso())
+            ->where('state', 'planned')
+            ->where('edited', false)
             ->where(fn ($query) => $query->whereNull('fitted_on')->orWhere('fitted_on', '<', $today->iso()))->get();
         foreach ($old as $sheet) {
             self::open($sheet)->fit();
@@ -155,7 +165,9 @@ final class SheetDesk
     /** The rung of the sheet; on the way back from an injury, the stage put as one. */
     public function rung(): Rung
     {
-        return $this->sheet->return_stage === null ? $this->ladderRung() : $this->stageRung($this->sheet->playReturn()->firstOrFail(), $this->sheet->return_stage);
+        return $this->sheet->return_stage === null
+            ? $this->ladderRung()
+            : $this->stageRung($this->sheet->playReturn()->firstOrFail(), $this->sheet->return_stage);
     }
 
     private function ladderRung(): Rung
@@ -164,7 +176,10 @@ final class SheetDesk
             ?? throw new \RuntimeException("Ladder {$this->sheet->ladder} has no rung {$this->sheet->rung}.");
     }
 
-    /** Where blocks of a kind land: on the floor of their station, of the session, of the squad's usual hall; null when nobody said, and that counts as hard. */
+    /**
+     * Where blocks of a kind land: on the floor of their station, of the session, of the squad's usual hall; null when
+     * nobody said, and that counts as hard.
+     */
     private function floor(BlockKind $kind): ?Surface
     {
         $session = $this->sheet->trainingSession;
@@ -181,7 +196,10 @@ final class SheetDesk
     {
         $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
 
-        return StageRung::of($return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'], $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $return->workingSide($this->athlete));
+        return StageRung::of(
+            $return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'],
+            $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $return->workingSide($this->athlete),
+        );
     }
 
     public function ruleSet(): RuleSet
@@ -191,7 +209,11 @@ final class SheetDesk
 
     public function readiness(): Readiness
     {
-        return $this->readiness ??= (new ReadinessBook([$this->athlete], $this->day()))->readiness($this->athlete, $this->squad, $this->isAhead());
+        return $this->readiness ??= (new ReadinessBook([$this->athlete], $this->day()))->readiness(
+            $this->athlete,
+            $this->squad,
+            $this->isAhead(),
+        );
     }
 
     /** A day that has not come: nobody can have checked in yet, so the sheet is planned for a calm day and fitted anew on it. */
@@ -212,7 +234,10 @@ final class SheetDesk
 
     public function frame(): SessionFrame
     {
-        return $this->frame ??= $this->load()->frame($this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung(), $this->athlete->throwing_side);
+        return $this->frame ??= $this->load()->frame(
+            $this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung(),
+            $this->athlete->throwing_side,
+        );
     }
 
     public function limits(): LimitCalendar
@@ -254,9 +279,14 @@ final class SheetDesk
         $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
         $row = [
             'rung' => $stage === null ? $rung->id : $this->sheet->rung, 'return_id' => $return?->id, 'return_stage' => $stage,
-            'ladder_version' => $this->ladder()->version, 'trims' => [...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about), ...$this->tell($built)],
+            'ladder_version' => $this->ladder()->version,
+            'trims' => [
+                ...array_map(fn (string $sentence): array => ['block' => null, 'sentence' => $sentence], $about),
+                ...$this->tell($built),
+            ],
             'version' => $version + 1, 'edited' => false, 'stale' => false,
-            'focus' => array_map(fn (Fault $fault): string => $fault->id, FocusPoints::of($this->seenLast(), $this->ladderRung()->faults)), 'fitted_on' => $this->today()->iso(),
+            'focus' => array_map(fn (Fault $fault): string => $fault->id, FocusPoints::of($this->seenLast(), $this->ladderRung()->faults)),
+            'fitted_on' => $this->today()->iso(),
         ];
         DB::transaction(function () use ($row, $built, $version): void {
             if ((int) DB::table('sheets')->where('id', $this->sheet->id)->where('state', 'planned')->value('version') !== $version) {
@@ -268,7 +298,9 @@ final class SheetDesk
             $this->sheet->blocks()->delete();
             foreach ($built->blocks as $position => $plan) {
                 // Named by its place, so that a tap made offline on the sheet as it was still finds its block.
-                $this->sheet->blocks()->save(SheetBlock::of($plan, $position)->forceFill(['id' => Uuid::uuid5($this->sheet->id, "block {$position}")->toString()]));
+                $this->sheet->blocks()->save(
+                    SheetBlock::of($plan, $position)->forceFill(['id' => Uuid::uuid5($this->sheet->id, "block {$position}")->toString()]),
+                );
             }
             $this->sheet->unsetRelation('blocks');
             Athlete::raiseRevision($this->athlete->id);
@@ -293,7 +325,10 @@ final class SheetDesk
         app(RepLog::class)->derive($this->sheet);
     }
 
-    /** @return array{Rung, list<string>, int|null, PlayReturn|null} what to build from, what to say about it, and the stage and return it belongs to */
+    /**
+     * @return array{Rung, list<string>, int|null, PlayReturn|null} what to build from, what to say about it, and the
+     *         stage and return it belongs to
+     */
     private function asked(): array
     {
         $rung = $this->ladderRung();
@@ -302,14 +337,42 @@ final class SheetDesk
             $work = $this->returns()->work($return, $this->readiness());
 
             return $work->stage === null
-                ? [StageRung::without($rung, $return->site->channels()), ['On the way back. '.ReturnWording::sentence($return, $work).($work->why === 'word' ? ' Not today: the word is '.Wording::word(ReturnBook::word($return, $this->readiness())).'.' : '')], null, $return]
-                : [$this->stageRung($return, $work->stage), ['On the way back, stage '.($work->stage + 1).' of '.count($return->programmeAsOpened()->stages).'. '.ReturnWording::sentence($return, $work)], $work->stage, $return];
+                ? [
+                    StageRung::without($rung, $return->site->channels()),
+                    [
+                        'On the way back. '.ReturnWording::sentence($return, $work).(
+                            $work->why === 'word'
+                                ? ' Not today: the word is '.Wording::word(ReturnBook::word($return, $this->readiness())).'.'
+                                : ''
+                        ),
+                    ],
+                    null,
+                    $return,
+                ]
+                : [
+                    $this->stageRung($return, $work->stage),
+                    [
+                        'On the way back, stage '
+                            .($work->stage + 1)
+                            .' of '
+                            .count($return->programmeAsOpened()->stages)
+                            .'. '
+                            .ReturnWording::sentence($return, $work),
+                    ],
+                    $work->stage,
+                    $return,
+                ];
         }
         $elsewhere = $this->returns()->open($this->athlete->id);
         if ($elsewhere !== null) {
             $rung = StageRung::without($rung, $elsewhere->site->channels());
 
-            return [$rung, ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."], null, null];
+            return [
+                $rung,
+                ["On the way back on another ladder: what loads the {$elsewhere->site->value} is left to the return."],
+                null,
+                null,
+            ];
         }
         $side = ($rung->leadingDose() ?? $this->ladderRung()->ownDose())->side;
         $layoff = $this->frame()->layoff;
@@ -318,7 +381,12 @@ final class SheetDesk
 
         return $below === null
             ? $this->woven($this->paced($rung))
-            : [$below->onFloor($this->floor(...)), ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."], null, null];
+            : [
+                $below->onFloor($this->floor(...)),
+                ["{$idle} idle days: begin again on the rung below, “{$below->name}”. What was missed is not made up."],
+                null,
+                null,
+            ];
     }
 
     /**
@@ -354,8 +422,18 @@ final class SheetDesk
     /** @return list<JudgedRep> of the last sessions on a rung before a day, in order: what focus points come from */
     public static function seen(Athlete $athlete, string $ladder, string $rung, Day $before): array
     {
-        return Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->where('ladder', $ladder)->where('rung', $rung)->whereNull('return_stage')
-            ->where('state', 'finished')->where('held_on', '<', $before->iso())->orderByDesc('held_on')->limit(self::FOCUS_SESSIONS)->get()->reverse()
+        return Sheet::query()
+            ->with(['blocks', 'events'])
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladder)
+            ->where('rung', $rung)
+            ->whereNull('return_stage')
+            ->where('state', 'finished')
+            ->where('held_on', '<', $before->iso())
+            ->orderByDesc('held_on')
+            ->limit(self::FOCUS_SESSIONS)
+            ->get()
+            ->reverse()
             ->flatMap(fn (Sheet $sheet): array => self::judgedReps($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all();
     }
 
@@ -369,7 +447,9 @@ final class SheetDesk
     {
         $blocks = $sheet->blocks->keyBy('id');
 
-        return SheetEvents::judged(array_values(array_filter(SheetEvents::standing($sheet->events), function (RepEvent $rep) use ($blocks): bool {
+        return SheetEvents::judged(array_values(array_filter(SheetEvents::standing(
+            $sheet->events,
+        ), function (RepEvent $rep) use ($blocks): bool {
             $block = $blocks[$rep->block_id];
             assert($block instanceof SheetBlock);
 
@@ -406,7 +486,13 @@ final class SheetDesk
     public function refuseAhead(): void
     {
         if ($this->isAhead()) {
-            throw new Problem(409, 'Not today', 'This session is planned for '.Wording::day($this->day()).'. To train today, plan a session for today: its doses are fitted to today’s word.');
+            throw new Problem(
+                409,
+                'Not today',
+                'This session is planned for '
+                    .Wording::day($this->day())
+                    .'. To train today, plan a session for today: its doses are fitted to today’s word.',
+            );
         }
     }
 
@@ -414,7 +500,12 @@ final class SheetDesk
     public function refuseStale(int $version): void
     {
         if ($version !== $this->sheet->version) {
-            throw new Problem(409, 'Changed meanwhile', "Somebody saved this sheet since you opened it (version {$this->sheet->version}, yours {$version}). Your doses are kept on the screen: look at both, then save again.", extra: ['version' => $this->sheet->version]);
+            throw new Problem(
+                409,
+                'Changed meanwhile',
+                "Somebody saved this sheet since you opened it (version {$this->sheet->version}, yours {$version}). Your doses are kept on the screen: look at both, then save again.",
+                extra: ['version' => $this->sheet->version],
+            );
         }
     }
 
@@ -439,7 +530,12 @@ final class SheetDesk
                 throw new Problem(422, 'Over a hard limit', implode(' ', $refusals), ['blocks' => $refusals]);
             }
             foreach ($this->sheet->blocks as $i => $block) {
-                $block->update(['sets' => $plans[$i]->sets, 'reps' => $plans[$i]->reps, 'effort' => $plans[$i]->effort, 'distance_m' => $plans[$i]->distanceM]);
+                $block->update([
+                    'sets' => $plans[$i]->sets,
+                    'reps' => $plans[$i]->reps,
+                    'effort' => $plans[$i]->effort,
+                    'distance_m' => $plans[$i]->distanceM,
+                ]);
             }
             $this->sheet->update(['version' => $version + 1, 'edited' => true]);
             Athlete::raiseRevision($this->athlete->id);
@@ -450,7 +546,11 @@ final class SheetDesk
     public function finish(array $given, User $by): void
     {
         DB::transaction(function () use ($given, $by): void {
-            $this->sheet->update([...$given, 'state' => 'finished', 'finished_at' => $this->sheet->finished_at ?? now()->toIso8601String()]);
+            $this->sheet->update([
+                ...$given,
+                'state' => 'finished',
+                'finished_at' => $this->sheet->finished_at ?? now()->toIso8601String(),
+            ]);
             $this->recordAttempt($by);
             Athlete::raiseRevision($this->athlete->id);
             self::refitFrom($this->athlete, $this->day());
@@ -522,7 +622,11 @@ final class SheetDesk
             if (! $word->allowsWork()) {
                 $refusals[] = "{$title}: the word is ".Wording::word($word).', this work is not for today.';
             } elseif ($plan->effort > $this->frame()->effortCap($word) + 1e-9) {
-                $refusals[] = "{$title}: at most ".Wording::percent($this->frame()->effortCap($word)).' effort while the word is '.Wording::word($word).'.';
+                $refusals[] = "{$title}: at most "
+                    .Wording::percent($this->frame()->effortCap($word))
+                    .' effort while the word is '
+                    .Wording::word($word)
+                    .'.';
             }
         }
 
@@ -533,11 +637,17 @@ final class SheetDesk
     public function swaps(): array
     {
         $readiness = $this->readiness();
-        $free = array_values(array_filter(Channel::cases(), fn (Channel $channel): bool => $readiness->channels[$channel->value]->allowsWork()));
+        $free = array_values(
+            array_filter(Channel::cases(), fn (Channel $channel): bool => $readiness->channels[$channel->value]->allowsWork()),
+        );
         if (count($free) === count(Channel::cases()) || $free === []) {
             return [];
         }
-        $possible = array_filter($this->rung()->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $readiness->forWork($dose->loadedChannels(), $this->athlete->throwing_side->bodySide($dose->side))->allowsWork());
+        $possible = array_filter(
+            $this->rung()->blocks,
+            fn (BlockDose $dose): bool => $dose->reps > 0
+                && $readiness->forWork($dose->loadedChannels(), $this->athlete->throwing_side->bodySide($dose->side))->allowsWork(),
+        );
 
         return [
             'Free today: '.implode(', ', array_map(Wording::channel(...), $free)).'.',

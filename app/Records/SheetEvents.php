@@ -18,7 +18,8 @@ final class SheetEvents
     /**
      * @param  iterable<RepEvent>  $events  of one sheet, in any order
      * @param  string  $kind  rep, or second for what a second person saw
-     * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now, and with what was being tried
+     * @return list<RepEvent> repetitions that stand, in order of time, each with the verdict and fault it has now, and
+     *         with what was being tried
      */
     public static function standing(iterable $events, string $kind = 'rep'): array
     {
@@ -137,7 +138,9 @@ final class SheetEvents
      */
     private static function inOrder(iterable $events): Collection
     {
-        return collect($events)->sortBy(fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id])->values();
+        return collect($events)->sortBy(
+            fn (RepEvent $event): array => [Instant::of($event->at)->microseconds, $event->seq, $event->id],
+        )->values();
     }
 
     /** @return bool|null null when nobody saw it */

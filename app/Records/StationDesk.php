@@ -45,7 +45,9 @@ final class StationDesk
     /** @return Collection<int, Sheet> of everybody the user may see, by running order */
     public function sheets(): Collection
     {
-        return $this->sheets ??= Sheet::query()->with(['blocks', 'athlete', 'trainingSession.squad'])->where('training_session_id', $this->session->id)
+        return $this->sheets ??= Sheet::query()
+            ->with(['blocks', 'athlete', 'trainingSession.squad'])
+            ->where('training_session_id', $this->session->id)
             ->whereIn('athlete_id', $this->user->visibleAthletes()->select('athletes.id'))->orderBy('id')->get();
     }
 
@@ -55,7 +57,14 @@ final class StationDesk
         $kept = $this->session->stations;
         unset($kept['before']);
 
-        return $kept ?? ['minutes' => $this->session->minutes ?? self::MINUTES, 'adults' => self::ADULTS, 'balls' => self::BALLS, 'stations' => $this->usualStations(), 'absent' => [], 'late' => []];
+        return $kept ?? [
+            'minutes' => $this->session->minutes ?? self::MINUTES,
+            'adults' => self::ADULTS,
+            'balls' => self::BALLS,
+            'stations' => $this->usualStations(),
+            'absent' => [],
+            'late' => [],
+        ];
     }
 
     /** @return list<array<string, mixed>> one for each kind of block that anybody has, as wide as its longest dose asks */
@@ -70,8 +79,13 @@ final class StationDesk
             }
             $stations[] = [
                 'id' => $kind->value, 'title' => Wording::blockKind($kind), 'kinds' => [$kind->value],
-                'length_m' => max(self::LEAST_LENGTH_M, ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5), 'capacity' => 8,
-                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true), 'surface' => $this->session->floor ?? $this->session->squad->floor, 'gloves' => false,
+                'length_m' => max(
+                    self::LEAST_LENGTH_M,
+                    ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5,
+                ),
+                'capacity' => 8,
+                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true),
+                'surface' => $this->session->floor ?? $this->session->squad->floor, 'gloves' => false,
                 'balls_each' => $kind === BlockKind::Rehearsal ? 0 : self::BALLS_EACH,
             ];
         }
@@ -91,7 +105,9 @@ final class StationDesk
         $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true));
 
         return StationPlan::make($there->map(fn (Sheet $sheet): StationAthlete => new StationAthlete(
-            $sheet->athlete_id, $sheet->athlete->name(), $sheet->athlete->throwing_side, $sheet->ladder, (int) $this->library->ladder($sheet->ladder)->position($sheet->rung), $this->plans($sheet), (int) ($setup['late'][$sheet->athlete_id] ?? 0),
+            $sheet->athlete_id, $sheet->athlete->name(), $sheet->athlete->throwing_side, $sheet->ladder,
+            (int) $this->library->ladder($sheet->ladder)->position($sheet->rung), $this->plans($sheet),
+            (int) ($setup['late'][$sheet->athlete_id] ?? 0),
         ))->values()->all(), array_map(self::station(...), $setup['stations']), $setup['minutes'], $setup['adults'], $setup['balls']);
     }
 
@@ -99,7 +115,8 @@ final class StationDesk
     public static function station(array $kept): Station
     {
         return new Station(
-            $kept['id'], $kept['title'], array_map(BlockKind::from(...), $kept['kinds']), (float) $kept['length_m'], (int) $kept['capacity'], (bool) $kept['needs_adult'],
+            $kept['id'], $kept['title'], array_map(BlockKind::from(...), $kept['kinds']), (float) $kept['length_m'],
+            (int) $kept['capacity'], (bool) $kept['needs_adult'],
             $kept['surface'] === null ? null : Surface::from($kept['surface']), (bool) $kept['gloves'], (int) $kept['balls_each'],
         );
     }
@@ -116,18 +133,33 @@ final class StationDesk
         DB::transaction(function () use ($setup, $version): void {
             $this->session->refresh();
             if ($this->session->version !== $version) {
-                throw new Problem(409, 'Changed meanwhile', 'Somebody changed the stations since you opened them. What you set is kept on the screen: look at both, then save again.', extra: ['version' => $this->session->version]);
+                throw new Problem(
+                    409,
+                    'Changed meanwhile',
+                    'Somebody changed the stations since you opened them. What you set is kept on the screen: look at both, then save again.',
+                    extra: ['version' => $this->session->version],
+                );
             }
             $before = $this->setup();
-            $this->write([...$setup, 'before' => $before], $before['minutes'] !== $setup['minutes'] || $this->session->stations === null || self::floors($before) !== self::floors($setup));
+            $this->write(
+                [...$setup, 'before' => $before],
+                $before['minutes'] !== $setup['minutes']
+                    || $this->session->stations === null
+                    || self::floors($before) !== self::floors($setup),
+            );
         });
     }
 
     public function undo(): void
     {
         DB::transaction(function (): void {
-            $before = $this->session->refresh()->stations['before'] ?? throw new Problem(409, 'Nothing to take back', 'The stations are as they were first made.');
-            $this->write([...$before, 'before' => null], $before['minutes'] !== $this->session->stations['minutes'] || self::floors($before) !== self::floors($this->session->stations));
+            $before = $this->session->refresh()->stations['before']
+                ?? throw new Problem(409, 'Nothing to take back', 'The stations are as they were first made.');
+            $this->write(
+                [...$before, 'before' => null],
+                $before['minutes'] !== $this->session->stations['minutes']
+                    || self::floors($before) !== self::floors($this->session->stations),
+            );
         });
     }
 

@@ -46,7 +46,11 @@ abstract class VersionedBook
     {
         $all = [];
         foreach ($this->shippedFiles() as $id => $file) {
-            $all[$id] = ['document' => $this->shipped($id), 'definition' => (string) file_get_contents($this->library->path($file)), 'own' => false];
+            $all[$id] = [
+                'document' => $this->shipped($id),
+                'definition' => (string) file_get_contents($this->library->path($file)),
+                'own' => false,
+            ];
         }
         foreach (DB::table($this->table())->where('workspace_id', $workspaceId)->orderBy('slug')->orderBy('version')->get() as $row) {
             $all[$row->slug] = ['document' => $this->read(Node::parse($row->definition)), 'definition' => $row->definition, 'own' => true];
@@ -66,11 +70,19 @@ abstract class VersionedBook
     public function draft(array $definition, string $slug, int $version): array
     {
         unset($definition['$schema']);
-        $text = json_encode([...$definition, 'id' => $slug, 'version' => $version], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $text = json_encode(
+            [...$definition, 'id' => $slug, 'version' => $version],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
         try {
             return [$this->read(Node::parse($text)), $text];
         } catch (CaseError $error) {
-            throw new Problem(422, "This {$this->noun()} cannot be used", "At “{$error->path}”: {$error->getMessage()}", [$error->path => [$error->getMessage()]]);
+            throw new Problem(
+                422,
+                "This {$this->noun()} cannot be used",
+                "At “{$error->path}”: {$error->getMessage()}",
+                [$error->path => [$error->getMessage()]],
+            );
         }
     }
 
@@ -86,13 +98,27 @@ abstract class VersionedBook
     public function save(array $definition, int $version, User $by): string
     {
         return DB::transaction(function () use ($definition, $version, $by): string {
-            $slug = $version === 0 ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4)) : self::text($definition['id'] ?? null);
+            $slug = $version === 0
+                ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4))
+                : self::text($definition['id'] ?? null);
             $kept = (int) DB::table($this->table())->where('workspace_id', $by->workspace_id)->where('slug', $slug)->max('version');
             if ($kept !== $version) {
-                throw new Problem(409, 'Changed meanwhile', "Somebody saved this {$this->noun()} since you opened it. What you wrote is kept in the form: compare, and save again.", extra: ['version' => $kept]);
+                throw new Problem(
+                    409,
+                    'Changed meanwhile',
+                    "Somebody saved this {$this->noun()} since you opened it. What you wrote is kept in the form: compare, and save again.",
+                    extra: ['version' => $kept],
+                );
             }
             [, $text] = $this->draft($definition, $slug, $version + 1);
-            DB::table($this->table())->insert(['workspace_id' => $by->workspace_id, 'slug' => $slug, 'version' => $version + 1, 'definition' => $text, 'saved_by' => $by->id, 'saved_at' => Carbon::now()]);
+            DB::table($this->table())->insert([
+                'workspace_id' => $by->workspace_id,
+                'slug' => $slug,
+                'version' => $version + 1,
+                'definition' => $text,
+                'saved_by' => $by->id,
+                'saved_at' => Carbon::now(),
+            ]);
             Audit::of($by, null, "{$this->noun()} saved", ['name' => $definition['name'] ?? $slug]);
 
             return $slug;

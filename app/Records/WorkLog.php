@@ -30,12 +30,15 @@ final class WorkLog
             $skill = $this->library->skills()[$given['skill']];
             $day = Day::of($given['day']);
             $set = new WorkSet(
-                $day, "{$given['source']} {$given['id']}", $skill, $given['reps'], $given['felt'] === null ? null : Felt::from($given['felt'])->effort(),
+                $day, "{$given['source']} {$given['id']}", $skill, $given['reps'],
+                $given['felt'] === null ? null : Felt::from($given['felt'])->effort(),
                 $skill->ordinaryImplement(), $given['distance_m'], side: Side::from($given['side']),
             );
             $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
             DB::table('work_sets')->insert([
-                'client_id' => $given['id'], ...RepLog::row($athlete->id, $set, $given['source'], $skill->ordinaryImplement()->value, null), ...DailyTotals::toColumns($price->of($set)),
+                'client_id' => $given['id'],
+                ...RepLog::row($athlete->id, $set, $given['source'], $skill->ordinaryImplement()->value, null),
+                ...DailyTotals::toColumns($price->of($set)),
             ]);
             DailyTotals::refresh($athlete->id, $day->iso());
             Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);
@@ -47,10 +50,16 @@ final class WorkLog
     public function takeBack(Athlete $athlete, string $id, User $by): void
     {
         DB::transaction(function () use ($athlete, $id, $by): void {
-            $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->first() ?? throw new Problem(404, 'Not found', 'This entry is not there any more.');
+            $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->first()
+                ?? throw new Problem(404, 'Not found', 'This entry is not there any more.');
             DB::table('work_sets')->where('id', $row->id)->delete();
             DailyTotals::refresh($athlete->id, substr($row->day, 0, 10));
-            Audit::of($by, $athlete, 'logged work taken back', ['day' => substr($row->day, 0, 10), 'skill' => $row->skill, 'reps' => $row->reps, 'effort' => $row->effort]);
+            Audit::of(
+                $by,
+                $athlete,
+                'logged work taken back',
+                ['day' => substr($row->day, 0, 10), 'skill' => $row->skill, 'reps' => $row->reps, 'effort' => $row->effort],
+            );
             SheetDesk::refitFrom($athlete, $by->workspace->today());
         });
     }

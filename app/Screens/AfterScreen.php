@@ -55,7 +55,12 @@ final class AfterScreen
         $ladder = $desk->ladder();
         $next = $ladder->after($standingRung->id);
         $names = array_column(array_map(fn (Fault $each): array => [$each->id, $each->name], $rung->faults), 1, 0);
-        $faults = array_count_values(array_map(fn (JudgedRep $rep): string => $names[$rep->fault] ?? (string) $rep->fault, array_filter($reps, fn (JudgedRep $rep): bool => $rep->fault !== null)));
+        $faults = array_count_values(
+            array_map(
+                fn (JudgedRep $rep): string => $names[$rep->fault] ?? (string) $rep->fault,
+                array_filter($reps, fn (JudgedRep $rep): bool => $rep->fault !== null),
+            ),
+        );
         arsort($faults);
 
         return new AfterView(
@@ -66,17 +71,40 @@ final class AfterScreen
             RepStrip::write($reps),
             $pattern === null || $fault === null ? null : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
             $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), (object) $faults,
-            Parts::gate($ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next, LadderBook::word($desk->athlete, $standingRung, $readiness), $ladders->reps($desk->athlete, $placement)),
+            Parts::gate(
+                $ladders->gate($desk->athlete, $placement, $readiness, $load, $limits), $standingRung, $next,
+                LadderBook::word($desk->athlete, $standingRung, $readiness), $ladders->reps($desk->athlete, $placement),
+            ),
             Parts::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
             Tapes::inPlay($limits->board($today, $load->record)->states($load->plansOn($today)), $today),
-            'Ask tomorrow morning: anything sore, and where? Without that report '.($sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'),
+            'Ask tomorrow morning: anything sore, and where? Without that report '.(
+                $sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'
+            ),
             $sheet->return_stage === null ? null : Parts::returnOf(SheetDesk::open($sheet), $today),
             self::nudge($reps, $names),
-            array_map(fn (Fault $each): FaultView => new FaultView($each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety, $each->checkpoint), FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults)),
-            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet), self::helped($sheet), self::felt($sheet), array_map(Wording::report(...), Grown::during((new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete))), $sheet->events->where('kind', 'going_on')->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")->values()->all(),
+            array_map(
+                fn (Fault $each): FaultView => new FaultView(
+                    $each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety,
+                    $each->checkpoint,
+                ),
+                FocusPoints::of([...$desk->seenLast(), ...$reps], $rung->faults),
+            ),
+            $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet),
+            self::helped($sheet), self::felt($sheet),
+            array_map(Wording::report(...), Grown::during((new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete))),
+            $sheet->events
+                ->where('kind', 'going_on')
+                ->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")
+                ->values()
+                ->all(),
             Parts::conflicts($sheet, $user),
             $this->seeing->setLength($desk->athlete, $sheet->ladder, $desk->squad, $today),
-            Seeing::agreementOn(new AgreementBook([$desk->athlete->id], $today, $this->library), $desk->athlete->id, $sheet->ladder, $standingRung->id),
+            Seeing::agreementOn(
+                new AgreementBook([$desk->athlete->id], $today, $this->library),
+                $desk->athlete->id,
+                $sheet->ladder,
+                $standingRung->id,
+            ),
             $this->seeing->placing($desk->athlete, $sheet->ladder),
         );
     }
@@ -94,7 +122,10 @@ final class AfterScreen
         $judged = $sheet->blocks->where('judged', true)->pluck('id')->all();
         $reps = array_values(array_map(
             fn (RepEvent $rep): array => [$rep->verdict === 'good', HelpedScreen::tried($rep)],
-            array_filter(SheetEvents::standing($sheet->events), fn (RepEvent $rep): bool => in_array($rep->block_id, $judged, true) && in_array($rep->verdict, ['good', 'not_good'], true)),
+            array_filter(
+                SheetEvents::standing($sheet->events),
+                fn (RepEvent $rep): bool => in_array($rep->block_id, $judged, true) && in_array($rep->verdict, ['good', 'not_good'], true),
+            ),
         ));
         $best = null;
         foreach (array_unique(array_merge([], ...array_column($reps, 1))) as $tried) {
@@ -104,7 +135,9 @@ final class AfterScreen
             }
         }
 
-        return $best === null ? null : "“{$best[0]}”: {$best[1]->good} of {$best[1]->n} good with it, {$best[1]->otherGood} of {$best[1]->otherN} without.";
+        return $best === null
+            ? null
+            : "“{$best[0]}”: {$best[1]->good} of {$best[1]->n} good with it, {$best[1]->otherGood} of {$best[1]->otherN} without.";
     }
 
     /** @return list<string> sets whose felt effort somebody told, against the effort asked */
@@ -120,7 +153,13 @@ final class AfterScreen
             $block = $sheet->blocks->firstWhere('id', $event->block_id);
             $effort = $asked->get($set)?->avg('effort');
 
-            return $block === null || $effort === null ? null : "{$block->title}, set {$event->set_no}: asked ".Wording::percent((float) $effort).', felt '.Wording::percent((float) $event->effort).'.';
+            return $block === null || $effort === null
+                ? null
+                : "{$block->title}, set {$event->set_no}: asked "
+                    .Wording::percent((float) $effort)
+                    .', felt '
+                    .Wording::percent((float) $event->effort)
+                    .'.';
         }, $felt, array_keys($felt))));
     }
 
@@ -133,8 +172,12 @@ final class AfterScreen
         $nudge = Nudge::of($reps);
 
         return match ($nudge[0] ?? null) {
-            'falls' => 'Quality fell towards the end: the last ten lay '.round(100 * (float) $nudge[1]).' points below the best ten. A shorter set next time.',
-            'returns' => '“'.($names[$nudge[1]] ?? $nudge[1]).'” was back in three of the last five: one rung back, or drill and whole in turn.',
+            'falls' => 'Quality fell towards the end: the last ten lay '
+                .round(100 * (float) $nudge[1])
+                .' points below the best ten. A shorter set next time.',
+            'returns' => '“'
+                .($names[$nudge[1]] ?? $nudge[1])
+                .'” was back in three of the last five: one rung back, or drill and whole in turn.',
             default => null,
         };
     }

@@ -56,9 +56,19 @@ final class CourtsideScreen
         $sheet = $desk->sheet;
         $frame = $desk->frame();
         $plans = $desk->plans();
-        $doses = array_map(fn (BlockPlan $plan): array => DoseChoice::around($plan, $frame->effortCap($frame->wordFor($plan)), $user->pace_m, $sheet->return_stage === null), $plans);
+        $doses = array_map(
+            fn (BlockPlan $plan): array => DoseChoice::around(
+                $plan,
+                $frame->effortCap($frame->wordFor($plan)),
+                $user->pace_m,
+                $sheet->return_stage === null,
+            ),
+            $plans,
+        );
         // Bounds of everything a block can become.
-        $budget = $frame->budget(self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))));
+        $budget = $frame->budget(
+            self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))),
+        );
         $mirror = $desk->side()->mirror(...);
         $blocks = [];
         foreach ($sheet->blocks as $i => $block) {
@@ -74,24 +84,55 @@ final class CourtsideScreen
             $sheet->id, $sheet->trainingSession->title, $desk->day()->iso(), $sheet->state, Parts::athlete($desk->athlete, $desk->day()),
             Parts::rungOf($desk), $desk->rung()->outcomeIgnored, $readiness->word->value, $desk->ladder()->cautions, $blocks,
             array_map(fn (Gauge $gauge): BoundView => Parts::bound($gauge), $budget),
-            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->rung()->faults),
-            new PatternBoundsView(FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES, Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL),
+            array_map(
+                fn (Fault $fault): FaultView => new FaultView(
+                    $fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety,
+                    $fault->checkpoint,
+                ),
+                $desk->rung()->faults,
+            ),
+            new PatternBoundsView(
+                FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES,
+                Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL,
+            ),
             $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
             $neighbours,
-            $blocks === [] ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3)) : null,
+            $blocks === []
+                ? 'Nothing counted is left today. '.implode(' ', array_slice(array_column($sheet->trims, 'sentence'), 0, 3))
+                : null,
             Parts::emergency($desk->athlete->id), Parts::returnOf($desk)?->sentence,
-            array_map(fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name), $desk->rung()->checkpoints),
-            $user->pace_m, $rotation, Parts::conflicts($sheet, $user), array_map(fn (SorenessReport $report): ReportedView => new ReportedView($report->site->value, $report->side, $report->kind->value, $report->score), $health->today($desk->athlete)),
-            self::stops($desk, $plans, $health), self::reportsKnown($sheet), self::heard($sheet), $sheet->stale ? PlanWording::WAITS_TO_BE_FITTED : null, self::afterStop($desk, $health),
+            array_map(
+                fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name),
+                $desk->rung()->checkpoints,
+            ),
+            $user->pace_m, $rotation, Parts::conflicts($sheet, $user),
+            array_map(
+                fn (SorenessReport $report): ReportedView => new ReportedView(
+                    $report->site->value,
+                    $report->side,
+                    $report->kind->value,
+                    $report->score,
+                ),
+                $health->today($desk->athlete),
+            ),
+            self::stops($desk, $plans, $health), self::reportsKnown($sheet), self::heard($sheet),
+            $sheet->stale ? PlanWording::WAITS_TO_BE_FITTED : null, self::afterStop($desk, $health),
         );
     }
 
     private static function event(RepEvent $event): RepEventView
     {
-        return new RepEventView($event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict, $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m, $event->seen, $event->device);
+        return new RepEventView(
+            $event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict,
+            $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m,
+            $event->seen, $event->device,
+        );
     }
 
-    /** @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the session, own group first */
+    /**
+     * @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the
+     *         session, own group first
+     */
     private static function around(Sheet $sheet, User $user): array
     {
         $others = Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get();
@@ -106,14 +147,35 @@ final class CourtsideScreen
             }
             $own = $groups[$sheet->athlete_id] ?? null;
             if ($own !== null && $plan->stations !== []) {
-                $walk = array_map(fn (array $round): ?string => ($at = array_search($own, $round, true)) === false ? null : $plan->stations[$at]->title, $plan->rounds);
-                $rotation = new RotationView($sheet->training_session_id, $plan->rotationMin, StationPlan::CHANGE_OVER_MIN, array_values(array_filter($walk)));
+                $walk = array_map(
+                    fn (array $round): ?string => ($at = array_search($own, $round, true)) === false ? null : $plan->stations[$at]->title,
+                    $plan->rounds,
+                );
+                $rotation = new RotationView(
+                    $sheet->training_session_id,
+                    $plan->rotationMin,
+                    StationPlan::CHANGE_OVER_MIN,
+                    array_values(array_filter($walk)),
+                );
             }
         }
         $own = $groups[$sheet->athlete_id] ?? null;
 
-        return [$rotation, $others->sortBy(fn (Sheet $other): array => [($groups[$other->athlete_id] ?? null) === $own ? 0 : 1, $groups[$other->athlete_id] ?? 99, $other->id])
-            ->map(fn (Sheet $other): NeighbourView => new NeighbourView($other->id, $other->athlete->given_name, $other->state, isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null))->values()->all()];
+        return [$rotation, $others->sortBy(
+            fn (Sheet $other): array => [
+                ($groups[$other->athlete_id] ?? null) === $own ? 0 : 1,
+                $groups[$other->athlete_id] ?? 99,
+                $other->id,
+            ],
+        )
+            ->map(
+                fn (Sheet $other): NeighbourView => new NeighbourView(
+                    $other->id,
+                    $other->athlete->given_name,
+                    $other->state,
+                    isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null,
+                ),
+            )->values()->all()];
     }
 
     /** @param  list<BlockPlan>  $plans */
@@ -124,13 +186,20 @@ final class CourtsideScreen
         foreach (array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0) as $plan) {
             foreach (Side::cases() as $side) {
                 $load = self::load($plan)."|{$side->value}";
-                $rows[$load] ??= self::stopRows($table, $load, $plan->asked->skill->loadedChannels(), $desk->athlete->throwing_side->bodySide($side));
+                $rows[$load] ??= self::stopRows(
+                    $table,
+                    $load,
+                    $plan->asked->skill->loadedChannels(),
+                    $desk->athlete->throwing_side->bodySide($side),
+                );
             }
         }
 
         return new StopsView(
             array_map(fn (array $place): string => "{$place[0]->value}|{$place[1]}", $table->places),
-            array_merge(...array_map(fn (Moment $moment): array => [$moment->value => StopTable::readsAs($moment)->value], Moment::cases())),
+            array_merge(
+                ...array_map(fn (Moment $moment): array => [$moment->value => StopTable::readsAs($moment)->value], Moment::cases()),
+            ),
             array_merge(...array_values($rows)),
         );
     }
@@ -161,16 +230,26 @@ final class CourtsideScreen
     /** @return list<string> ids of the reports that these answers know of */
     private static function reportsKnown(Sheet $sheet): array
     {
-        return DB::table('soreness_reports')->where('athlete_id', $sheet->athlete_id)->where('day', '>=', $sheet->day()->plus(-1)->iso())->orderBy('id')->pluck('id')->all();
+        return DB::table('soreness_reports')
+            ->where('athlete_id', $sheet->athlete_id)
+            ->where('day', '>=', $sheet->day()->plus(-1)->iso())
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
     }
 
     /** Changes whenever a report, a clearance or a condition comes or goes: another device then asks anew. */
     public static function heard(Sheet $sheet): string
     {
-        $of = fn (string $table, string $at): string => implode(' ', (array) DB::table($table)->where('athlete_id', $sheet->athlete_id)->selectRaw("count(*) as n, max({$at}) as last")->first());
+        $of = fn (string $table, string $at): string => implode(
+            ' ',
+            (array) DB::table($table)->where('athlete_id', $sheet->athlete_id)->selectRaw("count(*) as n, max({$at}) as last")->first(),
+        );
 
         return hash('xxh128', implode('|', [
-            $of('soreness_reports', 'received_at'), $of('soreness_reports', 'withdrawn_at'), $of('clearances', 'received_at'), $of('known_conditions', 'set_at'), $of('wellness', 'received_at'), $of('missing_counts', 'since'),
+            $of('soreness_reports', 'received_at'), $of('soreness_reports', 'withdrawn_at'),
+            $of('clearances', 'received_at'), $of('known_conditions', 'set_at'), $of('wellness', 'received_at'),
+            $of('missing_counts', 'since'),
         ]));
     }
 
@@ -209,7 +288,9 @@ final class CourtsideScreen
         return new CourtsideBlockView(
             $block->id, Wording::blockKind($dose->kind), $dose->title, $desk->side()->mirror($dose->text), $plan->repsBySet(),
             $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
-            ! $desk->rung()->outcomeIgnored && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true) && $dose->skill->family !== Family::Jump,
+            ! $desk->rung()->outcomeIgnored
+                && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
+                && $dose->skill->family !== Family::Jump,
             array_map(fn (BlockPlan $each): DoseView => self::dose($desk, $each, $budget), $doses), self::load($planned),
         );
     }
@@ -219,7 +300,11 @@ final class CourtsideScreen
     {
         $costs = [];
         foreach (Side::cases() as $side) {
-            $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep($desk->day(), $desk->sheet->id, $desk->frame()->price);
+            $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep(
+                $desk->day(),
+                $desk->sheet->id,
+                $desk->frame()->price,
+            );
             $costs = [...$costs, ...Parts::costs($oneRep, $side, $budget)];
         }
         // A rest day owed or an effort too high is not a budget: one repetition already breaks it.
@@ -237,7 +322,9 @@ final class CourtsideScreen
         $both = [];
         foreach ($plans as $i => $plan) {
             foreach (Side::cases() as $side) {
-                $both["{$i}|{$side->value}"] = new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM);
+                $both["{$i}|{$side->value}"] = new BlockPlan(
+                    $plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM,
+                );
             }
         }
 

@@ -40,7 +40,12 @@ final class GatesScreen
     public function view(User $user, Squad $squad): GatesView
     {
         $on = $user->workspace->today();
-        $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->whereNull('erased_at')->get()->all();
+        $athletes = $squad
+            ->athletes()
+            ->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))
+            ->whereNull('erased_at')
+            ->get()
+            ->all();
         $loads = $this->loads->for($athletes, $on);
         $returns = new ReturnBook($athletes, $on);
         $limits = new LimitBook($athletes, $squad, $on, $returns);
@@ -53,21 +58,40 @@ final class GatesScreen
         foreach ($athletes as $athlete) {
             $readiness = $health->readiness($athlete, $squad);
             foreach ($ladders->placementsOf($athlete) as $placement) {
-                $result = $ladders->gate($athlete, $placement, $readiness, $loads[$athlete->id], $limits->of($athlete->id, $loads[$athlete->id]));
-                $rows[] = $this->row($athlete, $placement, $ladders, $result, LadderBook::word($athlete, $ladders->rung($placement), $readiness), $returns->open($athlete->id) !== null, $on, $agreements, $ready["{$athlete->id} {$placement->ladder}"] ?? null);
+                $result = $ladders->gate(
+                    $athlete, $placement, $readiness, $loads[$athlete->id],
+                    $limits->of($athlete->id, $loads[$athlete->id]),
+                );
+                $rows[] = $this->row(
+                    $athlete, $placement, $ladders, $result,
+                    LadderBook::word($athlete, $ladders->rung($placement), $readiness),
+                    $returns->open($athlete->id) !== null, $on, $agreements,
+                    $ready["{$athlete->id} {$placement->ladder}"] ?? null,
+                );
             }
         }
-        usort($rows, fn (GateRowView $a, GateRowView $b): int => [self::ORDER[$a->group], $b->opens + $b->steps_back] <=> [self::ORDER[$b->group], $a->opens + $a->steps_back]);
+        usort(
+            $rows,
+            fn (GateRowView $a, GateRowView $b): int => [
+                self::ORDER[$a->group],
+                $b->opens + $b->steps_back,
+            ] <=> [self::ORDER[$b->group], $a->opens + $a->steps_back],
+        );
 
         return new GatesView(
             $on->iso(), Parts::squad($squad),
             Parts::squads($user), $rows,
-            array_map(fn (array $row): AgreementView => Seeing::agreement($row['who'], $row['agreement'], $row['splits']), $agreements->byPeople()),
+            array_map(
+                fn (array $row): AgreementView => Seeing::agreement($row['who'], $row['agreement'], $row['splits']),
+                $agreements->byPeople(),
+            ),
         );
     }
 
-    private function row(Athlete $athlete, Placement $placement, LadderBook $ladders, GateResult $result, Word $word, bool $returns, Day $on, AgreementBook $agreements, ?string $ready): GateRowView
-    {
+    private function row(
+        Athlete $athlete, Placement $placement, LadderBook $ladders, GateResult $result, Word $word, bool $returns,
+        Day $on, AgreementBook $agreements, ?string $ready,
+    ): GateRowView {
         $ladder = $ladders->ladder($placement);
         $rung = $ladders->rung($placement);
         $watch = Watch::of($rung->gate, $result->observed, $result->good);
@@ -85,7 +109,10 @@ final class GatesScreen
             Parts::gate($result, $rung, $ladder->after($rung->id), $word, $ladders->reps($athlete, $placement)), $group,
             $returns ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
             $watch->opens, $watch->stepsBack, $on->daysSince(Instant::of($placement->entered_at)->day),
-            ($of = $agreements->onRung($athlete->id, $ladder->id, $rung->id)) !== null && $of['agreement']->isWeak() ? JudgingWording::disagreement($of['agreement']) : null, $ready,
+            ($of = $agreements->onRung($athlete->id, $ladder->id, $rung->id)) !== null && $of['agreement']->isWeak()
+                ? JudgingWording::disagreement($of['agreement'])
+                : null,
+            $ready,
         );
     }
 }

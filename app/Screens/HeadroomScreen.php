@@ -40,10 +40,14 @@ final class HeadroomScreen
         $skill = $this->library->skills()[$skillId] ?? throw new Problem(404, 'Not found', 'There is no such skill.');
         $day = new AthleteDay($athlete, $on);
         $longest = $day->load->profile->longestThrowM[$skillId] ?? null;
-        $distances = $skill->family === Family::Throw && $longest !== null ? array_map(fn (float $share): float => round($share * $longest), self::DISTANCE_SHARES) : [null];
+        $distances = $skill->family === Family::Throw && $longest !== null
+            ? array_map(fn (float $share): float => round($share * $longest), self::DISTANCE_SHARES)
+            : [null];
         $board = $day->limits->board($on, $day->load->record);
         $plan = $day->load->plansOn($on);
-        $rows = array_map(fn (float $effort): HeadroomRowView => new HeadroomRowView($effort, array_map(function (?float $distanceM) use ($day, $on, $skill, $effort, $board, $plan, $reps): HeadroomCellView {
+        $rows = array_map(fn (float $effort): HeadroomRowView => new HeadroomRowView($effort, array_map(function (?float $distanceM) use (
+            $day, $on, $skill, $effort, $board, $plan, $reps,
+        ): HeadroomCellView {
             $set = fn (Day $then, int $n): CostedSet => $day->load->price->of(self::set($then, $skill, $n, $effort, $distanceM));
             $left = $board->headroom($set($on, 1), $plan);
             $fits = $left->reps === null || $left->reps >= $reps ? $on : FirstFit::day(
@@ -51,11 +55,23 @@ final class HeadroomScreen
                 $day->load->record, $day->load->plans, $day->limits,
             );
 
-            return new HeadroomCellView($distanceM, $left->reps, array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $left->binding))), $fits?->iso());
+            return new HeadroomCellView(
+                $distanceM,
+                $left->reps,
+                array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $left->binding))),
+                $fits?->iso(),
+            );
         }, $distances)), self::EFFORTS);
         $names = $this->library->skillNames();
 
-        return new HeadroomGridView($skillId, $names[$skillId], $reps, $rows, array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)), $this->logged($athlete, $on, $names));
+        return new HeadroomGridView(
+            $skillId,
+            $names[$skillId],
+            $reps,
+            $rows,
+            array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            $this->logged($athlete, $on, $names),
+        );
     }
 
     /**
@@ -64,12 +80,21 @@ final class HeadroomScreen
      */
     private function logged(Athlete $athlete, Day $on, array $names): array
     {
-        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereNotNull('client_id')->where('day', '>', $on->plus(-self::RECENT_DAYS)->iso())->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
+        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereNotNull('client_id')->where(
+            'day',
+            '>',
+            $on->plus(-self::RECENT_DAYS)->iso(),
+        )->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
             $row->client_id, substr($row->day, 0, 10), match ($row->source) {
                 'home' => 'At home',
                 'match' => 'In a match',
                 default => 'At another club',
-            }.": {$row->reps} × ".lcfirst($names[$row->skill] ?? $row->skill).', '.($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)), DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],
+            }
+            .": {$row->reps} × "
+            .lcfirst($names[$row->skill] ?? $row->skill)
+            .', '
+            .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)),
+            DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],
         ))->all();
     }
 

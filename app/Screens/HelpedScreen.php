@@ -26,9 +26,21 @@ final class HelpedScreen
     public function view(Athlete $athlete, Day $on): HelpedLogView
     {
         $reps = $days = $warnings = [];
-        $sheets = Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->whereIn('id', RepEvent::query()->where('kind', 'trying')->select('sheet_id'))->get();
+        $sheets = Sheet::query()
+            ->with(['blocks', 'events'])
+            ->where('athlete_id', $athlete->id)
+            ->whereIn('id', RepEvent::query()->where('kind', 'trying')->select('sheet_id'))
+            ->get();
         $rungs = $sheets->map(fn (Sheet $sheet): string => "{$sheet->ladder}|{$sheet->rung}")->unique();
-        $all = $rungs->isEmpty() ? collect() : Sheet::query()->with(['blocks', 'events'])->where('athlete_id', $athlete->id)->whereNull('return_stage')->whereIn('ladder', $sheets->pluck('ladder')->unique())->orderBy('held_on')->get();
+        $all = $rungs->isEmpty()
+            ? collect()
+            : Sheet::query()
+                ->with(['blocks', 'events'])
+                ->where('athlete_id', $athlete->id)
+                ->whereNull('return_stage')
+                ->whereIn('ladder', $sheets->pluck('ladder')->unique())
+                ->orderBy('held_on')
+                ->get();
         foreach ($all as $sheet) {
             $rung = "{$sheet->ladder}|{$sheet->rung}";
             if (! $rungs->contains($rung)) {
@@ -46,7 +58,10 @@ final class HelpedScreen
                     $days[$rung][$each] = [$days[$rung][$each][0] ?? $day, $day];
                 }
                 if (count($tried) > 1) {
-                    $warnings[$day.$rep->note] = Wording::day(Day::of($day)).': “'.implode('” and “', $tried).'” at once. Nobody can say which one it was.';
+                    $warnings[$day.$rep->note] = Wording::day(Day::of($day))
+                        .': “'
+                        .implode('” and “', $tried)
+                        .'” at once. Nobody can say which one it was.';
                 }
             }
         }
@@ -58,9 +73,14 @@ final class HelpedScreen
                 $helped = WhatHelped::of($reps[$rung], (string) $tried);
                 $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
                 $rows[] = new HelpedView(
-                    (string) $tried, $ladder->name, $ladder->rung($rungId)->name ?? $rungId, $helped->good ?? 0, $helped->n ?? 0, $helped->otherGood ?? 0, $helped->otherN ?? 0,
+                    (string) $tried, $ladder->name, $ladder->rung($rungId)->name ?? $rungId, $helped->good ?? 0,
+                    $helped->n ?? 0, $helped->otherGood ?? 0, $helped->otherN ?? 0,
                     $helped?->difference, $helped?->low, $helped?->high,
-                    $helped === null ? 'Nothing to compare with yet: judge some without it.' : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: {$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. ".ucfirst($helped->says).'.',
+                    $helped === null
+                        ? 'Nothing to compare with yet: judge some without it.'
+                        : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: {$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
+                            .ucfirst($helped->says)
+                            .'.',
                     $first, $last,
                 );
             }

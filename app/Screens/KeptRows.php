@@ -49,7 +49,8 @@ final class KeptRows
     public function keep(array $athletes, array $rows): void
     {
         DB::table('kept_rows')->upsert(array_map(fn (Athlete $athlete): array => [
-            'athlete_id' => $athlete->id, 'squad_id' => $this->squad->id, 'key' => $this->key($athlete), 'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
+            'athlete_id' => $athlete->id, 'squad_id' => $this->squad->id, 'key' => $this->key($athlete),
+            'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
         ], $athletes), ['squad_id', 'athlete_id']);
     }
 

@@ -44,7 +44,10 @@ final class LibraryScreen
                 $words = [...$words, $rung->name, $rung->goal];
             }
 
-            return new LibraryRowView($id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary), count($ladder->rungs), mb_strtolower(implode(' | ', $words)), isset($own[$id]));
+            return new LibraryRowView(
+                $id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary),
+                count($ladder->rungs), mb_strtolower(implode(' | ', $words)), isset($own[$id]),
+            );
         }, $this->shelf->ids($user->workspace_id));
     }
 
@@ -61,20 +64,56 @@ final class LibraryScreen
 
         return new LibraryLadderView(
             $id, $ladder->name, $mirror($ladder->summary), $ladder->version, $ladder->cautions,
-            array_map(fn (array $need): string => $this->library->ladder($need[0])->name.': '.($this->library->ladder($need[0])->rung($need[1])->name ?? $need[1]), $ladder->needs),
-            array_map(fn (Pose $pose): FigurePoseView => new FigurePoseView($pose->name, $mirror($pose->text), $pose->trunk, $pose->throwingArm, $pose->frontArm, $pose->frontLeg, $pose->backLeg, $pose->lift, $pose->tool), $this->library->figures()[$ladder->skill->id] ?? []),
-            array_map(fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView($checkpoint->name, $mirror($checkpoint->good), array_map($mirror, $checkpoint->variants)), array_values($checkpoints)),
-            array_map(fn (Fault $fault): LibraryFaultView => new LibraryFaultView($fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue), $mirror($fault->drill), $fault->safety), $this->faults($ladder)),
+            array_map(
+                fn (array $need): string => $this->library->ladder($need[0])->name.': '.(
+                    $this->library->ladder($need[0])->rung($need[1])->name ?? $need[1]
+                ),
+                $ladder->needs,
+            ),
+            array_map(
+                fn (Pose $pose): FigurePoseView => new FigurePoseView(
+                    $pose->name, $mirror($pose->text), $pose->trunk, $pose->throwingArm, $pose->frontArm,
+                    $pose->frontLeg, $pose->backLeg, $pose->lift, $pose->tool,
+                ),
+                $this->library->figures()[$ladder->skill->id] ?? [],
+            ),
+            array_map(
+                fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView(
+                    $checkpoint->name,
+                    $mirror($checkpoint->good),
+                    array_map($mirror, $checkpoint->variants),
+                ),
+                array_values($checkpoints),
+            ),
+            array_map(
+                fn (Fault $fault): LibraryFaultView => new LibraryFaultView(
+                    $fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue),
+                    $mirror($fault->drill), $fault->safety,
+                ),
+                $this->faults($ladder),
+            ),
             array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
                 $rung->id, $rung->name, $mirror($rung->goal), $rung->outcomeIgnored,
-                array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints), array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
+                array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
+                array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
                 array_map(fn (BlockDose $block): LibraryBlockView => new LibraryBlockView(
                     Wording::blockKind($block->kind), $block->title, $mirror($block->text),
-                    $block->reps === 0 ? '' : "{$block->sets} × {$block->reps}, ".Wording::dose($block->effort, $block->distanceM).', '.lcfirst(Wording::object($block->object)).($block->side->value === 'other' ? ', other side' : ''), $block->judged,
+                    $block->reps === 0
+                        ? ''
+                        : "{$block->sets} × {$block->reps}, "
+                            .Wording::dose($block->effort, $block->distanceM)
+                            .', '
+                            .lcfirst(Wording::object($block->object))
+                            .($block->side->value === 'other' ? ', other side' : ''),
+                    $block->judged,
                 ), $rung->blocks), Wording::gateAsks($rung->gate),
             ), $ladder->rungs),
-            isset($this->shelf->own($user->workspace_id)[$id]), $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
-            array_map(fn (array $kept): LadderVersionView => new LadderVersionView($kept['version'], $kept['saved_at'], $kept['by']), $this->shelf->versions($id)),
+            isset($this->shelf->own($user->workspace_id)[$id]),
+            $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
+            array_map(
+                fn (array $kept): LadderVersionView => new LadderVersionView($kept['version'], $kept['saved_at'], $kept['by']),
+                $this->shelf->versions($id),
+            ),
         );
     }
 

@@ -41,16 +41,26 @@ final class LimitsScreen
         $book = new LimitBook($athletes, $squad, $on, new ReturnBook($athletes, $on));
         $rows = array_map(function (Athlete $athlete) use ($loads, $book, $on): SquadLimitRowView {
             $load = $loads[$athlete->id];
-            $tapes = array_values(array_filter(Tapes::inPlay($book->of($athlete->id, $load)->board($on, $load->record)->states($load->plansOn($on)), $on), fn ($tape): bool => $tape->hard));
+            $tapes = array_values(
+                array_filter(
+                    Tapes::inPlay($book->of($athlete->id, $load)->board($on, $load->record)->states($load->plansOn($on)), $on),
+                    fn ($tape): bool => $tape->hard,
+                ),
+            );
 
-            return new SquadLimitRowView(Parts::athlete($athlete, $on), array_slice($tapes, 0, self::CLOSEST), self::fullness($tapes[0] ?? null));
+            return new SquadLimitRowView(
+                Parts::athlete($athlete, $on),
+                array_slice($tapes, 0, self::CLOSEST),
+                self::fullness($tapes[0] ?? null),
+            );
         }, $athletes);
         usort($rows, fn (SquadLimitRowView $a, SquadLimitRowView $b): int => $b->fullness <=> $a->fullness);
 
         return new LimitsView(
             $on->iso(), Parts::squad($squad),
             Parts::squads($user),
-            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows, $squad->rule_set, $this->shares($athletes, $ruleSet),
+            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows,
+            $squad->rule_set, $this->shares($athletes, $ruleSet),
         );
     }
 
@@ -68,7 +78,10 @@ final class LimitsScreen
         $views = [];
         foreach ($athletes as $athlete) {
             foreach ($all[$athlete->id] ?? [] as $id => $row) {
-                $views[] = new LimitShareView($athlete->id, $athlete->name(), $id, $labels[$id] ?? $id, (float) $row->share, $row->reason, $row->by, substr($row->set_at, 0, 10));
+                $views[] = new LimitShareView(
+                    $athlete->id, $athlete->name(), $id, $labels[$id] ?? $id, (float) $row->share, $row->reason,
+                    $row->by, substr($row->set_at, 0, 10),
+                );
             }
         }
 
@@ -81,23 +94,43 @@ final class LimitsScreen
     public function compare(User $user, Squad $squad, RuleSet $other, int $days): RuleCompareView
     {
         $today = $user->workspace->today();
-        $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->whereNull('erased_at')->get()->all();
+        $athletes = $squad
+            ->athletes()
+            ->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))
+            ->whereNull('erased_at')
+            ->get()
+            ->all();
         // The record up to yesterday, whole days.
         $loads = $this->loads->for($athletes, $today);
         $returns = new ReturnBook($athletes, $today);
         $inForce = $this->ruleSets->of($squad);
         $books = [new LimitBook($athletes, $squad, $today, $returns, $inForce), new LimitBook($athletes, $squad, $today, $returns, $other)];
         $rows = array_map(function (Athlete $athlete) use ($loads, $books, $today, $days): RuleComparedView {
-            [$now, $then] = array_map(fn (LimitBook $book): array => Replay::over($book->of($athlete->id, $loads[$athlete->id]), $loads[$athlete->id]->record, $today->plus(-$days), $today->plus(-1)), $books);
+            [$now, $then] = array_map(
+                fn (LimitBook $book): array => Replay::over(
+                    $book->of($athlete->id, $loads[$athlete->id]),
+                    $loads[$athlete->id]->record,
+                    $today->plus(-$days),
+                    $today->plus(-1),
+                ),
+                $books,
+            );
 
             return new RuleComparedView(Parts::athlete($athlete, $today), count($now), count($then), array_map(
-                fn (array $each): string => Wording::day($each[0]).': '.Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1])), array_slice($then, -4),
+                fn (array $each): string => Wording::day($each[0])
+                    .': '
+                    .Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1])),
+                array_slice($then, -4),
             ));
         }, $athletes);
         usort($rows, fn (RuleComparedView $a, RuleComparedView $b): int => [$b->then_days, $b->now_days] <=> [$a->then_days, $a->now_days]);
         $counted = fn (string $which): int => count(array_filter($rows, fn (RuleComparedView $row): bool => $row->{$which} > 0));
 
-        return new RuleCompareView($inForce->name, $other->name, $days, "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')." would have been over a hard limit in the last {$days} days; with “{$inForce->name}”, in force, {$counted('now_days')}.", array_values($rows));
+        return new RuleCompareView(
+            $inForce->name, $other->name, $days,
+            "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')." would have been over a hard limit in the last {$days} days; with “{$inForce->name}”, in force, {$counted('now_days')}.",
+            array_values($rows),
+        );
     }
 
     /**
@@ -116,9 +149,13 @@ final class LimitsScreen
         }
 
         return array_values(array_map(fn (array $group): LimitRuleView => new LimitRuleView(
-            $group[0]->baseId(), $group[0]->isScalable(), $group[0]->label, $group[0]->isHard(), Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
+            $group[0]->baseId(), $group[0]->isScalable(), $group[0]->label, $group[0]->isHard(),
+            Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
             array_map(fn (Limit $limit): LimitBandView => new LimitBandView(
-                $limit->ages === null ? 'every age' : ($limit->ages[1] >= 100 ? "{$limit->ages[0]}+" : "{$limit->ages[0]}–{$limit->ages[1]}"), Wording::limitValue($limit),
+                $limit->ages === null ? 'every age' : (
+                    $limit->ages[1] >= 100 ? "{$limit->ages[0]}+" : "{$limit->ages[0]}–{$limit->ages[1]}"
+                ),
+                Wording::limitValue($limit),
             ), $group),
         ), $groups));
     }

@@ -30,23 +30,48 @@ final class MatchScreen
     public function view(Athlete $athlete, Day $on): MatchCountView
     {
         $day = new AthleteDay($athlete, $on);
-        $fixture = Fixture::concerning([$athlete->id])->where('kind', Fixture::MATCH)->where('held_on', $on->iso())->orderBy('starts_at')->first();
+        $fixture = Fixture::concerning([$athlete->id])
+            ->where('kind', Fixture::MATCH)
+            ->where('held_on', $on->iso())
+            ->orderBy('starts_at')
+            ->first();
         $effort = Felt::Hard->effort();
         $ones = [];
         foreach ($this->skills($athlete, $day, $fixture) as $skill) {
             $ones[$skill->id] = $day->load->price->of(new WorkSet($on, 'match', $skill, 1, $effort, $skill->ordinaryImplement(), null));
         }
         // What other sessions and matches of the day hold is not left for this one; what this one holds is.
-        $held = array_values(array_filter($day->load->plansOn($on), fn (CostedSet $plan): bool => $fixture === null || $plan->session !== "match {$fixture->id}"));
+        $held = array_values(
+            array_filter(
+                $day->load->plansOn($on),
+                fn (CostedSet $plan): bool => $fixture === null || $plan->session !== "match {$fixture->id}",
+            ),
+        );
         $board = $day->limits->board($on, $day->load->record->with($held));
-        $gauges = array_values(array_filter($board->hardTouchedBy(array_values($ones))->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
+        $gauges = array_values(
+            array_filter($board->hardTouchedBy(array_values($ones))->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null),
+        );
         $names = $this->library->skillNames();
 
         return new MatchCountView(
             Parts::athlete($athlete, $on), $on->iso(), $fixture === null ? 'Match' : $fixture->title, $effort,
-            array_map(fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView($id, $names[$id], Parts::costs($one, Side::Dominant, $gauges), $this->blocked($this->library->skills()[$id], $athlete, $day)), array_keys($ones), $ones),
+            array_map(
+                fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView(
+                    $id,
+                    $names[$id],
+                    Parts::costs($one, Side::Dominant, $gauges),
+                    $this->blocked($this->library->skills()[$id], $athlete, $day),
+                ),
+                array_keys($ones),
+                $ones,
+            ),
             array_map(Parts::bound(...), $gauges), Parts::emergency($athlete->id),
-            DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', $on->iso())->whereNotNull('client_id')->pluck('client_id')->all(),
+            DB::table('work_sets')
+                ->where('athlete_id', $athlete->id)
+                ->where('day', $on->iso())
+                ->whereNotNull('client_id')
+                ->pluck('client_id')
+                ->all(),
         );
     }
 
@@ -71,7 +96,10 @@ final class MatchScreen
 
         return match (true) {
             $day->returns->open($athlete->id) !== null => 'On the way back: its stages decide when a match is due.',
-            ! MatchReady::mayPlay($word) => 'Not today: a match asks for everything, and the word is '.Wording::word($word).'.'.($word === Word::Unknown ? ' Check in first.' : ''),
+            ! MatchReady::mayPlay($word) => 'Not today: a match asks for everything, and the word is '
+                .Wording::word($word)
+                .'.'
+                .($word === Word::Unknown ? ' Check in first.' : ''),
             default => null,
         };
     }

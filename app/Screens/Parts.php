@@ -49,7 +49,10 @@ final class Parts
 
     public static function athlete(Athlete $athlete, Day $on): AthleteCardView
     {
-        return new AthleteCardView($athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value, self::isYoung($athlete, $on));
+        return new AthleteCardView(
+            $athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value,
+            self::isYoung($athlete, $on),
+        );
     }
 
     public static function squad(Squad $squad): SquadView
@@ -76,7 +79,14 @@ final class Parts
     {
         return array_map(fn (Channel $channel): ChannelView => new ChannelView(
             $channel->value, $readiness->channels[$channel->value]->value,
-            array_map(fn (Reason $reason): ReasonView => new ReasonView($reason->word->value, Wording::reason($reason), $reason->report?->at->text), $readiness->reasons[$channel->value]),
+            array_map(
+                fn (Reason $reason): ReasonView => new ReasonView(
+                    $reason->word->value,
+                    Wording::reason($reason),
+                    $reason->report?->at->text,
+                ),
+                $readiness->reasons[$channel->value],
+            ),
         ), Channel::cases());
     }
 
@@ -96,7 +106,10 @@ final class Parts
 
     public static function rung(Ladder $ladder, Rung $rung): RungRefView
     {
-        return new RungRefView($ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1, count($ladder->rungs));
+        return new RungRefView(
+            $ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1,
+            count($ladder->rungs),
+        );
     }
 
     /** Where a sheet stands: on its rung, or on a stage of a return. */
@@ -108,7 +121,10 @@ final class Parts
         }
         $programme = $desk->sheet->playReturn()->firstOrFail()->programmeAsOpened();
 
-        return new RungRefView($desk->ladder()->id, "way back: {$programme->name}", $desk->rung()->id, $desk->rung()->name, $stage + 1, count($programme->stages));
+        return new RungRefView(
+            $desk->ladder()->id, "way back: {$programme->name}", $desk->rung()->id, $desk->rung()->name, $stage + 1,
+            count($programme->stages),
+        );
     }
 
     /** The return a sheet belongs to, as it stands on its day or on another. */
@@ -157,7 +173,8 @@ final class Parts
 
         return [
             ...array_map(fn (array $each): string => $block($each[0]).JudgingWording::twoWords((int) $each[0]->set_no, array_map(
-                fn (RepEvent $event): array => ['who' => $who($event), 'at' => substr($event->at, 11, 5), 'said' => $said($event)], $each[1],
+                fn (RepEvent $event): array => ['who' => $who($event), 'at' => substr($event->at, 11, 5), 'said' => $said($event)],
+                $each[1],
             )), $changed),
             ...array_map(fn (array $each): string => $block($each[0][0]).JudgingWording::countedTwice(
                 (int) $each[0][0]->set_no, [[$who($each[0][0]), count($each[0])], [$who($each[1][0]), count($each[1])]],
@@ -201,7 +218,9 @@ final class Parts
         return trim(implode("\n", array_filter([$intake?->emergency_contact, $intake?->emergency_plan]))) ?: null;
     }
 
-    /** @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row */
+    /**
+     * @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row
+     */
     public static function sheetRef(object $row): SheetRefView
     {
         // One that waits to be fitted anew shows what holds now.

@@ -29,29 +29,75 @@ final class PlanScreen
     public function view(User $user, Squad $squad): PlanView
     {
         $on = $user->workspace->today();
-        $athletes = $squad->athletes()->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))->whereNull('erased_at')->get();
+        $athletes = $squad
+            ->athletes()
+            ->whereIn('athletes.id', $user->visibleAthletes()->select('athletes.id'))
+            ->whereNull('erased_at')
+            ->get();
         $ids = $athletes->pluck('id')->all();
         $nameOf = $athletes->mapWithKeys(fn (Athlete $athlete): array => [$athlete->id => $athlete->name()])->all();
         $names = $this->library->skillNames();
         $seasons = Season::query()->with('athlete')->whereIn('athlete_id', $ids)->where('state', 'open')->orderBy('goal_on')->get();
         $placed = Placement::standing()->whereIn('athlete_id', $ids)->distinct()->pluck('athlete_id')->all();
         $planned = $seasons->pluck('athlete_id')->all();
-        $sessions = DB::table('training_sessions')->where('squad_id', $squad->id)->whereBetween('held_on', [$on->iso(), $on->plus(self::SESSIONS_AHEAD_DAYS)->iso()])->orderBy('held_on')->orderBy('starts_at')
+        $sessions = DB::table('training_sessions')
+            ->where('squad_id', $squad->id)
+            ->whereBetween('held_on', [$on->iso(), $on->plus(self::SESSIONS_AHEAD_DAYS)->iso()])
+            ->orderBy('held_on')
+            ->orderBy('starts_at')
             ->select(['id', 'held_on', 'starts_at', 'title'])
-            ->selectSub(DB::table('sheets')->whereColumn('training_session_id', 'training_sessions.id')->whereIn('athlete_id', $ids)->selectRaw('count(*)'), 'sheets')
-            ->selectSub(DB::table('sheets')->join('sheet_blocks', 'sheet_blocks.sheet_id', '=', 'sheets.id')->whereColumn('training_session_id', 'training_sessions.id')->whereIn('athlete_id', $ids)->selectRaw('sum(sheet_blocks.reps)'), 'reps')->get();
-        $fixtures = Fixture::query()->where('held_on', '>=', $on->iso())->where('squad_id', $squad->id)->where(fn ($query) => $query->whereNull('athlete_id')->orWhereIn('athlete_id', $ids))->orderBy('held_on')->orderBy('starts_at')->get();
+            ->selectSub(
+                DB::table('sheets')
+                    ->whereColumn('training_session_id', 'training_sessions.id')
+                    ->whereIn('athlete_id', $ids)
+                    ->selectRaw('count(*)'),
+                'sheets',
+            )
+            ->selectSub(
+                DB::table('sheets')
+                    ->join('sheet_blocks', 'sheet_blocks.sheet_id', '=', 'sheets.id')
+                    ->whereColumn('training_session_id', 'training_sessions.id')
+                    ->whereIn('athlete_id', $ids)
+                    ->selectRaw('sum(sheet_blocks.reps)'),
+                'reps',
+            )->get();
+        $fixtures = Fixture::query()
+            ->where('held_on', '>=', $on->iso())
+            ->where('squad_id', $squad->id)
+            ->where(fn ($query) => $query->whereNull('athlete_id')->orWhereIn('athlete_id', $ids))
+            ->orderBy('held_on')
+            ->orderBy('starts_at')
+            ->get();
 
         return new PlanView(
             $on->iso(), Parts::squad($squad), Parts::squads($user),
-            $sessions->map(fn (object $row): PlannedSessionView => new PlannedSessionView($row->id, substr($row->held_on, 0, 10), $row->starts_at, $row->title, (int) $row->sheets, (int) $row->reps))->all(),
+            $sessions->map(
+                fn (object $row): PlannedSessionView => new PlannedSessionView(
+                    $row->id, substr($row->held_on, 0, 10), $row->starts_at, $row->title, (int) $row->sheets,
+                    (int) $row->reps,
+                ),
+            )->all(),
             $fixtures->map(fn (Fixture $each): FixtureView => new FixtureView(
                 $each->id, $each->kind, $each->day()->iso(), $each->starts_at, $each->title,
-                implode(', ', array_map(fn (array $dose): string => "{$dose['reps']} × ".lcfirst($names[$dose['skill']] ?? $dose['skill']).', '.($dose['felt'] ?? 'effort not known, counted as full'), $each->doses)),
+                implode(
+                    ', ',
+                    array_map(
+                        fn (array $dose): string => "{$dose['reps']} × "
+                            .lcfirst($names[$dose['skill']] ?? $dose['skill'])
+                            .', '
+                            .($dose['felt'] ?? 'effort not known, counted as full'),
+                        $each->doses,
+                    ),
+                ),
                 $each->athlete_id, $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
             ))->all(),
             $seasons->map(fn (Season $season): SeasonRowView => $this->season($season, $on))->all(),
-            $athletes->filter(fn (Athlete $athlete): bool => in_array($athlete->id, $placed, true) && ! in_array($athlete->id, $planned, true))->map(fn (Athlete $athlete) => Parts::athlete($athlete, $on))->values()->all(),
+            $athletes->filter(
+                fn (Athlete $athlete): bool => in_array($athlete->id, $placed, true) && ! in_array($athlete->id, $planned, true),
+            )
+                ->map(fn (Athlete $athlete) => Parts::athlete($athlete, $on))
+                ->values()
+                ->all(),
             array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
         );
     }
@@ -60,6 +106,10 @@ final class PlanScreen
     {
         $ladder = $this->library->ladder($season->ladder);
 
-        return new SeasonRowView($season->id, Parts::athlete($season->athlete, $on), $ladder->name, $season->goal_rung === null ? null : $ladder->rung($season->goal_rung)?->name, $season->goalOn()->iso(), SeasonScreen::missed($season, $on));
+        return new SeasonRowView(
+            $season->id, Parts::athlete($season->athlete, $on), $ladder->name,
+            $season->goal_rung === null ? null : $ladder->rung($season->goal_rung)?->name, $season->goalOn()->iso(),
+            SeasonScreen::missed($season, $on),
+        );
     }
 }

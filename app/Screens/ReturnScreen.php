@@ -42,7 +42,11 @@ final class ReturnScreen
 {
     private const ACCEPTABLE = ['advance', 'step_back', 'restart', 'done'];
 
-    public function __construct(private readonly Library $library, private readonly LoadBook $loads, private readonly ProgrammeBook $programmes) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly LoadBook $loads,
+        private readonly ProgrammeBook $programmes,
+    ) {}
 
     /** @return list<ReturnRefView> open ones first, what is awaited from the coach before the rest */
     public function board(User $user): array
@@ -58,7 +62,14 @@ final class ReturnScreen
             }
         }
         $order = ['coach', 'clinician', 'athlete', 'nobody'];
-        usort($refs, fn (ReturnRefView $a, ReturnRefView $b): int => [$a->state !== 'open', array_search($a->awaited_from, $order, true), $a->athlete->name] <=> [$b->state !== 'open', array_search($b->awaited_from, $order, true), $b->athlete->name]);
+        usort(
+            $refs,
+            fn (ReturnRefView $a, ReturnRefView $b): int => [
+                $a->state !== 'open',
+                array_search($a->awaited_from, $order, true),
+                $a->athlete->name,
+            ] <=> [$b->state !== 'open', array_search($b->awaited_from, $order, true), $b->athlete->name],
+        );
 
         return $refs;
     }
@@ -71,27 +82,58 @@ final class ReturnScreen
         $return = PlayReturn::with(['attempts', 'clearances.by', 'measures.by', 'steps.by'])->findOrFail($return->id);
         $work = $day->returns->work($return, $day->readiness);
         $programme = $return->programmeAsOpened();
-        $longest = $this->loads->profiles([$athlete], $on)[$athlete->id]->longestThrowM[$this->library->ladder($return->ladder)->skill->id] ?? null;
+        $longest = $this->loads->profiles([$athlete], $on)[$athlete->id]->longestThrowM[$this->library->ladder($return->ladder)->skill->id]
+            ?? null;
         $unmet = ReturnBook::unmet($return);
         $word = ReturnBook::word($return, $day->readiness);
         $hindrance = $this->hindrance($return, $work, $unmet, $word);
-        $after = array_values(array_filter($day->limits->on($on, $day->load->record), fn (Limit $limit): bool => str_starts_with($limit->id, 'after-return-')))[0] ?? null;
+        $after = array_values(
+            array_filter(
+                $day->limits->on($on, $day->load->record),
+                fn (Limit $limit): bool => str_starts_with($limit->id, 'after-return-'),
+            ),
+        )[0] ?? null;
 
         return new ReturnView(
-            self::ref($return, $athlete, $on, $work), $programme->summary, $programme->cautions, $this->library->ladder($return->ladder)->name, $word->value,
-            $return->state === 'open' && in_array($work->step->action, self::ACCEPTABLE, true) && $hindrance === null, $hindrance, $work->step->stage,
-            array_map(fn (StageCriterion $criterion): UnmetView => new UnmetView($criterion->id, $criterion->label, $criterion->unit, $criterion->atLeast), $unmet),
+            self::ref($return, $athlete, $on, $work), $programme->summary, $programme->cautions,
+            $this->library->ladder($return->ladder)->name, $word->value,
+            $return->state === 'open' && in_array($work->step->action, self::ACCEPTABLE, true) && $hindrance === null,
+            $hindrance, $work->step->stage,
+            array_map(
+                fn (StageCriterion $criterion): UnmetView => new UnmetView(
+                    $criterion->id,
+                    $criterion->label,
+                    $criterion->unit,
+                    $criterion->atLeast,
+                ),
+                $unmet,
+            ),
             array_map(fn (ProgrammeStage $stage, int $i): StageView => new StageView(
-                $stage->name, $athlete->throwing_side->mirror($stage->text), ReturnWording::dose($stage, $longest), ReturnWording::asks($stage),
+                $stage->name, $athlete->throwing_side->mirror($stage->text), ReturnWording::dose($stage, $longest),
+                ReturnWording::asks($stage),
                 $return->state === 'done' || $i < $return->stage ? 'passed' : ($i === $return->stage ? 'current' : 'ahead'),
                 self::cleanRun($day->returns, $return, $i), $stage->passes, $stage->needsClearance,
             ), $programme->stages, array_keys($programme->stages)),
-            $return->attempts->reverse()->map(fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $user))->values()->all(),
-            $return->clearances->reverse()->map(fn (ReturnClearance $clearance): string => self::clearance($return, $clearance))->values()->all(),
-            $return->steps->reverse()->map(fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(substr($step->decided_at, 0, 10), $step->evidence['sentence'], $step->by->name))->values()->all(),
+            $return->attempts->reverse()->map(
+                fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $user),
+            )->values()->all(),
+            $return->clearances
+                ->reverse()
+                ->map(fn (ReturnClearance $clearance): string => self::clearance($return, $clearance))
+                ->values()
+                ->all(),
+            $return->steps->reverse()->map(
+                fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(
+                    substr($step->decided_at, 0, 10),
+                    $step->evidence['sentence'],
+                    $step->by->name,
+                ),
+            )->values()->all(),
             $return->measures->reverse()->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))->values()->all(),
             substr($return->opened_on, 0, 10),
-            $return->state === 'done' && $after !== null ? "{$after->label}: ".Wording::limit($after->gauge($day->load->record, $on)->read([]), $on) : null,
+            $return->state === 'done' && $after !== null
+                ? "{$after->label}: ".Wording::limit($after->gauge($day->load->record, $on)->read([]), $on)
+                : null,
         );
     }
 
@@ -101,9 +143,15 @@ final class ReturnScreen
         [$awaited, $from] = $return->state === 'open' ? ReturnWording::awaited($return, $work) : ['nothing', 'nobody'];
 
         return new ReturnRefView(
-            $return->id, Parts::athlete($athlete, $on), $return->programmeAsOpened()->name, trim("{$return->side} ".Wording::site($return->site)),
-            $return->stage + 1, count($stages), $stages[$return->stage]->name, $return->state === 'open' ? $work->step->action : $return->state,
-            $return->state === 'open' ? ReturnWording::sentence($return, $work) : ($return->state === 'done' ? 'Done on '.Wording::day(Day::of(substr($return->ended_on, 0, 10))).'. The weeks after stay lighter.' : "Closed: {$return->end_reason}"),
+            $return->id, Parts::athlete($athlete, $on), $return->programmeAsOpened()->name,
+            trim("{$return->side} ".Wording::site($return->site)),
+            $return->stage + 1, count($stages), $stages[$return->stage]->name,
+            $return->state === 'open' ? $work->step->action : $return->state,
+            $return->state === 'open' ? ReturnWording::sentence($return, $work) : (
+                $return->state === 'done'
+                    ? 'Done on '.Wording::day(Day::of(substr($return->ended_on, 0, 10))).'. The weeks after stay lighter.'
+                    : "Closed: {$return->end_reason}"
+            ),
             $awaited, $from, $return->state === 'open' ? $work->notBefore?->iso() : null, $return->state,
         );
     }
@@ -117,10 +165,20 @@ final class ReturnScreen
 
         return array_map(function (string $id) use ($known): OpenableView {
             $ladder = $this->library->ladder($id);
-            $programmes = array_filter(array_column($known, 'document'), fn (Programme $programme): bool => in_array($ladder->skill->family, $programme->families, true));
+            $programmes = array_filter(
+                array_column($known, 'document'),
+                fn (Programme $programme): bool => in_array($ladder->skill->family, $programme->families, true),
+            );
 
             return new OpenableView($id, $ladder->name, array_values(array_map(
-                fn ($programme): ProgrammeView => new ProgrammeView($programme->id, $programme->name, $programme->summary, $programme->channel->value, array_map(fn ($family): string => $family->value, $programme->families)), $programmes,
+                fn ($programme): ProgrammeView => new ProgrammeView(
+                    $programme->id,
+                    $programme->name,
+                    $programme->summary,
+                    $programme->channel->value,
+                    array_map(fn ($family): string => $family->value, $programme->families),
+                ),
+                $programmes,
             )));
         }, $ladders);
     }
@@ -133,7 +191,15 @@ final class ReturnScreen
         }
 
         return match (true) {
-            $unmet !== [] => 'First measure: '.implode('; ', array_map(fn (StageCriterion $criterion): string => lcfirst($criterion->label).', at least '.Wording::percent($criterion->atLeast), $unmet)).'.',
+            $unmet !== [] => 'First measure: '.implode(
+                '; ',
+                array_map(
+                    fn (StageCriterion $criterion): string => lcfirst($criterion->label)
+                        .', at least '
+                        .Wording::percent($criterion->atLeast),
+                    $unmet,
+                ),
+            ).'.',
             $word !== Word::Full => 'Nobody moves on while the word of the returning place is '.Wording::word($word).'.',
             default => null,
         };
@@ -157,12 +223,17 @@ final class ReturnScreen
     {
         $morning = $book->nextMorning($return, $attempt);
 
-        return new AttemptView($attempt->id, substr($attempt->day, 0, 10), ReturnWording::attempt($return, $attempt, $morning), $morning, $morning === null && ReturnDesk::mayEnterMorning($attempt, $user));
+        return new AttemptView(
+            $attempt->id, substr($attempt->day, 0, 10), ReturnWording::attempt($return, $attempt, $morning), $morning,
+            $morning === null && ReturnDesk::mayEnterMorning($attempt, $user),
+        );
     }
 
     private static function clearance(PlayReturn $return, ReturnClearance $clearance): string
     {
-        $through = $clearance->through_stage === null ? 'for all stages' : 'through “'.($return->programmeAsOpened()->stages[$clearance->through_stage]->name ?? '').'”';
+        $through = $clearance->through_stage === null
+            ? 'for all stages'
+            : 'through “'.($return->programmeAsOpened()->stages[$clearance->through_stage]->name ?? '').'”';
 
         return "{$clearance->clinician_name}, {$clearance->clinician_role}, ".Wording::day(Day::of(substr($clearance->document_date, 0, 10))).": {$through}. Recorded by {$clearance->by->name}.";
     }

@@ -35,11 +35,19 @@ final class ScoreScreen
         $standing = [];
         foreach ($day->ladders->placementsOf($athlete) as $placement) {
             $rung = $day->ladders->rung($placement);
-            $standing[] = new ScoreLadderView($placement->ladder, $day->ladders->ladder($placement)->name, $rung->outcomeIgnored ? $rung->name : null);
+            $standing[] = new ScoreLadderView(
+                $placement->ladder,
+                $day->ladders->ladder($placement)->name,
+                $rung->outcomeIgnored ? $rung->name : null,
+            );
         }
         $series = [];
         $ignored = array_column(array_filter($standing, fn (ScoreLadderView $each): bool => $each->ignored_on !== null), 'id');
-        [$hidden, $shown] = DB::table('scores')->where('athlete_id', $athlete->id)->orderBy('at')->get()->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
+        [$hidden, $shown] = DB::table('scores')
+            ->where('athlete_id', $athlete->id)
+            ->orderBy('at')
+            ->get()
+            ->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
         foreach ($shown->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}|{$row->ladder}") as $rows) {
             $kind = ScoreKind::from($rows[0]->kind);
             $values = $rows->map(fn (object $row): float => (float) $row->value)->values()->all();
@@ -47,9 +55,17 @@ final class ScoreScreen
             $goal = $last->goal === null ? null : (float) $last->goal;
             $best = $values === [] ? 0.0 : $kind->best($values);
             $series[] = new ScoreSeriesView(
-                $kind->value, $rows[0]->name, self::number($kind, $best), self::number($kind, (float) $last->value), $goal === null ? null : self::number($kind, $goal),
-                $goal !== null && ($kind->lessIsBetter() ? (float) $last->value <= $goal + 1e-9 : (float) $last->value >= $goal - 1e-9), $kind->lessIsBetter(), array_slice($values, -self::SHOWN),
-                $rows->reverse()->take(self::SHOWN)->map(fn (object $row): ScoreView => new ScoreView($row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value), ScoreDesk::read($kind, json_decode($row->seen, true))->detail, abs((float) $row->value - $best) < 1e-9))->values()->all(),
+                $kind->value, $rows[0]->name, self::number($kind, $best), self::number($kind, (float) $last->value),
+                $goal === null ? null : self::number($kind, $goal),
+                $goal !== null && ($kind->lessIsBetter() ? (float) $last->value <= $goal + 1e-9 : (float) $last->value >= $goal - 1e-9),
+                $kind->lessIsBetter(), array_slice($values, -self::SHOWN),
+                $rows->reverse()->take(self::SHOWN)->map(
+                    fn (object $row): ScoreView => new ScoreView(
+                        $row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value),
+                        ScoreDesk::read($kind, json_decode($row->seen, true))->detail,
+                        abs((float) $row->value - $best) < 1e-9,
+                    ),
+                )->values()->all(),
                 $kind === ScoreKind::Grouping ? self::grouping(ScoreDesk::points(json_decode($last->seen, true))) : null,
             );
         }
@@ -76,11 +92,24 @@ final class ScoreScreen
         $thirds = $of->thirds;
 
         return new GroupingView(
-            array_map(fn (array $point): string => implode(' ', $point), $points), $of->acrossM, $of->alongM, $of->meanRadialErrorM, $of->halfCircleM,
+            array_map(fn (array $point): string => implode(' ', $point), $points), $of->acrossM, $of->alongM,
+            $of->meanRadialErrorM, $of->halfCircleM,
             $of->ellipse === null ? [] : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
-            "{$of->n} points. In the mean {$m(abs($of->acrossM))} ".($of->acrossM < 0 ? 'left' : 'right').", {$m(abs($of->alongM))} ".($of->alongM < 0 ? 'short' : 'long')."; {$m($of->meanRadialErrorM)} from the aim; half within {$m($of->halfCircleM)} of their middle. ".($of->tendency === [] ? 'No side leads.' : 'Tends '.implode(' and ', $of->tendency).'.')
-                .($thirds === null ? '' : " First third {$m($thirds[0]->meanRadialErrorM)} from the aim, last third {$m($thirds[1]->meanRadialErrorM)}."),
-            $of->n < self::HINTS_FROM ? [] : array_map(fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)), self::HINT_SHARES),
+            "{$of->n} points. In the mean {$m(abs($of->acrossM))} "
+                .($of->acrossM < 0 ? 'left' : 'right')
+                .", {$m(abs($of->alongM))} "
+                .($of->alongM < 0 ? 'short' : 'long')
+                ."; {$m($of->meanRadialErrorM)} from the aim; half within {$m($of->halfCircleM)} of their middle. "
+                .($of->tendency === [] ? 'No side leads.' : 'Tends '.implode(' and ', $of->tendency).'.')
+                .(
+                    $thirds === null
+                        ? ''
+                        : " First third {$m($thirds[0]->meanRadialErrorM)} from the aim, last third {$m($thirds[1]->meanRadialErrorM)}."
+                ),
+            $of->n < self::HINTS_FROM ? [] : array_map(
+                fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)),
+                self::HINT_SHARES,
+            ),
         );
     }
 }

@@ -44,7 +44,13 @@ final class Seeing
     public function progress(Athlete $athlete, string $ladderId, Day $on): ProgressView
     {
         $sessions = [];
-        $rows = DB::table('rep_strips')->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('day', '>', $on->plus(-self::DAYS_BACK)->iso())->where('day', '<=', $on->iso())->orderBy('last_at')->get(['day', 'checkpoints']);
+        $rows = DB::table('rep_strips')
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladderId)
+            ->where('day', '>', $on->plus(-self::DAYS_BACK)->iso())
+            ->where('day', '<=', $on->iso())
+            ->orderBy('last_at')
+            ->get(['day', 'checkpoints']);
         foreach ($rows as $row) {
             foreach (json_decode($row->checkpoints ?? '{}', true) as $checkpoint => [$right, $seen]) {
                 $sessions[$checkpoint][] = [Day::of(substr($row->day, 0, 10))->ordinal, $right, $seen];
@@ -56,7 +62,8 @@ final class Seeing
             if ($progress !== null) {
                 $views[] = new CheckpointProgressView(
                     $name, Day::fromOrdinal($progress->fromDay)->iso(), Day::fromOrdinal($progress->toDay)->iso(), ...$progress->first,
-                    latest_right: $progress->latest[0] ?? null, latest_seen: $progress->latest[1] ?? null, says: $progress->says, sentence: JudgingWording::progress($progress),
+                    latest_right: $progress->latest[0] ?? null, latest_seen: $progress->latest[1] ?? null,
+                    says: $progress->says, sentence: JudgingWording::progress($progress),
                 );
             }
         }
@@ -80,10 +87,19 @@ final class Seeing
     /** How long quality lasts in a session, from what was judged on a ladder lately; the squad is a weak beginning. */
     public function setLength(Athlete $athlete, string $ladderId, Squad $squad, Day $on): ?string
     {
-        $marks = DB::table('rep_strips')->where('ladder', $ladderId)->where('day', '>', $on->plus(-self::SET_LENGTH_DAYS)->iso())->where('day', '<=', $on->iso())
-            ->whereIn('athlete_id', [$athlete->id, ...$squad->athletes()->whereNull('erased_at')->pluck('athletes.id')->all()])->orderBy('last_at')->get(['athlete_id', 'sheet_id', 'last_at', 'marks']);
+        $marks = DB::table('rep_strips')
+            ->where('ladder', $ladderId)
+            ->where('day', '>', $on->plus(-self::SET_LENGTH_DAYS)->iso())
+            ->where('day', '<=', $on->iso())
+            ->whereIn(
+                'athlete_id',
+                [$athlete->id, ...$squad->athletes()->whereNull('erased_at')->pluck('athletes.id')->all()],
+            )->orderBy('last_at')->get(['athlete_id', 'sheet_id', 'last_at', 'marks']);
         [$own, $others] = $marks->partition(fn (object $strip): bool => $strip->athlete_id === $athlete->id);
-        $reps = fn (Collection $strips): array => $strips->map(fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)))->values()->all();
+        $reps = fn (Collection $strips): array => $strips
+            ->map(fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)))
+            ->values()
+            ->all();
         $length = SetLength::of($reps($own), $reps($others));
 
         return $length === null ? null : JudgingWording::setLength($length);
@@ -99,7 +115,10 @@ final class Seeing
 
     public static function agreement(string $who, Agreement $of, ?string $splitsOn): AgreementView
     {
-        return new AgreementView($who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn, $of->isWeak(), $of->isEnough());
+        return new AgreementView(
+            $who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn,
+            $of->isWeak(), $of->isEnough(),
+        );
     }
 
     /**
@@ -130,7 +149,13 @@ final class Seeing
 
         return new MatchReadyView(
             $of->isOpen(), self::matchReadySince([$athlete->id])["{$athlete->id} {$ladderId}"] ?? null,
-            array_map(fn (string $name, array $words): CriterionView => new CriterionView($name, $words[0], $of->criteria[$name]->value, $words[1], false), array_keys($of->criteria), JudgingWording::matchReady($of, $word)),
+            array_map(
+                fn (string $name, array $words): CriterionView => new CriterionView(
+                    $name, $words[0], $of->criteria[$name]->value, $words[1], false,
+                ),
+                array_keys($of->criteria),
+                JudgingWording::matchReady($of, $word),
+            ),
         );
     }
 
@@ -149,8 +174,15 @@ final class Seeing
         };
 
         return new PlacingView(
-            $ladderId, JudgingWording::placing($placing, $placing->seen[$standsOn] ?? ['judged' => 0, 'good' => 0, 'safety' => 0]), $next, $rungs[$placing->look ?? $placing->place ?? 0]->name,
-            Sheet::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', '!=', 'finished')->orderByDesc('held_on')->value('id'),
+            $ladderId,
+            JudgingWording::placing($placing, $placing->seen[$standsOn] ?? ['judged' => 0, 'good' => 0, 'safety' => 0]),
+            $next, $rungs[$placing->look ?? $placing->place ?? 0]->name,
+            Sheet::query()
+                ->where('athlete_id', $athlete->id)
+                ->where('ladder', $ladderId)
+                ->where('state', '!=', 'finished')
+                ->orderByDesc('held_on')
+                ->value('id'),
         );
     }
 }

@@ -79,17 +79,26 @@ final class SessionScreen
 
         return new SessionView(
             $session->id, $session->version, Parts::squad($squad), $session->title, $on->iso(), $session->starts_at,
-            $setup['minutes'], $setup['adults'], $setup['balls'], $plan->ballsNeeded, $plan->warmUpMin, $plan->rotationMin, $plan->coolDownMin,
+            $setup['minutes'], $setup['adults'], $setup['balls'], $plan->ballsNeeded, $plan->warmUpMin,
+            $plan->rotationMin, $plan->coolDownMin,
             array_map(fn (array $kept): StationView => new StationView(
-                $kept['id'], $kept['title'], $kept['kinds'], (float) $kept['length_m'], (int) $kept['capacity'], (bool) $kept['needs_adult'], $kept['surface'], (bool) $kept['gloves'], (int) $kept['balls_each'],
+                $kept['id'], $kept['title'], $kept['kinds'], (float) $kept['length_m'], (int) $kept['capacity'],
+                (bool) $kept['needs_adult'], $kept['surface'], (bool) $kept['gloves'], (int) $kept['balls_each'],
                 in_array($kept['id'], $open, true), $this->work($plan, StationDesk::station($kept)),
             ), $setup['stations']),
-            array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (StationAthlete $member) use ($plan, $i, $sheets, $book, $squad, $on, $today): StationMemberView {
+            array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (
+                StationAthlete $member,
+            ) use (
+                $plan, $i, $sheets, $book, $squad, $on, $today,
+            ): StationMemberView {
                 $sheet = $sheets[$member->id];
                 $names = [];
                 foreach ($plan->pairs[$i] as $pair) {
                     if (in_array($member->id, $pair, true)) {
-                        $names = array_map(fn (string $id): string => $sheets[$id]->athlete->given_name, array_values(array_diff($pair, [$member->id])));
+                        $names = array_map(
+                            fn (string $id): string => $sheets[$id]->athlete->given_name,
+                            array_values(array_diff($pair, [$member->id])),
+                        );
                     }
                 }
                 $doses = [];
@@ -97,13 +106,38 @@ final class SessionScreen
                     $doses[$station->id] = self::dose($member->at($station));
                 }
 
-                return new StationMemberView(Parts::athlete($sheet->athlete, $on), $this->word($book->readiness($sheet->athlete, $squad), $on, $today), $sheet->id, implode(' and ', $names), $member->lateMinutes, $plan->joinsAt($member), $doses === [] ? new \stdClass : $doses);
+                return new StationMemberView(
+                    Parts::athlete($sheet->athlete, $on),
+                    $this->word($book->readiness($sheet->athlete, $squad), $on, $today), $sheet->id,
+                    implode(' and ', $names), $member->lateMinutes, $plan->joinsAt($member),
+                    $doses === [] ? new \stdClass : $doses,
+                );
             }, $group)), $plan->groups, array_keys($plan->groups)),
-            array_map(fn (array $round, int $i): StationRoundView => new StationRoundView(self::clock($start + $plan->startsAt($i)), array_map(self::groupName(...), $round)), $plan->rounds, array_keys($plan->rounds)),
+            array_map(
+                fn (array $round, int $i): StationRoundView => new StationRoundView(
+                    self::clock($start + $plan->startsAt($i)),
+                    array_map(self::groupName(...), $round),
+                ),
+                $plan->rounds,
+                array_keys($plan->rounds),
+            ),
             array_map(fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)), $plan->flags),
-            array_map(fn (string $id) => Parts::athlete($sheets[$id]->athlete, $on), array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id])))),
+            array_map(
+                fn (string $id) => Parts::athlete($sheets[$id]->athlete, $on),
+                array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id]))),
+            ),
             $differences, $session->floor ?? $squad->floor, isset($session->stations['before']),
-            array_values(array_unique(array_merge([], ...array_map(fn (string $ladder): array => $this->library->ladder($ladder)->cautions, $sheets->pluck('ladder')->unique()->values()->all())))),
+            array_values(
+                array_unique(
+                    array_merge(
+                        [],
+                        ...array_map(
+                            fn (string $ladder): array => $this->library->ladder($ladder)->cautions,
+                            $sheets->pluck('ladder')->unique()->values()->all(),
+                        ),
+                    ),
+                ),
+            ),
         );
     }
 
@@ -129,14 +163,29 @@ final class SessionScreen
     /** @param  list<BlockPlan>  $blocks */
     private static function dose(array $blocks): string
     {
-        return $blocks === [] ? '' : implode('; ', array_map(fn (BlockPlan $block): string => implode(' + ', $block->repsBySet()).' '.lcfirst($block->asked->title).', '.Wording::dose($block->effort, $block->distanceM), $blocks));
+        return $blocks === [] ? '' : implode(
+            '; ',
+            array_map(
+                fn (BlockPlan $block): string => implode(' + ', $block->repsBySet())
+                    .' '
+                    .lcfirst($block->asked->title)
+                    .', '
+                    .Wording::dose($block->effort, $block->distanceM),
+                $blocks,
+            ),
+        );
     }
 
     /** @return list<string> */
     private static function differences(StationPlan $kept, StationPlan $plan, int $absentBefore, int $absentNow): array
     {
         $names = fn (StationPlan $of): array => array_map(fn (Station $station): string => $station->title, $of->stations);
-        $reps = fn (StationPlan $of): int => array_sum(array_map(fn (StationAthlete $athlete): int => array_sum(array_map(fn (BlockPlan $block): int => $block->reps, $athlete->blocks)), array_merge([], ...$of->groups)));
+        $reps = fn (StationPlan $of): int => array_sum(
+            array_map(
+                fn (StationAthlete $athlete): int => array_sum(array_map(fn (BlockPlan $block): int => $block->reps, $athlete->blocks)),
+                array_merge([], ...$of->groups),
+            ),
+        );
         $closed = array_diff($names($kept), $names($plan));
         $opened = array_diff($names($plan), $names($kept));
 
@@ -145,7 +194,14 @@ final class SessionScreen
             $kept->rotationMin === $plan->rotationMin ? null : "{$kept->rotationMin} → {$plan->rotationMin} minutes at each station.",
             $closed === [] ? null : 'Closed: '.lcfirst(implode(', ', $closed)).'.',
             $opened === [] ? null : 'Opened: '.lcfirst(implode(', ', $opened)).'.',
-            $absentBefore === $absentNow ? null : count(array_merge([], ...$kept->groups)).' → '.Wording::count(count(array_merge([], ...$plan->groups)), 'athlete').' in '.Wording::count(count($plan->groups), 'group').'.',
+            $absentBefore === $absentNow
+                ? null
+                : count(array_merge([], ...$kept->groups))
+                    .' → '
+                    .Wording::count(count(array_merge([], ...$plan->groups)), 'athlete')
+                    .' in '
+                    .Wording::count(count($plan->groups), 'group')
+                    .'.',
             $reps($kept) === $reps($plan) ? null : "{$reps($kept)} → {$reps($plan)} repetitions in all.",
         ]));
     }

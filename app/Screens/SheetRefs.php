@@ -35,7 +35,10 @@ final class SheetRefs
     {
         return DB::table('sheets')->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')
             ->orderBy('sheets.held_on')->orderBy('training_sessions.starts_at')
-            ->select(['sheets.id', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state', 'sheets.trims', 'sheets.stale', 'training_sessions.title', 'training_sessions.starts_at'])
+            ->select([
+                'sheets.id', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state', 'sheets.trims', 'sheets.stale',
+                'training_sessions.title', 'training_sessions.starts_at',
+            ])
             ->selectSub(DB::table('sheet_blocks')->whereColumn('sheet_id', 'sheets.id')->selectRaw('sum(reps)'), 'planned')
             ->selectSub(DB::table('sheet_blocks')->whereColumn('sheet_id', 'sheets.id')->selectRaw('sum(asked_sets * asked_reps)'), 'asked')
             ->selectSub(DB::table('work_sets')->whereColumn('session', 'sheets.id')->selectRaw('sum(reps)'), 'done');

@@ -27,21 +27,53 @@ final class SheetScreen
         $on = $desk->day();
         $kept = $plans === null;
         $plans ??= $desk->plans();
-        $done = DB::table('work_sets')->where('session', $sheet->id)->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
+        $done = DB::table('work_sets')
+            ->where('session', $sheet->id)
+            ->groupBy('block_id')
+            ->selectRaw('block_id, sum(reps) as reps')
+            ->pluck('reps', 'block_id');
         $readiness = $desk->readiness();
-        $trims = array_filter($sheet->trims, fn (array $trim): bool => $kept || $trim['block'] === null || ! self::differs($sheet->blocks[$trim['block']] ?? null, $plans[$trim['block']] ?? null));
+        $trims = array_filter(
+            $sheet->trims,
+            fn (array $trim): bool => $kept
+                || $trim['block'] === null
+                || ! self::differs($sheet->blocks[$trim['block']] ?? null, $plans[$trim['block']] ?? null),
+        );
 
         return new SheetView(
             $sheet->id, $sheet->version, $sheet->state, $on->iso(), $sheet->trainingSession->title, $sheet->trainingSession->starts_at,
             Parts::athlete($desk->athlete, $on), Parts::rungOf($desk),
             $desk->side()->mirror($desk->rung()->goal), $desk->rung()->outcomeIgnored,
-            $desk->isAhead() ? Word::Unknown->value : $readiness->word->value, $desk->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : Parts::why($readiness), $desk->ladder()->cautions,
-            array_map(fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block($desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims), $sheet->blocks->all(), $plans, array_keys($plans)),
-            [...($sheet->stale ? [PlanWording::WAITS_TO_BE_FITTED] : []), ...array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === null)))],
+            $desk->isAhead() ? Word::Unknown->value : $readiness->word->value,
+            $desk->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : Parts::why($readiness),
+            $desk->ladder()->cautions,
+            array_map(
+                fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block(
+                    $desk, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $trims,
+                ),
+                $sheet->blocks->all(),
+                $plans,
+                array_keys($plans),
+            ),
+            [
+                ...($sheet->stale ? [PlanWording::WAITS_TO_BE_FITTED] : []),
+                ...array_values(
+                    array_map(
+                        fn (array $trim): string => $trim['sentence'],
+                        array_filter($trims, fn (array $trim): bool => $trim['block'] === null),
+                    ),
+                ),
+            ],
             Tapes::inPlay($desk->frame()->states($plans), $on),
             $sheet->state === 'finished' ? [] : $desk->refusals($plans),
             $desk->ruleSet()->notice, $desk->swaps(), Parts::returnOf($desk),
-            array_map(fn (Fault $fault): FaultView => new FaultView($fault->id, $fault->name, $desk->side()->mirror($fault->cue), $desk->side()->mirror($fault->drill), $fault->safety, $fault->checkpoint), $desk->focus()),
+            array_map(
+                fn (Fault $fault): FaultView => new FaultView(
+                    $fault->id, $fault->name, $desk->side()->mirror($fault->cue), $desk->side()->mirror($fault->drill),
+                    $fault->safety, $fault->checkpoint,
+                ),
+                $desk->focus(),
+            ),
             (int) ceil(SessionClock::seconds($plans) / 60), $sheet->training_session_id,
         );
     }
@@ -56,8 +88,9 @@ final class SheetScreen
      * @param  list<BlockPlan>  $plans
      * @param  array<array{block: int|null, sentence: string}>  $trims
      */
-    private static function block(SheetDesk $desk, SheetBlock $block, BlockPlan $plan, array $plans, int $position, int $done, array $trims): BlockView
-    {
+    private static function block(
+        SheetDesk $desk, SheetBlock $block, BlockPlan $plan, array $plans, int $position, int $done, array $trims,
+    ): BlockView {
         $dose = $plan->asked;
         $word = $desk->frame()->wordFor($plan);
         $headroom = $dose->reps === 0 || ! $word->allowsWork() ? null : $desk->frame()->headroom($plans, $position);
@@ -69,7 +102,12 @@ final class SheetScreen
             $plan->distanceM, $dose->distanceM, $dose->restS, $dose->holdS, $dose->judged, $dose->reps > 0,
             $word->value, $desk->frame()->effortCap($word), $word->allowsWork() ? $headroom?->reps : 0,
             $headroom === null ? [] : array_map(fn ($limit): string => $limit->label, $headroom->binding), $done,
-            array_values(array_map(fn (array $trim): string => $trim['sentence'], array_filter($trims, fn (array $trim): bool => $trim['block'] === $position))),
+            array_values(
+                array_map(
+                    fn (array $trim): string => $trim['sentence'],
+                    array_filter($trims, fn (array $trim): bool => $trim['block'] === $position),
+                ),
+            ),
         );
     }
 }

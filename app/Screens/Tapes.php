@@ -24,7 +24,9 @@ final class Tapes
         return new TapeView(
             $limit->id, $limit->label, $limit->source, $limit->isHard(), $limit->kind(), Wording::unit($limit),
             $times($state->used),
-            $state->projected === null || $state->used === null || $limit->kind() === 'ratio' ? null : $times(max(0.0, $state->projected - $state->used)),
+            $state->projected === null || $state->used === null || $limit->kind() === 'ratio'
+                ? null
+                : $times(max(0.0, $state->projected - $state->used)),
             $times($state->max), $times($state->remaining), $state->status->value, Wording::limit($state, $on),
         );
     }
@@ -42,7 +44,13 @@ final class Tapes
             'rest' => $state->earliest !== null && $state->earliest->isAfter($on),
             default => ($state->used ?? 0.0) > 0.0 || ($state->projected ?? 0.0) > 0.0,
         });
-        usort($inPlay, fn (LimitState $a, LimitState $b): int => [$b->limit->isHard(), self::fullness($b)] <=> [$a->limit->isHard(), self::fullness($a)]);
+        usort(
+            $inPlay,
+            fn (LimitState $a, LimitState $b): int => [
+                $b->limit->isHard(),
+                self::fullness($b),
+            ] <=> [$a->limit->isHard(), self::fullness($a)],
+        );
 
         return array_map(fn (LimitState $state): TapeView => self::of($state, $on), $inPlay);
     }

@@ -37,7 +37,11 @@ use Illuminate\Support\Facades\DB;
 /** Who may do what today, and who is missing. */
 final class TodayScreen
 {
-    public function __construct(private readonly Library $library, private readonly LoadBook $loadBook, private readonly RuleSetBook $ruleSets) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly LoadBook $loadBook,
+        private readonly RuleSetBook $ruleSets,
+    ) {}
 
     public function view(User $user, Squad $squad): TodayView
     {
@@ -57,7 +61,12 @@ final class TodayScreen
             $on->iso(), Parts::squad($squad),
             Parts::squads($user),
             $about['name'], $about['notice'],
-            DB::table('sheets')->where('stale', true)->where('state', 'planned')->where('edited', false)->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))->count(),
+            DB::table('sheets')
+                ->where('stale', true)
+                ->where('state', 'planned')
+                ->where('edited', false)
+                ->whereIn('athlete_id', array_map(fn (Athlete $athlete): string => $athlete->id, $athletes))
+                ->count(),
             array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
             array_map(fn (Athlete $athlete): TodayRowView|\stdClass => $rows[$athlete->id], $athletes),
         );
@@ -76,10 +85,18 @@ final class TodayScreen
         $readiness = new ReadinessBook($athletes, $on);
         $ladders = new LadderBook($athletes, $on, $this->library, $readiness);
         $sheets = SheetRefs::for(array_keys($loads), $on->iso(), $on->iso());
-        $ladderOf = DB::table('sheets')->whereIn('athlete_id', array_keys($loads))->where('held_on', $on->iso())->pluck('ladder', 'id')->all();
+        $ladderOf = DB::table('sheets')
+            ->whereIn('athlete_id', array_keys($loads))
+            ->where('held_on', $on->iso())
+            ->pluck('ladder', 'id')
+            ->all();
         $rows = [];
         foreach ($athletes as $athlete) {
-            $rows[$athlete->id] = $this->row($athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders, $limits->of($athlete->id, $loads[$athlete->id]), $returns, $this->next($sheets[$athlete->id] ?? []), $ladderOf);
+            $rows[$athlete->id] = $this->row(
+                $athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders,
+                $limits->of($athlete->id, $loads[$athlete->id]), $returns, $this->next($sheets[$athlete->id] ?? []),
+                $ladderOf,
+            );
         }
 
         return $rows;
@@ -88,11 +105,14 @@ final class TodayScreen
     /** @return array{name: string, notice: string, problems: list<array{string, string, string}>} read anew when a library file changes */
     private function aboutLibrary(Squad $squad): array
     {
-        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$this->ruleSets->versionOf($squad)}.".config('app.build'), function () use ($squad): array {
+        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$this->ruleSets->versionOf($squad)}.".config(
+            'app.build',
+        ), function () use ($squad): array {
             $ruleSet = $this->ruleSets->of($squad);
 
             return ['name' => $ruleSet->name, 'notice' => $ruleSet->notice, 'problems' => array_map(
-                fn (LibraryProblem $problem): array => [$problem->libraryFile, $problem->path, $problem->getMessage()], $this->library->problems(),
+                fn (LibraryProblem $problem): array => [$problem->libraryFile, $problem->path, $problem->getMessage()],
+                $this->library->problems(),
             )];
         });
     }
@@ -113,7 +133,8 @@ final class TodayScreen
      * @param  array<string, string>  $ladderOf  ladder by sheet id
      */
     private function row(
-        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders, LimitCalendar $limits, ReturnBook $returns,
+        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, ReadinessBook $book, LadderBook $ladders,
+        LimitCalendar $limits, ReturnBook $returns,
         ?SheetRefView $sheet, array $ladderOf,
     ): TodayRowView {
         $readiness = $book->readiness($athlete, $squad);
@@ -161,13 +182,16 @@ final class TodayScreen
      *
      * @param  list<LimitState>  $states
      */
-    private function onTheWayBack(Athlete $athlete, Day $on, Readiness $readiness, array $states, RungRefView $rung, ?SheetRefView $sheet, PlayReturn $return, ReturnBook $returns): TodayRowView
-    {
+    private function onTheWayBack(
+        Athlete $athlete, Day $on, Readiness $readiness, array $states, RungRefView $rung, ?SheetRefView $sheet,
+        PlayReturn $return, ReturnBook $returns,
+    ): TodayRowView {
         $tape = Tapes::leading($states, [], $on);
 
         return new TodayRowView(
             Parts::athlete($athlete, $on), $readiness->word->value, Parts::why($readiness), Parts::channels($readiness), $tape,
-            $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}", self::isNear($states), $rung, null, $sheet, count($readiness->openReferrals),
+            $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}", self::isNear($states),
+            $rung, null, $sheet, count($readiness->openReferrals),
             ReturnScreen::ref($return, $athlete, $on, $returns->work($return, $readiness)),
         );
     }
@@ -175,7 +199,10 @@ final class TodayScreen
     /** @param  list<LimitState>  $states */
     private static function isNear(array $states): bool
     {
-        return array_filter($states, fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver())) !== [];
+        return array_filter(
+            $states,
+            fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver()),
+        ) !== [];
     }
 
     /** @param  array<string, Placement>  $placements of the ladder today’s session is on, else the first */

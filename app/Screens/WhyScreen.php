@@ -34,7 +34,12 @@ final class WhyScreen
             if ($state->limit->id === $limitId) {
                 $rows = $this->rows($athlete, $state->limit, $on);
 
-                return new WhyView(Tapes::of($state, $on), $this->explains($state->limit), $rows, array_sum(array_map(fn (WhyRowView $row): float => $row->amount, $rows)));
+                return new WhyView(
+                    Tapes::of($state, $on),
+                    $this->explains($state->limit),
+                    $rows,
+                    array_sum(array_map(fn (WhyRowView $row): float => $row->amount, $rows)),
+                );
             }
         }
         throw new Problem(404, 'Not found', 'This limit does not hold for this athlete.');
@@ -55,8 +60,14 @@ final class WhyScreen
         $unit = Wording::unit($limit);
 
         return match (true) {
-            $limit instanceof StepLimit => 'The last 7 days may be at most '.Wording::percent(1 + $limit->maxIncrease).' of the mean of the four weeks before them, or of '.Wording::number($limit->floor)." {$unit} where that is more.",
-            $limit instanceof CapLimit => 'Everything in the last '.Wording::count($limit->windowDays ?? 1, 'day').' counts together, whatever the sport.',
+            $limit instanceof StepLimit => 'The last 7 days may be at most '
+                .Wording::percent(1 + $limit->maxIncrease)
+                .' of the mean of the four weeks before them, or of '
+                .Wording::number($limit->floor)
+                ." {$unit} where that is more.",
+            $limit instanceof CapLimit => 'Everything in the last '
+                .Wording::count($limit->windowDays ?? 1, 'day')
+                .' counts together, whatever the sport.',
             $limit instanceof RatioLimit => 'Weighted averages over 7 and 28 days. Shown beside the caps, not instead of them: it needs a long and complete record.',
             default => 'What was done on the days before.',
         }.' A stress unit is one full-effort repetition with the standard object; easier ones cost less, but less than one would think: half effort costs 0.7.';
@@ -72,15 +83,26 @@ final class WhyScreen
         $skills = $this->library->skills();
         $names = $this->library->skillNames();
         $rows = [];
-        $sets = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', '<=', $on->iso())->where('day', '>=', $on->plus(-$this->daysBack($limit))->iso())
+        $sets = DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->where('day', '<=', $on->iso())
+            ->where('day', '>=', $on->plus(-$this->daysBack($limit))->iso())
             ->orderByDesc('day')->orderBy('id')->get();
         foreach ($sets as $set) {
-            $costed = new CostedSet(Day::of($set->day)->ordinal, $set->session, $set->skill, $skills[$set->skill]->family, Side::from($set->side), Implement::from($set->implement), DailyTotals::toCost($set), 1.0, null);
+            $costed = new CostedSet(
+                Day::of($set->day)->ordinal, $set->session, $set->skill, $skills[$set->skill]->family,
+                Side::from($set->side), Implement::from($set->implement), DailyTotals::toCost($set), 1.0, null,
+            );
             if ($limit->filter->fits($costed) && $set->{$column} > 0) {
                 $object = $this->library->objects()[$set->object] ?? null;
                 $rows[] = new WhyRowView(
-                    substr($set->day, 0, 10), $set->source === 'declared' ? 'Declared usual week, at eight tenths' : $names[$set->skill].($object === null ? '' : ', '.lcfirst(Wording::object($object))), (int) $set->reps,
-                    $set->effort === null ? null : (float) $set->effort, $set->distance_m === null ? null : (float) $set->distance_m, $set->side, (float) $set->{$column},
+                    substr($set->day, 0, 10),
+                    $set->source === 'declared'
+                        ? 'Declared usual week, at eight tenths'
+                        : $names[$set->skill].($object === null ? '' : ', '.lcfirst(Wording::object($object))),
+                    (int) $set->reps,
+                    $set->effort === null ? null : (float) $set->effort,
+                    $set->distance_m === null ? null : (float) $set->distance_m, $set->side, (float) $set->{$column},
                 );
             }
         }

@@ -18,10 +18,19 @@ final class JudgingWording
 {
     public static function agreement(Agreement $of, ?string $splitsOn): string
     {
-        $beyondChance = $of->kappa === null ? '' : sprintf(', %.2f beyond chance (%.2f to %.2f)', $of->kappa, $of->interval[0] ?? 0.0, $of->interval[1] ?? 0.0);
+        $beyondChance = $of->kappa === null ? '' : sprintf(
+            ', %.2f beyond chance (%.2f to %.2f)',
+            $of->kappa,
+            $of->interval[0] ?? 0.0,
+            $of->interval[1] ?? 0.0,
+        );
 
         return "{$of->same} of {$of->n} repetitions judged alike by two{$beyondChance}. "
-            .($of->isWeak() ? 'Weak: look together before you decide'.($splitsOn === null ? '.' : ", first at “{$splitsOn}”.") : 'They see the same.');
+            .(
+                $of->isWeak()
+                    ? 'Weak: look together before you decide'.($splitsOn === null ? '.' : ", first at “{$splitsOn}”.")
+                    : 'They see the same.'
+            );
     }
 
     /** In a row of many. */
@@ -37,12 +46,24 @@ final class JudgingWording
             return "{$right} of {$seen} right so far; not enough yet to set first looks against latest.";
         }
 
-        return "First {$right} of {$seen} right, now {$of->latest[0]} of {$of->latest[1]}: ".self::points($of->difference).' points ('.self::points($of->low).' to '.self::points($of->high).'). '.ucfirst($of->says).'.';
+        return "First {$right} of {$seen} right, now {$of->latest[0]} of {$of->latest[1]}: "
+            .self::points($of->difference)
+            .' points ('
+            .self::points($of->low)
+            .' to '
+            .self::points($of->high)
+            .'). '
+            .ucfirst($of->says)
+            .'.';
     }
 
     public static function setLength(SetLength $of): string
     {
-        return "Quality goes after repetition {$of->after} of a session: ".Wording::percent($of->before).' good up to it, '.Wording::percent($of->later).' after.';
+        return "Quality goes after repetition {$of->after} of a session: "
+            .Wording::percent($of->before)
+            .' good up to it, '
+            .Wording::percent($of->later)
+            .' after.';
     }
 
     /** @return array<string, array{string, string}> name and evidence of each criterion */
@@ -51,10 +72,29 @@ final class JudgingWording
         $days = array_map(fn (int $day): string => Wording::day(Day::fromOrdinal($day)), $of->goodDays);
 
         return [
-            'held' => ['Where it counts', $of->criteria['held'] === Verdict::Pass ? 'a rung whose outcome counts is held' : 'no rung whose outcome counts is held yet'],
-            'varied' => ['Varied practice', $of->judged === 0 ? 'none judged yet' : "{$of->good} of {$of->judged} good in ".MatchReady::MAX_AGE_DAYS.' days; a day counts from '.MatchReady::LEAST_REPS.' judged'],
+            'held' => [
+                'Where it counts',
+                $of->criteria['held'] === Verdict::Pass
+                    ? 'a rung whose outcome counts is held'
+                    : 'no rung whose outcome counts is held yet',
+            ],
+            'varied' => [
+                'Varied practice',
+                $of->judged === 0
+                    ? 'none judged yet'
+                    : "{$of->good} of {$of->judged} good in "
+                        .MatchReady::MAX_AGE_DAYS
+                        .' days; a day counts from '
+                        .MatchReady::LEAST_REPS
+                        .' judged',
+            ],
             'apart' => ['Two days a week apart', $days === [] ? 'no good day yet' : 'good on '.implode(', ', $days)],
-            'safety' => ['Safety', $of->safetyFaults === 0 ? 'no safety fault in varied practice' : Wording::count($of->safetyFaults, 'safety fault').' in varied practice'],
+            'safety' => [
+                'Safety',
+                $of->safetyFaults === 0
+                    ? 'no safety fault in varied practice'
+                    : Wording::count($of->safetyFaults, 'safety fault').' in varied practice',
+            ],
             'readiness' => ['Today’s word', Wording::word($word)],
             'clearance' => ['Clearance', $of->criteria['clearance'] === Verdict::Pass ? 'none needed' : 'a referral or a way back is open'],
         ];
@@ -67,7 +107,11 @@ final class JudgingWording
 
         return match (true) {
             $of->place !== null => "{$so}. The place is found.",
-            $seen['judged'] < Placing::REPS => "{$so}; ".Placing::REPS.' are asked for, '.Placing::LEAST_GOOD.' of them good and none that can hurt.',
+            $seen['judged'] < Placing::REPS => "{$so}; "
+                .Placing::REPS
+                .' are asked for, '
+                .Placing::LEAST_GOOD
+                .' of them good and none that can hurt.',
             default => "{$so}. On to the next rung.",
         };
     }
@@ -75,9 +119,14 @@ final class JudgingWording
     /** @param  list<array{who: string, at: string, said: string|null}>  $words  in order; said null: taken back */
     public static function twoWords(int $setNo, array $words): string
     {
-        $each = implode('; ', array_map(fn (array $word): string => "{$word['who']}, {$word['at']}: ".($word['said'] ?? 'taken back'), $words));
+        $each = implode(
+            '; ',
+            array_map(fn (array $word): string => "{$word['who']}, {$word['at']}: ".($word['said'] ?? 'taken back'), $words),
+        );
 
-        return "One repetition of set {$setNo}, two words. {$each}. ".(in_array(null, array_column($words, 'said'), true) ? 'It does not count while it is taken back.' : 'The later one stands.');
+        return "One repetition of set {$setNo}, two words. {$each}. ".(
+            in_array(null, array_column($words, 'said'), true) ? 'It does not count while it is taken back.' : 'The later one stands.'
+        );
     }
 
     /** @param  array{array{string, int}, array{string, int}}  $counted  who, and how many */

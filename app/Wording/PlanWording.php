@@ -66,13 +66,18 @@ final class PlanWording
         return match ($flag->code) {
             'nobody' => 'Nobody is there. Mark somebody as here, or plan a session for another day.',
             'closed_time' => ucfirst($title)." is left out: with it {$there} minutes a station would be left, {$wanted} are the least.",
-            'closed_adults' => ucfirst($title)." is left out: {$wanted} stations need an adult, {$there} ".($flag->there === 1.0 ? 'is' : 'are').' here.',
+            'closed_adults' => ucfirst($title)
+                ." is left out: {$wanted} stations need an adult, {$there} "
+                .($flag->there === 1.0 ? 'is' : 'are')
+                .' here.',
             'closed_few' => ucfirst($title)." is left out: {$wanted} stations for {$there}.",
             'crowded' => ucfirst($title).": {$wanted} at once, room for {$there}. Open a second one, or let them take turns.",
             'short_area' => ucfirst($title).": the area is {$there} m, the longest dose needs {$wanted} m with the margin behind it.",
             'balls' => "{$wanted} balls are needed at once, {$there} are there. Fewer each, or collect more often.",
             'gloves' => ucfirst($title).': a hard implement and nothing to catch with. Throw one way, on a call, and collect together.',
-            'hard_floor' => ucfirst($title).': landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter more.',
+            'hard_floor' => ucfirst(
+                $title,
+            ).': landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter more.',
             'too_long' => ucfirst($title).": {$flag->who} needs {$wanted} minutes, the clock gives {$there}. What is left over is left.",
             'spare' => "About {$wanted} minutes to spare: nobody stands about at a station. A game at the end, or an early end.",
             'too_short' => "{$there} minutes are too few: {$wanted} hold a warm-up, one station and a cool-down.",
@@ -82,19 +87,50 @@ final class PlanWording
     /** @return array{string, string} what is so, and the way out */
     public static function problem(SeasonProblem $problem, SeasonAsk $planned, ?string $reached): array
     {
-        $limits = implode(', ', array_slice(array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $problem->limits)), 0, 3));
+        $limits = implode(
+            ', ',
+            array_slice(array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $problem->limits)), 0, 3),
+        );
         $day = $problem->day === null ? '' : Wording::day($problem->day);
 
         return match ($problem->code) {
-            'goal_past' => ['The goal day is not ahead.', 'Planned up to '.Wording::day($planned->goalDay).' instead. Choose a goal day from tomorrow on.'],
-            'no_free_day' => ['No day is left to train on.', 'Planned on '.self::weekdays($planned->weekdays).' instead, two days apart. Choose at least one weekday, or take a day off back.'],
+            'goal_past' => [
+                'The goal day is not ahead.',
+                'Planned up to '.Wording::day($planned->goalDay).' instead. Choose a goal day from tomorrow on.',
+            ],
+            'no_free_day' => [
+                'No day is left to train on.',
+                'Planned on '
+                    .self::weekdays($planned->weekdays)
+                    .' instead, two days apart. Choose at least one weekday, or take a day off back.',
+            ],
             'too_near' => $problem->day === null
-                ? ['The goal is out of reach on these days.', 'By the goal day: “'.$reached.'”. More training days or a nearer rung would do.']
-                : ['The goal is too near: each rung needs its sessions on different days.', "Earliest on {$day} if every gate passes. By the goal day: “{$reached}”. A later goal day, more training days or a nearer rung would do."],
-            'nothing_fits' => ['No session holds any counted work.', ($limits === '' ? 'The time or the word leaves nothing' : "What leaves nothing: {$limits}").'. Nothing breaks a hard limit; see Limits for the rule set in force.'],
-            'match_trimmed' => ["Match on {$day}: {$problem->fits} of {$problem->of} expected reps fit.", "Held back by {$limits}. Plan a shorter appearance; the days before are light already."],
-            'match_during_return' => ["Match on {$day} lies on the way back.", 'It is not played before the stages are done. The goal may be a later match.'],
-            'elsewhere_over' => ["What is planned elsewhere on {$day} breaks a hard limit by itself: {$limits}.", 'Talk to the other coach: one shoulder carries both. Nothing of ours is planned on top of it.'],
+                ? [
+                    'The goal is out of reach on these days.',
+                    'By the goal day: “'.$reached.'”. More training days or a nearer rung would do.',
+                ]
+                : [
+                    'The goal is too near: each rung needs its sessions on different days.',
+                    "Earliest on {$day} if every gate passes. By the goal day: “{$reached}”. A later goal day, more training days or a nearer rung would do.",
+                ],
+            'nothing_fits' => [
+                'No session holds any counted work.',
+                (
+                    $limits === '' ? 'The time or the word leaves nothing' : "What leaves nothing: {$limits}"
+                ).'. Nothing breaks a hard limit; see Limits for the rule set in force.',
+            ],
+            'match_trimmed' => [
+                "Match on {$day}: {$problem->fits} of {$problem->of} expected reps fit.",
+                "Held back by {$limits}. Plan a shorter appearance; the days before are light already.",
+            ],
+            'match_during_return' => [
+                "Match on {$day} lies on the way back.",
+                'It is not played before the stages are done. The goal may be a later match.',
+            ],
+            'elsewhere_over' => [
+                "What is planned elsewhere on {$day} breaks a hard limit by itself: {$limits}.",
+                'Talk to the other coach: one shoulder carries both. Nothing of ours is planned on top of it.',
+            ],
             'stopped' => ['The return is stopped.', 'Nothing is planned past it. A clinician’s clearance opens it again.'],
         };
     }

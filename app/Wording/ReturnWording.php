@@ -50,7 +50,11 @@ final class ReturnWording
         $distance = match (true) {
             $stage->distanceShare === null => '',
             $longestThrowM === null => ', '.Wording::percent($stage->distanceShare).' of the longest throw (not measured yet)',
-            default => ', '.Wording::number(round($stage->distanceShare * $longestThrowM * 2) / 2).' m ('.Wording::percent($stage->distanceShare).' of the longest)',
+            default => ', '
+                .Wording::number(round($stage->distanceShare * $longestThrowM * 2) / 2)
+                .' m ('
+                .Wording::percent($stage->distanceShare)
+                .' of the longest)',
         };
 
         return "{$stage->sets} × {$stage->reps} at ".Wording::percent($stage->effort).$distance

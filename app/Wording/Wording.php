@@ -128,7 +128,9 @@ final class Wording
 
     public static function referral(SorenessReport $report): string
     {
-        return self::report($report).'. Stop the work it concerns and hand this on to a licensed clinician. A clearance recorded after this report closes it.';
+        return self::report(
+            $report,
+        ).'. Stop the work it concerns and hand this on to a licensed clinician. A clearance recorded after this report closes it.';
     }
 
     public static function blockKind(BlockKind $kind): string
@@ -185,14 +187,25 @@ final class Wording
 
         return match ($state->limit->kind()) {
             'cap', 'step' => $state->status === \Augendo\Core\Limits\Status::Over
-                ? self::beside((float) $state->projected, (float) $state->max)." of {$n((float) $state->max)} {$unit}: over by ".self::beside((float) $state->projected - (float) $state->max, 0.0).'.'
+                ? self::beside((float) $state->projected, (float) $state->max)
+                    ." of {$n((float) $state->max)} {$unit}: over by "
+                    .self::beside((float) $state->projected - (float) $state->max, 0.0)
+                    .'.'
                 : "{$n((float) $state->remaining)} of {$n((float) $state->max)} {$unit} left.",
-            'level' => 'At most '.($unit === 'm' ? "{$n((float) $state->max)} m" : self::percent((float) $state->max).' effort').' in one set.',
-            'rest' => $state->earliest === null || $state->earliest->equals($on) ? 'No rest day is owed.' : 'Rest day owed: such work again from '.self::day($state->earliest).'.',
+            'level' => 'At most '.(
+                $unit === 'm' ? "{$n((float) $state->max)} m" : self::percent((float) $state->max).' effort'
+            ).' in one set.',
+            'rest' => $state->earliest === null || $state->earliest->equals($on)
+                ? 'No rest day is owed.'
+                : 'Rest day owed: such work again from '.self::day($state->earliest).'.',
             'streak' => "{$n((float) max($state->used ?? 0, $state->projected ?? 0))} of {$n((float) $state->max)} days running.",
             default => $state->projected === null
                 ? 'Too short a record to say.'
-                : 'Last week is '.self::number(round($state->projected, 2), 2).' of the month; above '.self::number((float) $state->max, 2).' is too fast.',
+                : 'Last week is '
+                    .self::number(round($state->projected, 2), 2)
+                    .' of the month; above '
+                    .self::number((float) $state->max, 2)
+                    .' is too fast.',
         };
     }
 
@@ -202,7 +215,9 @@ final class Wording
         $unit = self::unit($limit);
 
         return match (true) {
-            $limit instanceof CapLimit => ucfirst($unit).($limit->windowDays === null ? ' in one session' : ($limit->windowDays === 1 ? ' a day' : " in {$limit->windowDays} days")),
+            $limit instanceof CapLimit => ucfirst($unit).(
+                $limit->windowDays === null ? ' in one session' : ($limit->windowDays === 1 ? ' a day' : " in {$limit->windowDays} days")
+            ),
             $limit instanceof StepLimit => ucfirst($unit).' of a week, over the mean of the four weeks before or a floor',
             $limit instanceof LevelLimit => 'No single set above',
             $limit instanceof RestLimit => 'Days without, after so many '.$unit,
@@ -259,10 +274,15 @@ final class Wording
                 Word::None, Word::Refer => ucfirst(self::channels($trim->channels)).': '.self::word($trim->word),
                 default => self::channels($trim->channels).' reduced today',
             },
-            'layoff' => $trim->idleDays === null ? 'no such work on record yet: start as after a long break' : "{$trim->idleDays} idle days: start lower, make nothing up",
-            'minutes' => $trim->what === 'minutes' ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them" : "fitted to {$trim->minutes} minutes",
+            'layoff' => $trim->idleDays === null
+                ? 'no such work on record yet: start as after a long break'
+                : "{$trim->idleDays} idle days: start lower, make nothing up",
+            'minutes' => $trim->what === 'minutes'
+                ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them"
+                : "fitted to {$trim->minutes} minutes",
             default => implode('; ', array_map(
-                fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')', array_slice($trim->limits, 0, 2),
+                fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')',
+                array_slice($trim->limits, 0, 2),
             )),
         };
 
@@ -296,18 +316,31 @@ final class Wording
         $verdict = $result->criteria[$criterion->value];
 
         return match ($criterion) {
-            Criterion::Evidence => "{$result->observed} judged reps on {$result->observedDays} ".($result->observedDays === 1 ? 'day' : 'days')."; {$gate->minReps} on {$gate->minSessions} asked",
+            Criterion::Evidence => "{$result->observed} judged reps on {$result->observedDays} "
+                .($result->observedDays === 1 ? 'day' : 'days')
+                ."; {$gate->minReps} on {$gate->minSessions} asked",
             Criterion::Mechanics => $result->rate === null
                 ? 'no judged rep yet'
-                : "{$result->good} of {$result->observed} good (".self::percentBeside($result->rate, $gate->targetRate).', asked '.self::percent($gate->targetRate).'); surely above '
+                : "{$result->good} of {$result->observed} good ("
+                    .self::percentBeside($result->rate, $gate->targetRate)
+                    .', asked '
+                    .self::percent($gate->targetRate)
+                    .'); surely above '
                     .self::percentBeside((float) $result->lowerBound, $gate->lowerBound).', asked '.self::percent($gate->lowerBound)
                     .($result->awaitsConfirmation ? '. An earlier look was not good enough: two good looks in a row are asked' : ''),
-            Criterion::Streak => $gate->streak === null ? 'not asked on this rung' : "{$result->bestRun} good in a row, asked {$gate->streak}",
+            Criterion::Streak => $gate->streak === null
+                ? 'not asked on this rung'
+                : "{$result->bestRun} good in a row, asked {$gate->streak}",
             Criterion::Safety => "{$result->safetyFaults} in the last {$gate->safetyWindowReps} reps, at most {$gate->maxSafetyFaults}",
             Criterion::Fade => $result->fade === null
                 ? 'fewer than 9 judged reps last time, not judged'
-                : 'first third to last third fell '.self::beside(100 * max(0.0, $result->fade), 100 * $gate->maxFade).' points, at most '.self::number(100 * $gate->maxFade),
-            Criterion::Soreness => ($result->worstSoreness === null ? 'no report' : "highest {$result->worstSoreness}")." in {$gate->sorenessDays} days, at most {$gate->sorenessMax}"
+                : 'first third to last third fell '
+                    .self::beside(100 * max(0.0, $result->fade), 100 * $gate->maxFade)
+                    .' points, at most '
+                    .self::number(100 * $gate->maxFade),
+            Criterion::Soreness => (
+                $result->worstSoreness === null ? 'no report' : "highest {$result->worstSoreness}"
+            )." in {$gate->sorenessDays} days, at most {$gate->sorenessMax}"
                 .($gate->needsMorningAfter ? ($result->morningAfter ? '; the morning after is in' : '; the morning after is not in') : ''),
             Criterion::Readiness => self::word($word),
             Criterion::Load => match ($verdict) {
@@ -345,7 +378,8 @@ final class Wording
             $reps = $gate->minReps - $result->observed;
             $days = $gate->minSessions - $result->observedDays;
             $missing[] = match (true) {
-                $reps > 0 && $days > 0 => self::count($reps, 'more judged rep').', '.($days === 1 ? 'on another day' : "over {$days} more days"),
+                $reps > 0
+                    && $days > 0 => self::count($reps, 'more judged rep').', '.($days === 1 ? 'on another day' : "over {$days} more days"),
                 $reps > 0 => self::count($reps, 'more judged rep'),
                 default => 'judged reps on '.($days === 1 ? 'another day' : "{$days} more days").': shown again after a night it is learnt',
             };
@@ -366,7 +400,9 @@ final class Wording
             $missing[] = 'quality to the end of the session: '.self::evidence(Criterion::Fade, $result, $gate, $word);
         }
         if ($is(Criterion::Soreness, Verdict::Unknown)) {
-            $missing[] = $result->lastRepDay === null ? 'the morning after the first session' : 'the report of the morning after '.self::day($result->lastRepDay);
+            $missing[] = $result->lastRepDay === null
+                ? 'the morning after the first session'
+                : 'the report of the morning after '.self::day($result->lastRepDay);
         }
         if ($is(Criterion::Soreness, Verdict::Fail)) {
             $missing[] = "soreness down to {$gate->sorenessMax}: ".self::evidence(Criterion::Soreness, $result, $gate, $word);
@@ -394,7 +430,9 @@ final class Wording
     {
         return "{$gate->minReps} judged reps on ".self::count($gate->minSessions, 'day').', '.self::percent($gate->targetRate).' good'
             .($gate->streak === null ? '' : ", {$gate->streak} in a row")
-            .', at most '.self::count($gate->maxSafetyFaults, 'safety fault')." in {$gate->safetyWindowReps}, soreness at most {$gate->sorenessMax}"
+            .', at most '
+                .self::count($gate->maxSafetyFaults, 'safety fault')
+                ." in {$gate->safetyWindowReps}, soreness at most {$gate->sorenessMax}"
             .($gate->needsMorningAfter ? ', the morning after reported' : '').'.';
     }
 

@@ -32,13 +32,43 @@ final class CaseErrorsTest extends TestCase
         yield 'an unlisted word' => ['load', fn ($c) => $c->history[0]->object = 'ball', 'out_of_range', '/history/0/object'];
         yield 'a day that is none' => ['load', fn ($c) => $c->history[0]->date = '2027-02-30', 'wrong_type', '/history/0/date'];
         yield 'history of tomorrow' => ['load', fn ($c) => $c->history[0]->date = '2099-01-01', 'future_date', '/history/0/date'];
-        yield 'a plan of yesterday' => ['load', fn ($c) => $c->plan[] = (object) (['date' => '2001-01-01'] + (array) $c->history[0]), 'future_date', ''];
+        yield 'a plan of yesterday' => [
+            'load',
+            fn ($c) => $c->plan[] = (object) (['date' => '2001-01-01'] + (array) $c->history[0]),
+            'future_date',
+            '',
+        ];
         yield 'a skill nobody described' => ['load', fn ($c) => $c->history[0]->skill = 'yodel', 'unknown_reference', '/history/0/skill'];
-        yield 'a filter on such a skill' => ['load', fn ($c) => $c->limits[0]->filter = (object) ['skills' => ['yodel']], 'unknown_reference', '/limits/0/filter/skills/0'];
-        yield 'a throw of no length' => ['load', fn ($c) => $c->athlete->longest_throw_m = (object) [array_key_first((array) $c->skills) => 0], 'out_of_range', ''];
-        yield 'nothing sore at four' => ['readiness', fn ($c) => [$c->reports[0]->site = 'none', $c->reports[0]->score = 4], 'out_of_range', '/reports/0/score'];
-        yield 'a report of tomorrow' => ['readiness', fn ($c) => $c->reports[0]->at = '2099-01-01T08:00:00Z', 'future_date', '/reports/0/at'];
-        yield 'a time without an offset' => ['readiness', fn ($c) => $c->reports[0]->at = '2027-05-03T08:00:00', 'wrong_type', '/reports/0/at'];
+        yield 'a filter on such a skill' => [
+            'load',
+            fn ($c) => $c->limits[0]->filter = (object) ['skills' => ['yodel']],
+            'unknown_reference',
+            '/limits/0/filter/skills/0',
+        ];
+        yield 'a throw of no length' => [
+            'load',
+            fn ($c) => $c->athlete->longest_throw_m = (object) [array_key_first((array) $c->skills) => 0],
+            'out_of_range',
+            '',
+        ];
+        yield 'nothing sore at four' => [
+            'readiness',
+            fn ($c) => [$c->reports[0]->site = 'none', $c->reports[0]->score = 4],
+            'out_of_range',
+            '/reports/0/score',
+        ];
+        yield 'a report of tomorrow' => [
+            'readiness',
+            fn ($c) => $c->reports[0]->at = '2099-01-01T08:00:00Z',
+            'future_date',
+            '/reports/0/at',
+        ];
+        yield 'a time without an offset' => [
+            'readiness',
+            fn ($c) => $c->reports[0]->at = '2027-05-03T08:00:00',
+            'wrong_type',
+            '/reports/0/at',
+        ];
         yield 'a rep of tomorrow' => ['gate', fn ($c) => $c->reps[0]->at = '2099-01-01T08:00:00Z', 'future_date', '/reps/0/at'];
         yield 'good is yes, no or not seen' => ['gate', fn ($c) => $c->reps[0]->good = 'yes', 'wrong_type', '/reps/0/good'];
         yield 'a stage that is not there' => ['return', fn ($c) => $c->stage = 99, 'out_of_range', '/stage'];
@@ -48,7 +78,12 @@ final class CaseErrorsTest extends TestCase
     #[DataProvider('mistakes')]
     public function test_the_mistake_is_named(string $kind, Closure $break, string $code, string $path): void
     {
-        $example = ['load' => 'load-one-arm-two-sports', 'readiness' => 'readiness-eased-and-rising', 'gate' => 'gate-advance', 'return' => 'return-sore-next-morning'][$kind];
+        $example = [
+            'load' => 'load-one-arm-two-sports',
+            'readiness' => 'readiness-eased-and-rising',
+            'gate' => 'gate-advance',
+            'return' => 'return-sore-next-morning',
+        ][$kind];
         $case = json_decode((string) file_get_contents(__DIR__."/examples/{$example}.json"), flags: JSON_THROW_ON_ERROR)->case;
         $break($case);
         $error = Evaluator::answer((string) json_encode($case))['error'] ?? [];
@@ -62,7 +97,10 @@ final class CaseErrorsTest extends TestCase
 
     public function test_a_line_that_is_not_json(): void
     {
-        $this->assertSame(['invalid_json', ''], array_values(array_intersect_key(Evaluator::answer('{"kind": ')['error'], ['code' => 0, 'path' => 0])));
+        $this->assertSame(
+            ['invalid_json', ''],
+            array_values(array_intersect_key(Evaluator::answer('{"kind": ')['error'], ['code' => 0, 'path' => 0])),
+        );
         $this->assertSame('wrong_type', Evaluator::answer('[1]')['error']['code']);
     }
 }

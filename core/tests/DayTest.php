@@ -29,7 +29,10 @@ final class DayTest extends TestCase
         $born = Day::of('2012-02-29');
         $this->assertSame([14, 15], [Day::of('2027-02-28')->ageOf($born), Day::of('2027-03-01')->ageOf($born)]);
         $this->assertSame([15, 16], [Day::of('2028-02-28')->ageOf($born), Day::of('2028-02-29')->ageOf($born)]);
-        $this->assertSame([11, 12], [Day::of('2027-05-09')->ageOf(Day::of('2015-05-10')), Day::of('2027-05-10')->ageOf(Day::of('2015-05-10'))]);
+        $this->assertSame(
+            [11, 12],
+            [Day::of('2027-05-09')->ageOf(Day::of('2015-05-10')), Day::of('2027-05-10')->ageOf(Day::of('2015-05-10'))],
+        );
         $this->assertSame(0, Day::of('2027-05-10')->ageOf(Day::of('2027-05-10')));
     }
 
@@ -55,7 +58,10 @@ final class DayTest extends TestCase
         $this->assertSame(['2027-05-20', '2027-05-21'], [$late->day->iso(), $early->day->iso()]);
         $this->assertTrue($late->isAfter($early));
         $this->assertSame(Instant::of('2027-05-20T12:00:00+02:00')->microseconds, Instant::of('2027-05-20T10:00:00Z')->microseconds);
-        $this->assertSame(500_000, Instant::of('2027-05-20T10:00:00,5+00:00')->microseconds - Instant::of('2027-05-20T10:00+0000')->microseconds);
+        $this->assertSame(
+            500_000,
+            Instant::of('2027-05-20T10:00:00,5+00:00')->microseconds - Instant::of('2027-05-20T10:00+0000')->microseconds,
+        );
         foreach (['2027-05-20T10:00:00', '2027-05-20 10:00:00Z', '2027-05-20T24:00:00Z', '2027-05-20T10:60:00Z', '2027-02-30T10:00:00Z', '2027-05-20T10:00:00+2'] as $text) {
             try {
                 Instant::of($text);

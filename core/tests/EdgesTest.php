@@ -81,7 +81,9 @@ final class EdgesTest extends TestCase
     {
         $throw = $this->library->skills()['overhand-throw'];
         $price = new SetCost(new AthleteProfile(null, [$throw->id => 50.0], [$throw->id => 30.0]), EffortCurve::Speed);
-        $arm = fn (?float $distanceM): float => $price->of(new WorkSet($this->on(), 's', $throw, 1, null, Implement::Standard, $distanceM, 15.0))->cost['arm'];
+        $arm = fn (?float $distanceM): float => $price->of(
+            new WorkSet($this->on(), 's', $throw, 1, null, Implement::Standard, $distanceM, 15.0),
+        )->cost['arm'];
         $this->assertEqualsWithDelta([0.5, 0.9], [$arm(10.0), $arm(45.0)], 1e-9);
     }
 
@@ -94,7 +96,15 @@ final class EdgesTest extends TestCase
             // Work earlier on the same day is after the gap, and the next session is still the first after it.
             $record = new LoadRecord([$whole->cost($this->on()->plus(-$idle - 1), 'a', $price), $whole->cost($this->on(), 'b', $price)]);
             $layoff = Layoff::of($record, $this->on(), $rung, $price);
-            $this->assertSame([$idle, ...$expected], [$layoff->idleDays(Side::Dominant), $layoff->share(Side::Dominant), $layoff->effort(Side::Dominant, 0.75), $layoff->beginsAgain(Side::Dominant)]);
+            $this->assertSame(
+                [$idle, ...$expected],
+                [
+                    $layoff->idleDays(Side::Dominant),
+                    $layoff->share(Side::Dominant),
+                    $layoff->effort(Side::Dominant, 0.75),
+                    $layoff->beginsAgain(Side::Dominant),
+                ],
+            );
         }
     }
 
@@ -109,7 +119,13 @@ final class EdgesTest extends TestCase
 
     public function test_a_longest_break_of_fifty_days_is_short_of_two_months(): void
     {
-        $days = fn (int $off): array => array_fill_keys([...range($this->on()->ordinal - 364, $this->on()->ordinal - 200 - $off), ...range($this->on()->ordinal - 199, $this->on()->ordinal)], 1.0);
+        $days = fn (int $off): array => array_fill_keys(
+            [
+                ...range($this->on()->ordinal - 364, $this->on()->ordinal - 200 - $off),
+                ...range($this->on()->ordinal - 199, $this->on()->ordinal),
+            ],
+            1.0,
+        );
         $year = fn (int $off): YearRound => YearRound::of(new DailySeries($days($off), $this->on()->ordinal - 364), $this->on());
         $this->assertSame([50, true], [$year(50)->longestOffDays, $year(50)->isShortOfRest()]);
         $this->assertSame([60, false], [$year(60)->longestOffDays, $year(60)->isShortOfRest()]);
@@ -117,8 +133,15 @@ final class EdgesTest extends TestCase
 
     public function test_a_match_day_without_such_work_owes_no_rest_and_thirty_days_back_is_the_last_that_counts(): void
     {
-        $limit = fn (array $matches, array $table = [[30.0, 1]]): RestLimit => new RestLimit('r', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, $table, $matches);
-        $over = fn (RestLimit $limit, array $record): bool => LimitBoard::of([$limit], new LoadRecord($record), $this->on(), 20)->over([$this->high($this->on(), 1)]) !== [];
+        $limit = fn (array $matches, array $table = [[30.0, 1]]): RestLimit => new RestLimit(
+            'r', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, $table, $matches,
+        );
+        $over = fn (RestLimit $limit, array $record): bool => LimitBoard::of(
+            [$limit],
+            new LoadRecord($record),
+            $this->on(),
+            20,
+        )->over([$this->high($this->on(), 1)]) !== [];
         $yesterday = $this->on()->plus(-1);
         $this->assertFalse($over($limit([$yesterday->ordinal]), [$this->high($this->on()->plus(-3), 5)]));
         $this->assertTrue($over($limit([$yesterday->ordinal]), [$this->high($yesterday, 5)]), 'with such work it owes a day more');
@@ -129,9 +152,15 @@ final class EdgesTest extends TestCase
 
     public function test_exactly_fifteen_idle_days_hold_the_step_floor_down(): void
     {
-        $step = new StepLimit('s', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Dominant]), Measure::Arm, 0.15, 200.0);
+        $step = new StepLimit(
+            's', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Dominant]), Measure::Arm, 0.15,
+            200.0,
+        );
         $floor = function (int $idle, int $reps = 10) use ($step): float {
-            $limits = (new LimitCalendar([$step], new AthleteProfile($this->on()->plus(-9000))))->on($this->on(), new LoadRecord([$this->high($this->on()->plus(-$idle - 1), $reps)]));
+            $limits = (new LimitCalendar([$step], new AthleteProfile($this->on()->plus(-9000))))->on(
+                $this->on(),
+                new LoadRecord([$this->high($this->on()->plus(-$idle - 1), $reps)]),
+            );
             $this->assertInstanceOf(StepLimit::class, $limits[0]);
 
             return $limits[0]->floor;
@@ -142,14 +171,26 @@ final class EdgesTest extends TestCase
 
     public function test_a_chest_at_eight_refers_every_channel(): void
     {
-        $readiness = Readiness::on($this->on(), 30, [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, Site::Chest, null, Kind::Muscle, 8)], []);
-        $this->assertSame(['refer', 'refer', 'refer', 'refer'], array_values(array_map(fn (Word $word): string => $word->value, $readiness->channels)));
+        $readiness = Readiness::on(
+            $this->on(),
+            30,
+            [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, Site::Chest, null, Kind::Muscle, 8)],
+            [],
+        );
+        $this->assertSame(
+            ['refer', 'refer', 'refer', 'refer'],
+            array_values(array_map(fn (Word $word): string => $word->value, $readiness->channels)),
+        );
     }
 
     public function test_a_joint_at_one_is_not_clean_in_the_strict_school(): void
     {
         $stage = $this->library->programme('serves-effort-first')->stages[2];
-        $read = fn (School $school): Attempt => AttemptReading::of($this->on(), 2, $stage, Site::Shoulder, [new SorenessReport(Instant::of(self::ON.'T17:00:00Z'), Moment::During, Site::Shoulder, 'right', Kind::Joint, 1)], $school, 200, 1.0);
+        $read = fn (School $school): Attempt => AttemptReading::of(
+            $this->on(), 2, $stage, Site::Shoulder,
+            [new SorenessReport(Instant::of(self::ON.'T17:00:00Z'), Moment::During, Site::Shoulder, 'right', Kind::Joint, 1)],
+            $school, 200, 1.0,
+        );
         $clean = function (School $school) use ($read): bool {
             $attempt = $read($school);
 
@@ -161,7 +202,8 @@ final class EdgesTest extends TestCase
     public function test_after_twentynine_idle_days_a_return_trains_its_first_stage(): void
     {
         $work = fn (int $idle): StageWork => StageWork::on(
-            $this->on(), $this->library->programme('serves-effort-first'), 4, [new Attempt($this->on()->plus(-$idle), 4, true, 0, false, 0, false)],
+            $this->on(), $this->library->programme('serves-effort-first'), 4,
+            [new Attempt($this->on()->plus(-$idle), 4, true, 0, false, 0, false)],
             [new StageClearance($this->on()->plus(-60), null)], null, Word::Full,
         );
         $this->assertSame([0, 'restart'], [$work(29)->stage, $work(29)->step->action]);
@@ -170,17 +212,34 @@ final class EdgesTest extends TestCase
 
     public function test_two_of_four_faults_lead(): void
     {
-        $reps = fn (string ...$faults): array => array_map(fn (string $fault): JudgedRep => new JudgedRep(Instant::of(self::ON.'T17:00:00Z'), 's', false, false, $fault), $faults);
-        $this->assertSame(['low', 2, 4], [($p = FaultPattern::leading($reps('low', 'late', 'low', 'wide')))?->fault, $p?->times, $p?->faults]);
+        $reps = fn (string ...$faults): array => array_map(
+            fn (string $fault): JudgedRep => new JudgedRep(Instant::of(self::ON.'T17:00:00Z'), 's', false, false, $fault),
+            $faults,
+        );
+        $this->assertSame(
+            ['low', 2, 4],
+            [($p = FaultPattern::leading($reps('low', 'late', 'low', 'wide')))?->fault, $p?->times, $p?->faults],
+        );
         $this->assertNull(FaultPattern::leading($reps('low', 'late', 'low', 'wide', 'off')), 'two of five do not');
         $this->assertNull(FaultPattern::leading($reps('low', 'low', 'late')), 'three are too few');
-        $this->assertSame('late', FaultPattern::leading($reps('late', 'low', 'low', 'late'))?->fault, 'of two that lead, the one that came first');
+        $this->assertSame(
+            'late',
+            FaultPattern::leading($reps('late', 'low', 'low', 'late'))?->fault,
+            'of two that lead, the one that came first',
+        );
     }
 
-    /** Margins 8:2 and 5:5, ten pairs: κ = (0.7 − 0.5) / 0.5 = 0.4; its standard error by J. L. Fleiss, J. Cohen and B. S. Everitt, Psychological Bulletin 72 (1969), 323–327. */
+    /**
+     * Margins 8:2 and 5:5, ten pairs: κ = (0.7 − 0.5) / 0.5 = 0.4; its standard error by J. L. Fleiss, J. Cohen and B.
+     * S. Everitt, Psychological Bulletin 72 (1969), 323–327.
+     */
     public function test_agreement_where_the_margins_differ(): void
     {
-        $agreement = Agreement::of([...array_fill(0, 5, ['good', 'good']), ...array_fill(0, 3, ['good', 'not_good']), ...array_fill(0, 2, ['not_good', 'not_good'])]);
+        $agreement = Agreement::of([
+            ...array_fill(0, 5, ['good', 'good']),
+            ...array_fill(0, 3, ['good', 'not_good']),
+            ...array_fill(0, 2, ['not_good', 'not_good']),
+        ]);
         $this->assertEqualsWithDelta(0.4, $agreement->kappa, 1e-12);
         [$p, $k] = [[[0.5, 0.3], [0.0, 0.2]], 0.4];
         [$row, $column, $pe] = [[0.8, 0.2], [0.5, 0.5], 0.5];
@@ -188,12 +247,19 @@ final class EdgesTest extends TestCase
         $b = (1 - $k) ** 2 * ($p[0][1] * ($column[0] + $row[1]) ** 2 + $p[1][0] * ($column[1] + $row[0]) ** 2);
         $error = sqrt(($a + $b - ($k - $pe * (1 - $k)) ** 2) / (10 * (1 - $pe) ** 2));
         [$low, $high] = $agreement->interval ?? [0.0, 0.0];
-        $this->assertEqualsWithDelta([max(-1.0, 0.4 - 1.959963984540054 * $error), min(1.0, 0.4 + 1.959963984540054 * $error)], [$low, $high], 1e-9);
+        $this->assertEqualsWithDelta(
+            [max(-1.0, 0.4 - 1.959963984540054 * $error), min(1.0, 0.4 + 1.959963984540054 * $error)],
+            [$low, $high],
+            1e-9,
+        );
     }
 
     public function test_a_squad_of_thousands_does_not_drown_one_athlete(): void
     {
-        $session = fn (int $after): array => array_map(fn (int $i): JudgedRep => new JudgedRep(Instant::of(self::ON.'T17:00:00Z'), 's', $i < $after, false), range(0, 19));
+        $session = fn (int $after): array => array_map(
+            fn (int $i): JudgedRep => new JudgedRep(Instant::of(self::ON.'T17:00:00Z'), 's', $i < $after, false),
+            range(0, 19),
+        );
         $own = array_fill(0, 8, $session(8));
         $squad = array_fill(0, 400, $session(14));
         $this->assertSame(8, SetLength::of($own, $squad)?->after, 'the squad counts as forty repetitions, however many it has');
@@ -215,8 +281,16 @@ final class EdgesTest extends TestCase
                 for ($day = 0; $day < 12; $day++) {
                     $next = Pace::next($pace, $own, Emphasis::Heavy, begins: false);
                     $this->assertLessThanOrEqual($pace->effort + 0.25 + 1e-9, $next->effort, "{$id} {$rung->id}");
-                    $this->assertLessThanOrEqual($pace->reps + (int) ceil(0.25 * $own->sets * $own->reps), $next->reps, "{$id} {$rung->id}");
-                    $this->assertLessThanOrEqual(($pace->distanceM ?? 0.0) + max(1.0, 0.25 * (float) $own->distanceM) + 1e-9, $next->distanceM ?? 0.0, "{$id} {$rung->id}");
+                    $this->assertLessThanOrEqual(
+                        $pace->reps + (int) ceil(0.25 * $own->sets * $own->reps),
+                        $next->reps,
+                        "{$id} {$rung->id}",
+                    );
+                    $this->assertLessThanOrEqual(
+                        ($pace->distanceM ?? 0.0) + max(1.0, 0.25 * (float) $own->distanceM) + 1e-9,
+                        $next->distanceM ?? 0.0,
+                        "{$id} {$rung->id}",
+                    );
                     $pace = $next;
                 }
             }
@@ -230,7 +304,11 @@ final class EdgesTest extends TestCase
         $week = new CapLimit('week', 'Week', 'test', Severity::Hard, null, new LimitFilter, Measure::Reps, 7, 50.0);
         $room = function (int $daysAhead) use ($serve, $price, $week): ?int {
             $match = new MatchEvent('m', $this->on()->plus($daysAhead), 'Match', [new MatchDose($serve, 40, 0.5)]);
-            $frame = new SessionFrame($this->on(), 's', $price, Readiness::on($this->on(), 30, [], []), new LoadRecord([]), new LimitCalendar([$week], new AthleteProfile($this->on()->plus(-9000))), $match->sets($price), Layoff::days(0), Handedness::Right);
+            $frame = new SessionFrame(
+                $this->on(), 's', $price, Readiness::on($this->on(), 30, [], []), new LoadRecord([]),
+                new LimitCalendar([$week], new AthleteProfile($this->on()->plus(-9000))), $match->sets($price),
+                Layoff::days(0), Handedness::Right,
+            );
 
             return $frame->roomBeforeLater($price->of(new WorkSet($this->on(), 's', $serve, 1, 0.5, Implement::Standard, null)))->reps;
         };
@@ -239,8 +317,21 @@ final class EdgesTest extends TestCase
 
     public function test_the_other_sides_dose_of_a_match_is_the_other_sides(): void
     {
-        $sets = (new MatchEvent('m', $this->on(), 'Match', [new MatchDose($this->library->skills()['pass'], 30, 0.5, Side::Other), new MatchDose($this->library->skills()['pass'], 20, 0.5)]))->sets(new SetCost(new AthleteProfile(null)));
-        $this->assertSame([[Side::Other, 30.0], [Side::Dominant, 20.0]], array_map(fn (CostedSet $set): array => [$set->side, $set->cost['reps']], $sets));
+        $sets = (new MatchEvent(
+            'm',
+            $this->on(),
+            'Match',
+            [
+                new MatchDose($this->library->skills()['pass'], 30, 0.5, Side::Other),
+                new MatchDose($this->library->skills()['pass'], 20, 0.5),
+            ],
+        ))->sets(
+            new SetCost(new AthleteProfile(null)),
+        );
+        $this->assertSame(
+            [[Side::Other, 30.0], [Side::Dominant, 20.0]],
+            array_map(fn (CostedSet $set): array => [$set->side, $set->cost['reps']], $sets),
+        );
     }
 
     public function test_a_hard_ball_never_stands_in_for_a_soft_one(): void
@@ -258,12 +349,19 @@ final class EdgesTest extends TestCase
     {
         $ladder = $this->library->ladder('volleyball-float-serve');
         $price = new SetCost(new AthleteProfile($this->on()->plus(-7000)));
-        $calm = Readiness::on($this->on(), 19, [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
+        $calm = Readiness::on(
+            $this->on(),
+            19,
+            [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
         $first = function (int $idle) use ($ladder, $price, $calm): ?string {
             $done = BlockPlan::asAsked($ladder->rungs[4]->ownDose())->cost($this->on()->plus(-$idle - 1), 's', $price);
             $plan = SeasonPlanner::plan(
-                new SeasonAsk($this->on(), $this->on()->plus(30), [1, 2, 3, 4, 5, 6, 7], null, []), $ladder, new Standing($ladder->rungs[4]->id), $price, new LoadRecord([$done]),
-                new LimitCalendar($this->library->ruleSet('starter')->limits, new AthleteProfile($this->on()->plus(-7000))), Handedness::Right, $calm, $calm,
+                new SeasonAsk($this->on(), $this->on()->plus(30), [1, 2, 3, 4, 5, 6, 7], null, []), $ladder,
+                new Standing($ladder->rungs[4]->id), $price, new LoadRecord([$done]),
+                new LimitCalendar($this->library->ruleSet('starter')->limits, new AthleteProfile($this->on()->plus(-7000))),
+                Handedness::Right, $calm, $calm,
             );
             $sessions = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->rung !== null));
 
@@ -277,13 +375,21 @@ final class EdgesTest extends TestCase
     {
         $ladder = $this->library->ladder('javelin-throw');
         $price = new SetCost(new AthleteProfile($this->on()->plus(-7000), ['javelin' => 60.0]));
-        $calm = Readiness::on($this->on(), 19, [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
+        $calm = Readiness::on(
+            $this->on(),
+            19,
+            [new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
         $own = $ladder->rungs[2]->ownDose();
         $reached = Pace::at($own->sets * $own->reps, $own->effort, 12.0);
         $done = new BlockPlan($own, $own->sets, $own->sets * $own->reps, $own->effort, 12.0);
         $plan = SeasonPlanner::plan(
-            new SeasonAsk($this->on(), $this->on()->plus(20), [1, 2, 3, 4, 5, 6, 7], null, []), $ladder, new Standing($ladder->rungs[2]->id, 1, $reached), $price, new LoadRecord([$done->cost($this->on()->plus(-10), 's', $price)]),
-            new LimitCalendar($this->library->ruleSet('starter')->limits, new AthleteProfile($this->on()->plus(-7000))), Handedness::Right, $calm, $calm,
+            new SeasonAsk($this->on(), $this->on()->plus(20), [1, 2, 3, 4, 5, 6, 7], null, []), $ladder,
+            new Standing($ladder->rungs[2]->id, 1, $reached), $price,
+            new LoadRecord([$done->cost($this->on()->plus(-10), 's', $price)]),
+            new LimitCalendar($this->library->ruleSet('starter')->limits, new AthleteProfile($this->on()->plus(-7000))),
+            Handedness::Right, $calm, $calm,
         );
         $first = $plan->days[0];
         $this->assertSame([], $first->pace?->raised);
@@ -332,13 +438,17 @@ final class EdgesTest extends TestCase
     private function high(Day $day, int $reps): CostedSet
     {
         return new CostedSet($day->ordinal, "s{$day->ordinal}", 'float-serve', $this->library->skills()['float-serve']->family, Side::Dominant, Implement::Standard, [
-            ...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => (float) $reps, 'high_reps' => (float) $reps, Channel::Arm->value => 0.7 * $reps,
+            ...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => (float) $reps, 'high_reps' => (float) $reps,
+            Channel::Arm->value => 0.7 * $reps,
         ], 1.0, null);
     }
 
     private function rungWith(LibraryObject $object): Rung
     {
-        $dose = new BlockDose(BlockKind::Whole, 'Throw', '', $this->library->skills()['overhand-throw'], $object, Side::Dominant, null, 2, 8, 8, 0.6, 0.5, 10.0, 8.0, 60, null, 2, null, true);
+        $dose = new BlockDose(
+            BlockKind::Whole, 'Throw', '', $this->library->skills()['overhand-throw'], $object, Side::Dominant, null, 2,
+            8, 8, 0.6, 0.5, 10.0, 8.0, 60, null, 2, null, true,
+        );
 
         return new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]);
     }

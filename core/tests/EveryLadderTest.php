@@ -81,9 +81,16 @@ final class EveryLadderTest extends TestCase
         }
         $sided = array_filter($texts, fn (string $text): bool => Handedness::Left->mirror($text) !== Handedness::Right->mirror($text));
         foreach ($sided as $text) {
-            $this->assertSame(substr_count(Handedness::Left->mirror($text), 'left'), substr_count(Handedness::Right->mirror($text), 'right'), 'what is left for one is right for the other');
+            $this->assertSame(
+                substr_count(Handedness::Left->mirror($text), 'left'),
+                substr_count(Handedness::Right->mirror($text), 'right'),
+                'what is left for one is right for the other',
+            );
         }
-        $other = array_filter(array_merge(...array_map(fn (Rung $rung): array => $rung->blocks, $ladder->rungs)), fn (BlockDose $block): bool => $block->side === Side::Other);
+        $other = array_filter(
+            array_merge(...array_map(fn (Rung $rung): array => $rung->blocks, $ladder->rungs)),
+            fn (BlockDose $block): bool => $block->side === Side::Other,
+        );
         $this->assertNotSame([], $sided, "{$id} says something of left or right");
         $this->assertNotSame([], $other, "{$id} has work for the other side");
         foreach ($other as $block) {
@@ -114,9 +121,21 @@ final class EveryLadderTest extends TestCase
     {
         $on = Day::of('2027-03-15');
         $profile = new AthleteProfile($on->plus(-366 * $age));
-        $calm = Readiness::on($on, $age, [new SorenessReport(Instant::of("{$on->iso()}T08:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
+        $calm = Readiness::on(
+            $on,
+            $age,
+            [new SorenessReport(Instant::of("{$on->iso()}T08:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
 
-        return SessionBuilder::build(new SessionFrame($on, 's', new SetCost($profile), $calm, new LoadRecord([]), new LimitCalendar($library->ruleSet('starter')->limits, $profile), [], Layoff::days(0), Handedness::Left), $rung);
+        return SessionBuilder::build(
+            new SessionFrame(
+                $on, 's', new SetCost($profile), $calm, new LoadRecord([]),
+                new LimitCalendar($library->ruleSet('starter')->limits, $profile), [], Layoff::days(0),
+                Handedness::Left,
+            ),
+            $rung,
+        );
     }
 
     private function gate(Rung $rung, int $days): GateResult
@@ -129,7 +148,11 @@ final class EveryLadderTest extends TestCase
             }
         }
 
-        return GateResult::of($rung->gate, $on, new GateEvidence($reps, [new DaySoreness($on, Moment::Morning, 0)], Word::Full, true, true, null));
+        return GateResult::of(
+            $rung->gate,
+            $on,
+            new GateEvidence($reps, [new DaySoreness($on, Moment::Morning, 0)], Word::Full, true, true, null),
+        );
     }
 
     /** @return list<string> everything a person reads */

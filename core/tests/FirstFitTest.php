@@ -58,7 +58,10 @@ final class FirstFitTest extends TestCase
         $from = Day::of('2027-05-10');
         $full = [$from->ordinal => self::DAY_CAP];
         $birthday = Day::of('2011-05-12');
-        $this->assertNull($this->firstFit($from, self::DAY_CAP + 1, [], [$this->cap('day', Severity::Hard, 1, self::DAY_CAP)]), 'more than a day ever holds');
+        $this->assertNull(
+            $this->firstFit($from, self::DAY_CAP + 1, [], [$this->cap('day', Severity::Hard, 1, self::DAY_CAP)]),
+            'more than a day ever holds',
+        );
         foreach ([
             'advice' => $this->cap('a', Severity::Advise, 1, self::DAY_CAP),
             'jumps only' => $this->cap('a', Severity::Hard, 1, self::DAY_CAP, new LimitFilter(families: [Family::Jump])),
@@ -68,7 +71,11 @@ final class FirstFitTest extends TestCase
         }
         $under16 = $this->cap('under-16', Severity::Hard, 7, self::DAY_CAP, ages: [0, 15]);
         $this->assertSame('2027-05-12', $this->firstFit($from, 20.0, $full, [$under16], $birthday)?->iso(), 'the day of turning sixteen');
-        $this->assertSame('2027-05-17', $this->firstFit($from, 20.0, $full, [$under16])?->iso(), 'an unknown age counts as under the limit, until the week has passed');
+        $this->assertSame(
+            '2027-05-17',
+            $this->firstFit($from, 20.0, $full, [$under16])?->iso(),
+            'an unknown age counts as under the limit, until the week has passed',
+        );
     }
 
     /**
@@ -82,17 +89,36 @@ final class FirstFitTest extends TestCase
             $day < $from->ordinal ? $record[] = $this->set($day, $arm) : $plans[] = $this->set($day, $arm);
         }
 
-        return FirstFit::day($from, fn (Day $on): CostedSet => $this->set($on->ordinal, $dose), fn (Day $on): CostedSet => $this->set($on->ordinal, 1.0), new LoadRecord($record), $plans, new LimitCalendar($limits, new AthleteProfile($birthDate)));
+        return FirstFit::day(
+            $from,
+            fn (Day $on): CostedSet => $this->set($on->ordinal, $dose),
+            fn (Day $on): CostedSet => $this->set($on->ordinal, 1.0),
+            new LoadRecord($record),
+            $plans,
+            new LimitCalendar($limits, new AthleteProfile($birthDate)),
+        );
     }
 
     private function set(int $day, float $arm): CostedSet
     {
-        return new CostedSet($day, "s{$day}", 'float-serve', Family::Serve, Side::Dominant, Implement::Standard, [...array_fill_keys(array_column(Measure::cases(), 'value'), 0.0), Measure::Arm->value => $arm], 1.0, null);
+        return new CostedSet(
+            $day,
+            "s{$day}",
+            'float-serve',
+            Family::Serve,
+            Side::Dominant,
+            Implement::Standard,
+            [...array_fill_keys(array_column(Measure::cases(), 'value'), 0.0), Measure::Arm->value => $arm],
+            1.0,
+            null,
+        );
     }
 
     /** @param  array{int, int}|null  $ages */
-    private function cap(string $id, Severity $severity, int $days, float $max, LimitFilter $filter = new LimitFilter, ?array $ages = null): CapLimit
-    {
+    private function cap(
+        string $id, Severity $severity, int $days, float $max, LimitFilter $filter = new LimitFilter,
+        ?array $ages = null,
+    ): CapLimit {
         return new CapLimit($id, $id, 'test', $severity, $ages, $filter, Measure::Arm, $days, $max);
     }
 }

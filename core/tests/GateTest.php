@@ -31,7 +31,11 @@ final class GateTest extends TestCase
         $this->assertEqualsWithDelta(-9.262340089798408, Statistics::normalQuantile(1e-20), 1e-13);
         // By hand with z = Φ⁻¹(0.9): (0.75 + z²/40 − z√(0.1875/20 + z²/1600)) / (1 + z²/20).
         $z = 1.2815515655446004;
-        $this->assertEqualsWithDelta((0.75 + $z ** 2 / 40 - $z * sqrt(0.1875 / 20 + $z ** 2 / 1600)) / (1 + $z ** 2 / 20), Statistics::wilsonLowerBound(15, 20, 0.9), 1e-15);
+        $this->assertEqualsWithDelta(
+            (0.75 + $z ** 2 / 40 - $z * sqrt(0.1875 / 20 + $z ** 2 / 1600)) / (1 + $z ** 2 / 20),
+            Statistics::wilsonLowerBound(15, 20, 0.9),
+            1e-15,
+        );
         $this->assertEqualsWithDelta(0.0, Statistics::wilsonLowerBound(0, 12, 0.9), 1e-15);
     }
 
@@ -107,9 +111,18 @@ final class GateTest extends TestCase
             if ($result->decision === GateDecision::Advance) {
                 $this->assertSame([Word::Full, true, true], [$word, $load, $prerequisites]);
                 foreach ([
-                    $this->gate($reps, null, [], $word, $load, $prerequisites), $this->gate($reps, null, $soreness, Word::Unknown, $load, $prerequisites),
-                    $this->gate($reps, null, $soreness, $word, null, $prerequisites), $this->gate($reps, null, $soreness, $word, $load, null),
-                    $this->gate(array_map(fn (JudgedRep $rep): JudgedRep => new JudgedRep($rep->at, $rep->session, null, $rep->safety), $reps), null, $soreness, $word, $load, $prerequisites),
+                    $this->gate($reps, null, [], $word, $load, $prerequisites),
+                    $this->gate($reps, null, $soreness, Word::Unknown, $load, $prerequisites),
+                    $this->gate($reps, null, $soreness, $word, null, $prerequisites),
+                    $this->gate($reps, null, $soreness, $word, $load, null),
+                    $this->gate(
+                        array_map(fn (JudgedRep $rep): JudgedRep => new JudgedRep($rep->at, $rep->session, null, $rep->safety), $reps),
+                        null,
+                        $soreness,
+                        $word,
+                        $load,
+                        $prerequisites,
+                    ),
                 ] as $less) {
                     $this->assertNotSame(GateDecision::Advance, $less->decision);
                 }
@@ -120,7 +133,9 @@ final class GateTest extends TestCase
     public function test_the_pattern_is_said_when_one_fault_makes_up_half_of_at_least_four(): void
     {
         $reps = fn (string $marks): array => array_map(fn (string $mark, int $i): JudgedRep => new JudgedRep(
-            Instant::of(sprintf('2027-05-19T17:%02d:00+02:00', $i)), 's', $mark === 'g' ? true : ($mark === 'u' ? null : false), false, in_array($mark, ['g', 'u', '-'], true) ? null : $mark,
+            Instant::of(sprintf('2027-05-19T17:%02d:00+02:00', $i)), 's',
+            $mark === 'g' ? true : ($mark === 'u' ? null : false), false,
+            in_array($mark, ['g', 'u', '-'], true) ? null : $mark,
         ), str_split($marks), range(0, strlen($marks) - 1));
         $this->assertSame('x', FaultPattern::leading($reps('gxgxgyxg'))?->fault);
         $this->assertNull(FaultPattern::leading($reps('gxgxgxg')), 'three faults are too few');
@@ -138,7 +153,12 @@ final class GateTest extends TestCase
         $reps = [];
         foreach ($days as $day => $marks) {
             foreach (str_split($marks) as $i => $mark) {
-                $reps[] = new JudgedRep(Instant::of(sprintf('2027-05-%sT17:%02d:00+02:00', $day, $i)), "s{$day}", ['g' => true, 'b' => false, 'u' => null][strtolower($mark)], $mark !== strtolower($mark));
+                $reps[] = new JudgedRep(
+                    Instant::of(sprintf('2027-05-%sT17:%02d:00+02:00', $day, $i)),
+                    "s{$day}",
+                    ['g' => true, 'b' => false, 'u' => null][strtolower($mark)],
+                    $mark !== strtolower($mark),
+                );
             }
         }
 
@@ -149,10 +169,13 @@ final class GateTest extends TestCase
      * @param  list<JudgedRep>  $reps
      * @param  list<array{string, string, int}>  $soreness
      */
-    private function gate(array $reps, ?Gate $gate = null, array $soreness = [['20', 'morning', 1]], Word $word = Word::Full, ?bool $load = true, ?bool $prerequisites = true, ?bool $clearance = null): GateResult
-    {
+    private function gate(
+        array $reps, ?Gate $gate = null, array $soreness = [['20', 'morning', 1]], Word $word = Word::Full,
+        ?bool $load = true, ?bool $prerequisites = true, ?bool $clearance = null,
+    ): GateResult {
         return GateResult::of($gate ?? new Gate, Day::of('2027-05-20'), new GateEvidence(
-            $reps, array_map(fn (array $s): DaySoreness => new DaySoreness(Day::of("2027-05-{$s[0]}"), Moment::from($s[1]), $s[2]), $soreness),
+            $reps,
+            array_map(fn (array $s): DaySoreness => new DaySoreness(Day::of("2027-05-{$s[0]}"), Moment::from($s[1]), $s[2]), $soreness),
             $word, $load, $prerequisites, $clearance,
         ));
     }

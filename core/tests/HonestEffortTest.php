@@ -41,7 +41,9 @@ final class HonestEffortTest extends TestCase
         $this->assertNotNull($honest);
         $this->assertSame(12, $honest->sets);
         $this->assertEqualsWithDelta(0.32, $honest->difference, 1e-9);
-        $this->assertTrue($honest->low >= 0.30 && $honest->low <= $honest->difference && $honest->high >= $honest->difference && $honest->high <= 0.34);
+        $this->assertTrue(
+            $honest->low >= 0.30 && $honest->low <= $honest->difference && $honest->high >= $honest->difference && $honest->high <= 0.34,
+        );
         $this->assertEquals($honest, HonestEffort::of($sets), 'the same sets, the same interval');
         // Spread on both sides of what was asked: the interval holds zero.
         $even = HonestEffort::of(array_map(fn (int $i): array => [0.5, 0.5 + ($i % 2 === 0 ? 0.1 : -0.1) * ($i % 3 + 1)], range(1, 20)));

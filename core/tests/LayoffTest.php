@@ -23,13 +23,19 @@ final class LayoffTest extends TestCase
 {
     private const ON = '2027-05-20';
 
-    /** @return iterable<string, array{list<array{int, string, int, array<string, mixed>}>, int|null}> days ago, skill, repetitions, and whatever else */
+    /**
+     * @return iterable<string, array{list<array{int, string, int, array<string, mixed>}>, int|null}> days ago, skill,
+     *         repetitions, and whatever else
+     */
     public static function records(): iterable
     {
         yield 'no record at all' => [[], null];
         yield 'yesterday, the whole dose' => [[[1, 'jump-serve', 20, []]], 0];
         yield 'one pass yesterday ends nothing' => [[[60, 'jump-serve', 20, []], [1, 'pass', 1, []]], 59];
-        yield 'shadow repetitions end nothing' => [[[60, 'jump-serve', 20, []], [1, 'jump-serve', 60, ['implement' => Implement::Shadow]]], 59];
+        yield 'shadow repetitions end nothing' => [
+            [[60, 'jump-serve', 20, []], [1, 'jump-serve', 60, ['implement' => Implement::Shadow]]],
+            59,
+        ];
         yield 'threw yesterday, has not jumped for sixty days' => [[[60, 'jump-serve', 20, []], [1, 'overhand-throw', 40, []]], 59];
         yield 'jumped yesterday, has not thrown' => [[[40, 'jump-serve', 20, []], [1, 'jump', 40, []]], 39];
         yield 'the other arm yesterday' => [[[20, 'jump-serve', 20, []], [1, 'jump-serve', 20, ['side' => Side::Other]]], 19];
@@ -46,9 +52,12 @@ final class LayoffTest extends TestCase
         $on = Day::of(self::ON);
         $price = new SetCost(new AthleteProfile($on->plus(-9000)));
         $record = new LoadRecord(array_map(fn (array $set): CostedSet => $price->of(new WorkSet(...[
-            'day' => $on->plus(-$set[0]), 'session' => 's', 'skill' => $library->skills()[$set[1]], 'reps' => $set[2], 'effort' => 0.9, 'implement' => Implement::Standard, 'distanceM' => null, 'surface' => Surface::Firm, ...$set[3],
+            'day' => $on->plus(-$set[0]), 'session' => 's', 'skill' => $library->skills()[$set[1]], 'reps' => $set[2],
+            'effort' => 0.9, 'implement' => Implement::Standard, 'distanceM' => null, 'surface' => Surface::Firm,
+            ...$set[3],
         ])), $did));
-        $rung = $library->ladder('volleyball-jump-serve')->rung('whole') ?? $library->ladder('volleyball-jump-serve')->rungs[count($library->ladder('volleyball-jump-serve')->rungs) - 1];
+        $rung = $library->ladder('volleyball-jump-serve')->rung('whole')
+            ?? $library->ladder('volleyball-jump-serve')->rungs[count($library->ladder('volleyball-jump-serve')->rungs) - 1];
         $this->assertSame($idle, Layoff::of($record, $on, $rung, $price)->idleDays(Side::Dominant));
     }
 
@@ -61,7 +70,14 @@ final class LayoffTest extends TestCase
         $this->assertNotNull($rung);
         $own = $rung->leadingDose(Side::Other);
         $this->assertSame(Side::Other, $own?->side);
-        $record = new LoadRecord([$price->of(new WorkSet($on->plus(-3), 's', $own->skill, $own->sets * $own->reps, $own->effort, $own->object->implement, $own->distanceM, side: Side::Other, surface: $own->surface))]);
+        $record = new LoadRecord([
+            $price->of(
+                new WorkSet(
+                    $on->plus(-3), 's', $own->skill, $own->sets * $own->reps, $own->effort, $own->object->implement,
+                    $own->distanceM, side: Side::Other, surface: $own->surface,
+                ),
+            ),
+        ]);
         $this->assertSame(2, Layoff::of($record, $on, $rung, $price)->idleDays(Side::Other));
         $this->assertNull(Layoff::of($record, $on, $rung, $price)->idleDays(Side::Dominant));
     }
@@ -73,7 +89,17 @@ final class LayoffTest extends TestCase
         $price = new SetCost(new AthleteProfile($on->plus(-9000)));
         $rung = $library->ladder('volleyball-float-serve')->rungs[count($library->ladder('volleyball-float-serve')->rungs) - 1];
         $zero = $price->of(new WorkSet($on, '', $library->skills()['overhand-throw'], 0, 0.5, Implement::Standard, null))->cost;
-        $declared = new CostedSet($on->plus(-3)->ordinal, '', 'overhand-throw', $library->skills()['overhand-throw']->family, Side::Dominant, Implement::Standard, [...$zero, 'arm' => 0.4], 0.0, null);
+        $declared = new CostedSet(
+            $on->plus(-3)->ordinal,
+            '',
+            'overhand-throw',
+            $library->skills()['overhand-throw']->family,
+            Side::Dominant,
+            Implement::Standard,
+            [...$zero, 'arm' => 0.4],
+            0.0,
+            null,
+        );
         $this->assertSame(2, Layoff::of(new LoadRecord([$declared]), $on, $rung, $price)->idleDays(Side::Dominant));
     }
 }

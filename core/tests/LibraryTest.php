@@ -35,7 +35,11 @@ final class LibraryTest extends TestCase
         $this->assertSame('left hand back, right foot first', Handedness::Left->mirror('{throwing} hand back, {front} foot first'));
         foreach ((new Library(self::FOLDER))->ladderIds() as $id) {
             $text = (string) file_get_contents(self::FOLDER."/ladders/{$id}.json");
-            $this->assertDoesNotMatchRegularExpression('/\b(left|right) (hand|arm|foot|leg|shoulder|elbow|hip|knee)\b/i', $text, "{$id} names a side; write {throwing} or {front}");
+            $this->assertDoesNotMatchRegularExpression(
+                '/\b(left|right) (hand|arm|foot|leg|shoulder|elbow|hip|knee)\b/i',
+                $text,
+                "{$id} names a side; write {throwing} or {front}",
+            );
         }
     }
 

@@ -29,7 +29,10 @@ final class LimitCalendarTest extends TestCase
             new RestLimit('rest', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, [[30.0, 1], [60.0, 2]]),
             new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, 2, 10.0),
         ], new AthleteProfile(null), $matches);
-        $hardOver = fn (array $matches, Day $on, LoadRecord $record): array => array_map(fn ($state): string => $state->limit->id, $calendar($matches)->board($on, $record)->hardTouchedBy([$this->high($on, 1)])->over([$this->high($on, 20)]));
+        $hardOver = fn (array $matches, Day $on, LoadRecord $record): array => array_map(
+            fn ($state): string => $state->limit->id,
+            $calendar($matches)->board($on, $record)->hardTouchedBy([$this->high($on, 1)])->over([$this->high($on, 20)]),
+        );
 
         $tired = new LoadRecord([$this->high($match->plus(-2), 20), $this->high($match->plus(-1), 40)]);
         $this->assertSame(['rest', 'streak'], $hardOver([], $match, $tired));
@@ -53,7 +56,14 @@ final class LimitCalendarTest extends TestCase
         mt_srand(5);
         $filter = new LimitFilter(families: [Family::Serve]);
         for ($case = 0; $case < 200; $case++) {
-            $sets = array_map(fn (): CostedSet => $this->high(Day::of('2027-05-01')->plus(mt_rand(0, 20)), mt_rand(0, 30), mt_rand(0, 1) ? Family::Serve : Family::Jump), range(1, mt_rand(2, 30)));
+            $sets = array_map(
+                fn (): CostedSet => $this->high(
+                    Day::of('2027-05-01')->plus(mt_rand(0, 20)),
+                    mt_rand(0, 30),
+                    mt_rand(0, 1) ? Family::Serve : Family::Jump,
+                ),
+                range(1, mt_rand(2, 30)),
+            );
             $cut = mt_rand(0, count($sets));
             $grown = new LoadRecord(array_slice($sets, 0, $cut));
             $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...));
@@ -63,10 +73,21 @@ final class LimitCalendarTest extends TestCase
             }
             $anew = new LoadRecord($sets);
             $on = Day::of('2027-05-22');
-            $this->assertEqualsWithDelta($anew->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal), 1e-9);
-            $this->assertEqualsWithDelta($anew->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), $grown->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal), 1e-9);
+            $this->assertEqualsWithDelta(
+                $anew->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal),
+                $grown->series(Measure::HighReps, $filter->key(), $filter->fits(...))->sum($on->ordinal - 30, $on->ordinal),
+                1e-9,
+            );
+            $this->assertEqualsWithDelta(
+                $anew->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal),
+                $grown->wholeSeries(Measure::Arm)->weightedAverages($on->ordinal),
+                1e-9,
+            );
             $this->assertSame($anew->firstDay(), $grown->firstDay());
-            $this->assertSame($anew->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false), $grown->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false));
+            $this->assertSame(
+                $anew->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false),
+                $grown->idleDays($on, Channel::Arm, Side::Dominant, 5.0, false),
+            );
         }
     }
 

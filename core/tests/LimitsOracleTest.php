@@ -29,7 +29,9 @@ final class LimitsOracleTest extends TestCase
                 $expected = $this->state($case['limits'][$i], $case, $case['plan']);
                 foreach ($expected as $key => $value) {
                     $where = "seed {$seed}, {$state['id']}, {$key}";
-                    is_numeric($value) ? $this->assertEqualsWithDelta($value, $state[$key], 1e-9, $where) : $this->assertSame($value, $state[$key], $where);
+                    is_numeric($value)
+                        ? $this->assertEqualsWithDelta($value, $state[$key], 1e-9, $where)
+                        : $this->assertSame($value, $state[$key], $where);
                 }
             }
             [$reps, $binding] = $this->headroom($case);
@@ -51,8 +53,22 @@ final class LimitsOracleTest extends TestCase
             $plan[] = $this->set($this->day(mt_rand(0, 1)));
         }
         $measure = fn (): string => self::MEASURES[mt_rand(0, 5)];
-        $filter = fn (): array => mt_rand(0, 1) ? ['filter' => [['families' => ['throw']], ['side' => 'dominant'], ['skills' => ['serve']], ['objects' => ['standard', 'heavy']]][mt_rand(0, 3)]] : [];
-        $common = fn (string $id, string $kind): array => ['id' => $id, 'kind' => $kind, 'label' => $id, 'source' => 'test', 'severity' => mt_rand(0, 3) ? 'hard' : 'advise', ...$filter()];
+        $filter = fn (): array => mt_rand(0, 1) ? [
+            'filter' => [
+                ['families' => ['throw']],
+                ['side' => 'dominant'],
+                ['skills' => ['serve']],
+                ['objects' => ['standard', 'heavy']],
+            ][mt_rand(0, 3)],
+        ] : [];
+        $common = fn (string $id, string $kind): array => [
+            'id' => $id,
+            'kind' => $kind,
+            'label' => $id,
+            'source' => 'test',
+            'severity' => mt_rand(0, 3) ? 'hard' : 'advise',
+            ...$filter(),
+        ];
 
         return [
             'kind' => 'load', 'on' => self::ON, 'athlete' => ['birth_date' => null], 'effort_curve' => 'linear',
@@ -65,8 +81,17 @@ final class LimitsOracleTest extends TestCase
                 ['measure' => $measure(), 'window' => ['days' => mt_rand(1, 9)], 'max' => mt_rand(5, 160), ...$common('cap', 'cap')],
                 ['measure' => $measure(), 'window' => ['session' => true], 'max' => mt_rand(5, 80), ...$common('session', 'cap')],
                 ['measure' => mt_rand(0, 1) ? 'effort' : 'distance', 'max' => mt_rand(1, 20) / 20 * 30, ...$common('level', 'level')],
-                ['measure' => $measure(), 'table' => [['at_least' => 20, 'rest_days' => 1], ['at_least' => 40, 'rest_days' => 2]], ...$common('rest', 'rest')],
-                ['measure' => $measure(), 'max_days' => mt_rand(1, 3), ...(mt_rand(0, 1) ? ['at_least' => 15] : []), ...$common('streak', 'streak')],
+                [
+                    'measure' => $measure(),
+                    'table' => [['at_least' => 20, 'rest_days' => 1], ['at_least' => 40, 'rest_days' => 2]],
+                    ...$common('rest', 'rest'),
+                ],
+                [
+                    'measure' => $measure(),
+                    'max_days' => mt_rand(1, 3),
+                    ...(mt_rand(0, 1) ? ['at_least' => 15] : []),
+                    ...$common('streak', 'streak'),
+                ],
                 ['measure' => $measure(), 'max_increase' => 0.15, 'floor' => mt_rand(20, 120), ...$common('step', 'step')],
             ],
             'history' => $history, 'plan' => $plan, 'sessions' => [],
@@ -80,7 +105,8 @@ final class LimitsOracleTest extends TestCase
         $skill = ['javelin', 'serve', 'jump'][mt_rand(0, 2)];
 
         return [
-            'date' => $date, 'session' => 's'.mt_rand(1, 2), 'skill' => $skill, 'reps' => mt_rand(0, 25), 'effort' => [null, 0.4, 0.85, 1.0][mt_rand(0, 3)],
+            'date' => $date, 'session' => 's'.mt_rand(1, 2), 'skill' => $skill, 'reps' => mt_rand(0, 25),
+            'effort' => [null, 0.4, 0.85, 1.0][mt_rand(0, 3)],
             'object' => ['shadow', 'light', 'standard', 'heavy', 'body'][mt_rand(0, 4)], 'side' => mt_rand(0, 3) ? 'dominant' : 'other',
             'surface' => 'firm', ...(mt_rand(0, 1) ? ['distance_m' => (float) mt_rand(3, 30)] : []),
         ];
@@ -97,7 +123,11 @@ final class LimitsOracleTest extends TestCase
         $n = $set['reps'];
         $real = $set['object'] !== 'shadow';
         $object = ['shadow' => 0.25, 'light' => 0.75, 'standard' => 1.0, 'heavy' => 1.25, 'body' => 1.0][$set['object']];
-        $k = ['javelin' => ['arm' => 1.0, 'trunk' => 1.0, 'land' => 1], 'serve' => ['arm' => 0.7, 'trunk' => 0.5, 'land' => 0], 'jump' => ['arm' => 0.0, 'trunk' => 0.3, 'land' => 1]][$set['skill']];
+        $k = [
+            'javelin' => ['arm' => 1.0, 'trunk' => 1.0, 'land' => 1],
+            'serve' => ['arm' => 0.7, 'trunk' => 0.5, 'land' => 0],
+            'jump' => ['arm' => 0.0, 'trunk' => 0.3, 'land' => 1],
+        ][$set['skill']];
 
         return (float) match ($measure) {
             'reps' => $real ? $n : 0,
@@ -144,17 +174,29 @@ final class LimitsOracleTest extends TestCase
         $history = $case['history'];
         $today = array_values(array_filter($plan, fn (array $set): bool => $set['date'] === self::ON && $this->fits($limit, $set)));
         $both = [...$history, ...$today];
-        $near = fn (float $projected, float $max): string => $projected > $max + 1e-9 ? 'over' : ($projected > 0.9 * $max + 1e-9 ? 'near' : 'within');
+        $near = fn (float $projected, float $max): string => $projected > $max + 1e-9
+            ? 'over'
+            : ($projected > 0.9 * $max + 1e-9 ? 'near' : 'within');
         if ($limit['kind'] === 'cap' && isset($limit['window']['days'])) {
             $from = 1 - $limit['window']['days'];
             $projected = $this->sum($limit, $both, $from, 0);
 
-            return ['used' => $this->sum($limit, $history, $from, 0), 'projected' => $projected, 'max' => (float) $limit['max'], 'remaining' => (float) max(0, $limit['max'] - $projected), 'status' => $near($projected, $limit['max'])];
+            return [
+                'used' => $this->sum($limit, $history, $from, 0),
+                'projected' => $projected,
+                'max' => (float) $limit['max'],
+                'remaining' => (float) max(0, $limit['max'] - $projected),
+                'status' => $near($projected, $limit['max']),
+            ];
         }
         if ($limit['kind'] === 'cap') {
             $sums = [];
             foreach ($both as $set) {
-                if ($set['date'] === self::ON && $this->fits($limit, $set) && ($today === [] || in_array($set['session'], array_column($today, 'session'), true))) {
+                if (
+                    $set['date'] === self::ON
+                    && $this->fits($limit, $set)
+                    && ($today === [] || in_array($set['session'], array_column($today, 'session'), true))
+                ) {
                     $sums[$set['session']] = ($sums[$set['session']] ?? 0.0) + $this->cost($set, $limit['measure']);
                 }
             }
@@ -167,7 +209,11 @@ final class LimitsOracleTest extends TestCase
             $projected = (float) max([0.0, ...array_map($level, $today)]);
             $done = array_filter($history, fn (array $set): bool => $set['date'] === self::ON && $this->fits($limit, $set));
 
-            return ['used' => (float) max([0.0, ...array_map($level, array_values($done))]), 'projected' => $projected, 'status' => $projected > $limit['max'] + 1e-9 ? 'over' : 'within'];
+            return [
+                'used' => (float) max([0.0, ...array_map($level, array_values($done))]),
+                'projected' => $projected,
+                'status' => $projected > $limit['max'] + 1e-9 ? 'over' : 'within',
+            ];
         }
         if ($limit['kind'] === 'rest') {
             $earliest = 0;
@@ -179,7 +225,11 @@ final class LimitsOracleTest extends TestCase
                 }
             }
 
-            return ['used' => null, 'earliest' => $this->day($earliest), 'status' => $earliest > 0 && $this->sum($limit, $today, 0, 0) > 0 ? 'over' : 'within'];
+            return [
+                'used' => null,
+                'earliest' => $this->day($earliest),
+                'status' => $earliest > 0 && $this->sum($limit, $today, 0, 0) > 0 ? 'over' : 'within',
+            ];
         }
         if ($limit['kind'] === 'streak') {
             $counts = fn (float $amount): bool => $amount > 0 && $amount >= ($limit['at_least'] ?? 0) - 1e-9;
@@ -190,12 +240,22 @@ final class LimitsOracleTest extends TestCase
             $used = $run + ($counts($this->sum($limit, $history, 0, 0)) ? 1 : 0);
             $projected = $counts($this->sum($limit, $both, 0, 0)) ? $run + 1 : 0;
 
-            return ['used' => $used, 'projected' => $projected, 'remaining' => max(0, $limit['max_days'] - max($used, $projected)), 'status' => $projected > $limit['max_days'] ? 'over' : 'within'];
+            return [
+                'used' => $used,
+                'projected' => $projected,
+                'remaining' => max(0, $limit['max_days'] - max($used, $projected)),
+                'status' => $projected > $limit['max_days'] ? 'over' : 'within',
+            ];
         }
         $max = 1.15 * max($this->sum($limit, $history, -34, -7) / 4, $limit['floor']);
         $projected = $this->sum($limit, $both, -6, 0);
 
-        return ['used' => $this->sum($limit, $history, -6, 0), 'projected' => $projected, 'max' => $max, 'status' => $near($projected, $max)];
+        return [
+            'used' => $this->sum($limit, $history, -6, 0),
+            'projected' => $projected,
+            'max' => $max,
+            'status' => $near($projected, $max),
+        ];
     }
 
     /**
@@ -215,7 +275,12 @@ final class LimitsOracleTest extends TestCase
                 : $this->cost($one, $limit['measure']) > 0;
         }));
         $over = fn (int $n): array => array_values(array_map(fn (array $limit): string => $limit['id'], array_filter(
-            $touched, fn (array $limit): bool => $this->state($limit, $case, [...$case['plan'], ['reps' => $n, 'date' => self::ON] + $case['template']])['status'] === 'over',
+            $touched,
+            fn (array $limit): bool => $this->state(
+                $limit,
+                $case,
+                [...$case['plan'], ['reps' => $n, 'date' => self::ON] + $case['template']],
+            )['status'] === 'over',
         )));
         if ($over(10_000) === []) {
             return [null, []];

@@ -30,7 +30,12 @@ final class ReturnStepTest extends TestCase
         yield '12: the gap of the next stage' => [2, [$ok('05-28', 2), $ok('05-31', 2)], self::CLEARED, ['advance', 3, '06-03']];
         yield '12: done' => [4, [$ok('05-30', 4)], self::CLEARED, ['done', 4, null]];
         yield '11: one pass of two' => [2, [$ok('05-31', 2)], self::CLEARED, ['repeat', 2, '06-02']];
-        yield '11: passes in an unbroken run only' => [2, [$ok('05-27', 2), $ok('05-29', 1), $ok('05-31', 2)], self::CLEARED, ['repeat', 2, '06-02']];
+        yield '11: passes in an unbroken run only' => [
+            2,
+            [$ok('05-27', 2), $ok('05-29', 1), $ok('05-31', 2)],
+            self::CLEARED,
+            ['repeat', 2, '06-02'],
+        ];
         yield '10: not completed' => [1, [$ok('05-31', 1, ['completed' => false])], self::CLEARED, ['repeat', 1, '06-02']];
         yield '10: sore but eased' => [1, [$ok('05-31', 1, ['during' => 3, 'eased' => true])], self::CLEARED, ['repeat', 1, '06-02']];
         yield '9: sore and one day more' => [2, [$ok('05-31', 2, ['during' => 3])], self::CLEARED, ['step_back', 1, '06-03']];
@@ -39,7 +44,12 @@ final class ReturnStepTest extends TestCase
         yield '7: sore on the stage below' => [2, [$ok('05-31', 1, ['next_morning' => 3])], self::CLEARED, ['step_back', 1, '06-03']];
         yield '3: a stop event, cleared' => [2, [$ok('05-30', 2, ['during' => 6])], [['05-31', null]], ['step_back', 1, '06-02']];
         yield '1: a stop event' => [2, [$ok('05-31', 2, ['red_flag' => true])], self::CLEARED, ['stop', 2, null]];
-        yield '1: a clearance of the same day is not after it' => [2, [$ok('05-31', 2, ['next_morning' => 5])], [['05-31', null]], ['stop', 2, null]];
+        yield '1: a clearance of the same day is not after it' => [
+            2,
+            [$ok('05-31', 2, ['next_morning' => 5])],
+            [['05-31', null]],
+            ['stop', 2, null],
+        ];
         yield '1: a clearance below the stage before' => [3, [$ok('05-30', 3, ['during' => 5])], [['05-31', 1]], ['stop', 3, null]];
         yield '2: eight idle days' => [2, [$ok('05-24', 2)], self::CLEARED, ['step_back', 1, '06-01']];
         yield '2: fifteen idle days' => [3, [$ok('05-17', 3)], self::CLEARED, ['step_back', 1, '06-01']];
@@ -67,21 +77,32 @@ final class ReturnStepTest extends TestCase
             $attempts = [];
             for ($day = mt_rand(1, 10); $day < 32; $day += mt_rand(1, 6)) {
                 $attempts[] = [
-                    'date' => sprintf('05-%02d', $day), 'stage' => mt_rand(0, 4), 'completed' => mt_rand(0, 4) > 0, 'during' => mt_rand(0, mt_rand(1, 6)),
-                    'eased' => (bool) mt_rand(0, 1), 'next_morning' => [null, 0, 1, 2, mt_rand(3, 6)][mt_rand(0, 4)], 'red_flag' => mt_rand(0, 20) === 0,
+                    'date' => sprintf('05-%02d', $day), 'stage' => mt_rand(0, 4), 'completed' => mt_rand(0, 4) > 0,
+                    'during' => mt_rand(0, mt_rand(1, 6)),
+                    'eased' => (bool) mt_rand(0, 1), 'next_morning' => [null, 0, 1, 2, mt_rand(3, 6)][mt_rand(0, 4)],
+                    'red_flag' => mt_rand(0, 20) === 0,
                 ];
             }
             $clearances = mt_rand(0, 2) ? [[sprintf('05-%02d', mt_rand(1, 31)), [null, 0, 2, 4][mt_rand(0, 3)]]] : [];
             $stage = mt_rand(0, 4);
             [$action, $to] = $this->next($stage, $attempts, $clearances);
-            $stops = array_column(array_filter($attempts, fn (array $a): bool => $a['red_flag'] || $a['during'] >= 5 || $a['next_morning'] >= 5), 'date');
+            $stops = array_column(
+                array_filter($attempts, fn (array $a): bool => $a['red_flag'] || $a['during'] >= 5 || $a['next_morning'] >= 5),
+                'date',
+            );
             $after = $stops === [] ? '00-00' : max($stops);
-            $covers = fn (int $k): bool => array_filter($clearances, fn (array $c): bool => $c[0] > $after && ($c[1] === null || $c[1] >= $k)) !== [];
+            $covers = fn (int $k): bool => array_filter(
+                $clearances,
+                fn (array $c): bool => $c[0] > $after && ($c[1] === null || $c[1] >= $k),
+            ) !== [];
             if ($stops !== [] && ! $covers(max($stage - 1, 0))) {
                 $this->assertSame('stop', $action);
             }
             if (in_array($action, ['start', 'repeat', 'advance', 'done', 'wait'], true)) {
-                $this->assertTrue($covers($stage) || ! isset(self::STAGES[$stage]['needs_clearance']), 'Going on at a stage that needs a clearance needs one.');
+                $this->assertTrue(
+                    $covers($stage) || ! isset(self::STAGES[$stage]['needs_clearance']),
+                    'Going on at a stage that needs a clearance needs one.',
+                );
             }
             if ($action === 'advance') {
                 $last = $attempts[count($attempts) - 1];
@@ -100,8 +121,16 @@ final class ReturnStepTest extends TestCase
     private function next(int $stage, array $attempts, array $clearances): array
     {
         $answer = Evaluator::answer((string) json_encode([
-            'kind' => 'return', 'on' => '2027-06-01', 'stages' => array_map(fn (array $s): object => (object) $s, self::STAGES), 'stage' => $stage,
-            'attempts' => array_map(fn (array $a): array => [...['completed' => true, 'during' => 0, 'eased' => false, 'next_morning' => 0, 'red_flag' => false], ...$a, 'date' => "2027-{$a['date']}"], $attempts),
+            'kind' => 'return', 'on' => '2027-06-01',
+            'stages' => array_map(fn (array $s): object => (object) $s, self::STAGES), 'stage' => $stage,
+            'attempts' => array_map(
+                fn (array $a): array => [
+                    ...['completed' => true, 'during' => 0, 'eased' => false, 'next_morning' => 0, 'red_flag' => false],
+                    ...$a,
+                    'date' => "2027-{$a['date']}",
+                ],
+                $attempts,
+            ),
             'clearances' => array_map(fn (array $c): array => ['date' => "2027-{$c[0]}", 'through_stage' => $c[1]], $clearances),
         ]));
         $this->assertArrayNotHasKey('error', $answer, (string) json_encode($answer));

@@ -16,7 +16,8 @@ final class RulesOracleTest extends TestCase
     private const ON = '2027-05-20';
 
     private const CHANNELS = [
-        'arm' => ['neck', 'shoulder', 'upper_arm', 'elbow', 'forearm'], 'hand' => ['wrist', 'hand', 'finger'], 'trunk' => ['chest', 'back', 'side', 'hip'], 'landing' => ['thigh', 'knee', 'shin', 'ankle', 'foot'],
+        'arm' => ['neck', 'shoulder', 'upper_arm', 'elbow', 'forearm'], 'hand' => ['wrist', 'hand', 'finger'],
+        'trunk' => ['chest', 'back', 'side', 'hip'], 'landing' => ['thigh', 'knee', 'shin', 'ankle', 'foot'],
     ];
 
     private const RANK = ['full' => 0, 'unknown' => 1, 'reduced' => 2, 'none' => 3, 'refer' => 4];
@@ -30,17 +31,37 @@ final class RulesOracleTest extends TestCase
             for ($i = mt_rand(0, 7); $i > 0; $i--) {
                 $none = mt_rand(0, 5) === 0;
                 $reports[] = [
-                    'at' => sprintf('2027-05-%02dT%02d:%02d:00+02:00', 20 - min(mt_rand(0, 4), mt_rand(0, 4)), mt_rand(6, 21), mt_rand(0, 3) * 15), 'moment' => ['morning', 'before', 'warmup', 'during', 'after'][mt_rand(0, 4)],
-                    'site' => $none ? 'none' : $sites[mt_rand(0, mt_rand(0, 6))], 'side' => ['left', 'right', null][mt_rand(0, 2)], 'kind' => ['muscle', 'muscle', 'joint', 'sharp', 'numb', 'swelling', 'skin', 'head'][mt_rand(0, 7)],
+                    'at' => sprintf(
+                        '2027-05-%02dT%02d:%02d:00+02:00',
+                        20 - min(mt_rand(0, 4), mt_rand(0, 4)),
+                        mt_rand(6, 21),
+                        mt_rand(0, 3) * 15,
+                    ),
+                    'moment' => ['morning', 'before', 'warmup', 'during', 'after'][mt_rand(0, 4)],
+                    'site' => $none ? 'none' : $sites[mt_rand(0, mt_rand(0, 6))],
+                    'side' => ['left', 'right', null][mt_rand(0, 2)],
+                    'kind' => ['muscle', 'muscle', 'joint', 'sharp', 'numb', 'swelling', 'skin', 'head'][mt_rand(0, 7)],
                     'score' => $none ? 0 : mt_rand(0, mt_rand(2, 10)),
                 ];
             }
             $clearances = [];
             for ($i = mt_rand(0, 2); $i > 0; $i--) {
-                $clearances[] = ['at' => sprintf('2027-05-%02dT%02d:30:00+02:00', mt_rand(17, 20), mt_rand(6, 21)), 'sites' => mt_rand(0, 1) ? null : [$sites[mt_rand(0, 6)], $sites[mt_rand(0, 6)]]];
+                $clearances[] = [
+                    'at' => sprintf('2027-05-%02dT%02d:30:00+02:00', mt_rand(17, 20), mt_rand(6, 21)),
+                    'sites' => mt_rand(0, 1) ? null : [$sites[mt_rand(0, 6)], $sites[mt_rand(0, 6)]],
+                ];
             }
             $school = ['graded', 'strict'][mt_rand(0, 1)];
-            $answer = Evaluator::answer((string) json_encode(['kind' => 'readiness', 'on' => self::ON, 'birth_date' => '1999-01-01', 'school' => $school, 'reports' => $reports, 'clearances' => $clearances]));
+            $answer = Evaluator::answer(
+                (string) json_encode([
+                    'kind' => 'readiness',
+                    'on' => self::ON,
+                    'birth_date' => '1999-01-01',
+                    'school' => $school,
+                    'reports' => $reports,
+                    'clearances' => $clearances,
+                ]),
+            );
             $this->assertSame($this->words($reports, $clearances, $school), $answer['channels'] ?? $answer, "seed {$seed}");
             $this->assertSame($this->worst(array_values($answer['channels'])), $answer['word'], "seed {$seed}");
         }
@@ -56,14 +77,20 @@ final class RulesOracleTest extends TestCase
         $time = fn (array $r): int => (int) strtotime($r['at']);
         $day = fn (array $r): string => substr($r['at'], 0, 10);
         usort($reports, fn (array $a, array $b): int => $time($a) <=> $time($b));
-        $cleared = fn (array $r): bool => array_filter($clearances, fn (array $c): bool => $time($c) > $time($r) && ($c['sites'] === null || in_array($r['site'], $c['sites'], true))) !== [];
-        $all = fn (array $r): bool => in_array($r['kind'], ['head', 'numb', 'locking'], true) || in_array($r['site'], ['neck', 'chest', 'back', 'head'], true);
+        $cleared = fn (array $r): bool => array_filter(
+            $clearances,
+            fn (array $c): bool => $time($c) > $time($r) && ($c['sites'] === null || in_array($r['site'], $c['sites'], true)),
+        ) !== [];
+        $all = fn (array $r): bool => in_array($r['kind'], ['head', 'numb', 'locking'], true)
+            || in_array($r['site'], ['neck', 'chest', 'back', 'head'], true);
         $checkedIn = array_filter($reports, fn (array $r): bool => $day($r) === self::ON) !== [];
         $channels = array_fill_keys(array_keys(self::CHANNELS), $checkedIn ? 'full' : 'unknown');
         $raise = function (string $channel, string $word) use (&$channels): void {
             $channels[$channel] = $this->worst([$channels[$channel], $word]);
         };
-        $owns = fn (array $r): array => $r['site'] === 'head' ? array_keys(self::CHANNELS) : array_keys(array_filter(self::CHANNELS, fn (array $sites): bool => in_array($r['site'], $sites, true)));
+        $owns = fn (array $r): array => $r['site'] === 'head'
+            ? array_keys(self::CHANNELS)
+            : array_keys(array_filter(self::CHANNELS, fn (array $sites): bool => in_array($r['site'], $sites, true)));
         $refer = function (array $r) use ($raise, $owns, $all): void {
             foreach (array_keys(self::CHANNELS) as $channel) {
                 $raise($channel, $all($r) || in_array($channel, $owns($r), true) ? 'refer' : 'reduced');
@@ -177,13 +204,22 @@ final class RulesOracleTest extends TestCase
             foreach (array_slice(['2027-03-01', '2027-05-10', '2027-05-14', '2027-05-17', '2027-05-18', '2027-05-19', '2027-05-20'], mt_rand(0, 6)) as $day) {
                 for ($i = mt_rand(0, 14); $i > 0; $i--) {
                     $good = mt_rand(0, 9) === 0 ? null : mt_rand(1, 100) <= $skill;
-                    $reps[] = ['at' => sprintf('%sT17:%02d:00+02:00', $day, $i), 'session' => $day === '2027-05-19' && $i > 7 ? 'late' : "s{$day}", 'good' => $good, 'safety' => $good === false && mt_rand(0, 11) === 0];
+                    $reps[] = [
+                        'at' => sprintf('%sT17:%02d:00+02:00', $day, $i),
+                        'session' => $day === '2027-05-19' && $i > 7 ? 'late' : "s{$day}",
+                        'good' => $good,
+                        'safety' => $good === false && mt_rand(0, 11) === 0,
+                    ];
                 }
             }
             shuffle($reps);
             $soreness = [];
             for ($i = mt_rand(0, 4); $i > 0; $i--) {
-                $soreness[] = ['date' => sprintf('2027-05-%02d', mt_rand(16, 20)), 'moment' => ['morning', 'before', 'during'][mt_rand(0, 2)], 'score' => mt_rand(0, 4)];
+                $soreness[] = [
+                    'date' => sprintf('2027-05-%02d', mt_rand(16, 20)),
+                    'moment' => ['morning', 'before', 'during'][mt_rand(0, 2)],
+                    'score' => mt_rand(0, 4),
+                ];
             }
             $gate = [];
             foreach (['window_sessions' => [1, 5], 'min_reps' => [4, 20], 'min_sessions' => [1, 3], 'streak' => [2, 8], 'safety_window_reps' => [5, 30], 'max_safety_faults' => [0, 2], 'soreness_days' => [1, 4], 'soreness_max' => [0, 4], 'max_age_days' => [2, 90]] as $key => [$from, $to]) {
@@ -195,9 +231,28 @@ final class RulesOracleTest extends TestCase
             mt_rand(0, 3) === 0 && $gate['needs_morning_after'] = false;
             mt_rand(0, 3) === 0 && $gate['confirm_after_fail'] = false;
             $maybe = fn (): ?bool => [true, true, true, false, null][mt_rand(0, 4)];
-            $case = ['kind' => 'gate', 'on' => self::ON, 'gate' => (object) $gate, 'reps' => $reps, 'soreness' => $soreness, 'word' => ['full', 'full', 'full', 'unknown', 'reduced', 'none', 'refer'][mt_rand(0, 6)], 'load_ok' => $maybe(), 'prerequisites_ok' => $maybe(), 'clearance_ok' => [null, null, true, false][mt_rand(0, 3)]];
+            $case = [
+                'kind' => 'gate',
+                'on' => self::ON,
+                'gate' => (object) $gate,
+                'reps' => $reps,
+                'soreness' => $soreness,
+                'word' => ['full', 'full', 'full', 'unknown', 'reduced', 'none', 'refer'][mt_rand(0, 6)],
+                'load_ok' => $maybe(),
+                'prerequisites_ok' => $maybe(),
+                'clearance_ok' => [null, null, true, false][mt_rand(0, 3)],
+            ];
             $answer = Evaluator::answer((string) json_encode($case));
-            $this->assertEquals($this->gate($case, $gate), ['criteria' => $answer['criteria'] ?? $answer, 'decision' => $answer['decision'] ?? null, 'observed' => $answer['observed'] ?? null, 'good' => $answer['good'] ?? null], "seed {$seed}");
+            $this->assertEquals(
+                $this->gate($case, $gate),
+                [
+                    'criteria' => $answer['criteria'] ?? $answer,
+                    'decision' => $answer['decision'] ?? null,
+                    'observed' => $answer['observed'] ?? null,
+                    'good' => $answer['good'] ?? null,
+                ],
+                "seed {$seed}",
+            );
         }
     }
 
@@ -208,7 +263,24 @@ final class RulesOracleTest extends TestCase
      */
     private function gate(array $case, array $given): array
     {
-        $g = $given + ['window_sessions' => 4, 'min_reps' => 12, 'min_sessions' => 2, 'target_rate' => 0.8, 'confidence' => 0.9, 'lower_bound' => 0.65, 'streak' => null, 'safety_window_reps' => 20, 'max_safety_faults' => 0, 'max_fade' => 0.34, 'soreness_days' => 3, 'soreness_max' => 2, 'needs_morning_after' => true, 'step_back_rate' => 0.35, 'max_age_days' => 60, 'confirm_after_fail' => true];
+        $g = $given + [
+            'window_sessions' => 4,
+            'min_reps' => 12,
+            'min_sessions' => 2,
+            'target_rate' => 0.8,
+            'confidence' => 0.9,
+            'lower_bound' => 0.65,
+            'streak' => null,
+            'safety_window_reps' => 20,
+            'max_safety_faults' => 0,
+            'max_fade' => 0.34,
+            'soreness_days' => 3,
+            'soreness_max' => 2,
+            'needs_morning_after' => true,
+            'step_back_rate' => 0.35,
+            'max_age_days' => 60,
+            'confirm_after_fail' => true,
+        ];
         $day = fn (array $rep): string => substr($rep['at'], 0, 10);
         $back = fn (int $days): string => date('Y-m-d', (int) strtotime(self::ON." -{$days} days"));
         $reps = array_values(array_filter($case['reps'], fn (array $rep): bool => $day($rep) > $back($g['max_age_days'])));
@@ -233,7 +305,10 @@ final class RulesOracleTest extends TestCase
         }
         $recent = array_filter($case['soreness'], fn (array $s): bool => $s['date'] > $back($g['soreness_days']));
         $lastDay = $reps === [] ? null : $day($reps[count($reps) - 1]);
-        $morning = $lastDay !== null && array_filter($case['soreness'], fn (array $s): bool => $s['moment'] === 'morning' && $s['date'] > $lastDay) !== [];
+        $morning = $lastDay !== null && array_filter(
+            $case['soreness'],
+            fn (array $s): bool => $s['moment'] === 'morning' && $s['date'] > $lastDay,
+        ) !== [];
         $bound = fn (): float => $this->wilson($good, $n, $g['confidence']);
         $orShort = fn (bool $passes): string => $passes ? 'pass' : ($enough ? 'fail' : 'short');
         $maybe = fn (?bool $holds): string => $holds === null ? 'unknown' : ($holds ? 'pass' : 'fail');
@@ -241,13 +316,25 @@ final class RulesOracleTest extends TestCase
             'evidence' => $enough ? 'pass' : 'short',
             'mechanics' => $n === 0 ? 'unknown' : $orShort($good / $n >= $g['target_rate'] - 1e-9 && $bound() >= $g['lower_bound'] - 1e-9),
             'streak' => $orShort($g['streak'] === null || $run >= $g['streak']),
-            'safety' => count(array_filter(array_slice($reps, -$g['safety_window_reps']), fn (array $rep): bool => $rep['safety'])) <= $g['max_safety_faults'] ? 'pass' : 'fail',
+            'safety' => count(
+                array_filter(array_slice($reps, -$g['safety_window_reps']), fn (array $rep): bool => $rep['safety']),
+            ) <= $g['max_safety_faults']
+                ? 'pass'
+                : 'fail',
             'fade' => $fade <= $g['max_fade'] + 1e-9 ? 'pass' : 'fail',
-            'soreness' => $recent !== [] && max(array_column($recent, 'score')) > $g['soreness_max'] ? 'fail' : ($g['needs_morning_after'] && ! $morning ? 'unknown' : 'pass'),
+            'soreness' => $recent !== [] && max(array_column($recent, 'score')) > $g['soreness_max']
+                ? 'fail'
+                : ($g['needs_morning_after'] && ! $morning ? 'unknown' : 'pass'),
             'readiness' => ['full' => 'pass', 'unknown' => 'unknown'][$case['word']] ?? 'fail',
-            'load' => $maybe($case['load_ok']), 'prerequisites' => $maybe($case['prerequisites_ok']), 'clearance' => $case['clearance_ok'] === false ? 'fail' : 'pass',
+            'load' => $maybe($case['load_ok']), 'prerequisites' => $maybe($case['prerequisites_ok']),
+            'clearance' => $case['clearance_ok'] === false ? 'fail' : 'pass',
         ];
-        if ($g['confirm_after_fail'] && $criteria['evidence'] === 'pass' && $criteria['mechanics'] === 'pass' && ! $this->looksAreConfirmed($reps, $g)) {
+        if (
+            $g['confirm_after_fail']
+            && $criteria['evidence'] === 'pass'
+            && $criteria['mechanics'] === 'pass'
+            && ! $this->looksAreConfirmed($reps, $g)
+        ) {
             $criteria['mechanics'] = 'short';
         }
         $decision = match (true) {
@@ -264,7 +351,8 @@ final class RulesOracleTest extends TestCase
 
     /**
      * @param  list<array<string, mixed>>  $reps  in order of time
-     * @return array{list<string>, list<array<string, mixed>>} the last sessions with observed repetitions, in order; and all observed repetitions
+     * @return array{list<string>, list<array<string, mixed>>} the last sessions with observed repetitions, in order;
+     *         and all observed repetitions
      */
     private function sessionsOf(array $reps, int $window): array
     {
@@ -287,14 +375,23 @@ final class RulesOracleTest extends TestCase
         $dates = array_unique(array_map($day, $reps));
         sort($dates);
         foreach ($dates as $date) {
-            [$sessions, $observed] = $this->sessionsOf(array_values(array_filter($reps, fn (array $rep): bool => $day($rep) <= $date)), $g['window_sessions']);
+            [$sessions, $observed] = $this->sessionsOf(
+                array_values(array_filter($reps, fn (array $rep): bool => $day($rep) <= $date)),
+                $g['window_sessions'],
+            );
             $seen = array_filter($observed, fn (array $rep): bool => in_array($rep['session'], $sessions, true));
             $n = count($seen);
-            if (count(array_filter($observed, fn (array $rep): bool => $day($rep) === $date)) < 4 || $n < $g['min_reps'] || count(array_unique(array_map($day, $seen))) < $g['min_sessions']) {
+            if (
+                count(array_filter($observed, fn (array $rep): bool => $day($rep) === $date)) < 4
+                || $n < $g['min_reps']
+                || count(array_unique(array_map($day, $seen))) < $g['min_sessions']
+            ) {
                 continue;
             }
             $good = count(array_filter($seen, fn (array $rep): bool => $rep['good']));
-            $looks .= $good / $n >= $g['target_rate'] - 1e-9 && $this->wilson($good, $n, $g['confidence']) >= $g['lower_bound'] - 1e-9 ? 'p' : 'f';
+            $looks .= $good / $n >= $g['target_rate'] - 1e-9 && $this->wilson($good, $n, $g['confidence']) >= $g['lower_bound'] - 1e-9
+                ? 'p'
+                : 'f';
         }
 
         return ! str_contains($looks, 'f') || str_ends_with($looks, 'pp');
@@ -325,22 +422,55 @@ final class RulesOracleTest extends TestCase
     {
         for ($seed = 1; $seed <= 3000; $seed++) {
             mt_srand($seed);
-            $stages = array_map(fn (): array => ['passes' => mt_rand(1, 2), 'min_gap_days' => mt_rand(1, 3), 'needs_clearance' => mt_rand(0, 3) === 0], range(1, mt_rand(1, 5)));
+            $stages = array_map(
+                fn (): array => ['passes' => mt_rand(1, 2), 'min_gap_days' => mt_rand(1, 3), 'needs_clearance' => mt_rand(0, 3) === 0],
+                range(1, mt_rand(1, 5)),
+            );
             $top = count($stages) - 1;
             $attempts = [];
             $gap = mt_rand(1, 12);
             for ($day = 20 - mt_rand(0, 19); $day <= 20; $day += mt_rand(1, $gap)) {
-                $attempts[] = ['date' => sprintf('2027-05-%02d', $day), 'stage' => min($top, max(0, intdiv(count($attempts), 2) + mt_rand(-1, 1))), 'completed' => mt_rand(0, 5) > 0, 'during' => mt_rand(0, mt_rand(1, 6)), 'eased' => (bool) mt_rand(0, 1), 'next_morning' => [null, 0, 0, 1, 2, mt_rand(0, 6)][mt_rand(0, 5)], 'red_flag' => mt_rand(0, 25) === 0];
+                $attempts[] = [
+                    'date' => sprintf('2027-05-%02d', $day),
+                    'stage' => min($top, max(0, intdiv(count($attempts), 2) + mt_rand(-1, 1))),
+                    'completed' => mt_rand(0, 5) > 0,
+                    'during' => mt_rand(0, mt_rand(1, 6)),
+                    'eased' => (bool) mt_rand(0, 1),
+                    'next_morning' => [null, 0, 0, 1, 2, mt_rand(0, 6)][mt_rand(0, 5)],
+                    'red_flag' => mt_rand(0, 25) === 0,
+                ];
             }
             if (mt_rand(0, 6) === 0 && $attempts !== []) {
-                $attempts = array_map(fn (array $a): array => ['date' => date('Y-m-d', (int) strtotime("{$a['date']} -".mt_rand(25, 30).' days'))] + $a, $attempts);
+                $attempts = array_map(
+                    fn (array $a): array => ['date' => date('Y-m-d', (int) strtotime("{$a['date']} -".mt_rand(25, 30).' days'))] + $a,
+                    $attempts,
+                );
                 usort($attempts, fn (array $a, array $b): int => strcmp($a['date'], $b['date']));
             }
-            $clearances = array_map(fn (): array => ['date' => sprintf('2027-05-%02d', mt_rand(1, 20)), 'through_stage' => mt_rand(0, 1) ? null : mt_rand(0, $top)], range(1, mt_rand(1, 2)));
+            $clearances = array_map(
+                fn (): array => [
+                    'date' => sprintf('2027-05-%02d', mt_rand(1, 20)),
+                    'through_stage' => mt_rand(0, 1) ? null : mt_rand(0, $top),
+                ],
+                range(1, mt_rand(1, 2)),
+            );
             mt_rand(0, 4) === 0 && $clearances = [];
             $stage = $attempts === [] || mt_rand(0, 2) === 0 ? mt_rand(0, $top) : $attempts[count($attempts) - 1]['stage'];
-            $answer = Evaluator::answer((string) json_encode(['kind' => 'return', 'on' => self::ON, 'stages' => $stages, 'stage' => $stage, 'attempts' => $attempts, 'clearances' => $clearances]));
-            $this->assertSame($this->step($stages, $stage, $attempts, $clearances), [$answer['action'] ?? $answer, $answer['stage'] ?? null, $answer['not_before'] ?? null], "seed {$seed}");
+            $answer = Evaluator::answer(
+                (string) json_encode([
+                    'kind' => 'return',
+                    'on' => self::ON,
+                    'stages' => $stages,
+                    'stage' => $stage,
+                    'attempts' => $attempts,
+                    'clearances' => $clearances,
+                ]),
+            );
+            $this->assertSame(
+                $this->step($stages, $stage, $attempts, $clearances),
+                [$answer['action'] ?? $answer, $answer['stage'] ?? null, $answer['not_before'] ?? null],
+                "seed {$seed}",
+            );
         }
     }
 
@@ -359,7 +489,11 @@ final class RulesOracleTest extends TestCase
         $isSore = fn (array $a): bool => ($midway($a['during']) && ! $a['eased']) || $midway($a['next_morning']);
         $stops = array_filter($attempts, $isStop);
         $lastStop = $stops === [] ? null : max(array_column($stops, 'date'));
-        $covered = fn (int $k): bool => array_filter($clearances, fn (array $c): bool => ($c['through_stage'] === null || $c['through_stage'] >= $k) && ($lastStop === null || $c['date'] > $lastStop)) !== [];
+        $covered = fn (int $k): bool => array_filter(
+            $clearances,
+            fn (array $c): bool => ($c['through_stage'] === null || $c['through_stage'] >= $k)
+                && ($lastStop === null || $c['date'] > $lastStop),
+        ) !== [];
         $after = fn (int $days): string => max(self::ON, date('Y-m-d', (int) strtotime("{$last['date']} +{$days} days")));
         $idle = $last === null ? 0 : (int) round((strtotime(self::ON) - strtotime($last['date'])) / 86400);
         if ($lastStop !== null && ! $covered(max($i - 1, 0))) {
@@ -403,7 +537,9 @@ final class RulesOracleTest extends TestCase
             if ($a['stage'] !== $i) {
                 break;
             }
-            $clean += $a['completed'] && ! $a['red_flag'] && $a['during'] <= 2 && $a['next_morning'] !== null && $a['next_morning'] <= 2 ? 1 : 0;
+            $clean += $a['completed'] && ! $a['red_flag'] && $a['during'] <= 2 && $a['next_morning'] !== null && $a['next_morning'] <= 2
+                ? 1
+                : 0;
         }
         if ($clean < $stages[$i]['passes']) {
             return ['repeat', $i, $after($g)];

@@ -50,7 +50,12 @@ final class ScoringTest extends TestCase
         $scatter = Grouping::of($points, false);
         foreach ([0.5, 0.9] as $held) {
             [$long, $short] = $scatter->ellipseHolding($held) ?? [1.0, 1.0];
-            $in = count(array_filter($points, fn (array $p): bool => (($p[1] - $scatter->alongM) / $long) ** 2 + (($p[0] - $scatter->acrossM) / $short) ** 2 <= 1));
+            $in = count(
+                array_filter(
+                    $points,
+                    fn (array $p): bool => (($p[1] - $scatter->alongM) / $long) ** 2 + (($p[0] - $scatter->acrossM) / $short) ** 2 <= 1,
+                ),
+            );
             $this->assertEqualsWithDelta($held, $in / 4000, 0.02);
         }
         // The next point lies in the nine-tenths ellipse of five points nine times of ten.
@@ -69,7 +74,15 @@ final class ScoringTest extends TestCase
 
     public function test_scores_count_what_they_say(): void
     {
-        $round = Score::targetRound([[true, true, false, true, true], [true, false, false, false, false], [true, true, true, true, true], [false, false, false, false, false]], 5);
+        $round = Score::targetRound(
+            [
+                [true, true, false, true, true],
+                [true, false, false, false, false],
+                [true, true, true, true, true],
+                [false, false, false, false, false],
+            ],
+            5,
+        );
         $this->assertSame([50.0, '10 of 20 hit: 4, 1, 5, 0 by zone'], [$round->value, $round->detail]);
         $this->assertSame(100.0, Score::targetRound(array_fill(0, 4, array_fill(0, 5, true)), 5)->value);
         $this->assertSame(4.0, Score::inARow([true, true, false, true, true, true, true, false, true])->value);

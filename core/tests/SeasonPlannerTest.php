@@ -62,14 +62,25 @@ final class SeasonPlannerTest extends TestCase
         $day = $this->on($with, '2027-03-20');
         $this->assertSame(35, $day->matchReps, 'the whole match is kept free');
         $this->assertSame([], array_filter($with->problems, fn (SeasonProblem $problem): bool => $problem->code === 'match_trimmed'));
-        $before = fn (SeasonPlan $plan): float => array_sum(array_map(fn (SeasonDay $day): float => $day->day->ordinal < Day::of('2027-03-20')->ordinal ? $day->cost('arm') : 0.0, $plan->days));
+        $before = fn (SeasonPlan $plan): float => array_sum(
+            array_map(
+                fn (SeasonDay $day): float => $day->day->ordinal < Day::of('2027-03-20')->ordinal ? $day->cost('arm') : 0.0,
+                $plan->days,
+            ),
+        );
         $this->assertLessThan($before($without), $before($with));
         $this->assertSame(Emphasis::BeforeMatch, $this->on($with, '2027-03-19')->emphasis);
     }
 
     public function test_a_match_beyond_what_the_day_allows_is_cut_and_says_by_what(): void
     {
-        $plan = $this->plan([2], 6, matches: [new MatchEvent('m', Day::of('2027-03-20'), 'Match', [new MatchDose($this->library->skills()['float-serve'], 400, null)])]);
+        $plan = $this->plan(
+            [2],
+            6,
+            matches: [
+                new MatchEvent('m', Day::of('2027-03-20'), 'Match', [new MatchDose($this->library->skills()['float-serve'], 400, null)]),
+            ],
+        );
         $problem = $this->problem($plan, 'match_trimmed');
         $this->assertSame(400, $problem->of);
         $this->assertLessThan(400, $problem->fits);
@@ -87,7 +98,9 @@ final class SeasonPlannerTest extends TestCase
         $this->assertSame([Emphasis::Heavy, Emphasis::Light, Emphasis::Heavy], $byWeek[0]);
         $this->assertSame([Emphasis::LightWeek, Emphasis::LightWeek, Emphasis::LightWeek], $byWeek[3]);
         $this->assertSame([Emphasis::LightWeek, Emphasis::LightWeek, Emphasis::LightWeek], $byWeek[7]);
-        $own = fn (int $week): int => array_sum(array_map(fn (SeasonDay $day): int => $day->week === $week ? (int) $day->cost('reps') : 0, $plan->days));
+        $own = fn (int $week): int => array_sum(
+            array_map(fn (SeasonDay $day): int => $day->week === $week ? (int) $day->cost('reps') : 0, $plan->days),
+        );
         $this->assertLessThan($own(2), $own(3));
     }
 
@@ -99,7 +112,11 @@ final class SeasonPlannerTest extends TestCase
         $this->assertTrue($problem->day->isAfter($plan->ask->goalDay));
         $this->assertNotSame([], $plan->days);
         $later = $this->plan([2, 4], $problem->day->daysSince(Day::of(self::FROM)), goalRung: 'last');
-        $this->assertSame([], array_filter($later->problems, fn (SeasonProblem $p): bool => $p->code === 'too_near'), 'on that day the goal is reached');
+        $this->assertSame(
+            [],
+            array_filter($later->problems, fn (SeasonProblem $p): bool => $p->code === 'too_near'),
+            'on that day the goal is reached',
+        );
     }
 
     public function test_no_free_day_a_past_goal_a_limit_of_zero_and_five_minutes_each_get_the_nearest_plan(): void
@@ -113,13 +130,23 @@ final class SeasonPlannerTest extends TestCase
         $this->problem($past, 'goal_past');
         $this->assertTrue($past->ask->goalDay->isAfter(Day::of(self::FROM)));
 
-        $zero = $this->plan([2, 4], 14, limits: array_map(fn (Limit $limit): Limit => $limit->scaled(0.0), array_filter($this->library->ruleSet('starter')->limits, fn (Limit $limit): bool => $limit->kind() === 'cap')));
+        $zero = $this->plan(
+            [2, 4],
+            14,
+            limits: array_map(
+                fn (Limit $limit): Limit => $limit->scaled(0.0),
+                array_filter($this->library->ruleSet('starter')->limits, fn (Limit $limit): bool => $limit->kind() === 'cap'),
+            ),
+        );
         $this->assertNotSame([], $this->problem($zero, 'nothing_fits')->limits);
         $this->assertSame([], array_filter($zero->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0));
 
         $short = $this->plan([2, 4], 14, minutes: 5);
         foreach ($short->days as $day) {
-            $this->assertNotSame([], array_filter($day->built->trims ?? [], fn ($trim): bool => $trim->cause === 'minutes' && $trim->what === 'minutes'));
+            $this->assertNotSame(
+                [],
+                array_filter($day->built->trims ?? [], fn ($trim): bool => $trim->cause === 'minutes' && $trim->what === 'minutes'),
+            );
         }
 
         $this->expectException(InvalidValue::class);
@@ -135,14 +162,30 @@ final class SeasonPlannerTest extends TestCase
         $this->assertLessThanOrEqual($arm($this->plan([1, 3, 5], 20, record: $trained)), $arm($this->plan([1, 3, 5], 20, record: $missed)));
         // Fourteen days without work: the first session is the dose less a fifth.
         $idle = array_values(array_filter($trained, fn (CostedSet $set): bool => $set->day < $week - 5));
-        $this->assertNotSame([], array_filter($this->plan([1, 3, 5], 20, record: $idle)->days[0]->built->trims ?? [], fn ($trim): bool => $trim->cause === 'layoff'));
+        $this->assertNotSame(
+            [],
+            array_filter(
+                $this->plan([1, 3, 5], 20, record: $idle)->days[0]->built->trims ?? [],
+                fn ($trim): bool => $trim->cause === 'layoff',
+            ),
+        );
     }
 
     public function test_a_session_is_moved_and_a_day_is_taken_off(): void
     {
         $on = fn (string $iso): int => Day::of($iso)->ordinal;
-        $ask = new SeasonAsk(Day::of(self::FROM), Day::of('2027-03-28'), [2, 4], null, moves: [$on('2027-03-16') => $on('2027-03-17')], off: [$on('2027-03-25')]);
-        $this->assertSame(['2027-03-17', '2027-03-18', '2027-03-23'], array_map(fn (int $day): string => Day::fromOrdinal($day)->iso(), array_keys($ask->trainingDays())));
+        $ask = new SeasonAsk(
+            Day::of(self::FROM),
+            Day::of('2027-03-28'),
+            [2, 4],
+            null,
+            moves: [$on('2027-03-16') => $on('2027-03-17')],
+            off: [$on('2027-03-25')],
+        );
+        $this->assertSame(
+            ['2027-03-17', '2027-03-18', '2027-03-23'],
+            array_map(fn (int $day): string => Day::fromOrdinal($day)->iso(), array_keys($ask->trainingDays())),
+        );
         foreach (['2027-03-15' => 1, '2027-03-21' => 7, '1970-01-01' => 4, '1969-12-31' => 3] as $iso => $weekday) {
             $this->assertSame($weekday, SeasonAsk::weekday(Day::of($iso)->ordinal));
         }
@@ -150,10 +193,19 @@ final class SeasonPlannerTest extends TestCase
 
     public function test_the_stages_of_a_return_come_first_then_the_ladder_with_the_weeks_after_as_a_limit(): void
     {
-        $return = fn (array $attempts, array $clearances): SeasonReturn => new SeasonReturn($this->library->programme('serves-effort-first'), 0, $attempts, $clearances, null, Side::Dominant, $this->library->objects()['nothing'], 300.0);
+        $return = fn (array $attempts, array $clearances): SeasonReturn => new SeasonReturn(
+            $this->library->programme('serves-effort-first'), 0, $attempts, $clearances, null, Side::Dominant,
+            $this->library->objects()['nothing'], 300.0,
+        );
         $plan = $this->plan([1, 3, 5], 84, goalRung: 'last', return: $return([], []));
-        $stages = array_values(array_filter(array_map(fn (SeasonDay $day): ?int => $day->stage, $plan->days), fn (?int $stage): bool => $stage !== null));
-        $this->assertSame(range(0, count($this->library->programme('serves-effort-first')->stages) - 1), array_values(array_unique($stages)), 'every stage once, in order');
+        $stages = array_values(
+            array_filter(array_map(fn (SeasonDay $day): ?int => $day->stage, $plan->days), fn (?int $stage): bool => $stage !== null),
+        );
+        $this->assertSame(
+            range(0, count($this->library->programme('serves-effort-first')->stages) - 1),
+            array_values(array_unique($stages)),
+            'every stage once, in order',
+        );
         $this->assertNotNull($plan->returnDone);
         $this->assertTrue($plan->days[0]->clearance, 'the first stage waits for a clearance that is not there');
         $after = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->day->isAfter($plan->returnDone)));
@@ -169,9 +221,20 @@ final class SeasonPlannerTest extends TestCase
             $this->assertGreaterThanOrEqual(2, $day - $starts[$i], 'a day between two attempts');
         }
 
-        $stopped = $this->plan([1, 3, 5], 28, return: $return([new Attempt(Day::of('2027-03-10'), 0, true, 6, false, 2, false)], [new StageClearance(Day::of('2027-03-01'), null)]));
+        $stopped = $this->plan(
+            [1, 3, 5],
+            28,
+            return: $return(
+                [new Attempt(Day::of('2027-03-10'), 0, true, 6, false, 2, false)],
+                [new StageClearance(Day::of('2027-03-01'), null)],
+            ),
+        );
         $this->problem($stopped, 'stopped');
-        $this->assertSame([], array_filter($stopped->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0), 'nothing is planned past a stop');
+        $this->assertSame(
+            [],
+            array_filter($stopped->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0),
+            'nothing is planned past a stop',
+        );
     }
 
     /**
@@ -181,17 +244,35 @@ final class SeasonPlannerTest extends TestCase
      * @param  array<Limit>|null  $limits
      * @param  string  $goalRung  `hold`, or `last`
      */
-    private function plan(array $weekdays, int $days, string $goalRung = 'hold', array $matches = [], array $record = [], ?array $limits = null, ?int $minutes = null, ?SeasonReturn $return = null): SeasonPlan
-    {
+    private function plan(
+        array $weekdays, int $days, string $goalRung = 'hold', array $matches = [], array $record = [],
+        ?array $limits = null, ?int $minutes = null, ?SeasonReturn $return = null,
+    ): SeasonPlan {
         $from = Day::of(self::FROM);
         $ladder = $this->library->ladder('volleyball-float-serve');
         $at = $return === null ? 2 : 4;
-        $ask = new SeasonAsk($from, $from->plus($days), $weekdays, $goalRung === 'last' ? $ladder->rungs[count($ladder->rungs) - 1]->id : null, $matches, minutes: $minutes);
+        $ask = new SeasonAsk(
+            $from, $from->plus($days), $weekdays,
+            $goalRung === 'last' ? $ladder->rungs[count($ladder->rungs) - 1]->id : null, $matches, minutes: $minutes,
+        );
         $profile = $this->profile();
-        $calm = Readiness::on($from, 14, [new SorenessReport(Instant::of(self::FROM.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)], []);
-        $calendar = new LimitCalendar(array_values($limits ?? $this->library->ruleSet('starter')->limits), $profile, array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches), returning: $return !== null);
+        $calm = Readiness::on(
+            $from,
+            14,
+            [new SorenessReport(Instant::of(self::FROM.'T08:00:00Z'), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
+        $calendar = new LimitCalendar(
+            array_values($limits ?? $this->library->ruleSet('starter')->limits),
+            $profile,
+            array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches),
+            returning: $return !== null,
+        );
 
-        return SeasonPlanner::plan($ask, $ladder, new Standing($ladder->rungs[$at]->id), new SetCost($profile), new LoadRecord($record), $calendar, Handedness::Right, $calm, $calm, $return);
+        return SeasonPlanner::plan(
+            $ask, $ladder, new Standing($ladder->rungs[$at]->id), new SetCost($profile), new LoadRecord($record),
+            $calendar, Handedness::Right, $calm, $calm, $return,
+        );
     }
 
     private function profile(): AthleteProfile
@@ -205,7 +286,15 @@ final class SeasonPlannerTest extends TestCase
         $price = new SetCost($this->profile());
         $from = Day::of(self::FROM);
 
-        return array_map(fn (int $back): CostedSet => $price->of(new WorkSet($from->plus(-$back), "w{$back}", $skill = $this->library->skills()['float-serve'], $reps, 0.7, $skill->ordinaryImplement())), range(2, 7 * $weeks, 2));
+        return array_map(
+            fn (int $back): CostedSet => $price->of(
+                new WorkSet(
+                    $from->plus(-$back), "w{$back}", $skill = $this->library->skills()['float-serve'], $reps, 0.7,
+                    $skill->ordinaryImplement(),
+                ),
+            ),
+            range(2, 7 * $weeks, 2),
+        );
     }
 
     private function on(SeasonPlan $plan, string $iso): SeasonDay

@@ -62,7 +62,11 @@ final class SeasonPropertyTest extends TestCase
                 $sets = $day->sets ?? [];
                 $board = $limits->board($on, new LoadRecord($done));
                 $over = $board->hardTouchedBy($sets)->over([...$beside, ...$sets]);
-                $this->assertSame([], array_map(fn ($state): string => "{$state->limit->id} {$state->projected}/{$state->max}", $over), "seed {$seed}, {$on->iso()}");
+                $this->assertSame(
+                    [],
+                    array_map(fn ($state): string => "{$state->limit->id} {$state->projected}/{$state->max}", $over),
+                    "seed {$seed}, {$on->iso()}",
+                );
                 $sessions += $day?->built === null ? 0 : 1;
                 // Where a limit trimmed the whole, one repetition more breaks it, today or on a later day that is kept free for a match.
                 foreach ($day->built->trims ?? [] as $trim) {
@@ -122,17 +126,25 @@ final class SeasonPropertyTest extends TestCase
         $this->assertGreaterThan(20, $raises);
     }
 
-    /** @return array{SeasonPlan, list<CostedSet>, LimitCalendar, SetCost, list<CostedSet>} plan, record before it, limits, price, plans beside it */
+    /**
+     * @return array{SeasonPlan, list<CostedSet>, LimitCalendar, SetCost, list<CostedSet>} plan, record before it,
+     *         limits, price, plans beside it
+     */
     private function season(int $seed): array
     {
         mt_srand($seed);
         $from = Day::of('2027-03-15')->plus(mt_rand(0, 6));
         $age = mt_rand(7, 30);
-        $profile = new AthleteProfile(mt_rand(0, 9) === 0 ? null : $from->plus(-365 * $age - mt_rand(0, 364)), ['javelin' => (float) mt_rand(15, 60)]);
+        $profile = new AthleteProfile(
+            mt_rand(0, 9) === 0 ? null : $from->plus(-365 * $age - mt_rand(0, 364)),
+            ['javelin' => (float) mt_rand(15, 60)],
+        );
         $price = new SetCost($profile);
         $skills = array_values(array_intersect_key($this->library->skills(), array_flip(['float-serve', 'javelin', 'jump', 'spike'])));
         $set = fn (Day $day, string $id): CostedSet => $price->of(new WorkSet(
-            $day, $id, $skill = $skills[mt_rand(0, 3)], mt_rand(5, 30), mt_rand(0, 5) === 0 ? null : mt_rand(3, 10) / 10, $skill->ordinaryImplement(), side: mt_rand(0, 8) === 0 ? Side::Other : Side::Dominant,
+            $day, $id, $skill = $skills[mt_rand(0, 3)], mt_rand(5, 30),
+            mt_rand(0, 5) === 0 ? null : mt_rand(3, 10) / 10, $skill->ordinaryImplement(),
+            side: mt_rand(0, 8) === 0 ? Side::Other : Side::Dominant,
         ));
         $record = $others = [];
         $density = mt_rand(2, 6);
@@ -148,24 +160,61 @@ final class SeasonPropertyTest extends TestCase
         }
         $matches = [];
         for ($i = mt_rand(0, 4); $i > 0; $i--) {
-            $matches[] = new MatchEvent("m{$i}", $from->plus(mt_rand(1, 50)), 'Match', [new MatchDose($skills[mt_rand(0, 3)], mt_rand(10, 90), mt_rand(0, 2) === 0 ? null : 0.9)]);
+            $matches[] = new MatchEvent(
+                "m{$i}",
+                $from->plus(mt_rand(1, 50)),
+                'Match',
+                [new MatchDose($skills[mt_rand(0, 3)], mt_rand(10, 90), mt_rand(0, 2) === 0 ? null : 0.9)],
+            );
         }
         $ladders = $this->library->ladderIds();
         $ladder = $this->library->ladder($ladders[mt_rand(0, count($ladders) - 1)]);
         $at = mt_rand(0, count($ladder->rungs) - 1);
         $weekdays = array_values(array_unique([mt_rand(1, 7), mt_rand(1, 7), mt_rand(1, 7), mt_rand(1, 7)]));
-        $ask = new SeasonAsk($from, $from->plus(mt_rand(10, 60)), $weekdays, $ladder->rungs[mt_rand($at, count($ladder->rungs) - 1)]->id, $matches, minutes: mt_rand(0, 3) === 0 ? mt_rand(5, 60) : null);
+        $ask = new SeasonAsk(
+            $from, $from->plus(mt_rand(10, 60)), $weekdays, $ladder->rungs[mt_rand($at, count($ladder->rungs) - 1)]->id,
+            $matches, minutes: mt_rand(0, 3) === 0 ? mt_rand(5, 60) : null,
+        );
         $limits = $this->limits();
         $return = null;
         if ($ladder->id !== 'block-jump-landing' && mt_rand(0, 3) === 0) {
-            $return = new SeasonReturn($this->library->programme($ladder->id === 'javelin-throw' ? 'throws-effort-first' : 'serves-effort-first'), 0, [], [], null, Side::Dominant, $this->library->objects()['nothing'], 200.0);
+            $return = new SeasonReturn(
+                $this->library->programme($ladder->id === 'javelin-throw' ? 'throws-effort-first' : 'serves-effort-first'),
+                0, [], [], null, Side::Dominant, $this->library->objects()['nothing'], 200.0,
+            );
         }
-        $calendar = new LimitCalendar($limits, $profile, array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches), mt_rand(0, 5) === 0, $return !== null);
-        $word = fn (int $score): Readiness => Readiness::on($from, $age, [new SorenessReport(Instant::of($from->iso().'T08:00:00Z'), Moment::Morning, $score === 0 ? Site::None : Site::Shoulder, null, Kind::Muscle, $score)], []);
-        $plan = SeasonPlanner::plan($ask, $ladder, new Standing($ladder->rungs[$at]->id), $price, new LoadRecord($record), $calendar, Handedness::Right, $word(mt_rand(0, 4)), $word(0), $return, $others);
+        $calendar = new LimitCalendar(
+            $limits,
+            $profile,
+            array_map(fn (MatchEvent $match): int => $match->day->ordinal, $matches),
+            mt_rand(0, 5) === 0,
+            $return !== null,
+        );
+        $word = fn (int $score): Readiness => Readiness::on(
+            $from,
+            $age,
+            [
+                new SorenessReport(
+                    Instant::of($from->iso().'T08:00:00Z'), Moment::Morning, $score === 0 ? Site::None : Site::Shoulder,
+                    null, Kind::Muscle, $score,
+                ),
+            ],
+            [],
+        );
+        $plan = SeasonPlanner::plan(
+            $ask, $ladder, new Standing($ladder->rungs[$at]->id), $price, new LoadRecord($record), $calendar,
+            Handedness::Right, $word(mt_rand(0, 4)), $word(0), $return, $others,
+        );
         if ($plan->returnDone !== null) {
-            // The replay needs the limits of before and after the return; those of the return are the tighter, so only what lies in it is replayed.
-            $plan = new SeasonPlan($plan->ask->until($plan->returnDone), array_values(array_filter($plan->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($plan->returnDone))), $plan->rungAtGoal, $plan->returnDone, $plan->problems);
+            // The replay needs the limits of before and after the return; those of the return are the tighter, so only
+            // what lies in it is replayed.
+            $plan = new SeasonPlan(
+                $plan->ask->until($plan->returnDone),
+                array_values(array_filter($plan->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($plan->returnDone))),
+                $plan->rungAtGoal,
+                $plan->returnDone,
+                $plan->problems,
+            );
         }
 
         return [$plan, $record, $calendar, $price, $others];

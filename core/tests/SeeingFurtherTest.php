@@ -34,7 +34,10 @@ final class SeeingFurtherTest extends TestCase
     public function test_not_seen_is_not_a_pass(): void
     {
         $asked = ['grip', 'toss'];
-        $this->assertTrue(Seen::verdict($asked, ['grip' => true, 'toss' => true, 'stance' => false]), 'what is not asked for decides nothing');
+        $this->assertTrue(
+            Seen::verdict($asked, ['grip' => true, 'toss' => true, 'stance' => false]),
+            'what is not asked for decides nothing',
+        );
         $this->assertFalse(Seen::verdict($asked, ['toss' => false]), 'one seen wrong is enough');
         $this->assertNull(Seen::verdict($asked, ['grip' => true]));
         $this->assertNull(Seen::verdict($asked, []));
@@ -70,7 +73,12 @@ final class SeeingFurtherTest extends TestCase
     {
         return [
             'Fleiss 1981' => [['p|p' => 75, 'p|n' => 1, 'p|o' => 4, 'n|p' => 5, 'n|n' => 4, 'n|o' => 1, 'o|o' => 10], 0.68, 0.087, 0.005],
-            'half and half: kappa 0.4, and then the error is sqrt(1 - 0.4²) / sqrt(n)' => [['g|g' => 35, 'g|b' => 15, 'b|g' => 15, 'b|b' => 35], 0.4, sqrt(1 - 0.4 ** 2) / 10, 1e-12],
+            'half and half: kappa 0.4, and then the error is sqrt(1 - 0.4²) / sqrt(n)' => [
+                ['g|g' => 35, 'g|b' => 15, 'b|g' => 15, 'b|b' => 35],
+                0.4,
+                sqrt(1 - 0.4 ** 2) / 10,
+                1e-12,
+            ],
         ];
     }
 
@@ -99,14 +107,28 @@ final class SeeingFurtherTest extends TestCase
         $this->assertNull(SetLength::of(array_map(array_reverse(...), $sessions)), 'getting better is no drop');
         $this->assertNull(SetLength::of([]));
         // Nobody saw half of them: an unobserved repetition keeps its place in the order and says nothing.
-        $blind = SetLength::of(array_map(fn (array $reps): array => array_map(fn (JudgedRep $rep, int $i): JudgedRep => $i % 2 === 0 ? self::rep(null) : $rep, $reps, array_keys($reps)), array_merge($sessions, $sessions)));
+        $blind = SetLength::of(
+            array_map(
+                fn (array $reps): array => array_map(
+                    fn (JudgedRep $rep, int $i): JudgedRep => $i % 2 === 0 ? self::rep(null) : $rep,
+                    $reps,
+                    array_keys($reps),
+                ),
+                array_merge($sessions, $sessions),
+            ),
+        );
         $this->assertEqualsWithDelta(14, $blind?->after, 3);
     }
 
     public function test_a_drop_is_seldom_told_where_there_is_none_and_mostly_where_there_is_one(): void
     {
         mt_srand(11);
-        $told = fn (callable $rate): int => count(array_filter(range(1, 400), fn (): bool => SetLength::of(array_map(fn (): array => self::drawn(20, $rate), range(1, 6))) !== null));
+        $told = fn (callable $rate): int => count(
+            array_filter(
+                range(1, 400),
+                fn (): bool => SetLength::of(array_map(fn (): array => self::drawn(20, $rate), range(1, 6))) !== null,
+            ),
+        );
         // The 5 % point counts changes both ways; only drops are told.
         $this->assertLessThan(0.05 * 400, $told(fn (int $i): float => 0.75));
         $this->assertGreaterThan(0.8 * 400, $told(fn (int $i): float => $i < 12 ? 0.9 : 0.55));
@@ -133,7 +155,11 @@ final class SeeingFurtherTest extends TestCase
         $this->assertSame([[4, 12], [10, 10], 'better'], [$better?->first, $better?->latest, $better?->says]);
         $this->assertSame([1, 44], [$better?->fromDay, $better?->toDay]);
         $short = CheckpointProgress::of([[1, 2, 6], [4, 2, 6]]);
-        $this->assertSame([null, 'too few to tell'], [$short?->latest, $short?->says], 'the same looks are not both the first and the latest');
+        $this->assertSame(
+            [null, 'too few to tell'],
+            [$short?->latest, $short?->says],
+            'the same looks are not both the first and the latest',
+        );
         $this->assertSame('too few to tell', CheckpointProgress::of([[1, 7, 10], [9, 8, 10]])?->says);
         $this->assertSame('worse', CheckpointProgress::of([[1, 10, 10], [9, 2, 10]])?->says);
         $this->assertNull(CheckpointProgress::of([[1, 0, 0]]));
@@ -167,18 +193,32 @@ final class SeeingFurtherTest extends TestCase
         $this->assertSame([1, null], $at([[...array_fill(0, 6, self::rep(null)), ...$saw(10, 8)]]));
         $this->assertSame([0, null], $at([array_fill(0, 30, self::rep(null))]));
         $this->assertSame([null, 0], $at([[self::rep(null, true), ...$saw(10, 10)]]));
-        $this->assertSame([['judged' => 10, 'good' => 9, 'safety' => 0], ['judged' => 3, 'good' => 3, 'safety' => 0]], Placing::of(4, [$saw(12, 9), $saw(3, 3)])->seen);
+        $this->assertSame(
+            [['judged' => 10, 'good' => 9, 'safety' => 0], ['judged' => 3, 'good' => 3, 'safety' => 0]],
+            Placing::of(4, [$saw(12, 9), $saw(3, 3)])->seen,
+        );
     }
 
     public function test_a_match_is_opened_by_two_good_days_of_varied_practice_a_week_apart(): void
     {
         $on = Day::of('2027-05-20');
         $ladder = (new Library(dirname(__DIR__, 2).'/library'))->ladder('volleyball-float-serve');
-        $day = fn (int $ago, int $judged, int $good, int $safety = 0): array => array_map(fn (int $i): JudgedRep => self::rep($i < $good, $i < $safety, "{$on->plus(-$ago)->iso()}T18:00:{$i}0Z"), range(0, $judged - 1));
-        $open = function (array $days, string $rung = 'match', Word $word = Word::Full, ?bool $clearance = null) use ($ladder, $on): ?MatchReady {
+        $day = fn (int $ago, int $judged, int $good, int $safety = 0): array => array_map(
+            fn (int $i): JudgedRep => self::rep($i < $good, $i < $safety, "{$on->plus(-$ago)->iso()}T18:00:{$i}0Z"),
+            range(0, $judged - 1),
+        );
+        $open = function (
+            array $days,
+            string $rung = 'match',
+            Word $word = Word::Full,
+            ?bool $clearance = null,
+        ) use ($ladder, $on): ?MatchReady {
             $at = $ladder->rung($rung) ?? throw new \LogicException;
 
-            return MatchReady::of($ladder, $at, GateResult::of($at->gate, $on, new GateEvidence([], [], $word, true, true, $clearance)), array_merge(...$days), $word, $clearance, $on);
+            return MatchReady::of(
+                $ladder, $at, GateResult::of($at->gate, $on, new GateEvidence([], [], $word, true, true, $clearance)),
+                array_merge(...$days), $word, $clearance, $on,
+            );
         };
         $good = [$day(10, 6, 5), $day(3, 6, 5)];
         $this->assertTrue($open($good)?->isOpen());
@@ -210,7 +250,11 @@ final class SeeingFurtherTest extends TestCase
                 $ready = MatchReady::of($ladder, $rung, $poor, [], Word::Full, null, $on);
                 $this->assertSame($counts || ! $rung->outcomeIgnored, $ready !== null, "{$id}, {$rung->id}");
                 if ($ready !== null) {
-                    $this->assertSame($counts ? Verdict::Pass : Verdict::Fail, $ready->criteria['held'], "{$id}, {$rung->id}: held is what is behind, or what passes now");
+                    $this->assertSame(
+                        $counts ? Verdict::Pass : Verdict::Fail,
+                        $ready->criteria['held'],
+                        "{$id}, {$rung->id}: held is what is behind, or what passes now",
+                    );
                 }
                 $counts = $counts || ! $rung->outcomeIgnored;
             }
@@ -229,10 +273,25 @@ final class SeeingFurtherTest extends TestCase
 
     public function test_checkpoints_are_tallied_and_what_nobody_named_stands_apart(): void
     {
-        $rep = fn (?bool $good, ?string $faulty = null, ?array $seen = null): array => ['good' => $good, 'faulty' => $faulty, 'seen' => $seen];
+        $rep = fn (
+            ?bool $good,
+            ?string $faulty = null,
+            ?array $seen = null,
+        ): array => ['good' => $good, 'faulty' => $faulty, 'seen' => $seen];
         $this->assertSame(
             ['grip' => [2, 3], 'toss' => [1, 2], Seen::UNNAMED => [0, 2]],
-            Seen::tally(['grip', 'toss'], [$rep(true), $rep(false, 'toss'), $rep(false), $rep(null), $rep(null, null, ['grip' => true]), $rep(false, null, ['grip' => false]), $rep(false)]),
+            Seen::tally(
+                ['grip', 'toss'],
+                [
+                    $rep(true),
+                    $rep(false, 'toss'),
+                    $rep(false),
+                    $rep(null),
+                    $rep(null, null, ['grip' => true]),
+                    $rep(false, null, ['grip' => false]),
+                    $rep(false),
+                ],
+            ),
         );
         $this->assertSame(['grip' => [0, 1]], Seen::tally(['grip'], [$rep(false)]), 'with one looked for, it was that one');
         $this->assertSame([], Seen::tally(['grip'], []));
@@ -241,25 +300,45 @@ final class SeeingFurtherTest extends TestCase
     public function test_soreness_that_grows_while_working_is_told_from_soreness_that_was_there(): void
     {
         $at = 0;
-        $report = function (Moment $moment, int $score, string $side = 'right', Site $site = Site::Shoulder, Kind $kind = Kind::Muscle) use (&$at): SorenessReport {
+        $report = function (
+            Moment $moment, int $score, string $side = 'right', Site $site = Site::Shoulder, Kind $kind = Kind::Muscle,
+        ) use (&$at): SorenessReport {
             return new SorenessReport(Instant::of(sprintf('2027-05-20T17:%02d:00Z', $at++)), $moment, $site, $side, $kind, $score);
         };
         $scores = fn (array $reports): array => array_map(fn (SorenessReport $each): int => $each->score, Grown::during($reports));
         $this->assertSame([], $scores([$report(Moment::Morning, 3), $report(Moment::During, 3)]), 'as it was');
         $this->assertSame([4], $scores([$report(Moment::Morning, 3), $report(Moment::During, 4), $report(Moment::During, 4)]), 'told once');
         $this->assertSame([2, 5], $scores([$report(Moment::During, 2), $report(Moment::During, 1), $report(Moment::During, 5)]));
-        $this->assertSame([1], $scores([$report(Moment::Morning, 6, 'left'), $report(Moment::During, 1)]), 'the other side is another place');
-        $this->assertSame([1], $scores([$report(Moment::Morning, 6), $report(Moment::During, 1, kind: Kind::Joint)]), 'a joint is not a muscle');
+        $this->assertSame(
+            [1],
+            $scores([$report(Moment::Morning, 6, 'left'), $report(Moment::During, 1)]),
+            'the other side is another place',
+        );
+        $this->assertSame(
+            [1],
+            $scores([$report(Moment::Morning, 6), $report(Moment::During, 1, kind: Kind::Joint)]),
+            'a joint is not a muscle',
+        );
         $this->assertSame([], $scores([$report(Moment::Morning, 1), $report(Moment::After, 6)]), 'afterwards nothing is stopped');
-        $this->assertSame([], $scores([new SorenessReport(Instant::of('2027-05-20T18:00:00Z'), Moment::During, Site::None, null, Kind::Muscle, 0)]));
+        $this->assertSame(
+            [],
+            $scores([new SorenessReport(Instant::of('2027-05-20T18:00:00Z'), Moment::During, Site::None, null, Kind::Muscle, 0)]),
+        );
     }
 
     public function test_a_dose_moves_around_what_was_planned_and_no_further_than_the_word(): void
     {
         $rung = (new Library(dirname(__DIR__, 2).'/library'))->ladder('volleyball-float-serve')->rung('line') ?? throw new \LogicException;
         $plan = BlockPlan::asAsked($rung->ownDose());
-        $efforts = fn (BlockPlan $plan, float $cap, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): float => $each->effort, DoseChoice::around($plan, $cap, 0.8, $upwards))));
-        $distances = fn (BlockPlan $plan, float $pace, bool $upwards = true): array => array_values(array_unique(array_map(fn (BlockPlan $each): ?float => $each->distanceM, DoseChoice::around($plan, 1.0, $pace, $upwards)), SORT_REGULAR));
+        $efforts = fn (BlockPlan $plan, float $cap, bool $upwards = true): array => array_values(
+            array_unique(array_map(fn (BlockPlan $each): float => $each->effort, DoseChoice::around($plan, $cap, 0.8, $upwards))),
+        );
+        $distances = fn (BlockPlan $plan, float $pace, bool $upwards = true): array => array_values(
+            array_unique(
+                array_map(fn (BlockPlan $each): ?float => $each->distanceM, DoseChoice::around($plan, 1.0, $pace, $upwards)),
+                SORT_REGULAR,
+            ),
+        );
         $this->assertEquals([0.75, 0.55, 0.65, 0.85], $efforts($plan->withEffort(0.75), 1.0));
         $this->assertEquals([0.75, 0.55, 0.65], $efforts($plan->withEffort(0.75), 0.75), 'reduced stops at three quarters');
         $this->assertEquals([0.5, 0.3, 0.4], $efforts($plan->withEffort(0.5), 0.5), 'not checked in stops at half');
@@ -272,7 +351,11 @@ final class SeeingFurtherTest extends TestCase
         $this->assertSame([null], $distances($plan->withDistance(null), 0.8));
         $this->assertCount(1, DoseChoice::around($plan->withEffort(0.0), 1.0, 0.8, true));
         $first = DoseChoice::around($plan, 1.0, 0.8, true)[0];
-        $this->assertSame([$plan->effort, $plan->distanceM, $plan->reps], [$first->effort, $first->distanceM, $first->reps], 'as planned first');
+        $this->assertSame(
+            [$plan->effort, $plan->distanceM, $plan->reps],
+            [$first->effort, $first->distanceM, $first->reps],
+            'as planned first',
+        );
         $this->expectException(InvalidValue::class);
         DoseChoice::around($plan, 1.0, 0.0, true);
     }

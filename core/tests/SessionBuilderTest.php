@@ -71,12 +71,19 @@ final class SessionBuilderTest extends TestCase
         $built = $this->build([$this->cap(25.5)]);
         $this->assertSame([10, 6, 12, 10, 5, 5], $this->reps($built));
         $this->assertEqualsWithDelta(0.7, $built->blocks[3]->effort, 1e-9, 'as little less as fits, in steps of five percent');
-        $this->assertSame(['dropped'], array_map(fn (Trim $trim): string => $trim->what, $this->trimsOf($this->build([$this->cap(22.0)]), 5)));
+        $this->assertSame(
+            ['dropped'],
+            array_map(fn (Trim $trim): string => $trim->what, $this->trimsOf($this->build([$this->cap(22.0)]), 5)),
+        );
         foreach ([25.5, 22.0, 12.0, 5.0] as $max) {
             $built = $this->build([$this->cap($max)]);
             foreach ($built->trims as $trim) {
                 $this->assertSame('limit', $trim->cause);
-                $this->assertSame(['cap'], array_map(fn ($state): string => $state->limit->id, $trim->limits), "max {$max}, block {$trim->block}, {$trim->what}");
+                $this->assertSame(
+                    ['cap'],
+                    array_map(fn ($state): string => $state->limit->id, $trim->limits),
+                    "max {$max}, block {$trim->block}, {$trim->what}",
+                );
             }
         }
     }
@@ -94,7 +101,9 @@ final class SessionBuilderTest extends TestCase
     {
         $later = $this->set(Day::of(self::ON)->plus(2), 30);
         $built = $this->build([$this->cap(60.0, days: 3)], plans: [$later]);
-        $sum = array_sum(array_map(fn ($block): float => $block->cost(Day::of(self::ON), 's', $this->price())->cost['arm'], $built->blocks));
+        $sum = array_sum(
+            array_map(fn ($block): float => $block->cost(Day::of(self::ON), 's', $this->price())->cost['arm'], $built->blocks),
+        );
         $this->assertLessThanOrEqual(30.0 + 1e-9, $sum);
         $this->assertGreaterThan(28.0, $sum, 'and no lower than it must');
         // A later day that was over anyway is not this session's doing.
@@ -107,7 +116,9 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame([], $this->build([$landings])->trims);
         $advice = new CapLimit('advice', 'Advice', 'test', Severity::Advise, null, new LimitFilter, Measure::Arm, 1, 1.0);
         $this->assertSame([], $this->build([$advice])->trims, 'Advice is said, not enforced.');
-        $otherSide = new CapLimit('other', 'Other', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 1, 0.0);
+        $otherSide = new CapLimit(
+            'other', 'Other', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 1, 0.0,
+        );
         $this->assertSame([], $this->build([$otherSide])->trims);
     }
 
@@ -116,7 +127,10 @@ final class SessionBuilderTest extends TestCase
         $streak = new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 2, 10.0);
         $on = Day::of(self::ON);
         $built = $this->build([$streak], record: [$this->set($on->plus(-1), 20), $this->set($on->plus(-2), 20)]);
-        $this->assertLessThan(10.0, array_sum(array_map(fn ($block): float => $block->cost($on, 's', $this->price())->cost['arm'], $built->blocks)));
+        $this->assertLessThan(
+            10.0,
+            array_sum(array_map(fn ($block): float => $block->cost($on, 's', $this->price())->cost['arm'], $built->blocks)),
+        );
         $this->assertSame([], $this->build([$streak], record: [$this->set($on->plus(-1), 20), $this->set($on->plus(-3), 20)])->trims);
     }
 
@@ -127,7 +141,11 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame([10, 3, 7, 12, 6, 6], $this->reps($reduced));
         $this->assertSame(0.75, $reduced->blocks[3]->effort);
         $this->assertSame([0, 0, 0, 0, 0, 0], $this->reps($this->build([], reports: $sore(5))), 'None is none, the warm-up too.');
-        $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($this->build([], reports: $sore(5, 'left'))), 'The other arm is not this one.');
+        $this->assertSame(
+            [10, 6, 12, 20, 10, 10],
+            $this->reps($this->build([], reports: $sore(5, 'left'))),
+            'The other arm is not this one.',
+        );
         $unknown = $this->build([], reports: []);
         $this->assertSame([10, 3, 7, 12, 6, 6], $this->reps($unknown));
         $this->assertSame([0.4, 0.5], [$unknown->blocks[0]->effort, $unknown->blocks[3]->effort], 'Half effort at most.');
@@ -142,10 +160,17 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame(10, $this->build([], idle: 40)->blocks[0]->reps, 'The warm-up is not scaled.');
         $given = $this->build([], reports: [[Site::Shoulder, 'right', Kind::Muscle, 3]], idle: 40, asGiven: true);
         $this->assertSame([10, 6, 12, 20, 10, 10], $this->reps($given));
-        $efforts = fn (?int $idle): array => array_map(fn (BlockPlan $block): float => $block->effort, $this->build([], idle: $idle)->blocks);
+        $efforts = fn (?int $idle): array => array_map(
+            fn (BlockPlan $block): float => $block->effort,
+            $this->build([], idle: $idle)->blocks,
+        );
         $this->assertEqualsWithDelta([0.4, 0.3, 0.5, 0.8, 0.8, 0.8], $efforts(14), 1e-9);
         $this->assertEqualsWithDelta([0.4, 0.3, 0.25, 0.55, 0.55, 0.55], $efforts(15), 1e-9, 'from fifteen days one step easier, too');
-        $this->assertSame([12, $efforts(15)], [$this->build([], idle: null)->blocks[3]->reps, $efforts(null)], 'With no record nobody knows better: as after a long break.');
+        $this->assertSame(
+            [12, $efforts(15)],
+            [$this->build([], idle: null)->blocks[3]->reps, $efforts(null)],
+            'With no record nobody knows better: as after a long break.',
+        );
     }
 
     /** @return list<int> */
@@ -186,20 +211,39 @@ final class SessionBuilderTest extends TestCase
      * @param  list<CostedSet>  $plans
      * @param  list<array{Site, string|null, Kind, int}>|null  $reports  null: nothing sore
      */
-    private function build(array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2, bool $asGiven = false): BuiltSession
-    {
+    private function build(
+        array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2,
+        bool $asGiven = false,
+    ): BuiltSession {
         $on = Day::of(self::ON);
         $reports ??= [[Site::None, null, Kind::Muscle, 0]];
-        $readiness = Readiness::on($on, 30, array_map(fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r), $reports), []);
-        $frame = new SessionFrame($on, 's', $this->price(), $readiness, new LoadRecord($record), new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle), Handedness::Right);
+        $readiness = Readiness::on(
+            $on,
+            30,
+            array_map(
+                fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r),
+                $reports,
+            ),
+            [],
+        );
+        $frame = new SessionFrame(
+            $on, 's', $this->price(), $readiness, new LoadRecord($record),
+            new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle),
+            Handedness::Right,
+        );
         $ball = new LibraryObject('ball', 'Ball', Implement::Standard, null, null);
         $nothing = new LibraryObject('nothing', 'Nothing', Implement::Shadow, null, null);
-        $block = fn (BlockKind $kind, int $sets, int $reps, float $effort, ?float $least = null, ?LibraryObject $object = null): BlockDose => new BlockDose(
-            $kind, $kind->value, '', $this->skill(), $object ?? $ball, Side::Dominant, null, $sets, $reps, intdiv($sets * $reps, 2), $effort, $least ?? $effort, null, null, 60, null, 2, null, $kind === BlockKind::Whole,
+        $block = fn (
+            BlockKind $kind, int $sets, int $reps, float $effort, ?float $least = null, ?LibraryObject $object = null,
+        ): BlockDose => new BlockDose(
+            $kind, $kind->value, '', $this->skill(), $object ?? $ball, Side::Dominant, null, $sets, $reps,
+            intdiv($sets * $reps, 2), $effort, $least ?? $effort, null, null, 60, null, 2, null,
+            $kind === BlockKind::Whole,
         );
 
         return SessionBuilder::build($frame, new Rung('r', 'Rung', '', false, [], [], new Gate, [
-            $block(BlockKind::WarmUp, 1, 10, 0.4), $block(BlockKind::Rehearsal, 1, 6, 0.3, object: $nothing), $block(BlockKind::Part, 1, 12, 0.5),
+            $block(BlockKind::WarmUp, 1, 10, 0.4), $block(BlockKind::Rehearsal, 1, 6, 0.3, object: $nothing),
+            $block(BlockKind::Part, 1, 12, 0.5),
             $block(BlockKind::Whole, 2, 10, 0.8, 0.6), $block(BlockKind::Target, 1, 10, 0.8), $block(BlockKind::GameLike, 1, 10, 0.8),
         ]), $asGiven);
     }

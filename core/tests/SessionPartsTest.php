@@ -30,9 +30,14 @@ final class SessionPartsTest extends TestCase
     {
         $fault = fn (string $id, bool $safety = false): Fault => new Fault($id, ucfirst($id), 'checkpoint', 'cue', 'drill', $safety);
         $faults = [$fault('often'), $fault('hurts', true), $fault('once'), $fault('twice'), $fault('thrice'), $fault('never')];
-        $rep = fn (?bool $good, ?string $fault): JudgedRep => new JudgedRep(Instant::of('2027-03-15T10:00:00Z'), 's', $good, $fault === 'hurts', $fault);
+        $rep = fn (?bool $good, ?string $fault): JudgedRep => new JudgedRep(
+            Instant::of('2027-03-15T10:00:00Z'), 's', $good, $fault === 'hurts', $fault,
+        );
         $seen = fn (string $id, int $times): array => array_fill(0, $times, $rep(false, $id));
-        $reps = [...$seen('often', 5), ...$seen('hurts', 1), ...$seen('once', 1), ...$seen('twice', 2), ...$seen('thrice', 3), $rep(true, null), $rep(null, null)];
+        $reps = [
+            ...$seen('often', 5), ...$seen('hurts', 1), ...$seen('once', 1), ...$seen('twice', 2),
+            ...$seen('thrice', 3), $rep(true, null), $rep(null, null),
+        ];
         $this->assertSame(['hurts', 'often', 'thrice'], array_map(fn (Fault $each): string => $each->id, FocusPoints::of($reps, $faults)));
         $this->assertSame([], FocusPoints::of([$rep(true, null), ...$seen('once', 1)], $faults), 'once may be chance');
     }
@@ -42,10 +47,17 @@ final class SessionPartsTest extends TestCase
         $woven = 0;
         foreach ($this->library->ladderIds() as $id) {
             foreach ($this->library->ladder($id)->rungs as $rung) {
-                $own = fn (Rung $of): int => array_sum(array_map(fn (BlockDose $block): int => Weave::takesTurns($block) ? $block->sets * $block->reps : 0, $of->blocks));
+                $own = fn (Rung $of): int => array_sum(
+                    array_map(fn (BlockDose $block): int => Weave::takesTurns($block) ? $block->sets * $block->reps : 0, $of->blocks),
+                );
                 $with = Weave::drill($rung, $rung->faults[0]);
                 $this->assertSame($own($rung), $own($with), "{$id} {$rung->id}");
-                $kinds = array_map(fn (BlockDose $block): string => str_starts_with($block->title, 'Drill: ') ? 'drill' : (Weave::takesTurns($block) ? 'whole' : 'other'), $with->blocks);
+                $kinds = array_map(
+                    fn (BlockDose $block): string => str_starts_with($block->title, 'Drill: ')
+                        ? 'drill'
+                        : (Weave::takesTurns($block) ? 'whole' : 'other'),
+                    $with->blocks,
+                );
                 $turns = array_values(array_filter($kinds, fn (string $kind): bool => $kind !== 'other'));
                 foreach ($turns as $i => $kind) {
                     $this->assertSame($i % 2 === 0 ? 'drill' : 'whole', $kind);
@@ -74,7 +86,10 @@ final class SessionPartsTest extends TestCase
         foreach ($rung->blocks as $block) {
             if ($block->object->hard) {
                 $asked = (float) $block->object->massKg;
-                [$with, $swaps] = Equipment::fit($rung, ['a' => $heavy('a', $asked * 1.2), 'b' => $heavy('b', $asked * 0.7), 'c' => $heavy('c', $asked * 0.5)]);
+                [$with, $swaps] = Equipment::fit(
+                    $rung,
+                    ['a' => $heavy('a', $asked * 1.2), 'b' => $heavy('b', $asked * 0.7), 'c' => $heavy('c', $asked * 0.5)],
+                );
                 $found = array_values(array_filter($swaps, fn (array $swap): bool => $swap[0] === $block))[0];
                 $this->assertSame('b', $found[1]?->id, 'the nearest that is no heavier');
             }

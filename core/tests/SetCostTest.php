@@ -58,12 +58,19 @@ final class SetCostTest extends TestCase
         $arm = fn (array $set): float => self::cost(self::SERVE, ['effort' => 1.0, ...$set])['arm'];
         $this->assertEqualsWithDelta(5.0, $arm(['implement' => Implement::Standard]), 1e-12);
         $this->assertEqualsWithDelta(6.25, $arm(['implement' => Implement::Heavy]), 1e-12);
-        $this->assertEqualsWithDelta(5 * sqrt(0.7 / 0.8), $arm(['implement' => Implement::Heavy, 'massKg' => 0.7, 'referenceMassKg' => 0.8]), 1e-12);
+        $this->assertEqualsWithDelta(
+            5 * sqrt(0.7 / 0.8),
+            $arm(['implement' => Implement::Heavy, 'massKg' => 0.7, 'referenceMassKg' => 0.8]),
+            1e-12,
+        );
         $this->assertEqualsWithDelta(7.5, $arm(['massKg' => 4.0, 'referenceMassKg' => 1.0]), 1e-12, 'held at one and a half');
         $this->assertEqualsWithDelta(2.5, $arm(['massKg' => 0.01, 'referenceMassKg' => 1.0]), 1e-12, 'held at a half');
 
         $shadow = self::cost(self::SERVE, ['effort' => 1.0, 'implement' => Implement::Shadow, 'distanceM' => 20.0]);
-        $this->assertSame([0.0, 5.0, 0.0, 0.0, 1.25], [$shadow['reps'], $shadow['shadow'], $shadow['high_reps'], $shadow['metres'], $shadow['arm']]);
+        $this->assertSame(
+            [0.0, 5.0, 0.0, 0.0, 1.25],
+            [$shadow['reps'], $shadow['shadow'], $shadow['high_reps'], $shadow['metres'], $shadow['arm']],
+        );
     }
 
     public function test_any_sign_of_hard_makes_a_repetition_high_effort(): void
@@ -115,7 +122,8 @@ final class SetCostTest extends TestCase
     private static function set(array $skill, array $set): WorkSet
     {
         return new WorkSet(...[
-            'day' => Day::of('2027-03-01'), 'session' => 's', 'skill' => new Skill('skill', $skill['family'], $skill['landings'], 1.0, 0.5, 0.5),
+            'day' => Day::of('2027-03-01'), 'session' => 's',
+            'skill' => new Skill('skill', $skill['family'], $skill['landings'], 1.0, 0.5, 0.5),
             'reps' => 5, 'implement' => Implement::Standard, 'side' => Side::Dominant, ...$set,
         ]);
     }

@@ -41,7 +41,10 @@ final class StationPlanTest extends TestCase
         $ids = array_map(fn (StationAthlete $athlete): string => $athlete->id, array_merge(...$plan->groups));
         $this->assertCount(25, array_unique($ids));
         foreach ($plan->pairs as $i => $pairs) {
-            $this->assertSame($this->sorted(array_map(fn (StationAthlete $athlete): string => $athlete->id, $plan->groups[$i])), $this->sorted(array_merge(...$pairs)));
+            $this->assertSame(
+                $this->sorted(array_map(fn (StationAthlete $athlete): string => $athlete->id, $plan->groups[$i])),
+                $this->sorted(array_merge(...$pairs)),
+            );
             foreach ($pairs as $pair) {
                 $this->assertContains(count($pair), [2, 3]);
             }
@@ -49,10 +52,21 @@ final class StationPlanTest extends TestCase
         $this->assertLessThanOrEqual(90, $plan->startsAt(count($plan->rounds)) + $plan->coolDownMin);
         $this->assertSame($plan->startsAt(1) - $plan->startsAt(0), $plan->rotationMin + 1);
         $long = StationPlan::make($this->athletes(25), $this->stations(), 180, 3, 60);
-        $this->assertContains('spare', array_map(fn (StationFlag $flag): string => $flag->code, $long->flags), 'three hours are more than the doses need');
-        $this->assertSame($long->rotationMin, StationPlan::make($this->athletes(25), $this->stations(), 240, 3, 60)->rotationMin, 'nobody stands about');
+        $this->assertContains(
+            'spare',
+            array_map(fn (StationFlag $flag): string => $flag->code, $long->flags),
+            'three hours are more than the doses need',
+        );
+        $this->assertSame(
+            $long->rotationMin,
+            StationPlan::make($this->athletes(25), $this->stations(), 240, 3, 60)->rotationMin,
+            'nobody stands about',
+        );
         $this->assertGreaterThanOrEqual(6, $plan->warmUpMin, 'the whole body first');
-        $levels = array_map(fn (array $group): array => array_map(fn (StationAthlete $athlete): int => $athlete->level, $group), $plan->groups);
+        $levels = array_map(
+            fn (array $group): array => array_map(fn (StationAthlete $athlete): int => $athlete->level, $group),
+            $plan->groups,
+        );
         $this->assertLessThanOrEqual(min($levels[4]), max($levels[0]), 'alike together');
     }
 
@@ -61,7 +75,11 @@ final class StationPlanTest extends TestCase
         $codes = fn (StationPlan $plan): array => array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags);
         $hurry = StationPlan::make($this->athletes(9), $this->stations(), 25, 3, 60);
         $this->assertContains('closed_time', $codes($hurry));
-        $this->assertNotContains('target', array_map(fn (Station $station): string => $station->id, $hurry->stations), 'the scored station goes before the whole');
+        $this->assertNotContains(
+            'target',
+            array_map(fn (Station $station): string => $station->id, $hurry->stations),
+            'the scored station goes before the whole',
+        );
         $this->assertContains('whole', array_map(fn (Station $station): string => $station->id, $hurry->stations));
         $this->assertGreaterThanOrEqual(4, $hurry->rotationMin);
 
@@ -77,17 +95,30 @@ final class StationPlanTest extends TestCase
 
     public function test_space_balls_gloves_and_floor_are_checked(): void
     {
-        $codes = fn (StationPlan $plan): array => array_values(array_diff(array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags), ['spare']));
-        $serve = fn (float $length, int $capacity = 12, int $balls = 3): Station => new Station('whole', 'Whole', [BlockKind::Whole], $length, $capacity, false, Surface::Sprung, false, $balls);
+        $codes = fn (StationPlan $plan): array => array_values(
+            array_diff(array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags), ['spare']),
+        );
+        $serve = fn (float $length, int $capacity = 12, int $balls = 3): Station => new Station(
+            'whole', 'Whole', [BlockKind::Whole], $length, $capacity, false, Surface::Sprung, false, $balls,
+        );
         $this->assertSame([], $codes(StationPlan::make($this->athletes(6), [$serve(60)], 60, 1, 30)));
         $this->assertSame(['short_area'], $codes(StationPlan::make($this->athletes(6), [$serve(9)], 60, 1, 30)));
         $this->assertSame(['crowded'], $codes(StationPlan::make($this->athletes(6), [$serve(60, 5)], 60, 1, 30)));
         $plan = StationPlan::make($this->athletes(6), [$serve(60, 12, 6)], 60, 1, 30);
         $this->assertSame([['balls'], 36], [$codes($plan), $plan->ballsNeeded]);
         $this->assertContains('gloves', $codes(StationPlan::make($this->athletes(6, 'javelin-throw', 4), [$serve(200)], 90, 1, 60)));
-        $jump = fn (?Surface $surface): Station => new Station('whole', 'Landings', [BlockKind::Whole, BlockKind::Part], 60, 12, false, $surface, false, 0);
+        $jump = fn (?Surface $surface): Station => new Station(
+            'whole', 'Landings', [BlockKind::Whole, BlockKind::Part], 60, 12, false, $surface, false, 0,
+        );
         foreach ([[Surface::Sprung, false], [Surface::Hard, true], [null, true]] as [$surface, $flagged]) {
-            $this->assertSame($flagged, in_array('hard_floor', $codes(StationPlan::make($this->athletes(4, 'block-jump-landing', 2), [$jump($surface)], 60, 1, 10)), true));
+            $this->assertSame(
+                $flagged,
+                in_array(
+                    'hard_floor',
+                    $codes(StationPlan::make($this->athletes(4, 'block-jump-landing', 2), [$jump($surface)], 60, 1, 10)),
+                    true,
+                ),
+            );
         }
         $this->expectException(InvalidValue::class);
         $serve(0);
@@ -113,7 +144,11 @@ final class StationPlanTest extends TestCase
         $this->assertSame(18 * 5 + 2 * 30, SessionClock::blockSeconds($hold));
         $this->assertSame(0, SessionClock::blockSeconds($hold->withReps(0)));
         $this->assertSame(SessionClock::blockSeconds($hold), SessionClock::seconds([$hold]));
-        $this->assertSame(2 * SessionClock::blockSeconds($hold) + 45, SessionClock::seconds([$hold, $hold]), 'a change-over between two blocks');
+        $this->assertSame(
+            2 * SessionClock::blockSeconds($hold) + 45,
+            SessionClock::seconds([$hold, $hold]),
+            'a change-over between two blocks',
+        );
     }
 
     /**
@@ -141,10 +176,13 @@ final class StationPlanTest extends TestCase
     /** @return list<Station> */
     private function stations(): array
     {
-        $station = fn (string $id, BlockKind $kind, bool $adult): Station => new Station($id, ucfirst($id), [$kind], 60, 8, $adult, Surface::Sprung, false, 2);
+        $station = fn (string $id, BlockKind $kind, bool $adult): Station => new Station(
+            $id, ucfirst($id), [$kind], 60, 8, $adult, Surface::Sprung, false, 2,
+        );
 
         return [
-            $station('rehearsal', BlockKind::Rehearsal, false), $station('part', BlockKind::Part, false), $station('whole', BlockKind::Whole, true),
+            $station('rehearsal', BlockKind::Rehearsal, false), $station('part', BlockKind::Part, false),
+            $station('whole', BlockKind::Whole, true),
             $station('target', BlockKind::Target, true), $station('other', BlockKind::OtherSide, false),
         ];
     }

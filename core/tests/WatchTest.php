@@ -23,7 +23,11 @@ final class WatchTest extends TestCase
             [$k, $a, $b] = [mt_rand(1, 20), mt_rand(1, 30), mt_rand(1, 30)];
             $chances = Watch::chances($k, $a, $b);
             $this->assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
-            $this->assertEqualsWithDelta($k * $a / ($a + $b), array_sum(array_map(fn (int $j, float $chance): float => $j * $chance, array_keys($chances), $chances)), 1e-9);
+            $this->assertEqualsWithDelta(
+                $k * $a / ($a + $b),
+                array_sum(array_map(fn (int $j, float $chance): float => $j * $chance, array_keys($chances), $chances)),
+                1e-9,
+            );
         }
     }
 

@@ -12,12 +12,15 @@ return new class extends Migration
     /** Foreign keys that nothing was found by: without an index, whoever deletes a row scans the whole record. */
     private const KEYS = [
         'users' => ['workspace_id'], 'squads' => ['workspace_id'], 'athletes' => ['workspace_id'], 'athlete_squad' => ['squad_id'],
-        'rep_events' => ['user_id', 'block_id'], 'work_sets' => ['block_id'], 'clearances' => ['recorded_by'], 'decisions' => ['decided_by'],
+        'rep_events' => ['user_id', 'block_id'], 'work_sets' => ['block_id'], 'clearances' => ['recorded_by'],
+        'decisions' => ['decided_by'],
         'placements' => ['decision_id'], 'kept_rows' => ['athlete_id'], 'programmes' => ['saved_by'], 'returns' => ['opened_by'],
-        'return_attempts' => ['recorded_by', 'return_id'], 'return_clearances' => ['recorded_by', 'return_id'], 'return_steps' => ['decided_by', 'return_id'],
+        'return_attempts' => ['recorded_by', 'return_id'], 'return_clearances' => ['recorded_by', 'return_id'],
+        'return_steps' => ['decided_by', 'return_id'],
         'return_measures' => ['recorded_by', 'return_id'], 'sheets' => ['return_id', 'training_session_id'], 'squad_user' => ['user_id'],
         'athlete_user' => ['user_id'], 'links' => ['made_by', 'user_id', 'workspace_id'], 'known_conditions' => ['set_by'],
-        'soreness_reports' => ['link_id', 'reported_by'], 'heights' => ['recorded_by'], 'fixtures' => ['created_by'], 'seasons' => ['created_by', 'squad_id'],
+        'soreness_reports' => ['link_id', 'reported_by'], 'heights' => ['recorded_by'], 'fixtures' => ['created_by'],
+        'seasons' => ['created_by', 'squad_id'],
         'rule_sets' => ['saved_by'], 'limit_shares' => ['set_by'], 'scores' => ['taken_by'], 'ladders' => ['saved_by'],
     ];
 
@@ -44,7 +47,8 @@ return new class extends Migration
             $table->index('athlete_id');
             $table->index('told_by');
         });
-        // Whatever deletes a sheet, its taps stay: SQLite’s way of saying so, since a constraint cannot be changed without copying the table.
+        // Whatever deletes a sheet, its taps stay: SQLite’s way of saying so, since a constraint cannot be changed
+        // without copying the table.
         if (DB::getDriverName() === 'sqlite') {
             DB::unprepared(<<<'SQL'
                 create trigger sheets_with_taps_stay before delete on sheets

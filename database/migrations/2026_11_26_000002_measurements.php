@@ -35,6 +35,9 @@ return new class extends Migration
         Schema::table('squads', fn (Blueprint $table) => $table->dropColumn('floor'));
         Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn('floor'));
         Schema::table('heights', fn (Blueprint $table) => $table->dropColumn(['doubted', 'withdrawn_at', 'withdrawn_by']));
-        Schema::table('skill_marks', fn (Blueprint $table) => $table->dropColumn(['doubted', 'withdrawn_at', 'withdrawn_by', 'recorded_by', 'recorded_at']));
+        Schema::table(
+            'skill_marks',
+            fn (Blueprint $table) => $table->dropColumn(['doubted', 'withdrawn_at', 'withdrawn_by', 'recorded_by', 'recorded_at']),
+        );
     }
 };

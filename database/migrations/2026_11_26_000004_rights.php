@@ -21,8 +21,19 @@ return new class extends Migration
             $table->string('code')->nullable();
         });
         foreach (DB::table('workspaces')->pluck('id') as $club) {
-            $head = DB::table('users')->where('workspace_id', $club)->where('role', 'coach')->whereNull('closed_at')->whereNotIn('id', DB::table('squad_user')->select('user_id'))->orderBy('id')->value('id')
-                ?? DB::table('users')->where('workspace_id', $club)->where('role', 'coach')->whereNull('closed_at')->orderBy('id')->value('id');
+            $head = DB::table('users')
+                ->where('workspace_id', $club)
+                ->where('role', 'coach')
+                ->whereNull('closed_at')
+                ->whereNotIn('id', DB::table('squad_user')->select('user_id'))
+                ->orderBy('id')
+                ->value('id')
+                ?? DB::table('users')
+                    ->where('workspace_id', $club)
+                    ->where('role', 'coach')
+                    ->whereNull('closed_at')
+                    ->orderBy('id')
+                    ->value('id');
             DB::table('workspaces')->where('id', $club)->update(['head_id' => $head]);
         }
     }

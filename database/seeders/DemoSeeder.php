@@ -71,7 +71,12 @@ final class DemoSeeder extends Seeder
 
     private Day $today;
 
-    public function __construct(private readonly Library $library, private readonly RepLog $log, private readonly HealthLog $health, private readonly LoadBook $loads) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly RepLog $log,
+        private readonly HealthLog $health,
+        private readonly LoadBook $loads,
+    ) {}
 
     public function run(): void
     {
@@ -98,35 +103,95 @@ final class DemoSeeder extends Seeder
 
         return [
             // Ready to advance: two weeks of good serves, checked in, nothing sore.
-            ['Mira', 'Okonjo', 17, 'right', [[$serve, 'short', 'line', 20, 0.92, 'toss-behind']], 'marks' => ['float-serve' => [null, 19.0]], 'today' => []],
+            [
+                'Mira',
+                'Okonjo',
+                17,
+                'right',
+                [[$serve, 'short', 'line', 20, 0.92, 'toss-behind']],
+                'marks' => ['float-serve' => [null, 19.0]],
+                'today' => [],
+            ],
             // Near a limit: javelin here, volleyball serves at another club, one arm.
-            ['Tomas', 'Brandvik', 15, 'right', [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']], 'marks' => ['javelin' => [41.0, null]], 'today' => [], 'fill' => 0.96],
+            [
+                'Tomas',
+                'Brandvik',
+                15,
+                'right',
+                [[$javelin, 'three-step', 'five-step', 18, 0.8, 'arm-early']],
+                'marks' => ['javelin' => [41.0, null]],
+                'today' => [],
+                'fill' => 0.96,
+            ],
             // Short of evidence: new on the rung.
             ['Ilse', 'Varga', 13, 'left', [[$serve, 'wall', 'short', 3, 0.85, 'off-centre']], 'today' => []],
             // Not checked in.
             ['Jonah', 'Adeyemi', 16, 'right', [[$block, 'jump-stick', 'block', 16, 0.82, 'drift']], 'today' => null],
             // Reduced: a shoulder that aches a little.
-            ['Yuna', 'Petrovic', 19, 'right', [[$serve, 'line', 'thirds', 24, 0.78, 'off-centre']], 'today' => [['shoulder', 'right', 'muscle', 4]]],
+            [
+                'Yuna',
+                'Petrovic',
+                19,
+                'right',
+                [[$serve, 'line', 'thirds', 24, 0.78, 'off-centre']],
+                'today' => [['shoulder', 'right', 'muscle', 4]],
+            ],
             // None for the landings: a child’s knee; the rest of her may train.
-            ['Noor', 'Haddad', 12, 'right', [[$block, 'stick', 'jump-stick', 15, 0.84, 'one-foot']], 'today' => [['knee', 'left', 'joint', 2]]],
+            [
+                'Noor',
+                'Haddad',
+                12,
+                'right',
+                [[$block, 'stick', 'jump-stick', 15, 0.84, 'one-foot']],
+                'today' => [['knee', 'left', 'joint', 2]],
+            ],
             // Refer: an ankle swelled two days ago and nobody has cleared it.
-            ['Sofie', 'Marchetti', 13, 'left', [[$block, 'block', 'step-block', 14, 0.83, 'drift']], 'today' => [], 'referral' => ['ankle', 'left', 'swelling', 3, 2]],
+            [
+                'Sofie',
+                'Marchetti',
+                13,
+                'left',
+                [[$block, 'block', 'step-block', 14, 0.83, 'drift']],
+                'today' => [],
+                'referral' => ['ankle', 'left', 'swelling', 3, 2],
+            ],
             // Stepping back: the old fault has returned.
             ['Kaito', 'Brennan', 11, 'right', [[$serve, 'pose', 'wall', 22, 0.28, 'low-elbow']], 'today' => []],
             // A weekly step broken by a tournament.
-            ['Dario', 'Nwosu', 28, 'right', [[$serve, 'thirds', 'pace', 21, 0.75, 'toss-behind']], 'today' => [['shoulder', 'right', 'muscle', 2]], 'tournament' => true],
+            [
+                'Dario',
+                'Nwosu',
+                28,
+                'right',
+                [[$serve, 'thirds', 'pace', 21, 0.75, 'toss-behind']],
+                'today' => [['shoulder', 'right', 'muscle', 2]],
+                'tournament' => true,
+            ],
             // Foot of the ladder, eight years old.
             ['Ravi', 'Castellan', 8, 'right', [[$serve, null, 'toss', 25, 0.7, 'toss-high']], 'today' => []],
             // Repeats: not yet good enough.
-            ['Pia', 'Lindgren', 10, 'right', [[$javelin, 'hold', 'kneel', 20, 0.62, 'pulls-down']], 'marks' => ['javelin' => [14.0, null]], 'today' => []],
+            [
+                'Pia',
+                'Lindgren',
+                10,
+                'right',
+                [[$javelin, 'hold', 'kneel', 20, 0.62, 'pulls-down']],
+                'marks' => ['javelin' => [14.0, null]],
+                'today' => [],
+            ],
             // The eldest, left-handed, not checked in; on the way back and waiting for the clearance before full effort.
-            ['Henrike', 'Osei', 41, 'left', [[$javelin, 'five-step', 'lane', 60, 0.86, 'point-out']], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'return' => [
+            ['Henrike', 'Osei', 41, 'left', [
+                [$javelin, 'five-step', 'lane', 60, 0.86, 'point-out'],
+            ], 'marks' => ['javelin' => [33.0, null]], 'today' => null, 'return' => [
                 'programme' => 'throws-distance-first', 'site' => 'elbow', 'opened' => 34, 'stage' => 5, 'cleared' => [33, 4],
                 'attempts' => [[30, 0], [27, 1], [24, 2], [21, 3], [18, 3], [13, 4], [9, 4], [3, 4]],
             ]],
             // On the way back at stage three: one clean pass of two.
-            ['Luca', 'Ferreira', 22, 'right', [[$serve, 'short', 'line', 60, 0.88, 'off-centre']], 'marks' => ['float-serve' => [null, 21.0]], 'today' => [], 'return' => [
-                'programme' => 'serves-effort-first', 'site' => 'shoulder', 'opened' => 12, 'stage' => 2, 'cleared' => [11, 6], 'attempts' => [[8, 0], [5, 1], [2, 2]],
+            ['Luca', 'Ferreira', 22, 'right', [
+                [$serve, 'short', 'line', 60, 0.88, 'off-centre'],
+            ], 'marks' => ['float-serve' => [null, 21.0]], 'today' => [], 'return' => [
+                'programme' => 'serves-effort-first', 'site' => 'shoulder', 'opened' => 12, 'stage' => 2,
+                'cleared' => [11, 6], 'attempts' => [[8, 0], [5, 1], [2, 2]],
             ]],
         ];
     }
@@ -136,7 +201,8 @@ final class DemoSeeder extends Seeder
         $this->workspace = Workspace::query()->create(['name' => 'Saltmarsh Throwing Club', 'timezone' => 'Europe/Lisbon']);
         $this->today = $this->workspace->today();
         $user = fn (string $name, string $login, Role $role): User => User::query()->create([
-            'workspace_id' => $this->workspace->id, 'name' => $name, 'email' => "{$login}@saltmarsh.example", 'password' => 'saltmarsh', 'role' => $role,
+            'workspace_id' => $this->workspace->id, 'name' => $name, 'email' => "{$login}@saltmarsh.example",
+            'password' => 'saltmarsh', 'role' => $role,
         ]);
         $this->coach = $user('Anneke Duarte', 'coach', Role::Coach);
         $this->assistant = $user('Felix Moreau', 'assistant', Role::Assistant);
@@ -144,8 +210,17 @@ final class DemoSeeder extends Seeder
         $this->guardian = $user('Leila Haddad', 'guardian', Role::Guardian);
         $this->grown = $user('Yuna Petrovic', 'athlete', Role::Athlete);
         $this->workspace->update(['head_id' => $this->coach->id]);
-        $this->clinician->update(['invited_by' => $this->coach->id, 'confirmed_at' => Carbon::now()->subDays(70), 'confirmed_by' => $this->coach->id]);
-        $this->squad = Squad::query()->create(['workspace_id' => $this->workspace->id, 'name' => 'Harbour squad', 'rule_set' => 'starter', 'floor' => 'sprung']);
+        $this->clinician->update([
+            'invited_by' => $this->coach->id,
+            'confirmed_at' => Carbon::now()->subDays(70),
+            'confirmed_by' => $this->coach->id,
+        ]);
+        $this->squad = Squad::query()->create([
+            'workspace_id' => $this->workspace->id,
+            'name' => 'Harbour squad',
+            'rule_set' => 'starter',
+            'floor' => 'sprung',
+        ]);
         $this->assistant->squads()->attach($this->squad->id);
     }
 
@@ -170,14 +245,32 @@ final class DemoSeeder extends Seeder
             $this->grown->boundAthletes()->attach($athlete->id);
         }
         DB::table('intakes')->insert([
-            'athlete_id' => $athlete->id, 'sports' => 'Saltmarsh Throwing Club', 'emergency_contact' => $age < 18 ? "A parent of {$given}, 555 01".str_pad((string) $position, 2, '0', STR_PAD_LEFT) : "A friend of {$given}, 555 02".str_pad((string) $position, 2, '0', STR_PAD_LEFT),
-            'consent_record_by' => $age < 16 ? "A parent of {$given}" : "{$given} {$family}", 'consent_record_on' => $this->today->plus(-75)->iso(), 'created_at' => Carbon::now(), 'updated_at' => Carbon::now(),
+            'athlete_id' => $athlete->id, 'sports' => 'Saltmarsh Throwing Club',
+            'emergency_contact' => $age < 18
+                ? "A parent of {$given}, 555 01".str_pad((string) $position, 2, '0', STR_PAD_LEFT)
+                : "A friend of {$given}, 555 02".str_pad((string) $position, 2, '0', STR_PAD_LEFT),
+            'consent_record_by' => $age < 16 ? "A parent of {$given}" : "{$given} {$family}",
+            'consent_record_on' => $this->today->plus(-75)->iso(), 'created_at' => Carbon::now(),
+            'updated_at' => Carbon::now(),
         ]);
         foreach ($given === 'Noor' ? [[84, 148.0], [5, 150.6]] : ($age < 19 ? [[90, 140.0 + $age], [12, 140.6 + $age]] : []) as [$ago, $cm]) {
-            DB::table('heights')->insert(['id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'measured_on' => $this->today->plus(-$ago)->iso(), 'height_cm' => $cm, 'recorded_by' => $this->coach->id, 'recorded_at' => Carbon::now()]);
+            DB::table('heights')->insert([
+                'id' => (string) Str::uuid7(),
+                'athlete_id' => $athlete->id,
+                'measured_on' => $this->today->plus(-$ago)->iso(),
+                'height_cm' => $cm,
+                'recorded_by' => $this->coach->id,
+                'recorded_at' => Carbon::now(),
+            ]);
         }
         foreach ($story['marks'] ?? [] as $skill => [$longest, $speed]) {
-            DB::table('skill_marks')->insert(['athlete_id' => $athlete->id, 'skill' => $skill, 'longest_throw_m' => $longest, 'reference_speed_ms' => $speed, 'measured_on' => $this->today->plus(-75)->iso()]);
+            DB::table('skill_marks')->insert([
+                'athlete_id' => $athlete->id,
+                'skill' => $skill,
+                'longest_throw_m' => $longest,
+                'reference_speed_ms' => $speed,
+                'measured_on' => $this->today->plus(-75)->iso(),
+            ]);
         }
 
         return $athlete;
@@ -235,9 +328,14 @@ final class DemoSeeder extends Seeder
     {
         $day = $this->today->plus(-$daysAgo);
         $decision = $from === null ? null : Decision::query()->create([
-            'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $from, 'action' => 'advance', 'to_rung' => $rung,
-            'evidence' => ['headline' => 'Kept before Augendo', 'criteria' => [['label' => 'Record', 'evidence' => 'carried over from the coach’s notebook']]],
-            'overridden' => [], 'reason' => 'Carried over from the notebook.', 'day' => $day->iso(), 'decided_by' => $this->coach->id, 'decided_at' => Carbon::parse($day->iso()),
+            'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $from,
+            'action' => 'advance', 'to_rung' => $rung,
+            'evidence' => [
+                'headline' => 'Kept before Augendo',
+                'criteria' => [['label' => 'Record', 'evidence' => 'carried over from the coach’s notebook']],
+            ],
+            'overridden' => [], 'reason' => 'Carried over from the notebook.', 'day' => $day->iso(),
+            'decided_by' => $this->coach->id, 'decided_at' => Carbon::parse($day->iso()),
         ]);
         Placement::query()->create([
             'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $rung, 'entered_on' => $day->iso(),
@@ -273,10 +371,12 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    private function report(Athlete $athlete, Day $day, string $time, string $moment, string $site, ?string $side, string $kind, int $score): void
-    {
+    private function report(
+        Athlete $athlete, Day $day, string $time, string $moment, string $site, ?string $side, string $kind, int $score,
+    ): void {
         $this->health->report($athlete, [[
-            'id' => (string) Str::uuid7(), 'at' => $this->at($day, $time), 'moment' => $moment, 'site' => $site, 'side' => $side, 'kind' => $kind, 'score' => $score,
+            'id' => (string) Str::uuid7(), 'at' => $this->at($day, $time), 'moment' => $moment, 'site' => $site,
+            'side' => $side, 'kind' => $kind, 'score' => $score,
         ]], $this->coach);
     }
 
@@ -286,13 +386,18 @@ final class DemoSeeder extends Seeder
         foreach ($this->library->ladder($ladder)->rung($rung)->blocks ?? [] as $dose) {
             if ($dose->reps > 0) {
                 $reps = (int) round($dose->sets * $dose->reps * mt_rand(8, 11) / 10);
-                $this->work($athlete, $day, 'entered', $dose->skill->id, $reps, $dose->effort, $dose->object->id, $dose->surface?->value, $dose->distanceM, $dose->side);
+                $this->work(
+                    $athlete, $day, 'entered', $dose->skill->id, $reps, $dose->effort, $dose->object->id,
+                    $dose->surface?->value, $dose->distanceM, $dose->side,
+                );
             }
         }
     }
 
-    private function work(Athlete $athlete, Day $day, string $source, string $skill, int $reps, float $effort, string $object, ?string $surface, ?float $distanceM, Side $side = Side::Dominant): void
-    {
+    private function work(
+        Athlete $athlete, Day $day, string $source, string $skill, int $reps, float $effort, string $object,
+        ?string $surface, ?float $distanceM, Side $side = Side::Dominant,
+    ): void {
         $item = $this->library->objects()[$object];
         $set = new WorkSet(
             $day, "{$source} {$day->iso()}", $this->library->skills()[$skill], $reps, $effort, $item->implement, $distanceM, null,
@@ -309,7 +414,8 @@ final class DemoSeeder extends Seeder
             ['squad_id' => $this->squad->id, 'held_on' => $day->iso()], ['starts_at' => '17:00', 'title' => 'Evening session'],
         );
         $sheet = Sheet::query()->create([
-            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $ladder, 'ladder_version' => 1,
+            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(),
+            'ladder' => $ladder, 'ladder_version' => 1,
             'rung' => $rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
         ]);
         SheetDesk::open($sheet)->fit();
@@ -321,18 +427,32 @@ final class DemoSeeder extends Seeder
     private function session(Athlete $athlete, string $ladder, string $rung, Day $day, float $rate, string $fault): void
     {
         $sheet = $this->sheet($athlete, $ladder, $rung, $day);
-        $named = array_filter($this->library->ladder($ladder)->rung($sheet->rung)->faults ?? [], fn (Fault $each): bool => ! $each->safety || $each->id === $fault);
+        $named = array_filter(
+            $this->library->ladder($ladder)->rung($sheet->rung)->faults ?? [],
+            fn (Fault $each): bool => ! $each->safety || $each->id === $fault,
+        );
         $faults = array_values(array_map(fn (Fault $each): string => $each->id, $named));
         $clock = Carbon::parse("{$day->iso()} 17:05", $this->workspace->timezone);
         $device = (string) Str::uuid();
         $events = [];
         foreach ($sheet->blocks as $block) {
-            $events = [...$events, ...$this->taps($block, $clock, $device, count($events), $rate, in_array($fault, $faults, true) ? $fault : $faults[0], $faults)];
+            $events = [
+                ...$events,
+                ...$this->taps(
+                    $block, $clock, $device, count($events), $rate,
+                    in_array($fault, $faults, true) ? $fault : $faults[0], $faults,
+                ),
+            ];
         }
         if ($events !== []) {
             $this->log->append($sheet, $events, $this->coach);
         }
-        $sheet->refresh()->update(['state' => 'finished', 'finished_at' => $clock->toIso8601String(), 'minutes' => 55, 'session_rpe' => mt_rand(3, 6)]);
+        $sheet->refresh()->update([
+            'state' => 'finished',
+            'finished_at' => $clock->toIso8601String(),
+            'minutes' => 55,
+            'session_rpe' => mt_rand(3, 6),
+        ]);
     }
 
     /**
@@ -349,7 +469,8 @@ final class DemoSeeder extends Seeder
                 $good = floor($phase + ($done + 1) * $rate) > floor($phase + $done * $rate);
                 $verdict = ! $block->judged ? 'unobserved' : ($good ? 'good' : 'not_good');
                 $events[] = [
-                    'id' => (string) Str::uuid7($clock), 'block_id' => $block->id, 'set_no' => $set + 1, 'kind' => 'rep', 'verdict' => $verdict,
+                    'id' => (string) Str::uuid7($clock), 'block_id' => $block->id, 'set_no' => $set + 1,
+                    'kind' => 'rep', 'verdict' => $verdict,
                     'fault' => $verdict === 'not_good' ? ($done % 3 === 2 ? $faults[$done % count($faults)] : $fault) : null,
                     'side' => $block->side->value, 'effort' => $block->effort, 'distance_m' => $block->distance_m,
                     'at' => $clock->addSeconds(9)->toIso8601String(), 'seq' => $seq + $done, 'device' => $device,
@@ -364,16 +485,26 @@ final class DemoSeeder extends Seeder
     /** The assistant judged the last two sessions along, and saw every so-many-th repetition differently. */
     private function judgedAlong(string $givenName, int $every): void
     {
-        $sheets = Sheet::query()->with(['blocks', 'events'])->whereHas('athlete', fn ($query) => $query->where('given_name', $givenName))->where('state', 'finished')->orderByDesc('held_on')->limit(2)->get();
+        $sheets = Sheet::query()
+            ->with(['blocks', 'events'])
+            ->whereHas('athlete', fn ($query) => $query->where('given_name', $givenName))
+            ->where('state', 'finished')
+            ->orderByDesc('held_on')
+            ->limit(2)
+            ->get();
         foreach ($sheets as $sheet) {
             $device = (string) Str::uuid();
             $fault = $this->library->ladder($sheet->ladder)->rung($sheet->rung)->faults[1] ?? null;
             $along = [];
             foreach (SheetEvents::standing($sheet->events) as $i => $rep) {
-                $verdict = $rep->verdict === 'unobserved' || $i % $every !== 1 ? $rep->verdict : ($rep->verdict === 'good' ? 'not_good' : 'good');
+                $verdict = $rep->verdict === 'unobserved' || $i % $every !== 1
+                    ? $rep->verdict
+                    : ($rep->verdict === 'good' ? 'not_good' : 'good');
                 $along[] = [
-                    'id' => (string) Str::uuid7(Carbon::parse($rep->at)), 'block_id' => $rep->block_id, 'set_no' => $rep->set_no, 'kind' => 'second', 'verdict' => $verdict,
-                    'fault' => $verdict !== 'not_good' ? null : ($verdict === $rep->verdict ? $rep->fault : $fault?->id), 'side' => $rep->side, 'at' => $rep->at, 'seq' => $i, 'device' => $device,
+                    'id' => (string) Str::uuid7(Carbon::parse($rep->at)), 'block_id' => $rep->block_id,
+                    'set_no' => $rep->set_no, 'kind' => 'second', 'verdict' => $verdict,
+                    'fault' => $verdict !== 'not_good' ? null : ($verdict === $rep->verdict ? $rep->fault : $fault?->id),
+                    'side' => $rep->side, 'at' => $rep->at, 'seq' => $i, 'device' => $device,
                 ];
             }
             $this->log->append($sheet, $along, $this->assistant);
@@ -390,21 +521,39 @@ final class DemoSeeder extends Seeder
         $programme = $this->library->programme($way['programme']);
         $load = $this->loads->for([$athlete], $this->today->plus(-$way['opened']))[$athlete->id];
         $return = PlayReturn::query()->create([
-            'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version, 'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
-            'ladder' => $ladder, 'site' => $way['site'], 'side' => $side, 'stage' => $way['stage'], 'usual_week' => $load->record->wholeSeries(Measure::Arm)->sum($this->today->ordinal - $way['opened'] - 28, $this->today->ordinal - $way['opened'] - 1) / 4,
+            'athlete_id' => $athlete->id, 'programme' => $programme->id, 'programme_version' => $programme->version,
+            'definition' => (string) file_get_contents($this->library->path("returns/{$programme->id}.json")),
+            'ladder' => $ladder, 'site' => $way['site'], 'side' => $side, 'stage' => $way['stage'],
+            'usual_week' => $load->record
+                ->wholeSeries(Measure::Arm)
+                ->sum($this->today->ordinal - $way['opened'] - 28, $this->today->ordinal - $way['opened'] - 1) / 4,
             'opened_on' => $this->today->plus(-$way['opened'])->iso(), 'opened_by' => $this->coach->id,
         ]);
         [$ago, $through] = $way['cleared'];
-        ReturnClearance::query()->create(['return_id' => $return->id, 'through_stage' => $through, 'clinician_name' => $this->clinician->name, 'clinician_role' => 'Sports physician', 'document_date' => $this->today->plus(-$ago)->iso(), 'recorded_by' => $this->clinician->id, 'recorded_at' => Carbon::now()->subDays($ago)]);
+        ReturnClearance::query()->create([
+            'return_id' => $return->id,
+            'through_stage' => $through,
+            'clinician_name' => $this->clinician->name,
+            'clinician_role' => 'Sports physician',
+            'document_date' => $this->today->plus(-$ago)->iso(),
+            'recorded_by' => $this->clinician->id,
+            'recorded_at' => Carbon::now()->subDays($ago),
+        ]);
         $own = $this->library->ladder($ladder)->rungs[0]->ownDose();
         foreach ($way['attempts'] as [$ago, $stage]) {
             $day = $this->today->plus(-$ago);
             $given = $programme->stages[$stage];
             $longest = $this->loads->profiles([$athlete], $day)[$athlete->id]->longestThrowM[$own->skill->id] ?? null;
-            $object = $given->object === 'shadow' ? 'nothing' : $this->library->ladder($ladder)->rung('lane')?->ownDose()->object->id ?? 'volleyball';
-            $this->work($athlete, $day, 'entered', $own->skill->id, $given->sets * $given->reps, $given->effort, $object, 'firm', $given->distanceShare === null || $longest === null ? null : $given->distanceShare * $longest);
+            $object = $given->object === 'shadow'
+                ? 'nothing'
+                : $this->library->ladder($ladder)->rung('lane')?->ownDose()->object->id ?? 'volleyball';
+            $this->work(
+                $athlete, $day, 'entered', $own->skill->id, $given->sets * $given->reps, $given->effort, $object,
+                'firm', $given->distanceShare === null || $longest === null ? null : $given->distanceShare * $longest,
+            );
             ReturnAttempt::query()->create([
-                'return_id' => $return->id, 'day' => $day->iso(), 'stage' => $stage, 'completed' => true, 'during' => $stage % 2, 'eased' => false, 'joint_sore' => false, 'red_flag' => false,
+                'return_id' => $return->id, 'day' => $day->iso(), 'stage' => $stage, 'completed' => true,
+                'during' => $stage % 2, 'eased' => false, 'joint_sore' => false, 'red_flag' => false,
                 'morning_entered' => 0, 'recorded_by' => $this->coach->id, 'recorded_at' => Carbon::parse("{$day->iso()} 18:00"),
             ]);
             $this->report($athlete, $day, '16:40', 'before', 'none', null, 'muscle', 0);
@@ -425,7 +574,10 @@ final class DemoSeeder extends Seeder
                 // The dose of today’s rung comes on top of what is filled in.
                 $reps = (int) floor(($share * (float) $state->max - (float) $state->used - 24) / $oneServe);
                 foreach ([1, 3, 5] as $ago) {
-                    $this->work($athlete, $this->today->plus(-$ago), 'other club', 'float-serve', intdiv($reps, 3), 0.75, 'volleyball', 'sprung', 9.0);
+                    $this->work(
+                        $athlete, $this->today->plus(-$ago), 'other club', 'float-serve', intdiv($reps, 3), 0.75,
+                        'volleyball', 'sprung', 9.0,
+                    );
                 }
             }
         }
@@ -443,12 +595,16 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    /** Mira’s weeks up to the thirds of the court: three behind her with a session missed, a match in ten days, handball at school on the same arm. */
+    /**
+     * Mira’s weeks up to the thirds of the court: three behind her with a session missed, a match in ten days, handball
+     * at school on the same arm.
+     */
     private function season(): void
     {
         $mira = Athlete::query()->where('given_name', 'Mira')->firstOrFail();
         $fixture = fn (string $kind, int $ahead, string $title, string $skill, int $reps, string $felt) => Fixture::query()->create([
-            'squad_id' => $this->squad->id, 'athlete_id' => $mira->id, 'kind' => $kind, 'held_on' => $this->today->plus($ahead)->iso(), 'starts_at' => $kind === Fixture::MATCH ? '15:00' : '10:00',
+            'squad_id' => $this->squad->id, 'athlete_id' => $mira->id, 'kind' => $kind,
+            'held_on' => $this->today->plus($ahead)->iso(), 'starts_at' => $kind === Fixture::MATCH ? '15:00' : '10:00',
             'title' => $title, 'doses' => [['skill' => $skill, 'reps' => $reps, 'felt' => $felt]], 'created_by' => $this->coach->id,
         ]);
         $fixture(Fixture::MATCH, 10, 'Home match', 'float-serve', 35, 'hard');
@@ -458,12 +614,26 @@ final class DemoSeeder extends Seeder
         }
         $agreed = [];
         foreach (DB::table('daily_totals')->where('athlete_id', $mira->id)->where('day', '>=', $this->today->plus(-20)->iso())->where('day', '<', $this->today->iso())->groupBy('day')->selectRaw('day, sum(arm) as arm, sum(count_reps) as reps')->orderBy('day')->get() as $row) {
-            $agreed[substr($row->day, 0, 10)] = ['title' => 'From the base line', 'match' => false, 'stage' => null, 'reps' => (int) $row->reps, 'arm' => round(1.06 * $row->arm, 3), 'landings' => 0.0];
+            $agreed[substr($row->day, 0, 10)] = [
+                'title' => 'From the base line',
+                'match' => false,
+                'stage' => null,
+                'reps' => (int) $row->reps,
+                'arm' => round(1.06 * $row->arm, 3),
+                'landings' => 0.0,
+            ];
         }
         foreach ([4, 6, 8, 9] as $ago) {
             $missed = $this->today->plus(-$ago)->iso();
             if (! isset($agreed[$missed])) {
-                $agreed[$missed] = ['title' => 'From the base line', 'match' => false, 'stage' => null, 'reps' => 40, 'arm' => 22.0, 'landings' => 0.0];
+                $agreed[$missed] = [
+                    'title' => 'From the base line',
+                    'match' => false,
+                    'stage' => null,
+                    'reps' => 40,
+                    'arm' => 22.0,
+                    'landings' => 0.0,
+                ];
                 break;
             }
         }
@@ -474,8 +644,10 @@ final class DemoSeeder extends Seeder
             'weekdays' => array_map(fn (int $ahead): int => SeasonAsk::weekday($this->today->ordinal + $ahead), [1, 4, 6]),
         ];
         $season = Season::query()->create([
-            ...$ask, 'athlete_id' => $mira->id, 'squad_id' => $this->squad->id, 'ladder' => 'volleyball-float-serve', 'starts_on' => $this->today->plus(-20)->iso(),
-            'agreed' => $agreed, 'agreed_at' => $this->at($this->today->plus(-20), '18:00'), 'version' => 1, 'created_by' => $this->coach->id,
+            ...$ask, 'athlete_id' => $mira->id, 'squad_id' => $this->squad->id, 'ladder' => 'volleyball-float-serve',
+            'starts_on' => $this->today->plus(-20)->iso(),
+            'agreed' => $agreed, 'agreed_at' => $this->at($this->today->plus(-20), '18:00'), 'version' => 1,
+            'created_by' => $this->coach->id,
         ]);
         app(SeasonDesk::class)->change($season, [...$ask, 'version' => 1], $this->coach);
     }

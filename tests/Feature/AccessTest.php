@@ -139,14 +139,19 @@ final class AccessTest extends TestCase
     ];
 
     /** Opened by a token alone, or by nothing yet. */
-    private const OPEN = ['POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'GET api/link/entry', 'POST api/link/entry'];
+    private const OPEN = [
+        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'GET api/link/entry',
+        'POST api/link/entry',
+    ];
 
     /** Calls that are about the caller's own club, not about one athlete. */
     private const OF_THE_CLUB = ['{person}', '{link}'];
 
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
-        $routes = collect(app('router')->getRoutes()->getRoutes())->filter(fn (Route $route): bool => str_starts_with($route->uri(), 'api/'))
+        $routes = collect(app('router')->getRoutes()->getRoutes())->filter(
+            fn (Route $route): bool => str_starts_with($route->uri(), 'api/'),
+        )
             ->map(fn (Route $route): string => array_values(array_diff($route->methods(), ['HEAD']))[0].' '.$route->uri())->values()->all();
         $this->assertEqualsCanonicalizing([...array_keys(self::ALLOWED), ...self::OPEN], $routes);
 
@@ -156,8 +161,18 @@ final class AccessTest extends TestCase
             $bound[$role->value] = $this->person($role);
             $role->seesSquads() || $bound[$role->value]->boundAthletes()->syncWithoutDetaching($luca->id);
             $strangers[$role->value] = $this->stranger($role);
-            $unbound[$role->value] = User::query()->create(['workspace_id' => $luca->workspace_id, 'name' => 'Not Bound', 'email' => Str::random(8).'@saltmarsh.example', 'password' => 'x', 'role' => $role]);
-            $squad = \App\Models\Squad::query()->create(['workspace_id' => $luca->workspace_id, 'name' => 'Other squad', 'rule_set' => 'starter']);
+            $unbound[$role->value] = User::query()->create([
+                'workspace_id' => $luca->workspace_id,
+                'name' => 'Not Bound',
+                'email' => Str::random(8).'@saltmarsh.example',
+                'password' => 'x',
+                'role' => $role,
+            ]);
+            $squad = \App\Models\Squad::query()->create([
+                'workspace_id' => $luca->workspace_id,
+                'name' => 'Other squad',
+                'rule_set' => 'starter',
+            ]);
             $role->seesSquads() && $unbound[$role->value]->squads()->attach($squad->id);
         }
         foreach (self::ALLOWED as $route => $roles) {
@@ -174,10 +189,22 @@ final class AccessTest extends TestCase
                 }
                 $may = in_array($role, $roles, true);
                 $ofClub = array_filter(self::OF_THE_CLUB, fn (string $part): bool => str_contains($path, $part)) !== [];
-                $this->assertSame($ofClub && ! $may ? 403 : 404, $this->ask($strangers[$role->value], $method, $path, $luca), "{$route} as {$role->value} of another club");
-                $this->assertSame($ofClub && ! $may ? 403 : 404, $this->ask($bound[$role->value], $method, $path, $luca, missing: true), "{$route} as {$role->value}, not there");
+                $this->assertSame(
+                    $ofClub && ! $may ? 403 : 404,
+                    $this->ask($strangers[$role->value], $method, $path, $luca),
+                    "{$route} as {$role->value} of another club",
+                );
+                $this->assertSame(
+                    $ofClub && ! $may ? 403 : 404,
+                    $this->ask($bound[$role->value], $method, $path, $luca, missing: true),
+                    "{$route} as {$role->value}, not there",
+                );
                 if (! $ofClub) {
-                    $this->assertSame(404, $this->ask($unbound[$role->value], $method, $path, $luca), "{$route} as {$role->value} who is not bound to the athlete");
+                    $this->assertSame(
+                        404,
+                        $this->ask($unbound[$role->value], $method, $path, $luca),
+                        "{$route} as {$role->value} who is not bound to the athlete",
+                    );
                 }
             }
         }
@@ -185,24 +212,38 @@ final class AccessTest extends TestCase
 
     public function test_another_clubs_record_is_answered_like_one_that_is_not_there(): void
     {
-        $theirs = $this->actingAs($this->stranger(Role::Coach))->getJson('/api/athletes/'.$this->athlete('Mira')->id)->assertNotFound()->json();
+        $theirs = $this
+            ->actingAs($this->stranger(Role::Coach))
+            ->getJson('/api/athletes/'.$this->athlete('Mira')->id)
+            ->assertNotFound()
+            ->json();
         $this->assertSame($theirs, $this->getJson('/api/athletes/'.Str::uuid7())->assertNotFound()->json());
     }
 
     public function test_lists_hold_only_who_one_may_see(): void
     {
-        $names = fn (Role $role): array => collect($this->actingAs($this->person($role))->getJson('/api/today')->json('rows'))->pluck('athlete.given_name')->all();
+        $names = fn (Role $role): array => collect(
+            $this->actingAs($this->person($role))->getJson('/api/today')->json('rows'),
+        )->pluck('athlete.given_name')->all();
         $this->assertCount(13, $names(Role::Coach));
         $this->assertSame(['Noor'], $names(Role::Guardian));
         $this->assertSame(['Yuna'], $names(Role::Athlete));
         $this->assertSame(['Yuna', 'Noor', 'Sofie', 'Henrike', 'Luca'], $names(Role::Clinician));
-        $this->assertSame(['Noor'], collect($this->actingAs($this->person(Role::Guardian))->getJson('/api/roll-call')->json('rows'))->pluck('athlete.given_name')->all());
+        $this->assertSame(
+            ['Noor'],
+            collect(
+                $this->actingAs($this->person(Role::Guardian))->getJson('/api/roll-call')->json('rows'),
+            )->pluck('athlete.given_name')->all(),
+        );
         $this->assertSame([], $this->getJson('/api/returns')->json());
     }
 
     public function test_signing_in_is_slowed_down_after_ten_wrong_tries_and_refused_to_a_closed_account(): void
     {
-        $try = fn (string $password, string $who = 'coach') => $this->postJson('/api/sign-in', ['email' => "{$who}@saltmarsh.example", 'password' => $password]);
+        $try = fn (string $password, string $who = 'coach') => $this->postJson(
+            '/api/sign-in',
+            ['email' => "{$who}@saltmarsh.example", 'password' => $password],
+        );
         $try('saltmarsh')->assertOk()->assertJsonPath('role', 'coach');
         $this->postJson('/api/people/'.$this->person(Role::Assistant)->id.'/close')->assertOk();
         $this->postJson('/api/sign-out')->assertNoContent();
@@ -220,14 +261,21 @@ final class AccessTest extends TestCase
         $id = fn (string $there): string => $missing ? (string) Str::uuid7() : $there;
         $return = PlayReturn::with('attempts')->where('athlete_id', $athlete->id)->firstOrFail();
         $path = strtr($path, [
-            '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id), '{limit}' => 'arm-week:19-120:dominant',
-            '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id, '{report}' => $id(\App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id),
+            '{athlete}' => $id($athlete->id), '{sheet}' => $id($this->sheetOf($athlete->given_name)->id),
+            '{limit}' => 'arm-week:19-120:dominant',
+            '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id,
+            '{report}' => $id(
+                \App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id,
+            ),
             '{id}' => str_contains($path, '{id}') ? $this->measured($path, $athlete, $missing) : '',
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
-            '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '', '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
-            '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(), '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
+            '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '',
+            '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
+            '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(),
+            '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
             '{squad}' => $missing ? '999999' : (string) $athlete->squads()->firstOrFail()->id,
-            '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id, '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
+            '{person}' => $missing ? '999999' : (string) $this->person(Role::Guardian)->id,
+            '{link}' => $missing ? '999999' : (str_contains($path, '{link}') ? (string) $this->link($athlete) : ''),
         ]);
         if ($user !== null) {
             $this->actingAs($user);
@@ -239,7 +287,12 @@ final class AccessTest extends TestCase
 
     private function measured(string $path, Athlete $athlete, bool $missing): string
     {
-        $row = ['athlete_id' => $athlete->id, 'measured_on' => $this->coach()->workspace->today()->iso(), 'recorded_by' => $this->coach()->id, 'recorded_at' => now()];
+        $row = [
+            'athlete_id' => $athlete->id,
+            'measured_on' => $this->coach()->workspace->today()->iso(),
+            'recorded_by' => $this->coach()->id,
+            'recorded_at' => now(),
+        ];
         if (str_contains($path, '/heights/')) {
             $id = (string) Str::uuid7();
             $missing || \Illuminate\Support\Facades\DB::table('heights')->insert([...$row, 'id' => $id, 'height_cm' => 180.0]);
@@ -247,26 +300,57 @@ final class AccessTest extends TestCase
             return $id;
         }
 
-        return $missing ? '999999' : (string) \Illuminate\Support\Facades\DB::table('skill_marks')->insertGetId([...$row, 'skill' => 'float-serve', 'reference_speed_ms' => 20.0]);
+        return $missing
+            ? '999999'
+            : (string) \Illuminate\Support\Facades\DB::table('skill_marks')->insertGetId([
+                ...$row,
+                'skill' => 'float-serve',
+                'reference_speed_ms' => 20.0,
+            ]);
     }
 
     private function logged(Athlete $athlete): string
     {
-        app(\App\Records\WorkLog::class)->add($athlete, ['id' => $id = (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'home', 'skill' => 'pass', 'reps' => 1, 'felt' => 'easy', 'distance_m' => null, 'side' => 'dominant'], $this->coach());
+        app(\App\Records\WorkLog::class)->add(
+            $athlete,
+            [
+                'id' => $id = (string) Str::uuid7(),
+                'day' => $this->coach()->workspace->today()->iso(),
+                'source' => 'home',
+                'skill' => 'pass',
+                'reps' => 1,
+                'felt' => 'easy',
+                'distance_m' => null,
+                'side' => 'dominant',
+            ],
+            $this->coach(),
+        );
 
         return $id;
     }
 
     private function fixture(Athlete $athlete): string
     {
-        return \App\Models\Fixture::query()->create(['squad_id' => $athlete->squads()->firstOrFail()->id, 'athlete_id' => $athlete->id, 'kind' => 'match', 'held_on' => $this->coach()->workspace->today()->plus(3)->iso(), 'starts_at' => '15:00', 'title' => 'Match', 'doses' => [], 'created_by' => $this->coach()->id])->id;
+        return \App\Models\Fixture::query()->create([
+            'squad_id' => $athlete->squads()->firstOrFail()->id,
+            'athlete_id' => $athlete->id,
+            'kind' => 'match',
+            'held_on' => $this->coach()->workspace->today()->plus(3)->iso(),
+            'starts_at' => '15:00',
+            'title' => 'Match',
+            'doses' => [],
+            'created_by' => $this->coach()->id,
+        ])->id;
     }
 
     private function season(Athlete $athlete): string
     {
         return \App\Models\Season::query()->firstOrCreate(['athlete_id' => $athlete->id, 'ladder' => 'volleyball-float-serve'], [
-            'squad_id' => $athlete->squads()->firstOrFail()->id, 'goal_rung' => null, 'starts_on' => $this->coach()->workspace->today()->iso(), 'goal_on' => $this->coach()->workspace->today()->plus(10)->iso(),
-            'weekdays' => [2], 'moves' => [], 'off' => [], 'agreed' => [], 'agreed_at' => now()->toIso8601String(), 'created_by' => $this->coach()->id,
+            'squad_id' => $athlete->squads()->firstOrFail()->id, 'goal_rung' => null,
+            'starts_on' => $this->coach()->workspace->today()->iso(),
+            'goal_on' => $this->coach()->workspace->today()->plus(10)->iso(),
+            'weekdays' => [2], 'moves' => [], 'off' => [], 'agreed' => [], 'agreed_at' => now()->toIso8601String(),
+            'created_by' => $this->coach()->id,
         ])->id;
     }
 

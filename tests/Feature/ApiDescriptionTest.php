@@ -36,8 +36,15 @@ final class ApiDescriptionTest extends TestCase
 
     public function test_what_a_link_opens_is_as_described(): void
     {
-        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete('Noor')->id}/links", ['label' => 'phone'])->json('token');
-        $this->assertDescribed($this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertOk(), ['$ref' => '#/components/schemas/CheckInPageView'], 'check-in');
+        $token = $this
+            ->actingAs($this->coach())
+            ->postJson("/api/athletes/{$this->athlete('Noor')->id}/links", ['label' => 'phone'])
+            ->json('token');
+        $this->assertDescribed(
+            $this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertOk(),
+            ['$ref' => '#/components/schemas/CheckInPageView'],
+            'check-in',
+        );
     }
 
     public function test_every_error_is_a_problem_with_a_place(): void
@@ -45,10 +52,14 @@ final class ApiDescriptionTest extends TestCase
         $mira = $this->athlete('Mira');
         $answers = [
             401 => $this->getJson('/api/today'), 404 => $this->actingAs($this->coach())->getJson('/api/athletes/none'),
-            422 => $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [['score' => 99]]]), 409 => $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => -1]),
+            422 => $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [['score' => 99]]]),
+            409 => $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => -1]),
         ];
         foreach ($answers as $status => $answer) {
-            $answer->assertStatus($status)->assertHeader('Content-Type', 'application/problem+json')->assertJsonStructure(['title', 'status', 'detail', 'errors'])->assertJsonPath('status', $status);
+            $answer->assertStatus($status)
+                ->assertHeader('Content-Type', 'application/problem+json')
+                ->assertJsonStructure(['title', 'status', 'detail', 'errors'])
+                ->assertJsonPath('status', $status);
             $this->assertNotSame('', $answer->json('title'));
         }
         $this->assertArrayHasKey('reports.0.score', $answers[422]->json('errors'));
@@ -60,12 +71,20 @@ final class ApiDescriptionTest extends TestCase
 
         $season = Season::query()->where('athlete_id', $this->athlete('Mira')->id)->firstOrFail();
 
-        return strtr($path, ['{ladder}' => 'racket-serve', '{season}' => $season->id, '{day}' => $this->coach()->workspace->today()->plus(-2)->iso(), '{session}' => $this->sheetOf($name)->training_session_id,
+        return strtr($path, ['{ladder}' => 'racket-serve', '{season}' => $season->id, '{day}' => $this->coach()->workspace->today()->plus(
+            -2,
+        )->iso(), '{session}' => $this->sheetOf(
+            $name,
+        )->training_session_id,
             '{athlete}' => $this->athlete($name)->id, '{sheet}' => $this->sheetOf($name)->id, '{return}' => $return->id,
-            '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id'] ?? 'arm-week:17-18:dominant',
+            '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id']
+                ?? 'arm-week:17-18:dominant',
         ]).match (true) {
             str_ends_with($path, '/headroom') => '?skill=javelin',
-            str_ends_with($path, '/what-if') => '?skill=javelin&reps=16&effort=0.8&distance_m=20&day='.$this->coach()->workspace->today()->iso(),
+            str_ends_with($path, '/what-if') => '?skill=javelin&reps=16&effort=0.8&distance_m=20&day='.$this
+                ->coach()->workspace
+                ->today()
+                ->iso(),
             default => '',
         };
     }
@@ -75,7 +94,10 @@ final class ApiDescriptionTest extends TestCase
     {
         $root = ['components' => ['schemas' => array_map($this->strict(...), $this->description()['components']['schemas'])]] + $schema;
         $result = (new Validator)->setMaxErrors(5)->validate(json_decode((string) $answer->getContent()), (string) json_encode($root));
-        $this->assertTrue($result->isValid(), "{$where}: ".($result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()))));
+        $this->assertTrue(
+            $result->isValid(),
+            "{$where}: ".($result->isValid() ? '' : json_encode((new ErrorFormatter)->format($result->error()))),
+        );
     }
 
     /**
@@ -101,7 +123,9 @@ final class ApiDescriptionTest extends TestCase
             return $schema;
         }
 
-        return ['anyOf' => [['type' => 'null'], isset($schema['allOf'][0]) && count($schema['allOf']) === 1 ? $schema['allOf'][0] : $schema]];
+        return [
+            'anyOf' => [['type' => 'null'], isset($schema['allOf'][0]) && count($schema['allOf']) === 1 ? $schema['allOf'][0] : $schema],
+        ];
     }
 
     /** @return array<string, mixed> */

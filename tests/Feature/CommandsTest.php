@@ -17,13 +17,27 @@ final class CommandsTest extends TestCase
 {
     public function test_the_evaluator_answers_line_by_line_and_one_bad_case_stops_nothing(): void
     {
-        $example = fn (string $name): object => json_decode((string) file_get_contents(base_path("core/tests/examples/{$name}.json")), flags: JSON_THROW_ON_ERROR);
+        $example = fn (string $name): object => json_decode(
+            (string) file_get_contents(base_path("core/tests/examples/{$name}.json")),
+            flags: JSON_THROW_ON_ERROR,
+        );
         $cases = [json_encode($example('gate-advance')->case), '{"kind": "gate"', json_encode($example('return-sore-next-morning')->case)];
-        $process = new Process([PHP_BINARY, 'artisan', 'augendo:evaluate'], base_path(), ['DB_DATABASE' => '/nowhere/at-all.sqlite', 'APP_ENV' => 'production'], implode("\n", $cases)."\n");
+        $process = new Process(
+            [PHP_BINARY, 'artisan', 'augendo:evaluate'],
+            base_path(),
+            ['DB_DATABASE' => '/nowhere/at-all.sqlite', 'APP_ENV' => 'production'],
+            implode("\n", $cases)."\n",
+        );
         $process->run();
         $this->assertSame(1, $process->getExitCode(), $process->getErrorOutput());
-        $answers = array_map(fn (string $line): array => json_decode($line, true, flags: JSON_THROW_ON_ERROR), explode("\n", trim($process->getOutput())));
-        $this->assertSame(['advance', 'invalid_json', $example('return-sore-next-morning')->answer->action], [$answers[0]['decision'], $answers[1]['error']['code'], $answers[2]['action']]);
+        $answers = array_map(
+            fn (string $line): array => json_decode($line, true, flags: JSON_THROW_ON_ERROR),
+            explode("\n", trim($process->getOutput())),
+        );
+        $this->assertSame(
+            ['advance', 'invalid_json', $example('return-sore-next-morning')->answer->action],
+            [$answers[0]['decision'], $answers[1]['error']['code'], $answers[2]['action']],
+        );
 
         $process = new Process([PHP_BINARY, 'artisan', 'augendo:evaluate', 'no-such-file'], base_path());
         $this->assertSame(2, $process->run());
@@ -33,7 +47,9 @@ final class CommandsTest extends TestCase
     {
         config(['database.connections.other' => ['driver' => 'sqlite', 'database' => ':memory:', 'foreign_key_constraints' => true]]);
         $this->artisan('migrate', ['--database' => 'other', '--force' => true])->assertSuccessful();
-        $tables = fn (): array => array_values(array_diff(Schema::connection('other')->getTableListing(schemaQualified: false), ['migrations', 'sqlite_sequence']));
+        $tables = fn (): array => array_values(
+            array_diff(Schema::connection('other')->getTableListing(schemaQualified: false), ['migrations', 'sqlite_sequence']),
+        );
         $this->assertContains('rep_events', $tables());
         $this->artisan('migrate:rollback', ['--database' => 'other', '--force' => true])->assertSuccessful();
         $this->assertSame([], $tables());
@@ -46,7 +62,11 @@ final class CommandsTest extends TestCase
         $live = "{$folder}/live.sqlite";
         touch($live);
         $run = function (string ...$arguments) use ($live): array {
-            $process = new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['DB_DATABASE' => $live, 'APP_ENV' => 'production']);
+            $process = new Process(
+                [PHP_BINARY, 'artisan', ...$arguments],
+                base_path(),
+                ['DB_DATABASE' => $live, 'APP_ENV' => 'production'],
+            );
 
             return [$process->run(), $process->getOutput().$process->getErrorOutput()];
         };
@@ -70,11 +90,20 @@ final class CommandsTest extends TestCase
         // Somebody erased since the copy was made does not come back with it.
         $person = '0198aaaa-0000-7000-8000-000000000001';
         $copy = new PDO("sqlite:{$folder}/kept.sqlite");
-        $copy->exec("insert into athletes (id, workspace_id, given_name, family_name, throwing_side) values ('{$person}', 1, 'Known', 'Person', 'right')");
-        $copy->exec("insert into heights (id, athlete_id, measured_on, height_cm, recorded_by, recorded_at) select '{$person}', '{$person}', '2026-01-01', 150, 1, '2026-01-01' where exists (select 1 from users)");
+        $copy->exec(
+            "insert into athletes (id, workspace_id, given_name, family_name, throwing_side) values ('{$person}', 1, 'Known', 'Person', 'right')",
+        );
+        $copy->exec(
+            "insert into heights (id, athlete_id, measured_on, height_cm, recorded_by, recorded_at) select '{$person}', '{$person}', '2026-01-01', 150, 1, '2026-01-01' where exists (select 1 from users)",
+        );
         file_put_contents("{$folder}/erasures.ndjson", '{"athlete":"'.$person.'","erased_on":"2026-11-26"}'."\n".'{"athlete":"cut o');
         $this->assertSame(0, $run('augendo:restore', "{$folder}/kept.sqlite")[0]);
-        $this->assertSame('Erased athlete', (new PDO("sqlite:{$live}"))->query("select given_name || ' ' || family_name from athletes where id = '{$person}'")->fetchColumn());
+        $this->assertSame(
+            'Erased athlete',
+            (new PDO("sqlite:{$live}"))->query(
+                "select given_name || ' ' || family_name from athletes where id = '{$person}'",
+            )->fetchColumn(),
+        );
         // Of a newer Augendo, of somebody else, not holding together: said in plain words, before anything is touched.
         foreach (['insert into migrations (migration, batch) values (\'2099_01_01_000001_later\', 9)' => 'newer Augendo', 'drop table rep_events' => 'not one of Augendo', 'pragma foreign_keys = off; insert into squads (workspace_id, name, rule_set) values (77, \'x\', \'starter\')' => 'hold together'] as $harm => $said) {
             copy("{$folder}/kept.sqlite", "{$folder}/harmed.sqlite");
@@ -111,7 +140,11 @@ final class CommandsTest extends TestCase
         $live = "{$folder}/live.sqlite";
         touch($live);
         $run = function (string ...$arguments) use ($live): array {
-            $process = new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['DB_DATABASE' => $live, 'APP_ENV' => 'production', 'QUEUE_CONNECTION' => 'database']);
+            $process = new Process(
+                [PHP_BINARY, 'artisan', ...$arguments],
+                base_path(),
+                ['DB_DATABASE' => $live, 'APP_ENV' => 'production', 'QUEUE_CONNECTION' => 'database'],
+            );
 
             return [$process->run(), $process->getOutput().$process->getErrorOutput()];
         };
@@ -130,23 +163,44 @@ final class CommandsTest extends TestCase
         $this->assertSame(1, $code);
         $this->assertStringContainsString('What was there is as it was', $said);
         $this->assertStringNotContainsString('#0 ', $said);
-        $this->assertSame(0, (int) $db->query("select count(*) from pragma_table_info('workspaces') where name = 'head_id'")->fetchColumn(), 'the first half of it is undone');
+        $this->assertSame(
+            0,
+            (int) $db->query("select count(*) from pragma_table_info('workspaces') where name = 'head_id'")->fetchColumn(),
+            'the first half of it is undone',
+        );
         $this->assertFileExists("{$folder}/backups/before-update-0001.sqlite");
         $db->exec('alter table users drop column code');
         $db->exec('drop table workspaces_half');
         $this->assertSame([0, $before], [0, $tables()]);
         $this->assertSame(0, $run('augendo:update')[0]);
-        $this->assertSame([$whole, $last], [$tables(), $db->query('select migration from migrations order by id desc limit 1')->fetchColumn()]);
+        $this->assertSame(
+            [$whole, $last],
+            [$tables(), $db->query('select migration from migrations order by id desc limit 1')->fetchColumn()],
+        );
     }
 
     public function test_a_club_of_ones_own_starts_with_a_link_to_a_password(): void
     {
-        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'coach@saltmarsh.example'])->expectsOutputToContain('Nothing was made')->assertFailed();
-        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Mars'])->assertFailed();
+        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'coach@saltmarsh.example'])
+            ->expectsOutputToContain('Nothing was made')
+            ->assertFailed();
+        $this->artisan(
+            'augendo:club',
+            ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Mars'],
+        )->assertFailed();
         $this->withoutMockingConsoleOutput();
-        $this->assertSame(0, $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Europe/Paris']));
+        $this->assertSame(
+            0,
+            $this->artisan(
+                'augendo:club',
+                ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'ada@hill.example', '--timezone' => 'Europe/Paris'],
+            ),
+        );
         preg_match('/join#(\S+)/', Artisan::output(), $found);
-        $this->withHeader('X-Link-Token', $found[1])->postJson('/api/link/entry', ['password' => 'a long password'])->assertOk()->assertJsonPath('workspace', 'Hill Club');
+        $this->withHeader('X-Link-Token', $found[1])
+            ->postJson('/api/link/entry', ['password' => 'a long password'])
+            ->assertOk()
+            ->assertJsonPath('workspace', 'Hill Club');
         $this->getJson('/api/people')->assertOk()->assertJsonCount(1, 'people')->assertJsonPath('athletes', []);
     }
 }

@@ -14,7 +14,12 @@ final class DatabaseTest extends TestCase
     public function test_a_transaction_holds_the_write_lock_from_its_first_statement(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'augendo');
-        $open = fn (): \PDO => (new ImmediateConnector)->connect(['database' => $file, 'options' => [], 'busy_timeout' => 0, 'journal_mode' => 'wal']);
+        $open = fn (): \PDO => (new ImmediateConnector)->connect([
+            'database' => $file,
+            'options' => [],
+            'busy_timeout' => 0,
+            'journal_mode' => 'wal',
+        ]);
         [$one, $two] = [$open(), $open()];
         $one->exec('create table counts (n integer)');
         $one->exec('insert into counts values (1)');

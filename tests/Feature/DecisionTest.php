@@ -21,7 +21,10 @@ final class DecisionTest extends TestCase
         $this->assertSame(['line', 'thirds'], [$decision->rung, $decision->to_rung]);
         $this->assertCount(10, $decision->evidence['criteria']);
         $this->assertSame('thirds', Placement::query()->where('athlete_id', $mira->id)->orderByDesc('entered_at')->value('rung'));
-        $this->assertSame(['thirds'], $mira->sheets()->where('held_on', '>', $this->coach()->workspace->today()->iso())->distinct()->pluck('rung')->all());
+        $this->assertSame(
+            ['thirds'],
+            $mira->sheets()->where('held_on', '>', $this->coach()->workspace->today()->iso())->distinct()->pluck('rung')->all(),
+        );
 
         // The same decision sent again is the same decision; another on the old rung is stale.
         $this->decide('Mira', 'advance', ['id' => $id, 'rung' => 'line'])->assertOk();
@@ -39,7 +42,10 @@ final class DecisionTest extends TestCase
         $this->assertSame(['mechanics'], Decision::query()->where('rung', 'kneel')->latest('decided_at')->firstOrFail()->overridden);
         // Not checked in, a sore knee, an open referral: nobody passes over these.
         foreach (['Jonah' => 'today’s word', 'Noor' => 'today’s word', 'Sofie' => 'clearance'] as $name => $firm) {
-            $answer = $this->decide($name, 'advance', ['reason' => 'I am the coach and I say so, today.'])->assertStatus(422)->assertJsonPath('title', 'Not yet');
+            $answer = $this
+                ->decide($name, 'advance', ['reason' => 'I am the coach and I say so, today.'])
+                ->assertStatus(422)
+                ->assertJsonPath('title', 'Not yet');
             $this->assertStringContainsString($firm, $answer->json('detail'));
         }
     }
@@ -47,7 +53,10 @@ final class DecisionTest extends TestCase
     public function test_stepping_back_starts_the_evidence_anew(): void
     {
         $this->decide('Kaito', 'step_back')->assertOk();
-        $this->assertSame('pose', Placement::query()->where('athlete_id', $this->athlete('Kaito')->id)->orderByDesc('entered_at')->value('rung'));
+        $this->assertSame(
+            'pose',
+            Placement::query()->where('athlete_id', $this->athlete('Kaito')->id)->orderByDesc('entered_at')->value('rung'),
+        );
         $this->decide('Ravi', 'step_back')->assertStatus(422)->assertJsonPath('title', 'Foot of the ladder');
     }
 
@@ -58,7 +67,8 @@ final class DecisionTest extends TestCase
         $ladder = $this->actingAs($this->coach())->getJson("/api/athletes/{$athlete->id}")->json('ladders.0');
 
         return $this->postJson("/api/athletes/{$athlete->id}/decisions", [
-            'id' => (string) Str::uuid7(), 'ladder' => $ladder['id'], 'rung' => $ladder['current'], 'action' => $action, 'reason' => null, ...$with,
+            'id' => (string) Str::uuid7(), 'ladder' => $ladder['id'], 'rung' => $ladder['current'], 'action' => $action,
+            'reason' => null, ...$with,
         ]);
     }
 }

@@ -25,7 +25,9 @@ final class HandOutTest extends TestCase
         foreach (['Mira', 'Ilse', 'Kaito', 'Yuna', 'Pia', 'Noor', 'Sofie', 'Tomas', 'Ravi'] as $name) {
             $athlete = $this->athlete($name);
             $card = $this->getJson("/api/athletes/{$athlete->id}/homework")->assertOk();
-            $sessions = collect((new AthleteDay($athlete, $today))->load->plans)->map(fn ($set): string => Day::fromOrdinal($set->day)->iso())->all();
+            $sessions = collect((new AthleteDay($athlete, $today))->load->plans)->map(
+                fn ($set): string => Day::fromOrdinal($set->day)->iso(),
+            )->all();
             foreach ($card->json('days') as $day) {
                 $given++;
                 $this->assertGreaterThan($today->iso(), $day['date']);
@@ -41,7 +43,10 @@ final class HandOutTest extends TestCase
         $this->assertGreaterThan(5, $given);
         // On the way back nothing is done alone; nobody lands alone; no javelin leaves a hand alone.
         $this->getJson("/api/athletes/{$this->athlete('Luca')->id}/homework")->assertJsonPath('days', []);
-        $this->assertStringNotContainsString('avelin 600', json_encode($this->getJson("/api/athletes/{$this->athlete('Tomas')->id}/homework")->json('days')));
+        $this->assertStringNotContainsString(
+            'avelin 600',
+            json_encode($this->getJson("/api/athletes/{$this->athlete('Tomas')->id}/homework")->json('days')),
+        );
     }
 
     public function test_the_calendar_says_when_and_names_nobody(): void
@@ -49,7 +54,11 @@ final class HandOutTest extends TestCase
         $token = $this->actingAs($this->coach())->postJson('/api/me/calendar-link')->assertOk()->json('token');
         app('auth')->forgetGuards();
         $this->flushSession();
-        $text = (string) $this->get("/calendar/{$token}.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $text = (string) $this
+            ->get("/calendar/{$token}.ics")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
+            ->getContent();
         $calendar = Reader::read($text);
         $this->assertInstanceOf(VCalendar::class, $calendar);
         $this->assertSame([], $calendar->validate());
@@ -63,8 +72,15 @@ final class HandOutTest extends TestCase
             $this->assertStringNotContainsString($private, $text);
         }
         // Seventeen o’clock in the club’s own zone, whatever zone the reader is in.
-        $session = array_values(array_filter($events, fn (VEvent $event): bool => str_starts_with((string) $event->SUMMARY, 'Evening session')))[0];
-        $this->assertSame('17:00', \DateTimeImmutable::createFromInterface($session->DTSTART->getDateTime())->setTimezone(new \DateTimeZone($this->coach()->workspace->timezone))->format('H:i'));
+        $session = array_values(
+            array_filter($events, fn (VEvent $event): bool => str_starts_with((string) $event->SUMMARY, 'Evening session')),
+        )[0];
+        $this->assertSame(
+            '17:00',
+            \DateTimeImmutable::createFromInterface($session->DTSTART->getDateTime())->setTimezone(
+                new \DateTimeZone($this->coach()->workspace->timezone),
+            )->format('H:i'),
+        );
 
         $new = $this->actingAs($this->coach())->postJson('/api/me/calendar-link')->json('token');
         $this->get("/calendar/{$token}.ics")->assertNotFound();
@@ -73,7 +89,11 @@ final class HandOutTest extends TestCase
         $this->assertSame(2, Link::query()->where('purpose', Link::CALENDAR)->count());
 
         $guardian = $this->actingAs($this->person(Role::Guardian))->postJson('/api/me/calendar-link')->assertOk()->json('token');
-        $this->assertStringNotContainsString('Home match', (string) $this->get("/calendar/{$guardian}.ics")->assertOk()->getContent(), 'a match of another athlete');
+        $this->assertStringNotContainsString(
+            'Home match',
+            (string) $this->get("/calendar/{$guardian}.ics")->assertOk()->getContent(),
+            'a match of another athlete',
+        );
         $this->person(Role::Guardian)->update(['closed_at' => now()]);
         $this->get("/calendar/{$guardian}.ics")->assertNotFound();
     }
@@ -83,7 +103,17 @@ final class HandOutTest extends TestCase
         $this->actingAs($this->coach());
         $squad = $this->athlete('Tomas')->squads()->firstOrFail();
         $day = $this->coach()->workspace->today()->plus(9)->iso();
-        $this->postJson("/api/squads/{$squad->id}/sessions", ['day' => $day, 'starts_at' => '17:00', 'title' => 'Short one', 'minutes' => 30, 'ladders' => ['javelin-throw'], 'objects' => ['ball-javelin-400']])->assertOk();
+        $this->postJson(
+            "/api/squads/{$squad->id}/sessions",
+            [
+                'day' => $day,
+                'starts_at' => '17:00',
+                'title' => 'Short one',
+                'minutes' => 30,
+                'ladders' => ['javelin-throw'],
+                'objects' => ['ball-javelin-400'],
+            ],
+        )->assertOk();
         $sheets = \App\Models\Sheet::query()->where('held_on', $day)->with('blocks')->get();
         $this->assertNotEmpty($sheets);
         $this->assertSame(['javelin-throw'], $sheets->pluck('ladder')->unique()->all());
@@ -98,6 +128,9 @@ final class HandOutTest extends TestCase
             }
         }
         $this->assertStringContainsString('at hand', $words);
-        $this->postJson("/api/squads/{$squad->id}/sessions", ['day' => $day, 'starts_at' => '17:00', 'title' => 'x', 'objects' => ['no-such']])->assertStatus(422);
+        $this->postJson(
+            "/api/squads/{$squad->id}/sessions",
+            ['day' => $day, 'starts_at' => '17:00', 'title' => 'x', 'objects' => ['no-such']],
+        )->assertStatus(422);
     }
 }

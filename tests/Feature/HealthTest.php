@@ -17,16 +17,28 @@ final class HealthTest extends TestCase
         $sheet = $this->sheetOf('Mira');
         $report = $this->report('shoulder', 'right', 'muscle', 3);
         $before = (int) $sheet->blocks()->sum('reps');
-        $send = fn () => $this->actingAs($this->coach())->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$report]])->assertOk();
+        $send = fn () => $this
+            ->actingAs($this->coach())
+            ->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$report]])
+            ->assertOk();
         $send()->assertJsonPath('word', 'reduced');
         $after = (int) $sheet->refresh()->blocks()->sum('reps');
         $this->assertLessThan($before, $after);
-        $this->assertStringContainsString('arm reduced today', collect($this->getJson("/api/sheets/{$sheet->id}")->json('blocks'))->pluck('trims')->flatten()->implode(' '));
+        $this->assertStringContainsString(
+            'arm reduced today',
+            collect($this->getJson("/api/sheets/{$sheet->id}")->json('blocks'))->pluck('trims')->flatten()->implode(' '),
+        );
 
         $send();
         $this->assertSame(1, SorenessReport::query()->whereKey($report['id'])->count(), 'Sent twice, kept once.');
-        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'numb', 2)]])->assertOk()->assertJsonPath('word', 'refer');
-        $this->assertSame(0, (int) $sheet->refresh()->blocks()->where('reps', '>', 0)->get()->filter(fn ($block): bool => $block->judged)->count());
+        $this->postJson(
+            "/api/athletes/{$sheet->athlete_id}/reports",
+            ['reports' => [$this->report('shoulder', 'right', 'numb', 2)]],
+        )->assertOk()->assertJsonPath('word', 'refer');
+        $this->assertSame(
+            0,
+            (int) $sheet->refresh()->blocks()->where('reps', '>', 0)->get()->filter(fn ($block): bool => $block->judged)->count(),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -44,7 +56,10 @@ final class HealthTest extends TestCase
     #[DataProvider('badReports')]
     public function test_a_report_that_cannot_be_is_refused_with_the_field(array $broken, string $field): void
     {
-        $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete('Mira')->id}/reports", ['reports' => [$broken + $this->report('knee', 'left', 'joint', 2)]])
+        $this->actingAs($this->coach())->postJson(
+            "/api/athletes/{$this->athlete('Mira')->id}/reports",
+            ['reports' => [$broken + $this->report('knee', 'left', 'joint', 2)]],
+        )
             ->assertStatus(422)->assertJsonStructure(['errors' => ["reports.0.{$field}"]]);
     }
 
@@ -54,10 +69,13 @@ final class HealthTest extends TestCase
         $show = fn () => $this->getJson("/api/athletes/{$sofie->id}")->assertOk();
         $this->actingAs($this->coach());
         $show()->assertJsonCount(2, 'referrals')->assertJsonPath('word', 'refer');
-        $this->postJson("/api/athletes/{$sofie->id}/reports", ['reports' => [$this->report('ankle', 'left', 'swelling', 0)]])->assertOk()->assertJsonPath('word', 'refer');
+        $this->postJson("/api/athletes/{$sofie->id}/reports", ['reports' => [$this->report('ankle', 'left', 'swelling', 0)]])
+            ->assertOk()
+            ->assertJsonPath('word', 'refer');
 
         $clear = fn (array $with) => $this->postJson("/api/athletes/{$sofie->id}/clearances", [
-            'id' => (string) Str::uuid7(), 'sites' => ['ankle'], 'clinician_name' => 'Dr. Odile Ferrand', 'clinician_role' => 'Sports physician',
+            'id' => (string) Str::uuid7(), 'sites' => ['ankle'], 'clinician_name' => 'Dr. Odile Ferrand',
+            'clinician_role' => 'Sports physician',
             'document_date' => $this->coach()->workspace->today()->iso(), 'note' => null, ...$with,
         ]);
         $clear(['clinician_name' => ''])->assertStatus(422)->assertSee('needs the clinician', false);

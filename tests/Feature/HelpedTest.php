@@ -39,20 +39,33 @@ final class HelpedTest extends TestCase
         $done = (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps');
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk()->assertJsonCount(count($events), 'kept');
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk();
-        $this->assertSame($done + 18, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'), 'trying something is no repetition');
-        $this->getJson("/api/sheets/{$sheet->id}/after")->assertJsonPath('helped', '“cue: Elbow to the ear”: 9 of 9 good with it, 2 of 9 without.');
+        $this->assertSame(
+            $done + 18,
+            (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'),
+            'trying something is no repetition',
+        );
+        $this->getJson("/api/sheets/{$sheet->id}/after")->assertJsonPath(
+            'helped',
+            '“cue: Elbow to the ear”: 9 of 9 good with it, 2 of 9 without.',
+        );
         $log = $this->getJson("/api/athletes/{$sheet->athlete_id}/what-helped")->assertOk();
         $cue = collect($log->json('rows'))->firstWhere('tried', 'cue: Elbow to the ear');
         $this->assertSame([9, 9], [$cue['good'], $cue['n']]);
         $this->assertGreaterThanOrEqual(9, $cue['other_n'], 'those of earlier sessions on the rung count as without');
         $this->assertStringContainsString('looser grip', $log->json('warnings.0'));
         $this->assertStringContainsString('at once', $log->json('warnings.0'));
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 90, ['kind' => 'rep', 'verdict' => null])]])->assertOk()->assertJsonCount(1, 'refused');
+        $this->postJson(
+            "/api/sheets/{$sheet->id}/events",
+            ['events' => [$this->tap($block, 90, ['kind' => 'rep', 'verdict' => null])]],
+        )->assertOk()->assertJsonCount(1, 'refused');
     }
 
     public function test_it_says_better_only_when_the_interval_leaves_no_doubt(): void
     {
-        $reps = fn (int $good, int $bad, array $tried): array => [...array_fill(0, $good, [true, $tried]), ...array_fill(0, $bad, [false, $tried])];
+        $reps = fn (int $good, int $bad, array $tried): array => [
+            ...array_fill(0, $good, [true, $tried]),
+            ...array_fill(0, $bad, [false, $tried]),
+        ];
         $says = fn (array ...$of): ?string => WhatHelped::of(array_merge(...$of), 'cue')?->says;
         $this->assertSame('better', $says($reps(18, 2, ['cue']), $reps(8, 12, [])));
         $this->assertSame('worse', $says($reps(4, 16, ['cue']), $reps(15, 5, ['grip'])));

@@ -11,16 +11,40 @@ use Tests\TestCase;
 
 final class IntakeTest extends TestCase
 {
-    private const EMPTY = ['sports' => null, 'past_injuries' => null, 'emergency_contact' => null, 'emergency_plan' => null, 'usual_week' => null, 'usual_week_signed_by' => null, 'usual_week_on' => null, 'consent_record_by' => null, 'consent_record_on' => null, 'consent_film_by' => null, 'consent_film_on' => null];
+    private const EMPTY = [
+        'sports' => null,
+        'past_injuries' => null,
+        'emergency_contact' => null,
+        'emergency_plan' => null,
+        'usual_week' => null,
+        'usual_week_signed_by' => null,
+        'usual_week_on' => null,
+        'consent_record_by' => null,
+        'consent_record_on' => null,
+        'consent_film_by' => null,
+        'consent_film_on' => null,
+    ];
 
     public function test_whom_to_call_is_taken_along_courtside_and_a_stale_intake_is_refused(): void
     {
         $mira = $this->athlete('Mira');
-        $save = fn (int $version, array $with) => $this->actingAs($this->coach())->putJson("/api/athletes/{$mira->id}/intake", ['version' => $version, ...self::EMPTY, ...$with]);
-        $save(1, ['emergency_contact' => 'Aunt, 555 0199', 'emergency_plan' => 'Inhaler in the red bag'])->assertOk()->assertJsonPath('version', 2);
+        $save = fn (int $version, array $with) => $this->actingAs($this->coach())->putJson(
+            "/api/athletes/{$mira->id}/intake",
+            ['version' => $version, ...self::EMPTY, ...$with],
+        );
+        $save(
+            1,
+            ['emergency_contact' => 'Aunt, 555 0199', 'emergency_plan' => 'Inhaler in the red bag'],
+        )->assertOk()->assertJsonPath('version', 2);
         $save(1, ['emergency_contact' => 'other'])->assertStatus(409)->assertJsonPath('version', 2);
-        $this->assertStringContainsString("Aunt, 555 0199\nInhaler in the red bag", $this->getJson("/api/sheets/{$this->sheetOf('Mira')->id}/courtside")->json('emergency'));
-        $save(2, ['usual_week' => ['arm' => 100, 'landings' => 0]])->assertStatus(422)->assertJsonStructure(['errors' => ['usual_week_signed_by']]);
+        $this->assertStringContainsString(
+            "Aunt, 555 0199\nInhaler in the red bag",
+            $this->getJson("/api/sheets/{$this->sheetOf('Mira')->id}/courtside")->json('emergency'),
+        );
+        $save(
+            2,
+            ['usual_week' => ['arm' => 100, 'landings' => 0]],
+        )->assertStatus(422)->assertJsonStructure(['errors' => ['usual_week_signed_by']]);
         $save(2, ['consent_film_by' => 'A parent', 'consent_film_on' => '2099-01-01'])->assertStatus(422);
     }
 
@@ -28,7 +52,16 @@ final class IntakeTest extends TestCase
     {
         $mira = $this->athlete('Mira');
         $first = DB::table('work_sets')->where('athlete_id', $mira->id)->min('day');
-        $declare = fn (int $version, ?array $week) => $this->actingAs($this->coach())->putJson("/api/athletes/{$mira->id}/intake", ['version' => $version, ...self::EMPTY, 'usual_week' => $week, 'usual_week_signed_by' => 'Mira Okonjo', 'usual_week_on' => '2026-09-01'])->assertOk();
+        $declare = fn (int $version, ?array $week) => $this->actingAs($this->coach())->putJson(
+            "/api/athletes/{$mira->id}/intake",
+            [
+                'version' => $version,
+                ...self::EMPTY,
+                'usual_week' => $week,
+                'usual_week_signed_by' => 'Mira Okonjo',
+                'usual_week_on' => '2026-09-01',
+            ],
+        )->assertOk();
         $declare(1, ['arm' => 100, 'landings' => 35]);
         $declared = DB::table('work_sets')->where('athlete_id', $mira->id)->where('source', 'declared');
         $this->assertEqualsWithDelta(4 * 0.8 * 100, (float) $declared->sum('arm'), 1e-9);
@@ -44,22 +77,40 @@ final class IntakeTest extends TestCase
     public function test_growing_fast_makes_the_limits_tighter_at_once(): void
     {
         $ilse = $this->athlete('Ilse');
-        $max = fn (): float => collect($this->actingAs($this->coach())->getJson("/api/athletes/{$ilse->id}")->json('tapes'))->firstWhere('label', 'Arm week')['max'];
+        $max = fn (): float => collect(
+            $this->actingAs($this->coach())->getJson("/api/athletes/{$ilse->id}")->json('tapes'),
+        )->firstWhere('label', 'Arm week')['max'];
         $before = $max();
         $today = $this->coach()->workspace->today();
-        $this->postJson("/api/athletes/{$ilse->id}/heights", ['id' => (string) Str::uuid7(), 'measured_on' => $today->iso(), 'height_cm' => 160])->assertOk()->assertJsonPath('growing_fast', true);
+        $this->postJson(
+            "/api/athletes/{$ilse->id}/heights",
+            ['id' => (string) Str::uuid7(), 'measured_on' => $today->iso(), 'height_cm' => 160],
+        )->assertOk()->assertJsonPath('growing_fast', true);
         $this->assertEqualsWithDelta(0.8 * $before, $max(), 1e-9);
-        $this->postJson("/api/athletes/{$ilse->id}/heights", ['id' => (string) Str::uuid7(), 'measured_on' => $today->iso(), 'height_cm' => 16])->assertStatus(422);
+        $this->postJson(
+            "/api/athletes/{$ilse->id}/heights",
+            ['id' => (string) Str::uuid7(), 'measured_on' => $today->iso(), 'height_cm' => 16],
+        )->assertStatus(422);
         $this->assertTrue(collect($this->getJson('/api/today')->json('rows'))->isNotEmpty());
     }
 
     public function test_only_a_clinician_sets_a_known_condition_and_it_counts_as_reduced(): void
     {
         $noor = $this->athlete('Noor');
-        $condition = ['id' => (string) Str::uuid7(), 'site' => 'knee', 'side' => 'left', 'kind' => 'joint', 'up_to_score' => 3, 'until_day' => $this->coach()->workspace->today()->plus(60)->iso(), 'note' => null];
+        $condition = [
+            'id' => (string) Str::uuid7(),
+            'site' => 'knee',
+            'side' => 'left',
+            'kind' => 'joint',
+            'up_to_score' => 3,
+            'until_day' => $this->coach()->workspace->today()->plus(60)->iso(),
+            'note' => null,
+        ];
         $this->actingAs($this->coach())->postJson("/api/athletes/{$noor->id}/conditions", $condition)->assertForbidden();
         $this->assertSame('none', $this->getJson("/api/athletes/{$noor->id}")->json('word'));
-        $this->actingAs($this->person(Role::Clinician))->postJson("/api/athletes/{$noor->id}/conditions", ['up_to_score' => 8] + $condition)->assertStatus(422);
+        $this->actingAs($this->person(Role::Clinician))
+            ->postJson("/api/athletes/{$noor->id}/conditions", ['up_to_score' => 8] + $condition)
+            ->assertStatus(422);
         $this->postJson("/api/athletes/{$noor->id}/conditions", $condition)->assertOk();
         $this->assertSame('reduced', $this->getJson("/api/athletes/{$noor->id}")->json('word'));
     }
@@ -67,7 +118,10 @@ final class IntakeTest extends TestCase
     public function test_an_answer_on_the_wrong_name_can_be_taken_back_but_a_referral_cannot(): void
     {
         $jonah = $this->athlete('Jonah');
-        $send = fn (array $report) => $this->actingAs($this->coach())->postJson("/api/athletes/{$jonah->id}/reports", ['reports' => [$report]])->assertOk();
+        $send = fn (array $report) => $this
+            ->actingAs($this->coach())
+            ->postJson("/api/athletes/{$jonah->id}/reports", ['reports' => [$report]])
+            ->assertOk();
         $send($report = $this->report('none', null, 'muscle', 0));
         $this->assertSame($report['id'], $this->row('Jonah')['report_id']);
         $this->actingAs($this->person(Role::Assistant))->postJson("/api/reports/{$report['id']}/withdraw")->assertStatus(422);
@@ -90,7 +144,10 @@ final class IntakeTest extends TestCase
         foreach (['soreness_reports', 'sheets', 'rep_events', 'work_sets', 'placements', 'heights', 'intakes'] as $table) {
             $this->assertNotSame([], $data[$table], $table);
         }
-        $this->actingAs($this->coach())->postJson("/api/athletes/{$noor->id}/erase", ['name' => 'Noor'])->assertStatus(422)->assertJsonPath('title', 'Nothing was erased');
+        $this->actingAs($this->coach())
+            ->postJson("/api/athletes/{$noor->id}/erase", ['name' => 'Noor'])
+            ->assertStatus(422)
+            ->assertJsonPath('title', 'Nothing was erased');
         $sheets = DB::table('sheets')->where('athlete_id', $noor->id)->pluck('id');
         $this->assertGreaterThan(0, DB::table('rep_events')->whereIn('sheet_id', $sheets)->update(['note' => 'Noor said so']));
         $this->postJson("/api/athletes/{$noor->id}/erase", ['name' => 'Noor Haddad'])->assertNoContent();
@@ -109,7 +166,13 @@ final class IntakeTest extends TestCase
     public function test_signing_out_everywhere_else_leaves_this_place(): void
     {
         $coach = $this->coach();
-        DB::table('sessions')->insert(['id' => 'phone', 'user_id' => $coach->id, 'user_agent' => 'Mozilla/5.0 (Android 14) Firefox/130.0', 'payload' => '', 'last_activity' => time()]);
+        DB::table('sessions')->insert([
+            'id' => 'phone',
+            'user_id' => $coach->id,
+            'user_agent' => 'Mozilla/5.0 (Android 14) Firefox/130.0',
+            'payload' => '',
+            'last_activity' => time(),
+        ]);
         $places = $this->actingAs($coach)->getJson('/api/me/places')->assertOk()->json();
         $this->assertContains('Firefox on Android', array_column($places, 'browser'));
         $this->assertNotContains('phone', array_column($places, 'id'), 'The id of a session opens it, so it is never shown.');

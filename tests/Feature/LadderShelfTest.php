@@ -35,23 +35,45 @@ final class LadderShelfTest extends TestCase
         $this->assertNull($this->standsOn('Pia', 'javelin-throw'), 'left, and still on file');
         $this->assertGreaterThan(0, $before);
         $this->assertSame(0, $this->seen('Pia', $own['id']), 'evidence is collected anew on the copy');
-        $this->assertSame($own['id'], Sheet::query()->where('athlete_id', $pia->id)->where('held_on', '>', $this->coach()->workspace->today()->iso())->where('state', 'planned')->value('ladder'));
+        $this->assertSame(
+            $own['id'],
+            Sheet::query()
+                ->where('athlete_id', $pia->id)
+                ->where('held_on', '>', $this->coach()->workspace->today()->iso())
+                ->where('state', 'planned')
+                ->value('ladder'),
+        );
 
         // A second version: done sheets keep the first, planned ones are fitted to the second.
         $sheet = $this->sheetOf('Pia');
         $this->travel(10)->minutes();
         $block = $this->judgedBlock($sheet);
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1), $this->tap($block, 2), $this->tap($block, 3)]])->assertOk();
+        $this->postJson(
+            "/api/sheets/{$sheet->id}/events",
+            ['events' => [$this->tap($block, 1), $this->tap($block, 2), $this->tap($block, 3)]],
+        )->assertOk();
         $this->assertSame(3, $this->seen('Pia', $own['id']));
         $words = $own['definition'];
         $words['rungs'][$this->index($words, $rung)]['name'] = 'Our own words';
         $this->keep($words, 1)->assertOk()->assertJsonPath('version', 2);
         $this->assertSame(3, $this->seen('Pia', $own['id']), 'the same is looked for: the evidence stands');
-        $this->assertSame([1, 2], [$sheet->refresh()->ladder_version, Sheet::query()->where('athlete_id', $pia->id)->where('state', 'planned')->where('held_on', '>', $sheet->held_on)->value('ladder_version')]);
+        $this->assertSame(
+            [1, 2],
+            [
+                $sheet->refresh()->ladder_version,
+                Sheet::query()
+                    ->where('athlete_id', $pia->id)
+                    ->where('state', 'planned')
+                    ->where('held_on', '>', $sheet->held_on)
+                    ->value('ladder_version'),
+            ],
+        );
         $other = $words;
         $dropped = array_pop($other['rungs'][$this->index($words, $rung)]['checkpoints']);
         $faults = array_column($words['faults'], 'checkpoint', 'id');
-        $other['rungs'][$this->index($words, $rung)]['faults'] = array_values(array_filter($words['rungs'][$this->index($words, $rung)]['faults'], fn (string $id): bool => $faults[$id] !== $dropped));
+        $other['rungs'][$this->index($words, $rung)]['faults'] = array_values(
+            array_filter($words['rungs'][$this->index($words, $rung)]['faults'], fn (string $id): bool => $faults[$id] !== $dropped),
+        );
         $this->keep($other, 2)->assertOk()->assertJsonPath('version', 3);
         $this->assertSame(0, $this->seen('Pia', $own['id']), 'something else is looked for: looked at anew');
         $this->keep($words, 2)->assertStatus(409)->assertJsonPath('version', 3);
@@ -72,10 +94,19 @@ final class LadderShelfTest extends TestCase
     {
         $definition = $this->definition('racket-serve');
         foreach ([
-            '/rungs/0/checkpoints/0' => fn (array $d): array => $this->with($d, fn (array &$x) => $x['rungs'][0]['checkpoints'][0] = 'nowhere'),
+            '/rungs/0/checkpoints/0' => fn (array $d): array => $this->with(
+                $d,
+                fn (array &$x) => $x['rungs'][0]['checkpoints'][0] = 'nowhere',
+            ),
             '/rungs/1/id' => fn (array $d): array => $this->with($d, fn (array &$x) => $x['rungs'][1]['id'] = $x['rungs'][0]['id']),
-            '/rungs/0/blocks/1/effort' => fn (array $d): array => $this->with($d, fn (array &$x) => $x['rungs'][0]['blocks'][1]['effort'] = 7),
-            '/needs/0/ladder' => fn (array $d): array => $this->with($d, fn (array &$x) => $x['needs'] = [['ladder' => 'no-such', 'rung' => 'x']]),
+            '/rungs/0/blocks/1/effort' => fn (array $d): array => $this->with(
+                $d,
+                fn (array &$x) => $x['rungs'][0]['blocks'][1]['effort'] = 7,
+            ),
+            '/needs/0/ladder' => fn (array $d): array => $this->with(
+                $d,
+                fn (array &$x) => $x['needs'] = [['ladder' => 'no-such', 'rung' => 'x']],
+            ),
         ] as $path => $spoil) {
             $errors = $this->keep([...$spoil($definition), 'name' => 'Spoilt'], 0)->assertStatus(422)->json('errors');
             $this->assertArrayHasKey($path, $errors, json_encode($errors, JSON_THROW_ON_ERROR));
@@ -86,19 +117,35 @@ final class LadderShelfTest extends TestCase
     public function test_files_go_in_together_or_not_at_all(): void
     {
         $good = ['id' => 'club-serve', 'name' => 'Club serve'] + $this->definition('racket-serve');
-        $bad = $this->with(['id' => 'club-throw', 'name' => 'Club throw'] + $this->definition('overhand-throw'), function (array &$x): void {
+        $bad = $this->with([
+            'id' => 'club-throw',
+            'name' => 'Club throw',
+        ] + $this->definition('overhand-throw'), function (array &$x): void {
             $x['rungs'][0]['faults'][0] = 'tyop';
         });
-        $files = fn (bool $keep, array ...$definitions): TestResponse => $this->postJson('/api/library/import', ['keep' => $keep, 'files' => array_map(
-            fn (array $definition): array => ['name' => "{$definition['id']}.json", 'text' => json_encode($definition, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)], $definitions,
+        $files = fn (
+            bool $keep,
+            array ...$definitions,
+        ): TestResponse => $this->postJson('/api/library/import', ['keep' => $keep, 'files' => array_map(
+            fn (array $definition): array => [
+                'name' => "{$definition['id']}.json",
+                'text' => json_encode($definition, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            ],
+            $definitions,
         )]);
         $looked = $files(false, $good, $bad)->assertOk();
-        $looked->assertJsonPath('0.problems', [])->assertJsonPath('0.becomes', 'a new ladder of your own')->assertJsonPath('1.problems.0.path', '/rungs/0/faults/0')->assertJsonPath('1.problems.0.file', 'club-throw.json');
+        $looked->assertJsonPath('0.problems', [])
+            ->assertJsonPath('0.becomes', 'a new ladder of your own')
+            ->assertJsonPath('1.problems.0.path', '/rungs/0/faults/0')
+            ->assertJsonPath('1.problems.0.file', 'club-throw.json');
         $this->assertStringContainsString('there are', $looked->json('1.problems.0.message'));
         $files(true, $good, $bad)->assertStatus(422);
         $this->assertSame(0, DB::table('ladders')->count(), 'nothing is half imported');
         $files(true, $good)->assertOk();
-        $this->assertSame(['Club serve'], DB::table('ladders')->get()->map(fn (object $row): string => json_decode($row->definition)->name)->all());
+        $this->assertSame(
+            ['Club serve'],
+            DB::table('ladders')->get()->map(fn (object $row): string => json_decode($row->definition)->name)->all(),
+        );
         // What is wrong there, and what would be right.
         $odd = $this->with($good, function (array &$x): void {
             $x['rungs'][0]['outcome'] = 'perhaps';
@@ -108,10 +155,15 @@ final class LadderShelfTest extends TestCase
             unset($x['rungs'][4]['goal']);
         });
         $this->assertSame([
-            '/rungs/0/outcome' => '“perhaps” is none of “ignored”, “scored”.', '/rungs/1/blocks/1/effort' => 'This is 7; at most 1 is asked for.', '/rungs/2/goal' => 'This is empty; write something.',
+            '/rungs/0/outcome' => '“perhaps” is none of “ignored”, “scored”.',
+            '/rungs/1/blocks/1/effort' => 'This is 7; at most 1 is asked for.',
+            '/rungs/2/goal' => 'This is empty; write something.',
             '/rungs/3/blocks/0/sets' => 'This is a text; a whole number is asked for.', '/rungs/4' => '“goal” is missing.',
         ], collect($files(false, $odd)->json('0.problems'))->pluck('message', 'path')->sortKeys()->all());
-        $torn = $this->postJson('/api/library/import', ['keep' => false, 'files' => [['name' => 'torn.json', 'text' => '{"id": ']]])->assertOk();
+        $torn = $this->postJson(
+            '/api/library/import',
+            ['keep' => false, 'files' => [['name' => 'torn.json', 'text' => '{"id": ']]],
+        )->assertOk();
         $this->assertNotSame([], $torn->json('0.problems'));
     }
 
@@ -121,7 +173,14 @@ final class LadderShelfTest extends TestCase
         $today = $this->coach()->workspace->today();
         foreach (['racket-serve' => 'fence-free', 'overhead' => null] as $ladder => $rung) {
             $rung ??= $this->definition($ladder)['rungs'][0]['id'];
-            Placement::query()->create(['athlete_id' => $pia->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $rung, 'entered_on' => $today->iso(), 'entered_at' => now()->toIso8601String()]);
+            Placement::query()->create([
+                'athlete_id' => $pia->id,
+                'ladder' => $ladder,
+                'ladder_version' => 1,
+                'rung' => $rung,
+                'entered_on' => $today->iso(),
+                'entered_at' => now()->toIso8601String(),
+            ]);
         }
         $held = function (): string {
             $overhead = collect($this->getJson('/api/athletes/'.$this->athlete('Pia')->id)->json('ladders'))->firstWhere('id', 'overhead');
@@ -172,7 +231,11 @@ final class LadderShelfTest extends TestCase
 
     private function standsOn(string $name, string $ladder): ?string
     {
-        return Placement::standing()->where('athlete_id', $this->athlete($name)->id)->where('ladder', $ladder)->orderByDesc('entered_at')->value('rung');
+        return Placement::standing()
+            ->where('athlete_id', $this->athlete($name)->id)
+            ->where('ladder', $ladder)
+            ->orderByDesc('entered_at')
+            ->value('rung');
     }
 
     private function seen(string $name, string $ladder): int

@@ -32,7 +32,9 @@ final class LinksTest extends TestCase
         $send()->assertOk();
         $this->assertSame(1, DB::table('soreness_reports')->where('id', $report['id'])->whereNull('reported_by')->count());
         $this->assertSame(1, DB::table('wellness')->where('athlete_id', $noor->id)->count());
-        $this->page('POST', $token, ['reports' => [['score' => 12] + $report], 'wellness' => null])->assertStatus(422)->assertJsonStructure(['errors' => ['reports.0.score']]);
+        $this->page('POST', $token, ['reports' => [['score' => 12] + $report], 'wellness' => null])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['reports.0.score']]);
         // What a link reported is on the coach's screens like any other.
         $shown = collect($this->actingAs($this->coach())->getJson("/api/athletes/{$noor->id}")->json('soreness'))->last();
         $this->assertSame('by personal link', $shown['by']);
@@ -42,9 +44,15 @@ final class LinksTest extends TestCase
     {
         $token = $this->personal('Noor');
         $wrong = $this->page('GET', 'guess')->assertNotFound()->json();
-        $this->assertSame($wrong, $this->page('GET', $this->invitation('assistant', squads: true))->assertNotFound()->json(), 'An invitation is no check-in page.');
+        $this->assertSame(
+            $wrong,
+            $this->page('GET', $this->invitation('assistant', squads: true))->assertNotFound()->json(),
+            'An invitation is no check-in page.',
+        );
         $this->page('GET', $token)->assertOk();
-        $this->actingAs($this->coach())->postJson('/api/people/links/'.Link::query()->where('purpose', Link::CHECK_IN)->max('id').'/revoke')->assertOk();
+        $this->actingAs($this->coach())->postJson(
+            '/api/people/links/'.Link::query()->where('purpose', Link::CHECK_IN)->max('id').'/revoke',
+        )->assertOk();
         $this->assertSame($wrong, $this->page('GET', $token)->assertNotFound()->json());
         $late = $this->personal('Noor');
         $this->travel(121)->days();
@@ -67,20 +75,32 @@ final class LinksTest extends TestCase
             app('auth')->forgetGuards();
             $this->flushSession();
 
-            return $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['name' => 'Dr. Ines Falk', 'email' => 'ines@clinic.example', 'password' => 'long enough', ...$with]);
+            return $this->withHeader('X-Link-Token', $token)->postJson(
+                '/api/link/entry',
+                ['name' => 'Dr. Ines Falk', 'email' => 'ines@clinic.example', 'password' => 'long enough', ...$with],
+            );
         };
         $this->withHeader('X-Link-Token', $token)->getJson('/api/link/entry')->assertOk()->assertJsonPath('role', 'clinician');
         $join(['password' => 'short'])->assertStatus(422);
-        $join(['email' => 'coach@saltmarsh.example'])->assertStatus(422)->assertJsonPath('errors.email.0', 'There is an account with this e-mail already: sign in with it.');
+        $join(['email' => 'coach@saltmarsh.example'])->assertStatus(422)->assertJsonPath(
+            'errors.email.0',
+            'There is an account with this e-mail already: sign in with it.',
+        );
         $join([])->assertOk()->assertJsonPath('role', 'clinician');
         $join(['email' => 'second@clinic.example'])->assertNotFound();
         $ines = User::query()->where('email', 'ines@clinic.example')->firstOrFail();
         $this->assertEqualsCanonicalizing(['Mira', 'Kaito'], $ines->visibleAthletes()->pluck('given_name')->all());
 
-        $invite = fn (array $given) => $this->actingAs($this->coach())->postJson('/api/people/invitations', ['role' => 'assistant', 'name' => 'X', 'squads' => [], 'athletes' => [], ...$given]);
+        $invite = fn (array $given) => $this->actingAs($this->coach())->postJson(
+            '/api/people/invitations',
+            ['role' => 'assistant', 'name' => 'X', 'squads' => [], 'athletes' => [], ...$given],
+        );
         $invite([])->assertStatus(422)->assertJsonPath('title', 'A squad is needed');
         $invite(['role' => 'guardian'])->assertStatus(422)->assertJsonPath('title', 'An athlete is needed');
-        $invite(['role' => 'athlete', 'athletes' => [$this->athlete('Noor')->id]])->assertStatus(422)->assertJsonPath('title', 'A guardian signs');
+        $invite([
+            'role' => 'athlete',
+            'athletes' => [$this->athlete('Noor')->id],
+        ])->assertStatus(422)->assertJsonPath('title', 'A guardian signs');
         $invite(['role' => 'athlete', 'athletes' => [$this->athlete('Mira')->id]])->assertOk();
         $invite(['squads' => [999]])->assertStatus(422)->assertJsonPath('title', 'Not yours to share');
     }
@@ -92,10 +112,16 @@ final class LinksTest extends TestCase
         $token = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->assertOk()->json('token');
         app('auth')->forgetGuards();
         $this->flushSession();
-        $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['password' => 'a new long one'])->assertOk()->assertJsonPath('role', 'assistant');
+        $this->withHeader('X-Link-Token', $token)
+            ->postJson('/api/link/entry', ['password' => 'a new long one'])
+            ->assertOk()
+            ->assertJsonPath('role', 'assistant');
         $this->assertDatabaseMissing('sessions', ['id' => 'elsewhere']);
         $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['password' => 'another long one'])->assertNotFound();
-        $this->flushHeaders()->withHeader('Referer', config('app.url'))->postJson('/api/sign-in', ['email' => 'assistant@saltmarsh.example', 'password' => 'a new long one'])->assertOk();
+        $this->flushHeaders()
+            ->withHeader('Referer', config('app.url'))
+            ->postJson('/api/sign-in', ['email' => 'assistant@saltmarsh.example', 'password' => 'a new long one'])
+            ->assertOk();
         // A link for a password runs out after two hours.
         $late = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->json('token');
         $this->travel(3)->hours();
@@ -104,7 +130,11 @@ final class LinksTest extends TestCase
 
     private function personal(string $name): string
     {
-        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete($name)->id}/links", ['label' => 'mother’s phone'])->assertOk()->json('token');
+        $token = $this
+            ->actingAs($this->coach())
+            ->postJson("/api/athletes/{$this->athlete($name)->id}/links", ['label' => 'mother’s phone'])
+            ->assertOk()
+            ->json('token');
         $this->assertGreaterThanOrEqual(43, strlen($token));
 
         return $token;
@@ -114,7 +144,9 @@ final class LinksTest extends TestCase
     private function invitation(string $role, array $athletes = [], bool $squads = false): string
     {
         return $this->actingAs($this->coach())->postJson('/api/people/invitations', [
-            'role' => $role, 'name' => 'Somebody', 'squads' => $squads ? [$this->coach()->visibleSquads()->firstOrFail()->id] : [], 'athletes' => array_map(fn (string $name): string => $this->athlete($name)->id, $athletes),
+            'role' => $role, 'name' => 'Somebody',
+            'squads' => $squads ? [$this->coach()->visibleSquads()->firstOrFail()->id] : [],
+            'athletes' => array_map(fn (string $name): string => $this->athlete($name)->id, $athletes),
         ])->assertOk()->json('token');
     }
 

@@ -34,20 +34,35 @@ final class LoadBookTest extends TestCase
         foreach (Athlete::query()->get() as $athlete) {
             $day = new AthleteDay($athlete, $on);
             $price = new SetCost(app(LoadBook::class)->profiles([$athlete], $on)[$athlete->id]);
-            $sets = DB::table('work_sets')->where('athlete_id', $athlete->id)->get()->map(function (object $row) use ($price, $library): CostedSet {
+            $sets = DB::table('work_sets')->where(
+                'athlete_id',
+                $athlete->id,
+            )->get()->map(function (object $row) use ($price, $library): CostedSet {
                 $object = $library->objects()[$row->object] ?? null;
 
                 return $price->of(new WorkSet(
-                    Day::of(substr($row->day, 0, 10)), $row->session, $library->skills()[$row->skill], (int) $row->reps, $row->effort === null ? null : (float) $row->effort, Implement::from($row->implement),
-                    $row->distance_m === null ? null : (float) $row->distance_m, $row->speed_ms === null ? null : (float) $row->speed_ms, $object?->massKg, $object?->referenceMassKg,
-                    Side::from($row->side), $row->surface === null ? null : Surface::from($row->surface), (int) $row->legs, $row->drop_cm === null ? null : (float) $row->drop_cm,
+                    Day::of(substr($row->day, 0, 10)), $row->session, $library->skills()[$row->skill], (int) $row->reps,
+                    $row->effort === null ? null : (float) $row->effort, Implement::from($row->implement),
+                    $row->distance_m === null ? null : (float) $row->distance_m,
+                    $row->speed_ms === null ? null : (float) $row->speed_ms, $object?->massKg,
+                    $object?->referenceMassKg,
+                    Side::from($row->side), $row->surface === null ? null : Surface::from($row->surface),
+                    (int) $row->legs, $row->drop_cm === null ? null : (float) $row->drop_cm,
                 ));
             })->all();
-            $anew = $day->limits->board($on, new LoadRecord($sets, $day->load->record->wholeSeries(Measure::Internal)->byDay, $day->load->record->firstDay()))->states([]);
+            $anew = $day->limits->board(
+                $on,
+                new LoadRecord($sets, $day->load->record->wholeSeries(Measure::Internal)->byDay, $day->load->record->firstDay()),
+            )->states([]);
             $stored = $day->limits->board($on, $day->load->record)->states([]);
             $this->assertCount(count($anew), $stored);
             foreach ($anew as $i => $state) {
-                $this->assertEqualsWithDelta($this->figures($state), $this->figures($stored[$i]), 1e-6, "{$athlete->given_name}: {$state->limit->id}");
+                $this->assertEqualsWithDelta(
+                    $this->figures($state),
+                    $this->figures($stored[$i]),
+                    1e-6,
+                    "{$athlete->given_name}: {$state->limit->id}",
+                );
             }
         }
     }
@@ -94,6 +109,12 @@ final class LoadBookTest extends TestCase
     /** @return array<string, float|string> */
     private function figures(LimitState $state): array
     {
-        return ['used' => $state->used ?? -1.0, 'projected' => $state->projected ?? -1.0, 'max' => $state->max ?? -1.0, 'status' => (float) array_search($state->status, $state->status::cases(), true), 'earliest' => (float) ($state->earliest->ordinal ?? 0)];
+        return [
+            'used' => $state->used ?? -1.0,
+            'projected' => $state->projected ?? -1.0,
+            'max' => $state->max ?? -1.0,
+            'status' => (float) array_search($state->status, $state->status::cases(), true),
+            'earliest' => (float) ($state->earliest->ordinal ?? 0),
+        ];
     }
 }

@@ -17,8 +17,14 @@ final class ReturnTest extends TestCase
     public function test_the_board_says_what_is_awaited_from_whom(): void
     {
         $board = collect($this->actingAs($this->coach())->getJson('/api/returns')->assertOk()->json())->keyBy('athlete.given_name');
-        $this->assertSame(['repeat', 'the session', 'coach', 3], [$board['Luca']['action'], $board['Luca']['awaited'], $board['Luca']['awaited_from'], $board['Luca']['stage']]);
-        $this->assertSame(['clear', 'clearance', 'clinician', 6], [$board['Henrike']['action'], $board['Henrike']['awaited'], $board['Henrike']['awaited_from'], $board['Henrike']['stage']]);
+        $this->assertSame(
+            ['repeat', 'the session', 'coach', 3],
+            [$board['Luca']['action'], $board['Luca']['awaited'], $board['Luca']['awaited_from'], $board['Luca']['stage']],
+        );
+        $this->assertSame(
+            ['clear', 'clearance', 'clinician', 6],
+            [$board['Henrike']['action'], $board['Henrike']['awaited'], $board['Henrike']['awaited_from'], $board['Henrike']['stage']],
+        );
     }
 
     public function test_nobody_passes_a_missing_clearance_and_a_measurement_still_asked_for(): void
@@ -28,10 +34,29 @@ final class ReturnTest extends TestCase
         foreach (['advance', 'start', 'done', 'clear'] as $action) {
             $this->act($return, 'accept', ['action' => $action, 'stage' => 5])->assertStatus($action === 'clear' ? 422 : 409);
         }
-        $this->act($return, 'clearances', ['through_stage' => null, 'clinician_name' => '', 'clinician_role' => 'x', 'document_date' => $this->today()])->assertStatus(422);
-        $this->act($return, 'clearances', ['through_stage' => 99, 'clinician_name' => 'Dr. A', 'clinician_role' => 'x', 'document_date' => $this->today()])->assertStatus(422)->assertJsonStructure(['errors' => ['through_stage']]);
+        $this->act(
+            $return,
+            'clearances',
+            ['through_stage' => null, 'clinician_name' => '', 'clinician_role' => 'x', 'document_date' => $this->today()],
+        )->assertStatus(422);
+        $this->act(
+            $return,
+            'clearances',
+            ['through_stage' => 99, 'clinician_name' => 'Dr. A', 'clinician_role' => 'x', 'document_date' => $this->today()],
+        )
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['through_stage']]);
         $this->actingAs($this->person(Role::Clinician));
-        $this->act($return, 'clearances', ['through_stage' => null, 'clinician_name' => 'Somebody Else', 'clinician_role' => 'Sports physician', 'document_date' => $this->today()])->assertOk()->assertJsonPath('ref.action', 'start');
+        $this->act(
+            $return,
+            'clearances',
+            [
+                'through_stage' => null,
+                'clinician_name' => 'Somebody Else',
+                'clinician_role' => 'Sports physician',
+                'document_date' => $this->today(),
+            ],
+        )->assertOk()->assertJsonPath('ref.action', 'start');
         $this->assertStringContainsString('Dr. Samira Lund', $this->getJson("/api/returns/{$return->id}")->json('clearances.0'));
     }
 
@@ -46,15 +71,25 @@ final class ReturnTest extends TestCase
         $view = $this->getJson("/api/returns/{$sheet->return_id}")->assertOk()->json();
         $this->assertSame('wait', $view['ref']['action']);
         $this->assertStringContainsString('completed', $view['attempts'][0]['sentence']);
-        $this->assertSame(0, DB::table('rep_strips')->where('athlete_id', $luca->id)->where('rung', 'line')->where('day', $this->today())->count(), 'The stage is no evidence for the ladder.');
+        $this->assertSame(
+            0,
+            DB::table('rep_strips')->where('athlete_id', $luca->id)->where('rung', 'line')->where('day', $this->today())->count(),
+            'The stage is no evidence for the ladder.',
+        );
 
         $this->travel(1)->days();
-        $this->postJson("/api/athletes/{$luca->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 1, 'morning')]])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$luca->id}/reports",
+            ['reports' => [$this->report('shoulder', 'right', 'muscle', 1, 'morning')]],
+        )->assertOk();
         $this->getJson("/api/returns/{$sheet->return_id}")->assertJsonPath('ref.action', 'advance')->assertJsonPath('action_stage', 3);
         $return = $this->returnOf('Luca');
         $this->act($return, 'accept', ['action' => 'advance', 'stage' => 4])->assertStatus(409);
         $this->act($return, 'accept', ['action' => 'advance', 'stage' => 3])->assertOk()->assertJsonPath('ref.stage', 4);
-        $this->assertNotNull(Sheet::query()->where('athlete_id', $luca->id)->where('return_stage', 3)->first(), 'What is planned ahead follows the stage.');
+        $this->assertNotNull(
+            Sheet::query()->where('athlete_id', $luca->id)->where('return_stage', 3)->first(),
+            'What is planned ahead follows the stage.',
+        );
     }
 
     public function test_who_did_not_check_in_moves_no_stage(): void
@@ -71,10 +106,26 @@ final class ReturnTest extends TestCase
     {
         $sheet = $this->sheetOf('Luca');
         $this->actingAs($this->coach());
-        $this->trained($sheet, 6, fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'sharp', 5, 'during')]])->assertOk());
+        $this->trained(
+            $sheet,
+            6,
+            fn () => $this->postJson(
+                "/api/athletes/{$sheet->athlete_id}/reports",
+                ['reports' => [$this->report('shoulder', 'right', 'sharp', 5, 'during')]],
+            )->assertOk(),
+        );
         $return = $this->returnOf('Luca');
         $this->getJson("/api/returns/{$return->id}")->assertJsonPath('ref.action', 'stop');
-        $clear = fn () => $this->act($return, 'clearances', ['through_stage' => null, 'clinician_name' => 'Dr. Odile Ferrand', 'clinician_role' => 'Sports physician', 'document_date' => $this->today()]);
+        $clear = fn () => $this->act(
+            $return,
+            'clearances',
+            [
+                'through_stage' => null,
+                'clinician_name' => 'Dr. Odile Ferrand',
+                'clinician_role' => 'Sports physician',
+                'document_date' => $this->today(),
+            ],
+        );
         $clear()->assertOk()->assertJsonPath('ref.action', 'stop');
         $this->travel(1)->days();
         $clear()->assertOk()->assertJsonPath('ref.action', 'step_back');
@@ -84,13 +135,22 @@ final class ReturnTest extends TestCase
     {
         $sheet = $this->sheetOf('Luca');
         $this->actingAs($this->coach());
-        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$sheet->athlete_id}/reports",
+            ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]],
+        )->assertOk();
         $this->assertSame([1, 16], [$sheet->refresh()->return_stage, (int) $this->judgedBlock($sheet)->reps]);
-        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$sheet->athlete_id}/reports",
+            ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]],
+        )->assertOk();
         $this->assertNull($sheet->refresh()->return_stage);
         $this->assertStringContainsString('the word is None', json_encode($sheet->trims, JSON_UNESCAPED_UNICODE) ?: '');
         // The other shoulder is not the returning one.
-        $this->postJson("/api/athletes/{$this->athlete('Henrike')->id}/reports", ['reports' => [$this->report('none', null, 'muscle', 0)]])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$this->athlete('Henrike')->id}/reports",
+            ['reports' => [$this->report('none', null, 'muscle', 0)]],
+        )->assertOk();
     }
 
     public function test_a_missed_morning_may_be_entered_for_forty_eight_hours(): void
@@ -100,8 +160,13 @@ final class ReturnTest extends TestCase
         $attempt->update(['morning_entered' => null]);
         DB::table('soreness_reports')->where('athlete_id', $return->athlete_id)->where('moment', 'morning')->delete();
         $this->actingAs($this->coach());
-        $enter = fn (int $score): TestResponse => $this->postJson("/api/returns/{$return->id}/attempts/{$attempt->id}/morning", ['score' => $score]);
-        $this->getJson("/api/returns/{$return->id}")->assertJsonPath('ref.action', 'wait')->assertJsonPath('attempts.0.may_enter_morning', true);
+        $enter = fn (int $score): TestResponse => $this->postJson(
+            "/api/returns/{$return->id}/attempts/{$attempt->id}/morning",
+            ['score' => $score],
+        );
+        $this->getJson("/api/returns/{$return->id}")
+            ->assertJsonPath('ref.action', 'wait')
+            ->assertJsonPath('attempts.0.may_enter_morning', true);
         $enter(11)->assertStatus(422);
         $enter(1)->assertOk()->assertJsonPath('ref.action', 'repeat');
         $attempt->update(['morning_entered' => null]);
@@ -113,12 +178,26 @@ final class ReturnTest extends TestCase
     {
         $mira = $this->athlete('Mira');
         $this->actingAs($this->coach());
-        $open = fn (array $with): TestResponse => $this->postJson("/api/athletes/{$mira->id}/returns", ['id' => (string) Str::uuid7(), 'programme' => 'serves-effort-first', 'ladder' => 'volleyball-float-serve', 'site' => 'shoulder', 'side' => 'right', ...$with]);
+        $open = fn (array $with): TestResponse => $this->postJson(
+            "/api/athletes/{$mira->id}/returns",
+            [
+                'id' => (string) Str::uuid7(),
+                'programme' => 'serves-effort-first',
+                'ladder' => 'volleyball-float-serve',
+                'site' => 'shoulder',
+                'side' => 'right',
+                ...$with,
+            ],
+        );
         $open(['programme' => 'landings'])->assertStatus(422)->assertJsonPath('title', 'Another programme is needed');
         $open(['site' => 'head'])->assertStatus(422);
         $open([])->assertOk()->assertJsonPath('ref.action', 'clear');
         $open([])->assertStatus(409)->assertJsonPath('title', 'Already on the way back');
-        $this->assertSame(0, (int) $this->sheetOf('Mira')->blocks()->sum('reps'), 'Nothing that loads the shoulder is planned without a clearance.');
+        $this->assertSame(
+            0,
+            (int) $this->sheetOf('Mira')->blocks()->sum('reps'),
+            'Nothing that loads the shoulder is planned without a clearance.',
+        );
 
     }
 
@@ -142,7 +221,9 @@ final class ReturnTest extends TestCase
         $this->assertSame($first, $plan($day)->json('id'));
         $plan('2020-01-01')->assertStatus(422);
         $this->act($return, 'close', ['reason' => 'short'])->assertStatus(422);
-        $this->act($return, 'close', ['reason' => 'Moves away; the new club goes on with the printed programme.'])->assertOk()->assertJsonPath('ref.state', 'closed');
+        $this->act($return, 'close', ['reason' => 'Moves away; the new club goes on with the printed programme.'])
+            ->assertOk()
+            ->assertJsonPath('ref.state', 'closed');
         $this->assertNull($this->sheetOf('Luca')->refresh()->return_id);
     }
 
@@ -153,18 +234,33 @@ final class ReturnTest extends TestCase
         $definition = $shipped['definition'];
         $definition['name'] = 'Serves, our way';
         $definition['stages'][0]['reps'] = 6;
-        $save = fn (array $definition, int $version): TestResponse => $this->postJson('/api/programmes', ['version' => $version, 'definition' => $definition]);
+        $save = fn (array $definition, int $version): TestResponse => $this->postJson(
+            '/api/programmes',
+            ['version' => $version, 'definition' => $definition],
+        );
         $own = collect($save($definition, 0)->assertOk()->json())->firstWhere('own', true);
         $this->assertSame(['Serves, our way', 1, 6], [$own['name'], $own['version'], $own['definition']['stages'][0]['reps']]);
 
         $broken = $own['definition'];
         $broken['stages'][7]['reps'] = 40;
-        $save($broken, 1)->assertStatus(422)->assertJsonPath('errors./stages/7/reps.0', fn (string $said): bool => str_contains($said, 'under 40'));
+        $save($broken, 1)->assertStatus(422)->assertJsonPath(
+            'errors./stages/7/reps.0',
+            fn (string $said): bool => str_contains($said, 'under 40'),
+        );
         $unsafe = $own['definition'];
         $unsafe['stages'][0]['needs_clearance'] = false;
         $save($unsafe, 1)->assertStatus(422);
 
-        $this->postJson("/api/athletes/{$this->athlete('Mira')->id}/returns", ['id' => (string) Str::uuid7(), 'programme' => $own['id'], 'ladder' => 'volleyball-float-serve', 'site' => 'shoulder', 'side' => 'right'])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$this->athlete('Mira')->id}/returns",
+            [
+                'id' => (string) Str::uuid7(),
+                'programme' => $own['id'],
+                'ladder' => 'volleyball-float-serve',
+                'site' => 'shoulder',
+                'side' => 'right',
+            ],
+        )->assertOk();
         $later = $own['definition'];
         $later['stages'][0]['reps'] = 4;
         $save($later, 1)->assertOk();
@@ -192,7 +288,10 @@ final class ReturnTest extends TestCase
     private function trained(Sheet $sheet, int $reps, ?callable $meanwhile = null): void
     {
         $block = $this->judgedBlock($sheet->refresh());
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => array_map(fn (int $i): array => $this->tap($block, $i), range(0, $reps - 1))])->assertOk()->assertJsonCount($reps, 'kept');
+        $this->postJson(
+            "/api/sheets/{$sheet->id}/events",
+            ['events' => array_map(fn (int $i): array => $this->tap($block, $i), range(0, $reps - 1))],
+        )->assertOk()->assertJsonCount($reps, 'kept');
         $meanwhile === null || $meanwhile();
         $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 30, 'session_rpe' => 3])->assertOk();
     }

@@ -29,12 +29,36 @@ final class RightsTest extends TestCase
         $return = PlayReturn::query()->firstOrFail();
         $stranger = $this->stranger(Role::Coach);
         $squad = Squad::query()->create(['workspace_id' => $stranger->workspace_id, 'name' => 'Theirs', 'rule_set' => 'starter']);
-        $theirs = Athlete::query()->create(['workspace_id' => $stranger->workspace_id, 'given_name' => 'Theirs', 'family_name' => 'Too', 'throwing_side' => 'right']);
+        $theirs = Athlete::query()->create([
+            'workspace_id' => $stranger->workspace_id,
+            'given_name' => 'Theirs',
+            'family_name' => 'Too',
+            'throwing_side' => 'right',
+        ]);
         $theirs->squads()->attach($squad->id, ['position' => 1]);
-        $answer = $this->actingAs($stranger)->postJson("/api/athletes/{$theirs->id}/returns", ['id' => $return->id, 'programme' => 'serves-effort-first', 'ladder' => 'volleyball-float-serve', 'site' => 'shoulder', 'side' => 'right']);
+        $answer = $this->actingAs($stranger)->postJson(
+            "/api/athletes/{$theirs->id}/returns",
+            [
+                'id' => $return->id,
+                'programme' => 'serves-effort-first',
+                'ladder' => 'volleyball-float-serve',
+                'site' => 'shoulder',
+                'side' => 'right',
+            ],
+        );
         $answer->assertStatus(409);
         $this->assertStringNotContainsString($return->athlete->given_name, (string) $answer->getContent());
-        $this->postJson("/api/squads/{$squad->id}/athletes", ['id' => $return->athlete_id, 'given_name' => 'A', 'family_name' => 'B', 'birth_date' => '2010-01-01', 'throwing_side' => 'right', 'turn_direction' => null])->assertStatus(409);
+        $this->postJson(
+            "/api/squads/{$squad->id}/athletes",
+            [
+                'id' => $return->athlete_id,
+                'given_name' => 'A',
+                'family_name' => 'B',
+                'birth_date' => '2010-01-01',
+                'throwing_side' => 'right',
+                'turn_direction' => null,
+            ],
+        )->assertStatus(409);
     }
 
     public function test_a_closed_account_stays_closed_and_its_links_are_dead(): void
@@ -45,10 +69,20 @@ final class RightsTest extends TestCase
         $calendar = $this->actingAs($assistant)->postJson('/api/me/calendar-link')->assertOk()->json('token');
         $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/close")->assertOk();
         $this->get("/calendar/{$calendar}.ics")->assertNotFound();
-        $this->withHeader('X-Link-Token', $password)->postJson('/api/link/entry', ['password' => 'seven grey herons wade'])->assertNotFound();
+        $this->withHeader('X-Link-Token', $password)
+            ->postJson('/api/link/entry', ['password' => 'seven grey herons wade'])
+            ->assertNotFound();
         $this->postJson("/api/people/{$assistant->id}/new-password")->assertStatus(409);
         // A link that was already there by another way opens it neither.
-        $old = Link::query()->create(['workspace_id' => $assistant->workspace_id, 'purpose' => Link::PASSWORD, 'token_hash' => hash('sha256', 'old'), 'user_id' => $assistant->id, 'label' => 'x', 'made_by' => $this->coach()->id, 'expires_at' => Carbon::now()->addHour()]);
+        $old = Link::query()->create([
+            'workspace_id' => $assistant->workspace_id,
+            'purpose' => Link::PASSWORD,
+            'token_hash' => hash('sha256', 'old'),
+            'user_id' => $assistant->id,
+            'label' => 'x',
+            'made_by' => $this->coach()->id,
+            'expires_at' => Carbon::now()->addHour(),
+        ]);
         $this->assertNull(Link::usable('old', Link::PASSWORD));
         $old->delete();
     }
@@ -56,13 +90,19 @@ final class RightsTest extends TestCase
     public function test_a_link_for_once_is_used_once_however_many_come_at_once(): void
     {
         $this->actingAs($this->coach());
-        $token = $this->postJson('/api/people/invitations', ['role' => 'assistant', 'name' => 'Ada', 'squads' => [Squad::query()->firstOrFail()->id], 'athletes' => []])->assertOk()->json('token');
+        $token = $this->postJson(
+            '/api/people/invitations',
+            ['role' => 'assistant', 'name' => 'Ada', 'squads' => [Squad::query()->firstOrFail()->id], 'athletes' => []],
+        )->assertOk()->json('token');
         // Three requests that all found the link usable, and then each wants to use it up.
         $found = array_map(fn () => Link::usable($token, Link::INVITATION), range(1, 3));
         $made = 0;
         foreach ($found as $i => $link) {
             try {
-                app(\App\Records\LinkDesk::class)->join($link, ['name' => 'Ada', 'email' => "ada{$i}@x.example", 'password' => 'seven grey herons wade']);
+                app(\App\Records\LinkDesk::class)->join(
+                    $link,
+                    ['name' => 'Ada', 'email' => "ada{$i}@x.example", 'password' => 'seven grey herons wade'],
+                );
                 $made++;
             } catch (\App\Http\Problem $problem) {
                 $this->assertSame(404, $problem->status);
@@ -76,17 +116,37 @@ final class RightsTest extends TestCase
     {
         $squad = Squad::query()->firstOrFail();
         $other = Squad::query()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Other squad', 'rule_set' => 'starter']);
-        $hidden = Athlete::query()->create(['workspace_id' => $squad->workspace_id, 'given_name' => 'Hidden', 'family_name' => 'Person', 'throwing_side' => 'right']);
+        $hidden = Athlete::query()->create([
+            'workspace_id' => $squad->workspace_id,
+            'given_name' => 'Hidden',
+            'family_name' => 'Person',
+            'throwing_side' => 'right',
+        ]);
         $hidden->squads()->attach($other->id, ['position' => 1]);
-        $theirGuardian = User::query()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Guardian Of Hidden', 'email' => 'g@h.example', 'password' => 'x', 'role' => Role::Guardian]);
+        $theirGuardian = User::query()->create([
+            'workspace_id' => $squad->workspace_id,
+            'name' => 'Guardian Of Hidden',
+            'email' => 'g@h.example',
+            'password' => 'x',
+            'role' => Role::Guardian,
+        ]);
         $theirGuardian->boundAthletes()->attach($hidden->id);
-        $bound = User::query()->create(['workspace_id' => $squad->workspace_id, 'name' => 'One Squad', 'email' => 'one@x.example', 'password' => 'x', 'role' => Role::Coach]);
+        $bound = User::query()->create([
+            'workspace_id' => $squad->workspace_id,
+            'name' => 'One Squad',
+            'email' => 'one@x.example',
+            'password' => 'x',
+            'role' => Role::Coach,
+        ]);
         $bound->squads()->attach($squad->id);
         [$head, $clinician] = [$this->coach(), $this->person(Role::Clinician)];
         $this->actingAs($head)->postJson("/api/athletes/{$hidden->id}/links", ['label' => 'Hidden’s mother'])->assertOk();
 
         $this->actingAs($bound);
-        $invite = fn (string $role, array $squads, array $athletes = []) => $this->postJson('/api/people/invitations', ['role' => $role, 'name' => 'x', 'squads' => $squads, 'athletes' => $athletes]);
+        $invite = fn (string $role, array $squads, array $athletes = []) => $this->postJson(
+            '/api/people/invitations',
+            ['role' => $role, 'name' => 'x', 'squads' => $squads, 'athletes' => $athletes],
+        );
         $invite('coach', [])->assertStatus(422);
         $invite('coach', [$other->id])->assertStatus(422);
         $invite('coach', [$squad->id])->assertOk();
@@ -99,7 +159,11 @@ final class RightsTest extends TestCase
         $this->postJson("/api/people/{$bound->id}/hand-over")->assertStatus(403);
         $people = (string) $this->getJson('/api/people')->assertOk()->getContent();
         foreach (['Hidden', 'Anneke', 'Samira'] as $name) {
-            $this->assertStringNotContainsString($name, preg_replace('/"audit":\[.*?\]/s', '', $people) ?? '', "{$name} is outside the squad");
+            $this->assertStringNotContainsString(
+                $name,
+                preg_replace('/"audit":\[.*?\]/s', '', $people) ?? '',
+                "{$name} is outside the squad",
+            );
         }
         $this->assertStringNotContainsString('Hidden', $people);
     }
@@ -107,7 +171,13 @@ final class RightsTest extends TestCase
     public function test_a_head_coach_is_handed_over_and_never_just_closed(): void
     {
         $head = $this->coach();
-        $next = User::query()->create(['workspace_id' => $head->workspace_id, 'name' => 'Next Head', 'email' => 'next@x.example', 'password' => 'x', 'role' => Role::Coach]);
+        $next = User::query()->create([
+            'workspace_id' => $head->workspace_id,
+            'name' => 'Next Head',
+            'email' => 'next@x.example',
+            'password' => 'x',
+            'role' => Role::Coach,
+        ]);
         $this->actingAs($next)->postJson("/api/people/{$head->id}/close")->assertStatus(403);
         $this->postJson("/api/people/{$next->id}/hand-over")->assertStatus(403);
         $this->actingAs($head)->postJson("/api/people/{$this->person(Role::Assistant)->id}/hand-over")->assertStatus(422);
@@ -118,14 +188,31 @@ final class RightsTest extends TestCase
     public function test_a_clinicians_account_counts_once_the_head_coach_and_the_person_compared_a_code(): void
     {
         $sofie = $this->athlete('Sofie');
-        $token = $this->actingAs($this->coach())->postJson('/api/people/invitations', ['role' => 'clinician', 'name' => 'Dr. New', 'squads' => [], 'athletes' => [$sofie->id]])->assertOk()->json('token');
+        $token = $this
+            ->actingAs($this->coach())
+            ->postJson('/api/people/invitations', ['role' => 'clinician', 'name' => 'Dr. New', 'squads' => [], 'athletes' => [$sofie->id]])
+            ->assertOk()
+            ->json('token');
         app('auth')->forgetGuards();
-        $me = $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['name' => 'Dr. New', 'email' => 'new@clinic.example', 'password' => 'seven grey herons wade'])->assertOk();
+        $me = $this
+            ->withHeader('X-Link-Token', $token)
+            ->postJson('/api/link/entry', ['name' => 'Dr. New', 'email' => 'new@clinic.example', 'password' => 'seven grey herons wade'])
+            ->assertOk();
         $this->withoutHeader('X-Link-Token');
         $clinician = User::query()->where('email', 'new@clinic.example')->firstOrFail();
         $this->assertFalse($me->json('clears'));
         $this->assertMatchesRegularExpression('/^\d{6}$/', $me->json('code'));
-        $clear = fn () => $this->actingAs($clinician->refresh())->postJson("/api/athletes/{$sofie->id}/clearances", ['id' => (string) Str::uuid7(), 'sites' => ['ankle'], 'clinician_name' => 'x', 'clinician_role' => 'Physiotherapist', 'document_date' => $this->coach()->workspace->today()->iso(), 'note' => null]);
+        $clear = fn () => $this->actingAs($clinician->refresh())->postJson(
+            "/api/athletes/{$sofie->id}/clearances",
+            [
+                'id' => (string) Str::uuid7(),
+                'sites' => ['ankle'],
+                'clinician_name' => 'x',
+                'clinician_role' => 'Physiotherapist',
+                'document_date' => $this->coach()->workspace->today()->iso(),
+                'note' => null,
+            ],
+        );
         $clear()->assertStatus(403);
         $this->actingAs($this->coach())->postJson("/api/people/{$clinician->id}/confirm", ['code' => '000000x'])->assertStatus(422);
         $this->postJson("/api/people/{$clinician->id}/confirm", ['code' => $me->json('code')])->assertOk();
@@ -135,14 +222,24 @@ final class RightsTest extends TestCase
         $this->assertStringContainsString('confirmed by Anneke Duarte', $said);
         // Whoever sets a new password by link could be anybody who had the link: confirmed anew.
         $password = $this->postJson("/api/people/{$clinician->id}/new-password")->assertOk()->json('token');
-        $this->withHeader('X-Link-Token', $password)->postJson('/api/link/entry', ['password' => 'eight brown owls nest'])->assertOk()->assertJsonPath('clears', false);
+        $this->withHeader('X-Link-Token', $password)
+            ->postJson('/api/link/entry', ['password' => 'eight brown owls nest'])
+            ->assertOk()
+            ->assertJsonPath('clears', false);
     }
 
     public function test_passwords_that_are_tried_first_are_refused(): void
     {
-        $token = fn (): string => $this->actingAs($this->coach())->postJson("/api/people/{$this->person(Role::Assistant)->id}/new-password")->assertOk()->json('token');
+        $token = fn (): string => $this
+            ->actingAs($this->coach())
+            ->postJson("/api/people/{$this->person(Role::Assistant)->id}/new-password")
+            ->assertOk()
+            ->json('token');
         foreach (['short', 'password123', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'aaaaaaaaaaaa', 'abcdefghijkl', 'FelixMoreau', 'saltmarsh2026', 'volleyball1', '20262026202'] as $weak) {
-            $this->withHeader('X-Link-Token', $token())->postJson('/api/link/entry', ['password' => $weak])->assertStatus(422)->assertJsonStructure(['errors' => ['password']]);
+            $this->withHeader('X-Link-Token', $token())
+                ->postJson('/api/link/entry', ['password' => $weak])
+                ->assertStatus(422)
+                ->assertJsonStructure(['errors' => ['password']]);
         }
         $this->withHeader('X-Link-Token', $token())->postJson('/api/link/entry', ['password' => 'seven grey herons wade'])->assertOk();
     }
@@ -151,7 +248,10 @@ final class RightsTest extends TestCase
     public function test_slowing_down_hits_who_guesses_and_nobody_else(): void
     {
         $this->actingAs($this->coach());
-        $feeds = [$this->postJson('/api/me/calendar-link')->json('token'), $this->actingAs($this->person(Role::Guardian))->postJson('/api/me/calendar-link')->json('token')];
+        $feeds = [
+            $this->postJson('/api/me/calendar-link')->json('token'),
+            $this->actingAs($this->person(Role::Guardian))->postJson('/api/me/calendar-link')->json('token'),
+        ];
         foreach (range(1, 12) as $_) {
             $this->get("/calendar/{$feeds[0]}.ics")->assertOk();
         }
@@ -160,7 +260,10 @@ final class RightsTest extends TestCase
         // Forty parents behind one address, each with a link of their own.
         $this->actingAs($this->coach());
         foreach (range(1, 40) as $i) {
-            $link = $this->postJson("/api/athletes/{$this->athlete('Mira')->id}/links", ['label' => "phone {$i}"])->assertOk()->json('token');
+            $link = $this
+                ->postJson("/api/athletes/{$this->athlete('Mira')->id}/links", ['label' => "phone {$i}"])
+                ->assertOk()
+                ->json('token');
             $this->withHeader('X-Link-Token', $link)->getJson('/api/link/check-in')->assertOk();
             $this->withoutHeader('X-Link-Token');
         }
@@ -193,8 +296,16 @@ final class RightsTest extends TestCase
     public function test_erasure_and_export_name_every_table(): void
     {
         $tables = array_values(array_diff(Schema::getTableListing(schemaQualified: false), ['sqlite_sequence']));
-        $this->assertEqualsCanonicalizing($tables, [...Privacy::EXPORTED_OF_ATHLETE, ...Privacy::EXPORTED_OF_THOSE, ...array_keys(Privacy::NOT_EXPORTED)], 'Say in Privacy whether a new table is given with an export.');
-        $this->assertEqualsCanonicalizing($tables, [...Privacy::ERASED, ...Privacy::ERASED_WITH_THOSE, ...Privacy::EMPTIED, ...array_keys(Privacy::KEPT)], 'Say in Privacy what an erasure does with a new table.');
+        $this->assertEqualsCanonicalizing(
+            $tables,
+            [...Privacy::EXPORTED_OF_ATHLETE, ...Privacy::EXPORTED_OF_THOSE, ...array_keys(Privacy::NOT_EXPORTED)],
+            'Say in Privacy whether a new table is given with an export.',
+        );
+        $this->assertEqualsCanonicalizing(
+            $tables,
+            [...Privacy::ERASED, ...Privacy::ERASED_WITH_THOSE, ...Privacy::EMPTIED, ...array_keys(Privacy::KEPT)],
+            'Say in Privacy what an erasure does with a new table.',
+        );
         $export = $this->actingAs($this->coach())->getJson("/api/athletes/{$this->athlete('Yuna')->id}/export")->assertOk()->json();
         foreach ([...Privacy::EXPORTED_OF_ATHLETE, ...array_diff(Privacy::EXPORTED_OF_THOSE, ['athletes'])] as $table) {
             $this->assertArrayHasKey($table, $export);
@@ -210,14 +321,24 @@ final class RightsTest extends TestCase
         $sheet = $this->sheetOf('Yuna');
         $this->actingAs($this->coach());
         $block = $this->judgedBlock($sheet);
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1, ['note' => 'Petrovic again']), $this->tap($block, 2)]])->assertOk();
+        $this->postJson(
+            "/api/sheets/{$sheet->id}/events",
+            ['events' => [$this->tap($block, 1, ['note' => 'Petrovic again']), $this->tap($block, 2)]],
+        )->assertOk();
         DB::table('rep_events')->where('sheet_id', $sheet->id)->where('seq', 2)->update(['fault' => 'Petrovic leans']);
         $this->postJson("/api/athletes/{$yuna->id}/links", ['label' => 'Petrovic phone'])->assertOk();
-        $this->postJson('/api/people/invitations', ['role' => 'guardian', 'name' => 'Petrovic mother', 'squads' => [], 'athletes' => [$yuna->id]])->assertOk();
+        $this->postJson(
+            '/api/people/invitations',
+            ['role' => 'guardian', 'name' => 'Petrovic mother', 'squads' => [], 'athletes' => [$yuna->id]],
+        )->assertOk();
         $this->postJson("/api/athletes/{$yuna->id}/erase", ['name' => 'Yuna Petrovic'])->assertStatus(204);
         foreach (Schema::getTableListing(schemaQualified: false) as $table) {
             foreach (DB::table($table)->get() as $row) {
-                $this->assertStringNotContainsString('Petrovic', (string) json_encode($row, JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR), $table);
+                $this->assertStringNotContainsString(
+                    'Petrovic',
+                    (string) json_encode($row, JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR),
+                    $table,
+                );
             }
         }
         $this->assertSame([], $sheet->refresh()->trims);
@@ -230,7 +351,10 @@ final class RightsTest extends TestCase
     {
         $log = storage_path('logs/laravel.log');
         $before = is_file($log) ? (int) filesize($log) : 0;
-        \Illuminate\Support\Facades\Route::middleware('api')->get('api/breaks', fn () => DB::table('soreness_reports')->insert(['note' => 'a very private knee']));
+        \Illuminate\Support\Facades\Route::middleware('api')->get(
+            'api/breaks',
+            fn () => DB::table('soreness_reports')->insert(['note' => 'a very private knee']),
+        );
         $this->actingAs($this->coach())->getJson('/api/breaks')->assertStatus(500);
         clearstatcache();
         $written = (string) file_get_contents($log, offset: $before);
@@ -253,7 +377,18 @@ final class RightsTest extends TestCase
     {
         $this->actingAs($this->coach());
         foreach (['../../composer', '..', 'no-such-ladder', 'Volleyball', "a\nb"] as $name) {
-            $this->postJson("/api/athletes/{$this->athlete('Ilse')->id}/seasons", ['ladder' => $name, 'goal_rung' => null, 'goal_on' => $this->coach()->workspace->today()->plus(40)->iso(), 'weekdays' => [2, 4], 'minutes' => null, 'moves' => [], 'off' => []])->assertStatus(422);
+            $this->postJson(
+                "/api/athletes/{$this->athlete('Ilse')->id}/seasons",
+                [
+                    'ladder' => $name,
+                    'goal_rung' => null,
+                    'goal_on' => $this->coach()->workspace->today()->plus(40)->iso(),
+                    'weekdays' => [2, 4],
+                    'minutes' => null,
+                    'moves' => [],
+                    'off' => [],
+                ],
+            )->assertStatus(422);
         }
         foreach (['..%2F..%2Fcomposer', 'no-such-ladder'] as $name) {
             $this->assertContains($this->getJson("/api/library/{$name}")->status(), [404, 422]);
@@ -266,10 +401,26 @@ final class RightsTest extends TestCase
         Queue::fake();
         $this->actingAs($this->coach());
         $squad = Squad::query()->firstOrFail();
-        $planned = Sheet::query()->where('state', 'planned')->where('edited', false)->where('held_on', '>=', $this->coach()->workspace->today()->iso())->count();
+        $planned = Sheet::query()
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->where('held_on', '>=', $this->coach()->workspace->today()->iso())
+            ->count();
         $sheet = $this->sheetOf('Mira');
         $old = $this->judgedBlock($sheet);
-        $this->postJson("/api/squads/{$squad->id}/fixtures", ['id' => (string) Str::uuid7(), 'kind' => 'match', 'athlete_id' => null, 'day' => $this->coach()->workspace->today()->iso(), 'weeks' => 1, 'starts_at' => '19:00', 'title' => 'Cup', 'doses' => [['skill' => 'spike', 'reps' => 240, 'felt' => 'hard']]])->assertOk();
+        $this->postJson(
+            "/api/squads/{$squad->id}/fixtures",
+            [
+                'id' => (string) Str::uuid7(),
+                'kind' => 'match',
+                'athlete_id' => null,
+                'day' => $this->coach()->workspace->today()->iso(),
+                'weeks' => 1,
+                'starts_at' => '19:00',
+                'title' => 'Cup',
+                'doses' => [['skill' => 'spike', 'reps' => 240, 'felt' => 'hard']],
+            ],
+        )->assertOk();
         Queue::assertPushed(RefitSheets::class);
         $this->assertSame($planned, Sheet::query()->where('stale', true)->count());
         $this->assertSame($old->reps, $this->judgedBlock($sheet)->reps, 'nothing is written yet');
@@ -278,12 +429,18 @@ final class RightsTest extends TestCase
         $this->assertLessThan($old->reps, collect($shown->json('blocks'))->firstWhere('id', $old->id)['reps']);
         $this->assertStringContainsString('waits to be fitted', (string) json_encode($shown->json()));
         $this->assertGreaterThan(0, $this->getJson('/api/today')->json('refitting'));
-        $this->assertStringContainsString('waits to be fitted', (string) $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json('refitting'));
+        $this->assertStringContainsString(
+            'waits to be fitted',
+            (string) $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json('refitting'),
+        );
         foreach ($squad->athletes as $athlete) {
             (new RefitSheets($athlete->id))->handle();
         }
         $this->assertSame(0, Sheet::query()->where('stale', true)->where('state', 'planned')->where('edited', false)->count());
-        $this->assertStringNotContainsString('waits to be fitted', (string) json_encode($this->getJson("/api/sheets/{$sheet->id}")->json()));
+        $this->assertStringNotContainsString(
+            'waits to be fitted',
+            (string) json_encode($this->getJson("/api/sheets/{$sheet->id}")->json()),
+        );
     }
 
     #[Group('once')]
@@ -309,13 +466,24 @@ final class RightsTest extends TestCase
         $stations = function () use ($session): array {
             $shown = $this->getJson("/api/sessions/{$session}")->assertOk()->json();
 
-            return [...array_intersect_key($shown, array_flip(['version', 'minutes', 'adults', 'balls', 'stations'])), 'minutes' => $shown['minutes'] + 15, 'absent' => [], 'late' => []];
+            return [
+                ...array_intersect_key($shown, array_flip(['version', 'minutes', 'adults', 'balls', 'stations'])),
+                'minutes' => $shown['minutes'] + 15,
+                'absent' => [],
+                'late' => [],
+            ];
         };
         $changes = [
             'the floor of the session' => fn () => $this->putJson("/api/sessions/{$session}/floor", ['floor' => 'hard'])->assertOk(),
             'the stations' => fn () => $this->putJson("/api/sessions/{$session}", $stations())->assertOk(),
             'the squad' => fn () => $this->putJson("/api/squads/{$squad->id}", [...$kept, 'school' => 'strict'])->assertOk(),
-            'counts that are not here' => fn () => $this->postJson('/api/me/missing-counts', ['device' => (string) Str::uuid(), 'athletes' => $squad->athletes->map(fn (Athlete $each): array => ['athlete_id' => $each->id, 'count' => 3])->all()])->assertNoContent(),
+            'counts that are not here' => fn () => $this->postJson(
+                '/api/me/missing-counts',
+                [
+                    'device' => (string) Str::uuid(),
+                    'athletes' => $squad->athletes->map(fn (Athlete $each): array => ['athlete_id' => $each->id, 'count' => 3])->all(),
+                ],
+            )->assertNoContent(),
         ];
         foreach ($changes as $what => $change) {
             $this->assertGreaterThan(5, $fitted($change), "{$what}: sheets are fitted");

@@ -13,7 +13,13 @@ use Tests\TestCase;
 #[Group('once')]
 final class RosterTest extends TestCase
 {
-    private const PERSON = ['given_name' => 'Tove', 'family_name' => 'Lindqvist', 'birth_date' => '2013-02-28', 'throwing_side' => 'left', 'turn_direction' => null];
+    private const PERSON = [
+        'given_name' => 'Tove',
+        'family_name' => 'Lindqvist',
+        'birth_date' => '2013-02-28',
+        'throwing_side' => 'left',
+        'turn_direction' => null,
+    ];
 
     public function test_a_coach_starts_from_nothing_and_trains_today(): void
     {
@@ -28,14 +34,19 @@ final class RosterTest extends TestCase
         $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Tove stands on no ladder yet.');
 
         $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'no-such'])->assertStatus(422);
-        $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'hold'])->assertOk()->assertJsonCount(1, 'ladders');
+        $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'hold'])
+            ->assertOk()
+            ->assertJsonCount(1, 'ladders');
         $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'kneel'])->assertStatus(409);
         $this->plan($squad)->assertOk()->assertJsonPath('sheets', 1)->assertJsonPath('left_out', []);
         $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Tove has a sheet that day already.');
 
         $row = $this->getJson("/api/today?squad={$squad}")->json('rows.0');
         $this->assertSame(['unknown', 'planned'], [$row['word'], $row['sheet']['state']]);
-        $this->postJson("/api/athletes/{$id}/reports", ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]])->assertOk()->assertJsonPath('word', 'full');
+        $this->postJson(
+            "/api/athletes/{$id}/reports",
+            ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]],
+        )->assertOk()->assertJsonPath('word', 'full');
         $text = collect($this->getJson("/api/sheets/{$row['sheet']['id']}")->assertOk()->json('blocks'))->pluck('text')->implode(' ');
         $this->assertStringNotContainsString('{', $text, 'Text mirrors for a left-hander.');
     }
@@ -45,21 +56,44 @@ final class RosterTest extends TestCase
         $this->actingAs($this->coach());
         $squad = Squad::query()->firstOrFail()->id;
         foreach (['birth_date' => '2099-01-01', 'given_name' => '', 'throwing_side' => 'both', 'id' => 'x'] as $field => $value) {
-            $this->postJson("/api/squads/{$squad}/athletes", [$field => $value] + ['id' => (string) Str::uuid7(), ...self::PERSON])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+            $this->postJson("/api/squads/{$squad}/athletes", [$field => $value] + ['id' => (string) Str::uuid7(), ...self::PERSON])
+                ->assertStatus(422)
+                ->assertJsonStructure(['errors' => [$field]]);
         }
         $this->plan($squad, ['day' => '2020-01-01'])->assertStatus(422)->assertJsonStructure(['errors' => ['day']]);
-        $this->postJson("/api/athletes/{$this->athlete('Tomas')->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => null, 'reference_speed_ms' => null, 'measured_on' => '2026-01-01'])->assertStatus(422);
+        $this->postJson(
+            "/api/athletes/{$this->athlete('Tomas')->id}/marks",
+            ['skill' => 'javelin', 'longest_throw_m' => null, 'reference_speed_ms' => null, 'measured_on' => '2026-01-01'],
+        )->assertStatus(422);
     }
 
     public function test_a_longer_throw_makes_the_same_distance_cheaper_and_a_changed_school_changes_the_words(): void
     {
         $this->actingAs($this->coach());
         $tomas = $this->athlete('Tomas');
-        $headroom = fn (): int => (int) collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Tomas')['headroom'];
+        $headroom = fn (): int => (int) collect(
+            $this->getJson('/api/today')->json('rows'),
+        )->firstWhere('athlete.given_name', 'Tomas')['headroom'];
         $before = $headroom();
-        $this->postJson("/api/athletes/{$tomas->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => 38.0, 'reference_speed_ms' => null, 'measured_on' => $this->coach()->workspace->today()->iso()])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$tomas->id}/marks",
+            [
+                'skill' => 'javelin',
+                'longest_throw_m' => 38.0,
+                'reference_speed_ms' => null,
+                'measured_on' => $this->coach()->workspace->today()->iso(),
+            ],
+        )->assertOk();
         $this->assertSame($before, $headroom(), 'The longest stays the longest.');
-        $this->postJson("/api/athletes/{$tomas->id}/marks", ['skill' => 'javelin', 'longest_throw_m' => 24.0, 'reference_speed_ms' => null, 'measured_on' => $this->coach()->workspace->today()->iso()])->assertOk();
+        $this->postJson(
+            "/api/athletes/{$tomas->id}/marks",
+            [
+                'skill' => 'javelin',
+                'longest_throw_m' => 24.0,
+                'reference_speed_ms' => null,
+                'measured_on' => $this->coach()->workspace->today()->iso(),
+            ],
+        )->assertOk();
         $this->assertLessThan($before, $headroom(), 'One far below the others may be right: until somebody says so, it counts.');
 
         $squad = Squad::query()->firstOrFail();
@@ -76,7 +110,16 @@ final class RosterTest extends TestCase
         $left = fn (): array => $this->getJson("/api/athletes/{$mira->id}/headroom?skill=float-serve&reps=40")->assertOk()->json();
         $cell = fn (array $grid, float $effort): array => collect($grid['rows'])->firstWhere('effort', $effort)['cells'][0];
         $before = $left();
-        $entry = ['id' => (string) Str::uuid7(), 'day' => $this->coach()->workspace->today()->iso(), 'source' => 'match', 'skill' => 'spike', 'reps' => 60, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant'];
+        $entry = [
+            'id' => (string) Str::uuid7(),
+            'day' => $this->coach()->workspace->today()->iso(),
+            'source' => 'match',
+            'skill' => 'spike',
+            'reps' => 60,
+            'felt' => 'hard',
+            'distance_m' => null,
+            'side' => 'dominant',
+        ];
         $log = fn (array $with = []): TestResponse => $this->postJson("/api/athletes/{$mira->id}/logged-work", $with + $entry);
         $log()->assertNoContent();
         $log()->assertNoContent();
@@ -110,7 +153,11 @@ final class RosterTest extends TestCase
             $this->assertSame($sorted, $reps, 'Further is never more.');
             foreach ($row['cells'] as $cell) {
                 $this->assertNotSame([], $cell['binding']);
-                $this->assertTrue($cell['reps'] >= 60 ? $cell['fits_on'] === $this->coach()->workspace->today()->iso() : $cell['fits_on'] !== $this->coach()->workspace->today()->iso());
+                $this->assertTrue(
+                    $cell['reps'] >= 60
+                        ? $cell['fits_on'] === $this->coach()->workspace->today()->iso()
+                        : $cell['fits_on'] !== $this->coach()->workspace->today()->iso(),
+                );
             }
         }
     }
@@ -118,6 +165,9 @@ final class RosterTest extends TestCase
     /** @param  array<string, string>  $with */
     private function plan(int $squad, array $with = []): TestResponse
     {
-        return $this->postJson("/api/squads/{$squad}/sessions", ['day' => $this->coach()->workspace->today()->iso(), 'starts_at' => '18:30', 'title' => 'First evening', ...$with]);
+        return $this->postJson(
+            "/api/squads/{$squad}/sessions",
+            ['day' => $this->coach()->workspace->today()->iso(), 'starts_at' => '18:30', 'title' => 'First evening', ...$with],
+        );
     }
 }

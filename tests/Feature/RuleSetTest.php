@@ -29,7 +29,10 @@ final class RuleSetTest extends TestCase
     {
         $starter = $this->getJson('/api/rule-sets')->assertOk()->assertJsonPath('0.own', false)->json('0.definition');
         $strict = $this->scaled($starter, 'Harbour code', 'arm-week', 0.1);
-        $compare = fn (array $definition) => $this->postJson("/api/squads/{$this->squad->id}/rule-set/compare", ['days' => 28, 'definition' => $definition])->assertOk();
+        $compare = fn (array $definition) => $this->postJson(
+            "/api/squads/{$this->squad->id}/rule-set/compare",
+            ['days' => 28, 'definition' => $definition],
+        )->assertOk();
         $same = $compare($starter);
         foreach ($same->json('rows') as $row) {
             $this->assertSame($row['now_days'], $row['then_days'], 'the set in force against itself');
@@ -45,16 +48,27 @@ final class RuleSetTest extends TestCase
         $mira = $this->athlete('Mira');
         $max = fn (): float => $this->cap('arm-week', 'Mira');
         $before = $max();
-        $reps = fn (): int => (int) Sheet::query()->where('athlete_id', $mira->id)->where('held_on', '>=', $this->coach()->workspace->today()->iso())->where('state', 'planned')->get()->sum(fn (Sheet $sheet): int => (int) $sheet->blocks()->sum('reps'));
+        $reps = fn (): int => (int) Sheet::query()
+            ->where('athlete_id', $mira->id)
+            ->where('held_on', '>=', $this->coach()->workspace->today()->iso())
+            ->where('state', 'planned')
+            ->get()
+            ->sum(fn (Sheet $sheet): int => (int) $sheet->blocks()->sum('reps'));
         $planned = $reps();
         $this->getJson('/api/today')->assertOk();
-        $this->putJson("/api/squads/{$this->squad->id}/rule-set", ['rule_set' => $own['id']])->assertOk()->assertJsonPath('rule_set', 'Harbour code')->assertJsonPath('rule_set_id', $own['id']);
+        $this->putJson("/api/squads/{$this->squad->id}/rule-set", ['rule_set' => $own['id']])
+            ->assertOk()
+            ->assertJsonPath('rule_set', 'Harbour code')
+            ->assertJsonPath('rule_set_id', $own['id']);
         $this->assertEqualsWithDelta(0.1 * $before, $max(), 1e-9);
         $this->assertLessThan($planned, $reps(), 'what is planned is fitted to the new rules');
         $this->getJson('/api/today')->assertOk()->assertJsonPath('rule_set', 'Harbour code');
 
         // The next version holds at once; the old one stays on file.
-        $this->postJson('/api/rule-sets', ['version' => 1, 'definition' => [...$own['definition'], 'name' => 'Harbour code, second']])->assertOk();
+        $this->postJson(
+            '/api/rule-sets',
+            ['version' => 1, 'definition' => [...$own['definition'], 'name' => 'Harbour code, second']],
+        )->assertOk();
         $this->getJson('/api/today')->assertJsonPath('rule_set', 'Harbour code, second');
         $this->assertSame([1, 2], DB::table('rule_sets')->orderBy('version')->pluck('version')->all());
         $this->postJson('/api/rule-sets', ['version' => 1, 'definition' => $own['definition']])->assertStatus(409);
@@ -91,7 +105,10 @@ final class RuleSetTest extends TestCase
     {
         $mira = $this->athlete('Mira');
         $before = $this->cap('arm-day', 'Mira');
-        $share = fn (string $limit, float $share, ?string $reason = null) => $this->postJson("/api/athletes/{$mira->id}/limit-shares", ['limit_id' => $limit, 'share' => $share, 'reason' => $reason]);
+        $share = fn (string $limit, float $share, ?string $reason = null) => $this->postJson(
+            "/api/athletes/{$mira->id}/limit-shares",
+            ['limit_id' => $limit, 'share' => $share, 'reason' => $reason],
+        );
         $share('arm-day', 0.8)->assertOk()->assertJsonPath('shares.0.share', 0.8);
         $this->assertEqualsWithDelta(0.8 * $before, $this->cap('arm-day', 'Mira'), 1e-9);
         $this->assertEqualsWithDelta($this->cap('arm-day', 'Tomas'), $this->cap('arm-day', 'Tomas'), 1e-9);

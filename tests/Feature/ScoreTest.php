@@ -17,13 +17,34 @@ final class ScoreTest extends TestCase
     {
         $this->actingAs($this->coach());
         $yuna = $this->athlete('Yuna');
-        $add = fn (string $kind, array $seen, ?float $goal = null, ?string $id = null): TestResponse => $this->postJson("/api/athletes/{$yuna->id}/scores", ['id' => $id ?? (string) Str::uuid7(), 'kind' => $kind, 'name' => 'Evening', 'goal' => $goal, 'ladder' => null, 'seen' => $seen]);
-        $zones = fn (int $hits): array => ['points_each' => 5, 'zones' => array_chunk(array_map(fn (int $i): bool => $i < $hits, range(0, 19)), 5)];
+        $add = fn (string $kind, array $seen, ?float $goal = null, ?string $id = null): TestResponse => $this->postJson(
+            "/api/athletes/{$yuna->id}/scores",
+            [
+                'id' => $id ?? (string) Str::uuid7(),
+                'kind' => $kind,
+                'name' => 'Evening',
+                'goal' => $goal,
+                'ladder' => null,
+                'seen' => $seen,
+            ],
+        );
+        $zones = fn (int $hits): array => [
+            'points_each' => 5,
+            'zones' => array_chunk(array_map(fn (int $i): bool => $i < $hits, range(0, 19)), 5),
+        ];
         $id = (string) Str::uuid7();
         $add('target_round', $zones(12), 75, $id)->assertOk();
         $add('target_round', $zones(12), 75, $id)->assertOk()->assertJsonCount(1, 'series.0.scores');
         $view = $add('target_round', $zones(16), 75)->assertOk();
-        $this->assertSame(['80 points', '80 points', '75 points', true], [$view->json('series.0.best'), $view->json('series.0.last'), $view->json('series.0.goal'), $view->json('series.0.goal_reached')]);
+        $this->assertSame(
+            ['80 points', '80 points', '75 points', true],
+            [
+                $view->json('series.0.best'),
+                $view->json('series.0.last'),
+                $view->json('series.0.goal'),
+                $view->json('series.0.goal_reached'),
+            ],
+        );
         $this->assertSame([60, 80], $view->json('series.0.trend'));
 
         $add('clear_targets', ['throws' => 9, 'targets' => 3])->assertOk();
@@ -36,7 +57,10 @@ final class ScoreTest extends TestCase
         $this->assertStringContainsString('Tends right', $grouping['grouping']['sentence']);
         $this->assertCount(5, $grouping['grouping']['ellipses']);
 
-        $add('clear_targets', ['throws' => 2, 'targets' => 3])->assertStatus(422)->assertJsonPath('detail', '3 targets cannot be cleared with 2 throws.');
+        $add('clear_targets', ['throws' => 2, 'targets' => 3])->assertStatus(422)->assertJsonPath(
+            'detail',
+            '3 targets cannot be cleared with 2 throws.',
+        );
         $add('target_round', ['zones' => []])->assertStatus(422);
         $add('serve_game', [])->assertStatus(422);
         // A score moves no gate.
@@ -52,15 +76,33 @@ final class ScoreTest extends TestCase
         $kaito = $this->athlete('Kaito');
         $serve = 'volleyball-float-serve';
         $path = "/api/athletes/{$kaito->id}/scores";
-        $row = fn (?string $ladder): array => ['id' => (string) Str::uuid7(), 'kind' => 'in_a_row', 'name' => 'Evening', 'goal' => null, 'ladder' => $ladder, 'seen' => ['attempts' => [true, true, false]]];
+        $row = fn (?string $ladder): array => [
+            'id' => (string) Str::uuid7(),
+            'kind' => 'in_a_row',
+            'name' => 'Evening',
+            'goal' => null,
+            'ladder' => $ladder,
+            'seen' => ['attempts' => [true, true, false]],
+        ];
         $this->getJson($path)->assertJsonPath('ladders.0.ignored_on', 'Half motion to the wall');
         $this->postJson($path, $row($serve))->assertStatus(422)->assertJsonPath('title', 'Not scored yet');
         $this->postJson($path, $row('javelin-throw'))->assertStatus(422)->assertJsonPath('title', 'Not on this ladder');
         $this->postJson($path, $row(null))->assertOk()->assertJsonCount(1, 'series');
         // Where it counts, it is scored; after a step back it is put away until it counts again.
-        $stand = fn (string $rung) => Placement::query()->create(['athlete_id' => $kaito->id, 'ladder' => $serve, 'ladder_version' => 1, 'rung' => $rung, 'entered_on' => now()->toDateString(), 'entered_at' => now()->toIso8601String()]);
+        $stand = fn (string $rung) => Placement::query()->create([
+            'athlete_id' => $kaito->id,
+            'ladder' => $serve,
+            'ladder_version' => 1,
+            'rung' => $rung,
+            'entered_on' => now()->toDateString(),
+            'entered_at' => now()->toIso8601String(),
+        ]);
         $stand('thirds');
-        $this->postJson($path, $row($serve))->assertOk()->assertJsonPath('ladders.0.ignored_on', null)->assertJsonCount(2, 'series')->assertJsonPath('hidden', 0);
+        $this->postJson($path, $row($serve))
+            ->assertOk()
+            ->assertJsonPath('ladders.0.ignored_on', null)
+            ->assertJsonCount(2, 'series')
+            ->assertJsonPath('hidden', 0);
         $this->travel(1)->minutes();
         $stand('line');
         $this->getJson($path)->assertJsonCount(1, 'series')->assertJsonPath('hidden', 1);

@@ -42,7 +42,10 @@ final class SeasonTest extends TestCase
         $days = collect($season->json('weeks'))->flatMap(fn (array $week): array => $week['days']);
         $sheets = Sheet::query()->where('season_id', $season->json('id'))->orderBy('held_on')->get();
         $near = $days->where('kind', 'session')->filter(fn (array $day): bool => $day['date'] < $this->today->plus(14)->iso());
-        $this->assertSame($near->pluck('date')->values()->all(), $sheets->map(fn (Sheet $sheet): string => substr($sheet->held_on, 0, 10))->all());
+        $this->assertSame(
+            $near->pluck('date')->values()->all(),
+            $sheets->map(fn (Sheet $sheet): string => substr($sheet->held_on, 0, 10))->all(),
+        );
         foreach ($sheets as $sheet) {
             $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->assertJsonPath('broken', []);
         }
@@ -50,7 +53,10 @@ final class SeasonTest extends TestCase
 
         // No week of the plan stands above what its step limit allows.
         foreach ($season->json('weeks') as $week) {
-            $this->assertTrue($week['arm_max'] === null || $week['arm'] <= $week['arm_max'] + 1e-6 || $week['arm_done'] > 0, "week {$week['number']}: {$week['arm']} of {$week['arm_max']}");
+            $this->assertTrue(
+                $week['arm_max'] === null || $week['arm'] <= $week['arm_max'] + 1e-6 || $week['arm_done'] > 0,
+                "week {$week['number']}: {$week['arm']} of {$week['arm_max']}",
+            );
         }
     }
 
@@ -58,7 +64,11 @@ final class SeasonTest extends TestCase
     {
         $athlete = $this->steady();
         $season = $this->postJson("/api/athletes/{$athlete->id}/seasons", $this->ask())->json();
-        $session = collect($season['weeks'])->flatMap(fn (array $week): array => $week['days'])->where('kind', 'session')->where('date', '>', $this->today->plus(7)->iso())->first()['date'];
+        $session = collect($season['weeks'])
+            ->flatMap(fn (array $week): array => $week['days'])
+            ->where('kind', 'session')
+            ->where('date', '>', $this->today->plus(7)->iso())
+            ->first()['date'];
         $to = Day::of($session)->plus(1)->iso();
         $moved = ['moves' => [['from' => $session, 'to' => $to]], 'version' => 1];
         $preview = $this->postJson("/api/seasons/{$season['id']}/preview", [...$this->ask(), ...$moved])->assertOk();
@@ -67,12 +77,24 @@ final class SeasonTest extends TestCase
         $this->assertSame(1, Season::query()->where('athlete_id', $athlete->id)->sole()->version, 'a preview keeps nothing');
 
         $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), ...$moved])->assertOk()->assertJsonPath('version', 2);
-        $this->assertTrue(Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $to)->exists() || $to >= $this->today->plus(14)->iso());
+        $this->assertTrue(
+            Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $to)->exists() || $to >= $this->today->plus(14)->iso(),
+        );
         $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), 'version' => 1])->assertStatus(409)->assertJsonPath('version', 2);
-        $this->postJson("/api/seasons/{$season['id']}/preview", [...$this->ask(), 'moves' => [['from' => $session, 'to' => '2020-01-01']]])->assertStatus(422)->assertJsonPath('title', 'Not moved');
+        $this->postJson("/api/seasons/{$season['id']}/preview", [...$this->ask(), 'moves' => [['from' => $session, 'to' => '2020-01-01']]])
+            ->assertStatus(422)
+            ->assertJsonPath('title', 'Not moved');
 
         $this->postJson("/api/seasons/{$season['id']}/close")->assertNoContent();
-        $this->assertSame(0, Sheet::query()->where('season_id', $season['id'])->where('state', 'planned')->where('edited', false)->where('held_on', '>=', $this->today->iso())->count());
+        $this->assertSame(
+            0,
+            Sheet::query()
+                ->where('season_id', $season['id'])
+                ->where('state', 'planned')
+                ->where('edited', false)
+                ->where('held_on', '>=', $this->today->iso())
+                ->count(),
+        );
     }
 
     public function test_a_missed_week_is_said_and_planned_forward_without_making_up(): void
@@ -84,21 +106,46 @@ final class SeasonTest extends TestCase
         $now = $this->getJson("/api/seasons/{$season['id']}")->assertOk();
         $this->assertStringContainsString('missed', (string) $now->json('missed'));
         $this->assertTrue($now->json('differs'));
-        $arm = fn (TestResponse $view): float => collect($view->json('weeks'))->flatMap(fn (array $week): array => $week['days'])->filter(fn (array $day): bool => $day['date'] >= $this->today->iso() && $day['kind'] === 'session')->sum('arm');
-        $agreed = collect(Season::query()->where('athlete_id', $athlete->id)->sole()->agreed)->filter(fn (array $day, string $date): bool => $date >= $this->today->iso() && ! $day['match'])->sum('arm');
+        $arm = fn (TestResponse $view): float => collect($view->json('weeks'))
+            ->flatMap(fn (array $week): array => $week['days'])
+            ->filter(fn (array $day): bool => $day['date'] >= $this->today->iso() && $day['kind'] === 'session')
+            ->sum('arm');
+        $agreed = collect(Season::query()->where('athlete_id', $athlete->id)->sole()->agreed)->filter(
+            fn (array $day, string $date): bool => $date >= $this->today->iso() && ! $day['match'],
+        )->sum('arm');
         $this->assertLessThanOrEqual($agreed + 1e-6, $arm($now), 'nothing is made up');
-        $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), 'goal_on' => $season['goal_on'], 'version' => 1])->assertOk()->assertJsonPath('differs', false);
+        $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), 'goal_on' => $season['goal_on'], 'version' => 1])
+            ->assertOk()
+            ->assertJsonPath('differs', false);
     }
 
     public function test_a_match_and_another_club_take_their_part_of_every_plan(): void
     {
         $athlete = $this->steady();
         $squad = $athlete->squads()->firstOrFail();
-        $draft = fn (): array => collect($this->postJson("/api/athletes/{$athlete->id}/seasons/draft", $this->ask())->assertOk()->json('weeks'))->flatMap(fn (array $week): array => $week['days'])->keyBy('date')->all();
+        $draft = fn (): array => collect(
+            $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", $this->ask())->assertOk()->json('weeks'),
+        )
+            ->flatMap(fn (array $week): array => $week['days'])
+            ->keyBy('date')
+            ->all();
         $free = $draft();
         $match = $this->today->plus(12)->iso();
         $id = (string) Str::uuid7();
-        $add = fn (array $with): TestResponse => $this->postJson("/api/squads/{$squad->id}/fixtures", ['id' => $id, 'kind' => 'match', 'athlete_id' => null, 'day' => $match, 'weeks' => 1, 'starts_at' => '15:00', 'title' => 'Home match', 'doses' => [['skill' => 'jump-serve', 'reps' => 60, 'felt' => 'hard']], ...$with]);
+        $add = fn (array $with): TestResponse => $this->postJson(
+            "/api/squads/{$squad->id}/fixtures",
+            [
+                'id' => $id,
+                'kind' => 'match',
+                'athlete_id' => null,
+                'day' => $match,
+                'weeks' => 1,
+                'starts_at' => '15:00',
+                'title' => 'Home match',
+                'doses' => [['skill' => 'jump-serve', 'reps' => 60, 'felt' => 'hard']],
+                ...$with,
+            ],
+        );
         $add([])->assertOk()->assertJsonCount(11, 'fixtures');
         $add([])->assertOk()->assertJsonCount(11, 'fixtures');
         $with = $draft();
@@ -106,16 +153,29 @@ final class SeasonTest extends TestCase
         $this->assertGreaterThan(0, $with[$match]['arm']);
 
         $handball = (string) Str::uuid7();
-        $add(['id' => $handball, 'kind' => 'elsewhere', 'athlete_id' => $athlete->id, 'day' => $this->today->plus(1)->iso(), 'weeks' => 8, 'title' => 'Handball at school', 'doses' => [['skill' => 'handball-standing-throw', 'reps' => 60, 'felt' => 'middling']]])->assertOk()->assertJsonCount(19, 'fixtures');
+        $add([
+            'id' => $handball,
+            'kind' => 'elsewhere',
+            'athlete_id' => $athlete->id,
+            'day' => $this->today->plus(1)->iso(),
+            'weeks' => 8,
+            'title' => 'Handball at school',
+            'doses' => [['skill' => 'handball-standing-throw', 'reps' => 60, 'felt' => 'middling']],
+        ])->assertOk()->assertJsonCount(19, 'fixtures');
         $two = $draft();
-        $ours = fn (array $days): float => collect($days)->where('kind', 'session')->sum(fn (array $day): float => str_contains($day['title'], 'then') ? 0 : $day['arm']);
+        $ours = fn (array $days): float => collect($days)->where('kind', 'session')->sum(
+            fn (array $day): float => str_contains($day['title'], 'then') ? 0 : $day['arm'],
+        );
         $this->assertLessThan($ours($free), $ours($two), 'two sports on one arm add up');
 
         // Once the match is recorded as work, it is no longer planned beside it.
         $load = (new AthleteDay($athlete, $this->today))->load;
         $this->assertNotSame([], array_filter($load->plans, fn ($set): bool => $set->session === "match {$id}"));
         $this->postJson("/api/fixtures/{$id}/remove")->assertOk()->assertJsonCount(18, 'fixtures');
-        $this->assertSame([], array_filter((new AthleteDay($athlete, $this->today))->load->plans, fn ($set): bool => $set->session === "match {$id}"));
+        $this->assertSame(
+            [],
+            array_filter((new AthleteDay($athlete, $this->today))->load->plans, fn ($set): bool => $set->session === "match {$id}"),
+        );
     }
 
     public function test_impossible_asks_are_explained_with_the_nearest_plan(): void
@@ -130,20 +190,32 @@ final class SeasonTest extends TestCase
             $problem = collect($view->json('problems'))->firstWhere('code', $code);
             $this->assertNotNull($problem, $code);
             $this->assertNotSame('', $problem['way_out']);
-            $this->assertNotSame([], collect($view->json('weeks'))->flatMap(fn (array $week): array => $week['days'])->where('kind', 'session')->all(), "{$code}: the nearest plan");
+            $this->assertNotSame(
+                [],
+                collect($view->json('weeks'))->flatMap(fn (array $week): array => $week['days'])->where('kind', 'session')->all(),
+                "{$code}: the nearest plan",
+            );
         }
         $short = $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", [...$this->ask(), 'minutes' => 5])->assertOk();
         $this->assertStringContainsString('5 minutes are too few', json_encode($short->json('weeks')));
-        $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", [...$this->ask(), 'minutes' => 0])->assertStatus(422)->assertJsonStructure(['errors' => ['minutes']]);
+        $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", [...$this->ask(), 'minutes' => 0])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['minutes']]);
         $empty = Squad::query()->create(['workspace_id' => $this->coach()->workspace_id, 'name' => 'Nobody yet', 'rule_set' => 'starter']);
-        $this->postJson("/api/squads/{$empty->id}/seasons", ['goal_on' => $this->today->plus(40)->iso(), 'weekdays' => [2], 'minutes' => null, 'rungs_up' => 1])->assertStatus(422)->assertJsonPath('title', 'Nobody to plan for');
+        $this->postJson(
+            "/api/squads/{$empty->id}/seasons",
+            ['goal_on' => $this->today->plus(40)->iso(), 'weekdays' => [2], 'minutes' => null, 'rungs_up' => 1],
+        )->assertStatus(422)->assertJsonPath('title', 'Nobody to plan for');
     }
 
     #[Group('once')]
     public function test_the_same_season_for_a_whole_squad(): void
     {
         $squad = Squad::query()->firstOrFail();
-        $made = $this->postJson("/api/squads/{$squad->id}/seasons", ['goal_on' => $this->today->plus(56)->iso(), 'weekdays' => [1, 3, 5], 'minutes' => 75, 'rungs_up' => 1])->assertOk();
+        $made = $this->postJson(
+            "/api/squads/{$squad->id}/seasons",
+            ['goal_on' => $this->today->plus(56)->iso(), 'weekdays' => [1, 3, 5], 'minutes' => 75, 'rungs_up' => 1],
+        )->assertOk();
         $this->assertSame(Season::query()->count() - 1, $made->json('sheets'));
         $this->assertSame(['Mira has a season already'], $made->json('left_out'));
         $this->assertGreaterThan(8, $made->json('sheets'));
@@ -161,6 +233,14 @@ final class SeasonTest extends TestCase
     /** @return array<string, mixed> */
     private function ask(): array
     {
-        return ['ladder' => 'volleyball-float-serve', 'goal_rung' => null, 'goal_on' => $this->today->plus(70)->iso(), 'weekdays' => [2, 4, 6], 'minutes' => null, 'moves' => [], 'off' => []];
+        return [
+            'ladder' => 'volleyball-float-serve',
+            'goal_rung' => null,
+            'goal_on' => $this->today->plus(70)->iso(),
+            'weekdays' => [2, 4, 6],
+            'minutes' => null,
+            'moves' => [],
+            'off' => [],
+        ];
     }
 }

@@ -29,7 +29,11 @@ final class SecurityTest extends TestCase
     public function test_what_is_the_same_for_everybody_is_answered_without_a_session(): void
     {
         foreach (['/', '/plan', '/athletes/anything', '/calendar/no-such-token.ics'] as $address) {
-            $this->assertSame([], $this->get($address)->headers->getCookies(), "{$address}: a late answer would bring its session over that of a sign-in");
+            $this->assertSame(
+                [],
+                $this->get($address)->headers->getCookies(),
+                "{$address}: a late answer would bring its session over that of a sign-in",
+            );
         }
         // The worker script is a file of the build; where it is not built, nothing is sent either.
         $this->assertSame([], $this->get('/sw.js')->headers->getCookies());
@@ -37,11 +41,24 @@ final class SecurityTest extends TestCase
 
     public function test_a_guest_gets_no_session_cookie_and_somebody_signed_in_does(): void
     {
-        $names = fn (TestResponse $answer): array => array_map(fn (Cookie $cookie): string => $cookie->getName(), $answer->headers->getCookies());
-        $this->assertSame([], $names($this->getJson('/api/me')->assertStatus(401)), 'a late answer would end the sign-in that was sent after it');
+        $names = fn (TestResponse $answer): array => array_map(
+            fn (Cookie $cookie): string => $cookie->getName(),
+            $answer->headers->getCookies(),
+        );
+        $this->assertSame(
+            [],
+            $names($this->getJson('/api/me')->assertStatus(401)),
+            'a late answer would end the sign-in that was sent after it',
+        );
         $this->assertSame([], $names($this->getJson('/api/today')->assertStatus(401)));
-        $this->assertSame([], $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'not this'])->assertStatus(422)));
-        $this->assertContains('augendo_session', $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()));
+        $this->assertSame(
+            [],
+            $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'not this'])->assertStatus(422)),
+        );
+        $this->assertContains(
+            'augendo_session',
+            $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()),
+        );
         $this->assertContains('augendo_session', $names($this->getJson('/api/me')->assertOk()));
         $this->assertContains('augendo_session', $names($this->postJson('/api/sign-out')->assertNoContent()));
     }
@@ -62,11 +79,18 @@ final class SecurityTest extends TestCase
 
     public function test_cookies_cannot_be_read_by_scripts_and_are_secure_behind_tls(): void
     {
-        $cookie = $this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()->getCookie('augendo_session', false);
+        $cookie = $this
+            ->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])
+            ->assertOk()
+            ->getCookie('augendo_session', false);
         $this->assertTrue($cookie?->isHttpOnly());
         $this->assertSame('lax', $cookie?->getSameSite());
         config(['session.secure' => true]);
-        $this->assertTrue($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->getCookie('augendo_session', false)?->isSecure());
+        $this->assertTrue(
+            $this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])
+                ->getCookie('augendo_session', false)
+                ?->isSecure(),
+        );
     }
 
     public function test_passwords_and_tokens_are_kept_as_hashes(): void
@@ -74,7 +98,13 @@ final class SecurityTest extends TestCase
         foreach (DB::table('users')->pluck('password') as $hash) {
             $this->assertNotSame('unknown', password_get_info((string) $hash)['algoName']);
         }
-        $token = $this->actingAs($this->coach())->postJson("/api/athletes/{$this->athlete('Mira')->id}/links", ['label' => 'phone'])->json('token');
-        $this->assertStringNotContainsString($token, (string) json_encode(DB::table('links')->get()).json_encode(DB::table('activity_log')->get()));
+        $token = $this
+            ->actingAs($this->coach())
+            ->postJson("/api/athletes/{$this->athlete('Mira')->id}/links", ['label' => 'phone'])
+            ->json('token');
+        $this->assertStringNotContainsString(
+            $token,
+            (string) json_encode(DB::table('links')->get()).json_encode(DB::table('activity_log')->get()),
+        );
     }
 }

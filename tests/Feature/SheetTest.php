@@ -14,7 +14,10 @@ final class SheetTest extends TestCase
     {
         $sheet = $this->sheetOf('Kaito');
         $doses = $this->doses($sheet);
-        $save = fn (int $version) => $this->actingAs($this->coach())->putJson("/api/sheets/{$sheet->id}", ['version' => $version, 'blocks' => $doses]);
+        $save = fn (int $version) => $this->actingAs($this->coach())->putJson(
+            "/api/sheets/{$sheet->id}",
+            ['version' => $version, 'blocks' => $doses],
+        );
         $version = $sheet->version;
         $save($version)->assertOk()->assertJsonPath('version', $version + 1);
         $save($version)->assertStatus(409)->assertJsonPath('title', 'Changed meanwhile')->assertJsonPath('version', $version + 1);
@@ -27,7 +30,10 @@ final class SheetTest extends TestCase
         foreach ([['reps', -1, 'between 0 and 500'], ['effort', 1.5, '0 and 100 %'], ['distance_m', 0, 'more than 0 m'], ['sets', 0, 'between 1 and 20']] as [$field, $value, $said]) {
             $doses = $this->doses($sheet);
             $doses[0][$field] = $value;
-            $answer = $this->actingAs($this->coach())->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->version, 'blocks' => $doses])->assertStatus(422);
+            $answer = $this
+                ->actingAs($this->coach())
+                ->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->version, 'blocks' => $doses])
+                ->assertStatus(422);
             $this->assertStringContainsString($said, $answer->json('errors')["blocks.0.{$field}"][0] ?? '', (string) $answer->getContent());
         }
         $this->assertSame($sheet->version, $sheet->refresh()->version);
@@ -37,9 +43,14 @@ final class SheetTest extends TestCase
     {
         $sheet = $this->sheetOf('Tomas');
         $doses = array_map(fn (array $dose): array => ['reps' => min(500, $dose['reps'] * 4)] + $dose, $this->doses($sheet));
-        $preview = $this->actingAs($this->coach())->postJson("/api/sheets/{$sheet->id}/preview", ['version' => $sheet->version, 'blocks' => $doses])->assertOk();
+        $preview = $this
+            ->actingAs($this->coach())
+            ->postJson("/api/sheets/{$sheet->id}/preview", ['version' => $sheet->version, 'blocks' => $doses])
+            ->assertOk();
         $this->assertStringContainsString('Arm weekly step', implode(' ', $preview->json('broken')));
-        $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->version, 'blocks' => $doses])->assertStatus(422)->assertJsonPath('title', 'Over a hard limit');
+        $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->version, 'blocks' => $doses])
+            ->assertStatus(422)
+            ->assertJsonPath('title', 'Over a hard limit');
         $this->assertEquals($this->doses($sheet), $this->doses($sheet->refresh()));
     }
 
@@ -51,13 +62,19 @@ final class SheetTest extends TestCase
             ->assertStatus(422)->assertSee('at most 75 % effort while the word is Reduced', false);
         $none = $this->sheetOf('Noor');
         $doses = array_map(fn (array $dose): array => ['reps' => 5] + $dose, $this->doses($none));
-        $this->putJson("/api/sheets/{$none->id}", ['version' => $none->version, 'blocks' => $doses])->assertStatus(422)->assertSee('this work is not for today', false);
+        $this->putJson("/api/sheets/{$none->id}", ['version' => $none->version, 'blocks' => $doses])
+            ->assertStatus(422)
+            ->assertSee('this work is not for today', false);
     }
 
     public function test_every_sheet_of_the_demo_fits_its_limits_on_its_day(): void
     {
         foreach (Sheet::query()->with('athlete')->where('state', 'planned')->get() as $sheet) {
-            $this->assertSame([], $this->actingAs($this->coach())->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'), "{$sheet->athlete->given_name}, {$sheet->held_on}");
+            $this->assertSame(
+                [],
+                $this->actingAs($this->coach())->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'),
+                "{$sheet->athlete->given_name}, {$sheet->held_on}",
+            );
         }
     }
 
@@ -67,10 +84,18 @@ final class SheetTest extends TestCase
         $block = $this->judgedBlock($sheet);
         $this->actingAs($this->coach())->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 0)]])->assertOk();
         $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 700])->assertStatus(422);
-        $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 50, 'session_rpe' => 4])->assertOk()->assertJsonPath('sheet.state', 'finished');
-        $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->refresh()->version, 'blocks' => $this->doses($sheet)])->assertStatus(409);
+        $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 50, 'session_rpe' => 4])
+            ->assertOk()
+            ->assertJsonPath('sheet.state', 'finished');
+        $this->putJson(
+            "/api/sheets/{$sheet->id}",
+            ['version' => $sheet->refresh()->version, 'blocks' => $this->doses($sheet)],
+        )->assertStatus(409);
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1)]])->assertOk()->assertJsonCount(1, 'kept');
-        $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->assertJsonPath('sheet.done_reps', 2)->assertJsonPath('sheet.state', 'finished');
+        $this->getJson("/api/sheets/{$sheet->id}/after")
+            ->assertOk()
+            ->assertJsonPath('sheet.done_reps', 2)
+            ->assertJsonPath('sheet.state', 'finished');
     }
 
     public function test_courtside_counts_down_what_the_core_says_is_left(): void
@@ -95,7 +120,10 @@ final class SheetTest extends TestCase
         $skills = app(\Augendo\Core\Library\Library::class)->skills();
         $mira = $this->athlete('Mira');
         $mira->turn_direction = 'left';
-        $this->assertSame(['right', 'left'], [$mira->sideFor($skills['float-serve'])->value, $mira->sideFor($skills['rotation-jump'])->value]);
+        $this->assertSame(
+            ['right', 'left'],
+            [$mira->sideFor($skills['float-serve'])->value, $mira->sideFor($skills['rotation-jump'])->value],
+        );
         $mira->turn_direction = null;
         $this->assertSame('right', $mira->sideFor($skills['rotation-jump'])->value, 'not known: as she throws');
     }
@@ -103,6 +131,14 @@ final class SheetTest extends TestCase
     /** @return list<array<string, mixed>> */
     private function doses(Sheet $sheet): array
     {
-        return $sheet->blocks()->get()->map(fn (SheetBlock $block): array => ['id' => $block->id, 'sets' => $block->sets, 'reps' => $block->reps, 'effort' => $block->effort, 'distance_m' => $block->distance_m])->all();
+        return $sheet->blocks()->get()->map(
+            fn (SheetBlock $block): array => [
+                'id' => $block->id,
+                'sets' => $block->sets,
+                'reps' => $block->reps,
+                'effort' => $block->effort,
+                'distance_m' => $block->distance_m,
+            ],
+        )->all();
     }
 }

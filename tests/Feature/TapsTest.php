@@ -17,7 +17,10 @@ final class TapsTest extends TestCase
         $sheet = $this->sheetOf('Mira');
         $block = $this->judgedBlock($sheet);
         $taps = array_map(fn (int $i): array => $this->tap($block, $i), range(0, 9));
-        $send = fn (array $events) => $this->actingAs($this->coach())->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk();
+        $send = fn (array $events) => $this
+            ->actingAs($this->coach())
+            ->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])
+            ->assertOk();
 
         $send(array_slice($taps, 0, 6))->assertJsonCount(6, 'kept');
         $before = $this->derived($sheet->id);
@@ -34,7 +37,14 @@ final class TapsTest extends TestCase
     {
         $sheet = $this->sheetOf('Mira');
         $block = $this->judgedBlock($sheet);
-        $taps = array_map(fn (int $i): array => $this->tap($block, $i, ['verdict' => $i % 3 === 0 ? 'not_good' : 'good', 'fault' => $i % 3 === 0 ? 'toss-behind' : null]), range(0, 7));
+        $taps = array_map(
+            fn (int $i): array => $this->tap(
+                $block,
+                $i,
+                ['verdict' => $i % 3 === 0 ? 'not_good' : 'good', 'fault' => $i % 3 === 0 ? 'toss-behind' : null],
+            ),
+            range(0, 7),
+        );
         $taps[] = $this->tap($block, 8, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $taps[7]['id']]);
         $taps[] = $this->tap($block, 9, ['kind' => 'correct', 'verdict' => 'good', 'target_id' => $taps[0]['id']]);
         // A device two hours behind writes the same moments with another offset.
@@ -71,7 +81,10 @@ final class TapsTest extends TestCase
         $sheet = $this->sheetOf('Mira');
         $block = $this->judgedBlock($sheet);
         $bad = $this->tap($block, 1, $broken);
-        $answer = $this->actingAs($this->coach())->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 0), $bad, $this->tap($block, 2)]])->assertOk();
+        $answer = $this
+            ->actingAs($this->coach())
+            ->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 0), $bad, $this->tap($block, 2)]])
+            ->assertOk();
         $answer->assertJsonCount(2, 'kept');
         $why = $answer->json('refused')[$bad['id']];
         $this->assertStringStartsWith("events/1/{$field}:", $why);
@@ -84,7 +97,10 @@ final class TapsTest extends TestCase
         $sheet = $this->sheetOf('Mira');
         $block = $this->judgedBlock($sheet);
         $taps = array_map(fn (int $i): array => $this->tap($block, $i, ['effort' => 1.0]), range(0, 299));
-        $this->actingAs($this->coach())->postJson("/api/sheets/{$sheet->id}/events", ['events' => $taps])->assertOk()->assertJsonCount(300, 'kept');
+        $this->actingAs($this->coach())
+            ->postJson("/api/sheets/{$sheet->id}/events", ['events' => $taps])
+            ->assertOk()
+            ->assertJsonCount(300, 'kept');
         $row = collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Mira');
         $this->assertStringStartsWith('0 left', $row['headroom']);
         $this->assertSame('over', $row['tape']['status']);
@@ -118,8 +134,19 @@ final class TapsTest extends TestCase
         $athlete = DB::table('sheets')->where('id', $sheetId)->value('athlete_id');
 
         return [
-            DB::table('work_sets')->where('session', $sheetId)->get()->map(fn (object $row): array => array_diff_key((array) $row, ['id' => 0]))->all(),
-            DB::table('daily_totals')->where('athlete_id', $athlete)->orderBy('day')->orderBy('skill')->orderBy('side')->orderBy('implement')->get()->all(),
+            DB::table('work_sets')
+                ->where('session', $sheetId)
+                ->get()
+                ->map(fn (object $row): array => array_diff_key((array) $row, ['id' => 0]))
+                ->all(),
+            DB::table('daily_totals')
+                ->where('athlete_id', $athlete)
+                ->orderBy('day')
+                ->orderBy('skill')
+                ->orderBy('side')
+                ->orderBy('implement')
+                ->get()
+                ->all(),
             DB::table('rep_strips')->where('sheet_id', $sheetId)->get()->all(),
         ];
     }

@@ -63,7 +63,9 @@ final class TodayTest extends TestCase
     public function test_every_number_opens_to_the_sets_behind_it(): void
     {
         $tomas = $this->athlete('Tomas');
-        $tape = collect($this->actingAs($this->coach())->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Tomas')['tape'];
+        $tape = collect(
+            $this->actingAs($this->coach())->getJson('/api/today')->json('rows'),
+        )->firstWhere('athlete.given_name', 'Tomas')['tape'];
         $why = $this->getJson("/api/athletes/{$tomas->id}/limits/".rawurlencode($tape['limit_id']))->assertOk()->json();
         $this->assertEqualsWithDelta($tape['used'], array_sum(array_column($why['rows'], 'amount')), 1e-6);
         $this->getJson("/api/athletes/{$tomas->id}/limits/no-such-limit")->assertNotFound();
@@ -77,17 +79,35 @@ final class TodayTest extends TestCase
         $this->actingAs($this->coach());
         $sheet = $this->sheetOf('Mira');
         $block = $this->judgedBlock($sheet);
-        $doses = fn (): array => $sheet->blocks()->get()->map(fn ($each): array => ['id' => $each->id, 'sets' => $each->sets, 'reps' => max(0, $each->reps - 1), 'effort' => $each->effort, 'distance_m' => $each->distance_m])->all();
+        $doses = fn (): array => $sheet->blocks()->get()->map(
+            fn ($each): array => [
+                'id' => $each->id,
+                'sets' => $each->sets,
+                'reps' => max(0, $each->reps - 1),
+                'effort' => $each->effort,
+                'distance_m' => $each->distance_m,
+            ],
+        )->all();
         $writes = [
-            'report' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]]),
+            'report' => fn () => $this->postJson(
+                "/api/athletes/{$sheet->athlete_id}/reports",
+                ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]],
+            ),
             'fit' => fn () => $this->postJson("/api/sheets/{$sheet->id}/fit", ['version' => $sheet->refresh()->version]),
             'doses' => fn () => $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->refresh()->version, 'blocks' => $doses()]),
             'taps' => fn () => $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 0)]]),
             'finish' => fn () => $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 40]),
-            'decision' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/decisions", ['id' => (string) Str::uuid7(), 'ladder' => 'volleyball-float-serve', 'rung' => 'line', 'action' => 'step_back']),
-            'refer' => fn () => $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('knee', 'left', 'locking', 3)]]),
+            'decision' => fn () => $this->postJson(
+                "/api/athletes/{$sheet->athlete_id}/decisions",
+                ['id' => (string) Str::uuid7(), 'ladder' => 'volleyball-float-serve', 'rung' => 'line', 'action' => 'step_back'],
+            ),
+            'refer' => fn () => $this->postJson(
+                "/api/athletes/{$sheet->athlete_id}/reports",
+                ['reports' => [$this->report('knee', 'left', 'locking', 3)]],
+            ),
             'clearance' => fn () => $this->travel(2)->minutes() ?? $this->postJson("/api/athletes/{$sheet->athlete_id}/clearances", [
-                'id' => (string) Str::uuid7(), 'sites' => null, 'clinician_name' => 'Dr. Odile Ferrand', 'clinician_role' => 'Physician', 'document_date' => $this->coach()->workspace->today()->iso(),
+                'id' => (string) Str::uuid7(), 'sites' => null, 'clinician_name' => 'Dr. Odile Ferrand',
+                'clinician_role' => 'Physician', 'document_date' => $this->coach()->workspace->today()->iso(),
             ]),
             'rebuild' => fn () => $this->artisan('augendo:rebuild'),
         ];

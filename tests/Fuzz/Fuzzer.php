@@ -19,12 +19,19 @@ final class Fuzzer
 {
     /** What stands where a value stood. */
     private const NASTY = [
-        null, true, false, 0, -1, 1, 2, 1e308, -1e308, 9_223_372_036_854_775_807, 99_999_999_999, 0.1, '', ' ', '0', '-1', 'x', '../../composer', "'; drop table users; --", '<script>', "\u{202E}abc", "\u{FEFF}", 'é', '😀',
-        '2027-02-30', '2027-13-01', '0000-00-00', '9999-12-31', '1800-01-01', '2027-05-20', '2027-05-20T10:00:00+15:00', '2027-05-20T25:00:00Z', '2027-05-20T10:00:00', '1850-01-01T00:00:00Z', 'not-a-uuid',
-        '00000000-0000-7000-8000-000000000000', '0198aaaa-0000-7000-8000-00000000000G', [], [[]], [null], [1, 2, 3], ['a' => ['b' => ['c' => 1]]], [['x' => 'y']],
+        null, true, false, 0, -1, 1, 2, 1e308, -1e308, 9_223_372_036_854_775_807, 99_999_999_999, 0.1, '', ' ',
+        '0', '-1', 'x', '../../composer', "'; drop table users; --", '<script>', "\u{202E}abc", "\u{FEFF}", 'é',
+        '😀',
+        '2027-02-30', '2027-13-01', '0000-00-00', '9999-12-31', '1800-01-01', '2027-05-20', '2027-05-20T10:00:00+15:00',
+        '2027-05-20T25:00:00Z', '2027-05-20T10:00:00', '1850-01-01T00:00:00Z', 'not-a-uuid',
+        '00000000-0000-7000-8000-000000000000', '0198aaaa-0000-7000-8000-00000000000G', [], [[]], [null], [1, 2, 3],
+        ['a' => ['b' => ['c' => 1]]], [['x' => 'y']],
     ];
 
-    private const NASTY_IDS = ['0', '-1', '1', '999999', '9223372036854775808', '99999999999999999999999999', 'x', '%00', '%FF', '..', '..%2F..%2Fcomposer', '00000000-0000-7000-8000-000000000000', '%F0%9F%98%80', '2027-02-30', '1e9', 'null'];
+    private const NASTY_IDS = [
+        '0', '-1', '1', '999999', '9223372036854775808', '99999999999999999999999999', 'x', '%00', '%FF', '..',
+        '..%2F..%2Fcomposer', '00000000-0000-7000-8000-000000000000', '%F0%9F%98%80', '2027-02-30', '1e9', 'null',
+    ];
 
     private readonly Randomizer $random;
 
@@ -63,9 +70,17 @@ final class Fuzzer
             $body = $this->harm($body, 0);
         }
         if ($method === 'GET') {
-            $query = http_build_query($this->chance(0.5) ? $body : [$this->pick(['day', 'squad', 'days', 'skill', 'reps', 'effort', 'ladder', 'version']) => $this->pick(self::NASTY)]);
+            $query = http_build_query(
+                $this->chance(0.5) ? $body : [
+                    $this->pick(['day', 'squad', 'days', 'skill', 'reps', 'effort', 'ladder', 'version']) => $this->pick(self::NASTY),
+                ],
+            );
 
-            return [$method, '/'.$path.($query === '' ? '' : "?{$query}").($this->chance(0.05) ? ($query === '' ? '?' : '&').'day=%FF' : ''), []];
+            return [
+                $method,
+                '/'.$path.($query === '' ? '' : "?{$query}").($this->chance(0.05) ? ($query === '' ? '?' : '&').'day=%FF' : ''),
+                [],
+            ];
         }
 
         return [$method, "/{$path}", $body];
@@ -74,7 +89,10 @@ final class Fuzzer
     /** Bytes in place of JSON, now and then. */
     public function raw(): ?string
     {
-        return $this->chance(0.03) ? $this->pick(['{', '[]', '"x"', 'null', '1e999', "{\"a\": \"\xFF\"}", '{"a": "\u0000"}', '{"a": "\ud800"}', str_repeat('[', 80).str_repeat(']', 80), '{"a": '.str_repeat('9', 400).'}']) : null;
+        return $this->chance(0.03) ? $this->pick([
+            '{', '[]', '"x"', 'null', '1e999', "{\"a\": \"\xFF\"}", '{"a": "\u0000"}', '{"a": "\ud800"}',
+            str_repeat('[', 80).str_repeat(']', 80), '{"a": '.str_repeat('9', 400).'}',
+        ]) : null;
     }
 
     /** @return string|null what is wrong with an answer */
@@ -85,14 +103,23 @@ final class Fuzzer
             return "{$status}: ".substr((string) $answer->getContent(), 0, 300);
         }
         if ($status < 400) {
-            return $status === 204 || json_decode((string) $answer->getContent()) !== null || str_contains((string) $answer->getContent(), 'null') ? null : 'an answer that is no JSON';
+            return $status === 204
+                || json_decode((string) $answer->getContent()) !== null
+                || str_contains((string) $answer->getContent(), 'null')
+                ? null
+                : 'an answer that is no JSON';
         }
         $problem = json_decode((string) $answer->getContent(), true);
-        if ($answer->headers->get('Content-Type') !== 'application/problem+json' || ! isset($problem['title'], $problem['detail'], $problem['status'])) {
+        if (
+            $answer->headers->get('Content-Type') !== 'application/problem+json'
+            || ! isset($problem['title'], $problem['detail'], $problem['status'])
+        ) {
             return "{$status} that is no problem: ".substr((string) $answer->getContent(), 0, 200);
         }
 
-        return $status === 422 && ($problem['errors'] ?? []) === [] && strlen($problem['detail']) < 10 ? '422 that names no place: '.$answer->getContent() : null;
+        return $status === 422 && ($problem['errors'] ?? []) === [] && strlen($problem['detail']) < 10
+            ? '422 that names no place: '.$answer->getContent()
+            : null;
     }
 
     /** What every request begins from: nothing that one of them did is left for the next. */

@@ -21,11 +21,20 @@ final class ClubCommand extends Command
 
     public function handle(LinkDesk $links): int
     {
-        [$name, $coach, $email, $timezone] = [$this->argument('name'), $this->argument('coach'), $this->argument('email'), $this->option('timezone')];
+        [$name, $coach, $email, $timezone] = [
+            $this->argument('name'),
+            $this->argument('coach'),
+            $this->argument('email'),
+            $this->option('timezone'),
+        ];
         $wrong = match (true) {
             filter_var($email, FILTER_VALIDATE_EMAIL) === false => "“{$email}” is not an e-mail address.",
             User::query()->where('email', $email)->exists() => "Somebody signs in with {$email} already.",
-            ! in_array($timezone, DateTimeZone::listIdentifiers(), true) => "“{$timezone}” is not a time zone; write it like Europe/Lisbon.",
+            ! in_array(
+                $timezone,
+                DateTimeZone::listIdentifiers(),
+                true,
+            ) => "“{$timezone}” is not a time zone; write it like Europe/Lisbon.",
             default => null,
         };
         if ($wrong !== null) {
@@ -35,7 +44,13 @@ final class ClubCommand extends Command
         }
         $token = DB::transaction(function () use ($links, $name, $coach, $email, $timezone): string {
             $workspace = Workspace::query()->create(['name' => $name, 'timezone' => $timezone]);
-            $user = User::query()->create(['workspace_id' => $workspace->id, 'name' => $coach, 'email' => $email, 'password' => Str::random(40), 'role' => Role::Coach]);
+            $user = User::query()->create([
+                'workspace_id' => $workspace->id,
+                'name' => $coach,
+                'email' => $email,
+                'password' => Str::random(40),
+                'role' => Role::Coach,
+            ]);
             $workspace->update(['head_id' => $user->id]);
 
             return $links->newPassword($user, $user);

@@ -30,7 +30,13 @@ final class EvaluateCommand extends Command
             $answer = Evaluator::answer($line);
             $failed = $failed || isset($answer['error']);
             // Written straight out, not through the console, which would read angle brackets as styling.
-            fwrite(STDOUT, json_encode($answer, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n");
+            fwrite(
+                STDOUT,
+                json_encode(
+                    $answer,
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+                )."\n",
+            );
         }
         fclose($input);
 

@@ -20,7 +20,10 @@ final class PeopleCommand extends Command
 
             return self::SUCCESS;
         }
-        $this->table(['Name', 'Role', 'E-mail'], User::query()->orderBy('name')->get()->map(fn (User $user): array => [$user->name, $user->role->value, $user->email]));
+        $this->table(
+            ['Name', 'Role', 'E-mail'],
+            User::query()->orderBy('name')->get()->map(fn (User $user): array => [$user->name, $user->role->value, $user->email]),
+        );
 
         return self::SUCCESS;
     }

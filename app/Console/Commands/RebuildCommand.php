@@ -27,7 +27,11 @@ final class RebuildCommand extends Command
             $differing = DailyTotals::rebuild();
             $same = $this->fingerprint() === $before && $differing === 0;
             $this->line("{$sheets->count()} tapped sheets, ".DB::table('daily_totals')->count().' daily totals.');
-            $this->line($same ? 'Equal: what was stored is what the events come to.' : 'Different: what was stored did not match the events. It does now.');
+            $this->line(
+                $same
+                    ? 'Equal: what was stored is what the events come to.'
+                    : 'Different: what was stored did not match the events. It does now.',
+            );
 
             return $same ? self::SUCCESS : self::FAILURE;
         });
@@ -45,7 +49,10 @@ final class RebuildCommand extends Command
                 $query->orderBy($column);
             }
             foreach ($query->cursor() as $row) {
-                hash_update($hash, json_encode(array_map(fn ($value) => is_float($value) ? round($value, 6) : $value, (array) $row), JSON_THROW_ON_ERROR));
+                hash_update(
+                    $hash,
+                    json_encode(array_map(fn ($value) => is_float($value) ? round($value, 6) : $value, (array) $row), JSON_THROW_ON_ERROR),
+                );
             }
         }
 

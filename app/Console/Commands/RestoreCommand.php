@@ -49,14 +49,20 @@ final class RestoreCommand extends Command
                 @unlink($live.$part);
             }
         } catch (Throwable $error) {
-            $this->error("Nothing was restored: {$error->getMessage()} The record is as it was.".($kept === null ? '' : " A copy of it is in {$kept}."));
+            $this->error(
+                "Nothing was restored: {$error->getMessage()} The record is as it was.".(
+                    $kept === null ? '' : " A copy of it is in {$kept}."
+                ),
+            );
 
             return self::FAILURE;
         } finally {
             array_map(fn (string $part): bool => @unlink($incoming.$part), ['', '-wal', '-shm', '-journal']);
             $closedByHand || Copies::letRequestsIn();
         }
-        $this->line("Restored from {$file}.".($kept === null ? '' : " What was there before is in {$kept}; to undo this, restore that file."));
+        $this->line(
+            "Restored from {$file}.".($kept === null ? '' : " What was there before is in {$kept}; to undo this, restore that file."),
+        );
 
         return self::SUCCESS;
     }
@@ -72,7 +78,13 @@ final class RestoreCommand extends Command
             throw new RuntimeException('The file could not be copied; perhaps the disk is full.');
         }
         chmod($incoming, 0600);
-        config(['database.connections.incoming' => [...config('database.connections.sqlite'), 'database' => $incoming, 'journal_mode' => 'delete']]);
+        config([
+            'database.connections.incoming' => [
+                ...config('database.connections.sqlite'),
+                'database' => $incoming,
+                'journal_mode' => 'delete',
+            ],
+        ]);
         $usual = DB::getDefaultConnection();
         DB::setDefaultConnection('incoming');
         try {

@@ -39,7 +39,11 @@ final class UpdateCommand extends Command
             $this->goOnFitting();
         } catch (Throwable $error) {
             $this->error("The tables could not be brought up to date: {$error->getMessage()}");
-            $this->line('What was there is as it was: each step is kept whole or not at all. Free some space if the disk is full, then start again.'.($kept === null ? '' : " The copy made before is {$kept}."));
+            $this->line(
+                'What was there is as it was: each step is kept whole or not at all. Free some space if the disk is full, then start again.'.(
+                    $kept === null ? '' : " The copy made before is {$kept}."
+                ),
+            );
 
             return self::FAILURE;
         }

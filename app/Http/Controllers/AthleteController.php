@@ -63,7 +63,9 @@ final class AthleteController
     #[Answers(LoadView::class, query: ['days' => 'integer'])]
     public function load(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
     {
-        return response()->json($screen->view($athlete, $request->user()->workspace->today(), max(14, min(366, $request->integer('days', 70)))));
+        return response()->json(
+            $screen->view($athlete, $request->user()->workspace->today(), max(14, min(366, $request->integer('days', 70)))),
+        );
     }
 
     #[Answers(DayWorkView::class)]
@@ -106,9 +108,20 @@ final class AthleteController
     public function whatIf(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
     {
         $today = $request->user()->workspace->today();
-        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['required', 'integer', 'between:1,500'], 'effort' => ['required', 'numeric', 'between:0,1'], 'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'], 'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()]]);
+        $given = $request->validate([
+            'skill' => ['required', 'string'],
+            'reps' => ['required', 'integer', 'between:1,500'],
+            'effort' => ['required', 'numeric', 'between:0,1'],
+            'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
+            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()],
+        ]);
 
-        return response()->json($screen->whatIf($athlete, $today, Day::of($given['day']), $given['skill'], (int) $given['reps'], (float) $given['effort'], isset($given['distance_m']) ? (float) $given['distance_m'] : null));
+        return response()->json(
+            $screen->whatIf(
+                $athlete, $today, Day::of($given['day']), $given['skill'], (int) $given['reps'],
+                (float) $given['effort'], isset($given['distance_m']) ? (float) $given['distance_m'] : null,
+            ),
+        );
     }
 
     #[Answers(AthleteView::class)]
@@ -140,7 +153,9 @@ final class AthleteController
     {
         $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['nullable', 'integer', 'between:1,500']]);
 
-        return response()->json($screen->view($athlete, $request->user()->workspace->today(), $given['skill'], (int) ($given['reps'] ?? 20)));
+        return response()->json(
+            $screen->view($athlete, $request->user()->workspace->today(), $given['skill'], (int) ($given['reps'] ?? 20)),
+        );
     }
 
     #[Answers(null)]

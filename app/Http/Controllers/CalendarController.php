@@ -20,6 +20,14 @@ final class CalendarController
         }
         $link->update(['used_at' => now()]);
 
-        return response($feed->of($user), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="augendo.ics"', 'Cache-Control' => 'private, max-age=900']);
+        return response(
+            $feed->of($user),
+            200,
+            [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="augendo.ics"',
+                'Cache-Control' => 'private, max-age=900',
+            ],
+        );
     }
 }

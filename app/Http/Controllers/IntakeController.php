@@ -58,16 +58,24 @@ final class IntakeController
     #[Answers(TokenView::class)]
     public function link(Request $request, Athlete $athlete, LinkDesk $links): JsonResponse
     {
-        $given = $request->validate(['label' => ['required', 'string', 'max:60']], ['label.required' => 'Say whom the link is for, for example “mother’s phone”.']);
+        $given = $request->validate(
+            ['label' => ['required', 'string', 'max:60']],
+            ['label.required' => 'Say whom the link is for, for example “mother’s phone”.'],
+        );
         $token = $links->checkIn($athlete, $given['label'], $request->user());
 
-        return response()->json(new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()));
+        return response()->json(
+            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
+        );
     }
 
     #[Answers(null)]
     public function export(Request $request, Athlete $athlete, Privacy $privacy): JsonResponse
     {
-        return response()->json($privacy->export($athlete, $request->user()), headers: ['Content-Disposition' => "attachment; filename=\"augendo-{$athlete->id}.json\""]);
+        return response()->json(
+            $privacy->export($athlete, $request->user()),
+            headers: ['Content-Disposition' => "attachment; filename=\"augendo-{$athlete->id}.json\""],
+        );
     }
 
     #[Answers(null)]
@@ -75,7 +83,12 @@ final class IntakeController
     {
         $given = $request->validate(['name' => ['required', 'string']]);
         if (trim($given['name']) !== $athlete->name()) {
-            throw new Problem(422, 'Nothing was erased', "Write the whole name as it stands, “{$athlete->name()}”, to erase it for good.", ['name' => ['This is not the name.']]);
+            throw new Problem(
+                422,
+                'Nothing was erased',
+                "Write the whole name as it stands, “{$athlete->name()}”, to erase it for good.",
+                ['name' => ['This is not the name.']],
+            );
         }
         $privacy->erase($athlete, $request->user());
 

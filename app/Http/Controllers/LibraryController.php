@@ -36,7 +36,9 @@ final class LibraryController
     {
         $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
 
-        return response()->json($this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null));
+        return response()->json(
+            $this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null),
+        );
     }
 
     /** The ladder as a file: to edit, to copy, to share. */
@@ -61,7 +63,10 @@ final class LibraryController
 
         return response()->json(array_map(fn (array $row): LadderImportView => new LadderImportView(
             $row['file'], $row['name'], $row['rungs'], $row['becomes'],
-            array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView($row['file'], $problem['path'], $problem['message']), $row['problems']),
+            array_map(
+                fn (array $problem): LibraryProblemView => new LibraryProblemView($row['file'], $problem['path'], $problem['message']),
+                $row['problems'],
+            ),
         ), $rows));
     }
 
@@ -74,13 +79,20 @@ final class LibraryController
     #[Answers(GatesView::class, query: ['squad' => 'integer'])]
     public function gates(Request $request, GatesScreen $screen): JsonResponse
     {
-        return response()->json($screen->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
+        return response()->json(
+            $screen->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
+        );
     }
 
     private function document(Request $request, string $id): JsonResponse
     {
         $ladder = $this->shelf->ladder($request->user(), $id);
 
-        return response()->json(new DocumentView($id, $ladder->name, isset($this->shelf->own($request->user()->workspace_id)[$id]), $ladder->version, $this->shelf->definition($id)));
+        return response()->json(
+            new DocumentView(
+                $id, $ladder->name, isset($this->shelf->own($request->user()->workspace_id)[$id]), $ladder->version,
+                $this->shelf->definition($id),
+            ),
+        );
     }
 }

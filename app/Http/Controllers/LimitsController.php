@@ -24,7 +24,9 @@ final class LimitsController
     {
         $user = $request->user();
 
-        return response()->json($this->screen->view($user, $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
+        return response()->json(
+            $this->screen->view($user, $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
+        );
     }
 
     #[Answers(DocumentView::class, list: true)]
@@ -33,7 +35,8 @@ final class LimitsController
         $all = $this->book->all($request->user()->workspace_id);
 
         return response()->json(array_map(fn (string $id, array $kept): DocumentView => new DocumentView(
-            $id, $kept['document']->name, $kept['own'], $kept['document']->version, json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
+            $id, $kept['document']->name, $kept['own'], $kept['document']->version,
+            json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
         ), array_keys($all), $all));
     }
 
@@ -66,7 +69,14 @@ final class LimitsController
     #[Answers(LimitsView::class)]
     public function share(Request $request, Athlete $athlete): JsonResponse
     {
-        $given = $request->validate(['limit_id' => ['required', 'string'], 'share' => ['required', 'numeric:strict', 'between:0,2'], 'reason' => ['present', 'nullable', 'string', 'max:300']], ['share.between' => 'A share lies between 0 and 200 %.']);
+        $given = $request->validate(
+            [
+                'limit_id' => ['required', 'string'],
+                'share' => ['required', 'numeric:strict', 'between:0,2'],
+                'reason' => ['present', 'nullable', 'string', 'max:300'],
+            ],
+            ['share.between' => 'A share lies between 0 and 200 %.'],
+        );
         $this->book->share($athlete, $given['limit_id'], (float) $given['share'], $given['reason'] ?? '', $request->user());
         /** @var Squad $squad */
         $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();

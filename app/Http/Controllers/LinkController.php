@@ -46,7 +46,9 @@ final class LinkController
     {
         $link = $this->entry($request);
 
-        return response()->json(new JoinView($link->purpose, $link->workspace()->firstOrFail()->name, $link->label, $link->details['role'] ?? null));
+        return response()->json(
+            new JoinView($link->purpose, $link->workspace()->firstOrFail()->name, $link->label, $link->details['role'] ?? null),
+        );
     }
 
     #[Answers(MeView::class)]
@@ -62,7 +64,13 @@ final class LinkController
             $links->setPassword($link, $request->validate($rules)['password']);
             $user = $link->user()->firstOrFail();
         } else {
-            $user = $links->join($link, $request->validate([...$rules, 'name' => ['required', 'string', 'max:120'], 'email' => ['required', 'email', 'unique:users,email']], ['email.unique' => 'There is an account with this e-mail already: sign in with it.']));
+            $user = $links->join(
+                $link,
+                $request->validate(
+                    [...$rules, 'name' => ['required', 'string', 'max:120'], 'email' => ['required', 'email', 'unique:users,email']],
+                    ['email.unique' => 'There is an account with this e-mail already: sign in with it.'],
+                ),
+            );
         }
 
         return $signIn->enter($request, $user);
@@ -80,7 +88,11 @@ final class LinkController
             self::countWrong($request);
         }
 
-        return $link ?? throw new Problem(404, 'This link does not work any more', 'It was taken back, has run out, or was copied in part. Ask your coach for a new one.');
+        return $link ?? throw new Problem(
+            404,
+            'This link does not work any more',
+            'It was taken back, has run out, or was copied in part. Ask your coach for a new one.',
+        );
     }
 
     /** Wrong tokens from one address; parents who share one, and whose links are right, are never counted. */

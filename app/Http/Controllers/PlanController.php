@@ -24,12 +24,19 @@ use Illuminate\Http\Request;
 
 final class PlanController
 {
-    public function __construct(private readonly PlanScreen $plan, private readonly SeasonScreen $season, private readonly SeasonDesk $desk, private readonly FixtureDesk $fixtures) {}
+    public function __construct(
+        private readonly PlanScreen $plan,
+        private readonly SeasonScreen $season,
+        private readonly SeasonDesk $desk,
+        private readonly FixtureDesk $fixtures,
+    ) {}
 
     #[Answers(PlanView::class, query: ['squad' => 'integer'])]
     public function show(Request $request): JsonResponse
     {
-        return response()->json($this->plan->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)));
+        return response()->json(
+            $this->plan->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
+        );
     }
 
     #[Answers(PlanView::class)]
@@ -52,13 +59,20 @@ final class PlanController
     #[Answers(SeasonView::class)]
     public function draft(SeasonRequest $request, Athlete $athlete): JsonResponse
     {
-        return response()->json($this->season->view($this->desk->draft($athlete, $request->season(), $request->user()->workspace->today()), $request->user()->workspace->today()));
+        return response()->json(
+            $this->season->view(
+                $this->desk->draft($athlete, $request->season(), $request->user()->workspace->today()),
+                $request->user()->workspace->today(),
+            ),
+        );
     }
 
     #[Answers(SeasonView::class)]
     public function open(SeasonRequest $request, Athlete $athlete): JsonResponse
     {
-        return response()->json($this->season->view($this->desk->open($athlete, $request->season(), $request->user()), $request->user()->workspace->today()));
+        return response()->json(
+            $this->season->view($this->desk->open($athlete, $request->season(), $request->user()), $request->user()->workspace->today()),
+        );
     }
 
     #[Answers(SessionMadeView::class)]

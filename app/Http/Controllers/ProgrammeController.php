@@ -20,7 +20,8 @@ final class ProgrammeController
         $all = $this->book->all($request->user()->workspace_id);
 
         return response()->json(array_map(fn (string $id, array $kept): DocumentView => new DocumentView(
-            $id, $kept['document']->name, $kept['own'], $kept['document']->version, json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
+            $id, $kept['document']->name, $kept['own'], $kept['document']->version,
+            json_decode($kept['definition'], false, 512, JSON_THROW_ON_ERROR),
         ), array_keys($all), $all));
     }
 

@@ -80,7 +80,9 @@ final class ReturnController
     public function plan(Request $request, PlayReturn $return): JsonResponse
     {
         $today = $request->user()->workspace->today();
-        $given = $request->validate(['day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(60)->iso()]]);
+        $given = $request->validate([
+            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(60)->iso()],
+        ]);
 
         return response()->json(SheetRefs::one($this->desk->plan($return, Day::of($given['day']), $request->user())->id));
     }
@@ -89,7 +91,12 @@ final class ReturnController
     public function morning(Request $request, PlayReturn $return, string $attempt): JsonResponse
     {
         $given = $request->validate(['score' => ['required', 'integer:strict', 'between:0,10']]);
-        $this->desk->enterMorning($return, ReturnAttempt::query()->where('return_id', $return->id)->findOrFail($attempt), $given['score'], $request->user());
+        $this->desk->enterMorning(
+            $return,
+            ReturnAttempt::query()->where('return_id', $return->id)->findOrFail($attempt),
+            $given['score'],
+            $request->user(),
+        );
 
         return $this->answer($request, $return);
     }
@@ -97,7 +104,10 @@ final class ReturnController
     #[Answers(ReturnView::class)]
     public function close(Request $request, PlayReturn $return): JsonResponse
     {
-        $given = $request->validate(['reason' => ['required', 'string', 'min:10', 'max:500']], ['reason.*' => 'Write why it ends here, in a sentence.']);
+        $given = $request->validate(
+            ['reason' => ['required', 'string', 'min:10', 'max:500']],
+            ['reason.*' => 'Write why it ends here, in a sentence.'],
+        );
         $this->desk->close($return, $given['reason'], $request->user());
 
         return $this->answer($request, $return);

@@ -107,16 +107,23 @@ final class RosterController
     {
         $names = $library->skillNames();
 
-        return response()->json(array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names));
+        return response()->json(
+            array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
+        );
     }
 
     /** What can be thrown, served or held; all: and what a shadow repetition or a jump has instead. */
     #[Answers(NamedView::class, list: true, query: ['all' => 'integer'])]
     public function objects(Request $request, Library $library): JsonResponse
     {
-        $objects = array_filter($library->objects(), fn (LibraryObject $object): bool => $request->boolean('all') || $object->massKg !== null);
+        $objects = array_filter(
+            $library->objects(),
+            fn (LibraryObject $object): bool => $request->boolean('all') || $object->massKg !== null,
+        );
 
-        return response()->json(array_values(array_map(fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name), $objects)));
+        return response()->json(
+            array_values(array_map(fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name), $objects)),
+        );
     }
 
     private function squad(Squad $squad): JsonResponse

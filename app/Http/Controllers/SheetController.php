@@ -82,7 +82,9 @@ final class SheetController
         $taken = $valid === [] ? [] : $log->append($sheet, $valid, $request->user());
         $refused += array_fill_keys($taken, 'Another tap was kept under this id already, on another sheet.');
 
-        return response()->json(new EventsAnswerView(array_values(array_diff(array_column($valid, 'id'), array_keys($refused))), (object) $refused));
+        return response()->json(
+            new EventsAnswerView(array_values(array_diff(array_column($valid, 'id'), array_keys($refused))), (object) $refused),
+        );
     }
 
     #[Answers(HeardView::class)]
@@ -95,7 +97,9 @@ final class SheetController
     public function missing(Request $request, MissingCounts $missing): JsonResponse
     {
         $given = $request->validate([
-            'device' => ['required', 'uuid'], 'athletes' => ['present', 'array', 'max:500'], 'athletes.*.athlete_id' => ['required', 'uuid'], 'athletes.*.count' => ['required', 'integer:strict', 'between:1,100000'],
+            'device' => ['required', 'uuid'], 'athletes' => ['present', 'array', 'max:500'],
+            'athletes.*.athlete_id' => ['required', 'uuid'],
+            'athletes.*.count' => ['required', 'integer:strict', 'between:1,100000'],
         ]);
         $missing->tell($given['device'], array_map(intval(...), array_column($given['athletes'], 'count', 'athlete_id')), $request->user());
 

@@ -23,7 +23,10 @@ final class SignInController
 
     private static function nobodysPassword(): string
     {
-        return self::$nobody ??= Cache::rememberForever('nobodys-password-'.config('hashing.bcrypt.rounds', 12), fn (): string => Hash::make(bin2hex(random_bytes(16))));
+        return self::$nobody ??= Cache::rememberForever(
+            'nobodys-password-'.config('hashing.bcrypt.rounds', 12),
+            fn (): string => Hash::make(bin2hex(random_bytes(16))),
+        );
     }
 
     #[Answers(MeView::class)]
@@ -37,7 +40,12 @@ final class SignInController
         $fits = Hash::check($given['password'], $user->password ?? self::nobodysPassword());
         if ($user === null || ! $fits) {
             $tries->failed();
-            throw new Problem(422, 'Not signed in', 'Name and password do not go together. Check both and try again.', ['password' => ['Name and password do not go together.']]);
+            throw new Problem(
+                422,
+                'Not signed in',
+                'Name and password do not go together. Check both and try again.',
+                ['password' => ['Name and password do not go together.']],
+            );
         }
         $tries->worked();
 

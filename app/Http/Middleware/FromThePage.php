@@ -9,7 +9,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Signing in and joining begin a session, and only a page of this address has one: from elsewhere nothing is begun, and nothing is made. */
+/**
+ * Signing in and joining begin a session, and only a page of this address has one: from elsewhere nothing is begun, and
+ * nothing is made.
+ */
 final class FromThePage
 {
     public function handle(Request $request, Closure $next): Response

@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** On every answer, the page, the API, the worker script and the calendar: nothing is guessed from its bytes, and nothing told of what wrote it. */
+/**
+ * On every answer, the page, the API, the worker script and the calendar: nothing is guessed from its bytes, and
+ * nothing told of what wrote it.
+ */
 final class PlainHeaders
 {
     public function handle(Request $request, Closure $next): Response

@@ -36,10 +36,18 @@ final class ReadableInput
         $this->refuseUnreadable($request->query->all(), '');
         foreach ($request->query->all() as $name => $value) {
             if (is_array($value)) {
-                throw new Problem(422, 'Some of it cannot be used', 'The address asks for one thing several times over.', [$name => ['One value, not a list.']]);
+                throw new Problem(
+                    422,
+                    'Some of it cannot be used',
+                    'The address asks for one thing several times over.',
+                    [$name => ['One value, not a list.']],
+                );
             }
         }
-        $this->refuseUnreadable(['address' => rawurldecode($request->path()), 'X-Link-Token' => (string) $request->header('X-Link-Token')], '');
+        $this->refuseUnreadable(
+            ['address' => rawurldecode($request->path()), 'X-Link-Token' => (string) $request->header('X-Link-Token')],
+            '',
+        );
 
         return $next($request);
     }
@@ -57,7 +65,12 @@ final class ReadableInput
             } elseif (is_string($value) && ! self::isReadable($value)) {
                 throw $this->unreadable($place);
             } elseif (is_float($value) && ! is_finite($value)) {
-                throw new Problem(422, 'Some of it cannot be used', 'A number here is too large.', [$place => ['This number is too large.']]);
+                throw new Problem(
+                    422,
+                    'Some of it cannot be used',
+                    'A number here is too large.',
+                    [$place => ['This number is too large.']],
+                );
             }
         }
     }
@@ -69,6 +82,11 @@ final class ReadableInput
 
     private function unreadable(string $place): Problem
     {
-        return new Problem(422, 'Some of it cannot be used', 'A text here holds bytes that nobody could read again. Type it anew.', [$place => ['Cannot be read. Type it anew.']]);
+        return new Problem(
+            422,
+            'Some of it cannot be used',
+            'A text here holds bytes that nobody could read again. Type it anew.',
+            [$place => ['Cannot be read. Type it anew.']],
+        );
     }
 }

@@ -23,7 +23,12 @@ final class SamePerson
         $user = $request->user();
         $speaksFor = $request->header(self::HEADER);
         if ($user instanceof User && $speaksFor !== null && $speaksFor !== $user->key()) {
-            throw new Problem(401, 'Somebody else is signed in', 'Somebody else has signed in on this device. What you entered is kept on it under your name and sent when you sign in again.', extra: ['code' => 'other_person']);
+            throw new Problem(
+                401,
+                'Somebody else is signed in',
+                'Somebody else has signed in on this device. What you entered is kept on it under your name and sent when you sign in again.',
+                extra: ['code' => 'other_person'],
+            );
         }
 
         return $next($request);

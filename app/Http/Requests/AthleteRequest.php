@@ -17,7 +17,10 @@ final class AthleteRequest extends FormRequest
             'id' => [$this->isMethod('POST') ? 'required' : 'nullable', new UuidV7],
             'given_name' => ['required', 'string', 'max:60'],
             'family_name' => ['required', 'string', 'max:60'],
-            'birth_date' => ['present', 'nullable', 'bail', new CalendarDay, 'after:1900-01-01', 'before_or_equal:'.$this->user()->workspace->today()->iso()],
+            'birth_date' => [
+                'present', 'nullable', 'bail', new CalendarDay, 'after:1900-01-01',
+                'before_or_equal:'.$this->user()->workspace->today()->iso(),
+            ],
             'throwing_side' => ['required', Rule::enum(Handedness::class)],
             'turn_direction' => ['present', 'nullable', Rule::enum(Handedness::class)],
         ];

@@ -9,7 +9,10 @@ use Augendo\Core\InvalidValue;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
-/** A day that exists, written YYYY-MM-DD, within the years that anybody alive trains in. Put `bail` before it: the rules after it read days. */
+/**
+ * A day that exists, written YYYY-MM-DD, within the years that anybody alive trains in. Put `bail` before it: the rules
+ * after it read days.
+ */
 final class CalendarDay implements ValidationRule
 {
     public const YEARS = [1900, 2200];

@@ -38,20 +38,39 @@ final class EventsRequest extends FormRequest
                 'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
                 'verdict' => ['required_if:kind,rep,correct,second', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
                 'fault' => ['nullable', 'string', 'regex:/^[a-z0-9-]{1,60}$/D'],
-                'seen' => ['nullable', 'array', 'max:20', fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseWords($value, $fail)],
+                'seen' => [
+                    'nullable',
+                    'array',
+                    'max:20',
+                    fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseWords($value, $fail),
+                ],
                 'seen.*' => [Rule::in(['right', 'wrong'])],
-                'note' => ['required_if:kind,going_on,landed', 'nullable', 'string', 'max:200', ...(($event['kind'] ?? null) === 'landed' ? ['regex:'.SheetEvents::PLACE] : [])],
+                'note' => [
+                    'required_if:kind,going_on,landed', 'nullable', 'string', 'max:200',
+                    ...(($event['kind'] ?? null) === 'landed' ? ['regex:'.SheetEvents::PLACE] : []),
+                ],
                 'side' => ['required', Rule::in(['dominant', 'other'])],
                 'effort' => ['required_if:kind,felt', 'nullable', 'numeric:strict', 'between:0,1'],
                 'distance_m' => ['nullable', 'numeric:strict', 'gt:0', 'max:200'],
-                'at' => ['required', new PastInstant, fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail)],
+                'at' => [
+                    'required',
+                    new PastInstant,
+                    fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail),
+                ],
                 'seq' => ['required', 'integer:strict', 'min:0'],
                 'device' => ['required', 'uuid'],
-            ], ['note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.', 'block_id.in' => 'This block is not on the sheet any more.']);
+            ], [
+                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.',
+                'block_id.in' => 'This block is not on the sheet any more.',
+            ]);
             if ($check->passes()) {
                 $valid[] = $event;
             } else {
-                $refused[is_string($event['id'] ?? null) ? $event['id'] : "events/{$i}"] = "events/{$i}/".$check->errors()->keys()[0].': '.$check->errors()->first();
+                $refused[is_string($event['id'] ?? null) ? $event['id'] : "events/{$i}"] = "events/{$i}/".$check
+                    ->errors()
+                    ->keys()[0].': '.$check
+                    ->errors()
+                    ->first();
             }
         }
 

@@ -19,7 +19,10 @@ final class FixtureRequest extends FormRequest
             'id' => ['required', new UuidV7],
             'kind' => ['required', Rule::in([Fixture::MATCH, Fixture::ELSEWHERE])],
             'athlete_id' => ['present', 'nullable', 'uuid'],
-            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
+            'day' => [
+                'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
+                'before:'.$this->user()->workspace->today()->plus(366)->iso(),
+            ],
             'weeks' => ['required', 'integer:strict', 'between:1,30'],
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],

@@ -16,9 +16,12 @@ final class GoodPassword implements ValidationRule
 
     /** Words that common passwords are made of; what is left of one beside them has to be something. */
     private const COMMON = [
-        'password', 'passwort', 'passord', 'senha', 'contrasena', 'motdepasse', 'qwertyuiop', 'qwerty', 'qwertz', 'azerty', 'asdfghjkl', 'asdfgh', 'zxcvbnm', 'letmein', 'welcome', 'iloveyou', 'sunshine', 'princess',
-        'football', 'baseball', 'basketball', 'volleyball', 'handball', 'javelin', 'superman', 'batman', 'dragon', 'monkey', 'master', 'shadow', 'michael', 'charlie', 'starwars', 'whatever', 'freedom', 'trustno', 'admin',
-        'administrator', 'login', 'secret', 'changeme', 'default', 'computer', 'internet', 'samsung', 'google', 'coach', 'trainer', 'athlete', 'augendo', 'abc', 'test', 'hello', 'summer', 'winter', 'spring', 'autumn',
+        'password', 'passwort', 'passord', 'senha', 'contrasena', 'motdepasse', 'qwertyuiop', 'qwerty', 'qwertz',
+        'azerty', 'asdfghjkl', 'asdfgh', 'zxcvbnm', 'letmein', 'welcome', 'iloveyou', 'sunshine', 'princess',
+        'football', 'baseball', 'basketball', 'volleyball', 'handball', 'javelin', 'superman', 'batman', 'dragon',
+        'monkey', 'master', 'shadow', 'michael', 'charlie', 'starwars', 'whatever', 'freedom', 'trustno', 'admin',
+        'administrator', 'login', 'secret', 'changeme', 'default', 'computer', 'internet', 'samsung', 'google',
+        'coach', 'trainer', 'athlete', 'augendo', 'abc', 'test', 'hello', 'summer', 'winter', 'spring', 'autumn',
     ];
 
     private const LEFT_LEAST = 5;
@@ -33,7 +36,9 @@ final class GoodPassword implements ValidationRule
         } elseif (strlen($value) > self::MOST) {
             $fail('A password has 200 characters at most.');
         } elseif ($this->isCommon($value)) {
-            $fail('This is one of the passwords that are tried first: common words, rows of keys or digits. Take a few words that do not belong together.');
+            $fail(
+                'This is one of the passwords that are tried first: common words, rows of keys or digits. Take a few words that do not belong together.',
+            );
         } elseif ($this->isOwn($value)) {
             $fail('Your own name, e-mail or club is what somebody would try first. Take a few words that have nothing to do with you.');
         }
@@ -41,11 +46,17 @@ final class GoodPassword implements ValidationRule
 
     private function isCommon(string $value): bool
     {
-        $plain = strtr(mb_strtolower($value), ['0' => 'o', '1' => 'l', '3' => 'e', '4' => 'a', '5' => 's', '@' => 'a', '$' => 's', '!' => 'i']);
+        $plain = strtr(
+            mb_strtolower($value),
+            ['0' => 'o', '1' => 'l', '3' => 'e', '4' => 'a', '5' => 's', '@' => 'a', '$' => 's', '!' => 'i'],
+        );
         $left = str_replace(self::COMMON, '', $plain);
         $letters = preg_replace('/[^\p{L}]/u', '', str_replace(self::COMMON, '', mb_strtolower($value))) ?? '';
 
-        return count(array_unique(mb_str_split($value))) < 4 || (mb_strlen($left) < self::LEFT_LEAST && $left !== $plain) || $letters === '' || self::isRow($value);
+        return count(array_unique(mb_str_split($value))) < 4
+            || (mb_strlen($left) < self::LEFT_LEAST && $left !== $plain)
+            || $letters === ''
+            || self::isRow($value);
     }
 
     /** A row of characters each next to the one before it, up or down. */
@@ -61,7 +72,10 @@ final class GoodPassword implements ValidationRule
 
     private function isOwn(string $value): bool
     {
-        $parts = array_merge([], ...array_map(fn (?string $name): array => preg_split('/[\s@.]+/u', mb_strtolower((string) $name)) ?: [], $this->own));
+        $parts = array_merge(
+            [],
+            ...array_map(fn (?string $name): array => preg_split('/[\s@.]+/u', mb_strtolower((string) $name)) ?: [], $this->own),
+        );
         $parts = array_values(array_filter($parts, fn (string $part): bool => mb_strlen($part) >= 4));
         $plain = mb_strtolower($value);
         $left = str_replace($parts, '', $plain);

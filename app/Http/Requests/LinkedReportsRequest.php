@@ -16,7 +16,10 @@ final class LinkedReportsRequest extends ReportsRequest
             'wellness' => ['present', 'nullable', 'array', 'required_array_keys:id,at'],
             'wellness.id' => ['required_with:wellness', new UuidV7],
             'wellness.at' => ['required_with:wellness', new PastInstant],
-            ...array_combine(array_map(fn (string $answer): string => "wellness.{$answer}", array_keys(WellnessRequest::answers())), WellnessRequest::answers()),
+            ...array_combine(
+                array_map(fn (string $answer): string => "wellness.{$answer}", array_keys(WellnessRequest::answers())),
+                WellnessRequest::answers(),
+            ),
         ];
     }
 }

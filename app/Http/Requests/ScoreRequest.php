@@ -32,7 +32,9 @@ final class ScoreRequest extends FormRequest
             'seen.attempts.*' => ['boolean:strict'],
             'seen.points' => [$kind(ScoreKind::ServeGame), $kind(ScoreKind::Grouping), 'array', 'list', 'between:1,300'],
             'seen.points.*' => ['array', 'list', 'size:2'],
-            'seen.points.*.*' => $this->input('kind') === ScoreKind::Grouping->value ? ['required', $this->aNumber(...), 'numeric:strict', 'between:-100,100'] : ['nullable', 'boolean:strict'],
+            'seen.points.*.*' => $this->input('kind') === ScoreKind::Grouping->value
+                ? ['required', $this->aNumber(...), 'numeric:strict', 'between:-100,100']
+                : ['nullable', 'boolean:strict'],
         ];
     }
 

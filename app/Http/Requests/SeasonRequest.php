@@ -17,7 +17,11 @@ final class SeasonRequest extends FormRequest
 
         return [
             'version' => ['nullable', 'integer:strict'],
-            'ladder' => [$this->route('season') === null ? 'required' : 'nullable', 'string', Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id))],
+            'ladder' => [
+                $this->route('season') === null ? 'required' : 'nullable',
+                'string',
+                Rule::in(app(LadderShelf::class)->ids($this->user()->workspace_id)),
+            ],
             'goal_rung' => ['present', 'nullable', 'string', 'max:80'],
             'goal_on' => ['required', ...$day],
             'weekdays' => ['present', 'array', 'max:7'],
@@ -42,6 +46,11 @@ final class SeasonRequest extends FormRequest
     {
         $given = $this->validated();
 
-        return [...$given, 'weekdays' => array_map(intval(...), $given['weekdays']), 'moves' => array_column($given['moves'], 'to', 'from'), 'version' => $this->integer('version')];
+        return [
+            ...$given,
+            'weekdays' => array_map(intval(...), $given['weekdays']),
+            'moves' => array_column($given['moves'], 'to', 'from'),
+            'version' => $this->integer('version'),
+        ];
     }
 }

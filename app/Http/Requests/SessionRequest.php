@@ -15,7 +15,10 @@ final class SessionRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(), 'before:'.$this->user()->workspace->today()->plus(366)->iso()],
+            'day' => [
+                'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
+                'before:'.$this->user()->workspace->today()->plus(366)->iso(),
+            ],
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
             'minutes' => ['nullable', 'integer:strict', 'between:1,240'],

@@ -41,7 +41,11 @@ final class StationsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['minutes.between' => 'A session takes 1 to 300 minutes.', 'stations.*.length_m.gt' => 'An area is longer than 0 m.', 'stations.*.capacity.between' => 'A station has room for 1 to 60.'];
+        return [
+            'minutes.between' => 'A session takes 1 to 300 minutes.',
+            'stations.*.length_m.gt' => 'An area is longer than 0 m.',
+            'stations.*.capacity.between' => 'A station has room for 1 to 60.',
+        ];
     }
 
     /** @return array<string, mixed> as it is kept */
@@ -49,6 +53,9 @@ final class StationsRequest extends FormRequest
     {
         $given = $this->validated();
 
-        return [...array_intersect_key($given, array_flip(['minutes', 'adults', 'balls', 'stations', 'absent'])), 'late' => array_column($given['late'], 'minutes', 'athlete')];
+        return [
+            ...array_intersect_key($given, array_flip(['minutes', 'adults', 'balls', 'stations', 'absent'])),
+            'late' => array_column($given['late'], 'minutes', 'athlete'),
+        ];
     }
 }

@@ -19,6 +19,10 @@ final class WellnessRequest extends FormRequest
     /** @return array<string, mixed> */
     public static function answers(): array
     {
-        return ['sleep' => ['nullable', 'integer:strict', 'between:1,5'], 'energy' => ['nullable', 'integer:strict', 'between:1,5'], 'ill' => ['nullable', Rule::in(['no', 'cold', 'fever'])]];
+        return [
+            'sleep' => ['nullable', 'integer:strict', 'between:1,5'],
+            'energy' => ['nullable', 'integer:strict', 'between:1,5'],
+            'ill' => ['nullable', Rule::in(['no', 'cold', 'fever'])],
+        ];
     }
 }

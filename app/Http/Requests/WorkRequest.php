@@ -27,7 +27,10 @@ final class WorkRequest extends FormRequest
 
         return [
             'id' => ['required', new UuidV7],
-            'day' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$latest->iso(), 'after:'.$today->plus(-self::DAYS_BACK)->iso()],
+            'day' => [
+                'required', 'bail', new CalendarDay, 'before_or_equal:'.$latest->iso(),
+                'after:'.$today->plus(-self::DAYS_BACK)->iso(),
+            ],
             'at' => ['nullable', new PastInstant],
             'source' => ['required', Rule::in(['home', 'match', 'other club'])],
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],

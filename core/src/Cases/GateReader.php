@@ -20,7 +20,11 @@ final class GateReader
     {
         $node->keys([], self::KEYS);
         $default = new Gate;
-        $int = fn (string $key, int $least, int $most = 100_000): ?int => $node->get($key)->optional(fn (Node $n): int => $n->int($least, $most));
+        $int = fn (
+            string $key,
+            int $least,
+            int $most = 100_000,
+        ): ?int => $node->get($key)->optional(fn (Node $n): int => $n->int($least, $most));
         $share = fn (string $key): ?float => $node->get($key)->optional(fn (Node $n): float => $n->number(0, 1));
         $confidence = $share('confidence');
         if ($confidence === 0.0 || $confidence === 1.0) {

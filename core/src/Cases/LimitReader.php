@@ -60,11 +60,30 @@ final readonly class LimitReader
         $measure = $node->get('measure')->enum(Measure::class);
 
         return match ($kind) {
-            'cap' => new CapLimit(...$common, measure: $measure, windowDays: self::windowDays($node->get('window'), $node->get('measure'), $measure), max: $node->get('max')->number(0)),
+            'cap' => new CapLimit(
+                ...$common,
+                measure: $measure,
+                windowDays: self::windowDays($node->get('window'), $node->get('measure'), $measure),
+                max: $node->get('max')->number(0),
+            ),
             'rest' => new RestLimit(...$common, measure: $measure, table: array_map(self::tableRow(...), $node->get('table')->items()),
-                owedBy: $node->get('owed_by')->optional($this->filter(...)), waits: $node->get('waits')->optional(fn (Node $n): Measure => $n->enum(Measure::class))),
-            'streak' => new StreakLimit(...$common, measure: $measure, maxDays: $node->get('max_days')->int(0), atLeast: $node->get('at_least')->optional(fn (Node $n): float => $n->positive())),
-            'step' => new StepLimit(...$common, measure: $measure, maxIncrease: $node->get('max_increase')->number(0), floor: $node->get('floor')->positive()),
+                owedBy: $node
+                    ->get('owed_by')
+                    ->optional($this->filter(...)), waits: $node
+                    ->get('waits')
+                    ->optional(fn (Node $n): Measure => $n->enum(Measure::class))),
+            'streak' => new StreakLimit(
+                ...$common,
+                measure: $measure,
+                maxDays: $node->get('max_days')->int(0),
+                atLeast: $node->get('at_least')->optional(fn (Node $n): float => $n->positive()),
+            ),
+            'step' => new StepLimit(
+                ...$common,
+                measure: $measure,
+                maxIncrease: $node->get('max_increase')->number(0),
+                floor: $node->get('floor')->positive(),
+            ),
             default => new RatioLimit(
                 ...$common, measure: $measure, method: $node->get('method')->enum(RatioMethod::class),
                 low: $node->get('low')->number(0), high: $node->get('high')->number(0), stop: $node->get('stop')->number(0),
@@ -93,11 +112,15 @@ final readonly class LimitReader
 
         return new LimitFilter(
             $node->get('skills')->optional(fn (Node $list): array => array_map($this->skill(...), $list->items())),
-            $node->get('families')->optional(fn (Node $list): array => array_map(fn (Node $n): Family => $n->enum(Family::class), $list->items())),
+            $node->get('families')->optional(
+                fn (Node $list): array => array_map(fn (Node $n): Family => $n->enum(Family::class), $list->items()),
+            ),
             $side->optional(fn (Node $n): array => is_array($n->raw())
                 ? array_map(fn (Node $one): Side => $one->enum(Side::class), $n->items())
                 : [$n->enum(Side::class)]),
-            $node->get('objects')->optional(fn (Node $list): array => array_map(fn (Node $n): Implement => $n->enum(Implement::class), $list->items())),
+            $node->get('objects')->optional(
+                fn (Node $list): array => array_map(fn (Node $n): Implement => $n->enum(Implement::class), $list->items()),
+            ),
         );
     }
 

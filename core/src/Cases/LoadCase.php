@@ -39,7 +39,10 @@ final readonly class LoadCase
         $reader = new LimitReader(array_map(strval(...), array_keys($skills)));
         $limits = array_map($reader->read(...), $case->get('limits')->items());
 
-        $history = array_map(fn (Node $node): CostedSet => $price->of(self::set($node, $skills, notAfter: $on)), $case->get('history')->items());
+        $history = array_map(
+            fn (Node $node): CostedSet => $price->of(self::set($node, $skills, notAfter: $on)),
+            $case->get('history')->items(),
+        );
         $plan = array_map(fn (Node $node): CostedSet => $price->of(self::set($node, $skills, notBefore: $on)), $case->get('plan')->items());
         $plan = array_values(array_filter($plan, fn (CostedSet $set): bool => $set->day === $on->ordinal));
         $record = new LoadRecord($history, self::internal($case->get('sessions'), $on));
@@ -108,7 +111,10 @@ final readonly class LoadCase
             ['distance_m', 'speed_ms', 'mass_kg', 'reference_mass_kg', 'side', 'surface', 'legs', 'drop_cm'],
         );
         $day = $node->get('date')->day();
-        if ($templateOn === null && (($notAfter !== null && $day->isAfter($notAfter)) || ($notBefore !== null && $notBefore->isAfter($day)))) {
+        if (
+            $templateOn === null
+            && (($notAfter !== null && $day->isAfter($notAfter)) || ($notBefore !== null && $notBefore->isAfter($day)))
+        ) {
             throw new CaseError('future_date', $node->path.'/date', $notAfter !== null
                 ? "History on {$day->iso()} is after {$notAfter->iso()}."
                 : "A plan for {$day->iso()} is before {$notBefore->iso()}.");
@@ -144,7 +150,11 @@ final readonly class LoadCase
             if ($day->isAfter($on)) {
                 throw new CaseError('future_date', $node->path.'/date', "A session on {$day->iso()} is after {$on->iso()}.");
             }
-            $internal[$day->ordinal] = ($internal[$day->ordinal] ?? 0.0) + $node->get('minutes')->number(0) * $node->get('rpe')->number(0, 10);
+            $internal[$day->ordinal] = ($internal[$day->ordinal] ?? 0.0) + $node
+                ->get('minutes')
+                ->number(0) * $node
+                ->get('rpe')
+                ->number(0, 10);
         }
 
         return $internal;

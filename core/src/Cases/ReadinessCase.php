@@ -27,7 +27,10 @@ final readonly class ReadinessCase
             $on,
             $birth === null ? null : $on->ageOf($birth),
             array_map(fn (Node $node): SorenessReport => self::report($node, $on), $case->get('reports')->items()),
-            array_map(fn (Node $node): SorenessClearance => self::clearance($node, $on), $case->get('clearances')->optional(fn (Node $n): array => $n->items()) ?? []),
+            array_map(
+                fn (Node $node): SorenessClearance => self::clearance($node, $on),
+                $case->get('clearances')->optional(fn (Node $n): array => $n->items()) ?? [],
+            ),
             $case->get('school')->optional(fn (Node $n): School => $n->enum(School::class)),
         );
 

@@ -50,7 +50,8 @@ final readonly class ReturnCase
         return new Attempt(
             self::past($node->get('date'), $on),
             $node->get('stage')->int(0, $lastStage), $node->get('completed')->bool(), $node->get('during')->int(0, 10),
-            $node->get('eased')->bool(), $node->get('next_morning')->optional(fn (Node $n): int => $n->int(0, 10)), $node->get('red_flag')->bool(),
+            $node->get('eased')->bool(),
+            $node->get('next_morning')->optional(fn (Node $n): int => $n->int(0, 10)), $node->get('red_flag')->bool(),
         );
     }
 

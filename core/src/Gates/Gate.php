@@ -9,7 +9,8 @@ final readonly class Gate
 {
     /**
      * @param  int|null  $streak  good reps in a row within one session; null when none is asked for
-     * @param  bool  $confirmAfterFail  after a look that failed, two looks in a row must have passed: who is looked at often enough is else let through by luck
+     * @param  bool  $confirmAfterFail  after a look that failed, two looks in a row must have passed: who is looked at
+     *         often enough is else let through by luck
      * @param  float  $maxFade  how far the good rate may fall from the first to the last third of the latest session
      */
     public function __construct(

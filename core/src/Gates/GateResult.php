@@ -218,7 +218,10 @@ final readonly class GateResult
     /** @param  list<DaySoreness>  $soreness */
     private static function worstSoreness(array $soreness, Day $on, int $days): ?int
     {
-        $recent = array_filter($soreness, fn (DaySoreness $report): bool => $on->daysSince($report->day) < $days && ! $report->day->isAfter($on));
+        $recent = array_filter(
+            $soreness,
+            fn (DaySoreness $report): bool => $on->daysSince($report->day) < $days && ! $report->day->isAfter($on),
+        );
 
         return $recent === [] ? null : max(array_map(fn (DaySoreness $report): int => $report->score, $recent));
     }

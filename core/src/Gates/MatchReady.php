@@ -26,22 +26,32 @@ final readonly class MatchReady
      * @param  list<int>  $goodDays  days of varied practice that were good enough, as ordinals, oldest first
      * @param  int  $judged  judged repetitions of varied practice
      */
-    private function __construct(public array $criteria, public array $goodDays, public int $judged, public int $good, public int $safetyFaults) {}
+    private function __construct(
+        public array $criteria, public array $goodDays, public int $judged, public int $good, public int $safetyFaults,
+    ) {}
 
     /**
      * @param  GateResult  $gate  of the rung the athlete stands on
-     * @param  list<JudgedRep>  $varied  of varied practice where the outcome counts: game-like work, or where no rung of the ladder judges any, whatever is judged
+     * @param  list<JudgedRep>  $varied  of varied practice where the outcome counts: game-like work, or where no rung
+     *         of the ladder judges any, whatever is judged
      * @param  bool|null  $clearanceOk  null when none is needed
      * @return self|null null on a ladder, or so low on it, that where it lands is not looked at yet
      */
     public static function of(Ladder $ladder, Rung $rung, GateResult $gate, array $varied, Word $word, ?bool $clearanceOk, Day $on): ?self
     {
-        $behind = array_filter(array_slice($ladder->rungs, 0, (int) $ladder->position($rung->id)), fn (Rung $each): bool => ! $each->outcomeIgnored);
+        $behind = array_filter(
+            array_slice($ladder->rungs, 0, (int) $ladder->position($rung->id)),
+            fn (Rung $each): bool => ! $each->outcomeIgnored,
+        );
         if ($behind === [] && $rung->outcomeIgnored) {
             return null;
         }
-        $shown = $gate->criteria[Criterion::Evidence->value] === Verdict::Pass && $gate->criteria[Criterion::Mechanics->value] === Verdict::Pass;
-        $reps = array_filter($varied, fn (JudgedRep $rep): bool => $on->daysSince($rep->at->day) < self::MAX_AGE_DAYS && ! $rep->at->day->isAfter($on));
+        $shown = $gate->criteria[Criterion::Evidence->value] === Verdict::Pass
+            && $gate->criteria[Criterion::Mechanics->value] === Verdict::Pass;
+        $reps = array_filter(
+            $varied,
+            fn (JudgedRep $rep): bool => $on->daysSince($rep->at->day) < self::MAX_AGE_DAYS && ! $rep->at->day->isAfter($on),
+        );
         $byDay = [];
         foreach (array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null) as $rep) {
             [$judged, $good] = $byDay[$rep->at->day->ordinal] ?? [0, 0];
@@ -49,7 +59,9 @@ final readonly class MatchReady
         }
         ksort($byDay);
         $enough = array_filter($byDay, fn (array $day): bool => $day[0] >= self::LEAST_REPS);
-        $goodDays = array_keys(array_filter($enough, fn (array $day): bool => Tolerance::atLeast($day[1] / $day[0], $rung->gate->targetRate)));
+        $goodDays = array_keys(
+            array_filter($enough, fn (array $day): bool => Tolerance::atLeast($day[1] / $day[0], $rung->gate->targetRate)),
+        );
         $safety = count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->safety));
 
         return new self([

@@ -16,7 +16,8 @@ final readonly class Placing
     /**
      * @param  int|null  $look  position of the rung to look at next; null when the place is found
      * @param  int|null  $place  position of the rung to start at; null while it is being looked for
-     * @param  list<array{judged: int, good: int, safety: int}>  $seen  by position, up to where the look ended: the first ten judged repetitions of each
+     * @param  list<array{judged: int, good: int, safety: int}>  $seen  by position, up to where the look ended: the
+     *         first ten judged repetitions of each
      */
     private function __construct(public ?int $look, public ?int $place, public array $seen) {}
 

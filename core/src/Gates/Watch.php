@@ -31,7 +31,11 @@ final readonly class Watch
         $n = $observed + $more;
         foreach (self::chances($more, 1 + $good, 1 + $observed - $good) as $j => $chance) {
             $rate = ($good + $j) / $n;
-            if ($n >= $gate->minReps && Tolerance::atLeast($rate, $gate->targetRate) && Tolerance::atLeast(Statistics::wilsonLowerBound($good + $j, $n, $gate->confidence), $gate->lowerBound)) {
+            if (
+                $n >= $gate->minReps
+                && Tolerance::atLeast($rate, $gate->targetRate)
+                && Tolerance::atLeast(Statistics::wilsonLowerBound($good + $j, $n, $gate->confidence), $gate->lowerBound)
+            ) {
                 $opens += $chance;
             } elseif ($n >= $gate->minReps && ! Tolerance::atLeast($rate, $gate->stepBackRate)) {
                 $stepsBack += $chance;

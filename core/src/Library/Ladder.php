@@ -31,7 +31,12 @@ final readonly class Ladder
     /** The ladder landed on one floor throughout; null: not known. */
     public function onFloor(?Surface $floor): self
     {
-        return new self(...[...get_object_vars($this), 'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs)]);
+        return new self(
+            ...[
+                ...get_object_vars($this),
+                'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs),
+            ],
+        );
     }
 
     /** @return int|null position from 0; null when the ladder has no such rung */

@@ -23,7 +23,10 @@ final readonly class LadderReader
 
     public function read(Node $file): Ladder
     {
-        $file->keys(['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'], ['$schema', 'needs', 'copied_from']);
+        $file->keys(
+            ['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'],
+            ['$schema', 'needs', 'copied_from'],
+        );
         $checkpoints = [];
         foreach ($file->get('checkpoints')->items() as $node) {
             $node->keys(['id', 'name', 'good'], ['variants']);
@@ -55,7 +58,10 @@ final readonly class LadderReader
             $file->get('id')->string(), $file->get('version')->int(1), $file->get('name')->string(),
             self::reference($file->get('skill'), $this->skills, 'skill'), $file->get('summary')->string(),
             array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
-            array_map(fn (Node $n): array => [$n->keys(['ladder', 'rung'])->get('ladder')->string(), $n->get('rung')->string()], $file->get('needs')->optional(fn (Node $n): array => $n->items()) ?? []),
+            array_map(
+                fn (Node $n): array => [$n->keys(['ladder', 'rung'])->get('ladder')->string(), $n->get('rung')->string()],
+                $file->get('needs')->optional(fn (Node $n): array => $n->items()) ?? [],
+            ),
             array_values($rungs), $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
         );
     }
@@ -98,7 +104,10 @@ final readonly class LadderReader
     {
         $node->keys(
             ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
-            ['side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged', 'loads'],
+            [
+                'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs',
+                'drop_cm', 'judged', 'loads',
+            ],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
         $metres = fn (Node $n): float => $n->positive();
@@ -127,7 +136,9 @@ final readonly class LadderReader
             $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
             $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
             $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
-            $node->get('loads')->optional(fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items())),
+            $node->get('loads')->optional(
+                fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
+            ),
         );
     }
 
@@ -139,6 +150,10 @@ final readonly class LadderReader
      */
     private static function reference(Node $node, array $known, string $what): mixed
     {
-        return $known[$node->string()] ?? throw new CaseError('unknown_reference', $node->path, "There is no {$what} “{$node->string()}”; there are ".implode(', ', array_keys($known)).'.');
+        return $known[$node->string()] ?? throw new CaseError(
+            'unknown_reference',
+            $node->path,
+            "There is no {$what} “{$node->string()}”; there are ".implode(', ', array_keys($known)).'.',
+        );
     }
 }

@@ -117,7 +117,9 @@ final class Library
     {
         return $this->read('figures.json', function (Node $file): array {
             $angle = fn (Node $n): float => $n->number(-200, 200);
-            $pair = fn (Node $n): array => count($n->items()) === 2 ? array_map($angle, $n->items()) : throw $n->outOfRange('Two angles are needed: the upper part, then the lower.');
+            $pair = fn (Node $n): array => count($n->items()) === 2
+                ? array_map($angle, $n->items())
+                : throw $n->outOfRange('Two angles are needed: the upper part, then the lower.');
             $figures = [];
             foreach ($file->keys(['figures'], ['$schema'])->get('figures')->entries() as $skill => $poses) {
                 if (! isset($this->skills()[$skill])) {
@@ -127,8 +129,10 @@ final class Library
                     $pose->keys(['name', 'text', 'trunk', 'throwing_arm', 'front_arm', 'front_leg', 'back_leg', 'lift'], ['tool']);
 
                     return new Pose(
-                        $pose->get('name')->string(), $pose->get('text')->string(), $angle($pose->get('trunk')), $pair($pose->get('throwing_arm')), $pair($pose->get('front_arm')),
-                        $pair($pose->get('front_leg')), $pair($pose->get('back_leg')), $pose->get('lift')->number(0, 3), $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
+                        $pose->get('name')->string(), $pose->get('text')->string(), $angle($pose->get('trunk')),
+                        $pair($pose->get('throwing_arm')), $pair($pose->get('front_arm')),
+                        $pair($pose->get('front_leg')), $pair($pose->get('back_leg')), $pose->get('lift')->number(0, 3),
+                        $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
                     );
                 }, $poses->items());
             }

@@ -32,7 +32,12 @@ final readonly class Rung
     /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */
     public function onFloor(callable $floor): self
     {
-        return new self(...[...get_object_vars($this), 'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks)]);
+        return new self(
+            ...[
+                ...get_object_vars($this),
+                'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks),
+            ],
+        );
     }
 
     /** @return list<Channel> the channels its counted blocks load */
@@ -52,7 +57,13 @@ final readonly class Rung
     public function judgesLike(self $other): bool
     {
         $looks = function (self $rung): array {
-            $ids = [...array_map(fn (Checkpoint $each): string => $each->id, $rung->checkpoints), ...array_map(fn (Fault $each): string => "{$each->id} hurts", array_filter($rung->faults, fn (Fault $each): bool => $each->safety))];
+            $ids = [
+                ...array_map(fn (Checkpoint $each): string => $each->id, $rung->checkpoints),
+                ...array_map(
+                    fn (Fault $each): string => "{$each->id} hurts",
+                    array_filter($rung->faults, fn (Fault $each): bool => $each->safety),
+                ),
+            ];
             sort($ids);
 
             return $ids;
@@ -84,7 +95,9 @@ final readonly class Rung
      */
     public function leadingDose(?Side $side = null): ?BlockDose
     {
-        $counted = array_values(array_filter($this->blocks, fn (BlockDose $block): bool => $block->reps > 0 && $block->kind !== BlockKind::WarmUp));
+        $counted = array_values(
+            array_filter($this->blocks, fn (BlockDose $block): bool => $block->reps > 0 && $block->kind !== BlockKind::WarmUp),
+        );
         usort($counted, fn (BlockDose $a, BlockDose $b): int => $b->sets * $b->reps <=> $a->sets * $a->reps);
         $leading = $this->judgedDose() ?? $counted[0] ?? null;
         if ($side === null || $leading === null || $leading->side === $side) {

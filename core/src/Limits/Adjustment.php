@@ -49,7 +49,8 @@ final class Adjustment
     private const USUAL_SHARE = 0.8;
 
     /**
-     * How fast somebody grows now: the latest heights against the nearest ones at least four weeks before them. Two measurements of one time
+     * How fast somebody grows now: the latest heights against the nearest ones at least four weeks before them. Two
+     * measurements of one time
      * say nothing of growth; of several that could be meant the fastest growth counts.
      *
      * @param  list<array{Day, float, bool}>  $heightsCm  the last of each: whether it is doubted, because it lies far off the others
@@ -57,9 +58,17 @@ final class Adjustment
      */
     public static function growthCmAMonth(array $heightsCm, Day $on): ?float
     {
-        $known = array_values(array_filter($heightsCm, fn (array $each): bool => ! $each[0]->isAfter($on) && $on->daysSince($each[0]) <= self::GROWTH_WITHIN_DAYS));
+        $known = array_values(
+            array_filter(
+                $heightsCm,
+                fn (array $each): bool => ! $each[0]->isAfter($on) && $on->daysSince($each[0]) <= self::GROWTH_WITHIN_DAYS,
+            ),
+        );
         $sure = array_values(array_filter($known, fn (array $each): bool => ! $each[2]));
-        $growths = array_filter([self::fastest($known), count($sure) === count($known) ? null : self::fastest($sure)], fn (?float $each): bool => $each !== null);
+        $growths = array_filter(
+            [self::fastest($known), count($sure) === count($known) ? null : self::fastest($sure)],
+            fn (?float $each): bool => $each !== null,
+        );
 
         // While a height is doubted, what is known without it must be known too.
         return $growths === [] || (count($sure) < count($known) && count($growths) < 2) ? null : max($growths);
@@ -71,7 +80,11 @@ final class Adjustment
         $latest = max([0, ...array_map(fn (array $each): int => $each[0]->ordinal, $heightsCm)]);
         $fastest = null;
         foreach ($heightsCm as [$day, $to]) {
-            $before = array_filter($heightsCm, fn (array $each): bool => $day->daysSince($each[0]) >= self::GROWTH_FROM_DAYS && $day->daysSince($each[0]) <= self::GROWTH_WITHIN_DAYS);
+            $before = array_filter(
+                $heightsCm,
+                fn (array $each): bool => $day->daysSince($each[0]) >= self::GROWTH_FROM_DAYS
+                    && $day->daysSince($each[0]) <= self::GROWTH_WITHIN_DAYS,
+            );
             if ($latest - $day->ordinal >= self::GROWTH_FROM_DAYS || $before === []) {
                 continue;
             }
@@ -116,13 +129,16 @@ final class Adjustment
      */
     public static function returning(array $limits, callable $holds): array
     {
-        return array_map(fn (Limit $limit): Limit => $limit instanceof StepLimit && $limit->measure === Measure::Arm && $holds($limit->side())
+        return array_map(fn (Limit $limit): Limit => $limit instanceof StepLimit && $limit->measure === Measure::Arm && $holds(
+            $limit->side(),
+        )
             ? $limit->withFloor(min($limit->floor, self::RETURNING_FLOOR))
             : $limit, $limits);
     }
 
     /**
-     * The weekly maximum after a return, on the side that was hurt: the least of 70, 80, 90 % of the weekly cap in weeks one to three and 1.2 ×
+     * The weekly maximum after a return, on the side that was hurt: the least of 70, 80, 90 % of the weekly cap in
+     * weeks one to three and 1.2 ×
      * the week completed before, hard at every age. A week without any such work is no week completed: the one before it counts.
      *
      * @param  list<Limit>  $limits  of the athlete at that age
@@ -133,7 +149,13 @@ final class Adjustment
     {
         $measure = $done->channel === Channel::Landing ? Measure::Landings : Measure::Arm;
         $side = $done->channel->hasSides() ? $done->side : null;
-        $ofSide = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->measure === $measure && ($side === null || in_array($limit->side(), [null, $side], true))));
+        $ofSide = array_values(
+            array_filter(
+                $limits,
+                fn (Limit $limit): bool => $limit->measure === $measure
+                    && ($side === null || in_array($limit->side(), [null, $side], true)),
+            ),
+        );
         $caps = array_values(array_filter($ofSide, fn (Limit $limit): bool => $limit instanceof CapLimit && $limit->windowDays === 7));
         usort($caps, fn (CapLimit $a, CapLimit $b): int => $a->max <=> $b->max);
         $cap = $caps[0] ?? null;
@@ -150,11 +172,13 @@ final class Adjustment
         $week = intdiv($days, 7);
         $start = $done->doneOn->ordinal + 7 * $week;
         $bounds = array_filter([
-            self::grown($series, $start), $cap === null || ! isset(self::AFTER_RETURN_SHARES[$week]) ? null : self::AFTER_RETURN_SHARES[$week] * $cap->max,
+            self::grown($series, $start),
+            $cap === null || ! isset(self::AFTER_RETURN_SHARES[$week]) ? null : self::AFTER_RETURN_SHARES[$week] * $cap->max,
         ], fn (?float $bound): bool => $bound !== null);
 
         return $bounds === [] ? null : new CapLimit(
-            "after-return-{$done->channel->value}", 'Week '.($week + 1).' after the return', 'Return programme', Severity::Hard, null, $filter, $measure, 7, min($bounds),
+            "after-return-{$done->channel->value}", 'Week '.($week + 1).' after the return', 'Return programme',
+            Severity::Hard, null, $filter, $measure, 7, min($bounds),
         );
     }
 

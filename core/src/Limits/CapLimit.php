@@ -45,7 +45,11 @@ final readonly class CapLimit extends Limit
         }
         $used = $this->series($record)->sum($on->ordinal - $this->windowDays + 1, $on->ordinal);
 
-        return new Gauge($this, fn (array $plan): LimitState => $this->against($this->max, $used, $used + $this->amount($plan), true), max(0.0, $this->max - $used));
+        return new Gauge(
+            $this,
+            fn (array $plan): LimitState => $this->against($this->max, $used, $used + $this->amount($plan), true),
+            max(0.0, $this->max - $used),
+        );
     }
 
     private function sessionGauge(LoadRecord $record, Day $on): Gauge

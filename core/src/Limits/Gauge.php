@@ -12,7 +12,8 @@ final readonly class Gauge
 {
     /**
      * @param  Closure(list<CostedSet>): LimitState  $read  takes the planned sets of the day that fit the limit's filter
-     * @param  float|null  $allowance  how much more of the measure a new session on the day may hold; null when an amount alone breaks nothing
+     * @param  float|null  $allowance  how much more of the measure a new session on the day may hold; null when an
+     *         amount alone breaks nothing
      */
     public function __construct(public Limit $limit, private Closure $read, public ?float $allowance = null) {}
 

@@ -83,7 +83,10 @@ abstract readonly class Limit
         return $this->severity === Severity::Hard;
     }
 
-    /** @return array{string, string, string, Severity, array{int, int}|null, LimitFilter, Measure} what the constructors of limits that sum a measure begin with */
+    /**
+     * @return array{string, string, string, Severity, array{int, int}|null, LimitFilter, Measure} what the constructors
+     *         of limits that sum a measure begin with
+     */
     protected function common(?Severity $severity = null): array
     {
         return [$this->id, $this->label, $this->source, $severity ?? $this->severity, $this->ages, $this->filter, $this->summedMeasure()];

@@ -11,7 +11,10 @@ use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\Side;
 
-/** Which limits hold for an athlete on any day, ahead too: the rule set, tightened by growth, a way back, the weeks after one, and matches. */
+/**
+ * Which limits hold for an athlete on any day, ahead too: the rule set, tightened by growth, a way back, the weeks
+ * after one, and matches.
+ */
 final readonly class LimitCalendar
 {
     /** @var list<Limit> the rule set with growth, and with the rest days after matches */
@@ -35,7 +38,10 @@ final readonly class LimitCalendar
         private array $doneReturns = [],
     ) {
         $limits = $growingFast ? Adjustment::growing($limits) : $limits;
-        $this->limits = array_map(fn (Limit $limit): Limit => $limit instanceof RestLimit ? $limit->afterMatches($matchDays) : $limit, $limits);
+        $this->limits = array_map(
+            fn (Limit $limit): Limit => $limit instanceof RestLimit ? $limit->afterMatches($matchDays) : $limit,
+            $limits,
+        );
         $this->onMatchDays = array_map(fn (Limit $limit): Limit => $limit->onMatchDay(), $this->limits);
     }
 
@@ -55,7 +61,10 @@ final readonly class LimitCalendar
         $idle = [];
         $limits = Adjustment::returning($limits, function (?Side $side) use ($on, $record, &$idle): bool {
             // No work on record at all, and no declared week, is the strictest case.
-            return $this->returning || $idle[$side->value ?? ''] ??= ($record->idleDays($on, Channel::Arm, $side, Adjustment::ENDS_IDLE_UNITS, false) ?? PHP_INT_MAX) >= Adjustment::LONG_LAYOFF_DAYS;
+            return $this->returning
+                || $idle[$side->value ?? ''] ??= (
+                    $record->idleDays($on, Channel::Arm, $side, Adjustment::ENDS_IDLE_UNITS, false) ?? PHP_INT_MAX
+                ) >= Adjustment::LONG_LAYOFF_DAYS;
         });
         $after = [];
         foreach ($this->doneReturns as $done) {
@@ -77,7 +86,13 @@ final readonly class LimitCalendar
     public function armStep(Day $on, LoadRecord $record): ?StepLimit
     {
         foreach ($this->on($on, $record) as $limit) {
-            if ($limit instanceof StepLimit && $limit->isHard() && $limit->measure === Measure::Arm && $limit->filter->sides !== [Side::Other] && $limit->appliesAt($this->athlete->ageOn($on))) {
+            if (
+                $limit instanceof StepLimit
+                && $limit->isHard()
+                && $limit->measure === Measure::Arm
+                && $limit->filter->sides !== [Side::Other]
+                && $limit->appliesAt($this->athlete->ageOn($on))
+            ) {
                 return $limit;
             }
         }

@@ -29,7 +29,8 @@ final class Replay
             $on = Day::fromOrdinal($ordinal);
             $states = array_values(array_filter(
                 $limits->board($on, $before)->hardTouchedBy($done)->over($done),
-                fn (LimitState $state): bool => ! $state->limit instanceof LevelLimit && ! ($state->limit instanceof CapLimit && $state->limit->windowDays === null),
+                fn (LimitState $state): bool => ! $state->limit instanceof LevelLimit
+                    && ! ($state->limit instanceof CapLimit && $state->limit->windowDays === null),
             ));
             if ($states !== []) {
                 $over[] = [$on, $states];

@@ -26,7 +26,8 @@ final readonly class RestLimit extends Limit
      */
     public function __construct(
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
-        Measure $measure, public array $table, public array $matchDays = [], public ?LimitFilter $owedBy = null, public ?Measure $waits = null,
+        Measure $measure, public array $table, public array $matchDays = [], public ?LimitFilter $owedBy = null,
+        public ?Measure $waits = null,
     ) {
         parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
     }
@@ -55,7 +56,10 @@ final readonly class RestLimit extends Limit
     /** @param  list<int>  $matchDays */
     private function made(Severity $severity, array $matchDays): self
     {
-        return new self(...$this->common($severity), table: $this->table, matchDays: $matchDays, owedBy: $this->owedBy, waits: $this->waits);
+        return new self(
+            ...$this->common($severity), table: $this->table, matchDays: $matchDays, owedBy: $this->owedBy,
+            waits: $this->waits,
+        );
     }
 
     public function touches(CostedSet $oneRep): bool

@@ -50,6 +50,10 @@ final readonly class StepLimit extends Limit
         $base = $series->sum($on->ordinal - 34, $on->ordinal - 7) / 4;
         $max = (1 + $this->maxIncrease) * max($base, $this->floor);
 
-        return new Gauge($this, fn (array $plan): LimitState => $this->against($max, $used, $used + $this->amount($plan), true), max(0.0, $max - $used));
+        return new Gauge(
+            $this,
+            fn (array $plan): LimitState => $this->against($max, $used, $used + $this->amount($plan), true),
+            max(0.0, $max - $used),
+        );
     }
 }

@@ -62,7 +62,12 @@ final readonly class HonestEffort
         }
         sort($medians);
 
-        return new self($n, self::median($differences), $medians[(int) (0.1 * self::RESAMPLES)], $medians[(int) (0.9 * self::RESAMPLES) - 1]);
+        return new self(
+            $n,
+            self::median($differences),
+            $medians[(int) (0.1 * self::RESAMPLES)],
+            $medians[(int) (0.9 * self::RESAMPLES) - 1],
+        );
     }
 
     /** @param  non-empty-list<float>  $values */

@@ -79,20 +79,26 @@ final class LoadRecord
         $sets = array_filter($this->setsByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
         $internal = array_filter($this->internalByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
 
-        return new self(array_merge(...array_values($sets)), $internal, $this->firstDay !== null && $this->firstDay < $day->ordinal ? $this->firstDay : null);
+        return new self(
+            array_merge(...array_values($sets)),
+            $internal,
+            $this->firstDay !== null && $this->firstDay < $day->ordinal ? $this->firstDay : null,
+        );
     }
 
     /**
      * @param  Side|null  $side  null for both together
      * @param  float  $atLeast  units that a day must hold to end an idle time; above 0
      * @param  bool  $withShadow  whether repetitions with nothing in the hand count
-     * @return int|null full days between the last such day before $on and $on; null when there is none. A declared usual week is spread thin over
+     * @return int|null full days between the last such day before $on and $on; null when there is none. A declared
+     *         usual week is spread thin over
      *                  its days: any of them ends an idle time
      */
     public function idleDays(Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): ?int
     {
         $measure = $channel->measure();
-        $counts = fn (CostedSet $set): bool => ($side === null || $set->side === $side) && ($withShadow || $set->implement !== Implement::Shadow);
+        $counts = fn (CostedSet $set): bool => ($side === null || $set->side === $side)
+            && ($withShadow || $set->implement !== Implement::Shadow);
         $declared = fn (CostedSet $set): bool => $counts($set) && $set->cost['reps'] === 0.0 && $set->cost['shadow'] === 0.0;
         $key = "idle {$side?->value} ".($withShadow ? 'shadow' : '');
         $worked = $this->series($measure, $key, $counts);

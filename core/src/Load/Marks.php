@@ -28,12 +28,19 @@ final class Marks
     /**
      * @param  list<array{Day, float, bool}>  $throwsM  day, metres, and whether it is doubted
      * @param  Day|null  $grewSince  what was measured before this day was measured on a shorter body; null when nobody grew fast
-     * @return array{float, bool}|null metres, and whether it has lapsed: then every throw counts as full until one is measured again; null without any
+     * @return array{float, bool}|null metres, and whether it has lapsed: then every throw counts as full until one is
+     *         measured again; null without any
      */
     public static function longestThrowM(array $throwsM, Day $on, ?Day $grewSince): ?array
     {
         $all = array_values(array_filter($throwsM, fn (array $mark): bool => ! $mark[0]->isAfter($on)));
-        $holding = array_values(array_filter($all, fn (array $mark): bool => $on->daysSince($mark[0]) <= self::HOLDS_DAYS && ($grewSince === null || ! $grewSince->isAfter($mark[0]))));
+        $holding = array_values(
+            array_filter(
+                $all,
+                fn (array $mark): bool => $on->daysSince($mark[0]) <= self::HOLDS_DAYS
+                    && ($grewSince === null || ! $grewSince->isAfter($mark[0])),
+            ),
+        );
         if ($all === []) {
             return null;
         }

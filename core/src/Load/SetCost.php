@@ -81,7 +81,11 @@ final readonly class SetCost
     /** A drag-free range grows with the square of release speed, so d/D is the least share of full energy that reaches d. */
     private function distanceShare(WorkSet $set): ?float
     {
-        if ($set->skill->family === Family::Throw && $set->distanceM !== null && in_array($set->skill->id, $this->athlete->lapsedThrows, true)) {
+        if (
+            $set->skill->family === Family::Throw
+            && $set->distanceM !== null
+            && in_array($set->skill->id, $this->athlete->lapsedThrows, true)
+        ) {
             return 1.0;
         }
         $longest = $this->longestThrowM($set->skill);

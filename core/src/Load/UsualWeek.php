@@ -26,7 +26,8 @@ final class UsualWeek
     public static function read(DailySeries $series, int $day): float
     {
         return max(array_map(
-            fn (int $back): float => $series->sum($day - $back - self::MONTH_DAYS + 1, $day - $back) / 4, range(0, self::READ_WITHIN_DAYS - self::MONTH_DAYS),
+            fn (int $back): float => $series->sum($day - $back - self::MONTH_DAYS + 1, $day - $back) / 4,
+            range(0, self::READ_WITHIN_DAYS - self::MONTH_DAYS),
         ));
     }
 }

@@ -13,7 +13,10 @@ final readonly class Agreement
 
     private const LEAST_PAIRS = 10;
 
-    /** Below this, what one of them judged alone is weak evidence: the lower end of "moderate", J. R. Landis and G. G. Koch, Biometrics 33 (1977), 159–174. */
+    /**
+     * Below this, what one of them judged alone is weak evidence: the lower end of "moderate", J. R. Landis and G. G.
+     * Koch, Biometrics 33 (1977), 159–174.
+     */
     private const WEAK = 0.41;
 
     /**
@@ -69,7 +72,8 @@ final readonly class Agreement
     }
 
     /**
-     * The repetitions two people both saw, when each judged a set for themselves: its n-th is the same for both only when both counted it to the
+     * The repetitions two people both saw, when each judged a set for themselves: its n-th is the same for both only
+     * when both counted it to the
      * same length. What one of them did not see says nothing about how the two see.
      *
      * @param  list<bool|null>  $one  good, not good or not seen, in order
@@ -78,7 +82,9 @@ final readonly class Agreement
      */
     public static function bothSaw(array $one, array $other): array
     {
-        return count($one) !== count($other) ? [] : array_keys(array_filter(array_map(fn (?bool $a, ?bool $b): bool => $a !== null && $b !== null, $one, $other)));
+        return count($one) !== count($other) ? [] : array_keys(
+            array_filter(array_map(fn (?bool $a, ?bool $b): bool => $a !== null && $b !== null, $one, $other)),
+        );
     }
 
     /** Fewer pairs say nothing about two people. */

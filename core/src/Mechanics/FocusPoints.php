@@ -21,8 +21,12 @@ final class FocusPoints
      */
     public static function of(array $reps, array $faults): array
     {
-        $times = array_count_values(array_filter(array_map(fn (JudgedRep $rep): ?string => $rep->good === true ? null : $rep->fault, $reps)));
-        $seen = array_values(array_filter($faults, fn (Fault $fault): bool => ($times[$fault->id] ?? 0) >= ($fault->safety ? 1 : self::LEAST_TIMES)));
+        $times = array_count_values(
+            array_filter(array_map(fn (JudgedRep $rep): ?string => $rep->good === true ? null : $rep->fault, $reps)),
+        );
+        $seen = array_values(
+            array_filter($faults, fn (Fault $fault): bool => ($times[$fault->id] ?? 0) >= ($fault->safety ? 1 : self::LEAST_TIMES)),
+        );
         usort($seen, fn (Fault $a, Fault $b): int => [$b->safety, $times[$b->id]] <=> [$a->safety, $times[$a->id]]);
 
         return array_slice($seen, 0, self::MOST);

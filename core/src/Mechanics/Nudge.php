@@ -37,7 +37,14 @@ final class Nudge
                 return ['falls', $fall];
             }
         }
-        $times = array_count_values(array_filter(array_map(fn (JudgedRep $rep): ?string => $rep->good === false ? $rep->fault : null, array_slice($observed, -self::RETURNS_OF))));
+        $times = array_count_values(
+            array_filter(
+                array_map(
+                    fn (JudgedRep $rep): ?string => $rep->good === false ? $rep->fault : null,
+                    array_slice($observed, -self::RETURNS_OF),
+                ),
+            ),
+        );
         arsort($times);
         $fault = array_key_first($times);
 

@@ -49,7 +49,8 @@ final class Seen
      * How often each checkpoint was right, of how often it was seen.
      *
      * @param  list<string>  $required
-     * @param  list<array{good: bool|null, faulty: string|null, seen: array<string, bool>|null}>  $reps  judged; seen where somebody looked that closely
+     * @param  list<array{good: bool|null, faulty: string|null, seen: array<string, bool>|null}>  $reps  judged; seen
+     *         where somebody looked that closely
      * @return array<string, array{int, int}> right and seen, by checkpoint, and UNNAMED
      */
     public static function tally(array $required, array $reps): array

@@ -43,7 +43,8 @@ final class Statistics
     }
 
     /**
-     * Interval of a difference of two proportions from their Wilson intervals: R. G. Newcombe, Statistics in Medicine 17 (1998), 873–890, method 10.
+     * Interval of a difference of two proportions from their Wilson intervals: R. G. Newcombe, Statistics in Medicine
+     * 17 (1998), 873–890, method 10.
      *
      * @return array{float, float, float} the difference of the first less the second, and its bounds
      */
@@ -53,7 +54,11 @@ final class Statistics
         [$otherLow, $otherHigh] = self::wilsonInterval($otherGood, $otherN, $confidence);
         [$p, $q] = [$good / $n, $otherGood / $otherN];
 
-        return [$p - $q, $p - $q - sqrt(($p - $low) ** 2 + ($otherHigh - $q) ** 2), $p - $q + sqrt(($high - $p) ** 2 + ($q - $otherLow) ** 2)];
+        return [
+            $p - $q,
+            $p - $q - sqrt(($p - $low) ** 2 + ($otherHigh - $q) ** 2),
+            $p - $q + sqrt(($high - $p) ** 2 + ($q - $otherLow) ** 2),
+        ];
     }
 
     /**

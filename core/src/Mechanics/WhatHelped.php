@@ -14,7 +14,10 @@ final readonly class WhatHelped
      * @param  float  $low  of the 90 % interval, Newcombe's
      * @param  'better'|'worse'|'too few to tell'  $says
      */
-    private function __construct(public int $good, public int $n, public int $otherGood, public int $otherN, public float $difference, public float $low, public float $high, public string $says) {}
+    private function __construct(
+        public int $good, public int $n, public int $otherGood, public int $otherN, public float $difference,
+        public float $low, public float $high, public string $says,
+    ) {}
 
     /**
      * @param  list<array{bool, list<string>}>  $reps  good or not, and what was being tried, of the same rung

@@ -7,7 +7,10 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Tolerance;
 
-/** What a planned block may become while it is run: another effort, a pace nearer or back. Limits are held against each choice by who offers it. */
+/**
+ * What a planned block may become while it is run: another effort, a pace nearer or back. Limits are held against each
+ * choice by who offers it.
+ */
 final class DoseChoice
 {
     private const EFFORT_STEPS = [-0.2, -0.1, 0.1];

@@ -31,7 +31,10 @@ final class Equipment
             }
             $stand = null;
             foreach ($atHand as $object) {
-                $fits = $object->massKg !== null && $object->massKg <= $mass && $object->massKg >= self::LEAST_SHARE * $mass && $object->hard === $block->object->hard;
+                $fits = $object->massKg !== null
+                    && $object->massKg <= $mass
+                    && $object->massKg >= self::LEAST_SHARE * $mass
+                    && $object->hard === $block->object->hard;
                 if ($fits && ($stand === null || $object->massKg > $stand->massKg)) {
                     $stand = $object;
                 }
@@ -42,6 +45,9 @@ final class Equipment
             }
         }
 
-        return [new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks), $swaps];
+        return [
+            new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks),
+            $swaps,
+        ];
     }
 }

@@ -50,7 +50,10 @@ final class Homework
         return $days;
     }
 
-    /** What of a rung can be done alone: rehearsal, and the drill at no more than half effort; nothing that jumps, nothing that is caught with a glove. */
+    /**
+     * What of a rung can be done alone: rehearsal, and the drill at no more than half effort; nothing that jumps,
+     * nothing that is caught with a glove.
+     */
     public static function alone(Rung $rung, ?Fault $focus): Rung
     {
         $possible = array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Rehearsal && $block->reps > 0);
@@ -62,9 +65,14 @@ final class Homework
         $blocks = array_map(function (BlockDose $block): BlockDose {
             $effort = min(self::MOST_EFFORT, $block->effort);
 
-            return new BlockDose(...[...get_object_vars($block), 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
+            return new BlockDose(
+                ...[...get_object_vars($block), 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false],
+            );
         }, array_values($calm));
 
-        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
+        return new Rung(
+            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
+            $blocks,
+        );
     }
 }

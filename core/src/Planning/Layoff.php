@@ -16,7 +16,8 @@ use Augendo\Core\Tolerance;
 
 /**
  * After idle days the next session starts lower; what was missed is never made up. Idle is counted for each part and side that the rung's
- * own dose of that side loads, and ended only by a day with at least a quarter of that dose on it: a single pass, or shadow repetitions, end nothing.
+ * own dose of that side loads, and ended only by a day with at least a quarter of that dose on it: a single pass, or
+ * shadow repetitions, end nothing.
  */
 final readonly class Layoff
 {
@@ -56,7 +57,10 @@ final readonly class Layoff
         return new self(array_fill_keys(array_column(Side::cases(), 'value'), $days));
     }
 
-    /** @return int|null full days without since the last such day, the longest of the parts that are loaded; null when one was never worked */
+    /**
+     * @return int|null full days without since the last such day, the longest of the parts that are loaded; null when
+     *         one was never worked
+     */
     public function idleDays(Side $side): ?int
     {
         return $this->idleDays[$side->value];
@@ -90,7 +94,9 @@ final readonly class Layoff
     {
         $days = $this->idleDays($side);
 
-        return $days !== null && $days < self::LOWER_AND_EASIER_DAYS ? $asked : min($asked, max(self::LEAST_EFFORT, $asked - self::EFFORT_STEP));
+        return $days !== null && $days < self::LOWER_AND_EASIER_DAYS
+            ? $asked
+            : min($asked, max(self::LEAST_EFFORT, $asked - self::EFFORT_STEP));
     }
 
     private static function idle(LoadRecord $record, Day $on, BlockDose $own, SetCost $price): ?int
@@ -102,7 +108,8 @@ final readonly class Layoff
         foreach ($counted as $channel) {
             $idle[] = $record->idleDays(
                 $on, $channel, $channel->hasSides() ? $own->side : null,
-                self::ENDS_IDLE_SHARE * $dose->cost[$channel->measure()->value] - Tolerance::BOUND, $own->object->implement === Implement::Shadow,
+                self::ENDS_IDLE_SHARE * $dose->cost[$channel->measure()->value] - Tolerance::BOUND,
+                $own->object->implement === Implement::Shadow,
             );
         }
         $longest = max([0, ...array_map(fn (?int $days): int => $days ?? 0, $idle)]);

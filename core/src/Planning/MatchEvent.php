@@ -25,7 +25,12 @@ final readonly class MatchEvent
         foreach ($this->doses as $dose) {
             $reps = (int) floor($dose->reps * $share + 1e-9);
             if ($reps > 0) {
-                $sets[] = $price->of(new WorkSet($this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort, $dose->skill->ordinaryImplement(), side: $dose->side));
+                $sets[] = $price->of(
+                    new WorkSet(
+                        $this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort,
+                        $dose->skill->ordinaryImplement(), side: $dose->side,
+                    ),
+                );
             }
         }
 

@@ -29,14 +29,20 @@ final readonly class Pace
 
     /**
      * @param  self|null  $before  the heavy day before; null at the start
-     * @param  bool  $begins  whether the rung is begun: it then asks for its least at once. Later a dose that fell below it comes back one thing at a time
+     * @param  bool  $begins  whether the rung is begun: it then asks for its least at once. Later a dose that fell
+     *         below it comes back one thing at a time
      */
     public static function next(?self $before, BlockDose $own, Emphasis $emphasis, bool $begins = true): self
     {
         $whole = $own->sets * $own->reps;
         $leastReps = min($whole, max(1, $own->repsMin));
         if ($before === null) {
-            $start = new self(max($leastReps, (int) floor(self::BEGIN_SHARE * $whole)), $own->effortMin, $own->distanceMinM ?? $own->distanceM, []);
+            $start = new self(
+                max($leastReps, (int) floor(self::BEGIN_SHARE * $whole)),
+                $own->effortMin,
+                $own->distanceMinM ?? $own->distanceM,
+                [],
+            );
 
             return $emphasis === Emphasis::Heavy ? $start : $start->lighter($emphasis);
         }
@@ -58,7 +64,12 @@ final readonly class Pace
         // Distance grows first for throws at an easy effort; a court does not get longer, so a serve grows in effort first.
         foreach ($own->skill->family === Family::Throw ? ['distance', 'effort', 'reps'] : ['effort', 'distance', 'reps'] as $what) {
             if ($what === 'distance' && $distance !== null && $distance < (float) $own->distanceM - 1e-9) {
-                return new self($reps, $effort, min((float) $own->distanceM, $distance + max(1.0, self::SHARE_STEP * (float) $own->distanceM)), ['distance']);
+                return new self(
+                    $reps,
+                    $effort,
+                    min((float) $own->distanceM, $distance + max(1.0, self::SHARE_STEP * (float) $own->distanceM)),
+                    ['distance'],
+                );
             }
             if ($what === 'effort' && $effort < $own->effort - 1e-9) {
                 return new self($reps, min($own->effort, $effort + self::EFFORT_STEP), $distance, ['effort']);
@@ -80,9 +91,17 @@ final readonly class Pace
     /** The same pace held to what a rung asks at most and at least: it was set for a rung that may have changed since. */
     public function within(BlockDose $own): self
     {
-        $distance = $own->distanceM === null ? null : min($own->distanceM, max($own->distanceMinM ?? 0.0, $this->distanceM ?? $own->distanceMinM ?? $own->distanceM));
+        $distance = $own->distanceM === null ? null : min(
+            $own->distanceM,
+            max($own->distanceMinM ?? 0.0, $this->distanceM ?? $own->distanceMinM ?? $own->distanceM),
+        );
 
-        return new self(min($this->reps, $own->sets * $own->reps), min($own->effort, max($own->effortMin, $this->effort)), $distance, $this->raised);
+        return new self(
+            min($this->reps, $own->sets * $own->reps),
+            min($own->effort, max($own->effortMin, $this->effort)),
+            $distance,
+            $this->raised,
+        );
     }
 
     /** The rung with its own dose at this pace, and the scored and playful blocks lowered with it. */
@@ -92,13 +111,21 @@ final readonly class Pace
         $share = min(1.0, $this->reps / max(1, $own->sets * $own->reps));
         $blocks = array_map(fn (BlockDose $block): BlockDose => match (true) {
             $block === $own => $this->dosed($block, $this->reps, $this->effort, $this->distanceM),
-            in_array($block->kind, [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true) && $block->reps > 0 => $this->dosed(
-                $block, max(1, (int) floor($share * $block->sets * $block->reps)), min($block->effort, max($block->effortMin, $this->effort)), $block->distanceM,
+            in_array(
+                $block->kind,
+                [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike],
+                true,
+            ) && $block->reps > 0 => $this->dosed(
+                $block, max(1, (int) floor($share * $block->sets * $block->reps)),
+                min($block->effort, max($block->effortMin, $this->effort)), $block->distanceM,
             ),
             default => $block,
         }, $rung->blocks);
 
-        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
+        return new Rung(
+            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
+            $blocks,
+        );
     }
 
     private function lighter(Emphasis $emphasis): self
@@ -114,7 +141,9 @@ final readonly class Pace
         return new BlockDose(...[
             ...get_object_vars($block), 'sets' => $sets, 'reps' => $perSet, 'repsMin' => min($block->repsMin, $sets * $perSet),
             'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'distanceM' => $distanceM,
-            'distanceMinM' => $block->distanceMinM === null || $distanceM === null ? $block->distanceMinM : min($block->distanceMinM, $distanceM),
+            'distanceMinM' => $block->distanceMinM === null || $distanceM === null
+                ? $block->distanceMinM
+                : min($block->distanceMinM, $distanceM),
         ]);
     }
 }

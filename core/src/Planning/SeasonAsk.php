@@ -20,7 +20,8 @@ final readonly class SeasonAsk
      * @param  array<int, int>  $moves  ordinal of the day a session was on → the day it was moved to
      * @param  list<int>  $off  ordinals of days without training
      * @param  int|null  $minutes  a session, when time is short
-     * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a plan made anew keeps its rhythm
+     * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a
+     *         plan made anew keeps its rhythm
      *
      * @throws InvalidValue
      */
@@ -50,13 +51,19 @@ final readonly class SeasonAsk
 
     public function until(Day $goalDay): self
     {
-        return new self($this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes, $this->start);
+        return new self(
+            $this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off,
+            $this->minutes, $this->start,
+        );
     }
 
     /** @param  list<int>  $weekdays */
     public function onDays(array $weekdays): self
     {
-        return new self($this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off, $this->minutes, $this->start);
+        return new self(
+            $this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off,
+            $this->minutes, $this->start,
+        );
     }
 
     /** @return array<int, MatchEvent> those of the season, by ordinal of the day; of several on a day the first holds the rest */
@@ -65,7 +72,9 @@ final readonly class SeasonAsk
         $byDay = [];
         foreach ($this->matches as $match) {
             $before = $byDay[$match->day->ordinal] ?? null;
-            $byDay[$match->day->ordinal] = $before === null ? $match : new MatchEvent($before->id, $before->day, "{$before->title}, {$match->title}", [...$before->doses, ...$match->doses]);
+            $byDay[$match->day->ordinal] = $before === null
+                ? $match
+                : new MatchEvent($before->id, $before->day, "{$before->title}, {$match->title}", [...$before->doses, ...$match->doses]);
         }
         ksort($byDay);
 
@@ -73,7 +82,8 @@ final readonly class SeasonAsk
     }
 
     /**
-     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light before and after a match.
+     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light
+     * before and after a match.
      *
      * @return array<int, Emphasis> by ordinal, from the first day to the goal
      */
@@ -82,7 +92,9 @@ final readonly class SeasonAsk
         $matches = $this->matchesByDay();
         $days = [];
         for ($day = $this->monday(); $day <= $this->goalDay->ordinal; $day++) {
-            $isPlanned = in_array(self::weekday($day), $this->weekdays, true) && ! in_array($day, $this->off, true) && ! isset($this->moves[$day]);
+            $isPlanned = in_array(self::weekday($day), $this->weekdays, true)
+                && ! in_array($day, $this->off, true)
+                && ! isset($this->moves[$day]);
             if (($isPlanned || in_array($day, $this->moves, true)) && ! isset($matches[$day])) {
                 $days[] = $day;
             }

@@ -143,7 +143,10 @@ final class SeasonPlanner
         $this->sayWhenNothingFits($planned);
         $sessions = array_values(array_filter($planned, fn (SeasonDay $day): bool => $day->match === null && $day->stage === null));
 
-        return new SeasonPlan($this->ask, $planned, $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id, $this->returnDone, $this->problems);
+        return new SeasonPlan(
+            $this->ask, $planned, $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id,
+            $this->returnDone, $this->problems,
+        );
     }
 
     private function stopped(): bool
@@ -200,7 +203,10 @@ final class SeasonPlanner
     {
         if ($this->return !== null) {
             $this->problems[] = new SeasonProblem('match_during_return', $match->day, of: $match->reps(), fits: 0);
-            $this->days[] = new SeasonDay($match->day, $this->ask->week($match->day->ordinal), null, null, null, false, null, null, [], null, $match, 0);
+            $this->days[] = new SeasonDay(
+                $match->day, $this->ask->week($match->day->ordinal), null, null, null, false, null, null, [], null,
+                $match, 0,
+            );
 
             return;
         }
@@ -219,11 +225,23 @@ final class SeasonPlanner
         if ($return !== null) {
             $due = $return->on($day);
             $stage = $due['stage'];
-            $rung = $stage === null ? StageRung::without($own, [$return->programme->channel]) : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
+            $rung = $stage === null
+                ? StageRung::without($own, [$return->programme->channel])
+                : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
             $built = $this->build($day, $rung, asGiven: $stage !== null);
-            $this->add($day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage, $due['clearance'] && $stage !== null, null, $built, null);
+            $this->add(
+                $day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage,
+                $due['clearance'] && $stage !== null, null, $built, null,
+            );
             if ($stage !== null) {
-                $this->return = $return->after($day, $stage, array_filter($built->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps) === []);
+                $this->return = $return->after(
+                    $day,
+                    $stage,
+                    array_filter(
+                        $built->blocks,
+                        fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps,
+                    ) === [],
+                );
             }
 
             return;
@@ -242,7 +260,8 @@ final class SeasonPlanner
         $this->onRung++;
         $pace = Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 1);
         if ($layoff->isDue($side) && $this->reached !== null) {
-            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and a light day stays light.
+            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and
+            // a light day stays light.
             $kept = $this->reached->within($own->ownDose());
             $pace = Pace::at(min($kept->reps, $pace->reps), $kept->effort, $kept->distanceM);
         }
@@ -273,7 +292,10 @@ final class SeasonPlanner
             $least = $gate($this->ladder->rungs[$this->position]);
             $this->quota = max($least, (int) floor($sessionsLeft * $least / max(1, array_sum(array_map($gate, $ahead)))));
         }
-        if ($this->position < $goal && ($this->onRung >= $this->quota && $emphasis === Emphasis::Heavy || $this->onRung >= 2 * $this->quota)) {
+        if (
+            $this->position < $goal
+            && ($this->onRung >= $this->quota && $emphasis === Emphasis::Heavy || $this->onRung >= 2 * $this->quota)
+        ) {
             $this->position++;
             $this->onRung = 0;
             $this->moveOn($emphasis, $goal, $sessionsLeft);
@@ -290,7 +312,8 @@ final class SeasonPlanner
         }
         $others = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
         $frame = new SessionFrame(
-            $day, self::sessionId($day->ordinal), $this->price, $day->equals($this->ask->from) ? $this->today : $this->calm, $this->record, $this->limits,
+            $day, self::sessionId($day->ordinal), $this->price,
+            $day->equals($this->ask->from) ? $this->today : $this->calm, $this->record, $this->limits,
             [...$later, ...$others], Layoff::of($this->record, $day, $rung, $this->price), $this->throwing,
         );
 
@@ -305,11 +328,15 @@ final class SeasonPlanner
     /**
      * @param  list<CostedSet>|null  $sets  of a match; null: what the session costs
      */
-    private function add(Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, ?Pace $pace, ?BuiltSession $built, ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null): void
-    {
+    private function add(
+        Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, ?Pace $pace, ?BuiltSession $built,
+        ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null,
+    ): void {
         if ($sets === null) {
             $working = array_filter($built->blocks ?? [], fn (BlockPlan $block): bool => $block->reps > 0);
-            $sets = array_values(array_map(fn (BlockPlan $block): CostedSet => $block->cost($day, self::sessionId($day->ordinal), $this->price), $working));
+            $sets = array_values(
+                array_map(fn (BlockPlan $block): CostedSet => $block->cost($day, self::sessionId($day->ordinal), $this->price), $working),
+            );
         }
         $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
         $fullest = null;
@@ -319,7 +346,10 @@ final class SeasonPlanner
             }
         }
         $this->record = $this->record->with($sets);
-        $this->days[] = new SeasonDay($day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $pace, $built, $sets, $fullest, $match, $matchReps);
+        $this->days[] = new SeasonDay(
+            $day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $pace, $built, $sets, $fullest,
+            $match, $matchReps,
+        );
     }
 
     /** @param  list<CostedSet>  $sets  of the day, planned beside the season */

@@ -15,5 +15,8 @@ final readonly class SeasonProblem
      * @param  Day|null  $day  the match; or the first day on which the goal can be reached
      * @param  list<Limit>  $limits  those that leave nothing, or trim the match
      */
-    public function __construct(public string $code, public ?Day $day = null, public array $limits = [], public ?int $of = null, public ?int $fits = null) {}
+    public function __construct(
+        public string $code, public ?Day $day = null, public array $limits = [], public ?int $of = null,
+        public ?int $fits = null,
+    ) {}
 }

@@ -42,22 +42,31 @@ final readonly class SeasonReturn
     /**
      * What the day asks for.
      *
-     * @return array{stage: int|null, done: bool, stopped: bool, clearance: bool} stage null: not this day; clearance: whether the stage is planned on one that is not there yet
+     * @return array{stage: int|null, done: bool, stopped: bool, clearance: bool} stage null: not this day; clearance:
+     *         whether the stage is planned on one that is not there yet
      */
     public function on(Day $day): array
     {
-        $attempts = array_map(fn (Attempt $a): Attempt => $a->nextMorning !== null || ! $day->isAfter($a->day) ? $a : new Attempt($a->day, $a->stage, $a->completed, $a->during, $a->eased, 0, $a->redFlag, $a->jointSore), $this->attempts);
+        $attempts = array_map(
+            fn (Attempt $a): Attempt => $a->nextMorning !== null || ! $day->isAfter($a->day)
+                ? $a
+                : new Attempt($a->day, $a->stage, $a->completed, $a->during, $a->eased, 0, $a->redFlag, $a->jointSore),
+            $this->attempts,
+        );
         $stages = $this->programme->engineStages();
         $step = ReturnStep::next($day, $stages, $this->stage, $attempts, $this->clearances);
         $assumed = $step->action === 'clear';
         if ($assumed) {
-            $step = ReturnStep::next($day, $stages, $this->stage, $attempts, [...$this->clearances, new StageClearance($day, $this->stage)]);
+            $step = ReturnStep::next(
+                $day, $stages, $this->stage, $attempts, [...$this->clearances, new StageClearance($day, $this->stage)],
+            );
         }
         $notBefore = $step->notBefore === null || $this->accepted === null ? $step->notBefore : $step->notBefore->latest($this->accepted);
 
         return [
             'stage' => $notBefore === null || $notBefore->isAfter($day) ? null : $step->stage,
-            'done' => $step->action === 'done', 'stopped' => $step->action === 'stop', 'clearance' => $assumed || $this->waitsForClearance($step->stage),
+            'done' => $step->action === 'done', 'stopped' => $step->action === 'stop',
+            'clearance' => $assumed || $this->waitsForClearance($step->stage),
         ];
     }
 
@@ -77,7 +86,10 @@ final readonly class SeasonReturn
     {
         $cleared = $this->waitsForClearance($stage) ? [...$this->clearances, new StageClearance($day, $stage)] : $this->clearances;
 
-        return new self($this->programme, $stage, [...$this->attempts, new Attempt($day, $stage, $completed, 0, false, 0, false)], $cleared, null, $this->side, $this->nothing, $this->usualWeek);
+        return new self(
+            $this->programme, $stage, [...$this->attempts, new Attempt($day, $stage, $completed, 0, false, 0, false)],
+            $cleared, null, $this->side, $this->nothing, $this->usualWeek,
+        );
     }
 
     public function done(): DoneReturn

@@ -73,7 +73,9 @@ final class SessionBuilder
         $builder = new self($frame, $plans, asGiven: true);
         foreach ($builder->blocks as $i => $block) {
             $word = $frame->wordFor($block);
-            $builder->blocks[$i] = $word->allowsWork() ? $block->withEffort(min($block->effort, $frame->effortCap($word))) : $block->withReps(0);
+            $builder->blocks[$i] = $word->allowsWork()
+                ? $block->withEffort(min($block->effort, $frame->effortCap($word)))
+                : $block->withReps(0);
         }
         $builder->wanted = $builder->blocks;
         $builder->fitLimits();
@@ -85,7 +87,11 @@ final class SessionBuilder
     {
         foreach ($this->blocks as $i => $block) {
             $word = $this->frame->wordFor($block);
-            if ($block->reps === 0 || $word === Word::Full || ($this->asGiven && $word === Word::Reduced && ! $this->frame->readiness->trainsAsUnknown())) {
+            if (
+                $block->reps === 0
+                || $word === Word::Full
+                || ($this->asGiven && $word === Word::Reduced && ! $this->frame->readiness->trainsAsUnknown())
+            ) {
                 continue;
             }
             $channels = $this->frame->channelsWith($word, $block);
@@ -95,7 +101,9 @@ final class SessionBuilder
             $reps = $isWarmUp && $word->allowsWork() ? $block->reps : (int) floor($block->reps * $share + 1e-9);
             $effort = min($block->effort, $this->frame->effortCap($word));
             if ($reps < $block->reps) {
-                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word, channels: $channels);
+                $this->trims[] = new Trim(
+                    $i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'word', word: $word, channels: $channels,
+                );
             }
             if ($reps > 0 && $effort < $block->effort) {
                 $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'word', word: $word, channels: $channels);
@@ -104,19 +112,31 @@ final class SessionBuilder
         }
     }
 
-    /** Nothing is counted in a hold or a loosening, and a part that may not work does not do them either: they are left out, and the trims renumbered. */
+    /**
+     * Nothing is counted in a hold or a loosening, and a part that may not work does not do them either: they are left
+     * out, and the trims renumbered.
+     */
     private function leaveOutUncounted(): void
     {
-        $out = array_filter($this->blocks, fn (BlockPlan $block): bool => $block->asked->reps === 0 && ! $this->frame->wordFor($block)->allowsWork());
+        $out = array_filter(
+            $this->blocks,
+            fn (BlockPlan $block): bool => $block->asked->reps === 0 && ! $this->frame->wordFor($block)->allowsWork(),
+        );
         if ($out === []) {
             return;
         }
         $this->blocks = array_diff_key($this->blocks, $out);
         $position = array_flip(array_keys($this->blocks));
-        $this->trims = array_map(fn (Trim $trim): Trim => new Trim(...[...get_object_vars($trim), 'block' => $position[$trim->block] ?? null]), $this->trims);
+        $this->trims = array_map(
+            fn (Trim $trim): Trim => new Trim(...[...get_object_vars($trim), 'block' => $position[$trim->block] ?? null]),
+            $this->trims,
+        );
         foreach ($out as $block) {
             $word = $this->frame->wordFor($block);
-            $this->trims[] = new Trim(null, 'dropped', 0, 0, 'word', word: $word, channels: $this->frame->channelsWith($word, $block), title: $block->asked->title);
+            $this->trims[] = new Trim(
+                null, 'dropped', 0, 0, 'word', word: $word, channels: $this->frame->channelsWith($word, $block),
+                title: $block->asked->title,
+            );
         }
         $this->blocks = array_values($this->blocks);
     }
@@ -127,12 +147,19 @@ final class SessionBuilder
             $side = $block->asked->side;
             $layoff = $this->frame->layoff;
             $reps = (int) floor($block->reps * $layoff->share($side) + 1e-9);
-            if ($block->reps === 0 || ! $layoff->isDue($side) || in_array($block->asked->kind, [BlockKind::WarmUp, BlockKind::Rehearsal], true)) {
+            if (
+                $block->reps === 0
+                || ! $layoff->isDue($side)
+                || in_array($block->asked->kind, [BlockKind::WarmUp, BlockKind::Rehearsal], true)
+            ) {
                 continue;
             }
             $effort = $layoff->effort($side, $block->effort);
             if ($reps < $block->reps) {
-                $this->trims[] = new Trim($i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'layoff', idleDays: $layoff->idleDays($side));
+                $this->trims[] = new Trim(
+                    $i, $reps === 0 ? 'dropped' : 'reps', $block->reps, $reps, 'layoff',
+                    idleDays: $layoff->idleDays($side),
+                );
             }
             if ($reps > 0 && $effort < $block->effort - 1e-9) {
                 $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'layoff', idleDays: $layoff->idleDays($side));
@@ -148,16 +175,24 @@ final class SessionBuilder
         $limits = $this->fits;
         $this->fits = fn (): bool => SessionClock::seconds($this->blocks) <= 60 * $minutes;
         $this->trim([
-            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'], [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'],
-            [BlockKind::OtherSide, 'dropped'], [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'], [BlockKind::Rehearsal, 'dropped'], [BlockKind::Whole, 'dropped'],
+            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'],
+            [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'],
+            [BlockKind::OtherSide, 'dropped'], [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'],
+            [BlockKind::Rehearsal, 'dropped'], [BlockKind::Whole, 'dropped'],
         ]);
         foreach ($this->blocks as $i => $block) {
             if ($block->reps < $before[$i]->reps) {
-                $this->trims[] = new Trim($i, $block->reps === 0 ? 'dropped' : 'reps', $before[$i]->reps, $block->reps, 'minutes', minutes: $minutes);
+                $this->trims[] = new Trim(
+                    $i, $block->reps === 0 ? 'dropped' : 'reps', $before[$i]->reps, $block->reps, 'minutes',
+                    minutes: $minutes,
+                );
             }
         }
         if (! ($this->fits)()) {
-            $this->trims[] = new Trim(0, 'minutes', (float) ceil(SessionClock::seconds($this->blocks) / 60), (float) $minutes, 'minutes', minutes: $minutes);
+            $this->trims[] = new Trim(
+                0, 'minutes', (float) ceil(SessionClock::seconds($this->blocks) / 60), (float) $minutes, 'minutes',
+                minutes: $minutes,
+            );
         }
         $this->fits = $limits;
     }
@@ -206,7 +241,9 @@ final class SessionBuilder
         return match ($what) {
             'reps' => $block->withReps(min($block->reps, max(1, $dose->repsMin))),
             'effort' => $block->withEffort(min($block->effort, $dose->effortMin)),
-            'distance' => $block->withDistance($block->distanceM === null ? null : min($block->distanceM, $dose->distanceMinM ?? $block->distanceM)),
+            'distance' => $block->withDistance(
+                $block->distanceM === null ? null : min($block->distanceM, $dose->distanceMinM ?? $block->distanceM),
+            ),
             default => $block->withReps(0),
         };
     }
@@ -291,10 +328,16 @@ final class SessionBuilder
                 $this->trims[] = new Trim($i, 'reps', $wanted->reps, $block->reps, 'limit', $binding($block->withReps($block->reps + 1)));
             }
             if ($block->effort < $wanted->effort - 1e-9) {
-                $this->trims[] = new Trim($i, 'effort', $wanted->effort, $block->effort, 'limit', $binding($block->withEffort($wanted->effort)));
+                $this->trims[] = new Trim(
+                    $i, 'effort', $wanted->effort, $block->effort, 'limit',
+                    $binding($block->withEffort($wanted->effort)),
+                );
             }
             if (($block->distanceM ?? 0.0) < ($wanted->distanceM ?? 0.0) - 1e-9) {
-                $this->trims[] = new Trim($i, 'distance', (float) $wanted->distanceM, (float) $block->distanceM, 'limit', $binding($block->withDistance($wanted->distanceM)));
+                $this->trims[] = new Trim(
+                    $i, 'distance', (float) $wanted->distanceM, (float) $block->distanceM, 'limit',
+                    $binding($block->withDistance($wanted->distanceM)),
+                );
             }
         }
     }

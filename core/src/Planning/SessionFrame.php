@@ -34,7 +34,10 @@ final readonly class SessionFrame
     /** @var list<CostedSet> */
     private array $sameDay;
 
-    /** @var array<int, array{plan: non-empty-list<CostedSet>, before: LoadRecord, over: list<string>}> later planned days that this session can touch, by ordinal */
+    /**
+     * @var array<int, array{plan: non-empty-list<CostedSet>, before: LoadRecord, over: list<string>}> later planned
+     *         days that this session can touch, by ordinal
+     */
     private array $laterDays;
 
     /**
@@ -89,10 +92,18 @@ final readonly class SessionFrame
     {
         $side = $this->throwing->bodySide($block->asked->side);
 
-        return array_values(array_filter($block->asked->loadedChannels(), fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word));
+        return array_values(
+            array_filter(
+                $block->asked->loadedChannels(),
+                fn (Channel $channel): bool => $this->readiness->forWork([$channel], $side) === $word,
+            ),
+        );
     }
 
-    /** @return float the most effort the word allows, 0 to 1; no report today is never better than a report, whatever an older referral says */
+    /**
+     * @return float the most effort the word allows, 0 to 1; no report today is never better than a report, whatever an
+     *         older referral says
+     */
     public function effortCap(Word $word): float
     {
         return min($this->readiness->trainsAsUnknown() ? self::UNKNOWN_EFFORT : 1.0, match ($word) {
@@ -154,11 +165,15 @@ final readonly class SessionFrame
      */
     public function headroom(array $blocks, int $position): Headroom
     {
-        return $this->board->headroom($blocks[$position]->oneRep($this->on, $this->session, $this->price), [...$this->sameDay, ...$this->sets($blocks)]);
+        return $this->board->headroom(
+            $blocks[$position]->oneRep($this->on, $this->session, $this->price),
+            [...$this->sameDay, ...$this->sets($blocks)],
+        );
     }
 
     /**
-     * What each hard limit that these blocks touch still allows this session beside what else is planned for the day, in the limit's measure:
+     * What each hard limit that these blocks touch still allows this session beside what else is planned for the day,
+     * in the limit's measure:
      * the budget courtside counts down.
      *
      * @param  array<int, BlockPlan>  $blocks
@@ -166,7 +181,9 @@ final readonly class SessionFrame
      */
     public function budget(array $blocks): array
     {
-        $ones = array_values(array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks));
+        $ones = array_values(
+            array_map(fn (BlockPlan $block): CostedSet => $block->oneRep($this->on, $this->session, $this->price), $blocks),
+        );
         $board = $this->limits->board($this->on, $this->record->with($this->sameDay));
 
         return array_values(array_filter($board->hardTouchedBy($ones)->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));

@@ -28,7 +28,12 @@ final readonly class StationAthlete
     /** @return list<BlockPlan> what there is to do at a station */
     public function at(Station $station): array
     {
-        return array_values(array_filter($this->blocks, fn (BlockPlan $block): bool => in_array($block->asked->kind, $station->kinds, true) && $block->reps > 0));
+        return array_values(
+            array_filter(
+                $this->blocks,
+                fn (BlockPlan $block): bool => in_array($block->asked->kind, $station->kinds, true) && $block->reps > 0,
+            ),
+        );
     }
 
     /** The furthest of the athlete's doses, metres; 0 without one. */

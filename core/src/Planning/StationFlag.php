@@ -12,5 +12,8 @@ final readonly class StationFlag
      * @param  float|null  $wanted  metres, balls, athletes, adults or minutes that are needed
      * @param  float|null  $there  what there is
      */
-    public function __construct(public string $code, public ?Station $station = null, public ?string $who = null, public ?float $wanted = null, public ?float $there = null) {}
+    public function __construct(
+        public string $code, public ?Station $station = null, public ?string $who = null, public ?float $wanted = null,
+        public ?float $there = null,
+    ) {}
 }

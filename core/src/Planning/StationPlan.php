@@ -25,7 +25,10 @@ final readonly class StationPlan
     private const MARGIN_M = 3.0;
 
     /** Which station goes first when there is no time, no adult or nobody for it. */
-    private const GOES_FIRST = [BlockKind::GameLike, BlockKind::Target, BlockKind::OtherSide, BlockKind::Part, BlockKind::Rehearsal, BlockKind::Whole];
+    private const GOES_FIRST = [
+        BlockKind::GameLike, BlockKind::Target, BlockKind::OtherSide, BlockKind::Part, BlockKind::Rehearsal,
+        BlockKind::Whole,
+    ];
 
     /**
      * @param  list<Station>  $stations  those that are open, in the order they are walked
@@ -66,7 +69,14 @@ final readonly class StationPlan
         }
         while (count(array_filter($stations, fn (Station $station): bool => $station->needsAdult)) > $adults) {
             $needy = count(array_filter($stations, fn (Station $station): bool => $station->needsAdult));
-            $stations = self::close($stations, $flags, 'closed_adults', $needy, $adults, fn (Station $station): bool => $station->needsAdult);
+            $stations = self::close(
+                $stations,
+                $flags,
+                'closed_adults',
+                $needy,
+                $adults,
+                fn (Station $station): bool => $station->needsAdult,
+            );
         }
         while (count($stations) > 1 && $time(count($stations)) < self::LEAST_ROTATION_MIN) {
             $stations = self::close($stations, $flags, 'closed_time', self::LEAST_ROTATION_MIN, $time(count($stations)));
@@ -78,12 +88,24 @@ final readonly class StationPlan
             $rotationMin = $ample;
         }
         if ($rotationMin < self::LEAST_ROTATION_MIN) {
-            $flags[] = new StationFlag('too_short', wanted: $warmUpMin + $coolDownMin + self::LEAST_ROTATION_MIN + self::CHANGE_OVER_MIN, there: $minutes);
+            $flags[] = new StationFlag(
+                'too_short',
+                wanted: $warmUpMin + $coolDownMin + self::LEAST_ROTATION_MIN + self::CHANGE_OVER_MIN,
+                there: $minutes,
+            );
         }
         $groups = self::groups($athletes, count($stations));
         $ballsNeeded = 0;
         foreach ($stations as $station) {
-            $largest = max(0, ...array_map(fn (array $group): int => count(array_filter($group, fn (StationAthlete $athlete): bool => self::needsBall($athlete->at($station)))), $groups));
+            $largest = max(
+                0,
+                ...array_map(
+                    fn (array $group): int => count(
+                        array_filter($group, fn (StationAthlete $athlete): bool => self::needsBall($athlete->at($station))),
+                    ),
+                    $groups,
+                ),
+            );
             $ballsNeeded += $largest * $station->ballsEach;
             $flags = [...$flags, ...self::check($station, $groups, $rotationMin)];
         }
@@ -96,7 +118,10 @@ final readonly class StationPlan
             $rounds[] = array_map(fn (int $station): int => (($station - $round) % $n + $n) % $n, range(0, $n - 1));
         }
 
-        return new self($minutes, $warmUpMin, $rotationMin, $coolDownMin, $stations, $groups, array_map(self::pairs(...), $groups), $rounds, $ballsNeeded, $flags);
+        return new self(
+            $minutes, $warmUpMin, $rotationMin, $coolDownMin, $stations, $groups, array_map(self::pairs(...), $groups),
+            $rounds, $ballsNeeded, $flags,
+        );
     }
 
     /** @return int minutes from the start at which a round begins */
@@ -123,7 +148,12 @@ final readonly class StationPlan
     {
         $seconds = [0];
         foreach ($athletes as $athlete) {
-            $seconds[] = array_sum(array_map(fn (BlockPlan $block): int => $block->asked->kind === $kind ? SessionClock::blockSeconds($block) : 0, $athlete->blocks));
+            $seconds[] = array_sum(
+                array_map(
+                    fn (BlockPlan $block): int => $block->asked->kind === $kind ? SessionClock::blockSeconds($block) : 0,
+                    $athlete->blocks,
+                ),
+            );
         }
 
         return (int) ceil(max($seconds) / 60);
@@ -154,7 +184,10 @@ final readonly class StationPlan
      */
     private static function close(array $stations, array &$flags, string $code, int $wanted, int $there, ?callable $among = null): array
     {
-        $rank = fn (Station $station): int => min(PHP_INT_MAX, ...array_map(fn (BlockKind $kind): int => (int) array_search($kind, array_reverse(self::GOES_FIRST), true), $station->kinds));
+        $rank = fn (Station $station): int => min(
+            PHP_INT_MAX,
+            ...array_map(fn (BlockKind $kind): int => (int) array_search($kind, array_reverse(self::GOES_FIRST), true), $station->kinds),
+        );
         $gone = null;
         foreach ($stations as $i => $station) {
             if (($among === null || $among($station)) && ($gone === null || $rank($station) >= $rank($stations[$gone]))) {
@@ -178,7 +211,15 @@ final readonly class StationPlan
      */
     private static function groups(array $athletes, int $n): array
     {
-        usort($athletes, fn (StationAthlete $a, StationAthlete $b): int => [$a->ladder, $a->level, $a->reachM(), $a->name] <=> [$b->ladder, $b->level, $b->reachM(), $b->name]);
+        usort(
+            $athletes,
+            fn (StationAthlete $a, StationAthlete $b): int => [
+                $a->ladder,
+                $a->level,
+                $a->reachM(),
+                $a->name,
+            ] <=> [$b->ladder, $b->level, $b->reachM(), $b->name],
+        );
         $n = max(1, $n);
         $groups = [];
         $at = 0;
@@ -199,8 +240,19 @@ final readonly class StationPlan
      */
     private static function pairs(array $group): array
     {
-        usort($group, fn (StationAthlete $a, StationAthlete $b): int => [$a->hand->value, $a->reachM(), $a->level, $a->name] <=> [$b->hand->value, $b->reachM(), $b->level, $b->name]);
-        $pairs = array_map(fn (array $pair): array => array_map(fn (StationAthlete $athlete): string => $athlete->id, $pair), array_chunk($group, 2));
+        usort(
+            $group,
+            fn (StationAthlete $a, StationAthlete $b): int => [
+                $a->hand->value,
+                $a->reachM(),
+                $a->level,
+                $a->name,
+            ] <=> [$b->hand->value, $b->reachM(), $b->level, $b->name],
+        );
+        $pairs = array_map(
+            fn (array $pair): array => array_map(fn (StationAthlete $athlete): string => $athlete->id, $pair),
+            array_chunk($group, 2),
+        );
         $last = count($pairs) - 1;
         if ($last > 0 && count($pairs[$last]) === 1) {
             $pairs[$last - 1] = [...$pairs[$last - 1], ...$pairs[$last]];

@@ -41,10 +41,16 @@ final class Weave
                 continue;
             }
             $first = intdiv($block->sets + 1, 2);
-            $blocks = [...$blocks, $drill, self::withSets($block, $first), $drill, self::withSets($block, $block->sets - $first, ', again')];
+            $blocks = [
+                ...$blocks, $drill, self::withSets($block, $first), $drill,
+                self::withSets($block, $block->sets - $first, ', again'),
+            ];
         }
 
-        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks);
+        return new Rung(
+            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
+            $blocks,
+        );
     }
 
     /** The drill that mends a fault, at no more than half effort. */
@@ -53,13 +59,22 @@ final class Weave
         $effort = min(self::DRILL_EFFORT, $whole->effort);
 
         return new BlockDose(...[
-            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name), 'text' => "{$fault->drill}. Think: {$fault->cue}.",
-            'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort, 'effortMin' => $effort, 'judged' => false,
+            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name),
+            'text' => "{$fault->drill}. Think: {$fault->cue}.",
+            'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort,
+            'effortMin' => $effort, 'judged' => false,
         ]);
     }
 
     private static function withSets(BlockDose $block, int $sets, string $name = ''): BlockDose
     {
-        return new BlockDose(...[...get_object_vars($block), 'title' => $block->title.$name, 'sets' => $sets, 'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets))]);
+        return new BlockDose(
+            ...[
+                ...get_object_vars($block),
+                'title' => $block->title.$name,
+                'sets' => $sets,
+                'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets)),
+            ],
+        );
     }
 }

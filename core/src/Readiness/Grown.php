@@ -9,7 +9,8 @@ final class Grown
 {
     /**
      * @param  list<SorenessReport>  $reports  of one day, in order of time
-     * @return list<SorenessReport> those made while working that are higher than anything said of the place before that day; what nobody asked about counts as nothing sore, so any soreness there is more
+     * @return list<SorenessReport> those made while working that are higher than anything said of the place before that
+     *         day; what nobody asked about counts as nothing sore, so any soreness there is more
      */
     public static function during(array $reports): array
     {

@@ -7,7 +7,10 @@ namespace Augendo\Core\Readiness;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
 
-/** Something a clinician knows of and has set: a report within it counts as reduced, not as news. Without it people learn to report zero. */
+/**
+ * Something a clinician knows of and has set: a report within it counts as reduced, not as news. Without it people
+ * learn to report zero.
+ */
 final readonly class KnownCondition
 {
     /**
@@ -29,7 +32,9 @@ final readonly class KnownCondition
             throw new InvalidValue("A known condition holds up to a score of 1 to 7, not {$upToScore}.");
         }
         if ($kind->alwaysRefers()) {
-            throw new InvalidValue('Numbness, swelling, locking and head knocks go to a clinician each time: none of them is a known condition.');
+            throw new InvalidValue(
+                'Numbness, swelling, locking and head knocks go to a clinician each time: none of them is a known condition.',
+            );
         }
     }
 

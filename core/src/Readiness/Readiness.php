@@ -14,7 +14,8 @@ final readonly class Readiness
     /**
      * @param  array<string, Word>  $channels  by channel name
      * @param  array<string, list<Reason>>  $reasons  by channel name, worst first
-     * @param  list<SorenessReport>  $openReferrals  oldest first; a clearance made later closes one, and one that came of three sore days a later report of the place too
+     * @param  list<SorenessReport>  $openReferrals  oldest first; a clearance made later closes one, and one that came
+     *         of three sore days a later report of the place too
      */
     private function __construct(
         public School $school,
@@ -55,7 +56,10 @@ final readonly class Readiness
         return null;
     }
 
-    /** No report today, or repetitions that nobody here knows of yet: the dose and the effort are those of the unknown, whatever else is known. */
+    /**
+     * No report today, or repetitions that nobody here knows of yet: the dose and the effort are those of the unknown,
+     * whatever else is known.
+     */
     public function trainsAsUnknown(): bool
     {
         return ! $this->checkedIn || $this->countsMissing;
@@ -63,12 +67,14 @@ final readonly class Readiness
 
     /**
      * @param  int|null  $age  whole years on the day, null when not known
-     * @param  list<SorenessReport>  $reports  up to now; of equal times the later in the list is the later. One dated after $on, by somebody
+     * @param  list<SorenessReport>  $reports  up to now; of equal times the later in the list is the later. One dated
+     *         after $on, by somebody
      *                                         whose clock is ahead, is one of today
      * @param  list<SorenessClearance>  $clearances
      */
-    public static function on(Day $on, ?int $age, array $reports, array $clearances, ?School $school = null, ?DayContext $around = null): self
-    {
+    public static function on(
+        Day $on, ?int $age, array $reports, array $clearances, ?School $school = null, ?DayContext $around = null,
+    ): self {
         $around ??= new DayContext;
         $school ??= School::byDefaultAt($age);
         $reports = SorenessReport::inOrder($reports);
@@ -95,14 +101,22 @@ final readonly class Readiness
                 $reasons[$channel] = [...$reasons[$channel], ...$given];
                 foreach ($given as $reason) {
                     // It holds until the place is reported on again, or cleared.
-                    if ($reason->rule === 'trend' && $reason->word === Word::Refer && $reason->report !== null && ! in_array($reason->report, $open, true)) {
+                    if (
+                        $reason->rule === 'trend'
+                        && $reason->word === Word::Refer
+                        && $reason->report !== null
+                        && ! in_array($reason->report, $open, true)
+                    ) {
                         $open[] = $reason->report;
                     }
                 }
             }
         }
 
-        foreach ($around->holdsOvernight && $school === School::Strict ? self::holding($on, $school, $reports, $isCleared, $around) : [] as $report) {
+        foreach (
+            $around->holdsOvernight
+            && $school === School::Strict ? self::holding($on, $school, $reports, $isCleared, $around) : [] as $report
+        ) {
             foreach ($report->site->channels() as $channel) {
                 $reasons[$channel->value][] = new Reason('holds_overnight', Word::None, $report);
             }
@@ -160,9 +174,15 @@ final readonly class Readiness
      */
     private static function holding(Day $on, School $school, array $reports, callable $isCleared, DayContext $around): array
     {
-        return array_values(array_filter($reports, function (SorenessReport $report) use ($on, $school, $reports, $isCleared, $around): bool {
+        return array_values(array_filter($reports, function (SorenessReport $report) use (
+            $on, $school, $reports, $isCleared, $around,
+        ): bool {
             if (! $on->isAfter($report->at->day) || $isCleared($report) || $around->knows($report)
-                || ! in_array($report->kind, [Kind::Joint, Kind::Sharp], true) || $school->wordOf($report->kind, $report->score) !== Word::None) {
+                || ! in_array(
+                    $report->kind,
+                    [Kind::Joint, Kind::Sharp],
+                    true,
+                ) || $school->wordOf($report->kind, $report->score) !== Word::None) {
                 return false;
             }
             foreach ($reports as $later) {
@@ -183,11 +203,14 @@ final readonly class Readiness
      * @param  list<SorenessReport>  $all
      * @param  callable(SorenessReport): bool  $isCleared
      * @param  bool  $counts  whether that day is the one that is judged; of an earlier one only a referral is left
-     * @param  bool  $spreads  whether a report that refers by itself is spread over the channels here, because nobody has looked for open referrals
+     * @param  bool  $spreads  whether a report that refers by itself is spread over the channels here, because nobody
+     *         has looked for open referrals
      * @return array<string, list<Reason>> by channel
      */
-    public static function reasonsOfPlace(Day $day, School $school, array $last, array $all, callable $isCleared, DayContext $around, bool $counts, bool $spreads = false): array
-    {
+    public static function reasonsOfPlace(
+        Day $day, School $school, array $last, array $all, callable $isCleared, DayContext $around, bool $counts,
+        bool $spreads = false,
+    ): array {
         $reasons = array_fill_keys(array_column(Channel::cases(), 'value'), []);
         $latest = $last[array_key_last($last)];
         foreach (SitePlace::judge($day, $school, $last, $all, $isCleared, $around->knows(...)) as $reason) {
@@ -227,7 +250,8 @@ final readonly class Readiness
 
     /**
      * @param  list<SorenessReport>  $reports  in order of time
-     * @return list<array{Day, non-empty-list<SorenessReport>}> of each site with its side, the last day it was reported on and the reports of that day in order of time
+     * @return list<array{Day, non-empty-list<SorenessReport>}> of each site with its side, the last day it was reported
+     *         on and the reports of that day in order of time
      */
     private static function byPlace(array $reports, Day $on): array
     {
@@ -238,6 +262,8 @@ final readonly class Readiness
             }
         }
 
-        return array_values(array_map(fn (array $days): array => [Day::fromOrdinal(max(array_keys($days))), $days[max(array_keys($days))]], $byDay));
+        return array_values(
+            array_map(fn (array $days): array => [Day::fromOrdinal(max(array_keys($days))), $days[max(array_keys($days))]], $byDay),
+        );
     }
 }

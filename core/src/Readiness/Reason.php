@@ -8,7 +8,9 @@ namespace Augendo\Core\Readiness;
 final readonly class Reason
 {
     /**
-     * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`, `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `counts_missing`, `nothing_sore`, `no_report`
+     * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`,
+     *         `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `counts_missing`, `nothing_sore`,
+     *         `no_report`
      * @param  SorenessReport|null  $report  the report the rule looked at
      */
     public function __construct(public string $rule, public Word $word, public ?SorenessReport $report = null) {}
@@ -17,6 +19,8 @@ final readonly class Reason
     public function countsOn(string $side): bool
     {
         return $this->report?->side === null || $this->report->side === $side
-            || $this->rule === 'referral' || $this->rule === 'referral_elsewhere' || ($this->rule === 'trend' && $this->word === Word::Refer);
+            || $this->rule === 'referral'
+                || $this->rule === 'referral_elsewhere'
+                || ($this->rule === 'trend' && $this->word === Word::Refer);
     }
 }

@@ -20,8 +20,11 @@ final class SitePlace
     public static function judge(Day $on, School $school, array $today, array $all, callable $isCleared, callable $isKnown): array
     {
         // A clearance lowers a referral and nothing else: what may not be trained stays so, and what is fine stays fine.
-        $lifted = fn (SorenessReport $report): bool => $isCleared($report) && $school->wordOf($report->kind, $report->score) === Word::Refer;
-        $word = fn (SorenessReport $report): Word => $lifted($report) || $isKnown($report) ? Word::Reduced : $school->wordOf($report->kind, $report->score);
+        $lifted = fn (SorenessReport $report): bool => $isCleared($report)
+            && $school->wordOf($report->kind, $report->score) === Word::Refer;
+        $word = fn (SorenessReport $report): Word => $lifted($report) || $isKnown($report)
+            ? Word::Reduced
+            : $school->wordOf($report->kind, $report->score);
         $latest = $today[array_key_last($today)];
         $reasons = [new Reason($lifted($latest) ? 'cleared_today' : ($isKnown($latest) ? 'known' : 'report'), $word($latest), $latest)];
 

@@ -32,7 +32,8 @@ final readonly class SorenessReport
     }
 
     /**
-     * By the instant: two offsets, or the hour that comes twice in autumn, sort wrongly as texts. Of equal times the later in the list is later.
+     * By the instant: two offsets, or the hour that comes twice in autumn, sort wrongly as texts. Of equal times the
+     * later in the list is later.
      *
      * @param  list<self>  $reports
      * @return list<self>

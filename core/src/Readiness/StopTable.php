@@ -9,8 +9,10 @@ use Augendo\Core\Instant;
 use Augendo\Core\Load\Channel;
 
 /**
- * What a report made while working would mean, worked out ahead for every place, kind, score and moment: a device with no connection looks it
- * up and stops at once. The report is put beside those there are, so what was sore yesterday, a trend, the school and a known condition count.
+ * What a report made while working would mean, worked out ahead for every place, kind, score and moment: a device with
+ * no connection looks it
+ * up and stops at once. The report is put beside those there are, so what was sore yesterday, a trend, the school and a
+ * known condition count.
  */
 final class StopTable
 {
@@ -19,7 +21,8 @@ final class StopTable
 
     /**
      * @param  list<array{Site, string|null}>  $places
-     * @param  array<string, array<string, array<int, list<array<string, list<Reason>>>>>>  $reasons  by moment, kind and place: for each score, what it gives each channel
+     * @param  array<string, array<string, array<int, list<array<string, list<Reason>>>>>>  $reasons  by moment, kind
+     *         and place: for each score, what it gives each channel
      */
     private function __construct(public array $places, private array $reasons) {}
 
@@ -59,11 +62,23 @@ final class StopTable
             foreach (Kind::cases() as $kind) {
                 foreach ($places as $i => [$site, $side]) {
                     $before = $byPlace["{$site->value}|{$side}"] ?? [];
-                    $known = array_filter($around->conditions, fn (KnownCondition $each): bool => $each->site === $site && $each->kind === $kind);
+                    $known = array_filter(
+                        $around->conditions,
+                        fn (KnownCondition $each): bool => $each->site === $site && $each->kind === $kind,
+                    );
                     // A place that nothing is known of reads as every other such place on the same part.
-                    $like = $before === [] && $known === [] ? implode('|', [$moment->value, $kind->value, $site->refersEverything() ? $site->value : $site->channels()[0]->value, $side]) : null;
+                    $like = $before === [] && $known === [] ? implode(
+                        '|',
+                        [$moment->value, $kind->value, $site->refersEverything() ? $site->value : $site->channels()[0]->value, $side],
+                    ) : null;
                     $reasons[$moment->value][$kind->value][$i] = ($like === null ? null : $plain[$like] ?? null)
-                        ?? array_map(fn (int $score): array => self::given($on, $school, new SorenessReport($at, $moment, $site, $side, $kind, $score), $before, $isCleared, $around), range(0, 10));
+                        ?? array_map(
+                            fn (int $score): array => self::given(
+                                $on, $school, new SorenessReport($at, $moment, $site, $side, $kind, $score), $before,
+                                $isCleared, $around,
+                            ),
+                            range(0, 10),
+                        );
                     if ($like !== null) {
                         $plain[$like] = $reasons[$moment->value][$kind->value][$i];
                     }
@@ -79,8 +94,9 @@ final class StopTable
      * @param  callable(SorenessReport): bool  $isCleared
      * @return array<string, list<Reason>> by channel
      */
-    private static function given(Day $on, School $school, SorenessReport $report, array $before, callable $isCleared, DayContext $around): array
-    {
+    private static function given(
+        Day $on, School $school, SorenessReport $report, array $before, callable $isCleared, DayContext $around,
+    ): array {
         $today = [...array_values(array_filter($before, fn (SorenessReport $each): bool => ! $on->isAfter($each->at->day))), $report];
 
         return Readiness::reasonsOfPlace($on, $school, $today, [...$before, $report], $isCleared, $around, counts: true, spreads: true);

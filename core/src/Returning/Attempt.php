@@ -42,6 +42,11 @@ final readonly class Attempt
     /** An unreported morning is not a clean one. */
     public function isClean(): bool
     {
-        return $this->completed && ! $this->redFlag && ! $this->jointSore && $this->during <= 2 && $this->nextMorning !== null && $this->nextMorning <= 2;
+        return $this->completed
+            && ! $this->redFlag
+            && ! $this->jointSore
+            && $this->during <= 2
+            && $this->nextMorning !== null
+            && $this->nextMorning <= 2;
     }
 }

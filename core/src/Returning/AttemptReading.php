@@ -26,10 +26,16 @@ final class AttemptReading
      * @param  int  $done  repetitions of the stage's own block
      * @param  float|null  $goodRate  good over judged repetitions; null when none was judged
      */
-    public static function of(Day $day, int $stage, ProgrammeStage $asked, Site $returning, array $reports, School $school, int $done, ?float $goodRate): Attempt
-    {
-        $near = SorenessReport::inOrder(array_values(array_filter($reports, fn (SorenessReport $report): bool => $report->site->sharesChannelWith($returning))));
-        $at = fn (Moment ...$moments): array => array_values(array_filter($near, fn (SorenessReport $report): bool => in_array($report->moment, $moments, true)));
+    public static function of(
+        Day $day, int $stage, ProgrammeStage $asked, Site $returning, array $reports, School $school, int $done,
+        ?float $goodRate,
+    ): Attempt {
+        $near = SorenessReport::inOrder(
+            array_values(array_filter($reports, fn (SorenessReport $report): bool => $report->site->sharesChannelWith($returning))),
+        );
+        $at = fn (Moment ...$moments): array => array_values(
+            array_filter($near, fn (SorenessReport $report): bool => in_array($report->moment, $moments, true)),
+        );
         $worst = fn (array $of): int => max([0, ...array_map(fn (SorenessReport $report): int => $report->score, $of)]);
         $warmup = $at(Moment::Warmup);
         $work = $at(Moment::During, Moment::After);
@@ -38,12 +44,23 @@ final class AttemptReading
 
         return new Attempt(
             $day, $stage,
-            completed: $done >= $asked->sets * $asked->reps && ($asked->targetRate === null || ($goodRate ?? 0.0) >= $asked->targetRate - 1e-9),
+            completed: $done >= $asked->sets * $asked->reps
+                && ($asked->targetRate === null || ($goodRate ?? 0.0) >= $asked->targetRate - 1e-9),
             during: $worst($felt),
-            eased: count($warmup) > 1 && $worst($warmup) >= self::SORE_LEAST && $warmup[count($warmup) - 1]->score <= self::EASED_MOST && $worst($work) <= self::EASED_MOST,
+            eased: count($warmup) > 1
+                && $worst($warmup) >= self::SORE_LEAST
+                && $warmup[count($warmup) - 1]->score <= self::EASED_MOST
+                && $worst($work) <= self::EASED_MOST,
             nextMorning: null,
-            redFlag: $any($near, fn (SorenessReport $report): bool => $report->moment !== Moment::Morning && $school->wordOf($report->kind, $report->score) === Word::Refer),
-            jointSore: $school === School::Strict && $any($felt, fn (SorenessReport $report): bool => $report->kind === Kind::Joint && $report->score >= 1),
+            redFlag: $any(
+                $near,
+                fn (SorenessReport $report): bool => $report->moment !== Moment::Morning
+                    && $school->wordOf($report->kind, $report->score) === Word::Refer,
+            ),
+            jointSore: $school === School::Strict && $any(
+                $felt,
+                fn (SorenessReport $report): bool => $report->kind === Kind::Joint && $report->score >= 1,
+            ),
         );
     }
 }

@@ -30,6 +30,9 @@ final readonly class Programme
     /** @return non-empty-list<Stage> what the engine looks at */
     public function engineStages(): array
     {
-        return array_map(fn (ProgrammeStage $stage): Stage => new Stage($stage->passes, $stage->minGapDays, $stage->needsClearance), $this->stages);
+        return array_map(
+            fn (ProgrammeStage $stage): Stage => new Stage($stage->passes, $stage->minGapDays, $stage->needsClearance),
+            $this->stages,
+        );
     }
 }

@@ -26,7 +26,11 @@ final class ProgrammeReader
             throw $file->get('stages')->outOfRange('A programme has at least one stage.');
         }
         if (! $stages[0]->needsClearance) {
-            throw new CaseError('out_of_range', $file->path.'/stages/0/needs_clearance', 'Nobody starts a way back without a clearance: the first stage needs one.');
+            throw new CaseError(
+                'out_of_range',
+                $file->path.'/stages/0/needs_clearance',
+                'Nobody starts a way back without a clearance: the first stage needs one.',
+            );
         }
 
         return new Programme(
@@ -40,7 +44,13 @@ final class ProgrammeReader
 
     private static function stage(Node $node): ProgrammeStage
     {
-        $node->keys(['name', 'text', 'sets', 'reps', 'effort'], ['distance_share', 'object', 'surface', 'legs', 'rest_s', 'passes', 'min_gap_days', 'needs_clearance', 'criteria', 'target_rate']);
+        $node->keys(
+            ['name', 'text', 'sets', 'reps', 'effort'],
+            [
+                'distance_share', 'object', 'surface', 'legs', 'rest_s', 'passes', 'min_gap_days', 'needs_clearance',
+                'criteria', 'target_rate',
+            ],
+        );
         $share = fn (Node $n): float => $n->number(0, 1);
         [$sets, $reps, $effort] = [$node->get('sets')->int(1, 20), $node->get('reps')->int(1, 200), $share($node->get('effort'))];
         if ($effort >= self::FULL_EFFORT && $sets * $reps > self::FULL_EFFORT_MOST_REPS) {
@@ -66,6 +76,11 @@ final class ProgrammeReader
     {
         $node->keys(['id', 'label', 'unit', 'at_least']);
 
-        return new StageCriterion($node->get('id')->string(), $node->get('label')->string(), $node->get('unit')->string(), $node->get('at_least')->number(0.1, 2));
+        return new StageCriterion(
+            $node->get('id')->string(),
+            $node->get('label')->string(),
+            $node->get('unit')->string(),
+            $node->get('at_least')->number(0.1, 2),
+        );
     }
 }

@@ -31,11 +31,20 @@ final class StageRung
         $blocks = [];
         foreach ($own->blocks as $block) {
             if ($block->kind === BlockKind::WarmUp) {
-                $blocks[] = new BlockDose(...[...get_object_vars($block), 'effort' => min($block->effort, $given->effort), 'effortMin' => min($block->effortMin, $given->effort), 'distanceM' => self::least($block->distanceM, $distanceM), 'distanceMinM' => self::least($block->distanceMinM, $distanceM)]);
+                $blocks[] = new BlockDose(
+                    ...[
+                        ...get_object_vars($block),
+                        'effort' => min($block->effort, $given->effort),
+                        'effortMin' => min($block->effortMin, $given->effort),
+                        'distanceM' => self::least($block->distanceM, $distanceM),
+                        'distanceMinM' => self::least($block->distanceMinM, $distanceM),
+                    ],
+                );
             }
         }
         $blocks[] = new BlockDose(
-            BlockKind::Whole, $given->name, $given->text, $dose->skill, $given->object === 'shadow' ? $nothing : $dose->object, $side, $given->surface ?? $dose->surface,
+            BlockKind::Whole, $given->name, $given->text, $dose->skill,
+            $given->object === 'shadow' ? $nothing : $dose->object, $side, $given->surface ?? $dose->surface,
             $given->sets, $given->reps, intdiv($given->sets * $given->reps, 2), $given->effort, $given->effort, $distanceM, $distanceM,
             $given->restS, null, $given->legs, $dose->dropCm, true,
         );
@@ -59,9 +68,18 @@ final class StageRung
      */
     public static function without(Rung $rung, array $channels): Rung
     {
-        $blocks = array_filter($rung->blocks, fn (BlockDose $block): bool => array_filter($block->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $channels, true)) === []);
+        $blocks = array_filter(
+            $rung->blocks,
+            fn (BlockDose $block): bool => array_filter(
+                $block->loadedChannels(),
+                fn (Channel $channel): bool => in_array($channel, $channels, true),
+            ) === [],
+        );
 
-        return new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, array_values($blocks));
+        return new Rung(
+            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
+            array_values($blocks),
+        );
     }
 
     private static function least(?float $a, ?float $b): ?float

@@ -24,8 +24,9 @@ final readonly class StageWork
      * @param  Day|null  $accepted  the not-before day of the action accepted last
      * @param  Word  $word  of the returning place
      */
-    public static function on(Day $on, Programme $programme, int $stage, array $attempts, array $clearances, ?Day $accepted, Word $word): self
-    {
+    public static function on(
+        Day $on, Programme $programme, int $stage, array $attempts, array $clearances, ?Day $accepted, Word $word,
+    ): self {
         $step = ReturnStep::next($on, $programme->engineStages(), $stage, $attempts, $clearances);
         if (in_array($step->action, ['stop', 'clear', 'wait', 'done'], true)) {
             return new self($step, null, null, $step->action);

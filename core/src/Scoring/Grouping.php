@@ -20,7 +20,8 @@ final readonly class Grouping
      * @param  float  $alongM  mean offset beyond the aim, or above it
      * @param  float  $meanRadialErrorM  mean distance from the aim
      * @param  float  $halfCircleM  radius about the mean point that holds half
-     * @param  array{float, float, float}|null  $ellipse  standard deviations along the long and the short axis, and the angle of the long one from the right, radians; null with fewer than three
+     * @param  array{float, float, float}|null  $ellipse  standard deviations along the long and the short axis, and the
+     *         angle of the long one from the right, radians; null with fewer than three
      * @param  list<'left'|'right'|'short'|'long'>  $tendency
      * @param  array{self, self}|null  $thirds  the first and the last third, when there are enough
      */
@@ -53,10 +54,14 @@ final readonly class Grouping
         sort($about);
         $middle = intdiv($n, 2);
         $half = $n % 2 === 1 ? $about[$middle] : ($about[$middle - 1] + $about[$middle]) / 2;
-        $variance = fn (array $values, float $mean): float => $n < 2 ? 0.0 : array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1);
+        $variance = fn (array $values, float $mean): float => $n < 2
+            ? 0.0
+            : array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1);
         [$varX, $varY] = [$variance($x, $meanX), $variance($y, $meanY)];
         $covariance = $n < 2 ? 0.0 : array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $points)) / ($n - 1);
-        $off = fn (float $mean, float $variance): bool => $n >= 4 && abs($mean) > self::TENDENCY_ERRORS * sqrt($variance / $n) && abs($mean) > 1e-9;
+        $off = fn (float $mean, float $variance): bool => $n >= 4
+            && abs($mean) > self::TENDENCY_ERRORS * sqrt($variance / $n)
+            && abs($mean) > 1e-9;
         $tendency = array_values(array_filter([
             $off($meanX, $varX) ? ($meanX < 0 ? 'left' : 'right') : null,
             $off($meanY, $varY) ? ($meanY < 0 ? 'short' : 'long') : null,
@@ -65,7 +70,10 @@ final readonly class Grouping
 
         return new self(
             $n, $meanX, $meanY, array_sum($radial) / $n, $half, $n < 3 ? null : self::axes($varX, $varY, $covariance), $tendency,
-            $withThirds && $n >= self::THIRDS_FROM ? [self::of(array_slice($points, 0, $third), false), self::of(array_slice($points, -$third), false)] : null,
+            $withThirds && $n >= self::THIRDS_FROM ? [
+                self::of(array_slice($points, 0, $third), false),
+                self::of(array_slice($points, -$third), false),
+            ] : null,
         );
     }
 

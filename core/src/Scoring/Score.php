@@ -22,7 +22,15 @@ final readonly class Score
         }
         $hits = count(array_filter($balls));
 
-        return new self(ScoreKind::TargetRound, (float) ($hits * $pointsEach), "{$hits} of ".count($balls).' hit: '.implode(', ', array_map(fn (array $zone): string => (string) count(array_filter($zone)), $zones)).' by zone');
+        return new self(
+            ScoreKind::TargetRound,
+            (float) ($hits * $pointsEach),
+            "{$hits} of "
+                .count($balls)
+                .' hit: '
+                .implode(', ', array_map(fn (array $zone): string => (string) count(array_filter($zone)), $zones))
+                .' by zone',
+        );
     }
 
     /** How many throws it took to clear so many targets. */
@@ -60,7 +68,16 @@ final readonly class Score
         $secondIn = count(array_filter($seconds, fn (array $p): bool => $p[1] === true));
         $double = count($seconds) - $secondIn;
 
-        return new self(ScoreKind::ServeGame, $first / count($points), "{$first} of ".count($points)." first serves in, {$secondIn} of ".count($seconds)." second, {$double} double ".($double === 1 ? 'fault' : 'faults'));
+        return new self(
+            ScoreKind::ServeGame,
+            $first / count($points),
+            "{$first} of "
+                .count($points)
+                ." first serves in, {$secondIn} of "
+                .count($seconds)
+                ." second, {$double} double "
+                .($double === 1 ? 'fault' : 'faults'),
+        );
     }
 
     /** @param  list<array{float, float}>  $points  metres from the aim */
@@ -68,6 +85,10 @@ final readonly class Score
     {
         $grouping = Grouping::of($points);
 
-        return new self(ScoreKind::Grouping, $grouping->meanRadialErrorM, "{$grouping->n} points".($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)));
+        return new self(
+            ScoreKind::Grouping,
+            $grouping->meanRadialErrorM,
+            "{$grouping->n} points".($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
+        );
     }
 }
