@@ -198,4 +198,10 @@ test('after ten idle minutes a code is asked, on everything but counting', async
     await expect(page.getByRole('heading', { name: 'Anneke Duarte, are you still here?' })).toBeVisible();
     for (let i = 0; i < 5; i++) await page.getByLabel('Code of four digits').fill(`300${i}`);
     await expect(page.getByLabel('Password')).toBeVisible();
+    // Loading the page anew gives no new tries; signing in does.
+    await page.reload();
+    await expect(page.getByLabel('Password')).toBeVisible();
+    await expect(page.getByLabel('Code of four digits')).toHaveCount(0);
+    await fillSignIn(page, 'coach');
+    await expect(page.getByRole('heading', { name: 'Anneke Duarte, are you still here?' })).toHaveCount(0);
 });

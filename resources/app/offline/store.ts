@@ -209,9 +209,10 @@ export async function sendAgain(): Promise<void> {
     await flush();
 }
 
-/** Takes what was refused off this device: after it was written to a file. */
-export async function dropSetAside(): Promise<void> {
-    await putAside((on) => Promise.all(TABLES.map((table) => on.table(table).where('sending').equals('refused').delete())));
+/** Takes off this device what was written to a file, and nothing that was refused since. */
+export async function dropSetAside(written: SetAside[]): Promise<void> {
+    const idsOf = (table: Tables): string[] => written.filter((each) => each.table === table).map((each) => each.id);
+    await putAside((on) => Promise.all(TABLES.map((table) => on.table(table).bulkDelete(idsOf(table)))));
     changed();
 }
 

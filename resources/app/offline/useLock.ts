@@ -9,6 +9,7 @@ const NOTE_MS = 2000;
 export const MOST_TRIES = 5;
 
 const ACTIVE = 'augendo-active';
+const TRIES = 'tries';
 
 const lastActive = (): number => Number(recall(ACTIVE) ?? 0);
 const isIdle = (): boolean => Date.now() - lastActive() > IDLE_MS;
@@ -28,14 +29,21 @@ async function digest(code: string, salt: string): Promise<string> {
 export const canHaveCode = (): boolean => globalThis.crypto?.subtle !== undefined;
 export const hasCode = (): boolean => recall(own('code')) !== null;
 
+/** Wrong codes since the last right one: a page that is loaded anew does not begin from none. */
+export const triesMade = (): number => Number(recall(own(TRIES)) ?? 0);
+
 export async function setCode(code: string): Promise<void> {
     const salt = crypto.randomUUID();
     remember(own('code'), JSON.stringify({ salt, digest: await digest(code, salt) }));
+    forget(own(TRIES));
 }
 
 export const dropCode = (): void => forget(own('code'));
 
+/** Each try counts before it is looked at, however fast they come: the sixth is not looked at. */
 export async function isCode(code: string): Promise<boolean> {
+    if (triesMade() >= MOST_TRIES) return false;
+    remember(own(TRIES), String(triesMade() + 1));
     const kept = JSON.parse(recall(own('code')) ?? 'null') as { salt: string; digest: string } | null;
     return kept !== null && (await digest(code, kept.salt)) === kept.digest;
 }
@@ -67,6 +75,7 @@ export function useLock(): { locked: boolean; unlock: () => void } {
     }, []);
     const unlock = useCallback(() => {
         noteActive();
+        forget(own(TRIES));
         setLocked(false);
     }, []);
     return { locked, unlock };

@@ -1,14 +1,13 @@
-import { useEffect, useState } from 'react';
-import { changes, type KeptReport, reportsOf } from './store';
+import { useCallback } from 'react';
+import { type KeptReport, reportsOf } from './store';
+import { useKept } from './useKept';
+
+const NONE: KeptReport[] = [];
 
 /** Reports of an athlete that lie on this device, sent or not. */
 export function useReports(athleteId: string): KeptReport[] {
-    const [kept, setKept] = useState<KeptReport[]>([]);
-    useEffect(() => {
-        const read = (): void => void reportsOf(athleteId).then(setKept);
-        read();
-        changes.addEventListener('changed', read);
-        return () => changes.removeEventListener('changed', read);
-    }, [athleteId]);
-    return kept;
+    return useKept(
+        useCallback(() => reportsOf(athleteId), [athleteId]),
+        NONE,
+    );
 }

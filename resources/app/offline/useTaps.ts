@@ -9,12 +9,14 @@ export type Verdict = 'good' | 'not_good' | 'unobserved';
 /** A tap before it is named, timed and stored. */
 export type NewTap = { kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null; seen?: Record<string, string> | null };
 
-/** Repetitions that stand once withdrawals and corrections are read into them, in order of time; or what a second person saw of them. */
-export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
+/** By the instant, and within one by the order of the taps on their device. */
+const inOrder = (events: RepEvent[]): RepEvent[] => [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
+
+/** Repetitions that stand once withdrawals and corrections are read into them; or what a second person saw of them. */
+function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
     const reps = new Map<string, RepEvent>();
-    const ordered = [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
-    for (const event of ordered) if (event.kind === kind) reps.set(event.id, { ...event });
-    for (const event of ordered) {
+    for (const event of events) if (event.kind === kind) reps.set(event.id, { ...event });
+    for (const event of events) {
         const target = event.target_id === null ? undefined : reps.get(event.target_id);
         if (!target) continue;
         if (event.kind === 'withdraw') reps.delete(target.id);
@@ -56,7 +58,7 @@ export function useTaps(pack: Courtside) {
         const byId = new Map<string, RepEvent>();
         for (const event of pack.events) byId.set(event.id, event);
         for (const tap of local) if (tap.sending !== 'refused' && !(tap.loose && tap.sending === 'waiting')) byId.set(tap.id, tap);
-        return [...byId.values()];
+        return inOrder([...byId.values()]);
     }, [pack.events, local]);
     seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
 
@@ -76,13 +78,13 @@ export function useTaps(pack: Courtside) {
         /** What this device saw as a second pair of eyes. */
         seconds: useMemo(() => standing(events.filter((event) => event.kind !== 'second' || event.device === deviceId()), 'second'), [events]),
         /** How hard sets felt, the last word of each. */
-        felt: useMemo(() => new Map(events.filter((event) => event.kind === 'felt').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).map((event) => [`${event.block_id}|${event.set_no}`, event.effort])), [events]),
+        felt: useMemo(() => new Map(events.filter((event) => event.kind === 'felt').map((event) => [`${event.block_id}|${event.set_no}`, event.effort])), [events]),
         /** Where the repetitions of this sheet landed, by their id. */
-        landed: useMemo(() => new Map(events.filter((event) => event.kind === 'landed').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).map((event) => [event.target_id, (event.note ?? '').split(' ').map(Number) as [number, number]])), [events]),
+        landed: useMemo(() => new Map(events.filter((event) => event.kind === 'landed').map((event) => [event.target_id, (event.note ?? '').split(' ').map(Number) as [number, number]])), [events]),
         /** When the work last went on after a stop, as a time; null when it never stopped. */
         wentOn: useMemo(() => events.filter((event) => event.kind === 'going_on').reduce<number | null>((last, event) => Math.max(last ?? 0, Date.parse(event.at)), null), [events]),
         /** What is being tried just now, in words; empty when nothing is. */
-        trying: useMemo(() => events.filter((event) => event.kind === 'trying').sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq).at(-1)?.note ?? '', [events]),
+        trying: useMemo(() => events.filter((event) => event.kind === 'trying').at(-1)?.note ?? '', [events]),
         waiting: local.filter((tap) => tap.sending === 'waiting').length,
         refused: local.filter((tap) => tap.sending === 'refused'),
         /** Held by this page alone: not stored, not sent, not counted. */

@@ -1,16 +1,13 @@
 import { useEffect, useState } from 'react';
-import { changes, isOutOfReach, ofOthers, stores, unsent } from './store';
+import { isOutOfReach, ofOthers, stores, unsent } from './store';
+import { useKept } from './useKept';
+
+const NOTHING = { waiting: 0, refused: 0, held: 0, away: false, stores: true };
+const read = async (): Promise<typeof NOTHING> => ({ ...(await unsent()), away: isOutOfReach(), stores: stores() });
 
 /** How much on this device has not reached the server yet, whether the server is out of reach, and whether the device stores at all. */
-export function useUnsent(): { waiting: number; refused: number; held: number; away: boolean; stores: boolean } {
-    const [count, setCount] = useState({ waiting: 0, refused: 0, held: 0, away: false, stores: true });
-    useEffect(() => {
-        const read = (): void => void unsent().then((now) => setCount({ ...now, away: isOutOfReach(), stores: stores() }));
-        read();
-        changes.addEventListener('changed', read);
-        return () => changes.removeEventListener('changed', read);
-    }, []);
-    return count;
+export function useUnsent(): typeof NOTHING {
+    return useKept(read, NOTHING);
 }
 
 const LOOK_AGAIN_MS = 10_000;

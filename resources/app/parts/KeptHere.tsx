@@ -1,5 +1,6 @@
-import { useEffect, useState } from 'react';
-import { changes, dropSetAside, sendAgain, type SetAside, setAside } from '../offline/store';
+import { useState } from 'react';
+import { dropSetAside, sendAgain, type SetAside, setAside } from '../offline/store';
+import { useKept } from '../offline/useKept';
 import { useUnsent } from '../offline/useUnsent';
 import { Sheetlet } from './Sheetlet';
 
@@ -23,17 +24,13 @@ export function UnsentMark() {
     );
 }
 
+const NONE: SetAside[] = [];
+
 /** What the server refused for good: nothing of it is lost, and none of it holds up the rest. */
 function SetAsideList({ onClose }: { onClose: () => void }) {
-    const [items, setItems] = useState<SetAside[]>([]);
-    const [exported, setExported] = useState(false);
+    const items = useKept(setAside, NONE);
+    const [written, setWritten] = useState<SetAside[]>([]);
     const [busy, setBusy] = useState(false);
-    useEffect(() => {
-        const read = (): void => void setAside().then(setItems);
-        read();
-        changes.addEventListener('changed', read);
-        return () => changes.removeEventListener('changed', read);
-    }, []);
     const write = (): void => {
         const address = URL.createObjectURL(new Blob([JSON.stringify(items.map(({ table, why, entry }) => ({ table, why, entry })), null, 2)], { type: 'application/json' }));
         const link = document.createElement('a');
@@ -41,7 +38,7 @@ function SetAsideList({ onClose }: { onClose: () => void }) {
         link.download = 'augendo-not-taken.json';
         link.click();
         URL.revokeObjectURL(address);
-        setExported(true);
+        setWritten(items);
     };
     const reasons = [...new Set(items.map((item) => item.why))];
     return (
@@ -49,14 +46,14 @@ function SetAsideList({ onClose }: { onClose: () => void }) {
             <p className="mb-2">The server did not take these. They hold up nothing else. Send them again when the reason is gone (a clock that was wrong, say), or write them to a file.</p>
             <ul className="grid gap-2">
                 {reasons.map((why) => {
-                    const with_ = items.filter((item) => item.why === why);
-                    return <li key={why} className="border-t border-line pt-1"><p className="head text-stop">{why}</p><p className="text-soft">{with_.slice(0, 4).map((item) => item.about).join('; ')}{with_.length > 4 ? `; and ${with_.length - 4} more` : ''}</p></li>;
+                    const these = items.filter((item) => item.why === why);
+                    return <li key={why} className="border-t border-line pt-1"><p className="head text-stop">{why}</p><p className="text-soft">{these.slice(0, 4).map((item) => item.about).join('; ')}{these.length > 4 ? `; and ${these.length - 4} more` : ''}</p></li>;
                 })}
             </ul>
             <div className="mt-3 flex flex-wrap gap-2">
                 <button type="button" className="btn btn-main" disabled={busy || items.length === 0} onClick={() => { setBusy(true); void sendAgain().finally(() => setBusy(false)); }}>{busy ? 'Sending…' : 'Send again'}</button>
                 <button type="button" className="btn" disabled={items.length === 0} onClick={write}>Write to a file</button>
-                {exported && <button type="button" className="btn" onClick={() => void dropSetAside().then(onClose)}>Take off this device</button>}
+                {written.length > 0 && <button type="button" className="btn" onClick={() => void dropSetAside(written).then(onClose)}>Take off this device</button>}
             </div>
         </Sheetlet>
     );

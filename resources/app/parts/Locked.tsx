@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { canHaveCode, hasCode, isCode, MOST_TRIES, setCode } from '../offline/useLock';
+import { useState } from 'react';
+import { canHaveCode, hasCode, isCode, MOST_TRIES, setCode, triesMade } from '../offline/useLock';
 
 /** Four digits, on keys large enough for cold hands. */
 function Digits({ onCode, again }: { onCode: (code: string) => void; again: number }) {
@@ -27,16 +27,12 @@ function Digits({ onCode, again }: { onCode: (code: string) => void; again: numb
 
 /** Nobody touched the device for ten minutes: whoever picks it up now says who they are first. Counting goes on without. */
 export function Locked({ name, onUnlock, onSignOut, password }: { name: string; onUnlock: () => void; onSignOut: () => void; password: React.ReactNode }) {
-    const [tries, setTries] = useState(0);
-    const wrong = useRef(0);
+    const [tries, setTries] = useState(triesMade);
     const [choseIt, setChoseIt] = useState(!hasCode() || !canHaveCode());
     const byPassword = choseIt || tries >= MOST_TRIES;
     const attempt = async (code: string): Promise<void> => {
-        // Each wrong one counts, however fast they come: the sixth is not looked at.
-        if (wrong.current >= MOST_TRIES) return;
-        wrong.current++;
         if (await isCode(code)) return onUnlock();
-        setTries(wrong.current);
+        setTries(triesMade());
     };
     return (
         <main className="mx-auto grid min-h-dvh max-w-sm content-center gap-4 p-6">

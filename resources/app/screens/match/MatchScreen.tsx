@@ -1,12 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { MatchCount } from '../../api/client';
 import { nowWithOffset, percent } from '../../api/words';
 import { own } from '../../offline/person';
 import { recall, remember } from '../../offline/place';
-import { answerOrKept, changes, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
+import { answerOrKept, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
+import { useKept } from '../../offline/useKept';
 import { tightest } from '../../parts/bounds';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
@@ -81,16 +82,12 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
     );
 }
 
+const NOTHING_KEPT: KeptWork[] = [];
+
 /** What was kept on this device of this athlete’s work of a day, sent or not. */
 function useKeptWork(athleteId: string, day: string): KeptWork[] {
-    const [kept, setKept] = useState<KeptWork[]>([]);
-    useEffect(() => {
-        const read = (): void => void workOf(athleteId).then((all) => setKept(all.filter((each) => each.work.day === day)));
-        read();
-        changes.addEventListener('changed', read);
-        return () => changes.removeEventListener('changed', read);
-    }, [athleteId, day]);
-    return kept;
+    const read = useCallback(async () => (await workOf(athleteId)).filter((each) => each.work.day === day), [athleteId, day]);
+    return useKept(read, NOTHING_KEPT);
 }
 
 /** The gap since the last match of the day. */
