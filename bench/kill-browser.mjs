@@ -15,7 +15,13 @@ const ATHLETES = ['Dario', 'Mira', 'Ravi', 'Pia', 'Jonah', 'Kaito'];
 const folder = mkdtempSync(join(tmpdir(), 'augendo-kill-browser-'));
 const database = join(folder, 'demo.sqlite');
 writeFileSync(database, '');
-const env = { ...process.env, DB_DATABASE: database, APP_ENV: 'local', CACHE_STORE: 'file', PHP_CLI_SERVER_WORKERS: '3' };
+const env = {
+    ...process.env,
+    DB_DATABASE: database,
+    APP_ENV: 'local',
+    CACHE_STORE: 'file',
+    PHP_CLI_SERVER_WORKERS: '3',
+};
 const php = (...args) => execFileSync('php', args, { env, encoding: 'utf8' });
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 /** Numbers of a seed (mulberry32). */
@@ -30,17 +36,51 @@ const random = () => {
 php('artisan', 'migrate', '--force', '--quiet');
 php('artisan', 'db:seed', '--class=Database\\Seeders\\DemoSeeder', '--force', '--quiet');
 // One long set each, so that the count on the screen only ever goes one way.
-const sql = (text) => php('-r', `$pdo = new PDO("sqlite:${database}"); echo json_encode($pdo->query($argv[1])->fetchAll(PDO::FETCH_NUM));`, text);
+const sql = (text) =>
+    php(
+        '-r',
+        `$pdo = new PDO("sqlite:${database}"); echo json_encode($pdo->query($argv[1])->fetchAll(PDO::FETCH_NUM));`,
+        text,
+    );
 const names = ATHLETES.map((name) => `'${name}'`).join(',');
-sql(`update sheet_blocks set sets = 1, reps = 400 where judged = 1 and sheet_id in (select sheets.id from sheets join athletes on athletes.id = sheets.athlete_id where given_name in (${names}) and state = 'planned')`);
-const onServer = () => JSON.parse(sql(`select count(*), count(distinct id) from rep_events where verdict = 'good'`))[0].map(Number);
+sql(
+    `update sheet_blocks set sets = 1, reps = 400 where judged = 1 and sheet_id in (select sheets.id from sheets join athletes on athletes.id = sheets.athlete_id where given_name in (${names}) and state = 'planned')`,
+);
+const onServer = () =>
+    JSON.parse(sql(`select count(*), count(distinct id) from rep_events where verdict = 'good'`))[0].map(Number);
 const [before] = onServer();
-const server = spawn('php', ['-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', `localhost:${PORT}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], { env, cwd: 'public', stdio: 'ignore' });
+const server = spawn(
+    'php',
+    [
+        '-d',
+        'opcache.enable_cli=1',
+        '-d',
+        'variables_order=EGPCS',
+        '-S',
+        `localhost:${PORT}`,
+        '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
+    ],
+    { env, cwd: 'public', stdio: 'ignore' },
+);
 await wait(1500);
 
 /** The browser of one life, on the same profile each time. */
 async function open() {
-    const browser = spawn('/usr/bin/chromium', ['--headless=new', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', `--remote-debugging-port=${DEBUG_PORT}`, `--user-data-dir=${join(folder, 'profile')}`, '--window-size=390,844', 'about:blank'], { stdio: 'ignore', detached: true });
+    const browser = spawn(
+        '/usr/bin/chromium',
+        [
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--no-first-run',
+            '--disable-background-networking',
+            `--remote-debugging-port=${DEBUG_PORT}`,
+            `--user-data-dir=${join(folder, 'profile')}`,
+            '--window-size=390,844',
+            'about:blank',
+        ],
+        { stdio: 'ignore', detached: true },
+    );
     for (let tries = 0; ; tries++) {
         try {
             const connection = await chromium.connectOverCDP(`http://127.0.0.1:${DEBUG_PORT}`);
@@ -51,7 +91,13 @@ async function open() {
         }
     }
 }
-const kill = (life) => { try { process.kill(-life.browser.pid, 'SIGKILL'); } catch { /* it was faster */ } };
+const kill = (life) => {
+    try {
+        process.kill(-life.browser.pid, 'SIGKILL');
+    } catch {
+        /* it was faster */
+    }
+};
 const seen = async (page) => Number(await page.getByTestId('reps-left').textContent());
 
 async function signIn(page) {
@@ -60,7 +106,11 @@ async function signIn(page) {
     await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
-process.on('uncaughtException', (error) => { console.error(error); server.kill('SIGKILL'); process.exit(2); });
+process.on('uncaughtException', (error) => {
+    console.error(error);
+    server.kill('SIGKILL');
+    process.exit(2);
+});
 const wrong = [];
 let [taps, shown] = [0, 0];
 let address = null;
@@ -84,7 +134,10 @@ for (let life = 1; life <= kills; life++) {
             await good.or(all).waitFor();
             if (await good.isVisible()) break;
             await all.click();
-            await page.getByRole('button', { name: /^(Rehearsal|Part|Whole|Target): / }).last().click();
+            await page
+                .getByRole('button', { name: /^(Rehearsal|Part|Whole|Target): / })
+                .last()
+                .click();
         }
         expected = null;
     } else {
@@ -130,7 +183,9 @@ kill(end);
 const kept = onServer()[0] - before;
 if (kept < shown) wrong.push(`${shown - kept} were shown as counted and never reached the server`);
 if (kept > taps) wrong.push(`${kept - taps} more on the server than were tapped`);
-console.log(`seed ${seed}: ${kills} kills of the browser, ${taps} taps of which ${shown} were looked at before a kill; ${kept} on the server; ${wrong.length} wrong`);
+console.log(
+    `seed ${seed}: ${kills} kills of the browser, ${taps} taps of which ${shown} were looked at before a kill; ${kept} on the server; ${wrong.length} wrong`,
+);
 wrong.slice(0, 10).forEach((line) => console.log(`  ${line}`));
 server.kill('SIGKILL');
 await wait(300);

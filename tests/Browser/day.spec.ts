@@ -25,21 +25,37 @@ test('from the check-in to the decision, with the connection lost in the middle'
 
     // Warm-up and rehearsal in one tap a set.
     await page.getByRole('button', { name: 'All 10' }).click();
-    await page.getByRole('button', { name: /^Rehearsal/ }).last().click();
+    await page
+        .getByRole('button', { name: /^Rehearsal/ })
+        .last()
+        .click();
     await page.getByRole('button', { name: 'All 3' }).click();
-    await page.getByRole('button', { name: /^Whole/ }).last().click();
+    await page
+        .getByRole('button', { name: /^Whole/ })
+        .last()
+        .click();
     await expect(page.getByRole('status')).toHaveCount(0);
 
     // Ten repetitions with three faults; every tap counted.
     let taps = 0;
-    const tap = async (name: string): Promise<void> => { taps++; await page.getByRole('button', { name, exact: true }).click(); };
+    const tap = async (name: string): Promise<void> => {
+        taps++;
+        await page.getByRole('button', { name, exact: true }).click();
+    };
     const good = () => tap('Good');
-    await good(); await good(); await tap('Toss behind the head'); await good();
+    await good();
+    await good();
+    await tap('Toss behind the head');
+    await good();
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
     await context.setOffline(true);
-    await good(); await tap('Toss behind the head'); await good(); await good();
+    await good();
+    await tap('Toss behind the head');
+    await good();
+    await good();
     await expect(page.getByText('4 not sent yet')).toBeVisible();
-    await tap('Toss behind the head'); await good();
+    await tap('Toss behind the head');
+    await good();
     expect(taps).toBeLessThanOrEqual(14);
     await expect(page.getByText('7 of 10 good')).toBeVisible();
     await expect(page.getByTestId('reps-left')).toHaveText('4');
@@ -121,13 +137,18 @@ test('a stale edit is told, and the doses on the screen are kept', async ({ page
     await page.getByRole('button', { name: 'Save doses' }).click();
     await expect(page.getByRole('link', { name: 'Start courtside' })).toBeVisible();
     await expect(page.getByRole('group', { name: 'repetitions of Easy serves' }).getByText('7 reps')).toBeVisible();
-    await expect(page.getByRole('group', { name: 'repetitions of Half motion, wall', exact: true }).getByText('15 reps')).toBeVisible();
+    await expect(
+        page.getByRole('group', { name: 'repetitions of Half motion, wall', exact: true }).getByText('15 reps'),
+    ).toBeVisible();
 });
 
 test('editing a dose moves every limit before it is saved, and a hard limit cannot be saved over', async ({ page }) => {
     await signIn(page);
     await row(page, 'Tomas Brandvik').getByRole('link', { name: /reps/ }).click();
-    const step = page.getByRole('region', { name: 'Load on each limit' }).getByText(/Arm weekly step, \+15 %$/).locator('xpath=ancestor::div[2]');
+    const step = page
+        .getByRole('region', { name: 'Load on each limit' })
+        .getByText(/Arm weekly step, \+15 %$/)
+        .locator('xpath=ancestor::div[2]');
     const before = await step.innerText();
     const more = page.getByRole('button', { name: 'More repetitions of Five-step throw' });
     await more.click();

@@ -1,16 +1,39 @@
 import { expect, row, shelfCounts, signIn, test } from './support';
 
-test('the application opens without a connection, counts, and sends when there is one again', async ({ page, context }) => {
+test('the application opens without a connection, counts, and sends when there is one again', async ({
+    page,
+    context,
+}) => {
     await signIn(page);
-    await page.evaluate(async () => { await navigator.serviceWorker.ready; });
+    await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+    });
     // Today takes the sessions along by itself.
     const start = row(page, 'Ravi Castellan').getByRole('link', { name: 'Start with Ravi' });
     const sheetId = (await start.getAttribute('href'))?.split('/')[2] ?? '';
-    await expect.poll(() => page.evaluate(async (id) => new Promise<boolean>((resolve) => {
-        const { key } = JSON.parse(localStorage.getItem('augendo-person') ?? '{}') as { key: string };
-        const open = indexedDB.open(`augendo-${key}`);
-        open.onsuccess = () => { const pack = open.result.transaction('packs').objectStore('packs').get(id); pack.onsuccess = () => { open.result.close(); resolve(pack.result !== undefined); }; };
-    }), sheetId), { timeout: 30_000 }).toBe(true);
+    await expect
+        .poll(
+            () =>
+                page.evaluate(
+                    async (id) =>
+                        new Promise<boolean>((resolve) => {
+                            const { key } = JSON.parse(localStorage.getItem('augendo-person') ?? '{}') as {
+                                key: string;
+                            };
+                            const open = indexedDB.open(`augendo-${key}`);
+                            open.onsuccess = () => {
+                                const pack = open.result.transaction('packs').objectStore('packs').get(id);
+                                pack.onsuccess = () => {
+                                    open.result.close();
+                                    resolve(pack.result !== undefined);
+                                };
+                            };
+                        }),
+                    sheetId,
+                ),
+            { timeout: 30_000 },
+        )
+        .toBe(true);
 
     await context.setOffline(true);
     await page.goto('/');

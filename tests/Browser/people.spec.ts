@@ -9,12 +9,21 @@ test('a parent opens a link on a phone and is done in a few taps', async ({ page
     const address = await page.getByLabel('Link', { exact: true }).inputValue();
     await hasNoAxeFindings(page);
 
-    const phone = await (await anotherDevice(browser, { viewport: { width: 390, height: 844 }, hasTouch: true, baseURL: new URL(address).origin })).newPage();
+    const phone = await (
+        await anotherDevice(browser, {
+            viewport: { width: 390, height: 844 },
+            hasTouch: true,
+            baseURL: new URL(address).origin,
+        })
+    ).newPage();
     const asked: string[] = [];
     phone.on('request', (request) => asked.push(request.url()));
     await phone.goto(address);
     let taps = 0;
-    const tap = async (name: string | RegExp): Promise<void> => { taps++; await phone.getByRole('button', { name }).first().click(); };
+    const tap = async (name: string | RegExp): Promise<void> => {
+        taps++;
+        await phone.getByRole('button', { name }).first().click();
+    };
     await expect(phone.getByRole('heading', { name: 'Noor' })).toBeVisible();
     await expect(phone.getByText(/You are growing fast/)).toBeVisible();
     await hasNoAxeFindings(phone);
@@ -94,9 +103,16 @@ test('limits: who is close to what, and from whom each bound is', async ({ page 
     await page.getByRole('link', { name: 'Limits' }).click();
     await expect(page.getByText('Source: Augendo starter numbers, no authority.').first()).toBeVisible();
     await hasNoAxeFindings(page);
-    await page.getByRole('link', { name: 'Tomas Brandvik' }).locator('xpath=following-sibling::details').locator('summary').click();
+    await page
+        .getByRole('link', { name: 'Tomas Brandvik' })
+        .locator('xpath=following-sibling::details')
+        .locator('summary')
+        .click();
     await hasNoAxeFindings(page);
-    await page.getByRole('button', { name: /Arm weekly step.*the sets behind/ }).first().click();
+    await page
+        .getByRole('button', { name: /Arm weekly step.*the sets behind/ })
+        .first()
+        .click();
     await expect(page.getByRole('cell', { name: /Float serve/ }).first()).toBeVisible();
 });
 
@@ -119,14 +135,29 @@ test('an answer that was asked for before a sign-in, and comes after it, does no
     await page.goto('/');
     await page.getByLabel('E-mail').waitFor();
     let release: () => void = () => undefined;
-    const held = new Promise<void>((resolve) => { release = resolve; });
-    await context.route((url) => url.search === '?late', async (route) => { const response = await route.fetch(); await held; await route.fulfill({ response }); });
-    const late = page.evaluate(() => Promise.all(['/sw.js?late', '/?late'].map((address) => fetch(address).then((answer) => answer.status))));
+    const held = new Promise<void>((resolve) => {
+        release = resolve;
+    });
+    await context.route(
+        (url) => url.search === '?late',
+        async (route) => {
+            const response = await route.fetch();
+            await held;
+            await route.fulfill({ response });
+        },
+    );
+    const late = page.evaluate(() =>
+        Promise.all(['/sw.js?late', '/?late'].map((address) => fetch(address).then((answer) => answer.status))),
+    );
     await page.waitForTimeout(500);
     await fillSignIn(page, 'coach');
     await expect(page.getByRole('table', { name: 'Athletes in running order' })).toBeVisible();
     release();
     expect(await late).toEqual([200, 200]);
-    expect(await page.evaluate(() => fetch('/api/me', { headers: { Accept: 'application/json' } }).then((answer) => answer.status))).toBe(200);
+    expect(
+        await page.evaluate(() =>
+            fetch('/api/me', { headers: { Accept: 'application/json' } }).then((answer) => answer.status),
+        ),
+    ).toBe(200);
     await context.close();
 });

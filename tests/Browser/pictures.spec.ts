@@ -37,11 +37,17 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
     await page.getByRole('heading', { name: 'Sessions of the next three weeks' }).waitFor();
     await keep(page, 'plan');
-    await page.getByRole('link', { name: /Evening session/ }).nth(1).click();
+    await page
+        .getByRole('link', { name: /Evening session/ })
+        .nth(1)
+        .click();
     await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
     await keep(page, 'session');
     await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
-    await page.getByRole('link', { name: /Mira Okonjo/ }).first().click();
+    await page
+        .getByRole('link', { name: /Mira Okonjo/ })
+        .first()
+        .click();
     await page.getByRole('heading', { name: 'Seven-day load', exact: false }).waitFor();
     await keep(page, 'season');
     await page.getByRole('link', { name: 'Mira Okonjo' }).click();
@@ -96,6 +102,15 @@ test.describe('on a phone', () => {
 /** To the first judged block, and a few judged repetitions of it. */
 async function tapThrough(page: Page): Promise<void> {
     await toJudged(page);
-    for (const name of ['Good', 'Toss behind the head', 'Good', 'Toss behind the head', 'Toss behind the head', 'Good', 'Toss behind the head']) await page.getByRole('button', { name, exact: true }).click();
+    for (const name of [
+        'Good',
+        'Toss behind the head',
+        'Good',
+        'Toss behind the head',
+        'Toss behind the head',
+        'Good',
+        'Toss behind the head',
+    ])
+        await page.getByRole('button', { name, exact: true }).click();
     await page.getByText(/not sent yet/).waitFor({ state: 'hidden' });
 }

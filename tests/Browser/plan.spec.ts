@@ -4,7 +4,10 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
     await signIn(page);
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
     await hasNoAxeFindings(page);
-    await page.getByRole('link', { name: /Evening session/ }).nth(1).click();
+    await page
+        .getByRole('link', { name: /Evening session/ })
+        .nth(1)
+        .click();
     await expect(page.getByRole('heading', { name: /Evening session/ })).toBeVisible();
     const clock = page.getByRole('table', { name: 'Groups by round and station' });
     const rounds = await clock.locator('tbody tr').count();
@@ -12,9 +15,15 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
     await expect(page.getByText('Game-like is left out: 3 stations need an adult, 2 are here.')).toBeVisible();
     await hasNoAxeFindings(page);
 
-    await page.getByRole('row', { name: /Mira Okonjo/ }).getByRole('button', { name: 'Late' }).click();
+    await page
+        .getByRole('row', { name: /Mira Okonjo/ })
+        .getByRole('button', { name: 'Late' })
+        .click();
     await expect(page.getByText(/warms up first, joins/)).toBeVisible();
-    await page.getByRole('row', { name: /Kaito Brennan/ }).getByRole('button', { name: 'Not here' }).click();
+    await page
+        .getByRole('row', { name: /Kaito Brennan/ })
+        .getByRole('button', { name: 'Not here' })
+        .click();
     await expect(page.getByRole('row', { name: /Kaito Brennan/ })).toHaveCount(0);
     await page.getByRole('button', { name: 'Kaito Brennan, came after all' }).click();
     await expect(page.getByRole('row', { name: /Kaito Brennan/ })).toHaveCount(1);
@@ -22,7 +31,8 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
     await page.getByRole('button', { name: 'Plan B' }).click();
     const dialog = page.getByRole('dialog');
     for (let i = 0; i < 10; i++) await dialog.getByRole('button', { name: 'Less minutes' }).click();
-    for (const name of ['Ravi', 'Pia', 'Luca', 'Sofie']) await dialog.getByRole('button', { name, exact: true }).click();
+    for (const name of ['Ravi', 'Pia', 'Luca', 'Sofie'])
+        await dialog.getByRole('button', { name, exact: true }).click();
     await dialog.getByRole('button', { name: 'Rain: into a hall of 12 m' }).click();
     await expect(dialog.getByText('75 → 25 minutes in all.')).toBeVisible();
     await expect(dialog.getByText(/13 → 9 athletes/)).toBeVisible();
@@ -35,7 +45,8 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
 
     // On paper: everybody once, no buttons.
     await page.emulateMedia({ media: 'print' });
-    for (const name of ['Mira Okonjo', 'Henrike Osei', 'Ravi Castellan']) await expect(page.getByText(name, { exact: true })).toBeVisible();
+    for (const name of ['Mira Okonjo', 'Henrike Osei', 'Ravi Castellan'])
+        await expect(page.getByText(name, { exact: true })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Plan B' })).toBeHidden();
     await expect(page.getByRole('button', { name: 'Late' }).first()).toBeHidden();
 });
@@ -75,7 +86,12 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
     await lanes.focus();
     for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowLeft');
     await expect(page.getByRole('region', { name: 'The day' })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'The day' }).getByRole('cell', { name: /Float serve/ }).first()).toBeVisible();
+    await expect(
+        page
+            .getByRole('region', { name: 'The day' })
+            .getByRole('cell', { name: /Float serve/ })
+            .first(),
+    ).toBeVisible();
     await hasNoAxeFindings(page);
 
     await page.goBack();
@@ -84,7 +100,10 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
     await hasNoAxeFindings(page);
 
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
-    await page.getByRole('link', { name: /Mira Okonjo/ }).first().click();
+    await page
+        .getByRole('link', { name: /Mira Okonjo/ })
+        .first()
+        .click();
     await expect(page.getByRole('heading', { level: 1, name: /Full pace/ })).toBeVisible();
     await hasNoAxeFindings(page);
     const session = page.getByRole('button', { name: /Heavy day/ }).first();

@@ -5,7 +5,10 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
     await page.getByRole('link', { name: 'Yuna Petrovic' }).click();
     await page.getByRole('link', { name: 'Scores' }).click();
     let taps = 0;
-    const tap = async (name: string): Promise<void> => { taps++; await page.getByRole('button', { name, exact: true }).click(); };
+    const tap = async (name: string): Promise<void> => {
+        taps++;
+        await page.getByRole('button', { name, exact: true }).click();
+    };
     for (let ball = 0; ball < 20; ball++) await tap(ball % 4 === 0 ? 'Miss' : 'Hit');
     await expect(page.getByText('Done: keep it.')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Hit', exact: true })).toBeDisabled();
@@ -26,7 +29,8 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
     const pad = page.getByRole('img', { name: /0 places on a pad/ });
     const box = await pad.boundingBox();
     if (box === null) throw new Error('no pad');
-    for (let i = 0; i < 6; i++) await page.mouse.click(box.x + box.width * (0.7 + 0.02 * (i % 3)), box.y + box.height * (0.5 + 0.02 * (i % 2)));
+    for (let i = 0; i < 6; i++)
+        await page.mouse.click(box.x + box.width * (0.7 + 0.02 * (i % 3)), box.y + box.height * (0.5 + 0.02 * (i % 2)));
     await expect(page.getByText('6 places')).toBeVisible();
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByText(/Tends right/)).toBeVisible();
@@ -36,8 +40,15 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
 test('gates of the squad, and the library for both hands', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Gates' }).click();
-    await expect(page.getByRole('region', { name: 'Ready' }).getByRole('link', { name: 'Tomas Brandvik' })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Watch next' }).getByText(/^opens \d+ %$/).first()).toBeVisible();
+    await expect(
+        page.getByRole('region', { name: 'Ready' }).getByRole('link', { name: 'Tomas Brandvik' }),
+    ).toBeVisible();
+    await expect(
+        page
+            .getByRole('region', { name: 'Watch next' })
+            .getByText(/^opens \d+ %$/)
+            .first(),
+    ).toBeVisible();
     await page.getByRole('button', { name: /^Tomas: Ready/ }).click();
     await expect(page.getByRole('cell', { name: 'Mechanics' }).or(page.getByText('Mechanics')).first()).toBeVisible();
     await hasNoAxeFindings(page);
@@ -58,7 +69,9 @@ test('gates of the squad, and the library for both hands', async ({ page }) => {
 
 test('courtside: a hold is counted down and steps are counted at a tempo', async ({ page }) => {
     await signIn(page);
-    await row(page, 'Pia Lindgren').getByRole('link', { name: /Start|Go on/ }).click();
+    await row(page, 'Pia Lindgren')
+        .getByRole('link', { name: /Start|Go on/ })
+        .click();
     await page.getByRole('button', { name: 'Timer: hold, or beat' }).click();
     await page.getByRole('group', { name: 'Hold' }).getByRole('button', { name: '10 s' }).click();
     await expect(page.getByRole('timer')).toHaveText('9');

@@ -6,7 +6,13 @@ test('Today shows every state, and each opens to its reasons', async ({ page }) 
     await fillSignIn(page, 'coach', 'wrong');
     await expect(page.getByText('Name and password do not go together. Check both and try again.')).toBeVisible();
     await signIn(page);
-    for (const [name, word] of [['Tomas Brandvik', 'Full'], ['Yuna Petrovic', 'Reduced'], ['Noor Haddad', 'None'], ['Sofie Marchetti', 'Refer'], ['Henrike Osei', 'Not checked in']] as const) {
+    for (const [name, word] of [
+        ['Tomas Brandvik', 'Full'],
+        ['Yuna Petrovic', 'Reduced'],
+        ['Noor Haddad', 'None'],
+        ['Sofie Marchetti', 'Refer'],
+        ['Henrike Osei', 'Not checked in'],
+    ] as const) {
         await expect(row(page, name).getByText(word, { exact: true })).toBeVisible();
     }
     await expect(row(page, 'Tomas Brandvik').getByText(/^Near:/)).toBeVisible();
@@ -14,11 +20,15 @@ test('Today shows every state, and each opens to its reasons', async ({ page }) 
     await expect(row(page, 'Ilse Varga').getByText('Not yet: judged reps on another day')).toBeVisible();
     await hasNoAxeFindings(page);
 
-    await row(page, 'Sofie Marchetti').getByRole('button', { name: /Refer\. Why/ }).click();
+    await row(page, 'Sofie Marchetti')
+        .getByRole('button', { name: /Refer\. Why/ })
+        .click();
     await expect(page.getByText('only a clinician’s clearance closes it').last()).toBeVisible();
     await hasNoAxeFindings(page);
     await page.keyboard.press('Escape');
-    await row(page, 'Tomas Brandvik').getByRole('button', { name: /Arm weekly step/ }).click();
+    await row(page, 'Tomas Brandvik')
+        .getByRole('button', { name: /Arm weekly step/ })
+        .click();
     await expect(page.getByRole('cell', { name: /Float serve, volleyball/ }).first()).toBeVisible();
 });
 
@@ -50,8 +60,17 @@ test.describe('on a phone', () => {
         await expect(page.getByRole('button', { name: 'Good', exact: true })).toBeInViewport({ ratio: 1 });
         await expect(page.getByRole('button', { name: 'Undo' })).toBeInViewport({ ratio: 1 });
         await expect(page.getByTestId('reps-left')).toBeInViewport({ ratio: 1 });
-        expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
-        const sizes = await page.getByRole('region', { name: 'Count' }).getByRole('button').evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect()).map(({ width, height }) => Math.min(width, height)));
+        expect(
+            await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight),
+        ).toBeLessThanOrEqual(0);
+        const sizes = await page
+            .getByRole('region', { name: 'Count' })
+            .getByRole('button')
+            .evaluateAll((buttons) =>
+                buttons
+                    .map((button) => button.getBoundingClientRect())
+                    .map(({ width, height }) => Math.min(width, height)),
+            );
         expect(Math.min(...sizes)).toBeGreaterThanOrEqual(64);
     });
 });
@@ -71,7 +90,9 @@ test('keyboard alone: count, undo, fault, other side', async ({ page }) => {
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
 
-test('an assistant runs sessions but decides nothing; a clinician clears, and the referral closes', async ({ browser }) => {
+test('an assistant runs sessions but decides nothing; a clinician clears, and the referral closes', async ({
+    browser,
+}) => {
     const assistant = await (await anotherDevice(browser)).newPage();
     await signIn(assistant, 'assistant');
     await assistant.getByRole('link', { name: 'Tomas Brandvik' }).click();

@@ -3,10 +3,13 @@ import { anotherDevice, expect, hasNoAxeFindings, signIn, test, toJudged } from 
 
 type Row = { athlete: { id: string; given_name: string }; sheet: { id: string } | null };
 
-const rowOf = (page: Page, name: string): Promise<Row> => page.evaluate(async (given) => {
-    const answer = await (await fetch('/api/today', { headers: { Accept: 'application/json' } })).json() as { rows: Row[] };
-    return answer.rows.find((row) => row.athlete.given_name === given) as Row;
-}, name);
+const rowOf = (page: Page, name: string): Promise<Row> =>
+    page.evaluate(async (given) => {
+        const answer = (await (await fetch('/api/today', { headers: { Accept: 'application/json' } })).json()) as {
+            rows: Row[];
+        };
+        return answer.rows.find((row) => row.athlete.given_name === given) as Row;
+    }, name);
 
 async function courtside(page: Page, name: string): Promise<string> {
     const { sheet } = await rowOf(page, name);
@@ -15,10 +18,32 @@ async function courtside(page: Page, name: string): Promise<string> {
     return sheet?.id ?? '';
 }
 
-const events = (page: Page, sheet: string): Promise<{ kind: string; verdict: string; effort: number | null; distance_m: number | null; seen: Record<string, string> | null; note: string | null }[]> =>
-    page.evaluate(async (id) => ((await (await fetch(`/api/sheets/${id}/courtside`, { headers: { Accept: 'application/json' } })).json()) as { events: never[] }).events, sheet);
+const events = (
+    page: Page,
+    sheet: string,
+): Promise<
+    {
+        kind: string;
+        verdict: string;
+        effort: number | null;
+        distance_m: number | null;
+        seen: Record<string, string> | null;
+        note: string | null;
+    }[]
+> =>
+    page.evaluate(
+        async (id) =>
+            (
+                (await (
+                    await fetch(`/api/sheets/${id}/courtside`, { headers: { Accept: 'application/json' } })
+                ).json()) as { events: never[] }
+            ).events,
+        sheet,
+    );
 
-test('courtside: the dose moved, the effort felt, one repetition looked at checkpoint by checkpoint', async ({ page }) => {
+test('courtside: the dose moved, the effort felt, one repetition looked at checkpoint by checkpoint', async ({
+    page,
+}) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await signIn(page);
     const sheet = await courtside(page, 'Kaito');
@@ -27,7 +52,10 @@ test('courtside: the dose moved, the effort felt, one repetition looked at check
     await tap('Dose');
     const dialog = page.getByRole('dialog', { name: 'Change the dose' });
     await dialog.getByRole('region', { name: 'Effort asked' }).getByRole('button', { name: /^40 %/ }).click();
-    await dialog.getByRole('region', { name: 'Distance' }).getByRole('button', { name: /1 nearer/ }).click();
+    await dialog
+        .getByRole('region', { name: 'Distance' })
+        .getByRole('button', { name: /1 nearer/ })
+        .click();
     await dialog.getByRole('region', { name: 'Effort felt' }).getByRole('button', { name: '60' }).click();
     await hasNoAxeFindings(page);
     await page.keyboard.press('Escape');
@@ -43,9 +71,19 @@ test('courtside: the dose moved, the effort felt, one repetition looked at check
     await expect(page.getByText('1 of 2 good')).toBeVisible();
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
     const kept = await events(page, sheet);
-    expect(kept.filter((event) => event.kind === 'rep').slice(-2).map((event) => [event.effort, event.distance_m])).toEqual([[0.5, 4], [0.4, 3.2]]);
+    expect(
+        kept
+            .filter((event) => event.kind === 'rep')
+            .slice(-2)
+            .map((event) => [event.effort, event.distance_m]),
+    ).toEqual([
+        [0.5, 4],
+        [0.4, 3.2],
+    ]);
     expect(kept.find((event) => event.kind === 'felt')?.effort).toBe(0.6);
-    expect(Object.values(kept.find((event) => event.kind === 'correct')?.seen ?? {}).filter((word) => word === 'wrong')).toHaveLength(1);
+    expect(
+        Object.values(kept.find((event) => event.kind === 'correct')?.seen ?? {}).filter((word) => word === 'wrong'),
+    ).toHaveLength(1);
     // After a reload the dose is where it was left.
     await page.reload();
     await expect(page.getByText('40 %, 3.2 m', { exact: false })).toBeVisible();
@@ -59,7 +97,16 @@ test('courtside: falling quality stops, and going on takes a reason that is kept
     const stop = page.getByRole('alert').filter({ hasText: 'Stop and look' });
     await expect(stop).toContainText('Quality is falling');
     // Other tests may have tapped here before: what counts is what this one adds.
-    const judged = async (): Promise<[number, number]> => { const [, good, seen] = /(\d+) of (\d+) good/.exec(await page.getByText(/\d+ of \d+ good/).first().innerText()) ?? []; return [Number(good), Number(seen)]; };
+    const judged = async (): Promise<[number, number]> => {
+        const [, good, seen] =
+            /(\d+) of (\d+) good/.exec(
+                await page
+                    .getByText(/\d+ of \d+ good/)
+                    .first()
+                    .innerText(),
+            ) ?? [];
+        return [Number(good), Number(seen)];
+    };
     const [good, seen] = await judged();
     await page.keyboard.press('g');
     expect(await judged()).toEqual([good, seen]);
@@ -69,12 +116,16 @@ test('courtside: falling quality stops, and going on takes a reason that is kept
     await page.keyboard.press('g');
     await expect.poll(judged).toEqual([good + 1, seen + 1]);
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
-    expect((await events(page, sheet)).find((event) => event.kind === 'going_on')?.note).toBe('quality fell: made it easier');
+    expect((await events(page, sheet)).find((event) => event.kind === 'going_on')?.note).toBe(
+        'quality fell: made it easier',
+    );
     await page.goto(`/sheets/${sheet}/after`);
     await expect(page.getByText('quality fell: made it easier', { exact: false })).toBeVisible();
 });
 
-test('courtside: where it landed is touched on a pad, and a capital letter goes to the next athlete of that name', async ({ page }) => {
+test('courtside: where it landed is touched on a pad, and a capital letter goes to the next athlete of that name', async ({
+    page,
+}) => {
     await signIn(page);
     const sheet = await courtside(page, 'Yuna');
     const pad = page.getByRole('dialog', { name: 'Where did the last one land?' });
@@ -90,7 +141,8 @@ test('courtside: where it landed is touched on a pad, and a capital letter goes 
     expect((await events(page, sheet)).filter((event) => event.kind === 'landed')).toHaveLength(3);
     // Soreness that was not there before stops the work; going on takes a reason.
     await page.getByRole('button', { name: 'Sore', exact: true }).click();
-    for (const name of ['left shoulder', 'Muscle ache', '1', 'Keep this report']) await page.getByRole('button', { name, exact: true }).click();
+    for (const name of ['left shoulder', 'Muscle ache', '1', 'Keep this report'])
+        await page.getByRole('button', { name, exact: true }).click();
     const stop = page.getByRole('alert').filter({ hasText: 'Stop and look' });
     await expect(stop).toContainText('Soreness grew: left shoulder, muscle 1.');
     await stop.getByRole('button', { name: 'Made it easier' }).click();
@@ -122,7 +174,12 @@ test('a second pair of eyes judges along, and Gates says whether both see the sa
     await page.reload();
     await expect(page.getByText('9 of 12 good', { exact: false })).toBeVisible();
     await page.goto('/gates');
-    await expect(page.getByRole('region', { name: 'Do we see the same?' }).getByText(/\d+ of \d+ alike, 0\.\d\d beyond chance/).first()).toBeVisible();
+    await expect(
+        page
+            .getByRole('region', { name: 'Do we see the same?' })
+            .getByText(/\d+ of \d+ alike, 0\.\d\d beyond chance/)
+            .first(),
+    ).toBeVisible();
     await other.context().close();
 });
 
@@ -147,7 +204,10 @@ test('the rung of a newcomer with skill is found from Intake, ten judged repetit
     for (let i = 0; i < 3; i++) await page.keyboard.press('n');
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
     await page.goto(`/athletes/${athlete.id}`);
-    await page.getByRole('group', { name: 'Finding the rung' }).getByRole('button', { name: /^Start at/ }).click();
+    await page
+        .getByRole('group', { name: 'Finding the rung' })
+        .getByRole('button', { name: /^Start at/ })
+        .click();
     await expect(page.getByRole('group', { name: 'Finding the rung' })).toHaveCount(0);
 });
 
@@ -157,15 +217,38 @@ test('a match is counted live, without a connection too, and kept once', async (
     // Declared for the squad, today: Plan asks whose is counted.
     await page.goto('/plan');
     await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
-    await page.getByLabel('Day', { exact: true }).fill(await page.evaluate(async () => ((await (await fetch('/api/me', { headers: { Accept: 'application/json' } })).json()) as { today: string }).today));
+    await page
+        .getByLabel('Day', { exact: true })
+        .fill(
+            await page.evaluate(
+                async () =>
+                    (
+                        (await (await fetch('/api/me', { headers: { Accept: 'application/json' } })).json()) as {
+                            today: string;
+                        }
+                    ).today,
+            ),
+        );
     await page.getByLabel('What it is called').fill('Harbour cup');
     await page.getByLabel('How many', { exact: true }).fill('2');
     await page.getByRole('button', { name: 'Keep it' }).click();
-    await page.getByRole('listitem').filter({ hasText: 'Harbour cup' }).getByRole('button', { name: 'Count it live: whose?' }).click();
+    await page
+        .getByRole('listitem')
+        .filter({ hasText: 'Harbour cup' })
+        .getByRole('button', { name: 'Count it live: whose?' })
+        .click();
     await page.getByRole('link', { name: 'Pia', exact: true }).click();
     await expect(page).toHaveURL(new RegExp(`/athletes/${athlete.id}/match$`));
     await expect(page.getByRole('heading', { name: 'Pia: Harbour cup' })).toBeVisible();
-    const more = async (): Promise<number> => Number(/(\d+) more/.exec(await page.getByText(/\d+ more/).first().innerText())?.[1]);
+    const more = async (): Promise<number> =>
+        Number(
+            /(\d+) more/.exec(
+                await page
+                    .getByText(/\d+ more/)
+                    .first()
+                    .innerText(),
+            )?.[1],
+        );
     const before = await more();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Count one' }).first().click();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -194,17 +277,38 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
     await hasNoAxeFindings(page);
     const names = page.getByRole('region', { name: 'In short' }).getByLabel('Name');
     await names.fill('Table serve, our way');
-    await page.getByRole('region', { name: 'Rungs' }).getByLabel('Name', { exact: true }).first().fill('Only the touch');
+    await page
+        .getByRole('region', { name: 'Rungs' })
+        .getByLabel('Name', { exact: true })
+        .first()
+        .fill('Only the touch');
     await page.getByRole('button', { name: 'Keep this ladder' }).click();
     await expect(page.getByRole('heading', { name: 'Table serve, our way' })).toBeVisible();
     await expect(page.getByText('Only the touch').first()).toBeVisible();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export' }).or(page.getByRole('link', { name: 'Export' })).click()]);
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page
+            .getByRole('button', { name: 'Export' })
+            .or(page.getByRole('link', { name: 'Export' }))
+            .click(),
+    ]);
     const text = (await (await download.createReadStream()).toArray()).map(String).join('');
     const good = JSON.parse(text) as { id: string; name: string; rungs: { faults: string[] }[] };
-    const bad = { ...good, id: 'spoilt', name: 'Spoilt', rungs: good.rungs.map((rung, i) => (i === 0 ? { ...rung, faults: ['no-such'] } : rung)) };
+    const bad = {
+        ...good,
+        id: 'spoilt',
+        name: 'Spoilt',
+        rungs: good.rungs.map((rung, i) => (i === 0 ? { ...rung, faults: ['no-such'] } : rung)),
+    };
     await page.goto('/library');
-    const file = (name: string, of: unknown) => ({ name, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(of)) });
-    await page.getByLabel('Ladder files').setInputFiles([file('again.json', { ...good, id: 'again', name: 'Again' }), file('spoilt.json', bad)]);
+    const file = (name: string, of: unknown) => ({
+        name,
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(of)),
+    });
+    await page
+        .getByLabel('Ladder files')
+        .setInputFiles([file('again.json', { ...good, id: 'again', name: 'Again' }), file('spoilt.json', bad)]);
     const dialog = page.getByRole('dialog', { name: 'Import ladders' });
     await expect(dialog.getByText('/rungs/0/faults/0')).toBeVisible();
     await expect(dialog.getByText('spoilt.json').first()).toBeVisible();

@@ -1,5 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, type Browser, type BrowserContext, type BrowserContextOptions, expect, type Page } from '@playwright/test';
+import {
+    test as base,
+    type Browser,
+    type BrowserContext,
+    type BrowserContextOptions,
+    expect,
+    type Page,
+} from '@playwright/test';
 import { AHEAD_MS } from './clock';
 
 export { expect };
@@ -30,7 +37,8 @@ export async function anotherDevice(browser: Browser, options: BrowserContextOpt
     return context;
 }
 
-export const row = (page: Page, name: string) => page.getByRole('row').filter({ has: page.getByRole('link', { name, exact: true }) });
+export const row = (page: Page, name: string) =>
+    page.getByRole('row').filter({ has: page.getByRole('link', { name, exact: true }) });
 
 export async function signIn(page: Page, who: 'coach' | 'assistant' | 'clinician' = 'coach'): Promise<void> {
     await page.goto('/');
@@ -52,13 +60,18 @@ export async function toJudged(page: Page): Promise<void> {
         await expect(good.or(all)).toBeVisible();
         if (await good.isVisible()) return;
         await all.click();
-        await page.getByRole('button', { name: /^(Rehearsal|Part|Whole|Target): / }).last().click();
+        await page
+            .getByRole('button', { name: /^(Rehearsal|Part|Whole|Target): / })
+            .last()
+            .click();
     }
 }
 
 export async function hasNoAxeFindings(page: Page): Promise<void> {
     const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([]);
+    expect(
+        violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+    ).toEqual([]);
 }
 
 /** How much lies in the stores of whoever was here last. */
@@ -68,8 +81,17 @@ export function shelfCounts(page: Page, stores: string[]): Promise<number[]> {
         return new Promise<number[]>((resolve) => {
             const open = indexedDB.open(`augendo-${people.at(-1)?.key}`);
             open.onsuccess = () => {
-                const counts = names.map((store) => new Promise<number>((done) => { const count = open.result.transaction(store).objectStore(store).count(); count.onsuccess = () => done(count.result); }));
-                void Promise.all(counts).then((all) => { open.result.close(); resolve(all); });
+                const counts = names.map(
+                    (store) =>
+                        new Promise<number>((done) => {
+                            const count = open.result.transaction(store).objectStore(store).count();
+                            count.onsuccess = () => done(count.result);
+                        }),
+                );
+                void Promise.all(counts).then((all) => {
+                    open.result.close();
+                    resolve(all);
+                });
             };
         });
     }, stores);

@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { anotherDevice, expect, fillSignIn, hasNoAxeFindings, row, shelfCounts, signIn, test, toJudged } from './support';
+import {
+    anotherDevice,
+    expect,
+    fillSignIn,
+    hasNoAxeFindings,
+    row,
+    shelfCounts,
+    signIn,
+    test,
+    toJudged,
+} from './support';
 
 const good = (page: Page) => page.getByRole('button', { name: 'Good', exact: true });
 const left = async (page: Page): Promise<number> => Number(await page.getByTestId('reps-left').textContent());
@@ -18,13 +28,42 @@ async function report(page: Page, place: string, kind: string, score: number): P
     await page.getByRole('button', { name: /^Keep this report/ }).click();
 }
 
-test('one bad item holds up nothing else: it is set aside with its reason, and sent again or written to a file', async ({ page, context }) => {
+test('one bad item holds up nothing else: it is set aside with its reason, and sent again or written to a file', async ({
+    page,
+    context,
+}) => {
     await signIn(page);
     const [gone, fine] = [await courtsideOf(page, 'Ilse Varga'), await courtsideOf(page, 'Pia Lindgren')];
     const sheet = gone.split('/')[2] ?? '';
     let missing = false;
-    await context.route(`**/api/sheets/${sheet}/events`, (route) => (missing ? route.fulfill({ status: 404, contentType: 'application/problem+json', body: JSON.stringify({ title: 'Not found', status: 404, detail: 'There is nothing here, or it is not yours to see.', errors: {} }) }) : route.continue()));
-    await context.route('**/api/athletes/*/reports', (route) => (missing ? route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ title: 'This did not work', status: 500, detail: 'Something broke.', errors: {} }) }) : route.continue()));
+    await context.route(`**/api/sheets/${sheet}/events`, (route) =>
+        missing
+            ? route.fulfill({
+                  status: 404,
+                  contentType: 'application/problem+json',
+                  body: JSON.stringify({
+                      title: 'Not found',
+                      status: 404,
+                      detail: 'There is nothing here, or it is not yours to see.',
+                      errors: {},
+                  }),
+              })
+            : route.continue(),
+    );
+    await context.route('**/api/athletes/*/reports', (route) =>
+        missing
+            ? route.fulfill({
+                  status: 500,
+                  contentType: 'application/problem+json',
+                  body: JSON.stringify({
+                      title: 'This did not work',
+                      status: 500,
+                      detail: 'Something broke.',
+                      errors: {},
+                  }),
+              })
+            : route.continue(),
+    );
 
     await page.goto(gone);
     await toJudged(page);
@@ -54,7 +93,11 @@ test('one bad item holds up nothing else: it is set aside with its reason, and s
     await expect(row(page, 'Ilse Varga').getByRole('link', { name: 'Go on with Ilse' })).toBeVisible();
 });
 
-test('sharp pain stops at once with the network hanging, survives a reload, and stops every device of the session', async ({ page, context, browser }) => {
+test('sharp pain stops at once with the network hanging, survives a reload, and stops every device of the session', async ({
+    page,
+    context,
+    browser,
+}) => {
     test.setTimeout(150_000);
     await signIn(page);
     const address = await courtsideOf(page, 'Ilse Varga');
@@ -90,9 +133,14 @@ test('sharp pain stops at once with the network hanging, survives a reload, and 
     await other.context().close();
 });
 
-test('where the device stores nothing, Augendo works with a connection, says so, and counts no tap that is nowhere', async ({ page, context }) => {
+test('where the device stores nothing, Augendo works with a connection, says so, and counts no tap that is nowhere', async ({
+    page,
+    context,
+}) => {
     await context.addInitScript(() => {
-        const refuse = (): never => { throw new DOMException('The user denied storage.', 'SecurityError'); };
+        const refuse = (): never => {
+            throw new DOMException('The user denied storage.', 'SecurityError');
+        };
         Object.defineProperty(globalThis, 'indexedDB', { get: refuse });
         Object.defineProperty(globalThis, 'localStorage', { get: refuse });
     });
@@ -129,11 +177,16 @@ test('two tabs of one session follow each other', async ({ page, context }) => {
     await context.setOffline(false);
 });
 
-test('a second person on the device sees nothing of the first, sends nothing for them, and can hand it back', async ({ page, context }) => {
+test('a second person on the device sees nothing of the first, sends nothing for them, and can hand it back', async ({
+    page,
+    context,
+}) => {
     test.setTimeout(150_000);
     await signIn(page);
     const address = await courtsideOf(page, 'Dario Nwosu');
-    await page.evaluate(async () => { await navigator.serviceWorker.ready; });
+    await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+    });
     await page.goto(address);
     await toJudged(page);
     await expect(page.getByText(/not sent yet/)).toHaveCount(0, { timeout: 20_000 });
@@ -152,7 +205,9 @@ test('a second person on the device sees nothing of the first, sends nothing for
 
     await context.setOffline(false);
     const sent: string[] = [];
-    page.on('request', (request) => { if (request.url().endsWith('/events')) sent.push(request.url()); });
+    page.on('request', (request) => {
+        if (request.url().endsWith('/events')) sent.push(request.url());
+    });
     await page.reload();
     await fillSignIn(page, 'assistant');
     await expect(page.getByText('Anneke Duarte has 3 taps not sent')).toBeVisible();
@@ -174,10 +229,15 @@ test('after ten idle minutes a code is asked, on everything but counting', async
     await signIn(page);
     await page.getByRole('button', { name: 'Who is signed in' }).click();
     await page.getByRole('button', { name: 'Choose a code for this device' }).click();
-    for (const digit of ['2', '7', '1', '8', '2', '7', '1', '8']) await page.getByRole('button', { name: digit, exact: true }).click();
+    for (const digit of ['2', '7', '1', '8', '2', '7', '1', '8'])
+        await page.getByRole('button', { name: digit, exact: true }).click();
     await expect(page.getByText('Saved. The code holds on this device.')).toBeVisible();
     await page.keyboard.press('Escape');
-    const idle = (): Promise<void> => page.evaluate(() => { localStorage.setItem('augendo-active', String(Date.now() - 11 * 60_000)); document.dispatchEvent(new Event('visibilitychange')); });
+    const idle = (): Promise<void> =>
+        page.evaluate(() => {
+            localStorage.setItem('augendo-active', String(Date.now() - 11 * 60_000));
+            document.dispatchEvent(new Event('visibilitychange'));
+        });
     await idle();
     await expect(page.getByRole('heading', { name: 'Anneke Duarte, are you still here?' })).toBeVisible();
     await expect(page.getByRole('table')).toHaveCount(0);

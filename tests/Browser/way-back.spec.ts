@@ -11,7 +11,9 @@ test.afterAll(() => rmSync(CLOCK, { force: true }));
 
 // Runs last: it moves the clock, and what the other tests look at.
 /** The demo's Tomas, javelin, fifteen years old: six weeks back to the game, effort first, with all that comes between. */
-test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, done, and the weeks after', async ({ page }) => {
+test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, done, and the weeks after', async ({
+    page,
+}) => {
     test.setTimeout(400_000);
     const started = now();
     let days = 0;
@@ -39,7 +41,8 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         } else {
             await page.getByRole('button', { name: 'Tomas: something is sore' }).click();
             await page.getByRole('button', { name: 'Morning' }).click();
-            for (const name of ['right shoulder', 'Muscle ache', String(score), 'Keep this report']) await page.getByRole('button', { name, exact: true }).click();
+            for (const name of ['right shoulder', 'Muscle ache', String(score), 'Keep this report'])
+                await page.getByRole('button', { name, exact: true }).click();
             await expect(page.getByRole('dialog')).toHaveCount(0);
         }
     };
@@ -50,8 +53,12 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         await expect(page.getByRole('heading', { name: `${stage} · judged` })).toBeVisible();
         await page.getByRole('link', { name: /courtside/ }).click();
         await page.getByRole('button', { name: /^All/ }).click();
-        await page.getByRole('button', { name: /^Whole/ }).last().click();
-        for (let i = 0; i < ARM_REPS_MOST && (await page.getByText(/done\. (Next block|That was)/).count()) === 0; i++) await page.keyboard.press('g');
+        await page
+            .getByRole('button', { name: /^Whole/ })
+            .last()
+            .click();
+        for (let i = 0; i < ARM_REPS_MOST && (await page.getByText(/done\. (Next block|That was)/).count()) === 0; i++)
+            await page.keyboard.press('g');
         await expect(page.getByText(/not sent yet/)).toHaveCount(0);
         await page.getByRole('button', { name: 'Finish', exact: true }).click();
         await page.getByRole('button', { name: 'Finish and review' }).click();
@@ -66,7 +73,7 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         await expect(page.getByRole('dialog')).toHaveCount(0);
     };
     const measure = async (): Promise<void> => {
-        while (await page.getByRole('button', { name: 'Enter a measurement' }).count() > 0) {
+        while ((await page.getByRole('button', { name: 'Enter a measurement' }).count()) > 0) {
             await page.getByRole('button', { name: 'Enter a measurement' }).click();
             await page.getByRole('textbox', { name: 'Injured side' }).fill('19');
             await page.getByRole('textbox', { name: 'Sound side' }).fill('20');
@@ -94,7 +101,9 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     await page.getByRole('button', { name: 'Open the return' }).click();
 
     // Refused without a clearance.
-    await expect(page.getByText('“Short and easy” needs a clinician’s clearance before anybody starts it.')).toBeVisible();
+    await expect(
+        page.getByText('“Short and easy” needs a clinician’s clearance before anybody starts it.'),
+    ).toBeVisible();
     await expect(page.getByRole('button', { name: /^Plan the session/ })).toHaveCount(0);
     await clear('3');
     await expect(page.getByText('Start “Short and easy”.')).toBeVisible();
@@ -131,20 +140,33 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
     await expect(page.getByText(/^Step back to “Short and easy”/).first()).toBeVisible();
     await moveOn('Step back', 'Short and easy');
     await train('Short and easy');
-    for (const [stage, next] of [['Short and easy', 'Short, firmer'], ['Short, firmer', 'Short at three quarters']] as const) {
-        if (stage !== 'Short and easy') { await later(1, 16); await morning(); await train(stage); }
+    for (const [stage, next] of [
+        ['Short and easy', 'Short, firmer'],
+        ['Short, firmer', 'Short at three quarters'],
+    ] as const) {
+        if (stage !== 'Short and easy') {
+            await later(1, 16);
+            await morning();
+            await train(stage);
+        }
         await quietMorning('Move on', next);
     }
 
     // Two clean passes each, measurements before nine tenths are left, a clearance before full effort.
-    for (const [stage, next, gap] of [['Short at three quarters', 'Short at nine tenths', 4], ['Short at nine tenths', 'Short at full effort', 4], ['Short at full effort', 'Longer at full effort', 4]] as const) {
+    for (const [stage, next, gap] of [
+        ['Short at three quarters', 'Short at nine tenths', 4],
+        ['Short at nine tenths', 'Short at full effort', 4],
+        ['Short at full effort', 'Longer at full effort', 4],
+    ] as const) {
         for (const pass of [1, 2]) {
             // Every fourth day: on the way back the arm's week starts from a low floor, and return work counts like any other.
             await later(gap - 1, 16);
             await morning();
             if (stage === 'Short at full effort' && pass === 1) {
                 await open();
-                await expect(page.getByText('“Short at full effort” needs a clinician’s clearance before anybody starts it.')).toBeVisible();
+                await expect(
+                    page.getByText('“Short at full effort” needs a clinician’s clearance before anybody starts it.'),
+                ).toBeVisible();
                 await clear('all');
             }
             await train(stage);
@@ -158,7 +180,10 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         }
         await moveOn('Move on', next);
     }
-    for (const [stage, act, next, gap] of [['Longer at full effort', 'Move on', 'Like the game', 4], ['Like the game', 'Finish the return', 'Like the game', 7]] as const) {
+    for (const [stage, act, next, gap] of [
+        ['Longer at full effort', 'Move on', 'Like the game', 4],
+        ['Like the game', 'Finish the return', 'Like the game', 7],
+    ] as const) {
         await later(gap - 1, 16);
         await morning();
         await train(stage);

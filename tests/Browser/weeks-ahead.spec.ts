@@ -11,7 +11,9 @@ test.afterAll(() => rmSync(CLOCK, { force: true }));
 
 // Runs last of all: it moves the clock.
 /** The demo's Ilse, thirteen: volleyball serves here, handball at school, and a shoulder on its way back. */
-test('twelve weeks back to the competition for somebody of two sports, in under two minutes of clicks; then a week is missed', async ({ page }) => {
+test('twelve weeks back to the competition for somebody of two sports, in under two minutes of clicks; then a week is missed', async ({
+    page,
+}) => {
     test.setTimeout(300_000);
     let now = Math.floor(drawn() / DAY_MS) * DAY_MS + DAY_MS / 2;
     const later = async (days: number): Promise<void> => {
@@ -65,7 +67,10 @@ test('twelve weeks back to the competition for somebody of two sports, in under 
     await expect(page.getByRole('button', { name: /Stage of the return/ }).first()).toBeVisible();
     await hasNoAxeFindings(page);
     // The first stage is planned, and says that nobody starts it without a clearance.
-    await page.getByRole('button', { name: /Stage of the return/ }).first().click();
+    await page
+        .getByRole('button', { name: /Stage of the return/ })
+        .first()
+        .click();
     await expect(page.getByText('Only after a clinician’s clearance.', { exact: false })).toBeVisible();
     await page.keyboard.press('Escape');
 
@@ -95,7 +100,10 @@ test('twelve weeks back to the competition for somebody of two sports, in under 
     await page.goto('/plan');
     await fillSignIn(page, 'coach');
     await expect(page.getByText(/missed, the last/).first()).toBeVisible();
-    await page.getByRole('link', { name: /Ilse Varga/ }).first().click();
+    await page
+        .getByRole('link', { name: /Ilse Varga/ })
+        .first()
+        .click();
     await expect(page.getByText('What was missed is not added', { exact: false })).toBeVisible();
     await expect(page.getByText('missed', { exact: true }).first()).toBeVisible();
     expect(await page.locator('[data-drag]').count()).toBeLessThan(before);

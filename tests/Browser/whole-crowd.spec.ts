@@ -16,18 +16,44 @@ class Server {
 
     /** Again until it answers: the port of a server just taken down may not be free at once. */
     async up(): Promise<void> {
-        await expect.poll(async () => {
-            if (this.process === null || this.process.exitCode !== null) this.start();
-            return fetch(`${BASE}/icon.svg`).then((answer) => answer.status, () => 0);
-        }, { timeout: 30_000, intervals: [300] }).toBe(200);
+        await expect
+            .poll(
+                async () => {
+                    if (this.process === null || this.process.exitCode !== null) this.start();
+                    return fetch(`${BASE}/icon.svg`).then(
+                        (answer) => answer.status,
+                        () => 0,
+                    );
+                },
+                { timeout: 30_000, intervals: [300] },
+            )
+            .toBe(200);
     }
 
     private start(): void {
         const root = process.cwd();
-        this.process = spawn('php', ['-d', 'variables_order=EGPCS', '-S', `localhost:${PORT}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], {
-            cwd: `${root}/public`, detached: true, stdio: 'ignore',
-            env: { ...process.env, DB_DATABASE: `${root}/storage/app/browser-test.sqlite`, APP_ENV: 'local', CACHE_STORE: 'file', PHP_CLI_SERVER_WORKERS: '3' },
-        });
+        this.process = spawn(
+            'php',
+            [
+                '-d',
+                'variables_order=EGPCS',
+                '-S',
+                `localhost:${PORT}`,
+                '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
+            ],
+            {
+                cwd: `${root}/public`,
+                detached: true,
+                stdio: 'ignore',
+                env: {
+                    ...process.env,
+                    DB_DATABASE: `${root}/storage/app/browser-test.sqlite`,
+                    APP_ENV: 'local',
+                    CACHE_STORE: 'file',
+                    PHP_CLI_SERVER_WORKERS: '3',
+                },
+            },
+        );
     }
 
     down(): void {
@@ -43,18 +69,33 @@ test.afterAll(() => server.down());
 
 /** Asks the server as the page that is signed in. */
 async function ask<T>(page: Page, method: string, path: string, body?: unknown): Promise<T> {
-    return page.evaluate(async ([method_, path_, body_]) => {
-        const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
-        const answer = await fetch(path_ as string, { method: method_ as string, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, ...(body_ === undefined ? {} : { body: JSON.stringify(body_) }) });
-        if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
-        return answer.json();
-    }, [method, path, body] as const) as Promise<T>;
+    return page.evaluate(
+        async ([method_, path_, body_]) => {
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+            const answer = await fetch(path_ as string, {
+                method: method_ as string,
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+                ...(body_ === undefined ? {} : { body: JSON.stringify(body_) }),
+            });
+            if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
+            return answer.json();
+        },
+        [method, path, body] as const,
+    ) as Promise<T>;
 }
 
-test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server that goes down: every tap is there once, in order', async ({ browser }) => {
+test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server that goes down: every tap is there once, in order', async ({
+    browser,
+}) => {
     test.setTimeout(420_000);
     const open = async (): Promise<Page> => {
-        const page = await (await anotherDevice(browser, { viewport: { width: 390, height: 844 }, baseURL: BASE, serviceWorkers: 'block' })).newPage();
+        const page = await (
+            await anotherDevice(browser, {
+                viewport: { width: 390, height: 844 },
+                baseURL: BASE,
+                serviceWorkers: 'block',
+            })
+        ).newPage();
         await page.goto('/');
         await fillSignIn(page, 'coach');
         await expect(page.getByRole('table', { name: 'Athletes in running order' })).toBeVisible();
@@ -66,19 +107,44 @@ test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server 
     const squad = await ask<{ id: number }>(first, 'POST', '/api/squads', { name: 'A crowd', school: 'graded' });
     for (let i = 0; i < ATHLETES; i++) {
         const id = v7();
-        await ask(first, 'POST', `/api/squads/${squad.id}/athletes`, { id, given_name: `Athlete${i}`, family_name: 'Crowd', birth_date: '1998-03-04', throwing_side: i % 5 === 0 ? 'left' : 'right', turn_direction: null });
+        await ask(first, 'POST', `/api/squads/${squad.id}/athletes`, {
+            id,
+            given_name: `Athlete${i}`,
+            family_name: 'Crowd',
+            birth_date: '1998-03-04',
+            throwing_side: i % 5 === 0 ? 'left' : 'right',
+            turn_direction: null,
+        });
         await ask(first, 'POST', `/api/athletes/${id}/placements`, { ladder: 'overhand-throw', rung: 'positions' });
-        await ask(first, 'POST', `/api/athletes/${id}/reports`, { reports: [{ id: v7(), at: new Date(now() - 60_000).toISOString().replace(/\.\d+Z$/, '+00:00'), moment: 'before', site: 'none', side: null, kind: 'muscle', score: 0, note: null }] });
+        await ask(first, 'POST', `/api/athletes/${id}/reports`, {
+            reports: [
+                {
+                    id: v7(),
+                    at: new Date(now() - 60_000).toISOString().replace(/\.\d+Z$/, '+00:00'),
+                    moment: 'before',
+                    site: 'none',
+                    side: null,
+                    kind: 'muscle',
+                    score: 0,
+                    note: null,
+                },
+            ],
+        });
     }
     const today = (await ask<{ date: string }>(first, 'GET', `/api/today?squad=${squad.id}`)).date;
     await ask(first, 'POST', `/api/squads/${squad.id}/sessions`, { day: today, starts_at: '17:00', title: 'Crowd' });
-    const rows = (await ask<{ rows: { sheet: { id: string } }[] }>(first, 'GET', `/api/today?squad=${squad.id}`)).rows.map((row) => row.sheet.id);
+    const rows = (
+        await ask<{ rows: { sheet: { id: string } }[] }>(first, 'GET', `/api/today?squad=${squad.id}`)
+    ).rows.map((row) => row.sheet.id);
     expect(rows).toHaveLength(ATHLETES);
 
     const tapped = new Map<string, string[]>();
     let cuts = 0;
     let seed = 20270311;
-    const chance = (): number => { seed = (seed * 1103515245 + 12345) % 2147483648; return seed / 2147483648; };
+    const chance = (): number => {
+        seed = (seed * 1103515245 + 12345) % 2147483648;
+        return seed / 2147483648;
+    };
     // Every sheet is opened while there is a connection; the taps then come whatever happens.
     const work = async (page: Page, sheets: string[], restart: boolean): Promise<void> => {
         for (const [nth, sheet] of sheets.entries()) {
@@ -90,9 +156,15 @@ test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server 
             await expect(good).toBeVisible({ timeout: 20_000 });
             const verdicts: string[] = [];
             for (let i = 0; i < TAPS_EACH; i++) {
-                if (chance() < 0.04 && cuts < CUTS) { cuts++; await page.context().setOffline(true); } else if (chance() < 0.1) await page.context().setOffline(false);
-                if (restart && nth === Math.floor(sheets.length / 2) && i === 10) { server.down(); void server.up(); }
-                const which = await more.isVisible() ? 'unobserved' : chance() < 0.7 ? 'good' : 'not_good';
+                if (chance() < 0.04 && cuts < CUTS) {
+                    cuts++;
+                    await page.context().setOffline(true);
+                } else if (chance() < 0.1) await page.context().setOffline(false);
+                if (restart && nth === Math.floor(sheets.length / 2) && i === 10) {
+                    server.down();
+                    void server.up();
+                }
+                const which = (await more.isVisible()) ? 'unobserved' : chance() < 0.7 ? 'good' : 'not_good';
                 await (which === 'unobserved' ? more : which === 'good' ? good : bad).click();
                 verdicts.push(which);
             }
@@ -101,11 +173,21 @@ test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server 
             await expect(page.getByText(/not sent yet/)).toHaveCount(0, { timeout: 30_000 });
         }
     };
-    await Promise.all(devices.map((page, i) => work(page, rows.filter((_, j) => j % 2 === i), i === 0)));
+    await Promise.all(
+        devices.map((page, i) =>
+            work(
+                page,
+                rows.filter((_, j) => j % 2 === i),
+                i === 0,
+            ),
+        ),
+    );
     expect(cuts).toBe(CUTS);
 
     for (const sheet of rows) {
-        const { events } = await ask<{ events: { id: string; kind: string; verdict: string; at: string; seq: number }[] }>(first, 'GET', `/api/sheets/${sheet}/courtside`);
+        const { events } = await ask<{
+            events: { id: string; kind: string; verdict: string; at: string; seq: number }[];
+        }>(first, 'GET', `/api/sheets/${sheet}/courtside`);
         const reps = events.filter((event) => event.kind === 'rep');
         expect(reps.map((event) => event.verdict)).toEqual(tapped.get(sheet));
         expect(new Set(reps.map((event) => event.id)).size).toBe(TAPS_EACH);
@@ -116,7 +198,9 @@ test('twenty athletes, six hundred taps, two devices, a dozen cuts and a server 
     const [one, two] = devices;
     if (!sheet || !one || !two) throw new Error('no sheet');
     for (const page of [one, two]) await page.goto(`/sheets/${sheet}/courtside`);
-    for (let i = 0; i < 4; i++) for (const page of [one, two]) await page.getByRole('button', { name: 'One more than planned was done' }).click();
+    for (let i = 0; i < 4; i++)
+        for (const page of [one, two])
+            await page.getByRole('button', { name: 'One more than planned was done' }).click();
     for (const page of [one, two]) await expect(page.getByText(/not sent yet/)).toHaveCount(0, { timeout: 20_000 });
     const { events } = await ask<{ events: { id: string }[] }>(one, 'GET', `/api/sheets/${sheet}/courtside`);
     expect(events).toHaveLength(TAPS_EACH + 8);

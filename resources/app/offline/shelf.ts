@@ -5,12 +5,37 @@ import { personHere } from './person';
 export type Sending = 'waiting' | 'sent' | 'refused';
 
 /** A tap as it lies on this device. A loose one could not be stored: it lives with the page alone and counts once the server has it. */
-export type Tap = RepEvent & { sheet_id: string; athlete_id: string; sending: Sending; why: string | null; loose?: boolean };
+export type Tap = RepEvent & {
+    sheet_id: string;
+    athlete_id: string;
+    sending: Sending;
+    why: string | null;
+    loose?: boolean;
+};
 
-export type Report = { id: string; at: string; moment: string; site: string; side: string | null; kind: string; score: number; note: string | null };
+export type Report = {
+    id: string;
+    at: string;
+    moment: string;
+    site: string;
+    side: string | null;
+    kind: string;
+    score: number;
+    note: string | null;
+};
 
 /** Work without a sheet, as it was done: a skill of a match, say. */
-export type Work = { id: string; day: string; at: string; source: string; skill: string; reps: number; felt: string | null; distance_m: number | null; side: string };
+export type Work = {
+    id: string;
+    day: string;
+    at: string;
+    source: string;
+    skill: string;
+    reps: number;
+    felt: string | null;
+    distance_m: number | null;
+    side: string;
+};
 
 export type Kept = { id: string; athlete_id: string; sending: Sending; why: string | null };
 export type KeptWork = Kept & { work: Work };
@@ -27,7 +52,13 @@ export class Shelf extends Dexie {
     constructor(person: string) {
         // Strict: a phone that dies loses nothing that was said to be stored.
         super(`augendo-${person}`, { chromeTransactionDurability: 'strict' });
-        this.version(1).stores({ taps: 'id, sheet_id, sending', reports: 'id, athlete_id, sending', work: 'id, athlete_id, sending', packs: 'sheet_id', answers: 'key' });
+        this.version(1).stores({
+            taps: 'id, sheet_id, sending',
+            reports: 'id, athlete_id, sending',
+            work: 'id, athlete_id, sending',
+            packs: 'sheet_id',
+            answers: 'key',
+        });
     }
 }
 

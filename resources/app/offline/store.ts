@@ -1,7 +1,18 @@
 import { v7 as uuidV7 } from 'uuid';
 import { api, type Courtside, type Me, Problem } from '../api/client';
 import { deviceId, everybody, getUp, type Person, personHere, signOutIsDone, signOutIsOwed, sitDown } from './person';
-import { type Kept, type KeptReport, type KeptWork, reading, type Report, type Sending, shelf, Shelf, type Tap, type Work } from './shelf';
+import {
+    type Kept,
+    type KeptReport,
+    type KeptWork,
+    reading,
+    type Report,
+    type Sending,
+    shelf,
+    Shelf,
+    type Tap,
+    type Work,
+} from './shelf';
 
 export type { KeptReport, KeptWork, Report, Tap, Work } from './shelf';
 
@@ -67,20 +78,26 @@ async function putAside(write: (on: Shelf) => PromiseLike<unknown>): Promise<voi
 
 /** Asks the server, and falls back on what it answered last when it is out of reach. */
 export function answerOrKept<T>(path: string): Promise<T> {
-    return askOrKept(async () => {
-        const answer = await api<T>('GET', path);
-        await putAside((on) => on.answers.put({ key: path, answer }));
-        return answer;
-    }, () => reading(async (from) => (await from.answers.get(path))?.answer as T | undefined, undefined));
+    return askOrKept(
+        async () => {
+            const answer = await api<T>('GET', path);
+            await putAside((on) => on.answers.put({ key: path, answer }));
+            return answer;
+        },
+        () => reading(async (from) => (await from.answers.get(path))?.answer as T | undefined, undefined),
+    );
 }
 
 /** What courtside needs of one sheet; what was taken along when the server is out of reach. */
 export function takeAlong(sheetId: string): Promise<Courtside> {
-    return askOrKept(async () => {
-        const pack = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
-        await putAside((on) => on.packs.put({ sheet_id: sheetId, pack }));
-        return pack;
-    }, () => reading(async (from) => (await from.packs.get(sheetId))?.pack, undefined));
+    return askOrKept(
+        async () => {
+            const pack = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
+            await putAside((on) => on.packs.put({ sheet_id: sheetId, pack }));
+            return pack;
+        },
+        () => reading(async (from) => (await from.packs.get(sheetId))?.pack, undefined),
+    );
 }
 
 /** Who is signed in. A sign-out that the server has not heard of yet comes first. */
@@ -107,7 +124,8 @@ async function tellSignOut(): Promise<void> {
     try {
         await api('POST', '/api/sign-out', undefined, { withinMs: SIGN_OUT_MS });
     } catch (error) {
-        if (!(error instanceof Problem) || error.isOffline) throw new Problem(401, 'Signed out', 'You are signed out here. Signing in needs a connection.');
+        if (!(error instanceof Problem) || error.isOffline)
+            throw new Problem(401, 'Signed out', 'You are signed out here. Signing in needs a connection.');
     }
     signOutIsDone();
 }
@@ -147,25 +165,43 @@ export async function tapsOf(sheetId: string): Promise<Tap[]> {
     return [...stored, ...[...loose.values()].filter((tap) => tap.sheet_id === sheetId)];
 }
 
-export const reportsOf = (athleteId: string): Promise<KeptReport[]> => reading((from) => from.reports.where('athlete_id').equals(athleteId).toArray(), []);
-export const workOf = (athleteId: string): Promise<KeptWork[]> => reading((from) => from.work.where('athlete_id').equals(athleteId).toArray(), []);
+export const reportsOf = (athleteId: string): Promise<KeptReport[]> =>
+    reading((from) => from.reports.where('athlete_id').equals(athleteId).toArray(), []);
+export const workOf = (athleteId: string): Promise<KeptWork[]> =>
+    reading((from) => from.work.where('athlete_id').equals(athleteId).toArray(), []);
 
 export async function keepReports(athleteId: string, reports: Report[]): Promise<void> {
-    const kept = reports.map((report): KeptReport => ({ id: report.id, athlete_id: athleteId, report, sending: 'waiting', why: null }));
+    const kept = reports.map((report): KeptReport => ({
+        id: report.id,
+        athlete_id: athleteId,
+        report,
+        sending: 'waiting',
+        why: null,
+    }));
     await keepOrSend('reports', kept, (each) => sendReport(each as KeptReport));
 }
 
 export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
-    const kept = work.map((each): KeptWork => ({ id: each.id, athlete_id: athleteId, work: each, sending: 'waiting', why: null }));
+    const kept = work.map((each): KeptWork => ({
+        id: each.id,
+        athlete_id: athleteId,
+        work: each,
+        sending: 'waiting',
+        why: null,
+    }));
     await keepOrSend('work', kept, (each) => sendWork(each as KeptWork));
 }
 
 /** Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server or not kept at all, and then the form says so. */
-async function keepOrSend(table: 'reports' | 'work', kept: Kept[], send: (kept: Kept) => Promise<unknown>): Promise<void> {
+async function keepOrSend(
+    table: 'reports' | 'work',
+    kept: Kept[],
+    send: (kept: Kept) => Promise<unknown>,
+): Promise<void> {
     const on = shelf();
     try {
         if (on === null) throw new Error('Nobody is here.');
-        await (on.table(table)).bulkPut(kept);
+        await on.table(table).bulkPut(kept);
         storageIs('fine');
     } catch {
         storageIs('refused');
@@ -182,29 +218,57 @@ const TABLES: Tables[] = ['taps', 'reports', 'work'];
 
 export async function unsent(): Promise<{ waiting: number; refused: number; held: number }> {
     const count = async (sending: Sending): Promise<number> =>
-        reading(async (from) => (await Promise.all(TABLES.map((table) => from.table(table).where('sending').equals(sending).count()))).reduce((sum, each) => sum + each, 0), 0);
+        reading(
+            async (from) =>
+                (
+                    await Promise.all(TABLES.map((table) => from.table(table).where('sending').equals(sending).count()))
+                ).reduce((sum, each) => sum + each, 0),
+            0,
+        );
     const held = [...loose.values()].filter((tap) => tap.sending === 'waiting').length;
     return { waiting: await count('waiting'), refused: await count('refused'), held };
 }
 
 /** How many taps of one sheet the server has not got yet. */
-export const waitingOf = async (sheetId: string): Promise<number> => (await tapsOf(sheetId)).filter((tap) => tap.sending === 'waiting').length;
+export const waitingOf = async (sheetId: string): Promise<number> =>
+    (await tapsOf(sheetId)).filter((tap) => tap.sending === 'waiting').length;
 
 export type SetAside = { table: Tables; id: string; about: string; why: string; entry: unknown };
 
 /** What the server refused for good, with the reason. */
-export const setAside = (): Promise<SetAside[]> => reading(async (from) => {
-    const rows = await Promise.all(TABLES.map(async (table) => (await from.table<Kept, string>(table).where('sending').equals('refused').toArray()).map((each): SetAside => ({ table, id: each.id, about: about(table, each), why: each.why ?? '', entry: each }))));
-    return rows.flat();
-}, []);
+export const setAside = (): Promise<SetAside[]> =>
+    reading(async (from) => {
+        const rows = await Promise.all(
+            TABLES.map(async (table) =>
+                (await from.table<Kept, string>(table).where('sending').equals('refused').toArray()).map(
+                    (each): SetAside => ({
+                        table,
+                        id: each.id,
+                        about: about(table, each),
+                        why: each.why ?? '',
+                        entry: each,
+                    }),
+                ),
+            ),
+        );
+        return rows.flat();
+    }, []);
 
 function about(table: Tables, kept: Kept): string {
     if (table === 'taps') return `Tap of ${(kept as unknown as Tap).at.slice(0, 16).replace('T', ' ')}`;
-    return table === 'reports' ? `Report: ${(kept as KeptReport).report.site}, ${(kept as KeptReport).report.score}` : `Work: ${(kept as KeptWork).work.reps} of ${(kept as KeptWork).work.day}`;
+    return table === 'reports'
+        ? `Report: ${(kept as KeptReport).report.site}, ${(kept as KeptReport).report.score}`
+        : `Work: ${(kept as KeptWork).work.reps} of ${(kept as KeptWork).work.day}`;
 }
 
 export async function sendAgain(): Promise<void> {
-    await putAside((on) => Promise.all(TABLES.map((table) => on.table(table).where('sending').equals('refused').modify({ sending: 'waiting', why: null }))));
+    await putAside((on) =>
+        Promise.all(
+            TABLES.map((table) =>
+                on.table(table).where('sending').equals('refused').modify({ sending: 'waiting', why: null }),
+            ),
+        ),
+    );
     changed();
     await flush();
 }
@@ -256,7 +320,10 @@ async function sendTaps(): Promise<void> {
     const stored = await reading((from) => from.taps.where('sending').equals('waiting').toArray(), []);
     const waiting = [...stored, ...[...loose.values()].filter((tap) => tap.sending === 'waiting')];
     for (const sheetId of new Set(waiting.map((tap) => tap.sheet_id))) {
-        const ofSheet = waiting.filter((tap) => tap.sheet_id === sheetId).sort((a, b) => a.seq - b.seq).slice(0, BATCH);
+        const ofSheet = waiting
+            .filter((tap) => tap.sheet_id === sheetId)
+            .sort((a, b) => a.seq - b.seq)
+            .slice(0, BATCH);
         const took = await sendSome(sheetId, ofSheet);
         changed();
         if (took && ofSheet.length === BATCH) again = true;
@@ -266,11 +333,32 @@ async function sendTaps(): Promise<void> {
 /** @returns whether anything came of it: what the server cannot take together is sent one by one, so that one bad tap holds up no other */
 async function sendSome(sheetId: string, taps: Tap[]): Promise<boolean> {
     try {
-        const answer = await api<{ kept: string[]; refused: Record<string, string> }>('POST', `/api/sheets/${sheetId}/events`, {
-            events: taps.map(({ sheet_id: _sheet, athlete_id: _athlete, sending: _sending, why: _why, loose: _loose, ...event }) => event),
-        });
-        await settle(taps.filter((tap) => answer.kept.includes(tap.id)), 'sent', () => null);
-        await settle(taps.filter((tap) => tap.id in answer.refused), 'refused', (tap) => answer.refused[tap.id] ?? null);
+        const answer = await api<{ kept: string[]; refused: Record<string, string> }>(
+            'POST',
+            `/api/sheets/${sheetId}/events`,
+            {
+                events: taps.map(
+                    ({
+                        sheet_id: _sheet,
+                        athlete_id: _athlete,
+                        sending: _sending,
+                        why: _why,
+                        loose: _loose,
+                        ...event
+                    }) => event,
+                ),
+            },
+        );
+        await settle(
+            taps.filter((tap) => answer.kept.includes(tap.id)),
+            'sent',
+            () => null,
+        );
+        await settle(
+            taps.filter((tap) => tap.id in answer.refused),
+            'refused',
+            (tap) => answer.refused[tap.id] ?? null,
+        );
         return answer.kept.length > 0;
     } catch (error) {
         if (!(error instanceof Problem) || stopsAll(error)) throw error;
@@ -287,12 +375,16 @@ async function sendSome(sheetId: string, taps: Tap[]): Promise<boolean> {
 async function settle(taps: Tap[], sending: Sending, why: (tap: Tap) => string | null): Promise<void> {
     for (const tap of taps.filter((each) => each.loose)) loose.set(tap.id, { ...tap, sending, why: why(tap) });
     const stored = taps.filter((each) => !each.loose);
-    if (stored.length > 0) await putAside((on) => on.taps.bulkPut(stored.map((tap) => ({ ...tap, sending, why: why(tap) }))));
+    if (stored.length > 0)
+        await putAside((on) => on.taps.bulkPut(stored.map((tap) => ({ ...tap, sending, why: why(tap) }))));
 }
 
 /** One by one; what the server refuses for good is set aside with the reason, and what it fails on waits. Neither holds anything else up. */
 async function sendEach<T extends Kept>(name: Tables, send: (kept: T) => Promise<unknown>): Promise<void> {
-    for (const kept of await reading((from) => from.table<T, string>(name).where('sending').equals('waiting').toArray(), [])) {
+    for (const kept of await reading(
+        (from) => from.table<T, string>(name).where('sending').equals('waiting').toArray(),
+        [],
+    )) {
         let outcome: { sending: Sending; why: string | null } = { sending: 'sent', why: null };
         try {
             await send(kept);
@@ -305,8 +397,10 @@ async function sendEach<T extends Kept>(name: Tables, send: (kept: T) => Promise
     }
 }
 
-const sendReport = (kept: KeptReport): Promise<unknown> => api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] });
-const sendWork = (kept: KeptWork): Promise<unknown> => api('POST', `/api/athletes/${kept.athlete_id}/logged-work`, kept.work);
+const sendReport = (kept: KeptReport): Promise<unknown> =>
+    api('POST', `/api/athletes/${kept.athlete_id}/reports`, { reports: [kept.report] });
+const sendWork = (kept: KeptWork): Promise<unknown> =>
+    api('POST', `/api/athletes/${kept.athlete_id}/logged-work`, kept.work);
 
 /** What others who used this device have not sent, by person. They alone can send it. */
 export async function ofOthers(): Promise<Array<{ person: Person; taps: number; athletes: Record<string, number> }>> {
@@ -316,7 +410,8 @@ export async function ofOthers(): Promise<Array<{ person: Person; taps: number; 
         try {
             const athletes: Record<string, number> = {};
             for (const table of TABLES) {
-                for (const each of await theirs.table<Kept, string>(table).where('sending').equals('waiting').toArray()) athletes[each.athlete_id] = (athletes[each.athlete_id] ?? 0) + 1;
+                for (const each of await theirs.table<Kept, string>(table).where('sending').equals('waiting').toArray())
+                    athletes[each.athlete_id] = (athletes[each.athlete_id] ?? 0) + 1;
             }
             const taps = Object.values(athletes).reduce((sum, each) => sum + each, 0);
             if (taps > 0) found.push({ person, taps, athletes });
@@ -335,10 +430,14 @@ let lastTold = '';
 async function tellMissing(): Promise<void> {
     if (personHere() === null) return;
     const athletes: Record<string, number> = {};
-    for (const other of await ofOthers()) for (const [id, count] of Object.entries(other.athletes)) athletes[id] = (athletes[id] ?? 0) + count;
+    for (const other of await ofOthers())
+        for (const [id, count] of Object.entries(other.athletes)) athletes[id] = (athletes[id] ?? 0) + count;
     const now = JSON.stringify([personHere()?.key, athletes]);
     if (now === lastTold) return;
-    await api('POST', '/api/me/missing-counts', { device: deviceId(), athletes: Object.entries(athletes).map(([athlete_id, count]) => ({ athlete_id, count })) });
+    await api('POST', '/api/me/missing-counts', {
+        device: deviceId(),
+        athletes: Object.entries(athletes).map(([athlete_id, count]) => ({ athlete_id, count })),
+    });
     lastTold = now;
 }
 

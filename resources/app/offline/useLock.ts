@@ -21,7 +21,11 @@ export function noteActive(): void {
 async function digest(code: string, salt: string): Promise<string> {
     const bytes = new TextEncoder();
     const key = await crypto.subtle.importKey('raw', bytes.encode(code), 'PBKDF2', false, ['deriveBits']);
-    const bits = await crypto.subtle.deriveBits({ name: 'PBKDF2', hash: 'SHA-256', salt: bytes.encode(salt), iterations: 200_000 }, key, 256);
+    const bits = await crypto.subtle.deriveBits(
+        { name: 'PBKDF2', hash: 'SHA-256', salt: bytes.encode(salt), iterations: 200_000 },
+        key,
+        256,
+    );
     return Array.from(new Uint8Array(bits), (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 

@@ -7,10 +7,20 @@ import { changes, keepTap, newId, type Tap, tapsOf } from './store';
 export type Verdict = 'good' | 'not_good' | 'unobserved';
 
 /** A tap before it is named, timed and stored. */
-export type NewTap = { kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed'; set_no: number; side: string; verdict?: Verdict; fault?: string | null; target_id?: string; note?: string | null; seen?: Record<string, string> | null };
+export type NewTap = {
+    kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed';
+    set_no: number;
+    side: string;
+    verdict?: Verdict;
+    fault?: string | null;
+    target_id?: string;
+    note?: string | null;
+    seen?: Record<string, string> | null;
+};
 
 /** By the instant, and within one by the order of the taps on their device. */
-const inOrder = (events: RepEvent[]): RepEvent[] => [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
+const inOrder = (events: RepEvent[]): RepEvent[] =>
+    [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
 
 /** Repetitions that stand once withdrawals and corrections are read into them; or what a second person saw of them. */
 function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
@@ -57,32 +67,84 @@ export function useTaps(pack: Courtside) {
     const events = useMemo(() => {
         const byId = new Map<string, RepEvent>();
         for (const event of pack.events) byId.set(event.id, event);
-        for (const tap of local) if (tap.sending !== 'refused' && !(tap.loose && tap.sending === 'waiting')) byId.set(tap.id, tap);
+        for (const tap of local)
+            if (tap.sending !== 'refused' && !(tap.loose && tap.sending === 'waiting')) byId.set(tap.id, tap);
         return inOrder([...byId.values()]);
     }, [pack.events, local]);
     seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
 
-    const add = useCallback((block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {
-        const made: Tap = {
-            id: newId(), sheet_id: pack.sheet_id, athlete_id: pack.athlete.id, block_id: block.id, set_no: tap.set_no, kind: tap.kind, target_id: tap.target_id ?? null,
-            verdict: tap.verdict ?? null, fault: tap.fault ?? null, note: tap.note ?? null, side: tap.side, effort: dose.effort, distance_m: dose.distance_m ?? null, seen: tap.seen ?? null,
-            at: nowWithOffset(), seq: seq.current++, device: deviceId(), sending: 'waiting', why: null,
-        };
-        setLocal((shown) => [...shown, made]);
-        setInking((now) => new Set([...now, made.id]));
-        void keepTap(made).finally(() => setInking((now) => new Set([...now].filter((id) => id !== made.id))));
-    }, [pack.athlete.id, pack.sheet_id]);
+    const add = useCallback(
+        (block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {
+            const made: Tap = {
+                id: newId(),
+                sheet_id: pack.sheet_id,
+                athlete_id: pack.athlete.id,
+                block_id: block.id,
+                set_no: tap.set_no,
+                kind: tap.kind,
+                target_id: tap.target_id ?? null,
+                verdict: tap.verdict ?? null,
+                fault: tap.fault ?? null,
+                note: tap.note ?? null,
+                side: tap.side,
+                effort: dose.effort,
+                distance_m: dose.distance_m ?? null,
+                seen: tap.seen ?? null,
+                at: nowWithOffset(),
+                seq: seq.current++,
+                device: deviceId(),
+                sending: 'waiting',
+                why: null,
+            };
+            setLocal((shown) => [...shown, made]);
+            setInking((now) => new Set([...now, made.id]));
+            void keepTap(made).finally(() => setInking((now) => new Set([...now].filter((id) => id !== made.id))));
+        },
+        [pack.athlete.id, pack.sheet_id],
+    );
 
     return {
         reps: useMemo(() => standing(events), [events]),
         /** What this device saw as a second pair of eyes. */
-        seconds: useMemo(() => standing(events.filter((event) => event.kind !== 'second' || event.device === deviceId()), 'second'), [events]),
+        seconds: useMemo(
+            () =>
+                standing(
+                    events.filter((event) => event.kind !== 'second' || event.device === deviceId()),
+                    'second',
+                ),
+            [events],
+        ),
         /** How hard sets felt, the last word of each. */
-        felt: useMemo(() => new Map(events.filter((event) => event.kind === 'felt').map((event) => [`${event.block_id}|${event.set_no}`, event.effort])), [events]),
+        felt: useMemo(
+            () =>
+                new Map(
+                    events
+                        .filter((event) => event.kind === 'felt')
+                        .map((event) => [`${event.block_id}|${event.set_no}`, event.effort]),
+                ),
+            [events],
+        ),
         /** Where the repetitions of this sheet landed, by their id. */
-        landed: useMemo(() => new Map(events.filter((event) => event.kind === 'landed').map((event) => [event.target_id, (event.note ?? '').split(' ').map(Number) as [number, number]])), [events]),
+        landed: useMemo(
+            () =>
+                new Map(
+                    events
+                        .filter((event) => event.kind === 'landed')
+                        .map((event) => [
+                            event.target_id,
+                            (event.note ?? '').split(' ').map(Number) as [number, number],
+                        ]),
+                ),
+            [events],
+        ),
         /** When the work last went on after a stop, as a time; null when it never stopped. */
-        wentOn: useMemo(() => events.filter((event) => event.kind === 'going_on').reduce<number | null>((last, event) => Math.max(last ?? 0, Date.parse(event.at)), null), [events]),
+        wentOn: useMemo(
+            () =>
+                events
+                    .filter((event) => event.kind === 'going_on')
+                    .reduce<number | null>((last, event) => Math.max(last ?? 0, Date.parse(event.at)), null),
+            [events],
+        ),
         /** What is being tried just now, in words; empty when nothing is. */
         trying: useMemo(() => events.filter((event) => event.kind === 'trying').at(-1)?.note ?? '', [events]),
         waiting: local.filter((tap) => tap.sending === 'waiting').length,

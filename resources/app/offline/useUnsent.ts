@@ -16,7 +16,8 @@ const LOOK_AGAIN_MS = 10_000;
 export function useOthers(): Array<{ name: string; taps: number }> {
     const [others, setOthers] = useState<Array<{ name: string; taps: number }>>([]);
     useEffect(() => {
-        const read = (): void => void ofOthers().then((found) => setOthers(found.map(({ person, taps }) => ({ name: person.name, taps }))));
+        const read = (): void =>
+            void ofOthers().then((found) => setOthers(found.map(({ person, taps }) => ({ name: person.name, taps }))));
         read();
         const timer = window.setInterval(read, LOOK_AGAIN_MS);
         return () => window.clearInterval(timer);

@@ -1,12 +1,34 @@
-const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [['', 'not said: counts as hard'], ['soft', 'soft (mat, sand)'], ['sprung', 'sprung (hall)'], ['firm', 'firm (grass, track)'], ['hard', 'hard (concrete)']];
+const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [
+    ['', 'not said: counts as hard'],
+    ['soft', 'soft (mat, sand)'],
+    ['sprung', 'sprung (hall)'],
+    ['firm', 'firm (grass, track)'],
+    ['hard', 'hard (concrete)'],
+];
 
 /** The floor that is landed on. What nobody said counts as the hardest. */
-export function FloorChoice({ floor, label, onChange }: { floor: string | null; label: string; onChange: (floor: string | null) => void }) {
+export function FloorChoice({
+    floor,
+    label,
+    onChange,
+}: {
+    floor: string | null;
+    label: string;
+    onChange: (floor: string | null) => void;
+}) {
     return (
         <label className="flex items-center gap-2 text-sm">
             <span className="text-soft">{label}</span>
-            <select className="border-b border-soft bg-transparent py-1" value={floor ?? ''} onChange={(event) => onChange(event.target.value || null)}>
-                {FLOORS.map(([value, name]) => <option key={value} value={value}>{name}</option>)}
+            <select
+                className="border-b border-soft bg-transparent py-1"
+                value={floor ?? ''}
+                onChange={(event) => onChange(event.target.value || null)}
+            >
+                {FLOORS.map(([value, name]) => (
+                    <option key={value} value={value}>
+                        {name}
+                    </option>
+                ))}
             </select>
         </label>
     );

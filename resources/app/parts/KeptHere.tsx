@@ -14,11 +14,19 @@ export function UnsentMark() {
         waiting > 0 ? `${waiting} not sent yet` : null,
         held > 0 ? `${held} held by this page alone` : null,
         stores ? null : 'this device stores nothing',
-    ].filter((each) => each !== null).join(', ');
+    ]
+        .filter((each) => each !== null)
+        .join(', ');
     return (
         <>
-            <span role="status" className="head text-reduced first-letter:uppercase">{said}</span>
-            {refused > 0 && <button type="button" className="head ml-2 text-stop underline" onClick={() => setOpen(true)}>{refused} refused, kept here</button>}
+            <span role="status" className="head text-reduced first-letter:uppercase">
+                {said}
+            </span>
+            {refused > 0 && (
+                <button type="button" className="head ml-2 text-stop underline" onClick={() => setOpen(true)}>
+                    {refused} refused, kept here
+                </button>
+            )}
             {open && <SetAsideList onClose={() => setOpen(false)} />}
         </>
     );
@@ -32,7 +40,18 @@ function SetAsideList({ onClose }: { onClose: () => void }) {
     const [written, setWritten] = useState<SetAside[]>([]);
     const [busy, setBusy] = useState(false);
     const write = (): void => {
-        const address = URL.createObjectURL(new Blob([JSON.stringify(items.map(({ table, why, entry }) => ({ table, why, entry })), null, 2)], { type: 'application/json' }));
+        const address = URL.createObjectURL(
+            new Blob(
+                [
+                    JSON.stringify(
+                        items.map(({ table, why, entry }) => ({ table, why, entry })),
+                        null,
+                        2,
+                    ),
+                ],
+                { type: 'application/json' },
+            ),
+        );
         const link = document.createElement('a');
         link.href = address;
         link.download = 'augendo-not-taken.json';
@@ -43,17 +62,47 @@ function SetAsideList({ onClose }: { onClose: () => void }) {
     const reasons = [...new Set(items.map((item) => item.why))];
     return (
         <Sheetlet open onClose={onClose} title={`${items.length} refused, kept on this device`}>
-            <p className="mb-2">The server did not take these. They hold up nothing else. Send them again when the reason is gone (a clock that was wrong, say), or write them to a file.</p>
+            <p className="mb-2">
+                The server did not take these. They hold up nothing else. Send them again when the reason is gone (a
+                clock that was wrong, say), or write them to a file.
+            </p>
             <ul className="grid gap-2">
                 {reasons.map((why) => {
                     const these = items.filter((item) => item.why === why);
-                    return <li key={why} className="border-t border-line pt-1"><p className="head text-stop">{why}</p><p className="text-soft">{these.slice(0, 4).map((item) => item.about).join('; ')}{these.length > 4 ? `; and ${these.length - 4} more` : ''}</p></li>;
+                    return (
+                        <li key={why} className="border-t border-line pt-1">
+                            <p className="head text-stop">{why}</p>
+                            <p className="text-soft">
+                                {these
+                                    .slice(0, 4)
+                                    .map((item) => item.about)
+                                    .join('; ')}
+                                {these.length > 4 ? `; and ${these.length - 4} more` : ''}
+                            </p>
+                        </li>
+                    );
                 })}
             </ul>
             <div className="mt-3 flex flex-wrap gap-2">
-                <button type="button" className="btn btn-main" disabled={busy || items.length === 0} onClick={() => { setBusy(true); void sendAgain().finally(() => setBusy(false)); }}>{busy ? 'Sending…' : 'Send again'}</button>
-                <button type="button" className="btn" disabled={items.length === 0} onClick={write}>Write to a file</button>
-                {written.length > 0 && <button type="button" className="btn" onClick={() => void dropSetAside(written).then(onClose)}>Take off this device</button>}
+                <button
+                    type="button"
+                    className="btn btn-main"
+                    disabled={busy || items.length === 0}
+                    onClick={() => {
+                        setBusy(true);
+                        void sendAgain().finally(() => setBusy(false));
+                    }}
+                >
+                    {busy ? 'Sending…' : 'Send again'}
+                </button>
+                <button type="button" className="btn" disabled={items.length === 0} onClick={write}>
+                    Write to a file
+                </button>
+                {written.length > 0 && (
+                    <button type="button" className="btn" onClick={() => void dropSetAside(written).then(onClose)}>
+                        Take off this device
+                    </button>
+                )}
             </div>
         </Sheetlet>
     );

@@ -8,7 +8,10 @@ export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
  * up. An answer of the server that knows of the report takes its place.
  */
 export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBlock, side: string): Stop | null {
-    const open = kept.filter(({ id, sending, report }) => !pack.reports_known.includes(id) && (sending === 'waiting' || report.at.slice(0, 10) >= pack.held_on));
+    const open = kept.filter(
+        ({ id, sending, report }) =>
+            !pack.reports_known.includes(id) && (sending === 'waiting' || report.at.slice(0, 10) >= pack.held_on),
+    );
     let found: Stop | null = null;
     for (const { report } of open) {
         const word = wordOf(pack, report, `${block.load}|${side}`);
@@ -19,9 +22,12 @@ export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBl
 
 function wordOf(pack: Courtside, report: KeptReport['report'], load: string): Stop['word'] | null {
     const place = pack.stops.places.indexOf(`${report.site}|${report.side ?? ''}`);
-    const row = pack.stops.rows.find((each) => each.load === load && each.moment === pack.stops.moments[report.moment] && each.kind === report.kind);
+    const row = pack.stops.rows.find(
+        (each) => each.load === load && each.moment === pack.stops.moments[report.moment] && each.kind === report.kind,
+    );
     // A place the table does not know is the strictest case, unless nothing is sore.
     if (place < 0 || row === undefined) return report.score > 0 ? 'refer' : null;
-    const reaches = (from: string): boolean => from[place] !== '-' && report.score >= Number.parseInt(from[place] ?? '0', 36);
+    const reaches = (from: string): boolean =>
+        from[place] !== '-' && report.score >= Number.parseInt(from[place] ?? '0', 36);
     return reaches(row.refer) ? 'refer' : reaches(row.none) ? 'none' : null;
 }
