@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Http\Problem;
+use App\Models\Link;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
 
 /**
  * Who may look after whose account. Nobody gives a right they do not have: the head coach looks after everybody; a coach of the whole club
@@ -17,6 +19,11 @@ use Illuminate\Support\Facades\DB;
  */
 final class Rights
 {
+    /** Wrong codes of one clinician before the next is not looked at, and for how long. */
+    private const CODE_TRIES = 5;
+
+    private const CODE_WAIT_S = 600;
+
     public static function isHead(User $user): bool
     {
         $head = $user->workspace->head_id;
@@ -57,6 +64,19 @@ final class Rights
             ->whereNotExists($onlyThese('squad_user', 'squad_id', $squads))->whereNotExists(
                 $onlyThese('athlete_user', 'athlete_id', $athletes),
             )));
+    }
+
+    /** @return Builder<Link> links somebody sees and may take back: who works with some squads reads no name outside them */
+    public static function links(User $by): Builder
+    {
+        $links = Link::query()->where('workspace_id', $by->workspace_id);
+
+        return ! $by->squads()->exists() ? $links : $links->where(
+            fn ($own) => $own
+                ->where('made_by', $by->id)
+                ->orWhereIn('athlete_id', $by->visibleAthletes()->select('athletes.id'))
+                ->orWhereIn('user_id', self::managedBy($by)->select('users.id')),
+        );
     }
 
     /** @throws Problem */
@@ -121,7 +141,11 @@ final class Rights
         if ($clinician->role !== Role::Clinician || $clinician->closed_at !== null || $clinician->code === null) {
             throw new Problem(409, 'Nothing to confirm', 'This account waits for no code.');
         }
+        if (RateLimiter::tooManyAttempts("confirm|{$clinician->id}", self::CODE_TRIES)) {
+            throw new Problem(429, 'Too many tries', 'Wait ten minutes, then look at the clinician’s screen together and try again.');
+        }
         if (! hash_equals($clinician->code, trim($code))) {
+            RateLimiter::hit("confirm|{$clinician->id}", self::CODE_WAIT_S);
             throw new Problem(
                 422,
                 'Not this code',

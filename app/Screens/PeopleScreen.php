@@ -45,18 +45,7 @@ final class PeopleScreen
                 $user->role === Role::Clinician && $user->closed_at === null && $user->confirmed_at === null,
                 Rights::mayBeHead($user) && $coach->workspace->head_id !== $user->id,
             ))->all(),
-            // Who works with some squads reads no name outside them.
-            Link::query()
-                ->where('workspace_id', $coach->workspace_id)
-                ->when(
-                    ! $wholeClub,
-                    fn ($links) => $links->where(fn ($own) => $own->where('made_by', $coach->id)->orWhereIn('athlete_id', $visible)),
-                )
-                ->tap(Link::live(...))
-                ->orderByDesc('id')
-                ->get()
-                ->map(self::link(...))
-                ->all(),
+            Rights::links($coach)->tap(Link::live(...))->orderByDesc('id')->get()->map(self::link(...))->all(),
             Activity::query()->where('workspace_id', $coach->workspace_id)->when(
                 ! $wholeClub,
                 fn ($log) => $log->where(

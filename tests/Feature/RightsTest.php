@@ -228,6 +228,28 @@ final class RightsTest extends TestCase
             ->assertJsonPath('clears', false);
     }
 
+    public function test_a_clinicians_code_cannot_be_found_by_trying(): void
+    {
+        $clinician = User::query()->create([
+            'workspace_id' => $this->coach()->workspace_id,
+            'name' => 'Dr. Later',
+            'email' => 'later@clinic.example',
+            'password' => 'nine white swans land',
+            'role' => Role::Clinician,
+            'code' => '123456',
+        ]);
+        $confirm = fn (string $code) => $this
+            ->actingAs($this->coach())
+            ->postJson("/api/people/{$clinician->id}/confirm", ['code' => $code]);
+        foreach (range(1, 5) as $wrong) {
+            $confirm("00000{$wrong}")->assertStatus(422);
+        }
+        $confirm('123456')->assertStatus(429);
+        $this->assertNull($clinician->refresh()->confirmed_at);
+        $this->travel(11)->minutes();
+        $confirm('123456')->assertOk();
+    }
+
     public function test_passwords_that_are_tried_first_are_refused(): void
     {
         $token = fn (): string => $this

@@ -89,16 +89,7 @@ final class PeopleController
     #[Answers(PeopleView::class)]
     public function revoke(Request $request, int $link): JsonResponse
     {
-        $this->links->revoke(
-            Link::query()->where('workspace_id', $request->user()->workspace_id)->where(
-                fn ($links) => $links
-                    ->where('made_by', $request->user()->id)
-                    ->orWhereIn('athlete_id', $request->user()->visibleAthletes()->select('athletes.id'))
-                    ->orWhereIn('user_id', Rights::managedBy($request->user())->select('users.id'))
-                    ->when(! $request->user()->squads()->exists(), fn ($whole) => $whole->orWhereNotNull('id')),
-            )->findOrFail($link),
-            $request->user(),
-        );
+        $this->links->revoke(Rights::links($request->user())->findOrFail($link), $request->user());
 
         return $this->show($request);
     }
