@@ -145,6 +145,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');
         Route::get('intake', [IntakeController::class, 'show'])->can('view', 'athlete');
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
+        Route::post('intake/usual-week/confirm', [IntakeController::class, 'confirmUsualWeek'])->can('decide', 'athlete');
         Route::post('heights', [MeasurementController::class, 'height'])->can('record', 'athlete');
         Route::post('heights/{id}/confirm', [MeasurementController::class, 'confirmHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('heights/{id}/withdraw', [MeasurementController::class, 'withdrawHeight'])->whereUuid('id')->can('record', 'athlete');

@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /** One athlete's weeks ahead on a ladder: what was asked for, and what was agreed to. */
 final class Season extends Record
 {
+    protected $attributes = ['waiting' => false];
+
     protected function casts(): array
     {
         return [
@@ -19,6 +21,7 @@ final class Season extends Record
             'agreed' => 'array',
             'minutes' => 'integer',
             'version' => 'integer',
+            'waiting' => 'boolean',
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Http\Problem;
+use App\Jobs\WorkOutSeason;
 use App\Models\Athlete;
 use App\Models\Fixture;
 use App\Models\Placement;
@@ -217,7 +218,7 @@ final class SeasonDesk
         $plan = $this->plan($season, $by->workspace->today());
 
         return DB::transaction(function () use ($athlete, $given, $by, $season, $plan): Season {
-            if (Season::query()->where('athlete_id', $athlete->id)->where('ladder', $given['ladder'])->where('state', 'open')->exists()) {
+            if (self::hasOpen($athlete, $given['ladder'])) {
                 throw new Problem(
                     409,
                     'A season is open',
@@ -225,27 +226,34 @@ final class SeasonDesk
                 );
             }
             $season->fill(['created_by' => $by->id]);
-            $this->agree($season, $plan, $by);
-            Audit::of(
-                $by,
-                $athlete,
-                'season planned',
-                ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on],
-            );
+            $this->agree($season, $plan, $by->workspace->today());
+            self::note($season, $by);
 
             return $season;
         });
     }
 
+    private static function hasOpen(Athlete $athlete, string $ladder): bool
+    {
+        return Season::query()->where('athlete_id', $athlete->id)->where('ladder', $ladder)->where('state', 'open')->exists();
+    }
+
+    private static function note(Season $season, User $by): void
+    {
+        $asked = ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on];
+        Audit::of($by, $season->athlete, 'season planned', $asked);
+    }
+
     /**
-     * The same season for everybody of a squad who stands on a ladder and has none: so many rungs up, or as they stand.
+     * The same season for everybody of a squad who stands on a ladder and has none: so many rungs up, or as they stand. Kept at once for
+     * all; the weeks of each are worked out by the worker, one athlete after the other.
      *
      * @param  array{goal_on: string, weekdays: list<int>, minutes: int|null, rungs_up: int}  $given  validated
      * @return array{int, list<string>}
      */
     public function openForSquad(Squad $squad, array $given, User $by): array
     {
-        $made = 0;
+        $asked = [];
         $left = [];
         foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
             $placement = Placement::standing()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
@@ -256,15 +264,29 @@ final class SeasonDesk
             }
             $ladder = $this->library->ladder($placement->ladder);
             $goal = $ladder->rungs[min(count($ladder->rungs) - 1, (int) $ladder->position($placement->rung) + $given['rungs_up'])];
-            try {
-                $this->open($athlete, [...$given, 'ladder' => $ladder->id, 'goal_rung' => $goal->id, 'moves' => [], 'off' => []], $by);
-                $made++;
-            } catch (Problem $problem) {
-                $left[] = $problem->status === 409
-                    ? "{$athlete->given_name} has a season already"
-                    : "{$athlete->given_name}: ".rtrim($problem->getMessage(), '.');
-            }
+            $ask = [...$given, 'ladder' => $ladder->id, 'goal_rung' => $goal->id, 'moves' => [], 'off' => []];
+            $asked[] = $this->draft($athlete, $ask, $by->workspace->today())->fill([
+                'agreed_at' => now()->toIso8601String(),
+                'created_by' => $by->id,
+                'waiting' => true,
+            ]);
         }
+        $made = DB::transaction(function () use ($asked, $by, &$left): int {
+            $made = 0;
+            foreach ($asked as $season) {
+                if (self::hasOpen($season->athlete, $season->ladder)) {
+                    $left[] = "{$season->athlete->given_name} has a season already";
+
+                    continue;
+                }
+                $season->save();
+                self::note($season, $by);
+                WorkOutSeason::dispatch($season->id)->afterCommit();
+                $made++;
+            }
+
+            return $made;
+        });
         if ($made === 0) {
             throw new Problem(
                 422,
@@ -275,6 +297,22 @@ final class SeasonDesk
         }
 
         return [$made, $left];
+    }
+
+    /** Works out the weeks of a season that was kept for a whole squad, unless somebody changed or closed it meanwhile. */
+    public function workOut(Season $season): void
+    {
+        if (! $season->waiting || $season->state !== 'open') {
+            return;
+        }
+        $today = $season->squad->workspace->today();
+        $plan = $this->plan($season, $today);
+        DB::transaction(function () use ($season, $plan, $today): void {
+            $same = ['id' => $season->id, 'state' => 'open', 'waiting' => true, 'version' => $season->version];
+            if (Season::query()->where($same)->exists()) {
+                $this->agree($season, $plan, $today);
+            }
+        });
     }
 
     /**
@@ -302,7 +340,7 @@ final class SeasonDesk
         $plan = $this->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
         DB::transaction(function () use ($season, $plan, $refuse, $by): void {
             $refuse();
-            $this->agree($season, $plan, $by);
+            $this->agree($season, $plan, $by->workspace->today());
             Audit::of($by, $season->athlete, 'season changed', ['goal' => $season->goal_rung, 'on' => $season->goal_on]);
         });
     }
@@ -317,9 +355,8 @@ final class SeasonDesk
     }
 
     /** Keeps what is planned now as what was agreed to, and puts the next two weeks on the calendar. */
-    private function agree(Season $season, SeasonPlan $plan, User $by): void
+    private function agree(Season $season, SeasonPlan $plan, Day $today): void
     {
-        $today = $by->workspace->today();
         $past = array_filter($season->agreed, fn (string $day): bool => $day < $today->iso(), ARRAY_FILTER_USE_KEY);
         $ahead = [];
         foreach ($plan->days as $day) {
@@ -329,7 +366,7 @@ final class SeasonDesk
         $season->fill([
             'goal_on' => $plan->ask->goalDay->iso(), 'weekdays' => $plan->ask->weekdays,
             'agreed' => [...$past, ...$ahead], 'agreed_at' => now()->toIso8601String(),
-            'version' => $season->version + 1,
+            'version' => $season->version + 1, 'waiting' => false,
         ])->save();
         $this->putOnCalendar($season, $plan, $today);
     }

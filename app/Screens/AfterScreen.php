@@ -62,6 +62,7 @@ final class AfterScreen
             ),
         );
         arsort($faults);
+        $healthThen = new ReadinessBook([$desk->athlete], $desk->day());
 
         return new AfterView(
             SheetRefs::one($sheet->id), Parts::athlete($desk->athlete, $today),
@@ -91,7 +92,8 @@ final class AfterScreen
             ),
             $this->seeing->progress($desk->athlete, $sheet->ladder, $today), self::grouping($sheet),
             self::helped($sheet), self::felt($sheet),
-            array_map(Wording::report(...), Grown::during((new ReadinessBook([$desk->athlete], $desk->day()))->today($desk->athlete))),
+            array_map(Wording::report(...), Grown::during($healthThen->today($desk->athlete))),
+            CourtsideScreen::afterStop($desk, $healthThen),
             $sheet->events
                 ->where('kind', 'going_on')
                 ->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")

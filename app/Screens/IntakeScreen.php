@@ -15,6 +15,7 @@ use App\Models\Link;
 use App\Models\Placement;
 use App\Models\User;
 use App\Records\AthleteDay;
+use App\Records\IntakeDesk;
 use App\Records\LadderShelf;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -34,7 +35,7 @@ final class IntakeScreen
     {
         $on = $user->workspace->today();
         $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
-        $week = $kept?->usual_week === null ? null : json_decode($kept->usual_week, true);
+        $week = IntakeDesk::week($kept?->usual_week);
         $growth = (new AthleteDay($athlete, $on))->limitBook->growthCmAMonth($athlete->id);
         $day = fn (string $column): ?string => $kept?->{$column} === null ? null : substr($kept->{$column}, 0, 10);
 
@@ -42,7 +43,8 @@ final class IntakeScreen
             Parts::athlete($athlete, $on), (int) ($kept->version ?? 0),
             $athlete->birth_date === null ? null : substr($athlete->birth_date, 0, 10),
             $kept?->sports, $kept?->past_injuries, $kept?->emergency_contact, $kept?->emergency_plan,
-            $week === null ? null : new UsualWeekView((float) $week['arm'], (float) $week['landings']),
+            $week === null ? null : new UsualWeekView($week['arm'], $week['landings']),
+            self::doubtOfWeek(IntakeDesk::week($kept?->usual_week_until_sure)),
             $kept?->usual_week_signed_by, $day('usual_week_on'),
             $kept?->consent_record_by, $day('consent_record_on'), $kept?->consent_film_by, $day('consent_film_on'),
             $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
@@ -119,6 +121,14 @@ final class IntakeScreen
                     ? null
                     : "Taken back by {$row->taker}, ".Wording::day(Day::of(substr($row->withdrawn_at, 0, 10))).'.',
             ))->all();
+    }
+
+    /** @param  array<string, float>|null  $untilSure  units a week by measure */
+    private static function doubtOfWeek(?array $untilSure): ?string
+    {
+        return $untilSure === null ? null : 'Far off what is known: what was declared before, or the best month on the record.'
+            .' Until somebody says that it is right, the smaller counts: '.Wording::number($untilSure['arm']).' arm units and '
+            .Wording::number($untilSure['landings']).' landing units a week.';
     }
 
     /** @return list<NamedView> */

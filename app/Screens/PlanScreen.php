@@ -92,6 +92,7 @@ final class PlanScreen
                 $each->athlete_id, $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
             ))->all(),
             $seasons->map(fn (Season $season): SeasonRowView => $this->season($season, $on))->all(),
+            $seasons->where('waiting', true)->count(),
             $athletes->filter(
                 fn (Athlete $athlete): bool => in_array($athlete->id, $placed, true) && ! in_array($athlete->id, $planned, true),
             )

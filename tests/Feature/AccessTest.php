@@ -113,6 +113,7 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/returns' => self::CLEARS,
         'GET api/athletes/{athlete}/intake' => self::EVERYBODY,
         'PUT api/athletes/{athlete}/intake' => self::COACH,
+        'POST api/athletes/{athlete}/intake/usual-week/confirm' => self::COACH,
         'POST api/athletes/{athlete}/heights' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/confirm' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/withdraw' => self::RECORDS,

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Role;
+use App\Records\LoadBook;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\UsualWeek;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -63,6 +66,7 @@ final class IntakeTest extends TestCase
             ],
         )->assertOk();
         $declare(1, ['arm' => 100, 'landings' => 35]);
+        $this->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertOk();
         $declared = DB::table('work_sets')->where('athlete_id', $mira->id)->where('source', 'declared');
         $this->assertEqualsWithDelta(4 * 0.8 * 100, (float) $declared->sum('arm'), 1e-9);
         $this->assertEqualsWithDelta(4 * 0.8 * 35, (float) $declared->sum('landings'), 1e-9);
@@ -72,6 +76,45 @@ final class IntakeTest extends TestCase
         $declare(3, null);
         $this->assertSame(0, $declared->count());
         $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
+    public function test_a_usual_week_far_off_what_is_known_counts_once_somebody_says_that_it_is_right(): void
+    {
+        $mira = $this->athlete('Mira');
+        $declare = fn (int $version, float $arm) => $this->actingAs($this->coach())->putJson(
+            "/api/athletes/{$mira->id}/intake",
+            [
+                'version' => $version,
+                ...self::EMPTY,
+                'usual_week' => ['arm' => $arm, 'landings' => 0],
+                'usual_week_signed_by' => 'Mira Okonjo',
+                'usual_week_on' => '2026-09-01',
+            ],
+        )->assertOk();
+        $counted = fn (): float => (float) DB::table('work_sets')
+            ->where('athlete_id', $mira->id)
+            ->where('source', 'declared')
+            ->sum('arm') / (4 * 0.8);
+        $fromRecord = UsualWeek::ofRecord(
+            app(LoadBook::class)->for([$mira], $this->coach()->workspace->today())[$mira->id]->record->wholeSeries(Measure::Arm),
+            $this->coach()->workspace->today()->ordinal,
+        );
+        $this->assertGreaterThan(0.0, $fromRecord);
+        $this->assertStringContainsString('the smaller counts', $declare(1, 10 * $fromRecord)->json('usual_week_doubt'));
+        $this->assertEqualsWithDelta($fromRecord, $counted(), 1e-6);
+        // Saved again for another reason, it is still asked about.
+        $this->assertNotNull($declare(2, 10 * $fromRecord)->json('usual_week_doubt'));
+        $this->actingAs($this->person(Role::Assistant))->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertStatus(403);
+        $this->actingAs($this->coach())
+            ->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")
+            ->assertOk()
+            ->assertJsonPath('usual_week_doubt', null);
+        $this->assertEqualsWithDelta(10 * $fromRecord, $counted(), 1e-6);
+        $this->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertStatus(409);
+        $this->assertNull($declare(3, 10 * $fromRecord)->json('usual_week_doubt'), 'Said to be right once is enough.');
+        // A smaller one far off what was declared before is asked about too, and counts at once.
+        $this->assertNotNull($declare(4, 2 * $fromRecord)->json('usual_week_doubt'));
+        $this->assertEqualsWithDelta($fromRecord, $counted(), 1e-6);
     }
 
     public function test_growing_fast_makes_the_limits_tighter_at_once(): void

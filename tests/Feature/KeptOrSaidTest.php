@@ -289,6 +289,7 @@ final class KeptOrSaidTest extends TestCase
         $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$sharp]])->assertOk();
         $after = $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk();
         $this->assertStringStartsWith('2 repetitions were tapped after the work had to stop at', $after->json('after_stop'));
+        $this->assertSame($after->json('after_stop'), $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->json('after_stop'));
         $this->assertContains($sharp['id'], $after->json('reports_known'));
         $this->assertNotSame(
             $pack->json('health'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Jobs\WorkOutSeason;
 use App\Models\Athlete;
 use App\Models\Season;
 use App\Models\Sheet;
@@ -11,6 +12,7 @@ use App\Models\Squad;
 use App\Records\AthleteDay;
 use Augendo\Core\Day;
 use Carbon\Carbon;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -222,6 +224,39 @@ final class SeasonTest extends TestCase
         foreach (Season::query()->with('athlete')->get() as $season) {
             $this->getJson("/api/seasons/{$season->id}")->assertOk();
         }
+    }
+
+    #[Group('once')]
+    public function test_the_seasons_of_a_squad_are_kept_at_once_and_worked_out_by_the_worker(): void
+    {
+        $squad = Squad::query()->firstOrFail();
+        Queue::fake();
+        $before = Sheet::query()->count();
+        $made = $this->postJson(
+            "/api/squads/{$squad->id}/seasons",
+            ['goal_on' => $this->today->plus(28)->iso(), 'weekdays' => [1, 3, 5], 'minutes' => 75, 'rungs_up' => 1],
+        )->assertOk()->json('sheets');
+        $this->assertSame($before, Sheet::query()->count(), 'Nothing is worked out while the answer is waited for.');
+        Queue::assertPushed(WorkOutSeason::class, $made);
+        $this->getJson("/api/plan?squad={$squad->id}")->assertOk()->assertJsonPath('working_out', $made);
+        $waiting = Season::query()->where('waiting', true)->get()->keyBy('athlete_id');
+        [$one, $closed] = [$waiting[$this->steady()->id], $waiting[$this->athlete('Ravi')->id]];
+        $this->getJson("/api/seasons/{$one->id}")->assertOk();
+
+        $this->postJson("/api/seasons/{$closed->id}/close")->assertSuccessful();
+        app()->call([new WorkOutSeason($closed->id), 'handle']);
+        $this->assertSame([], $closed->refresh()->agreed, 'Closed meanwhile, it stays as it was.');
+
+        app()->call([new WorkOutSeason($one->id), 'handle']);
+        $kept = $one->refresh()->toArray();
+        $this->assertFalse($one->waiting);
+        $this->assertNotSame([], $one->agreed);
+        $this->assertTrue(Sheet::query()->where('season_id', $one->id)->exists());
+        app()->call([new WorkOutSeason($one->id), 'handle']);
+        $this->assertSame($kept, $one->refresh()->toArray(), 'Twice changes nothing.');
+        $this->getJson("/api/plan?squad={$squad->id}")->assertOk()->assertJsonPath('working_out', $made - 2);
+        $this->artisan('augendo:update')->assertSuccessful();
+        Queue::assertPushed(WorkOutSeason::class, 2 * $made - 2);
     }
 
     /** On a serving ladder, on no way back, and calm. */

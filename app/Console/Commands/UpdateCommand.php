@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Jobs\RefitSheets;
+use App\Jobs\WorkOutSeason;
 use App\Records\Copies;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -51,11 +52,14 @@ final class UpdateCommand extends Command
         return self::SUCCESS;
     }
 
-    /** Sheets that were waiting to be fitted when Augendo was last ended. */
+    /** Sheets that were waiting to be fitted, and seasons to be worked out, when Augendo was last ended. */
     private function goOnFitting(): void
     {
         foreach (DB::table('sheets')->where('stale', true)->where('state', 'planned')->distinct()->pluck('athlete_id') as $athleteId) {
             RefitSheets::dispatch($athleteId);
+        }
+        foreach (DB::table('seasons')->where('waiting', true)->where('state', 'open')->pluck('id') as $seasonId) {
+            WorkOutSeason::dispatch($seasonId);
         }
     }
 }

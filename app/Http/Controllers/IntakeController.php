@@ -40,6 +40,14 @@ final class IntakeController
     }
 
     #[Answers(IntakeView::class)]
+    public function confirmUsualWeek(Request $request, Athlete $athlete): JsonResponse
+    {
+        $this->desk->confirmUsualWeek($athlete, $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
     public function condition(ConditionRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
     {
         $log->setCondition($athlete, $request->validated(), $request->user());

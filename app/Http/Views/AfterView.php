@@ -69,6 +69,9 @@ final readonly class AfterView
         /** @var list<string> soreness reported while working that was more than anything said before that day */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $grew,
+        /** what was tapped although the work had to stop; null when nothing was */
+        #[OA\Property]
+        public ?string $after_stop,
         /** @var list<string> stops that were gone on from, with the reason */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $went_on,

@@ -27,6 +27,9 @@ final readonly class IntakeView
         public ?string $emergency_plan,
         #[OA\Property(ref: UsualWeekView::class, nullable: true)]
         public ?UsualWeekView $usual_week,
+        /** what counts until somebody says that a week far off the rest is right; null when nothing is asked */
+        #[OA\Property]
+        public ?string $usual_week_doubt,
         #[OA\Property]
         public ?string $usual_week_signed_by,
         #[OA\Property]

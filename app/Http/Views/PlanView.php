@@ -27,6 +27,9 @@ final readonly class PlanView
         /** @var list<SeasonRowView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SeasonRowView::class))]
         public array $seasons,
+        /** seasons kept for the whole squad whose weeks are still to be worked out */
+        #[OA\Property]
+        public int $working_out,
         /** @var list<AthleteCardView> athletes on a ladder without a season */
         #[OA\Property(type: 'array', items: new OA\Items(ref: AthleteCardView::class))]
         public array $without,

@@ -16,6 +16,27 @@ final class UsualWeek
 
     private const MONTH_DAYS = 28;
 
+    /** @return float|null units: the usual week as the record alone tells it; null while the record is shorter than a month */
+    public static function ofRecord(DailySeries $series, int $day): ?float
+    {
+        return $series->firstDay === null || $day - $series->firstDay < self::MONTH_DAYS ? null : self::read($series, $day);
+    }
+
+    /**
+     * What counts of a declared week that lies far off what else is known of the same measure, until somebody says that it is right: the
+     * smaller. Zero says nothing of a usual week: nobody declared that measure, or nothing of it is on the record.
+     *
+     * @param  float  $declared  units
+     * @param  list<float>  $others  units: what was declared before, what the record says
+     * @return float|null units; null when it is near the others, or there are none
+     */
+    public static function untilSure(float $declared, array $others): ?float
+    {
+        $known = array_values(array_filter($others, fn (float $week): bool => $week > 0.0));
+
+        return $declared > 0.0 && Marks::isFarOff($declared, $known) ? min([$declared, ...$known]) : null;
+    }
+
     /** @return float units of each declared day */
     public static function declaredDay(float $unitsAWeek): float
     {

@@ -46,6 +46,9 @@ export function AfterScreen() {
                     </div>
                     {after.data.conflicts.length > 0 && <div role="status" className="border-l-4 border-reduced pl-2"><h2 className="text-base">Two devices differ</h2>{after.data.conflicts.map((each) => <p key={each}>{each}</p>)}</div>}
                     {after.data.grew.length > 0 && <div className="border-l-4 border-stop pl-2"><h2 className="text-base">Soreness grew</h2>{after.data.grew.map((each) => <p key={each}>{each}. More than was said before that day.</p>)}</div>}
+                    {after.data.after_stop && (
+                        <p className="border-l-4 border-reduced pl-2">{after.data.after_stop}</p>
+                    )}
                     {after.data.went_on.length > 0 && <div className="border-l-4 border-reduced pl-2"><h2 className="text-base">Went on after a stop</h2>{after.data.went_on.map((each) => <p key={each}>{each}</p>)}</div>}
                     {(after.data.felt.length > 0 || after.data.set_length) && <div><h2 className="text-base">Effort and length</h2>{after.data.felt.map((each) => <p key={each}>{each}</p>)}{after.data.set_length && <p>{after.data.set_length}</p>}</div>}
                     {after.data.grouping && <div><h2 className="text-base">Where they landed</h2><div className="mt-1 grid gap-3 sm:grid-cols-[11rem_1fr]"><Pad points={after.data.grouping.points.map((point) => point.split(' ').map(Number) as [number, number])} mean={[after.data.grouping.across_m, after.data.grouping.along_m]} ellipses={after.data.grouping.ellipses} halfWidthM={null} /><p className="text-sm">{after.data.grouping.sentence}</p></div></div>}

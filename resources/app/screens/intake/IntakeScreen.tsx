@@ -54,6 +54,23 @@ export function IntakeScreen() {
                     {field('past_injuries', 'Past injuries', 2)}
                     <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">A usual week, arm units</span><input className="field" name="week_arm" inputMode="decimal" readOnly={!me.decides} defaultValue={kept.usual_week?.arm ?? ''} /></label><label className="grid gap-1"><span className="label">landing units</span><input className="field" name="week_landings" inputMode="decimal" readOnly={!me.decides} defaultValue={kept.usual_week?.landings ?? ''} /></label></div>
                     <p className="-mt-2 text-sm text-soft">A unit is one full-effort throw, serve or landing. It enters as four declared weeks at eight tenths, before the record begins.</p>
+                    {kept.usual_week_doubt && (
+                        <p className="flex flex-wrap items-center gap-2 border-l-4 border-tape pl-2">
+                            {kept.usual_week_doubt}
+                            {me.decides && (
+                                <button
+                                    type="button"
+                                    className="btn"
+                                    onClick={() =>
+                                        api<Intake>('POST', `/api/athletes/${athleteId}/intake/usual-week/confirm`)
+                                            .then((answer) => done(answer, 'Saved: it counts.'), setProblem)
+                                    }
+                                >
+                                    It is right
+                                </button>
+                            )}
+                        </p>
+                    )}
                     {signed('usual_week_signed_by', 'usual_week_on', 'The usual week is signed by')}
                     <h2 className="mt-3 text-base">Agreed</h2>
                     {signed('consent_record_by', 'consent_record_on', 'Keeping training and health records')}

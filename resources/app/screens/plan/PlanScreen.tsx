@@ -13,6 +13,9 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
 
+/** How often it is asked again while seasons are being worked out. */
+const WORKING_OUT_MS = 3_000;
+
 type Fixture = Plan['fixtures'][number];
 
 /** What is the same week after week, as one. */
@@ -33,7 +36,9 @@ export function PlanScreen() {
     const [open, setOpen] = useState<'session' | 'fixture' | 'squad' | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [link, setLink] = useState<{ token: Token; path: string; whom: string } | null>(null);
-    const query = useQuery({ queryKey: ['plan', squad], queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`) });
+    const query = useQuery({ queryKey: ['plan', squad], queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`),
+        refetchInterval: (query) => ((query.state.data?.working_out ?? 0) > 0 ? WORKING_OUT_MS : false),
+    });
     if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
     if (!query.data) return <main><Loading what="the plan" /></main>;
     const plan = query.data;
@@ -46,6 +51,12 @@ export function PlanScreen() {
                 <div className="grid content-start gap-8">
                     <section aria-label="Seasons">
                         <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
+                        {plan.working_out > 0 && (
+                            <p role="status" className="border-l-4 border-tape pl-2">
+                                {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being worked out.
+                                Until then {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the calendar.
+                            </p>
+                        )}
                         {plan.seasons.length === 0 && <p className="border-b border-line py-3 text-soft">Nobody has a season yet. Open one for an athlete below, or one like it for everybody.</p>}
                         {plan.seasons.map((season) => (
                             <Link key={season.id} to="/seasons/$seasonId" params={{ seasonId: season.id }} className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint">
@@ -130,7 +141,7 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
     const close = (): void => { setMade(null); setProblem(null); onClose(); };
     return (
         <Sheetlet open={open} onClose={close} title={`A season for ${plan.squad.name}`}>
-            {made ? <div className="grid gap-3"><p className="text-lg">{made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} planned, each from its athlete’s own record.</p>{made.left_out.length > 0 && <ul className="border-l-4 border-tape pl-3">{made.left_out.map((each) => <li key={each}>{each}.</li>)}</ul>}<button type="button" className="btn btn-main" onClick={close}>Done</button></div> : (
+            {made ? <div className="grid gap-3"><p className="text-lg">{made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} kept. The weeks are worked out one athlete after the other, each from their own record.</p>{made.left_out.length > 0 && <ul className="border-l-4 border-tape pl-3">{made.left_out.map((each) => <li key={each}>{each}.</li>)}</ul>}<button type="button" className="btn btn-main" onClick={close}>Done</button></div> : (
                 <form className="grid gap-3" onSubmit={(event) => {
                     event.preventDefault();
                     const form = Object.fromEntries(new FormData(event.currentTarget));
@@ -141,7 +152,7 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     <div className="grid gap-1"><span className="label">Training days</span><Weekdays value={weekdays} onChange={setWeekdays} /></div>
                     <label className="grid gap-1"><span className="label">Minutes, may be left open</span><input className="field" name="minutes" inputMode="numeric" /></label>
                     <Notice problem={problem} />
-                    <button className="btn btn-main" disabled={busy}>{busy ? 'Simulating every day…' : 'Plan it for everybody'}</button>
+                    <button className="btn btn-main" disabled={busy}>{busy ? 'Sending…' : 'Plan it for everybody'}</button>
                 </form>
             )}
         </Sheetlet>
