@@ -15,7 +15,18 @@ export default defineConfig({
     use: {
         baseURL: `http://localhost:${PORT}`,
         timezoneId: 'Europe/Lisbon',
-        launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: [
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+            ],
+        },
         viewport: { width: 1280, height: 800 },
         actionTimeout: 15_000,
         screenshot: 'only-on-failure',

@@ -6,7 +6,10 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The page changes with its template and with every build. */
-const page = createHash('sha1').update(readFileSync('resources/views/app.blade.php')).update(String(Date.now())).digest('hex');
+const page = createHash('sha1')
+    .update(readFileSync('resources/views/app.blade.php'))
+    .update(String(Date.now()))
+    .digest('hex');
 
 export default defineConfig({
     plugins: [

@@ -3,7 +3,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 
 const root = resolve(import.meta.dirname, '..');
-const files = (folder, ending) => readdirSync(join(root, folder), { recursive: true }).map(String).filter((file) => ending.test(file)).map((file) => join(folder, file));
+const files = (folder, ending) =>
+    readdirSync(join(root, folder), { recursive: true })
+        .map(String)
+        .filter((file) => ending.test(file))
+        .map((file) => join(folder, file));
 const broken = [];
 
 // A screen never imports another screen; what two screens share is a part.
@@ -11,7 +15,8 @@ for (const file of files('resources/app/screens', /\.tsx?$/)) {
     const own = file.split('/')[3];
     for (const [, path] of readFileSync(join(root, file), 'utf8').matchAll(/from '(\.[^']+)'/g)) {
         const target = relative(root, resolve(root, dirname(file), path));
-        if (target.startsWith('resources/app/screens/') && target.split('/')[3] !== own) broken.push(`${file} imports ${target}: move what both need to resources/app/parts`);
+        if (target.startsWith('resources/app/screens/') && target.split('/')[3] !== own)
+            broken.push(`${file} imports ${target}: move what both need to resources/app/parts`);
     }
 }
 // Parts know nothing of screens.
@@ -22,12 +27,14 @@ for (const file of files('resources/app/parts', /\.tsx?$/)) {
 for (const file of files('core/src', /\.php$/)) {
     const text = readFileSync(join(root, file), 'utf8');
     if (/\b(Illuminate|Laravel|Carbon|App)\\/.test(text)) broken.push(`${file} names the framework or the application`);
-    if (/\b(time|date|now|microtime|hrtime|rand|mt_rand|random_int)\(\s*\)|new \\?DateTime|PDO\b/.test(text)) broken.push(`${file} reads a clock, chance or a database: pass it in`);
+    if (/\b(time|date|now|microtime|hrtime|rand|mt_rand|random_int)\(\s*\)|new \\?DateTime|PDO\b/.test(text))
+        broken.push(`${file} reads a clock, chance or a database: pass it in`);
 }
 // Controllers hold no rule of the job: they neither loop over records nor name the engines.
 for (const file of files('app/Http/Controllers', /\.php$/)) {
     const text = readFileSync(join(root, file), 'utf8');
-    if (/Augendo\\Core\\(Load|Limits|Readiness|Gates|Planning|Mechanics|Returning)\\/.test(text)) broken.push(`${file} names an engine of the core: go through app/Records or app/Screens`);
+    if (/Augendo\\Core\\(Load|Limits|Readiness|Gates|Planning|Mechanics|Returning)\\/.test(text))
+        broken.push(`${file} names an engine of the core: go through app/Records or app/Screens`);
     if (/\b(foreach|for|while)\s*\(/.test(text)) broken.push(`${file} loops: a controller fetches, asks, answers`);
 }
 for (const each of broken) console.error(each);

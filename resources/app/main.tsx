@@ -9,20 +9,29 @@ import { startSending } from './offline/store';
 import { router } from './router';
 
 const queries = new QueryClient({
-    defaultOptions: { queries: { networkMode: 'always', staleTime: 5_000, retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400) } },
+    defaultOptions: {
+        queries: {
+            networkMode: 'always',
+            staleTime: 5_000,
+            retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400),
+        },
+    },
 });
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content;
 if (nonce) setNonce(nonce);
 startSending();
 // Opens the application where there is no connection. Not while developing: it would serve yesterday's build.
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js', { scope: '/' });
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+    void navigator.serviceWorker.register('/sw.js', { scope: '/' });
 
 const root = document.getElementById('root');
 if (root) {
     createRoot(root).render(
         <StrictMode>
-            <QueryClientProvider client={queries}><RouterProvider router={router} /></QueryClientProvider>
+            <QueryClientProvider client={queries}>
+                <RouterProvider router={router} />
+            </QueryClientProvider>
         </StrictMode>,
     );
 }

@@ -28,31 +28,73 @@ import { SheetScreen } from './screens/sheet/SheetScreen';
 import { SignIn, SignInScreen } from './screens/signin/SignIn';
 import { TodayScreen } from './screens/today/TodayScreen';
 
-const root = createRootRoute({ component: Outlet, notFoundComponent: () => <p className="p-6">There is nothing at this address. <a className="underline" href="/">Back to Today</a></p> });
+const root = createRootRoute({
+    component: Outlet,
+    notFoundComponent: () => (
+        <p className="p-6">
+            There is nothing at this address.{' '}
+            <a className="underline" href="/">
+                Back to Today
+            </a>
+        </p>
+    ),
+});
 // Behind a link alone: nobody signs in for these.
 const checkIn = createRoute({ getParentRoute: () => root, path: '/check-in', component: CheckInScreen });
 const join = createRoute({ getParentRoute: () => root, path: '/join', component: JoinScreen });
 
-const frame = createRoute({ getParentRoute: () => root, id: 'frame', component: () => <Frame SignIn={SignIn} SignInScreen={SignInScreen} /> });
+const frame = createRoute({
+    getParentRoute: () => root,
+    id: 'frame',
+    component: () => <Frame SignIn={SignIn} SignInScreen={SignInScreen} />,
+});
 const today = createRoute({ getParentRoute: () => frame, path: '/', component: TodayScreen });
 const rollCall = createRoute({ getParentRoute: () => frame, path: '/roll-call', component: RollCallScreen });
 const sheet = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId', component: SheetScreen });
-const courtside = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/courtside', component: CourtsideScreen });
+const courtside = createRoute({
+    getParentRoute: () => frame,
+    path: '/sheets/$sheetId/courtside',
+    component: CourtsideScreen,
+});
 const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
 const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
-const intake = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/intake', component: IntakeScreen });
+const intake = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/intake',
+    component: IntakeScreen,
+});
 const match = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/match', component: MatchScreen });
-const scores = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/scores', component: ScoresScreen });
-const helped = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/what-helped', component: HelpedScreen });
+const scores = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/scores',
+    component: ScoresScreen,
+});
+const helped = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/what-helped',
+    component: HelpedScreen,
+});
 const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
 const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
 const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
-const ladderEdit = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId/edit', component: LadderEditScreen });
+const ladderEdit = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/$ladderId/edit',
+    component: LadderEditScreen,
+});
 const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component: PlanScreen });
-const newSeason = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/season', component: NewSeasonScreen });
+const newSeason = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/season',
+    component: NewSeasonScreen,
+});
 const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
 const session = createRoute({ getParentRoute: () => frame, path: '/sessions/$sessionId', component: SessionScreen });
-const homework = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/homework', component: HomeworkScreen });
+const homework = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/homework',
+    component: HomeworkScreen,
+});
 const load = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/load', component: LoadScreen });
 const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
 const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
@@ -61,7 +103,40 @@ const limits = createRoute({ getParentRoute: () => frame, path: '/limits', compo
 const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
 const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
 
-export const router = createRouter({ routeTree: root.addChildren([checkIn, join, frame.addChildren([today, rollCall, sheet, courtside, after, athlete, match, intake, homework, load, helped, scores, gates, library, ladder, ladderEdit, plan, newSeason, season, session, returns, programmes, playReturn, limits, ruleSets, people])]) });
+export const router = createRouter({
+    routeTree: root.addChildren([
+        checkIn,
+        join,
+        frame.addChildren([
+            today,
+            rollCall,
+            sheet,
+            courtside,
+            after,
+            athlete,
+            match,
+            intake,
+            homework,
+            load,
+            helped,
+            scores,
+            gates,
+            library,
+            ladder,
+            ladderEdit,
+            plan,
+            newSeason,
+            season,
+            session,
+            returns,
+            programmes,
+            playReturn,
+            limits,
+            ruleSets,
+            people,
+        ]),
+    ]),
+});
 
 declare module '@tanstack/react-router' {
     interface Register {

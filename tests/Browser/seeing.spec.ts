@@ -217,18 +217,16 @@ test('a match is counted live, without a connection too, and kept once', async (
     // Declared for the squad, today: Plan asks whose is counted.
     await page.goto('/plan');
     await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
-    await page
-        .getByLabel('Day', { exact: true })
-        .fill(
-            await page.evaluate(
-                async () =>
-                    (
-                        (await (await fetch('/api/me', { headers: { Accept: 'application/json' } })).json()) as {
-                            today: string;
-                        }
-                    ).today,
-            ),
-        );
+    await page.getByLabel('Day', { exact: true }).fill(
+        await page.evaluate(
+            async () =>
+                (
+                    (await (await fetch('/api/me', { headers: { Accept: 'application/json' } })).json()) as {
+                        today: string;
+                    }
+                ).today,
+        ),
+    );
     await page.getByLabel('What it is called').fill('Harbour cup');
     await page.getByLabel('How many', { exact: true }).fill('2');
     await page.getByRole('button', { name: 'Keep it' }).click();

@@ -99,7 +99,12 @@ type Ways = {
 /** Asked before anybody is known to be here, or to find out who is. */
 const SPEAKS_FOR_NOBODY = ['/api/me', '/api/sign-in', '/api/sign-out', '/sanctum/csrf-cookie'];
 
-export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown, { linkToken, withinMs = PATIENCE_MS }: Ways = {}): Promise<T> {
+export async function api<T>(
+    method: 'GET' | 'POST' | 'PUT',
+    path: string,
+    body?: unknown,
+    { linkToken, withinMs = PATIENCE_MS }: Ways = {},
+): Promise<T> {
     let response: Response;
     let text: string;
     const speaksFor = linkToken === undefined && !SPEAKS_FOR_NOBODY.includes(path) ? personHere() : null;
@@ -118,15 +123,30 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?
         });
         text = await response.text();
     } catch {
-        throw new Problem(0, 'No connection', 'The server is out of reach. What you entered is kept on this device and sent when it is back.');
+        throw new Problem(
+            0,
+            'No connection',
+            'The server is out of reach. What you entered is kept on this device and sent when it is back.',
+        );
     }
     const answer: unknown = text === '' ? null : safeJson(text);
     if (response.ok) return answer as T;
-    const problem = (answer ?? {}) as { title?: string; detail?: string; code?: string; errors?: Record<string, string[]> };
+    const problem = (answer ?? {}) as {
+        title?: string;
+        detail?: string;
+        code?: string;
+        errors?: Record<string, string[]>;
+    };
     // Another person signed in on this device: this page speaks for nobody any more.
     if (problem.code === 'other_person') window.location.reload();
-    else if (response.status === 401 && path !== '/api/me' && path !== '/api/sign-out' && linkToken === undefined) signedOut.dispatchEvent(new Event('signed-out'));
-    throw new Problem(response.status, problem.title ?? 'This did not work', problem.detail ?? `The server answered ${response.status}.`, problem.errors);
+    else if (response.status === 401 && path !== '/api/me' && path !== '/api/sign-out' && linkToken === undefined)
+        signedOut.dispatchEvent(new Event('signed-out'));
+    throw new Problem(
+        response.status,
+        problem.title ?? 'This did not work',
+        problem.detail ?? `The server answered ${response.status}.`,
+        problem.errors,
+    );
 }
 
 function safeJson(text: string): unknown {

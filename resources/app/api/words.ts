@@ -1,15 +1,31 @@
 import type { Word } from './client';
 
 /** The words of the day as they stand on screen. */
-export const WORDS: Record<Word, string> = { full: 'Full', unknown: 'Not checked in', reduced: 'Reduced', none: 'None', refer: 'Refer' };
+export const WORDS: Record<Word, string> = {
+    full: 'Full',
+    unknown: 'Not checked in',
+    reduced: 'Reduced',
+    none: 'None',
+    refer: 'Refer',
+};
 
 export const KINDS: ReadonlyArray<readonly [kind: string, label: string]> = [
-    ['muscle', 'Muscle ache'], ['joint', 'Joint pain'], ['sharp', 'Sharp pain'], ['numb', 'Numb, tingling'],
-    ['swelling', 'Swelling'], ['locking', 'Locks, gives way'], ['skin', 'Skin, blister'], ['head', 'Head knock'],
+    ['muscle', 'Muscle ache'],
+    ['joint', 'Joint pain'],
+    ['sharp', 'Sharp pain'],
+    ['numb', 'Numb, tingling'],
+    ['swelling', 'Swelling'],
+    ['locking', 'Locks, gives way'],
+    ['skin', 'Skin, blister'],
+    ['head', 'Head knock'],
 ];
 
 export const MOMENTS: ReadonlyArray<readonly [moment: string, label: string]> = [
-    ['morning', 'Morning'], ['before', 'Before'], ['warmup', 'Warm-up'], ['during', 'Working'], ['after', 'After'],
+    ['morning', 'Morning'],
+    ['before', 'Before'],
+    ['warmup', 'Warm-up'],
+    ['during', 'Working'],
+    ['after', 'After'],
 ];
 
 const NUMBER = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });
@@ -18,7 +34,12 @@ export const n = (value: number): string => NUMBER.format(value);
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export function dayName(iso: string, long = false): string {
-    return new Intl.DateTimeFormat('en-GB', { weekday: long ? 'long' : 'short', day: 'numeric', month: long ? 'long' : 'short', timeZone: 'UTC' }).format(new Date(`${iso}T00:00:00Z`));
+    return new Intl.DateTimeFormat('en-GB', {
+        weekday: long ? 'long' : 'short',
+        day: 'numeric',
+        month: long ? 'long' : 'short',
+        timeZone: 'UTC',
+    }).format(new Date(`${iso}T00:00:00Z`));
 }
 
 /** Now, with the offset of this device, as the server keeps times. */

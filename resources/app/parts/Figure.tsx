@@ -11,8 +11,12 @@ const SHIN = 34;
 const HEAD = 9;
 
 /** From a joint along an angle: 0 hangs straight down, positive swings towards the target, to the right of the picture. */
-const along = ([x, y]: Point, degrees: number, length: number): Point => [x + length * Math.sin((degrees * Math.PI) / 180), y + length * Math.cos((degrees * Math.PI) / 180)];
-const line = (...points: Point[]): string => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+const along = ([x, y]: Point, degrees: number, length: number): Point => [
+    x + length * Math.sin((degrees * Math.PI) / 180),
+    y + length * Math.cos((degrees * Math.PI) / 180),
+];
+const line = (...points: Point[]): string =>
+    points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
 
 /** A key position drawn from its joint angles; the throwing arm is heavy, the far side light. A left-hander sees it from the other side. */
 export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: boolean }) {
@@ -34,27 +38,85 @@ export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: bool
     const ground = Math.max(foot[1], backFoot[1]) + pose.lift * 2 * HEAD + 3;
     const tool = pose.tool === 'racket' ? along(hand, fore, 26) : null;
     // Room above for whatever is highest: the head, a hand, or what the hand holds.
-    const reach = Math.ceil(Math.max(-head[1] + HEAD, -hand[1] + (pose.tool === 'racket' && hand[1] < shoulder[1] ? 50 : 14), -frontHand[1] + 4)) + 3;
+    const reach =
+        Math.ceil(
+            Math.max(
+                -head[1] + HEAD,
+                -hand[1] + (pose.tool === 'racket' && hand[1] < shoulder[1] ? 50 : 14),
+                -frontHand[1] + 4,
+            ),
+        ) + 3;
     return (
         <figure className="grid gap-1">
-            <svg viewBox={`-78 ${-reach} 156 ${Math.ceil(ground + 4 + reach)}`} className="block h-52 w-full" role="img" aria-label={`${pose.name}: ${pose.text}`}>
-                <g transform={mirrored ? 'scale(-1 1)' : undefined} fill="none" strokeLinecap="round" strokeLinejoin="round">
+            <svg
+                viewBox={`-78 ${-reach} 156 ${Math.ceil(ground + 4 + reach)}`}
+                className="block h-52 w-full"
+                role="img"
+                aria-label={`${pose.name}: ${pose.text}`}
+            >
+                <g
+                    transform={mirrored ? 'scale(-1 1)' : undefined}
+                    fill="none"
+                    strokeLinecap="round"
+                    strokeLinejoin="round"
+                >
                     <path d={`M-70 ${ground}H70`} stroke="var(--color-line)" strokeWidth="2" />
-                    <path d={line(shoulder, frontElbow, frontHand)} stroke="var(--color-soft)" strokeWidth="4" opacity="0.75" />
+                    <path
+                        d={line(shoulder, frontElbow, frontHand)}
+                        stroke="var(--color-soft)"
+                        strokeWidth="4"
+                        opacity="0.75"
+                    />
                     <path d={line(hip, backKnee, backFoot)} stroke="var(--color-soft)" strokeWidth="5" opacity="0.75" />
-                    <path d={line(backFoot, along(backFoot, 84, 9))} stroke="var(--color-soft)" strokeWidth="4" opacity="0.75" />
+                    <path
+                        d={line(backFoot, along(backFoot, 84, 9))}
+                        stroke="var(--color-soft)"
+                        strokeWidth="4"
+                        opacity="0.75"
+                    />
                     <path d={line(hip, shoulder)} stroke="var(--color-ink)" strokeWidth="8" />
                     <path d={line(hip, knee, foot)} stroke="var(--color-ink)" strokeWidth="5.5" />
                     <path d={line(foot, along(foot, 84, 10))} stroke="var(--color-ink)" strokeWidth="4.5" />
                     <circle cx={head[0]} cy={head[1]} r={HEAD} fill="var(--color-ink)" stroke="none" />
-                    {pose.tool === 'javelin' && <path d={line(along(hand, 98, 46), along(hand, -82, 46))} stroke="var(--color-stop)" strokeWidth="2" />}
-                    {tool && <><path d={line(hand, tool)} stroke="var(--color-stop)" strokeWidth="2.5" /><ellipse cx={along(hand, fore, 36)[0]} cy={along(hand, fore, 36)[1]} rx="8" ry="11" transform={`rotate(${-fore} ${along(hand, fore, 36)[0]} ${along(hand, fore, 36)[1]})`} stroke="var(--color-stop)" strokeWidth="2" /></>}
+                    {pose.tool === 'javelin' && (
+                        <path
+                            d={line(along(hand, 98, 46), along(hand, -82, 46))}
+                            stroke="var(--color-stop)"
+                            strokeWidth="2"
+                        />
+                    )}
+                    {tool && (
+                        <>
+                            <path d={line(hand, tool)} stroke="var(--color-stop)" strokeWidth="2.5" />
+                            <ellipse
+                                cx={along(hand, fore, 36)[0]}
+                                cy={along(hand, fore, 36)[1]}
+                                rx="8"
+                                ry="11"
+                                transform={`rotate(${-fore} ${along(hand, fore, 36)[0]} ${along(hand, fore, 36)[1]})`}
+                                stroke="var(--color-stop)"
+                                strokeWidth="2"
+                            />
+                        </>
+                    )}
                     <path d={line(shoulder, elbow, hand)} stroke="var(--color-ink)" strokeWidth="5.5" />
-                    {[shoulder, elbow, hip, knee].map(([x, y], i) => <circle key={i} cx={x} cy={y} r="2.6" fill="var(--color-tape)" stroke="none" />)}
-                    {pose.tool === 'ball' && <circle cx={along(hand, fore, 7)[0]} cy={along(hand, fore, 7)[1]} r="5.5" fill="var(--color-stop)" stroke="none" />}
+                    {[shoulder, elbow, hip, knee].map(([x, y], i) => (
+                        <circle key={i} cx={x} cy={y} r="2.6" fill="var(--color-tape)" stroke="none" />
+                    ))}
+                    {pose.tool === 'ball' && (
+                        <circle
+                            cx={along(hand, fore, 7)[0]}
+                            cy={along(hand, fore, 7)[1]}
+                            r="5.5"
+                            fill="var(--color-stop)"
+                            stroke="none"
+                        />
+                    )}
                 </g>
             </svg>
-            <figcaption className="text-sm"><span className="head">{pose.name}.</span> <span className="text-soft">{pose.text}.</span></figcaption>
+            <figcaption className="text-sm">
+                <span className="head">{pose.name}.</span> <span className="text-soft">{pose.text}.</span>
+            </figcaption>
         </figure>
     );
 }

@@ -22,10 +22,22 @@ export function useMe(): Me {
 }
 
 /** The frame around every screen: who is signed in, what is not sent yet, and the way back to Today. */
-export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>; SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }> }) {
+export function Frame({
+    SignIn,
+    SignInScreen,
+}: {
+    SignIn: ComponentType<{ onSignedIn: (me: Me) => void; again?: boolean }>;
+    SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }>;
+}) {
     const queries = useQueryClient();
     // Not asked anew when the window gets the focus: while it is asked, the form that somebody is filling in would be gone.
-    const me = useQuery({ queryKey: ['me'], queryFn: whoIsHere, retry: false, staleTime: Infinity, refetchOnWindowFocus: false });
+    const me = useQuery({
+        queryKey: ['me'],
+        queryFn: whoIsHere,
+        retry: false,
+        staleTime: Infinity,
+        refetchOnWindowFocus: false,
+    });
     const [ended, setEnded] = useState(false);
     const { locked, unlock } = useLock();
     const path = useLocation({ select: (location) => location.pathname });
@@ -50,19 +62,45 @@ export function Frame({ SignIn, SignInScreen }: { SignIn: ComponentType<{ onSign
         queries.setQueryData(['me'], who);
         setEnded(false);
         // What was asked while it was being sent may be answered without it: asked anew, the first answer too.
-        void flush().then(() => queries.cancelQueries()).then(() => queries.invalidateQueries());
+        void flush()
+            .then(() => queries.cancelQueries())
+            .then(() => queries.invalidateQueries());
     };
-    if (me.error instanceof Problem && me.error.status === 401) return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
-    if (!me.data) return me.error ? <div className="p-6"><Notice problem={me.error} /><button type="button" className="btn" onClick={() => void me.refetch()}>Try again</button></div> : null;
+    if (me.error instanceof Problem && me.error.status === 401)
+        return <SignInScreen onSignedIn={(who) => void signedIn(who)} />;
+    if (!me.data)
+        return me.error ? (
+            <div className="p-6">
+                <Notice problem={me.error} />
+                <button type="button" className="btn" onClick={() => void me.refetch()}>
+                    Try again
+                </button>
+            </div>
+        ) : null;
     const counting = path.endsWith('/courtside') || path.endsWith('/match');
-    if (locked && !counting) return <Locked name={me.data.name} onUnlock={unlock} onSignOut={() => void leave()} password={<SignIn onSignedIn={(who) => void signedIn(who)} />} />;
+    if (locked && !counting)
+        return (
+            <Locked
+                name={me.data.name}
+                onUnlock={unlock}
+                onSignOut={() => void leave()}
+                password={<SignIn onSignedIn={(who) => void signedIn(who)} />}
+            />
+        );
     return (
         <MeContext value={me.data}>
             {!counting && <TopBar me={me.data} />}
             {!counting && <Others />}
-            {!counting && me.data.code && <p role="status" className="border-b border-line bg-faint px-4 py-1.5 sm:px-6"><strong>This account is not confirmed yet.</strong> Meet the head coach and show the code under your name; until then it clears nobody.</p>}
+            {!counting && me.data.code && (
+                <p role="status" className="border-b border-line bg-faint px-4 py-1.5 sm:px-6">
+                    <strong>This account is not confirmed yet.</strong> Meet the head coach and show the code under your
+                    name; until then it clears nobody.
+                </p>
+            )}
             <Outlet />
-            <Sheetlet open={ended} title="Sign in again"><SignIn again onSignedIn={(who) => void signedIn(who)} /></Sheetlet>
+            <Sheetlet open={ended} title="Sign in again">
+                <SignIn again onSignedIn={(who) => void signedIn(who)} />
+            </Sheetlet>
         </MeContext>
     );
 }
@@ -76,22 +114,84 @@ async function leave(): Promise<void> {
 function Others() {
     const others = useOthers();
     return others.map(({ name, taps }) => (
-        <p key={name} role="status" className="flex flex-wrap items-center gap-x-3 border-b border-line bg-faint px-4 py-1.5 sm:px-6">
-            <span><strong>{name} has {taps} {taps === 1 ? 'tap' : 'taps'} not sent</strong> on this device. Until they come, their athletes get the dose of somebody not checked in.</span>
-            <button type="button" className="btn" onClick={() => void leave()}>Hand the device back to {name}</button>
+        <p
+            key={name}
+            role="status"
+            className="flex flex-wrap items-center gap-x-3 border-b border-line bg-faint px-4 py-1.5 sm:px-6"
+        >
+            <span>
+                <strong>
+                    {name} has {taps} {taps === 1 ? 'tap' : 'taps'} not sent
+                </strong>{' '}
+                on this device. Until they come, their athletes get the dose of somebody not checked in.
+            </span>
+            <button type="button" className="btn" onClick={() => void leave()}>
+                Hand the device back to {name}
+            </button>
         </p>
     ));
 }
 
 function TopBar({ me }: { me: Me }) {
     return (
-        <nav aria-label="Augendo" className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6">
-            <Link to="/" className="head text-xl">Augendo</Link>
-            {([['/', 'Today'], ['/roll-call', 'Roll call'], ['/plan', 'Plan'], ['/gates', 'Gates'], ['/returns', 'Returns'], ['/library', 'Library'], ['/limits', 'Limits'], ...(me.decides ? [['/people', 'People'] as const] : [])] as const).map(([to, label]) => <Link key={to} to={to} className="head" activeOptions={{ exact: to === '/' }} activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}>{label}</Link>)}
+        <nav
+            aria-label="Augendo"
+            className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6"
+        >
+            <Link to="/" className="head text-xl">
+                Augendo
+            </Link>
+            {(
+                [
+                    ['/', 'Today'],
+                    ['/roll-call', 'Roll call'],
+                    ['/plan', 'Plan'],
+                    ['/gates', 'Gates'],
+                    ['/returns', 'Returns'],
+                    ['/library', 'Library'],
+                    ['/limits', 'Limits'],
+                    ...(me.decides ? [['/people', 'People'] as const] : []),
+                ] as const
+            ).map(([to, label]) => (
+                <Link
+                    key={to}
+                    to={to}
+                    className="head"
+                    activeOptions={{ exact: to === '/' }}
+                    activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}
+                >
+                    {label}
+                </Link>
+            ))}
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens label="Who is signed in" content={<div className="grid gap-1"><p className="head">{me.name}</p><p className="text-soft">{me.role[0]?.toUpperCase()}{me.role.slice(1)}, {me.workspace}</p>{me.code && <p className="mt-2 border-l-4 border-tape pl-2">Not confirmed yet: show the head coach <strong className="text-xl tracking-widest">{me.code}</strong>, face to face. Until then this account clears nobody.</p>}<Places /><ChooseCode /><button type="button" className="btn mt-2" onClick={() => void leave()}>Sign out</button></div>}>{me.name}</Opens>
+            <Opens
+                label="Who is signed in"
+                content={
+                    <div className="grid gap-1">
+                        <p className="head">{me.name}</p>
+                        <p className="text-soft">
+                            {me.role[0]?.toUpperCase()}
+                            {me.role.slice(1)}, {me.workspace}
+                        </p>
+                        {me.code && (
+                            <p className="mt-2 border-l-4 border-tape pl-2">
+                                Not confirmed yet: show the head coach{' '}
+                                <strong className="text-xl tracking-widest">{me.code}</strong>, face to face. Until then
+                                this account clears nobody.
+                            </p>
+                        )}
+                        <Places />
+                        <ChooseCode />
+                        <button type="button" className="btn mt-2" onClick={() => void leave()}>
+                            Sign out
+                        </button>
+                    </div>
+                }
+            >
+                {me.name}
+            </Opens>
         </nav>
     );
 }
@@ -104,8 +204,29 @@ function Places() {
     return (
         <div className="mt-2 border-t border-line pt-2">
             <p className="label">Signed in</p>
-            <ul>{places.data.map((place) => <li key={place.id} className="text-sm">{place.browser}, {place.here ? 'here' : `last seen ${dayName(place.last_seen.slice(0, 10))} ${place.last_seen.slice(11, 16)}`}</li>)}</ul>
-            {places.data.length > 1 && <button type="button" className="btn mt-1" onClick={() => void api<Place[]>('POST', '/api/me/places/end-others').then((left) => queries.setQueryData(['places'], left))}>Sign out everywhere else</button>}
+            <ul>
+                {places.data.map((place) => (
+                    <li key={place.id} className="text-sm">
+                        {place.browser},{' '}
+                        {place.here
+                            ? 'here'
+                            : `last seen ${dayName(place.last_seen.slice(0, 10))} ${place.last_seen.slice(11, 16)}`}
+                    </li>
+                ))}
+            </ul>
+            {places.data.length > 1 && (
+                <button
+                    type="button"
+                    className="btn mt-1"
+                    onClick={() =>
+                        void api<Place[]>('POST', '/api/me/places/end-others').then((left) =>
+                            queries.setQueryData(['places'], left),
+                        )
+                    }
+                >
+                    Sign out everywhere else
+                </button>
+            )}
         </div>
     );
 }

@@ -18,7 +18,10 @@ export function GateTable({ criteria }: { criteria: Gate['criteria'] }) {
                     return (
                         <tr key={criterion.name} className="border-t border-line align-top first:border-0">
                             <th scope="row" className="whitespace-nowrap py-1 pr-3 text-left font-medium">
-                                <span className={`inline-flex items-center gap-1.5 ${colour}`}><Icon size={15} strokeWidth={2.6} aria-hidden /><span className="sr-only">{text}:</span></span>{' '}
+                                <span className={`inline-flex items-center gap-1.5 ${colour}`}>
+                                    <Icon size={15} strokeWidth={2.6} aria-hidden />
+                                    <span className="sr-only">{text}:</span>
+                                </span>{' '}
                                 {criterion.label}
                             </th>
                             <td className="py-1 text-soft">{criterion.evidence}</td>
@@ -34,8 +37,18 @@ export function GateTable({ criteria }: { criteria: Gate['criteria'] }) {
 export function GateHeadline({ gate, className = '' }: { gate: Gate; className?: string }) {
     return (
         <div className={className}>
-            <p className={`head ${gate.decision === 'advance' ? 'text-full' : gate.decision === 'step_back' || gate.decision === 'pause' ? 'text-stop' : ''}`}>{gate.headline}</p>
-            {gate.missing.length > 0 && <ul className="mt-1 list-disc pl-5">{gate.missing.map((each) => <li key={each}>{each[0]?.toUpperCase() + each.slice(1)}.</li>)}</ul>}
+            <p
+                className={`head ${gate.decision === 'advance' ? 'text-full' : gate.decision === 'step_back' || gate.decision === 'pause' ? 'text-stop' : ''}`}
+            >
+                {gate.headline}
+            </p>
+            {gate.missing.length > 0 && (
+                <ul className="mt-1 list-disc pl-5">
+                    {gate.missing.map((each) => (
+                        <li key={each}>{each[0]?.toUpperCase() + each.slice(1)}.</li>
+                    ))}
+                </ul>
+            )}
         </div>
     );
 }

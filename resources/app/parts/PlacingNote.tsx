@@ -5,7 +5,15 @@ import { api, type Placed, type Placing } from '../api/client';
 import { Notice } from './Notice';
 
 /** A newcomer’s place being looked for: ten judged repetitions a rung, upwards. The rule says where it goes on, the coach presses. */
-export function PlacingNote({ placing, athleteId, decides }: { placing: Placing; athleteId: string; decides: boolean }) {
+export function PlacingNote({
+    placing,
+    athleteId,
+    decides,
+}: {
+    placing: Placing;
+    athleteId: string;
+    decides: boolean;
+}) {
     const queries = useQueryClient();
     const navigate = useNavigate();
     const [problem, setProblem] = useState<unknown>(null);
@@ -17,9 +25,19 @@ export function PlacingNote({ placing, athleteId, decides }: { placing: Placing;
     };
     return (
         <div role="group" aria-label="Finding the rung" className="grid gap-2 border-l-4 border-tape pl-3">
-            <p><strong>Finding the rung.</strong> {placing.sentence}</p>
-            {decides && placing.next !== 'more' && <button type="button" className="btn btn-main justify-self-start" onClick={goOn}>{placing.next === 'look' ? `Look at “${placing.rung_name}” now` : `Start at “${placing.rung_name}”`}</button>}
-            {placing.next === 'more' && placing.sheet_id && <Link to="/sheets/$sheetId" params={{ sheetId: placing.sheet_id }} className="btn justify-self-start">Open the sheet of this look</Link>}
+            <p>
+                <strong>Finding the rung.</strong> {placing.sentence}
+            </p>
+            {decides && placing.next !== 'more' && (
+                <button type="button" className="btn btn-main justify-self-start" onClick={goOn}>
+                    {placing.next === 'look' ? `Look at “${placing.rung_name}” now` : `Start at “${placing.rung_name}”`}
+                </button>
+            )}
+            {placing.next === 'more' && placing.sheet_id && (
+                <Link to="/sheets/$sheetId" params={{ sheetId: placing.sheet_id }} className="btn justify-self-start">
+                    Open the sheet of this look
+                </Link>
+            )}
             <Notice problem={problem} />
         </div>
     );

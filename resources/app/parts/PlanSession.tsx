@@ -14,24 +14,135 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
     const [ladders, setLadders] = useState<string[]>([]);
     /** null: everything the rungs ask for is there. */
     const [objects, setObjects] = useState<string[] | null>(null);
-    const all = useQuery({ queryKey: ['ladders'], queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'), enabled: open, staleTime: Infinity });
-    const kit = useQuery({ queryKey: ['objects'], queryFn: () => api<{ id: string; name: string }[]>('GET', '/api/objects'), enabled: open, staleTime: Infinity });
-    const close = (): void => { setMade(null); setProblem(null); onClose(); };
+    const all = useQuery({
+        queryKey: ['ladders'],
+        queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'),
+        enabled: open,
+        staleTime: Infinity,
+    });
+    const kit = useQuery({
+        queryKey: ['objects'],
+        queryFn: () => api<{ id: string; name: string }[]>('GET', '/api/objects'),
+        enabled: open,
+        staleTime: Infinity,
+    });
+    const close = (): void => {
+        setMade(null);
+        setProblem(null);
+        onClose();
+    };
     return (
         <Sheetlet open={open} onClose={close} title={`Plan a session for ${squad.name}`}>
             {made !== null ? (
-                <div className="grid gap-3"><p className="text-lg">{made.sheets} {made.sheets === 1 ? 'sheet is' : 'sheets are'} fitted to the limits.</p>{made.left_out.length > 0 && <ul className="border-l-4 border-tape pl-3">{made.left_out.map((each) => <li key={each}>{each}.</li>)}</ul>}<button type="button" className="btn btn-main" onClick={close}>Done</button></div>
+                <div className="grid gap-3">
+                    <p className="text-lg">
+                        {made.sheets} {made.sheets === 1 ? 'sheet is' : 'sheets are'} fitted to the limits.
+                    </p>
+                    {made.left_out.length > 0 && (
+                        <ul className="border-l-4 border-tape pl-3">
+                            {made.left_out.map((each) => (
+                                <li key={each}>{each}.</li>
+                            ))}
+                        </ul>
+                    )}
+                    <button type="button" className="btn btn-main" onClick={close}>
+                        Done
+                    </button>
+                </div>
             ) : (
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    api<SessionMade>('POST', `/api/squads/${squad.id}/sessions`, { day: form.day, starts_at: form.starts_at, title: form.title, minutes: form.minutes ? Number(form.minutes) : null, ladders: ladders.length > 0 ? ladders : null, objects }).then((answer) => { setMade(answer); setProblem(null); void queries.invalidateQueries(); }, setProblem);
-                }}>
-                    <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required min={me.today} defaultValue={me.today} /></label><label className="grid gap-1"><span className="label">Starts at</span><input className="field" type="time" name="starts_at" required defaultValue="17:00" /></label></div>
-                    <label className="grid gap-1"><span className="label">What it is called</span><input className="field" name="title" required defaultValue="Evening session" /></label>
-                    <label className="grid gap-1"><span className="label">Minutes; left open, nothing is cut for time</span><input className="field w-28" name="minutes" inputMode="numeric" /></label>
-                    {(all.data?.length ?? 0) > 1 && <fieldset><legend className="label mb-1">Skills; none chosen: the one each worked on last. Two on one arm are counted together.</legend><div className="flex flex-wrap gap-1.5">{all.data?.map((each) => <Toggle key={each.id} on={ladders.includes(each.id)} onChange={(on) => setLadders(on ? [...ladders, each.id] : ladders.filter((id) => id !== each.id))}>{each.name}</Toggle>)}</div></fieldset>}
-                    <details open={objects !== null} onToggle={(event) => setObjects(event.currentTarget.open ? (objects ?? kit.data?.map((each) => each.id) ?? []) : null)}><summary className="opens">Not everything is at hand</summary><div className="mt-2 flex flex-wrap gap-1.5">{kit.data?.map((each) => <Toggle key={each.id} on={objects?.includes(each.id) ?? true} onChange={(on) => setObjects(on ? [...(objects ?? []), each.id] : (objects ?? []).filter((id) => id !== each.id))}>{each.name}</Toggle>)}</div></details>
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        api<SessionMade>('POST', `/api/squads/${squad.id}/sessions`, {
+                            day: form.day,
+                            starts_at: form.starts_at,
+                            title: form.title,
+                            minutes: form.minutes ? Number(form.minutes) : null,
+                            ladders: ladders.length > 0 ? ladders : null,
+                            objects,
+                        }).then((answer) => {
+                            setMade(answer);
+                            setProblem(null);
+                            void queries.invalidateQueries();
+                        }, setProblem);
+                    }}
+                >
+                    <div className="grid grid-cols-2 gap-2">
+                        <label className="grid gap-1">
+                            <span className="label">Day</span>
+                            <input
+                                className="field"
+                                type="date"
+                                name="day"
+                                required
+                                min={me.today}
+                                defaultValue={me.today}
+                            />
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">Starts at</span>
+                            <input className="field" type="time" name="starts_at" required defaultValue="17:00" />
+                        </label>
+                    </div>
+                    <label className="grid gap-1">
+                        <span className="label">What it is called</span>
+                        <input className="field" name="title" required defaultValue="Evening session" />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Minutes; left open, nothing is cut for time</span>
+                        <input className="field w-28" name="minutes" inputMode="numeric" />
+                    </label>
+                    {(all.data?.length ?? 0) > 1 && (
+                        <fieldset>
+                            <legend className="label mb-1">
+                                Skills; none chosen: the one each worked on last. Two on one arm are counted together.
+                            </legend>
+                            <div className="flex flex-wrap gap-1.5">
+                                {all.data?.map((each) => (
+                                    <Toggle
+                                        key={each.id}
+                                        on={ladders.includes(each.id)}
+                                        onChange={(on) =>
+                                            setLadders(
+                                                on ? [...ladders, each.id] : ladders.filter((id) => id !== each.id),
+                                            )
+                                        }
+                                    >
+                                        {each.name}
+                                    </Toggle>
+                                ))}
+                            </div>
+                        </fieldset>
+                    )}
+                    <details
+                        open={objects !== null}
+                        onToggle={(event) =>
+                            setObjects(
+                                event.currentTarget.open ? (objects ?? kit.data?.map((each) => each.id) ?? []) : null,
+                            )
+                        }
+                    >
+                        <summary className="opens">Not everything is at hand</summary>
+                        <div className="mt-2 flex flex-wrap gap-1.5">
+                            {kit.data?.map((each) => (
+                                <Toggle
+                                    key={each.id}
+                                    on={objects?.includes(each.id) ?? true}
+                                    onChange={(on) =>
+                                        setObjects(
+                                            on
+                                                ? [...(objects ?? []), each.id]
+                                                : (objects ?? []).filter((id) => id !== each.id),
+                                        )
+                                    }
+                                >
+                                    {each.name}
+                                </Toggle>
+                            ))}
+                        </div>
+                    </details>
                     <Notice problem={problem} />
                     <button className="btn btn-main">Make the sheets</button>
                 </form>
@@ -41,5 +152,9 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
 }
 
 function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
-    return <button type="button" aria-pressed={on} className={`btn ${on ? 'btn-main' : ''}`} onClick={() => onChange(!on)}>{children}</button>;
+    return (
+        <button type="button" aria-pressed={on} className={`btn ${on ? 'btn-main' : ''}`} onClick={() => onChange(!on)}>
+            {children}
+        </button>
+    );
 }

@@ -2,7 +2,12 @@
 export function StageMark({ stage, of }: { stage: number; of: number }) {
     return (
         <span className="mb-1 flex w-44 border-y border-ink/60" role="img" aria-label={`Stage ${stage} of ${of}`}>
-            {Array.from({ length: of }, (_, i) => <span key={i} className={`h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink ${i + 1 < stage ? 'bg-[#14201c]' : i + 1 === stage ? 'hatch bg-tape' : 'bg-tape'}`} />)}
+            {Array.from({ length: of }, (_, i) => (
+                <span
+                    key={i}
+                    className={`h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink ${i + 1 < stage ? 'bg-[#14201c]' : i + 1 === stage ? 'hatch bg-tape' : 'bg-tape'}`}
+                />
+            ))}
         </span>
     );
 }

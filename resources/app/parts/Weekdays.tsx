@@ -7,7 +7,17 @@ export function Weekdays({ value, onChange }: { value: number[]; onChange: (days
             {WEEKDAYS.map((name, i) => {
                 const day = i + 1;
                 const on = value.includes(day);
-                return <button key={name} type="button" aria-pressed={on} onClick={() => onChange(on ? value.filter((each) => each !== day) : [...value, day].sort())} className={`head min-h-10 px-2 not-first:border-l border-line ${on ? 'bg-ink text-chalk' : ''}`}>{name}</button>;
+                return (
+                    <button
+                        key={name}
+                        type="button"
+                        aria-pressed={on}
+                        onClick={() => onChange(on ? value.filter((each) => each !== day) : [...value, day].sort())}
+                        className={`head min-h-10 px-2 not-first:border-l border-line ${on ? 'bg-ink text-chalk' : ''}`}
+                    >
+                        {name}
+                    </button>
+                );
             })}
         </div>
     );

@@ -3,7 +3,11 @@ import type { Courtside } from '../api/client';
 type Bound = Courtside['bounds'][number];
 
 /** The bound that stops first, and how many more repetitions it holds once what was counted here is taken off. */
-export function tightest(bounds: Bound[], perRep: (limitId: string) => number, taken: (limitId: string) => number): { bound: Bound; taken: number; repsLeft: number } | null {
+export function tightest(
+    bounds: Bound[],
+    perRep: (limitId: string) => number,
+    taken: (limitId: string) => number,
+): { bound: Bound; taken: number; repsLeft: number } | null {
     let first: { bound: Bound; taken: number; repsLeft: number } | null = null;
     for (const bound of bounds) {
         const each = perRep(bound.limit_id);

@@ -8,10 +8,20 @@ export function useAwake(): void {
         const ask = (): void => {
             if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
             // Refused on a low battery: counting works all the same.
-            navigator.wakeLock.request('screen').then((got) => { if (gone) void got.release(); else lock = got; }, () => undefined);
+            navigator.wakeLock.request('screen').then(
+                (got) => {
+                    if (gone) void got.release();
+                    else lock = got;
+                },
+                () => undefined,
+            );
         };
         ask();
         document.addEventListener('visibilitychange', ask);
-        return () => { gone = true; document.removeEventListener('visibilitychange', ask); void lock?.release(); };
+        return () => {
+            gone = true;
+            document.removeEventListener('visibilitychange', ask);
+            void lock?.release();
+        };
     }, []);
 }

@@ -27,9 +27,26 @@ export function AthleteScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId' });
     const me = useMe();
     const [asking, setAsking] = useState(false);
-    const query = useQuery({ queryKey: ['athlete', athleteId], queryFn: () => api<Athlete>('GET', `/api/athletes/${athleteId}`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the athlete" /></main>;
+    const query = useQuery({
+        queryKey: ['athlete', athleteId],
+        queryFn: () => api<Athlete>('GET', `/api/athletes/${athleteId}`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the athlete" />
+            </main>
+        );
     const { athlete, ladders, referrals } = query.data;
     const next = query.data.sheets.find((sheet) => sheet.state !== 'finished' && sheet.held_on >= query.data.date);
     const waysBack = <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />;
@@ -37,54 +54,174 @@ export function AthleteScreen() {
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line py-3">
                 <div>
-                    <p className="label">{query.data.squad} · {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed · {query.data.school === 'strict' ? 'strict school: any joint pain stops that part' : 'graded school'}</p>
+                    <p className="label">
+                        {query.data.squad} · {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed ·{' '}
+                        {query.data.school === 'strict'
+                            ? 'strict school: any joint pain stops that part'
+                            : 'graded school'}
+                    </p>
                     <h1 className="text-2xl">{athlete.name}</h1>
-                    <p className="mt-0.5 flex flex-wrap items-center gap-x-2"><Opens label="Why this word?" className="" content={<WordReasons channels={query.data.channels} />}><WordMark word={query.data.word} /></Opens><span className="text-soft">{query.data.why}</span></p>
+                    <p className="mt-0.5 flex flex-wrap items-center gap-x-2">
+                        <Opens
+                            label="Why this word?"
+                            className=""
+                            content={<WordReasons channels={query.data.channels} />}
+                        >
+                            <WordMark word={query.data.word} />
+                        </Opens>
+                        <span className="text-soft">{query.data.why}</span>
+                    </p>
                 </div>
                 <span className="grow" />
-                <nav aria-label={`More of ${athlete.given_name}`} className="no-print flex flex-wrap items-center gap-x-4 gap-y-1">
-                    <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens head">Load</Link>
-                    {me.decides && ladders.length > 0 && <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="opens head">Plan a season</Link>}
-                    <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">Scores</Link>
-                    <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="opens head">What helped</Link>
-                    {ladders.length > 0 && <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="opens head">Homework</Link>}
-                    <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="opens head">Intake{query.data.growing_fast ? ', growing fast' : ''}</Link>
+                <nav
+                    aria-label={`More of ${athlete.given_name}`}
+                    className="no-print flex flex-wrap items-center gap-x-4 gap-y-1"
+                >
+                    <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens head">
+                        Load
+                    </Link>
+                    {me.decides && ladders.length > 0 && (
+                        <Link
+                            to="/athletes/$athleteId/season"
+                            params={{ athleteId: athlete.id }}
+                            className="opens head"
+                        >
+                            Plan a season
+                        </Link>
+                    )}
+                    <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
+                        Scores
+                    </Link>
+                    <Link
+                        to="/athletes/$athleteId/what-helped"
+                        params={{ athleteId: athlete.id }}
+                        className="opens head"
+                    >
+                        What helped
+                    </Link>
+                    {ladders.length > 0 && (
+                        <Link
+                            to="/athletes/$athleteId/homework"
+                            params={{ athleteId: athlete.id }}
+                            className="opens head"
+                        >
+                            Homework
+                        </Link>
+                    )}
+                    <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="opens head">
+                        Intake{query.data.growing_fast ? ', growing fast' : ''}
+                    </Link>
                 </nav>
-                <button type="button" className="btn" onClick={() => setAsking(true)}>Check in</button>
-                {next && <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">Session {dayName(next.held_on)}</Link>}
+                <button type="button" className="btn" onClick={() => setAsking(true)}>
+                    Check in
+                </button>
+                {next && (
+                    <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">
+                        Session {dayName(next.held_on)}
+                    </Link>
+                )}
             </header>
-            {query.data.missing_counts > 0 && <MissingCounts athleteId={athlete.id} name={athlete.given_name} count={query.data.missing_counts} decides={me.decides} />}
+            {query.data.missing_counts > 0 && (
+                <MissingCounts
+                    athleteId={athlete.id}
+                    name={athlete.given_name}
+                    count={query.data.missing_counts}
+                    decides={me.decides}
+                />
+            )}
             {referrals.length > 0 && (
-                <section aria-label="Open referral" className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]">
-                    <div><h2 className="text-base text-refer">Open referral</h2>{referrals.map((referral) => <p key={referral.report_at}>{dayName(referral.report_at.slice(0, 10))}: {referral.sentence}</p>)}
-                        <Opens label="The words to hand on to a clinician" className="btn mt-2 no-print" content={<HandOn athlete={athlete} referrals={referrals} />}>Words to hand on</Opens></div>
-                    {me.clears && <ClearanceForm athleteId={athlete.id} sites={[...new Set(referrals.map((referral) => referral.site))]} />}
+                <section
+                    aria-label="Open referral"
+                    className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]"
+                >
+                    <div>
+                        <h2 className="text-base text-refer">Open referral</h2>
+                        {referrals.map((referral) => (
+                            <p key={referral.report_at}>
+                                {dayName(referral.report_at.slice(0, 10))}: {referral.sentence}
+                            </p>
+                        ))}
+                        <Opens
+                            label="The words to hand on to a clinician"
+                            className="btn mt-2 no-print"
+                            content={<HandOn athlete={athlete} referrals={referrals} />}
+                        >
+                            Words to hand on
+                        </Opens>
+                    </div>
+                    {me.clears && (
+                        <ClearanceForm
+                            athleteId={athlete.id}
+                            sites={[...new Set(referrals.map((referral) => referral.site))]}
+                        />
+                    )}
                 </section>
             )}
             <div className="grid gap-x-12 gap-y-8 pt-4 lg:grid-cols-[25rem_1fr]">
                 <div className="grid content-start gap-8">
                     {query.data.returns.length > 0 && waysBack}
-                    {ladders.length === 0 ? <p className="text-soft">On no ladder yet.</p> : ladders.map((ladder) => <LadderColumn key={ladder.id} ladder={ladder} athleteId={athlete.id} decides={me.decides} waits={query.data.returns.some((each) => each.state === 'open')} />)}
+                    {ladders.length === 0 ? (
+                        <p className="text-soft">On no ladder yet.</p>
+                    ) : (
+                        ladders.map((ladder) => (
+                            <LadderColumn
+                                key={ladder.id}
+                                ladder={ladder}
+                                athleteId={athlete.id}
+                                decides={me.decides}
+                                waits={query.data.returns.some((each) => each.state === 'open')}
+                            />
+                        ))
+                    )}
                     {query.data.returns.length === 0 && waysBack}
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <section aria-label="Load by day">
-                        <div className="flex items-baseline justify-between"><h2 className="text-base">Ten weeks behind, one ahead</h2><Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens">All lanes, what if, and the next match</Link></div>
-                        <TimeAxis days={query.data.days} soreness={query.data.soreness} today={query.data.date} tapes={query.data.tapes} />
-                        <p className="label mt-1">Arm: last 7 days {n(query.data.statistics['acute'] ?? 0)} units, mean week of the month {n(query.data.statistics['chronic_week'] ?? 0)}. Weighted ratio {query.data.statistics['ratio_ewma'] == null ? 'not known' : query.data.statistics['ratio_ewma'].toFixed(2)}: shown beside the caps, it decides nothing.</p>
+                        <div className="flex items-baseline justify-between">
+                            <h2 className="text-base">Ten weeks behind, one ahead</h2>
+                            <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens">
+                                All lanes, what if, and the next match
+                            </Link>
+                        </div>
+                        <TimeAxis
+                            days={query.data.days}
+                            soreness={query.data.soreness}
+                            today={query.data.date}
+                            tapes={query.data.tapes}
+                        />
+                        <p className="label mt-1">
+                            Arm: last 7 days {n(query.data.statistics['acute'] ?? 0)} units, mean week of the month{' '}
+                            {n(query.data.statistics['chronic_week'] ?? 0)}. Weighted ratio{' '}
+                            {query.data.statistics['ratio_ewma'] == null
+                                ? 'not known'
+                                : query.data.statistics['ratio_ewma'].toFixed(2)}
+                            : shown beside the caps, it decides nothing.
+                        </p>
                     </section>
                     <section aria-label="Limits today">
                         <h2 className="text-base">Left on each limit today</h2>
-                        <div className="gap-x-8 md:columns-2">{query.data.tapes.slice(0, 8).map((tape) => <div key={tape.limit_id} className="break-inside-avoid"><TapeRow tape={tape} athleteId={athlete.id} /></div>)}</div>
+                        <div className="gap-x-8 md:columns-2">
+                            {query.data.tapes.slice(0, 8).map((tape) => (
+                                <div key={tape.limit_id} className="break-inside-avoid">
+                                    <TapeRow tape={tape} athleteId={athlete.id} />
+                                </div>
+                            ))}
+                        </div>
                     </section>
                     {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
-                    {ladders.filter((ladder) => ladder.progress.rows.length > 0).map((ladder) => (
-                        <section key={ladder.id} aria-label={`Checkpoints of ${ladder.name}`}>
-                            <h2 className="text-base">Checkpoints, first against latest <span className="label">{ladder.name}</span></h2>
-                            <Progress of={ladder.progress} />
-                            {ladder.set_length && <p className="mt-2 border-l-4 border-tape pl-2">{ladder.set_length}</p>}
-                        </section>
-                    ))}
+                    {ladders
+                        .filter((ladder) => ladder.progress.rows.length > 0)
+                        .map((ladder) => (
+                            <section key={ladder.id} aria-label={`Checkpoints of ${ladder.name}`}>
+                                <h2 className="text-base">
+                                    Checkpoints, first against latest <span className="label">{ladder.name}</span>
+                                </h2>
+                                <Progress of={ladder.progress} />
+                                {ladder.set_length && (
+                                    <p className="mt-2 border-l-4 border-tape pl-2">{ladder.set_length}</p>
+                                )}
+                            </section>
+                        ))}
                     <section aria-label="Soreness">
                         <h2 className="text-base">Soreness lately</h2>
                         <SorenessTrends reports={query.data.soreness} today={query.data.date} />
@@ -93,12 +230,46 @@ export function AthleteScreen() {
                     {query.data.decisions.length > 0 && (
                         <section aria-label="Decisions">
                             <h2 className="text-base">Decisions</h2>
-                            <ul>{query.data.decisions.map((decision) => (
-                                <li key={decision.id} className="border-t border-line py-1"><span className="label mr-3">{dayName(decision.day)}</span><Opens label={`${decision.sentence}: the evidence`} content={<><p className="head">{decision.sentence}</p>{decision.reason && <p className="my-1">“{decision.reason}”</p>}<ul className="list-disc pl-5 text-sm">{decision.evidence.map((each) => <li key={each}>{each}</li>)}</ul></>}>{decision.sentence}</Opens> <span className="text-soft">{decision.by}, {decision.ladder_name}</span></li>
-                            ))}</ul>
+                            <ul>
+                                {query.data.decisions.map((decision) => (
+                                    <li key={decision.id} className="border-t border-line py-1">
+                                        <span className="label mr-3">{dayName(decision.day)}</span>
+                                        <Opens
+                                            label={`${decision.sentence}: the evidence`}
+                                            content={
+                                                <>
+                                                    <p className="head">{decision.sentence}</p>
+                                                    {decision.reason && <p className="my-1">“{decision.reason}”</p>}
+                                                    <ul className="list-disc pl-5 text-sm">
+                                                        {decision.evidence.map((each) => (
+                                                            <li key={each}>{each}</li>
+                                                        ))}
+                                                    </ul>
+                                                </>
+                                            }
+                                        >
+                                            {decision.sentence}
+                                        </Opens>{' '}
+                                        <span className="text-soft">
+                                            {decision.by}, {decision.ladder_name}
+                                        </span>
+                                    </li>
+                                ))}
+                            </ul>
                         </section>
                     )}
-                    {query.data.clearances.length > 0 && <section aria-label="Clearances"><h2 className="text-base">Clearances on file</h2><ul>{query.data.clearances.map((each) => <li key={each.at} className="border-t border-line py-1">{each.sentence}</li>)}</ul></section>}
+                    {query.data.clearances.length > 0 && (
+                        <section aria-label="Clearances">
+                            <h2 className="text-base">Clearances on file</h2>
+                            <ul>
+                                {query.data.clearances.map((each) => (
+                                    <li key={each.at} className="border-t border-line py-1">
+                                        {each.sentence}
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
+                    )}
                 </div>
             </div>
             {asking && <CheckIn athlete={athlete} onClose={() => setAsking(false)} />}
@@ -107,48 +278,135 @@ export function AthleteScreen() {
 }
 
 function SorenessList({ reports }: { reports: Athlete['soreness'] }) {
-    const sore = reports.filter((report) => report.site !== 'none').slice(-6).reverse();
+    const sore = reports
+        .filter((report) => report.site !== 'none')
+        .slice(-6)
+        .reverse();
     const last = reports.at(-1);
-    if (!last) return <p className="text-soft">Nobody has reported anything in ten weeks. Not known is not safe: ask.</p>;
+    if (!last)
+        return <p className="text-soft">Nobody has reported anything in ten weeks. Not known is not safe: ask.</p>;
     return (
         <>
-            <p className="text-soft">{reports.length} reports in ten weeks, the last {dayName(last.day)}.</p>
-            <ul>{sore.map((report, i) => <li key={i} className="flex gap-3 border-t border-line py-1"><span className="label w-20 shrink-0">{dayName(report.day)}</span><span className="grow">{report.side ? `${report.side} ` : ''}{report.site_name}, {report.kind} {report.score}, {report.moment}</span><WordMark word={report.word} size={13} /></li>)}</ul>
+            <p className="text-soft">
+                {reports.length} reports in ten weeks, the last {dayName(last.day)}.
+            </p>
+            <ul>
+                {sore.map((report, i) => (
+                    <li key={i} className="flex gap-3 border-t border-line py-1">
+                        <span className="label w-20 shrink-0">{dayName(report.day)}</span>
+                        <span className="grow">
+                            {report.side ? `${report.side} ` : ''}
+                            {report.site_name}, {report.kind} {report.score}, {report.moment}
+                        </span>
+                        <WordMark word={report.word} size={13} />
+                    </li>
+                ))}
+            </ul>
         </>
     );
 }
 
-function LadderColumn({ ladder, athleteId, decides, waits }: { ladder: Ladder; athleteId: string; decides: boolean; waits: boolean }) {
+function LadderColumn({
+    ladder,
+    athleteId,
+    decides,
+    waits,
+}: {
+    ladder: Ladder;
+    athleteId: string;
+    decides: boolean;
+    waits: boolean;
+}) {
     return (
         <section aria-label={ladder.name}>
             <h2 className="text-lg">{ladder.name}</h2>
             <ol className="mt-2 flex flex-col-reverse border-x-2 border-ink">
                 {ladder.rungs.map((rung) => (
-                    <li key={rung.id} aria-current={rung.state === 'current' ? 'step' : undefined} className={rung.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-4 py-2' : `border-t px-3 py-1 ${rung.state === 'held' ? 'border-ink' : 'border-line text-soft'}`}>
-                        <p className="flex items-baseline justify-between gap-3"><span className={rung.state === 'ahead' ? '' : 'head'}>{rung.name}</span><span className="label whitespace-nowrap">{rung.state === 'held' ? 'held' : ''}{rung.observed > 0 ? ` ${rung.good} of ${rung.observed} good` : ''}</span></p>
+                    <li
+                        key={rung.id}
+                        aria-current={rung.state === 'current' ? 'step' : undefined}
+                        className={
+                            rung.state === 'current'
+                                ? '-mx-2 border-y-[3px] border-ink bg-page px-4 py-2'
+                                : `border-t px-3 py-1 ${rung.state === 'held' ? 'border-ink' : 'border-line text-soft'}`
+                        }
+                    >
+                        <p className="flex items-baseline justify-between gap-3">
+                            <span className={rung.state === 'ahead' ? '' : 'head'}>{rung.name}</span>
+                            <span className="label whitespace-nowrap">
+                                {rung.state === 'held' ? 'held' : ''}
+                                {rung.observed > 0 ? ` ${rung.good} of ${rung.observed} good` : ''}
+                            </span>
+                        </p>
                         {rung.state === 'current' && (
                             <div className="mt-1 grid gap-2">
-                                <p className="text-sm text-soft">{rung.goal}{rung.entered_on ? `; here since ${dayName(rung.entered_on)}` : ''}.</p>
-                                <div className="flex items-center gap-3"><Strip marks={ladder.gate.strip} height={20} /><span className="label">last ten judged</span></div>
-                                {ladder.placing && <PlacingNote placing={ladder.placing} athleteId={athleteId} decides={decides} />}
-                                {ladder.placing ? null : waits ? <p className="border-l-4 border-tape pl-2">Waits while the way back is under way; nothing moves here until then.</p> : <>
-                                <GateHeadline gate={ladder.gate} />
-                                {ladder.agreement && <p className="text-sm">{ladder.agreement}</p>}
-                                <details><summary className="opens">Evidence, criterion by criterion</summary><div className="mt-1 text-sm"><p className="text-soft">The gate asks: {ladder.gate_asks}</p><GateTable criteria={ladder.gate.criteria} /></div></details>
-                                {decides && <DecisionForm athleteId={athleteId} ladder={ladder.id} rung={ladder.current} gate={ladder.gate} hasNext={ladder.next !== null} hasPrevious={ladder.previous !== null} />}
-                                </>}
+                                <p className="text-sm text-soft">
+                                    {rung.goal}
+                                    {rung.entered_on ? `; here since ${dayName(rung.entered_on)}` : ''}.
+                                </p>
+                                <div className="flex items-center gap-3">
+                                    <Strip marks={ladder.gate.strip} height={20} />
+                                    <span className="label">last ten judged</span>
+                                </div>
+                                {ladder.placing && (
+                                    <PlacingNote placing={ladder.placing} athleteId={athleteId} decides={decides} />
+                                )}
+                                {ladder.placing ? null : waits ? (
+                                    <p className="border-l-4 border-tape pl-2">
+                                        Waits while the way back is under way; nothing moves here until then.
+                                    </p>
+                                ) : (
+                                    <>
+                                        <GateHeadline gate={ladder.gate} />
+                                        {ladder.agreement && <p className="text-sm">{ladder.agreement}</p>}
+                                        <details>
+                                            <summary className="opens">Evidence, criterion by criterion</summary>
+                                            <div className="mt-1 text-sm">
+                                                <p className="text-soft">The gate asks: {ladder.gate_asks}</p>
+                                                <GateTable criteria={ladder.gate.criteria} />
+                                            </div>
+                                        </details>
+                                        {decides && (
+                                            <DecisionForm
+                                                athleteId={athleteId}
+                                                ladder={ladder.id}
+                                                rung={ladder.current}
+                                                gate={ladder.gate}
+                                                hasNext={ladder.next !== null}
+                                                hasPrevious={ladder.previous !== null}
+                                            />
+                                        )}
+                                    </>
+                                )}
                             </div>
                         )}
                     </li>
                 ))}
             </ol>
-            {ladder.match_ready && !waits && <MatchReady of={ladder.match_ready} athleteId={athleteId} ladder={ladder} decides={decides} />}
+            {ladder.match_ready && !waits && (
+                <MatchReady of={ladder.match_ready} athleteId={athleteId} ladder={ladder} decides={decides} />
+            )}
         </section>
     );
 }
 
 /** What a coach can hand on, in plain words and without a diagnosis. */
 function HandOn({ athlete, referrals }: { athlete: Athlete['athlete']; referrals: Athlete['referrals'] }) {
-    const words = [`${athlete.name}, ${athlete.age ?? 'age not known'}, ${athlete.throwing_side}-handed.`, 'Reported in training:', ...referrals.map((referral) => `– ${dayName(referral.report_at.slice(0, 10))}: ${referral.side ?? ''} ${referral.site.replace('_', ' ')}, ${referral.kind}, ${referral.score} of 10.`), 'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin again, for which part of the body, and how far; with your name, role and the date. The coach records it as you write it.'].join('\n');
-    return <div className="grid gap-2"><p className="whitespace-pre-line">{words}</p><button type="button" className="btn" onClick={() => void navigator.clipboard?.writeText(words)}>Copy</button></div>;
+    const words = [
+        `${athlete.name}, ${athlete.age ?? 'age not known'}, ${athlete.throwing_side}-handed.`,
+        'Reported in training:',
+        ...referrals.map(
+            (referral) =>
+                `– ${dayName(referral.report_at.slice(0, 10))}: ${referral.side ?? ''} ${referral.site.replace('_', ' ')}, ${referral.kind}, ${referral.score} of 10.`,
+        ),
+        'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin again, for which part of the body, and how far; with your name, role and the date. The coach records it as you write it.',
+    ].join('\n');
+    return (
+        <div className="grid gap-2">
+            <p className="whitespace-pre-line">{words}</p>
+            <button type="button" className="btn" onClick={() => void navigator.clipboard?.writeText(words)}>
+                Copy
+            </button>
+        </div>
+    );
 }

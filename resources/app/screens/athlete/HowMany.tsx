@@ -21,58 +21,283 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
     const [reps, setReps] = useState(WANTED_REPS);
     const [logging, setLogging] = useState(false);
     const [problem, setProblem] = useState<unknown>(null);
-    const grid = useQuery({ queryKey: ['headroom', athleteId, skill, reps], queryFn: () => api<HeadroomGrid>('GET', `/api/athletes/${athleteId}/headroom?skill=${encodeURIComponent(skill)}&reps=${reps}`), placeholderData: (before) => before });
+    const grid = useQuery({
+        queryKey: ['headroom', athleteId, skill, reps],
+        queryFn: () =>
+            api<HeadroomGrid>(
+                'GET',
+                `/api/athletes/${athleteId}/headroom?skill=${encodeURIComponent(skill)}&reps=${reps}`,
+            ),
+        placeholderData: (before) => before,
+    });
     const logs = me.role !== 'clinician';
-    const takeBack = (id: string): void => { api('POST', `/api/athletes/${athleteId}/logged-work/${id}/take-back`).then(() => queries.invalidateQueries(), setProblem); };
+    const takeBack = (id: string): void => {
+        api('POST', `/api/athletes/${athleteId}/logged-work/${id}/take-back`).then(
+            () => queries.invalidateQueries(),
+            setProblem,
+        );
+    };
     return (
         <section aria-label="How many left">
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
                 <h2 className="text-base">How many are left today</h2>
-                {grid.data && <select aria-label="Skill" className="w-40 border-b border-soft bg-transparent py-1" value={skill} onChange={(event) => setSkill(event.target.value)}>{grid.data.skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>}
-                <span className="inline-flex items-center gap-2"><span className="label">wanted</span><Stepper label="wanted repetitions" value={reps} shown={`${reps} reps`} step={5} least={5} most={200} onChange={setReps} /></span>
+                {grid.data && (
+                    <select
+                        aria-label="Skill"
+                        className="w-40 border-b border-soft bg-transparent py-1"
+                        value={skill}
+                        onChange={(event) => setSkill(event.target.value)}
+                    >
+                        {grid.data.skills.map((each) => (
+                            <option key={each.id} value={each.id}>
+                                {each.name}
+                            </option>
+                        ))}
+                    </select>
+                )}
+                <span className="inline-flex items-center gap-2">
+                    <span className="label">wanted</span>
+                    <Stepper
+                        label="wanted repetitions"
+                        value={reps}
+                        shown={`${reps} reps`}
+                        step={5}
+                        least={5}
+                        most={200}
+                        onChange={setReps}
+                    />
+                </span>
                 <span className="grow" />
-                {me.records && <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">Count a match</Link>}
-                {logs && <button type="button" className="btn no-print" onClick={() => setLogging(true)}>Log other work</button>}
+                {me.records && (
+                    <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">
+                        Count a match
+                    </Link>
+                )}
+                {logs && (
+                    <button type="button" className="btn no-print" onClick={() => setLogging(true)}>
+                        Log other work
+                    </button>
+                )}
             </div>
             <Notice problem={grid.error ?? problem} />
             {grid.data && (
                 <div className="overflow-x-auto">
                     <table className="w-full border-t border-ink text-right">
-                        <caption className="sr-only">Repetitions left by effort{(grid.data.rows[0]?.cells.length ?? 0) > 1 ? ' and distance' : ''}</caption>
-                        <thead><tr className="label"><th className="py-1 text-left">Effort</th>{grid.data.rows[0]?.cells.map((cell) => <th key={cell.distance_m ?? 'any'} className="pl-2">{cell.distance_m === null ? 'Left' : `${n(cell.distance_m)} m`}</th>)}</tr></thead>
-                        <tbody>{grid.data.rows.map((row) => (
-                            <tr key={row.effort} className="border-t border-line"><th scope="row" className="figure py-1 text-left">{percent(row.effort)}</th>{row.cells.map((cell) => {
-                                const short = cell.reps !== null && cell.reps < reps;
-                                return <td key={cell.distance_m ?? 'any'} className="pl-2"><Opens label={`${percent(row.effort)}${cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`}: ${cell.reps ?? 'no limit binds'}. Which limit?`} className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4" content={<p>{cell.reps === null ? 'No limit binds.' : <><strong>{cell.reps} left.</strong> {cell.binding.join(' and ')} {cell.binding.length === 1 ? 'binds' : 'bind'}. {short ? (cell.fits_on === null ? `${reps} fit on none of the next five weeks’ days.` : `${reps} fit first on ${dayName(cell.fits_on, true)}.`) : `${reps} fit today.`}</>}</p>}>
-                                    <span className={cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''}>{cell.reps === null || cell.reps > AMPLE_REPS ? 'ample' : cell.reps}</span></Opens>{short && cell.fits_on !== null && <span className="block text-sm text-soft">{dayName(cell.fits_on)}</span>}</td>;
-                            })}</tr>
-                        ))}</tbody>
+                        <caption className="sr-only">
+                            Repetitions left by effort
+                            {(grid.data.rows[0]?.cells.length ?? 0) > 1 ? ' and distance' : ''}
+                        </caption>
+                        <thead>
+                            <tr className="label">
+                                <th className="py-1 text-left">Effort</th>
+                                {grid.data.rows[0]?.cells.map((cell) => (
+                                    <th key={cell.distance_m ?? 'any'} className="pl-2">
+                                        {cell.distance_m === null ? 'Left' : `${n(cell.distance_m)} m`}
+                                    </th>
+                                ))}
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {grid.data.rows.map((row) => (
+                                <tr key={row.effort} className="border-t border-line">
+                                    <th scope="row" className="figure py-1 text-left">
+                                        {percent(row.effort)}
+                                    </th>
+                                    {row.cells.map((cell) => {
+                                        const short = cell.reps !== null && cell.reps < reps;
+                                        return (
+                                            <td key={cell.distance_m ?? 'any'} className="pl-2">
+                                                <Opens
+                                                    label={`${percent(row.effort)}${cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
+                                                    className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
+                                                    content={
+                                                        <p>
+                                                            {cell.reps === null ? (
+                                                                'No limit binds.'
+                                                            ) : (
+                                                                <>
+                                                                    <strong>{cell.reps} left.</strong>{' '}
+                                                                    {cell.binding.join(' and ')}{' '}
+                                                                    {cell.binding.length === 1 ? 'binds' : 'bind'}.{' '}
+                                                                    {short
+                                                                        ? cell.fits_on === null
+                                                                            ? `${reps} fit on none of the next five weeks’ days.`
+                                                                            : `${reps} fit first on ${dayName(cell.fits_on, true)}.`
+                                                                        : `${reps} fit today.`}
+                                                                </>
+                                                            )}
+                                                        </p>
+                                                    }
+                                                >
+                                                    <span
+                                                        className={
+                                                            cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''
+                                                        }
+                                                    >
+                                                        {cell.reps === null || cell.reps > AMPLE_REPS
+                                                            ? 'ample'
+                                                            : cell.reps}
+                                                    </span>
+                                                </Opens>
+                                                {short && cell.fits_on !== null && (
+                                                    <span className="block text-sm text-soft">
+                                                        {dayName(cell.fits_on)}
+                                                    </span>
+                                                )}
+                                            </td>
+                                        );
+                                    })}
+                                </tr>
+                            ))}
+                        </tbody>
                     </table>
                 </div>
             )}
-            {grid.data && grid.data.logged.length > 0 && <ul className="mt-2">{grid.data.logged.map((each) => <li key={each.id} className="flex items-center gap-3 border-t border-line"><span className="label w-20 shrink-0">{dayName(each.day)}</span><span className="grow">{each.sentence} <span className="text-soft">arm {n(each.arm)}, landings {n(each.landings)}</span></span>{logs && <button type="button" className="btn btn-quiet no-print" onClick={() => takeBack(each.id)}>Take back</button>}</li>)}</ul>}
-            {grid.data && <LogWork open={logging} onClose={() => setLogging(false)} athleteId={athleteId} skills={grid.data.skills} skill={skill} today={today} />}
+            {grid.data && grid.data.logged.length > 0 && (
+                <ul className="mt-2">
+                    {grid.data.logged.map((each) => (
+                        <li key={each.id} className="flex items-center gap-3 border-t border-line">
+                            <span className="label w-20 shrink-0">{dayName(each.day)}</span>
+                            <span className="grow">
+                                {each.sentence}{' '}
+                                <span className="text-soft">
+                                    arm {n(each.arm)}, landings {n(each.landings)}
+                                </span>
+                            </span>
+                            {logs && (
+                                <button
+                                    type="button"
+                                    className="btn btn-quiet no-print"
+                                    onClick={() => takeBack(each.id)}
+                                >
+                                    Take back
+                                </button>
+                            )}
+                        </li>
+                    ))}
+                </ul>
+            )}
+            {grid.data && (
+                <LogWork
+                    open={logging}
+                    onClose={() => setLogging(false)}
+                    athleteId={athleteId}
+                    skills={grid.data.skills}
+                    skill={skill}
+                    today={today}
+                />
+            )}
         </section>
     );
 }
 
-function LogWork({ open, onClose, athleteId, skills, skill, today }: { open: boolean; onClose: () => void; athleteId: string; skills: HeadroomGrid['skills']; skill: string; today: string }) {
+function LogWork({
+    open,
+    onClose,
+    athleteId,
+    skills,
+    skill,
+    today,
+}: {
+    open: boolean;
+    onClose: () => void;
+    athleteId: string;
+    skills: HeadroomGrid['skills'];
+    skill: string;
+    today: string;
+}) {
     const queries = useQueryClient();
     const [felt, setFelt] = useState<string | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
     return (
         <Sheetlet open={open} onClose={onClose} title="Work that nobody planned is load, too">
-            <form className="grid gap-3" onSubmit={(event) => {
-                event.preventDefault();
-                const form = Object.fromEntries(new FormData(event.currentTarget));
-                api('POST', `/api/athletes/${athleteId}/logged-work`, { id: id.current, day: form.day, source: form.source, skill: form.skill, reps: Number(form.reps), felt, distance_m: form.distance_m ? Number(form.distance_m) : null, side: form.side })
-                    .then(() => { id.current = newId(); setFelt(null); setProblem(null); onClose(); return queries.invalidateQueries(); }, setProblem);
-            }}>
-                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Where</span><select className="field" name="source"><option value="home">at home</option><option value="match">in a match</option><option value="other club">at another club</option></select></label><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required max={today} defaultValue={today} /></label></div>
-                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">What</span><select className="field" name="skill" defaultValue={skill}>{skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select></label><label className="grid gap-1"><span className="label">How many</span><input className="field" name="reps" inputMode="numeric" required /></label></div>
-                <fieldset><legend className="label mb-1">How hard? Left open, it counts as full.</legend><div className="grid grid-cols-3 gap-1.5">{[['easy', 'Easy'], ['middling', 'Middling'], ['hard', 'Hard']].map(([value, label]) => <button key={value} type="button" aria-pressed={felt === value} className={`btn thumb ${felt === value ? 'btn-main' : ''}`} onClick={() => setFelt(felt === value ? null : value ?? null)}>{label}</button>)}</div></fieldset>
-                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Distance, m, may be left open</span><input className="field" name="distance_m" inputMode="decimal" /></label><label className="grid gap-1"><span className="label">Side</span><select className="field" name="side"><option value="dominant">throwing side</option><option value="other">other side</option></select></label></div>
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    api('POST', `/api/athletes/${athleteId}/logged-work`, {
+                        id: id.current,
+                        day: form.day,
+                        source: form.source,
+                        skill: form.skill,
+                        reps: Number(form.reps),
+                        felt,
+                        distance_m: form.distance_m ? Number(form.distance_m) : null,
+                        side: form.side,
+                    }).then(() => {
+                        id.current = newId();
+                        setFelt(null);
+                        setProblem(null);
+                        onClose();
+                        return queries.invalidateQueries();
+                    }, setProblem);
+                }}
+            >
+                <div className="grid grid-cols-2 gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">Where</span>
+                        <select className="field" name="source">
+                            <option value="home">at home</option>
+                            <option value="match">in a match</option>
+                            <option value="other club">at another club</option>
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Day</span>
+                        <input className="field" type="date" name="day" required max={today} defaultValue={today} />
+                    </label>
+                </div>
+                <div className="grid grid-cols-2 gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">What</span>
+                        <select className="field" name="skill" defaultValue={skill}>
+                            {skills.map((each) => (
+                                <option key={each.id} value={each.id}>
+                                    {each.name}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">How many</span>
+                        <input className="field" name="reps" inputMode="numeric" required />
+                    </label>
+                </div>
+                <fieldset>
+                    <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
+                    <div className="grid grid-cols-3 gap-1.5">
+                        {[
+                            ['easy', 'Easy'],
+                            ['middling', 'Middling'],
+                            ['hard', 'Hard'],
+                        ].map(([value, label]) => (
+                            <button
+                                key={value}
+                                type="button"
+                                aria-pressed={felt === value}
+                                className={`btn thumb ${felt === value ? 'btn-main' : ''}`}
+                                onClick={() => setFelt(felt === value ? null : (value ?? null))}
+                            >
+                                {label}
+                            </button>
+                        ))}
+                    </div>
+                </fieldset>
+                <div className="grid grid-cols-2 gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">Distance, m, may be left open</span>
+                        <input className="field" name="distance_m" inputMode="decimal" />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Side</span>
+                        <select className="field" name="side">
+                            <option value="dominant">throwing side</option>
+                            <option value="other">other side</option>
+                        </select>
+                    </label>
+                </div>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Keep it</button>
             </form>

@@ -17,58 +17,208 @@ export function CheckInScreen() {
     const [done, setDone] = useState<CheckInPage | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [busy, setBusy] = useState(false);
-    const page = useQuery({ queryKey: ['check-in', token], queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, { linkToken: token }), staleTime: Infinity, refetchOnWindowFocus: false });
-    if (page.error) return <main className="mx-auto max-w-md p-6"><h1 className="text-2xl">Augendo</h1><Notice problem={page.error}><button type="button" className="btn mt-2" onClick={() => void page.refetch()}>Try again</button></Notice></main>;
-    if (!page.data) return <main><Loading what="your page" /></main>;
+    const page = useQuery({
+        queryKey: ['check-in', token],
+        queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, { linkToken: token }),
+        staleTime: Infinity,
+        refetchOnWindowFocus: false,
+    });
+    if (page.error)
+        return (
+            <main className="mx-auto max-w-md p-6">
+                <h1 className="text-2xl">Augendo</h1>
+                <Notice problem={page.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void page.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!page.data)
+        return (
+            <main>
+                <Loading what="your page" />
+            </main>
+        );
     const about = page.data;
 
     const send = (given: Report[], extra: Wellness | null): void => {
         setBusy(true);
         const asked = extra !== null && (extra.sleep !== null || extra.energy !== null || extra.ill !== null);
-        api<CheckInPage>('POST', '/api/link/check-in', { reports: given, wellness: asked ? { id: newId(), at: nowWithOffset(), ...extra } : null }, { linkToken: token })
-            .then((answer) => { setDone(answer); setProblem(null); }, setProblem).finally(() => setBusy(false));
+        api<CheckInPage>(
+            'POST',
+            '/api/link/check-in',
+            { reports: given, wellness: asked ? { id: newId(), at: nowWithOffset(), ...extra } : null },
+            { linkToken: token },
+        )
+            .then((answer) => {
+                setDone(answer);
+                setProblem(null);
+            }, setProblem)
+            .finally(() => setBusy(false));
     };
-    const kept = (given: Report[]): void => { setReports(given); if (!about.asks_wellness) send(given, null); };
+    const kept = (given: Report[]): void => {
+        setReports(given);
+        if (!about.asks_wellness) send(given, null);
+    };
 
     return (
         <main className="mx-auto min-h-dvh max-w-md px-4 pb-8">
-            <header className="flex items-baseline justify-between border-b-2 border-ink py-3"><h1 className="text-2xl">{about.given_name}</h1><span className="label">Augendo</span></header>
-            <Notice problem={problem}>{reports !== null && done === null && <button type="button" className="btn mt-2" onClick={() => send(reports, wellness)}>Send again</button>}</Notice>
+            <header className="flex items-baseline justify-between border-b-2 border-ink py-3">
+                <h1 className="text-2xl">{about.given_name}</h1>
+                <span className="label">Augendo</span>
+            </header>
+            <Notice problem={problem}>
+                {reports !== null && done === null && (
+                    <button type="button" className="btn mt-2" onClick={() => send(reports, wellness)}>
+                        Send again
+                    </button>
+                )}
+            </Notice>
             {done !== null ? (
                 <section aria-label="Done" className="grid gap-3 py-6">
                     <p className="head text-3xl">Thank you, {about.given_name}.</p>
-                    <p className="flex items-center gap-2 text-lg"><WordMark word={done.word as never} /> <span className="text-soft">today</span></p>
-                    <ul className="border-t border-line">{done.today.map((each, i) => <li key={i} className="border-b border-line py-1.5">{each}</li>)}</ul>
-                    {(done.word === 'refer' || done.word === 'none') && <p className="border-l-4 border-stop pl-3 text-lg">{done.word === 'refer' ? 'Do not train on this. Show it to a doctor or physiotherapist; your coach knows.' : 'What hurts rests today. Your coach knows.'}</p>}
-                    {done.next && <p><span className="label block">Next session</span>{done.next}</p>}
-                    <button type="button" className="btn mt-2 justify-self-start" onClick={() => { setDone(null); setReports(null); setWellness({ sleep: null, energy: null, ill: null }); }}>Report something else</button>
+                    <p className="flex items-center gap-2 text-lg">
+                        <WordMark word={done.word as never} /> <span className="text-soft">today</span>
+                    </p>
+                    <ul className="border-t border-line">
+                        {done.today.map((each, i) => (
+                            <li key={i} className="border-b border-line py-1.5">
+                                {each}
+                            </li>
+                        ))}
+                    </ul>
+                    {(done.word === 'refer' || done.word === 'none') && (
+                        <p className="border-l-4 border-stop pl-3 text-lg">
+                            {done.word === 'refer'
+                                ? 'Do not train on this. Show it to a doctor or physiotherapist; your coach knows.'
+                                : 'What hurts rests today. Your coach knows.'}
+                        </p>
+                    )}
+                    {done.next && (
+                        <p>
+                            <span className="label block">Next session</span>
+                            {done.next}
+                        </p>
+                    )}
+                    <button
+                        type="button"
+                        className="btn mt-2 justify-self-start"
+                        onClick={() => {
+                            setDone(null);
+                            setReports(null);
+                            setWellness({ sleep: null, energy: null, ill: null });
+                        }}
+                    >
+                        Report something else
+                    </button>
                 </section>
             ) : reports === null ? (
                 <section aria-label="How are you?" className="py-3">
                     <p className="mb-3 text-lg leading-snug">{about.morning_after ?? 'How is the body, and where?'}</p>
-                    {about.asks_growth && <p className="mb-3 border-l-4 border-tape pl-3">You are growing fast. Do the knees, the heels or the elbow hurt? Touch them below.</p>}
-                    <SoreForm young={about.young} moment={about.morning_after !== null || new Date().getHours() < 12 ? 'morning' : 'before'} onKeep={kept} />
-                    {about.today.length > 0 && <p className="mt-3 text-sm text-soft">Reported today: {about.today.join('; ')}.</p>}
+                    {about.asks_growth && (
+                        <p className="mb-3 border-l-4 border-tape pl-3">
+                            You are growing fast. Do the knees, the heels or the elbow hurt? Touch them below.
+                        </p>
+                    )}
+                    <SoreForm
+                        young={about.young}
+                        moment={about.morning_after !== null || new Date().getHours() < 12 ? 'morning' : 'before'}
+                        onKeep={kept}
+                    />
+                    {about.today.length > 0 && (
+                        <p className="mt-3 text-sm text-soft">Reported today: {about.today.join('; ')}.</p>
+                    )}
                 </section>
             ) : (
                 <section aria-label="Three more" className="grid gap-4 py-4">
-                    <p className="text-lg">{reports[0]?.site === 'none' ? 'Nothing sore.' : `${reports.length} ${reports.length === 1 ? 'place' : 'places'} named.`} Three more, if you like:</p>
-                    <Scale label="Sleep" ends={['bad', 'very good']} value={wellness.sleep} onChange={(sleep) => setWellness({ ...wellness, sleep })} />
-                    <Scale label="Energy" ends={['none', 'full']} value={wellness.energy} onChange={(energy) => setWellness({ ...wellness, energy })} />
-                    <div role="group" aria-label="Ill"><p className="label mb-1">Ill?</p><div className="grid grid-cols-3 gap-1.5">{[['no', 'No'], ['cold', 'A cold'], ['fever', 'Fever']].map(([value, label]) => <button key={value} type="button" aria-pressed={wellness.ill === value} className={`btn thumb ${wellness.ill === value ? 'btn-main' : ''}`} onClick={() => setWellness({ ...wellness, ill: value ?? null })}>{label}</button>)}</div></div>
-                    <button type="button" className="btn btn-main thumb text-lg" disabled={busy} onClick={() => send(reports, wellness)}>{busy ? 'Sending…' : 'Done'}</button>
-                    <button type="button" className="btn btn-quiet justify-self-start" onClick={() => setReports(null)}>Back to the body</button>
+                    <p className="text-lg">
+                        {reports[0]?.site === 'none'
+                            ? 'Nothing sore.'
+                            : `${reports.length} ${reports.length === 1 ? 'place' : 'places'} named.`}{' '}
+                        Three more, if you like:
+                    </p>
+                    <Scale
+                        label="Sleep"
+                        ends={['bad', 'very good']}
+                        value={wellness.sleep}
+                        onChange={(sleep) => setWellness({ ...wellness, sleep })}
+                    />
+                    <Scale
+                        label="Energy"
+                        ends={['none', 'full']}
+                        value={wellness.energy}
+                        onChange={(energy) => setWellness({ ...wellness, energy })}
+                    />
+                    <div role="group" aria-label="Ill">
+                        <p className="label mb-1">Ill?</p>
+                        <div className="grid grid-cols-3 gap-1.5">
+                            {[
+                                ['no', 'No'],
+                                ['cold', 'A cold'],
+                                ['fever', 'Fever'],
+                            ].map(([value, label]) => (
+                                <button
+                                    key={value}
+                                    type="button"
+                                    aria-pressed={wellness.ill === value}
+                                    className={`btn thumb ${wellness.ill === value ? 'btn-main' : ''}`}
+                                    onClick={() => setWellness({ ...wellness, ill: value ?? null })}
+                                >
+                                    {label}
+                                </button>
+                            ))}
+                        </div>
+                    </div>
+                    <button
+                        type="button"
+                        className="btn btn-main thumb text-lg"
+                        disabled={busy}
+                        onClick={() => send(reports, wellness)}
+                    >
+                        {busy ? 'Sending…' : 'Done'}
+                    </button>
+                    <button type="button" className="btn btn-quiet justify-self-start" onClick={() => setReports(null)}>
+                        Back to the body
+                    </button>
                 </section>
             )}
         </main>
     );
 }
 
-function Scale({ label, ends, value, onChange }: { label: string; ends: [string, string]; value: number | null; onChange: (value: number) => void }) {
+function Scale({
+    label,
+    ends,
+    value,
+    onChange,
+}: {
+    label: string;
+    ends: [string, string];
+    value: number | null;
+    onChange: (value: number) => void;
+}) {
     return (
         <div role="group" aria-label={label}>
-            <p className="label mb-1 flex justify-between"><span>{label}: {ends[0]}</span><span>{ends[1]}</span></p>
-            <div className="grid grid-cols-5 gap-1.5">{[1, 2, 3, 4, 5].map((each) => <button key={each} type="button" aria-pressed={value === each} className={`btn thumb ${value === each ? 'btn-main' : ''}`} onClick={() => onChange(each)}>{each}</button>)}</div>
+            <p className="label mb-1 flex justify-between">
+                <span>
+                    {label}: {ends[0]}
+                </span>
+                <span>{ends[1]}</span>
+            </p>
+            <div className="grid grid-cols-5 gap-1.5">
+                {[1, 2, 3, 4, 5].map((each) => (
+                    <button
+                        key={each}
+                        type="button"
+                        aria-pressed={value === each}
+                        className={`btn thumb ${value === each ? 'btn-main' : ''}`}
+                        onClick={() => onChange(each)}
+                    >
+                        {each}
+                    </button>
+                ))}
+            </div>
         </div>
     );
 }

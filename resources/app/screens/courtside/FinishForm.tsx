@@ -6,7 +6,9 @@ import { Notice } from '../../parts/Notice';
 /** Minutes and felt effort of the session; it ends only when every tap has arrived. */
 export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: RepEvent[]; onFinished: () => void }) {
     const started = reps[0] ? Date.parse(reps[0].at) : Date.now();
-    const [minutes, setMinutes] = useState(String(Math.min(600, Math.max(1, Math.round((Date.now() - started) / 60_000)))));
+    const [minutes, setMinutes] = useState(
+        String(Math.min(600, Math.max(1, Math.round((Date.now() - started) / 60_000)))),
+    );
     const [rpe, setRpe] = useState<number | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [busy, setBusy] = useState(false);
@@ -15,7 +17,12 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
         try {
             await flush();
             const waiting = await waitingOf(pack.sheet_id);
-            if (waiting > 0) throw new Problem(0, 'Not everything is sent', `${waiting} taps wait on this device. They are safe; finish when the connection is back.`);
+            if (waiting > 0)
+                throw new Problem(
+                    0,
+                    'Not everything is sent',
+                    `${waiting} taps wait on this device. They are safe; finish when the connection is back.`,
+                );
             await api('POST', `/api/sheets/${pack.sheet_id}/finish`, { minutes: Number(minutes), session_rpe: rpe });
             onFinished();
         } catch (error) {
@@ -25,14 +32,46 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
         }
     };
     return (
-        <form className="grid gap-3" onSubmit={(event) => { event.preventDefault(); void finish(); }}>
+        <form
+            className="grid gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void finish();
+            }}
+        >
             <p className="text-lg">{reps.length} repetitions counted.</p>
-            <label className="grid gap-1"><span className="label">Minutes</span><input className="field" inputMode="numeric" value={minutes} onChange={(event) => setMinutes(event.target.value)} /></label>
-            <fieldset><legend className="label mb-1">How hard was the session, 0 rest to 10 all out? May be left open.</legend>
-                <div className="grid grid-cols-11 gap-0.5">{Array.from({ length: 11 }, (_, value) => <button key={value} type="button" aria-pressed={rpe === value} onClick={() => setRpe(rpe === value ? null : value)} className={`head border-y-2 border-ink text-lg ${rpe === value ? 'bg-ink text-chalk' : ''}`} style={{ minHeight: '3.5rem' }}>{value}</button>)}</div>
+            <label className="grid gap-1">
+                <span className="label">Minutes</span>
+                <input
+                    className="field"
+                    inputMode="numeric"
+                    value={minutes}
+                    onChange={(event) => setMinutes(event.target.value)}
+                />
+            </label>
+            <fieldset>
+                <legend className="label mb-1">
+                    How hard was the session, 0 rest to 10 all out? May be left open.
+                </legend>
+                <div className="grid grid-cols-11 gap-0.5">
+                    {Array.from({ length: 11 }, (_, value) => (
+                        <button
+                            key={value}
+                            type="button"
+                            aria-pressed={rpe === value}
+                            onClick={() => setRpe(rpe === value ? null : value)}
+                            className={`head border-y-2 border-ink text-lg ${rpe === value ? 'bg-ink text-chalk' : ''}`}
+                            style={{ minHeight: '3.5rem' }}
+                        >
+                            {value}
+                        </button>
+                    ))}
+                </div>
             </fieldset>
             <Notice problem={problem} />
-            <button className="btn btn-main" style={{ minHeight: '4rem' }} disabled={busy}>{busy ? 'Sending…' : 'Finish and review'}</button>
+            <button className="btn btn-main" style={{ minHeight: '4rem' }} disabled={busy}>
+                {busy ? 'Sending…' : 'Finish and review'}
+            </button>
             <p className="text-sm text-soft">Cool down, then ask: anything sore, and where?</p>
         </form>
     );

@@ -8,7 +8,20 @@ const BEATS = 3;
 
 /** Holds counted down, and steps counted aloud at a tempo: one, two, three. */
 export function Pacer({ holdS }: { holdS: number | null }) {
-    return <Opens label="Timer: hold, or beat" className="btn btn-quiet shrink-0" content={<div className="grid gap-4"><Hold first={holdS} /><Beat /></div>}>Timer</Opens>;
+    return (
+        <Opens
+            label="Timer: hold, or beat"
+            className="btn btn-quiet shrink-0"
+            content={
+                <div className="grid gap-4">
+                    <Hold first={holdS} />
+                    <Beat />
+                </div>
+            }
+        >
+            Timer
+        </Opens>
+    );
 }
 
 function Hold({ first }: { first: number | null }) {
@@ -20,19 +33,47 @@ function Hold({ first }: { first: number | null }) {
         const tick = (): void => {
             const now = Math.ceil((until - Date.now()) / 1000);
             setLeft(now);
-            if (now <= 0) { if (audio.current) click(audio.current, audio.current.currentTime, true); setUntil(null); }
+            if (now <= 0) {
+                if (audio.current) click(audio.current, audio.current.currentTime, true);
+                setUntil(null);
+            }
         };
         tick();
         const timer = window.setInterval(tick, 200);
         return () => window.clearInterval(timer);
     }, [until]);
-    const start = (seconds: number): void => { audio.current ??= new AudioContext(); click(audio.current, audio.current.currentTime, false); setUntil(Date.now() + seconds * 1000); };
+    const start = (seconds: number): void => {
+        audio.current ??= new AudioContext();
+        click(audio.current, audio.current.currentTime, false);
+        setUntil(Date.now() + seconds * 1000);
+    };
     const holds = first === null || HOLDS_S.includes(first) ? HOLDS_S : [first, ...HOLDS_S];
     return (
-        <div role="group" aria-label="Hold"><p className="head">Hold</p>
-            {until === null
-                ? <div className="mt-1 flex flex-wrap gap-1.5">{holds.map((seconds) => <button key={seconds} type="button" className={`btn thumb ${seconds === first ? 'btn-main' : ''}`} onClick={() => start(seconds)}>{seconds} s</button>)}</div>
-                : <div className="mt-1 flex items-center gap-4"><p role="timer" className="figure text-5xl">{Math.max(0, left)}</p><button type="button" className="btn thumb" onClick={() => setUntil(null)}>Stop</button></div>}
+        <div role="group" aria-label="Hold">
+            <p className="head">Hold</p>
+            {until === null ? (
+                <div className="mt-1 flex flex-wrap gap-1.5">
+                    {holds.map((seconds) => (
+                        <button
+                            key={seconds}
+                            type="button"
+                            className={`btn thumb ${seconds === first ? 'btn-main' : ''}`}
+                            onClick={() => start(seconds)}
+                        >
+                            {seconds} s
+                        </button>
+                    ))}
+                </div>
+            ) : (
+                <div className="mt-1 flex items-center gap-4">
+                    <p role="timer" className="figure text-5xl">
+                        {Math.max(0, left)}
+                    </p>
+                    <button type="button" className="btn thumb" onClick={() => setUntil(null)}>
+                        Stop
+                    </button>
+                </div>
+            )}
         </div>
     );
 }
@@ -45,14 +86,41 @@ function Beat() {
         if (!running) return;
         const audio = new AudioContext();
         let count = 0;
-        const beat = (): void => { click(audio, audio.currentTime, count % BEATS === 0); setStep((count % BEATS) + 1); count++; };
+        const beat = (): void => {
+            click(audio, audio.currentTime, count % BEATS === 0);
+            setStep((count % BEATS) + 1);
+            count++;
+        };
         beat();
         const timer = window.setInterval(beat, 60_000 / perMinute);
-        return () => { window.clearInterval(timer); void audio.close(); };
+        return () => {
+            window.clearInterval(timer);
+            void audio.close();
+        };
     }, [running, perMinute]);
     return (
-        <div role="group" aria-label="Beat"><p className="head">Count the steps</p>
-            <div className="mt-1 flex flex-wrap items-center gap-4"><Stepper label="beats a minute" value={perMinute} shown={`${perMinute} a minute`} step={5} least={30} most={160} onChange={setPerMinute} /><button type="button" className="btn thumb" aria-pressed={running} onClick={() => setStep(running ? null : 0)}>{running ? 'Stop' : 'Start'}</button>{running && <p className="figure text-5xl">{step}</p>}</div>
+        <div role="group" aria-label="Beat">
+            <p className="head">Count the steps</p>
+            <div className="mt-1 flex flex-wrap items-center gap-4">
+                <Stepper
+                    label="beats a minute"
+                    value={perMinute}
+                    shown={`${perMinute} a minute`}
+                    step={5}
+                    least={30}
+                    most={160}
+                    onChange={setPerMinute}
+                />
+                <button
+                    type="button"
+                    className="btn thumb"
+                    aria-pressed={running}
+                    onClick={() => setStep(running ? null : 0)}
+                >
+                    {running ? 'Stop' : 'Start'}
+                </button>
+                {running && <p className="figure text-5xl">{step}</p>}
+            </div>
         </div>
     );
 }

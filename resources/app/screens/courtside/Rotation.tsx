@@ -28,20 +28,75 @@ export function Rotation({ rotation }: { rotation: Way }) {
     }, [running]);
     useEffect(() => {
         // Heard across the hall: three clicks when it is time to move.
-        if (changing && audio.current) for (let i = 0; i < 3; i++) click(audio.current, audio.current.currentTime + 0.25 * i, true);
+        if (changing && audio.current)
+            for (let i = 0; i < 3; i++) click(audio.current, audio.current.currentTime + 0.25 * i, true);
     }, [changing]);
-    const set = (value: number | null): void => { if (value === null) forget(key); else remember(key, String(value)); setBegan(value); setNow(Date.now()); };
+    const set = (value: number | null): void => {
+        if (value === null) forget(key);
+        else remember(key, String(value));
+        setBegan(value);
+        setNow(Date.now());
+    };
     return (
-        <Opens label="Rotation" className={`btn btn-quiet min-w-0 shrink ${changing ? 'bg-tape-dim font-bold' : ''}`} content={
-            <div className="grid gap-3">
-                <p className="head">{rotation.stations.length} stations, {rotation.minutes} min each, {rotation.change_over_min} min to change</p>
-                <ol className="grid gap-1">{rotation.stations.map((title, i) => <li key={`${i} ${title}`} className={`flex justify-between gap-6 border-t border-line py-1 ${running && i === at ? 'font-bold' : running && i < at ? 'text-soft line-through' : ''}`}><span>{i + 1}. {title}</span>{running && i === at && <span>{changing ? 'done' : clock(left)}</span>}</li>)}</ol>
-                <div className="flex flex-wrap gap-2">
-                    {running
-                        ? <><button type="button" className="btn thumb" onClick={() => set(Date.now() - 1000 * round * (at + 1))}>Next station now</button><button type="button" className="btn thumb" onClick={() => set(null)}>Stop</button></>
-                        : <button type="button" className="btn btn-main thumb" onClick={() => { audio.current ??= new AudioContext(); set(Date.now()); }}>Start the clock</button>}
+        <Opens
+            label="Rotation"
+            className={`btn btn-quiet min-w-0 shrink ${changing ? 'bg-tape-dim font-bold' : ''}`}
+            content={
+                <div className="grid gap-3">
+                    <p className="head">
+                        {rotation.stations.length} stations, {rotation.minutes} min each, {rotation.change_over_min} min
+                        to change
+                    </p>
+                    <ol className="grid gap-1">
+                        {rotation.stations.map((title, i) => (
+                            <li
+                                key={`${i} ${title}`}
+                                className={`flex justify-between gap-6 border-t border-line py-1 ${running && i === at ? 'font-bold' : running && i < at ? 'text-soft line-through' : ''}`}
+                            >
+                                <span>
+                                    {i + 1}. {title}
+                                </span>
+                                {running && i === at && <span>{changing ? 'done' : clock(left)}</span>}
+                            </li>
+                        ))}
+                    </ol>
+                    <div className="flex flex-wrap gap-2">
+                        {running ? (
+                            <>
+                                <button
+                                    type="button"
+                                    className="btn thumb"
+                                    onClick={() => set(Date.now() - 1000 * round * (at + 1))}
+                                >
+                                    Next station now
+                                </button>
+                                <button type="button" className="btn thumb" onClick={() => set(null)}>
+                                    Stop
+                                </button>
+                            </>
+                        ) : (
+                            <button
+                                type="button"
+                                className="btn btn-main thumb"
+                                onClick={() => {
+                                    audio.current ??= new AudioContext();
+                                    set(Date.now());
+                                }}
+                            >
+                                Start the clock
+                            </button>
+                        )}
+                    </div>
                 </div>
-            </div>
-        }><span className="truncate">{!running ? 'Stations' : changing ? `Change: ${rotation.stations[at + 1] ?? 'cool down'}` : `${rotation.stations[at]} ${clock(left)}`}</span></Opens>
+            }
+        >
+            <span className="truncate">
+                {!running
+                    ? 'Stations'
+                    : changing
+                      ? `Change: ${rotation.stations[at + 1] ?? 'cool down'}`
+                      : `${rotation.stations[at]} ${clock(left)}`}
+            </span>
+        </Opens>
     );
 }

@@ -5,19 +5,32 @@ import type { Verdict } from '../../offline/useTaps';
 type Fault = Courtside['faults'][number];
 
 /** Counts the faults of the last observed reps by the bounds that came with the session; the core judges them again when they arrive. */
-export function leadingFault(judged: RepEvent[], faults: Fault[], bounds: Courtside['pattern']): { fault: Fault; times: number; of: number } | null {
+export function leadingFault(
+    judged: RepEvent[],
+    faults: Fault[],
+    bounds: Courtside['pattern'],
+): { fault: Fault; times: number; of: number } | null {
     const observed = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good').slice(-bounds.last);
     const named = observed.filter((rep) => rep.verdict === 'not_good' && rep.fault !== null);
     if (named.length < bounds.least_faults) return null;
     const times = (fault: Fault): number => named.filter((rep) => rep.fault === fault.id).length;
     // Of two that lead, the one that came first in time, as the core has it.
     const inTime = named.flatMap((rep) => faults.filter((fault) => fault.id === rep.fault));
-    const leading = inTime.reduce<Fault | null>((most, fault) => (most === null || times(fault) > times(most) ? fault : most), null);
-    return leading && times(leading) >= bounds.least_share * named.length ? { fault: leading, times: times(leading), of: named.length } : null;
+    const leading = inTime.reduce<Fault | null>(
+        (most, fault) => (most === null || times(fault) > times(most) ? fault : most),
+        null,
+    );
+    return leading && times(leading) >= bounds.least_share * named.length
+        ? { fault: leading, times: times(leading), of: named.length }
+        : null;
 }
 
 /** What the last reps ask of a coach, by the bounds that came with the session: quality that falls first, then an old fault that is back. */
-export function nudge(judged: RepEvent[], faults: Fault[], bounds: Courtside['pattern']): { falls: number } | { back: Fault } | null {
+export function nudge(
+    judged: RepEvent[],
+    faults: Fault[],
+    bounds: Courtside['pattern'],
+): { falls: number } | { back: Fault } | null {
     const observed = judged.filter((rep) => rep.verdict === 'good' || rep.verdict === 'not_good');
     const good = observed.map((rep): number => (rep.verdict === 'good' ? 1 : 0));
     const sum = (of: number[]): number => of.reduce((total, each) => total + each, 0);
@@ -26,7 +39,11 @@ export function nudge(judged: RepEvent[], faults: Fault[], bounds: Courtside['pa
         const falls = (best - sum(good.slice(-bounds.window))) / bounds.window;
         if (falls >= bounds.fall - 1e-9) return { falls };
     }
-    const back = faults.find((fault) => observed.slice(-bounds.returns_of).filter((rep) => rep.verdict === 'not_good' && rep.fault === fault.id).length >= bounds.returns_times);
+    const back = faults.find(
+        (fault) =>
+            observed.slice(-bounds.returns_of).filter((rep) => rep.verdict === 'not_good' && rep.fault === fault.id)
+                .length >= bounds.returns_times,
+    );
     return back ? { back } : null;
 }
 
@@ -42,19 +59,44 @@ export function runs(judged: RepEvent[]): { now: number; longest: number } {
 }
 
 /** By how much quality fell, when that stops the work: once, and again after as many more judged repetitions as are compared. */
-export function stopsForQuality(judged: RepEvent[], asks: ReturnType<typeof nudge>, wentOn: number | null, bounds: Courtside['pattern']): number | null {
+export function stopsForQuality(
+    judged: RepEvent[],
+    asks: ReturnType<typeof nudge>,
+    wentOn: number | null,
+    bounds: Courtside['pattern'],
+): number | null {
     if (asks === null || !('falls' in asks)) return null;
-    const since = judged.filter((rep) => rep.verdict !== 'unobserved' && (wentOn === null || Date.parse(rep.at) > wentOn)).length;
+    const since = judged.filter(
+        (rep) => rep.verdict !== 'unobserved' && (wentOn === null || Date.parse(rep.at) > wentOn),
+    ).length;
     return wentOn === null || since >= bounds.window ? asks.falls : null;
 }
 
 /** A report made while working that is more than anything said of that place before, that day. */
 export function grown(reports: Report[], before: Courtside['reported']): Report | undefined {
-    return reports.find((report) => report.score > Math.max(0, ...before.filter((each) => each.site === report.site && each.kind === report.kind && (each.side ?? null) === report.side).map((each) => each.score)));
+    return reports.find(
+        (report) =>
+            report.score >
+            Math.max(
+                0,
+                ...before
+                    .filter(
+                        (each) =>
+                            each.site === report.site &&
+                            each.kind === report.kind &&
+                            (each.side ?? null) === report.side,
+                    )
+                    .map((each) => each.score),
+            ),
+    );
 }
 
 /** What checkpoints come to: one seen wrong is not good, all seen right are good, and not seen is no pass. The core judges them again. */
 export function verdictOf(asked: string[], seen: Record<string, string>): Verdict {
     const words = asked.map((each) => seen[each] ?? '');
-    return words.includes('wrong') ? 'not_good' : words.length > 0 && words.every((word) => word === 'right') ? 'good' : 'unobserved';
+    return words.includes('wrong')
+        ? 'not_good'
+        : words.length > 0 && words.every((word) => word === 'right')
+          ? 'good'
+          : 'unobserved';
 }

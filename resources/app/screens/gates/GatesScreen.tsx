@@ -13,39 +13,129 @@ import { WordMark } from '../../parts/WordMark';
 
 type Row = Gates['rows'][number];
 const GROUPS: [group: Row['group'], title: string, about: string][] = [
-    ['ready', 'Ready', 'Mechanics and load pass; the decision is yours.'], ['watch', 'Watch next', 'Where six judged repetitions decide most, first.'], ['stuck', 'Stuck', 'What each waits for, or where a step back may help.'],
-    ['rest', 'Not this work today', 'The word leaves nothing of what the rung loads.'], ['return', 'On the way back', 'The stages decide, not the ladder.'],
+    ['ready', 'Ready', 'Mechanics and load pass; the decision is yours.'],
+    ['watch', 'Watch next', 'Where six judged repetitions decide most, first.'],
+    ['stuck', 'Stuck', 'What each waits for, or where a step back may help.'],
+    ['rest', 'Not this work today', 'The word leaves nothing of what the rung loads.'],
+    ['return', 'On the way back', 'The stages decide, not the ladder.'],
 ];
 
 /** Who is ready, who is stuck and why, whom to watch next? */
 export function GatesScreen() {
     const [squad, setSquad] = useState<number | null>(null);
-    const query = useQuery({ queryKey: ['gates', squad], queryFn: () => api<Gates>('GET', `/api/gates${squad === null ? '' : `?squad=${squad}`}`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the gates" /></main>;
+    const query = useQuery({
+        queryKey: ['gates', squad],
+        queryFn: () => api<Gates>('GET', `/api/gates${squad === null ? '' : `?squad=${squad}`}`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the gates" />
+            </main>
+        );
     const { rows } = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3"><h1 className="text-2xl">Gates, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} /></h1></header>
-            {rows.length === 0 && <p className="text-lg">Nobody stands on a ladder yet. Place an athlete under Intake.</p>}
+            <header className="py-3">
+                <h1 className="text-2xl">
+                    Gates, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />
+                </h1>
+            </header>
+            {rows.length === 0 && (
+                <p className="text-lg">Nobody stands on a ladder yet. Place an athlete under Intake.</p>
+            )}
             {GROUPS.map(([group, title, about]) => {
                 const of = rows.filter((row) => row.group === group);
                 return of.length === 0 ? null : (
-                    <section key={group} aria-label={title} className="mb-6"><h2 className="border-b-2 border-ink pb-1 text-base">{title} <span className="label">{of.length} · {about}</span></h2>
+                    <section key={group} aria-label={title} className="mb-6">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">
+                            {title}{' '}
+                            <span className="label">
+                                {of.length} · {about}
+                            </span>
+                        </h2>
                         {of.map((row) => (
-                            <div key={`${row.athlete.id} ${row.rung.ladder}`} className="grid grid-cols-1 items-center gap-x-5 gap-y-1 border-b border-line py-1.5 md:grid-cols-[10rem_8rem_1.3fr_1.6fr_10rem]">
-                                <Link to="/athletes/$athleteId" params={{ athleteId: row.athlete.id }} className="head truncate hover:underline">{row.athlete.name}</Link>
+                            <div
+                                key={`${row.athlete.id} ${row.rung.ladder}`}
+                                className="grid grid-cols-1 items-center gap-x-5 gap-y-1 border-b border-line py-1.5 md:grid-cols-[10rem_8rem_1.3fr_1.6fr_10rem]"
+                            >
+                                <Link
+                                    to="/athletes/$athleteId"
+                                    params={{ athleteId: row.athlete.id }}
+                                    className="head truncate hover:underline"
+                                >
+                                    {row.athlete.name}
+                                </Link>
                                 <WordMark word={row.word} size={14} />
-                                <span className="flex min-w-0 items-center gap-2"><RungMark rung={row.rung} /><span className="min-w-0"><span className="block truncate">{row.rung.rung_name}</span><span className="label block truncate">{row.rung.ladder_name}, {row.days} {row.days === 1 ? 'day' : 'days'}</span></span></span>
-                                <span className="min-w-0"><Opens label={`${row.athlete.given_name}: ${row.gate.headline}. The evidence`} className="opens block max-w-full truncate" content={<><GateHeadline gate={row.gate} className="mb-2" /><GateTable criteria={row.gate.criteria} /></>}>{row.gate.headline}</Opens>{row.match_ready && <span className="block truncate text-sm">Match ready since {row.match_ready}</span>}{row.agreement && <span className="block truncate text-sm text-reduced">{row.agreement}</span>}{row.why && <span className="block truncate text-sm text-soft" title={row.why}>{row.why}</span>}</span>
-                                <span className="flex items-center gap-2"><Strip marks={row.gate.strip} height={15} />{group === 'watch' && <span className="label" title="Chance that six more judged repetitions open the mechanics, or ask for a step back">{row.steps_back > row.opens ? `back ${percent(row.steps_back)}` : `opens ${percent(row.opens)}`}</span>}</span>
+                                <span className="flex min-w-0 items-center gap-2">
+                                    <RungMark rung={row.rung} />
+                                    <span className="min-w-0">
+                                        <span className="block truncate">{row.rung.rung_name}</span>
+                                        <span className="label block truncate">
+                                            {row.rung.ladder_name}, {row.days} {row.days === 1 ? 'day' : 'days'}
+                                        </span>
+                                    </span>
+                                </span>
+                                <span className="min-w-0">
+                                    <Opens
+                                        label={`${row.athlete.given_name}: ${row.gate.headline}. The evidence`}
+                                        className="opens block max-w-full truncate"
+                                        content={
+                                            <>
+                                                <GateHeadline gate={row.gate} className="mb-2" />
+                                                <GateTable criteria={row.gate.criteria} />
+                                            </>
+                                        }
+                                    >
+                                        {row.gate.headline}
+                                    </Opens>
+                                    {row.match_ready && (
+                                        <span className="block truncate text-sm">
+                                            Match ready since {row.match_ready}
+                                        </span>
+                                    )}
+                                    {row.agreement && (
+                                        <span className="block truncate text-sm text-reduced">{row.agreement}</span>
+                                    )}
+                                    {row.why && (
+                                        <span className="block truncate text-sm text-soft" title={row.why}>
+                                            {row.why}
+                                        </span>
+                                    )}
+                                </span>
+                                <span className="flex items-center gap-2">
+                                    <Strip marks={row.gate.strip} height={15} />
+                                    {group === 'watch' && (
+                                        <span
+                                            className="label"
+                                            title="Chance that six more judged repetitions open the mechanics, or ask for a step back"
+                                        >
+                                            {row.steps_back > row.opens
+                                                ? `back ${percent(row.steps_back)}`
+                                                : `opens ${percent(row.opens)}`}
+                                        </span>
+                                    )}
+                                </span>
                             </div>
                         ))}
                     </section>
                 );
             })}
             <SameEyes rows={query.data.agreements} />
-            <p className="label max-w-prose">“Opens” is the chance that six more judged repetitions like those seen so far pass the mechanics, from a beta-binomial prediction. It says whom to look at, never whom to advance.</p>
+            <p className="label max-w-prose">
+                “Opens” is the chance that six more judged repetitions like those seen so far pass the mechanics, from a
+                beta-binomial prediction. It says whom to look at, never whom to advance.
+            </p>
         </main>
     );
 }
@@ -54,16 +144,38 @@ export function GatesScreen() {
 function SameEyes({ rows }: { rows: Gates['agreements'] }) {
     return (
         <section aria-label="Do we see the same?" className="mb-6">
-            <h2 className="border-b-2 border-ink pb-1 text-base">Do we see the same? <span className="label">two who judged the same repetitions, the last 60 days</span></h2>
-            {rows.length === 0
-                ? <p className="py-1.5 text-soft">Nobody has judged along yet. Courtside, under the athlete’s name: one counts, one judges along on another device.</p>
-                : rows.map((row) => (
-                    <div key={row.who} className="grid grid-cols-1 gap-x-5 border-b border-line py-1.5 md:grid-cols-[18rem_1fr_1.2fr]">
+            <h2 className="border-b-2 border-ink pb-1 text-base">
+                Do we see the same? <span className="label">two who judged the same repetitions, the last 60 days</span>
+            </h2>
+            {rows.length === 0 ? (
+                <p className="py-1.5 text-soft">
+                    Nobody has judged along yet. Courtside, under the athlete’s name: one counts, one judges along on
+                    another device.
+                </p>
+            ) : (
+                rows.map((row) => (
+                    <div
+                        key={row.who}
+                        className="grid grid-cols-1 gap-x-5 border-b border-line py-1.5 md:grid-cols-[18rem_1fr_1.2fr]"
+                    >
                         <span className="head">{row.who}</span>
-                        <span>{row.same} of {row.both} alike{row.kappa == null ? '' : `, ${row.kappa.toFixed(2)} beyond chance (${row.low?.toFixed(2)} to ${row.high?.toFixed(2)})`}</span>
-                        <span className={row.weak ? 'text-reduced' : 'text-soft'}>{!row.enough ? 'Too few to tell.' : row.weak ? 'Weak: what one judges alone is weak evidence.' : 'Near enough.'}{row.splits_on ? ` They split on ${row.splits_on}.` : ''}</span>
+                        <span>
+                            {row.same} of {row.both} alike
+                            {row.kappa == null
+                                ? ''
+                                : `, ${row.kappa.toFixed(2)} beyond chance (${row.low?.toFixed(2)} to ${row.high?.toFixed(2)})`}
+                        </span>
+                        <span className={row.weak ? 'text-reduced' : 'text-soft'}>
+                            {!row.enough
+                                ? 'Too few to tell.'
+                                : row.weak
+                                  ? 'Weak: what one judges alone is weak evidence.'
+                                  : 'Near enough.'}
+                            {row.splits_on ? ` They split on ${row.splits_on}.` : ''}
+                        </span>
                     </div>
-                ))}
+                ))
+            )}
         </section>
     );
 }

@@ -11,22 +11,113 @@ const WIDTH = 220;
 export function HelpedScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId/what-helped' });
     const [wanted, setWanted] = useState('');
-    const query = useQuery({ queryKey: ['helped', athleteId], queryFn: () => api<HelpedLog>('GET', `/api/athletes/${athleteId}/what-helped`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
-    if (!query.data) return <main><Loading what="what was tried" /></main>;
+    const query = useQuery({
+        queryKey: ['helped', athleteId],
+        queryFn: () => api<HelpedLog>('GET', `/api/athletes/${athleteId}/what-helped`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error} />
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="what was tried" />
+            </main>
+        );
     const { athlete, warnings } = query.data;
-    const rows = query.data.rows.filter((row) => `${row.tried} ${row.ladder_name} ${row.rung_name}`.toLowerCase().includes(wanted.toLowerCase()));
+    const rows = query.data.rows.filter((row) =>
+        `${row.tried} ${row.ladder_name} ${row.rung_name}`.toLowerCase().includes(wanted.toLowerCase()),
+    );
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-4 py-3"><div><p className="label"><Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">{athlete.name}</Link></p><h1 className="text-2xl">What helped</h1><p className="text-soft">Repetitions with something tried against those without, on the same rung. Said only where the interval leaves no doubt.</p></div><span className="grow" /><label className="grid w-full gap-1 sm:w-72"><span className="label">Look for a cue, a grip, a rung</span><input className="field" type="search" value={wanted} onChange={(event) => setWanted(event.target.value)} /></label></header>
-            {warnings.length > 0 && <ul className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">{warnings.map((each) => <li key={each}>{each}</li>)}</ul>}
-            {query.data.rows.length === 0 && <p className="py-4 text-lg">Nothing was tried on purpose yet. Courtside, “Try” says what is different from the next repetition on: a cue, a grip, a stance, a feed. One thing at a time.</p>}
+            <header className="flex flex-wrap items-end gap-4 py-3">
+                <div>
+                    <p className="label">
+                        <Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">
+                            {athlete.name}
+                        </Link>
+                    </p>
+                    <h1 className="text-2xl">What helped</h1>
+                    <p className="text-soft">
+                        Repetitions with something tried against those without, on the same rung. Said only where the
+                        interval leaves no doubt.
+                    </p>
+                </div>
+                <span className="grow" />
+                <label className="grid w-full gap-1 sm:w-72">
+                    <span className="label">Look for a cue, a grip, a rung</span>
+                    <input
+                        className="field"
+                        type="search"
+                        value={wanted}
+                        onChange={(event) => setWanted(event.target.value)}
+                    />
+                </label>
+            </header>
+            {warnings.length > 0 && (
+                <ul className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">
+                    {warnings.map((each) => (
+                        <li key={each}>{each}</li>
+                    ))}
+                </ul>
+            )}
+            {query.data.rows.length === 0 && (
+                <p className="py-4 text-lg">
+                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from the next repetition
+                    on: a cue, a grip, a stance, a feed. One thing at a time.
+                </p>
+            )}
             {rows.map((row) => (
-                <article key={row.tried + row.rung_name} className="grid items-center gap-x-6 gap-y-1 border-b border-line py-2 md:grid-cols-[1.2fr_2fr_15rem]">
-                    <div><h2 className="text-base">{row.tried}</h2><p className="label">{row.rung_name}, {row.ladder_name} · {row.first_day === row.last_day ? dayName(row.first_day) : `${dayName(row.first_day)} to ${dayName(row.last_day)}`}</p></div>
-                    <p className={(row.low ?? -1) > 0 ? 'font-bold text-full' : (row.high ?? 1) < 0 ? 'font-bold text-stop' : 'text-soft'}>{row.sentence}</p>
+                <article
+                    key={row.tried + row.rung_name}
+                    className="grid items-center gap-x-6 gap-y-1 border-b border-line py-2 md:grid-cols-[1.2fr_2fr_15rem]"
+                >
+                    <div>
+                        <h2 className="text-base">{row.tried}</h2>
+                        <p className="label">
+                            {row.rung_name}, {row.ladder_name} ·{' '}
+                            {row.first_day === row.last_day
+                                ? dayName(row.first_day)
+                                : `${dayName(row.first_day)} to ${dayName(row.last_day)}`}
+                        </p>
+                    </div>
+                    <p
+                        className={
+                            (row.low ?? -1) > 0
+                                ? 'font-bold text-full'
+                                : (row.high ?? 1) < 0
+                                  ? 'font-bold text-stop'
+                                  : 'text-soft'
+                        }
+                    >
+                        {row.sentence}
+                    </p>
                     {row.difference != null && row.low != null && row.high != null && (
-                        <svg viewBox={`0 0 ${WIDTH} 26`} className="block w-full" role="img" aria-label={`Difference in points from −100 to 100: ${Math.round(100 * row.low)} to ${Math.round(100 * row.high)}`}><path d={`M0 13H${WIDTH}`} stroke="var(--color-line)" /><path d={`M${WIDTH / 2} 2V24`} stroke="var(--color-ink)" /><path d={`M${(WIDTH / 2) * (1 + row.low)} 13H${(WIDTH / 2) * (1 + row.high)}`} stroke="var(--color-ink)" strokeWidth="5" /><circle cx={(WIDTH / 2) * (1 + row.difference)} cy="13" r="5.5" fill="var(--color-tape)" stroke="var(--color-ink)" strokeWidth="1.5" /></svg>
+                        <svg
+                            viewBox={`0 0 ${WIDTH} 26`}
+                            className="block w-full"
+                            role="img"
+                            aria-label={`Difference in points from −100 to 100: ${Math.round(100 * row.low)} to ${Math.round(100 * row.high)}`}
+                        >
+                            <path d={`M0 13H${WIDTH}`} stroke="var(--color-line)" />
+                            <path d={`M${WIDTH / 2} 2V24`} stroke="var(--color-ink)" />
+                            <path
+                                d={`M${(WIDTH / 2) * (1 + row.low)} 13H${(WIDTH / 2) * (1 + row.high)}`}
+                                stroke="var(--color-ink)"
+                                strokeWidth="5"
+                            />
+                            <circle
+                                cx={(WIDTH / 2) * (1 + row.difference)}
+                                cy="13"
+                                r="5.5"
+                                fill="var(--color-tape)"
+                                stroke="var(--color-ink)"
+                                strokeWidth="1.5"
+                            />
+                        </svg>
                     )}
                 </article>
             ))}

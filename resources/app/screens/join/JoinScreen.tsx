@@ -9,24 +9,72 @@ import { Loading, Notice } from '../../parts/Notice';
 export function JoinScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
     const [problem, setProblem] = useState<unknown>(null);
-    const link = useQuery({ queryKey: ['join', token], queryFn: () => api<Join>('GET', '/api/link/entry', undefined, { linkToken: token }), staleTime: Infinity, refetchOnWindowFocus: false });
-    if (link.error) return <main className="mx-auto max-w-md p-6"><h1 className="text-2xl">Augendo</h1><Notice problem={link.error} /></main>;
-    if (!link.data) return <main><Loading what="the invitation" /></main>;
+    const link = useQuery({
+        queryKey: ['join', token],
+        queryFn: () => api<Join>('GET', '/api/link/entry', undefined, { linkToken: token }),
+        staleTime: Infinity,
+        refetchOnWindowFocus: false,
+    });
+    if (link.error)
+        return (
+            <main className="mx-auto max-w-md p-6">
+                <h1 className="text-2xl">Augendo</h1>
+                <Notice problem={link.error} />
+            </main>
+        );
+    if (!link.data)
+        return (
+            <main>
+                <Loading what="the invitation" />
+            </main>
+        );
     const { purpose, workspace, name, role } = link.data;
     return (
         <main className="mx-auto max-w-md p-6">
             <h1 className="text-2xl">{purpose === 'invitation' ? `Join ${workspace}` : 'A new password'}</h1>
-            <p className="mt-1 text-soft">{purpose === 'invitation' ? `You are invited as ${role}. You see what that role sees, nothing else.` : `For ${name}. Everywhere else you are signed out.`}</p>
-            <form className="mt-4 grid gap-3" onSubmit={(event) => {
-                event.preventDefault();
-                const form = Object.fromEntries(new FormData(event.currentTarget));
-                api('GET', '/sanctum/csrf-cookie').then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token })).then(async (me) => { await seated(me); noteActive(); window.location.assign('/'); }).catch(setProblem);
-            }}>
-                {purpose === 'invitation' && <>
-                    <label className="grid gap-1"><span className="label">Your name</span><input className="field" name="name" required defaultValue={name} autoComplete="name" /></label>
-                    <label className="grid gap-1"><span className="label">E-mail, to sign in with</span><input className="field" name="email" type="email" required autoComplete="username" /></label>
-                </>}
-                <label className="grid gap-1"><span className="label">Password, ten characters or more</span><input className="field" name="password" type="password" required minLength={10} autoComplete="new-password" /></label>
+            <p className="mt-1 text-soft">
+                {purpose === 'invitation'
+                    ? `You are invited as ${role}. You see what that role sees, nothing else.`
+                    : `For ${name}. Everywhere else you are signed out.`}
+            </p>
+            <form
+                className="mt-4 grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    api('GET', '/sanctum/csrf-cookie')
+                        .then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token }))
+                        .then(async (me) => {
+                            await seated(me);
+                            noteActive();
+                            window.location.assign('/');
+                        })
+                        .catch(setProblem);
+                }}
+            >
+                {purpose === 'invitation' && (
+                    <>
+                        <label className="grid gap-1">
+                            <span className="label">Your name</span>
+                            <input className="field" name="name" required defaultValue={name} autoComplete="name" />
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">E-mail, to sign in with</span>
+                            <input className="field" name="email" type="email" required autoComplete="username" />
+                        </label>
+                    </>
+                )}
+                <label className="grid gap-1">
+                    <span className="label">Password, ten characters or more</span>
+                    <input
+                        className="field"
+                        name="password"
+                        type="password"
+                        required
+                        minLength={10}
+                        autoComplete="new-password"
+                    />
+                </label>
                 <Notice problem={problem} />
                 <button className="btn btn-main">{purpose === 'invitation' ? 'Join' : 'Keep this password'}</button>
             </form>

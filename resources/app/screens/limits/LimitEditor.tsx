@@ -1,56 +1,266 @@
 import { useState } from 'react';
 
 type Row = { at_least: number; rest_days: number };
-type Values = { max?: number; max_increase?: number; floor?: number; table?: Row[]; max_days?: number; low?: number; high?: number; stop?: number };
-export type LimitDef = Values & { id: string; label: string; kind: 'cap' | 'level' | 'rest' | 'streak' | 'step' | 'ratio'; severity: 'hard' | 'advise'; measure: string; source?: string; per_side?: boolean; ages?: [number, number]; window?: { days?: number; session?: true }; by_age?: (Values & { ages: [number, number] })[]; [other: string]: unknown };
+type Values = {
+    max?: number;
+    max_increase?: number;
+    floor?: number;
+    table?: Row[];
+    max_days?: number;
+    low?: number;
+    high?: number;
+    stop?: number;
+};
+export type LimitDef = Values & {
+    id: string;
+    label: string;
+    kind: 'cap' | 'level' | 'rest' | 'streak' | 'step' | 'ratio';
+    severity: 'hard' | 'advise';
+    measure: string;
+    source?: string;
+    per_side?: boolean;
+    ages?: [number, number];
+    window?: { days?: number; session?: true };
+    by_age?: (Values & { ages: [number, number] })[];
+    [other: string]: unknown;
+};
 
-const MEASURES: Record<string, string> = { reps: 'reps', high_reps: 'high-effort reps', metres: 'metres', arm: 'arm units', hand: 'hand units', trunk: 'trunk units', landings: 'landing units', shadow: 'shadow reps', internal: 'minutes × exertion', effort: 'effort', distance: 'metres a set' };
-const tableText = (rows: Row[] | undefined): string => (rows ?? []).map((row) => `${row.at_least}→${row.rest_days}`).join(', ');
-const tableOf = (text: string): Row[] => text.split(',').flatMap((part) => { const [at, days] = part.split(/→|->|:/).map((each) => Number(each.trim())); return at && days !== undefined && !Number.isNaN(days) ? [{ at_least: at, rest_days: days }] : []; });
+const MEASURES: Record<string, string> = {
+    reps: 'reps',
+    high_reps: 'high-effort reps',
+    metres: 'metres',
+    arm: 'arm units',
+    hand: 'hand units',
+    trunk: 'trunk units',
+    landings: 'landing units',
+    shadow: 'shadow reps',
+    internal: 'minutes × exertion',
+    effort: 'effort',
+    distance: 'metres a set',
+};
+const tableText = (rows: Row[] | undefined): string =>
+    (rows ?? []).map((row) => `${row.at_least}→${row.rest_days}`).join(', ');
+const tableOf = (text: string): Row[] =>
+    text.split(',').flatMap((part) => {
+        const [at, days] = part.split(/→|->|:/).map((each) => Number(each.trim()));
+        return at && days !== undefined && !Number.isNaN(days) ? [{ at_least: at, rest_days: days }] : [];
+    });
 
 /** One limit of a rule set: what it says at each age, how firm it is, and who says so. */
 export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (limit: LimitDef | null) => void }) {
-    const about = limit.kind === 'cap' ? `${MEASURES[limit.measure] ?? limit.measure} ${limit.window?.session ? 'in one session' : `in ${limit.window?.days ?? 1} ${limit.window?.days === 1 ? 'day' : 'days'}`}` : limit.kind === 'step' ? `${MEASURES[limit.measure]} of a week over the weeks before` : limit.kind === 'rest' ? `days without, after ${MEASURES[limit.measure]}` : limit.kind === 'streak' ? `days running with ${MEASURES[limit.measure]}` : limit.kind === 'level' ? `no single set above, ${MEASURES[limit.measure]}` : 'last week against the weeks before';
+    const about =
+        limit.kind === 'cap'
+            ? `${MEASURES[limit.measure] ?? limit.measure} ${limit.window?.session ? 'in one session' : `in ${limit.window?.days ?? 1} ${limit.window?.days === 1 ? 'day' : 'days'}`}`
+            : limit.kind === 'step'
+              ? `${MEASURES[limit.measure]} of a week over the weeks before`
+              : limit.kind === 'rest'
+                ? `days without, after ${MEASURES[limit.measure]}`
+                : limit.kind === 'streak'
+                  ? `days running with ${MEASURES[limit.measure]}`
+                  : limit.kind === 'level'
+                    ? `no single set above, ${MEASURES[limit.measure]}`
+                    : 'last week against the weeks before';
     const bands = limit.by_age ?? [];
     return (
         <fieldset className="grid gap-1.5 border-t border-line py-2.5">
             <div className="flex flex-wrap items-center gap-2">
-                <input aria-label={`Name of ${limit.id}`} className="field head w-60" required value={limit.label} onChange={(event) => onChange({ ...limit, label: event.target.value })} />
-                <select aria-label={`How firm ${limit.label} is`} className="field w-28" value={limit.severity} onChange={(event) => onChange({ ...limit, severity: event.target.value as LimitDef['severity'] })}><option value="hard">hard</option><option value="advise">advice</option></select>
-                <input aria-label={`Source of ${limit.label}`} className="field w-48" placeholder="source, if another" value={limit.source ?? ''} onChange={(event) => { const { source: _, ...rest } = limit; onChange((event.target.value === '' ? rest : { ...limit, source: event.target.value }) as LimitDef); }} />
-                <span className="label grow">{about}{limit.per_side ? ', each side apart' : ''}</span>
-                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>Take away</button>
+                <input
+                    aria-label={`Name of ${limit.id}`}
+                    className="field head w-60"
+                    required
+                    value={limit.label}
+                    onChange={(event) => onChange({ ...limit, label: event.target.value })}
+                />
+                <select
+                    aria-label={`How firm ${limit.label} is`}
+                    className="field w-28"
+                    value={limit.severity}
+                    onChange={(event) => onChange({ ...limit, severity: event.target.value as LimitDef['severity'] })}
+                >
+                    <option value="hard">hard</option>
+                    <option value="advise">advice</option>
+                </select>
+                <input
+                    aria-label={`Source of ${limit.label}`}
+                    className="field w-48"
+                    placeholder="source, if another"
+                    value={limit.source ?? ''}
+                    onChange={(event) => {
+                        const { source: _, ...rest } = limit;
+                        onChange(
+                            (event.target.value === '' ? rest : { ...limit, source: event.target.value }) as LimitDef,
+                        );
+                    }}
+                />
+                <span className="label grow">
+                    {about}
+                    {limit.per_side ? ', each side apart' : ''}
+                </span>
+                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
+                    Take away
+                </button>
             </div>
-            {limit.id.startsWith('limit-') && <div className="flex flex-wrap gap-2"><label className="flex items-center gap-1"><span className="label">of</span><select className="field w-44" value={limit.measure} onChange={(event) => onChange({ ...limit, measure: event.target.value })}>{Object.entries(MEASURES).slice(0, 7).map(([value, name]) => <option key={value} value={value}>{name}</option>)}</select></label><label className="flex items-center gap-1"><span className="label">in days</span><input className="field w-16" inputMode="numeric" value={limit.window?.days ?? 1} onChange={(event) => onChange({ ...limit, window: { days: Number(event.target.value) || 1 } })} /></label></div>}
+            {limit.id.startsWith('limit-') && (
+                <div className="flex flex-wrap gap-2">
+                    <label className="flex items-center gap-1">
+                        <span className="label">of</span>
+                        <select
+                            className="field w-44"
+                            value={limit.measure}
+                            onChange={(event) => onChange({ ...limit, measure: event.target.value })}
+                        >
+                            {Object.entries(MEASURES)
+                                .slice(0, 7)
+                                .map(([value, name]) => (
+                                    <option key={value} value={value}>
+                                        {name}
+                                    </option>
+                                ))}
+                        </select>
+                    </label>
+                    <label className="flex items-center gap-1">
+                        <span className="label">in days</span>
+                        <input
+                            className="field w-16"
+                            inputMode="numeric"
+                            value={limit.window?.days ?? 1}
+                            onChange={(event) =>
+                                onChange({ ...limit, window: { days: Number(event.target.value) || 1 } })
+                            }
+                        />
+                    </label>
+                </div>
+            )}
             <div className="flex flex-wrap gap-x-4 gap-y-1.5">
-                {(bands.length === 0 || hasOwn(limit, bands)) && <ValueFields limit={limit} values={limit} name={bands.length > 0 ? 'every age' : limit.ages ? `${limit.ages[0]}–${limit.ages[1]}` : 'every age'} onChange={(values) => onChange({ ...limit, ...values })} />}
-                {bands.map((band, i) => <ValueFields key={i} limit={limit} values={band} name={band.ages[1] >= 100 ? `${band.ages[0]}+` : `${band.ages[0]}–${band.ages[1]}`} onChange={(values) => onChange({ ...limit, by_age: bands.map((each, j) => (i === j ? { ...each, ...values } : each)) })} />)}
+                {(bands.length === 0 || hasOwn(limit, bands)) && (
+                    <ValueFields
+                        limit={limit}
+                        values={limit}
+                        name={
+                            bands.length > 0
+                                ? 'every age'
+                                : limit.ages
+                                  ? `${limit.ages[0]}–${limit.ages[1]}`
+                                  : 'every age'
+                        }
+                        onChange={(values) => onChange({ ...limit, ...values })}
+                    />
+                )}
+                {bands.map((band, i) => (
+                    <ValueFields
+                        key={i}
+                        limit={limit}
+                        values={band}
+                        name={band.ages[1] >= 100 ? `${band.ages[0]}+` : `${band.ages[0]}–${band.ages[1]}`}
+                        onChange={(values) =>
+                            onChange({
+                                ...limit,
+                                by_age: bands.map((each, j) => (i === j ? { ...each, ...values } : each)),
+                            })
+                        }
+                    />
+                ))}
             </div>
         </fieldset>
     );
 }
 
 /** What stands on the limit itself, beside what differs by age. */
-const hasOwn = (limit: LimitDef, bands: Values[]): boolean => (['max', 'max_increase', 'floor', 'max_days'] as const).some((key) => limit[key] !== undefined && bands.every((band) => band[key] === undefined));
+const hasOwn = (limit: LimitDef, bands: Values[]): boolean =>
+    (['max', 'max_increase', 'floor', 'max_days'] as const).some(
+        (key) => limit[key] !== undefined && bands.every((band) => band[key] === undefined),
+    );
 
-function ValueFields({ limit, values, name, onChange }: { limit: LimitDef; values: Values; name: string; onChange: (values: Values) => void }) {
-    const field = (key: 'max' | 'floor' | 'max_days' | 'low' | 'high' | 'stop', prefix = '') => values[key] === undefined ? null : <Figure label={`${limit.label}, ${name}${prefix ? `, ${prefix}` : ''}`} prefix={prefix} value={values[key] ?? 0} onChange={(value) => onChange({ [key]: value })} />;
+function ValueFields({
+    limit,
+    values,
+    name,
+    onChange,
+}: {
+    limit: LimitDef;
+    values: Values;
+    name: string;
+    onChange: (values: Values) => void;
+}) {
+    const field = (key: 'max' | 'floor' | 'max_days' | 'low' | 'high' | 'stop', prefix = '') =>
+        values[key] === undefined ? null : (
+            <Figure
+                label={`${limit.label}, ${name}${prefix ? `, ${prefix}` : ''}`}
+                prefix={prefix}
+                value={values[key] ?? 0}
+                onChange={(value) => onChange({ [key]: value })}
+            />
+        );
     return (
         <div className="flex items-center gap-1.5">
             <span className="label">{name}</span>
-            {field('max')}{values.max_increase === undefined ? null : <Figure label={`${limit.label}, ${name}, rise in percent`} prefix="+%" value={Math.round(1000 * values.max_increase) / 10} onChange={(value) => onChange({ max_increase: value / 100 })} />}{field('floor', values.max_increase === undefined ? '' : 'floor')}{field('max_days')}{field('low', 'low')}{field('high', 'high')}{field('stop', 'stop')}
-            {values.table && <TableText label={`${limit.label}, ${name}: work → rest days`} rows={values.table} onChange={(table) => onChange({ table })} />}
+            {field('max')}
+            {values.max_increase === undefined ? null : (
+                <Figure
+                    label={`${limit.label}, ${name}, rise in percent`}
+                    prefix="+%"
+                    value={Math.round(1000 * values.max_increase) / 10}
+                    onChange={(value) => onChange({ max_increase: value / 100 })}
+                />
+            )}
+            {field('floor', values.max_increase === undefined ? '' : 'floor')}
+            {field('max_days')}
+            {field('low', 'low')}
+            {field('high', 'high')}
+            {field('stop', 'stop')}
+            {values.table && (
+                <TableText
+                    label={`${limit.label}, ${name}: work → rest days`}
+                    rows={values.table}
+                    onChange={(table) => onChange({ table })}
+                />
+            )}
         </div>
     );
 }
 
 /** What is typed stays as typed until it is a number. */
-function Figure({ label, prefix, value, onChange }: { label: string; prefix: string; value: number; onChange: (value: number) => void }) {
+function Figure({
+    label,
+    prefix,
+    value,
+    onChange,
+}: {
+    label: string;
+    prefix: string;
+    value: number;
+    onChange: (value: number) => void;
+}) {
     const [text, setText] = useState(String(value));
-    return <label className="flex items-center gap-1">{prefix && <span className="text-sm text-soft">{prefix}</span>}<input aria-label={label} className="field figure w-16 px-1 text-center" inputMode="decimal" value={text} onChange={(event) => { setText(event.target.value); const number = Number(event.target.value); if (event.target.value !== '' && !Number.isNaN(number)) onChange(number); }} /></label>;
+    return (
+        <label className="flex items-center gap-1">
+            {prefix && <span className="text-sm text-soft">{prefix}</span>}
+            <input
+                aria-label={label}
+                className="field figure w-16 px-1 text-center"
+                inputMode="decimal"
+                value={text}
+                onChange={(event) => {
+                    setText(event.target.value);
+                    const number = Number(event.target.value);
+                    if (event.target.value !== '' && !Number.isNaN(number)) onChange(number);
+                }}
+            />
+        </label>
+    );
 }
 
 function TableText({ label, rows, onChange }: { label: string; rows: Row[]; onChange: (rows: Row[]) => void }) {
     const [text, setText] = useState(tableText(rows));
-    return <input aria-label={label} className="field figure w-56 px-2" value={text} onChange={(event) => { setText(event.target.value); onChange(tableOf(event.target.value)); }} />;
+    return (
+        <input
+            aria-label={label}
+            className="field figure w-56 px-2"
+            value={text}
+            onChange={(event) => {
+                setText(event.target.value);
+                onChange(tableOf(event.target.value));
+            }}
+        />
+    );
 }

@@ -15,40 +15,130 @@ export function LimitsScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const me = useMe();
     const [order, setOrder] = useState<Order>('closest');
-    const query = useQuery({ queryKey: ['limits', squad], queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the limits" /></main>;
+    const query = useQuery({
+        queryKey: ['limits', squad],
+        queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the limits" />
+            </main>
+        );
     const { rules } = query.data;
-    const rows = order === 'closest' ? query.data.rows : [...query.data.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
+    const rows =
+        order === 'closest'
+            ? query.data.rows
+            : [...query.data.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3"><h1 className="text-2xl">Limits, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />, {dayName(query.data.date)}</h1>
-                <p className="mt-1 max-w-prose"><span className="head">{query.data.rule_set}, version {query.data.version}.</span> {query.data.notice} <Link to="/rule-sets" className="underline decoration-dotted underline-offset-4">Read, copy, edit and compare rule sets</Link></p></header>
+            <header className="py-3">
+                <h1 className="text-2xl">
+                    Limits, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />,{' '}
+                    {dayName(query.data.date)}
+                </h1>
+                <p className="mt-1 max-w-prose">
+                    <span className="head">
+                        {query.data.rule_set}, version {query.data.version}.
+                    </span>{' '}
+                    {query.data.notice}{' '}
+                    <Link to="/rule-sets" className="underline decoration-dotted underline-offset-4">
+                        Read, copy, edit and compare rule sets
+                    </Link>
+                </p>
+            </header>
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.1fr]">
                 <section aria-label="Who is close to what">
-                    <div className="flex items-baseline justify-between border-b-2 border-ink pb-1"><h2 className="text-base">Who is close to what</h2><span role="group" aria-label="Order" className="flex gap-3 text-sm">{([['closest', 'closest first'], ['name', 'by name']] as const).map(([value, label]) => <button key={value} type="button" aria-pressed={order === value} className={order === value ? 'border-b-2 border-ink font-bold' : 'text-soft'} onClick={() => setOrder(value)}>{label}</button>)}</span></div>
+                    <div className="flex items-baseline justify-between border-b-2 border-ink pb-1">
+                        <h2 className="text-base">Who is close to what</h2>
+                        <span role="group" aria-label="Order" className="flex gap-3 text-sm">
+                            {(
+                                [
+                                    ['closest', 'closest first'],
+                                    ['name', 'by name'],
+                                ] as const
+                            ).map(([value, label]) => (
+                                <button
+                                    key={value}
+                                    type="button"
+                                    aria-pressed={order === value}
+                                    className={order === value ? 'border-b-2 border-ink font-bold' : 'text-soft'}
+                                    onClick={() => setOrder(value)}
+                                >
+                                    {label}
+                                </button>
+                            ))}
+                        </span>
+                    </div>
                     {rows.map((row) => (
-                        <div key={row.athlete.id} className="grid grid-cols-[9rem_1fr] items-baseline gap-3 border-b border-line py-1">
-                            <Link to="/athletes/$athleteId" params={{ athleteId: row.athlete.id }} className="head truncate hover:underline">{row.athlete.name}</Link>
+                        <div
+                            key={row.athlete.id}
+                            className="grid grid-cols-[9rem_1fr] items-baseline gap-3 border-b border-line py-1"
+                        >
+                            <Link
+                                to="/athletes/$athleteId"
+                                params={{ athleteId: row.athlete.id }}
+                                className="head truncate hover:underline"
+                            >
+                                {row.athlete.name}
+                            </Link>
                             <details>
-                                <summary className="grid grid-cols-[1fr_3.5rem] items-baseline gap-3"><span className={`truncate ${row.fullness > 0.9 ? 'font-bold text-reduced' : 'text-soft'}`}>{row.tapes[0] ? `${row.tapes[0].label}: ${row.tapes[0].sentence}` : 'no limit in play'}</span><span className="figure text-right text-lg">{row.tapes[0] ? percent(row.fullness) : ''}</span></summary>
-                                {row.tapes.map((tape) => <TapeRow key={tape.limit_id} tape={tape} athleteId={row.athlete.id} />)}
+                                <summary className="grid grid-cols-[1fr_3.5rem] items-baseline gap-3">
+                                    <span
+                                        className={`truncate ${row.fullness > 0.9 ? 'font-bold text-reduced' : 'text-soft'}`}
+                                    >
+                                        {row.tapes[0]
+                                            ? `${row.tapes[0].label}: ${row.tapes[0].sentence}`
+                                            : 'no limit in play'}
+                                    </span>
+                                    <span className="figure text-right text-lg">
+                                        {row.tapes[0] ? percent(row.fullness) : ''}
+                                    </span>
+                                </summary>
+                                {row.tapes.map((tape) => (
+                                    <TapeRow key={tape.limit_id} tape={tape} athleteId={row.athlete.id} />
+                                ))}
                             </details>
                         </div>
                     ))}
                 </section>
                 <div className="grid content-start gap-8">
-                {me.decides && <OneAthlete limits={query.data} />}
-                <section aria-label="Rules">
-                    <h2 className="border-b-2 border-ink pb-1 text-base">What each limit says</h2>
-                    {rules.map((rule) => (
-                        <article key={rule.label + rule.about} className="border-b border-line py-2">
-                            <h3 className="text-base">{rule.label} <span className="label">{rule.hard ? 'hard' : 'advice'}{rule.per_side ? ', each side apart' : ''}</span></h3>
-                            <p className="text-sm text-soft">{rule.about}. Source: {rule.source}.</p>
-                            <dl className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5">{rule.bands.map((band) => <div key={band.ages} className="flex gap-1.5"><dt className="label">{band.ages}</dt><dd className="figure">{band.value}</dd></div>)}</dl>
-                        </article>
-                    ))}
-                </section>
+                    {me.decides && <OneAthlete limits={query.data} />}
+                    <section aria-label="Rules">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">What each limit says</h2>
+                        {rules.map((rule) => (
+                            <article key={rule.label + rule.about} className="border-b border-line py-2">
+                                <h3 className="text-base">
+                                    {rule.label}{' '}
+                                    <span className="label">
+                                        {rule.hard ? 'hard' : 'advice'}
+                                        {rule.per_side ? ', each side apart' : ''}
+                                    </span>
+                                </h3>
+                                <p className="text-sm text-soft">
+                                    {rule.about}. Source: {rule.source}.
+                                </p>
+                                <dl className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5">
+                                    {rule.bands.map((band) => (
+                                        <div key={band.ages} className="flex gap-1.5">
+                                            <dt className="label">{band.ages}</dt>
+                                            <dd className="figure">{band.value}</dd>
+                                        </div>
+                                    ))}
+                                </dl>
+                            </article>
+                        ))}
+                    </section>
                 </div>
             </div>
         </main>
@@ -60,15 +150,102 @@ function OneAthlete({ limits }: { limits: Limits }) {
     const queries = useQueryClient();
     const [problem, setProblem] = useState<unknown>(null);
     const [share, setShare] = useState('80');
-    const send = (athlete: string, limit: string, of: number, reason: string | null): Promise<void> => api<Limits>('POST', `/api/athletes/${athlete}/limit-shares`, { limit_id: limit, share: of, reason }).then(() => { setProblem(null); void queries.invalidateQueries(); }, setProblem);
+    const send = (athlete: string, limit: string, of: number, reason: string | null): Promise<void> =>
+        api<Limits>('POST', `/api/athletes/${athlete}/limit-shares`, { limit_id: limit, share: of, reason }).then(
+            () => {
+                setProblem(null);
+                void queries.invalidateQueries();
+            },
+            setProblem,
+        );
     return (
         <section aria-label="For one athlete">
             <h2 className="border-b-2 border-ink pb-1 text-base">For one athlete</h2>
-            {limits.shares.map((each) => <p key={each.athlete_id + each.limit_id} className="flex items-baseline gap-3 border-b border-line py-1"><span className="grow"><span className="head">{each.athlete_name}</span>: {each.label} at {percent(each.share)} <span className="text-soft">{each.by}, {dayName(each.day)}{each.reason ? `: ${each.reason}` : ''}</span></span><button type="button" className="btn btn-quiet" onClick={() => void send(each.athlete_id, each.limit_id, 1, null)}>Take back</button></p>)}
-            <details className="py-1"><summary className="opens">{limits.shares.length === 0 ? 'Nobody has a limit of their own. Set one' : 'Set another'}</summary>
-                <form className="mt-2 grid gap-2" onSubmit={(event) => { event.preventDefault(); const form = new FormData(event.currentTarget); void send(String(form.get('athlete')), String(form.get('limit')), (Number(share) || 0) / 100, String(form.get('reason')) || null); }}>
-                    <div className="grid gap-2 sm:grid-cols-[1fr_1fr_6rem]"><label className="grid gap-1"><span className="label">Athlete</span><select className="field" name="athlete">{[...limits.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name)).map((row) => <option key={row.athlete.id} value={row.athlete.id}>{row.athlete.name}</option>)}</select></label><label className="grid gap-1"><span className="label">Limit</span><select className="field" name="limit">{[...new Map(limits.rules.filter((rule) => rule.scalable).map((rule) => [rule.id, rule.label])).entries()].map(([id, label]) => <option key={id} value={id}>{label}</option>)}</select></label><label className="grid gap-1"><span className="label">Share, %</span><input className="field" inputMode="numeric" value={share} onChange={(event) => setShare(event.target.value)} /></label></div>
-                    <label className="grid gap-1"><span className="label">{Number(share) > 100 ? 'Why more, in a sentence: it is kept with your name' : 'Why, may be left open'}</span><input className="field" name="reason" /></label>
+            {limits.shares.map((each) => (
+                <p
+                    key={each.athlete_id + each.limit_id}
+                    className="flex items-baseline gap-3 border-b border-line py-1"
+                >
+                    <span className="grow">
+                        <span className="head">{each.athlete_name}</span>: {each.label} at {percent(each.share)}{' '}
+                        <span className="text-soft">
+                            {each.by}, {dayName(each.day)}
+                            {each.reason ? `: ${each.reason}` : ''}
+                        </span>
+                    </span>
+                    <button
+                        type="button"
+                        className="btn btn-quiet"
+                        onClick={() => void send(each.athlete_id, each.limit_id, 1, null)}
+                    >
+                        Take back
+                    </button>
+                </p>
+            ))}
+            <details className="py-1">
+                <summary className="opens">
+                    {limits.shares.length === 0 ? 'Nobody has a limit of their own. Set one' : 'Set another'}
+                </summary>
+                <form
+                    className="mt-2 grid gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = new FormData(event.currentTarget);
+                        void send(
+                            String(form.get('athlete')),
+                            String(form.get('limit')),
+                            (Number(share) || 0) / 100,
+                            String(form.get('reason')) || null,
+                        );
+                    }}
+                >
+                    <div className="grid gap-2 sm:grid-cols-[1fr_1fr_6rem]">
+                        <label className="grid gap-1">
+                            <span className="label">Athlete</span>
+                            <select className="field" name="athlete">
+                                {[...limits.rows]
+                                    .sort((a, b) => a.athlete.name.localeCompare(b.athlete.name))
+                                    .map((row) => (
+                                        <option key={row.athlete.id} value={row.athlete.id}>
+                                            {row.athlete.name}
+                                        </option>
+                                    ))}
+                            </select>
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">Limit</span>
+                            <select className="field" name="limit">
+                                {[
+                                    ...new Map(
+                                        limits.rules
+                                            .filter((rule) => rule.scalable)
+                                            .map((rule) => [rule.id, rule.label]),
+                                    ).entries(),
+                                ].map(([id, label]) => (
+                                    <option key={id} value={id}>
+                                        {label}
+                                    </option>
+                                ))}
+                            </select>
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">Share, %</span>
+                            <input
+                                className="field"
+                                inputMode="numeric"
+                                value={share}
+                                onChange={(event) => setShare(event.target.value)}
+                            />
+                        </label>
+                    </div>
+                    <label className="grid gap-1">
+                        <span className="label">
+                            {Number(share) > 100
+                                ? 'Why more, in a sentence: it is kept with your name'
+                                : 'Why, may be left open'}
+                        </span>
+                        <input className="field" name="reason" />
+                    </label>
                     <Notice problem={problem} />
                     <button className="btn justify-self-start">Keep it</button>
                 </form>

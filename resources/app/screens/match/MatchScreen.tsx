@@ -21,62 +21,191 @@ const EMPTY: Count = { taps: [], ended: null };
 export function MatchScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId/match' });
     useAwake();
-    const query = useQuery({ queryKey: ['match', athleteId], queryFn: () => answerOrKept<MatchCount>(`/api/athletes/${athleteId}/match`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the match" /></main>;
+    const query = useQuery({
+        queryKey: ['match', athleteId],
+        queryFn: () => answerOrKept<MatchCount>(`/api/athletes/${athleteId}/match`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the match" />
+            </main>
+        );
     return <Counting pack={query.data} athleteId={athleteId} />;
 }
 
 function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) {
     const queries = useQueryClient();
     const key = own(`match-${athleteId}-${pack.date}`);
-    const [count, setCount] = useState<Count>(() => JSON.parse(recall(key) ?? 'null') as Count | null ?? EMPTY);
+    const [count, setCount] = useState<Count>(() => (JSON.parse(recall(key) ?? 'null') as Count | null) ?? EMPTY);
     const [kept, setKept] = useState(false);
-    const write = (next: Count): void => { remember(key, JSON.stringify(next)); setCount(next); };
+    const write = (next: Count): void => {
+        remember(key, JSON.stringify(next));
+        setCount(next);
+    };
     const done = (skill: string): number => count.taps.filter((each) => each === skill).length;
-    const tap = (skill: string): void => { setKept(false); navigator.vibrate?.(15); write({ ...count, taps: [...count.taps, skill] }); };
+    const tap = (skill: string): void => {
+        setKept(false);
+        navigator.vibrate?.(15);
+        write({ ...count, taps: [...count.taps, skill] });
+    };
     const mine = useKeptWork(athleteId, pack.date);
     const unsent = mine.filter((each) => each.sending === 'waiting').map((each) => each.work);
     // Taken off here until the bounds that were asked know of it.
-    const pending = mine.filter((each) => each.sending !== 'refused' && !pack.logged.includes(each.id)).map((each) => each.work);
+    const pending = mine
+        .filter((each) => each.sending !== 'refused' && !pack.logged.includes(each.id))
+        .map((each) => each.work);
     const keep = async (): Promise<void> => {
-        const work = [...new Set(count.taps)].map((skill) => ({ id: newId(), day: pack.date, at: nowWithOffset(), source: 'match', skill, reps: done(skill), felt: 'hard', distance_m: null, side: 'dominant' }));
+        const work = [...new Set(count.taps)].map((skill) => ({
+            id: newId(),
+            day: pack.date,
+            at: nowWithOffset(),
+            source: 'match',
+            skill,
+            reps: done(skill),
+            felt: 'hard',
+            distance_m: null,
+            side: 'dominant',
+        }));
         write({ taps: [], ended: Date.now() });
         await keepWork(athleteId, work);
         setKept(true);
     };
     const arrived = pending.length > 0 && unsent.length === 0;
-    useEffect(() => { if (arrived) void queries.invalidateQueries(); }, [arrived, queries]);
-    const cost = (of: MatchCount['skills'][number], limitId: string): number => of.costs.find((each) => each.limit_id === limitId)?.per_rep ?? 0;
-    const here = (skill: string): number => done(skill) + pending.filter((each) => each.skill === skill).reduce((all, each) => all + each.reps, 0);
+    useEffect(() => {
+        if (arrived) void queries.invalidateQueries();
+    }, [arrived, queries]);
+    const cost = (of: MatchCount['skills'][number], limitId: string): number =>
+        of.costs.find((each) => each.limit_id === limitId)?.per_rep ?? 0;
+    const here = (skill: string): number =>
+        done(skill) + pending.filter((each) => each.skill === skill).reduce((all, each) => all + each.reps, 0);
     const left = (skill: MatchCount['skills'][number]): { reps: number; label: string } | null => {
-        const first = tightest(pack.bounds, (limitId) => cost(skill, limitId), (limitId) => pack.skills.reduce((sum, each) => sum + here(each.id) * cost(each, limitId), 0));
+        const first = tightest(
+            pack.bounds,
+            (limitId) => cost(skill, limitId),
+            (limitId) => pack.skills.reduce((sum, each) => sum + here(each.id) * cost(each, limitId), 0),
+        );
         return first && { reps: first.repsLeft, label: first.bound.label.toLowerCase() };
     };
     return (
         <main className="courtside flex min-h-dvh flex-col bg-chalk text-ink">
             <header className="flex items-center gap-1 border-b-2 border-ink px-2">
-                <Link to="/athletes/$athleteId" params={{ athleteId }} aria-label="Back to the athlete" className="grid h-14 w-11 place-items-center"><ArrowLeft aria-hidden /></Link>
-                <h1 className="truncate text-xl">{pack.athlete.given_name}: {pack.title}</h1><span className="grow" />
-                {pack.emergency && <Opens label={`Emergency: whom to call for ${pack.athlete.given_name}`} className="btn btn-quiet min-h-12" content={<p className="whitespace-pre-line text-lg">{pack.emergency}</p>}>SOS</Opens>}
+                <Link
+                    to="/athletes/$athleteId"
+                    params={{ athleteId }}
+                    aria-label="Back to the athlete"
+                    className="grid h-14 w-11 place-items-center"
+                >
+                    <ArrowLeft aria-hidden />
+                </Link>
+                <h1 className="truncate text-xl">
+                    {pack.athlete.given_name}: {pack.title}
+                </h1>
+                <span className="grow" />
+                {pack.emergency && (
+                    <Opens
+                        label={`Emergency: whom to call for ${pack.athlete.given_name}`}
+                        className="btn btn-quiet min-h-12"
+                        content={<p className="whitespace-pre-line text-lg">{pack.emergency}</p>}
+                    >
+                        SOS
+                    </Opens>
+                )}
             </header>
             <div className="mx-auto grid w-full max-w-3xl gap-3 p-3">
-                <p className="text-soft">Each counts at {percent(pack.effort)}. What was done today counts already.{count.ended !== null && count.taps.length === 0 ? <> The last match ended <Ago since={count.ended} /> ago.</> : null}</p>
-                {pack.skills.length === 0 && <p className="text-lg">{pack.athlete.given_name} stands on no ladder, and no match is declared for today: nothing to count. Declare the match under Plan, or log the work on the athlete’s page.</p>}
+                <p className="text-soft">
+                    Each counts at {percent(pack.effort)}. What was done today counts already.
+                    {count.ended !== null && count.taps.length === 0 ? (
+                        <>
+                            {' '}
+                            The last match ended <Ago since={count.ended} /> ago.
+                        </>
+                    ) : null}
+                </p>
+                {pack.skills.length === 0 && (
+                    <p className="text-lg">
+                        {pack.athlete.given_name} stands on no ladder, and no match is declared for today: nothing to
+                        count. Declare the match under Plan, or log the work on the athlete’s page.
+                    </p>
+                )}
                 {pack.skills.map((skill) => {
                     const more = left(skill);
-                    const stopped = skill.blocked ?? (more?.reps === 0 ? `${more.label} is used up. This is a hard limit: off the court.` : null);
+                    const stopped =
+                        skill.blocked ??
+                        (more?.reps === 0 ? `${more.label} is used up. This is a hard limit: off the court.` : null);
                     return (
-                        <section key={skill.id} aria-label={skill.name} className={`grid grid-cols-[6rem_1fr] items-center gap-x-4 gap-y-1 border-y-2 py-2 sm:grid-cols-[8rem_1fr_14rem] ${stopped ? 'border-stop' : 'border-ink'}`}>
-                            <p className="figure text-6xl" data-testid={`count-${skill.id}`}>{done(skill.id)}</p>
-                            <div><h2 className="text-lg">{skill.name}</h2><p className={stopped ? 'head text-stop' : ''} role={stopped ? 'alert' : undefined}>{stopped ?? (more === null ? <span className="text-soft">No limit binds.</span> : <><strong>{more.reps} more</strong> <span className="text-soft">until {more.label} stops</span></>)}</p></div>
-                            <button type="button" className={`btn col-span-2 text-2xl sm:col-span-1 ${stopped ? '' : 'btn-main'}`} style={{ minHeight: '5.5rem' }} onClick={() => tap(skill.id)}>{stopped ? 'One was done: record it' : 'Count one'}</button>
+                        <section
+                            key={skill.id}
+                            aria-label={skill.name}
+                            className={`grid grid-cols-[6rem_1fr] items-center gap-x-4 gap-y-1 border-y-2 py-2 sm:grid-cols-[8rem_1fr_14rem] ${stopped ? 'border-stop' : 'border-ink'}`}
+                        >
+                            <p className="figure text-6xl" data-testid={`count-${skill.id}`}>
+                                {done(skill.id)}
+                            </p>
+                            <div>
+                                <h2 className="text-lg">{skill.name}</h2>
+                                <p className={stopped ? 'head text-stop' : ''} role={stopped ? 'alert' : undefined}>
+                                    {stopped ??
+                                        (more === null ? (
+                                            <span className="text-soft">No limit binds.</span>
+                                        ) : (
+                                            <>
+                                                <strong>{more.reps} more</strong>{' '}
+                                                <span className="text-soft">until {more.label} stops</span>
+                                            </>
+                                        ))}
+                                </p>
+                            </div>
+                            <button
+                                type="button"
+                                className={`btn col-span-2 text-2xl sm:col-span-1 ${stopped ? '' : 'btn-main'}`}
+                                style={{ minHeight: '5.5rem' }}
+                                onClick={() => tap(skill.id)}
+                            >
+                                {stopped ? 'One was done: record it' : 'Count one'}
+                            </button>
                         </section>
                     );
                 })}
-                <div className="grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => write({ ...count, taps: count.taps.slice(0, -1) })}>Undo</button><button type="button" className="btn thumb" disabled={count.taps.length === 0} onClick={() => void keep()}>Match over: keep it</button></div>
-                {unsent.length > 0 && <p role="status" className="border-l-4 border-tape pl-2">{unsent.reduce((all, each) => all + each.reps, 0)} repetitions lie on this device and are sent when the connection is back.</p>}
-                {kept && unsent.length === 0 && <p role="status" className="border-l-4 border-full pl-2">Kept as load of today. Cool down, and ask: anything sore, and where?</p>}
+                <div className="grid grid-cols-2 gap-2">
+                    <button
+                        type="button"
+                        className="btn thumb"
+                        disabled={count.taps.length === 0}
+                        onClick={() => write({ ...count, taps: count.taps.slice(0, -1) })}
+                    >
+                        Undo
+                    </button>
+                    <button
+                        type="button"
+                        className="btn thumb"
+                        disabled={count.taps.length === 0}
+                        onClick={() => void keep()}
+                    >
+                        Match over: keep it
+                    </button>
+                </div>
+                {unsent.length > 0 && (
+                    <p role="status" className="border-l-4 border-tape pl-2">
+                        {unsent.reduce((all, each) => all + each.reps, 0)} repetitions lie on this device and are sent
+                        when the connection is back.
+                    </p>
+                )}
+                {kept && unsent.length === 0 && (
+                    <p role="status" className="border-l-4 border-full pl-2">
+                        Kept as load of today. Cool down, and ask: anything sore, and where?
+                    </p>
+                )}
             </div>
         </main>
     );
@@ -86,7 +215,10 @@ const NOTHING_KEPT: KeptWork[] = [];
 
 /** What was kept on this device of this athlete’s work of a day, sent or not. */
 function useKeptWork(athleteId: string, day: string): KeptWork[] {
-    const read = useCallback(async () => (await workOf(athleteId)).filter((each) => each.work.day === day), [athleteId, day]);
+    const read = useCallback(
+        async () => (await workOf(athleteId)).filter((each) => each.work.day === day),
+        [athleteId, day],
+    );
     return useKept(read, NOTHING_KEPT);
 }
 

@@ -12,10 +12,17 @@ import { Loading, Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 
 const ROLES: ReadonlyArray<readonly [role: string, name: string, does: string]> = [
-    ['coach', 'Coach', 'everything for the squads chosen'], ['assistant', 'Assistant', 'runs sessions and records, decides nothing'], ['clinician', 'Clinician', 'reports, returns and clearances of the athletes chosen'],
-    ['athlete', 'Athlete', 'own check-ins, plan and progress'], ['guardian', 'Guardian', 'the same, for a child'],
+    ['coach', 'Coach', 'everything for the squads chosen'],
+    ['assistant', 'Assistant', 'runs sessions and records, decides nothing'],
+    ['clinician', 'Clinician', 'reports, returns and clearances of the athletes chosen'],
+    ['athlete', 'Athlete', 'own check-ins, plan and progress'],
+    ['guardian', 'Guardian', 'the same, for a child'],
 ];
-const PURPOSES: Record<string, string> = { check_in: 'Check-in page', invitation: 'Invitation', password: 'New password' };
+const PURPOSES: Record<string, string> = {
+    check_in: 'Check-in page',
+    invitation: 'Invitation',
+    password: 'New password',
+};
 
 /** Who sees what, and what did they do? */
 export function PeopleScreen() {
@@ -28,51 +35,185 @@ export function PeopleScreen() {
     const [handingTo, setHandingTo] = useState<People['people'][number] | null>(null);
     const me = useMe();
     const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
-    if (!query.data) return <main><Loading what="the people" /></main>;
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error} />
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the people" />
+            </main>
+        );
     const { people, links, audit, squads, athletes } = query.data;
     const seesSquads = role === 'coach' || role === 'assistant';
-    const change = (path: string): void => { api<People>('POST', path).then((answer) => { queries.setQueryData(['people'], answer); setProblem(null); }, setProblem); };
+    const change = (path: string): void => {
+        api<People>('POST', path).then((answer) => {
+            queries.setQueryData(['people'], answer);
+            setProblem(null);
+        }, setProblem);
+    };
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-4 py-3"><div><h1 className="text-2xl">People</h1><p className="mt-1 text-soft">Health data is seen by those who need it. Everything decided, cleared, shared or erased stands below with who did it.</p></div><span className="grow" /><button type="button" className="btn btn-main" onClick={() => { setInviting(true); setProblem(null); }}>Invite somebody</button></header>
+            <header className="flex flex-wrap items-end gap-4 py-3">
+                <div>
+                    <h1 className="text-2xl">People</h1>
+                    <p className="mt-1 text-soft">
+                        Health data is seen by those who need it. Everything decided, cleared, shared or erased stands
+                        below with who did it.
+                    </p>
+                </div>
+                <span className="grow" />
+                <button
+                    type="button"
+                    className="btn btn-main"
+                    onClick={() => {
+                        setInviting(true);
+                        setProblem(null);
+                    }}
+                >
+                    Invite somebody
+                </button>
+            </header>
             <Notice problem={inviting || confirming || handingTo ? null : problem} />
             <table className="w-full border-t-2 border-ink">
                 <caption className="sr-only">Accounts</caption>
-                <thead><tr className="label border-b border-line text-left"><th className="py-1">Name</th><th>Role</th><th>Sees</th><th className="hidden sm:table-cell">Signed in</th><th><span className="sr-only">Acts</span></th></tr></thead>
-                <tbody>{people.map((person) => (
-                    <tr key={person.id} className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}>
-                        <td className="py-2 pr-4"><span className="head">{person.name}</span><span className="block break-all text-sm text-soft">{person.email}</span></td>
-                        <td className="py-2 pr-4">{person.role[0]?.toUpperCase()}{person.role.slice(1)}{person.head && ', head coach'}{person.closed && ', closed'}{person.unconfirmed && <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>}</td>
-                        <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
-                        <td className="hidden py-2 pr-4 text-sm sm:table-cell">{person.signed_in_at === 0 ? '' : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}</td>
-                        <td className="whitespace-nowrap py-1 text-right">{person.unconfirmed && me.head && <button type="button" className="btn" onClick={() => setConfirming(person)}>Confirm</button>}{person.may_be_head && me.head && <button type="button" className="btn btn-quiet" onClick={() => setHandingTo(person)}>Make head coach</button>}{!person.closed && <><button type="button" className="btn btn-quiet" onClick={() => api<Token>('POST', `/api/people/${person.id}/new-password`).then((token) => setMade({ token, path: '/join', whom: `${person.name}, to set a new password within two hours` }), setProblem)}>New password</button>{!person.head && <button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/${person.id}/close`)}>Close account</button>}</>}</td>
+                <thead>
+                    <tr className="label border-b border-line text-left">
+                        <th className="py-1">Name</th>
+                        <th>Role</th>
+                        <th>Sees</th>
+                        <th className="hidden sm:table-cell">Signed in</th>
+                        <th>
+                            <span className="sr-only">Acts</span>
+                        </th>
                     </tr>
-                ))}</tbody>
+                </thead>
+                <tbody>
+                    {people.map((person) => (
+                        <tr
+                            key={person.id}
+                            className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}
+                        >
+                            <td className="py-2 pr-4">
+                                <span className="head">{person.name}</span>
+                                <span className="block break-all text-sm text-soft">{person.email}</span>
+                            </td>
+                            <td className="py-2 pr-4">
+                                {person.role[0]?.toUpperCase()}
+                                {person.role.slice(1)}
+                                {person.head && ', head coach'}
+                                {person.closed && ', closed'}
+                                {person.unconfirmed && (
+                                    <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>
+                                )}
+                            </td>
+                            <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
+                            <td className="hidden py-2 pr-4 text-sm sm:table-cell">
+                                {person.signed_in_at === 0
+                                    ? ''
+                                    : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}
+                            </td>
+                            <td className="whitespace-nowrap py-1 text-right">
+                                {person.unconfirmed && me.head && (
+                                    <button type="button" className="btn" onClick={() => setConfirming(person)}>
+                                        Confirm
+                                    </button>
+                                )}
+                                {person.may_be_head && me.head && (
+                                    <button
+                                        type="button"
+                                        className="btn btn-quiet"
+                                        onClick={() => setHandingTo(person)}
+                                    >
+                                        Make head coach
+                                    </button>
+                                )}
+                                {!person.closed && (
+                                    <>
+                                        <button
+                                            type="button"
+                                            className="btn btn-quiet"
+                                            onClick={() =>
+                                                api<Token>('POST', `/api/people/${person.id}/new-password`).then(
+                                                    (token) =>
+                                                        setMade({
+                                                            token,
+                                                            path: '/join',
+                                                            whom: `${person.name}, to set a new password within two hours`,
+                                                        }),
+                                                    setProblem,
+                                                )
+                                            }
+                                        >
+                                            New password
+                                        </button>
+                                        {!person.head && (
+                                            <button
+                                                type="button"
+                                                className="btn btn-quiet"
+                                                onClick={() => change(`/api/people/${person.id}/close`)}
+                                            >
+                                                Close account
+                                            </button>
+                                        )}
+                                    </>
+                                )}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
             </table>
-            <Sheetlet open={confirming !== null} onClose={() => setConfirming(null)} title={`Confirm ${confirming?.name ?? ''}`}>
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const code = String(new FormData(event.currentTarget).get('code'));
-                    api<People>('POST', `/api/people/${confirming?.id}/confirm`, { code }).then((answer) => { queries.setQueryData(['people'], answer); setProblem(null); setConfirming(null); }, setProblem);
-                }}>
-                    <p>In the same room: {confirming?.name} signs in and opens their name at the top; six digits stand there. Type them here. From then on this account’s clearances count.</p>
-                    <label className="grid gap-1"><span className="label">The six digits</span><input className="field" name="code" inputMode="numeric" autoComplete="off" required /></label>
+            <Sheetlet
+                open={confirming !== null}
+                onClose={() => setConfirming(null)}
+                title={`Confirm ${confirming?.name ?? ''}`}
+            >
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const code = String(new FormData(event.currentTarget).get('code'));
+                        api<People>('POST', `/api/people/${confirming?.id}/confirm`, { code }).then((answer) => {
+                            queries.setQueryData(['people'], answer);
+                            setProblem(null);
+                            setConfirming(null);
+                        }, setProblem);
+                    }}
+                >
+                    <p>
+                        In the same room: {confirming?.name} signs in and opens their name at the top; six digits stand
+                        there. Type them here. From then on this account’s clearances count.
+                    </p>
+                    <label className="grid gap-1">
+                        <span className="label">The six digits</span>
+                        <input className="field" name="code" inputMode="numeric" autoComplete="off" required />
+                    </label>
                     <Notice problem={problem} />
                     <button className="btn btn-main">Confirm</button>
                 </form>
             </Sheetlet>
-            <Sheetlet open={handingTo !== null} onClose={() => setHandingTo(null)} title={`Make ${handingTo?.name ?? ''} head coach`}>
+            <Sheetlet
+                open={handingTo !== null}
+                onClose={() => setHandingTo(null)}
+                title={`Make ${handingTo?.name ?? ''} head coach`}
+            >
                 <p>
-                    {handingTo?.name} then invites and confirms clinicians, and hands the club on. You stay a coach of the whole club.
-                    Only {handingTo?.name} can give it back.
+                    {handingTo?.name} then invites and confirms clinicians, and hands the club on. You stay a coach of
+                    the whole club. Only {handingTo?.name} can give it back.
                 </p>
                 <Notice problem={problem} />
                 <button
                     type="button"
                     className="btn btn-main mt-3"
                     onClick={() => {
-                        api('POST', `/api/people/${handingTo?.id}/hand-over`).then(() => { setHandingTo(null); setProblem(null); return queries.invalidateQueries(); }, setProblem);
+                        api('POST', `/api/people/${handingTo?.id}/hand-over`).then(() => {
+                            setHandingTo(null);
+                            setProblem(null);
+                            return queries.invalidateQueries();
+                        }, setProblem);
                     }}
                 >
                     Hand the club over
@@ -80,34 +221,164 @@ export function PeopleScreen() {
             </Sheetlet>
             <section aria-label="Squads" className="mt-8">
                 <h2 className="text-base">Squads</h2>
-                <ul>{squads.map((squad) => <SquadRow key={squad.id} squad={squad} onProblem={setProblem} />)}</ul>
+                <ul>
+                    {squads.map((squad) => (
+                        <SquadRow key={squad.id} squad={squad} onProblem={setProblem} />
+                    ))}
+                </ul>
                 <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
-                    <form className="flex items-end gap-2" onSubmit={(event) => { event.preventDefault(); const form = event.currentTarget; api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(() => { form.reset(); setProblem(null); return queries.invalidateQueries(); }, setProblem); }}><label className="grid gap-1"><span className="label">Another squad</span><input className="field" name="name" required placeholder="its name" /></label><button className="btn">Add</button></form>
-                    <label className="flex items-center gap-2"><input type="checkbox" checked={query.data.asks_wellness} onChange={(event) => { api<People>('POST', '/api/people/settings', { asks_wellness: event.target.checked }).then((answer) => queries.setQueryData(['people'], answer), setProblem); }} />Personal pages ask for sleep, energy and illness</label>
+                    <form
+                        className="flex items-end gap-2"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            const form = event.currentTarget;
+                            api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(
+                                () => {
+                                    form.reset();
+                                    setProblem(null);
+                                    return queries.invalidateQueries();
+                                },
+                                setProblem,
+                            );
+                        }}
+                    >
+                        <label className="grid gap-1">
+                            <span className="label">Another squad</span>
+                            <input className="field" name="name" required placeholder="its name" />
+                        </label>
+                        <button className="btn">Add</button>
+                    </form>
+                    <label className="flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            checked={query.data.asks_wellness}
+                            onChange={(event) => {
+                                api<People>('POST', '/api/people/settings', {
+                                    asks_wellness: event.target.checked,
+                                }).then((answer) => queries.setQueryData(['people'], answer), setProblem);
+                            }}
+                        />
+                        Personal pages ask for sleep, energy and illness
+                    </label>
                 </div>
             </section>
             <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.5fr]">
-                <section aria-label="Links"><h2 className="text-base">Links that still work</h2>
-                    {links.length === 0 ? <p className="text-soft">None.</p> : <ul>{links.map((link) => <li key={link.id} className="flex items-center justify-between gap-3 border-t border-line py-0.5"><span>{PURPOSES[link.purpose]}: {link.label} <span className="text-sm text-soft">until {dayName(link.expires_on)}</span></span><button type="button" className="btn btn-quiet" onClick={() => change(`/api/people/links/${link.id}/revoke`)}>Take back</button></li>)}</ul>}
+                <section aria-label="Links">
+                    <h2 className="text-base">Links that still work</h2>
+                    {links.length === 0 ? (
+                        <p className="text-soft">None.</p>
+                    ) : (
+                        <ul>
+                            {links.map((link) => (
+                                <li
+                                    key={link.id}
+                                    className="flex items-center justify-between gap-3 border-t border-line py-0.5"
+                                >
+                                    <span>
+                                        {PURPOSES[link.purpose]}: {link.label}{' '}
+                                        <span className="text-sm text-soft">until {dayName(link.expires_on)}</span>
+                                    </span>
+                                    <button
+                                        type="button"
+                                        className="btn btn-quiet"
+                                        onClick={() => change(`/api/people/links/${link.id}/revoke`)}
+                                    >
+                                        Take back
+                                    </button>
+                                </li>
+                            ))}
+                        </ul>
+                    )}
                 </section>
-                <section aria-label="Who did what"><h2 className="text-base">Who did what</h2>
+                <section aria-label="Who did what">
+                    <h2 className="text-base">Who did what</h2>
                     {audit.length === 0 && <p className="text-soft">Nothing yet.</p>}
-                    <ul className="max-h-[28rem] overflow-auto" tabIndex={0} aria-label="Entries, newest first">{audit.map((entry, i) => <li key={i} className="grid grid-cols-[8.5rem_1fr] gap-x-3 border-t border-line py-1 text-sm"><span className="text-soft">{dayName(entry.at.slice(0, 10))}, {entry.at.slice(11, 16)}</span><span>{entry.by}: {entry.what}{entry.about ? `, ${entry.about}` : ''}</span></li>)}</ul>
+                    <ul className="max-h-[28rem] overflow-auto" tabIndex={0} aria-label="Entries, newest first">
+                        {audit.map((entry, i) => (
+                            <li
+                                key={i}
+                                className="grid grid-cols-[8.5rem_1fr] gap-x-3 border-t border-line py-1 text-sm"
+                            >
+                                <span className="text-soft">
+                                    {dayName(entry.at.slice(0, 10))}, {entry.at.slice(11, 16)}
+                                </span>
+                                <span>
+                                    {entry.by}: {entry.what}
+                                    {entry.about ? `, ${entry.about}` : ''}
+                                </span>
+                            </li>
+                        ))}
+                    </ul>
                 </section>
             </div>
             <Sheetlet open={inviting} onClose={() => setInviting(false)} title="Invite somebody">
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = new FormData(event.currentTarget);
-                    const name = String(form.get('name'));
-                    api<Token>('POST', '/api/people/invitations', { role, name, squads: seesSquads ? form.getAll('squads').map(Number) : [], athletes: seesSquads ? [] : form.getAll('athletes') })
-                        .then((token) => { setInviting(false); setProblem(null); setMade({ token, path: '/join', whom: name }); void queries.invalidateQueries({ queryKey: ['people'] }); }, setProblem);
-                }}>
-                    <fieldset className="grid gap-1"><legend className="label mb-1">As</legend>{ROLES.map(([each, label, does]) => <label key={each} className="flex gap-2"><input type="radio" name="role" checked={role === each} onChange={() => setRole(each)} /><span><span className="head">{label}</span> <span className="text-soft">{does}</span></span></label>)}</fieldset>
-                    <label className="grid gap-1"><span className="label">Name</span><input className="field" name="name" required /></label>
-                    {seesSquads
-                        ? <fieldset><legend className="label mb-1">Squads</legend>{squads.map((squad) => <label key={squad.id} className="flex gap-2"><input type="checkbox" name="squads" value={squad.id} defaultChecked={squads.length === 1} />{squad.name}</label>)}</fieldset>
-                        : <fieldset><legend className="label mb-1">Whose records</legend><div className="grid grid-cols-2 gap-x-4">{athletes.map((athlete) => <label key={athlete.id} className="flex gap-2"><input type="checkbox" name="athletes" value={athlete.id} />{athlete.name}</label>)}</div></fieldset>}
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = new FormData(event.currentTarget);
+                        const name = String(form.get('name'));
+                        api<Token>('POST', '/api/people/invitations', {
+                            role,
+                            name,
+                            squads: seesSquads ? form.getAll('squads').map(Number) : [],
+                            athletes: seesSquads ? [] : form.getAll('athletes'),
+                        }).then((token) => {
+                            setInviting(false);
+                            setProblem(null);
+                            setMade({ token, path: '/join', whom: name });
+                            void queries.invalidateQueries({ queryKey: ['people'] });
+                        }, setProblem);
+                    }}
+                >
+                    <fieldset className="grid gap-1">
+                        <legend className="label mb-1">As</legend>
+                        {ROLES.map(([each, label, does]) => (
+                            <label key={each} className="flex gap-2">
+                                <input
+                                    type="radio"
+                                    name="role"
+                                    checked={role === each}
+                                    onChange={() => setRole(each)}
+                                />
+                                <span>
+                                    <span className="head">{label}</span> <span className="text-soft">{does}</span>
+                                </span>
+                            </label>
+                        ))}
+                    </fieldset>
+                    <label className="grid gap-1">
+                        <span className="label">Name</span>
+                        <input className="field" name="name" required />
+                    </label>
+                    {seesSquads ? (
+                        <fieldset>
+                            <legend className="label mb-1">Squads</legend>
+                            {squads.map((squad) => (
+                                <label key={squad.id} className="flex gap-2">
+                                    <input
+                                        type="checkbox"
+                                        name="squads"
+                                        value={squad.id}
+                                        defaultChecked={squads.length === 1}
+                                    />
+                                    {squad.name}
+                                </label>
+                            ))}
+                        </fieldset>
+                    ) : (
+                        <fieldset>
+                            <legend className="label mb-1">Whose records</legend>
+                            <div className="grid grid-cols-2 gap-x-4">
+                                {athletes.map((athlete) => (
+                                    <label key={athlete.id} className="flex gap-2">
+                                        <input type="checkbox" name="athletes" value={athlete.id} />
+                                        {athlete.name}
+                                    </label>
+                                ))}
+                            </div>
+                        </fieldset>
+                    )}
                     <Notice problem={problem} />
                     <button className="btn btn-main">Make the link</button>
                 </form>
@@ -117,7 +388,11 @@ export function PeopleScreen() {
     );
 }
 
-const SCHOOLS: ReadonlyArray<readonly [school: string, label: string]> = [['', 'strict under 16, graded from then on'], ['strict', 'strict for everybody: any joint soreness stops that part'], ['graded', 'graded for everybody: soreness by its score']];
+const SCHOOLS: ReadonlyArray<readonly [school: string, label: string]> = [
+    ['', 'strict under 16, graded from then on'],
+    ['strict', 'strict for everybody: any joint soreness stops that part'],
+    ['graded', 'graded for everybody: soreness by its score'],
+];
 
 /** A squad with the school its words follow, and the way to add somebody to it. */
 function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onProblem: (problem: unknown) => void }) {
@@ -129,17 +404,65 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
     return (
         <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-1.5">
             <span className="head">{squad.name}</span>
-            <label className="flex items-center gap-2 text-sm"><span className="text-soft">How sore is too sore:</span><select className="border-b border-soft bg-transparent py-1" value={squad.school ?? ''} onChange={(event) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: event.target.value || null, floor: squad.floor ?? null }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }}>{SCHOOLS.map(([value, label]) => <option key={value} value={value}>{label}</option>)}</select></label>
-            <FloorChoice floor={squad.floor ?? null} label="Usual floor:" onChange={(floor) => { api('PUT', `/api/squads/${squad.id}`, { name: squad.name, school: squad.school ?? null, floor }).then(() => { onProblem(null); return queries.invalidateQueries(); }, onProblem); }} />
+            <label className="flex items-center gap-2 text-sm">
+                <span className="text-soft">How sore is too sore:</span>
+                <select
+                    className="border-b border-soft bg-transparent py-1"
+                    value={squad.school ?? ''}
+                    onChange={(event) => {
+                        api('PUT', `/api/squads/${squad.id}`, {
+                            name: squad.name,
+                            school: event.target.value || null,
+                            floor: squad.floor ?? null,
+                        }).then(() => {
+                            onProblem(null);
+                            return queries.invalidateQueries();
+                        }, onProblem);
+                    }}
+                >
+                    {SCHOOLS.map(([value, label]) => (
+                        <option key={value} value={value}>
+                            {label}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <FloorChoice
+                floor={squad.floor ?? null}
+                label="Usual floor:"
+                onChange={(floor) => {
+                    api('PUT', `/api/squads/${squad.id}`, {
+                        name: squad.name,
+                        school: squad.school ?? null,
+                        floor,
+                    }).then(() => {
+                        onProblem(null);
+                        return queries.invalidateQueries();
+                    }, onProblem);
+                }}
+            />
             <span className="grow" />
-            <button type="button" className="btn" onClick={() => setAdding(true)}>Add an athlete</button>
+            <button type="button" className="btn" onClick={() => setAdding(true)}>
+                Add an athlete
+            </button>
             <Sheetlet open={adding} onClose={() => setAdding(false)} title={`Add an athlete to ${squad.name}`}>
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    api<People['athletes'][number]>('POST', `/api/squads/${squad.id}/athletes`, { ...form, id: id.current, birth_date: form.birth_date || null, turn_direction: form.turn_direction || null })
-                        .then((added) => { id.current = newId(); void queries.invalidateQueries(); return navigate({ to: '/athletes/$athleteId/intake', params: { athleteId: added.id } }); }, setProblem);
-                }}>
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        api<People['athletes'][number]>('POST', `/api/squads/${squad.id}/athletes`, {
+                            ...form,
+                            id: id.current,
+                            birth_date: form.birth_date || null,
+                            turn_direction: form.turn_direction || null,
+                        }).then((added) => {
+                            id.current = newId();
+                            void queries.invalidateQueries();
+                            return navigate({ to: '/athletes/$athleteId/intake', params: { athleteId: added.id } });
+                        }, setProblem);
+                    }}
+                >
                     <AthleteFields />
                     <Notice problem={problem} />
                     <button className="btn btn-main">Add, and go on to the intake</button>

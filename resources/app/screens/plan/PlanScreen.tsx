@@ -36,16 +36,72 @@ export function PlanScreen() {
     const [open, setOpen] = useState<'session' | 'fixture' | 'squad' | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [link, setLink] = useState<{ token: Token; path: string; whom: string } | null>(null);
-    const query = useQuery({ queryKey: ['plan', squad], queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`),
+    const query = useQuery({
+        queryKey: ['plan', squad],
+        queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`),
         refetchInterval: (query) => ((query.state.data?.working_out ?? 0) > 0 ? WORKING_OUT_MS : false),
     });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the plan" /></main>;
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the plan" />
+            </main>
+        );
     const plan = query.data;
-    const remove = (id: string): void => { api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => { queries.setQueryData(['plan', squad], answer); void queries.invalidateQueries(); }, setProblem); };
+    const remove = (id: string): void => {
+        api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => {
+            queries.setQueryData(['plan', squad], answer);
+            void queries.invalidateQueries();
+        }, setProblem);
+    };
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-3 py-3"><h1 className="text-2xl">Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} /></h1><span className="grow" /><button type="button" className="btn btn-quiet" onClick={() => { api<Token>('POST', '/api/me/calendar-link').then((token) => setLink({ token, path: '/calendar/{token}.ics', whom: 'your own calendar: it says when, and names no athlete. A link made before stops working' }), setProblem); }}>Calendar link</button>{me.decides && <><button type="button" className="btn" onClick={() => setOpen('session')}>Plan a session</button><button type="button" className="btn" onClick={() => setOpen('fixture')}>Match or training elsewhere</button><button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>Season for the squad</button></>}</header>
+            <header className="flex flex-wrap items-end gap-3 py-3">
+                <h1 className="text-2xl">
+                    Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} />
+                </h1>
+                <span className="grow" />
+                <button
+                    type="button"
+                    className="btn btn-quiet"
+                    onClick={() => {
+                        api<Token>('POST', '/api/me/calendar-link').then(
+                            (token) =>
+                                setLink({
+                                    token,
+                                    path: '/calendar/{token}.ics',
+                                    whom: 'your own calendar: it says when, and names no athlete. A link made before stops working',
+                                }),
+                            setProblem,
+                        );
+                    }}
+                >
+                    Calendar link
+                </button>
+                {me.decides && (
+                    <>
+                        <button type="button" className="btn" onClick={() => setOpen('session')}>
+                            Plan a session
+                        </button>
+                        <button type="button" className="btn" onClick={() => setOpen('fixture')}>
+                            Match or training elsewhere
+                        </button>
+                        <button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>
+                            Season for the squad
+                        </button>
+                    </>
+                )}
+            </header>
             <Notice problem={problem} />
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
                 <div className="grid content-start gap-8">
@@ -53,40 +109,143 @@ export function PlanScreen() {
                         <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
                         {plan.working_out > 0 && (
                             <p role="status" className="border-l-4 border-tape pl-2">
-                                {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being worked out.
-                                Until then {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the calendar.
+                                {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being
+                                worked out. Until then{' '}
+                                {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the
+                                calendar.
                             </p>
                         )}
-                        {plan.seasons.length === 0 && <p className="border-b border-line py-3 text-soft">Nobody has a season yet. Open one for an athlete below, or one like it for everybody.</p>}
+                        {plan.seasons.length === 0 && (
+                            <p className="border-b border-line py-3 text-soft">
+                                Nobody has a season yet. Open one for an athlete below, or one like it for everybody.
+                            </p>
+                        )}
                         {plan.seasons.map((season) => (
-                            <Link key={season.id} to="/seasons/$seasonId" params={{ seasonId: season.id }} className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint">
+                            <Link
+                                key={season.id}
+                                to="/seasons/$seasonId"
+                                params={{ seasonId: season.id }}
+                                className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                            >
                                 <span className="head truncate">{season.athlete.name}</span>
-                                <span className="min-w-0"><span className="block truncate">{season.goal ? `“${season.goal}”` : 'hold the rung'} <span className="text-soft">· {season.ladder_name}</span></span>{season.missed && <span className="block text-sm font-bold text-reduced">{season.missed.split('.')[0]}</span>}</span>
+                                <span className="min-w-0">
+                                    <span className="block truncate">
+                                        {season.goal ? `“${season.goal}”` : 'hold the rung'}{' '}
+                                        <span className="text-soft">· {season.ladder_name}</span>
+                                    </span>
+                                    {season.missed && (
+                                        <span className="block text-sm font-bold text-reduced">
+                                            {season.missed.split('.')[0]}
+                                        </span>
+                                    )}
+                                </span>
                                 <span className="label">{dayName(season.goal_on)}</span>
                             </Link>
                         ))}
-                        {me.decides && plan.without.length > 0 && <p className="pt-2"><span className="label">Without one, open: </span>{plan.without.map((athlete, i) => <span key={athlete.id}>{i > 0 && ', '}<Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="underline decoration-dotted underline-offset-4">{athlete.name}</Link></span>)}</p>}
+                        {me.decides && plan.without.length > 0 && (
+                            <p className="pt-2">
+                                <span className="label">Without one, open: </span>
+                                {plan.without.map((athlete, i) => (
+                                    <span key={athlete.id}>
+                                        {i > 0 && ', '}
+                                        <Link
+                                            to="/athletes/$athleteId/season"
+                                            params={{ athleteId: athlete.id }}
+                                            className="underline decoration-dotted underline-offset-4"
+                                        >
+                                            {athlete.name}
+                                        </Link>
+                                    </span>
+                                ))}
+                            </p>
+                        )}
                     </section>
                     <section aria-label="Sessions ahead">
                         <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
                         {plan.sessions.length === 0 && <p className="py-3 text-soft">None planned.</p>}
-                        <ul>{plan.sessions.map((session) => (
-                            <li key={session.id}><Link to="/sessions/$sessionId" params={{ sessionId: session.id }} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"><span className="label">{dayName(session.day)} {session.starts_at}</span><span className="head truncate">{session.title}</span><span className="label">{session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'}, {n(session.reps)} reps</span></Link></li>
-                        ))}</ul>
+                        <ul>
+                            {plan.sessions.map((session) => (
+                                <li key={session.id}>
+                                    <Link
+                                        to="/sessions/$sessionId"
+                                        params={{ sessionId: session.id }}
+                                        className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                                    >
+                                        <span className="label">
+                                            {dayName(session.day)} {session.starts_at}
+                                        </span>
+                                        <span className="head truncate">{session.title}</span>
+                                        <span className="label">
+                                            {session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'},{' '}
+                                            {n(session.reps)} reps
+                                        </span>
+                                    </Link>
+                                </li>
+                            ))}
+                        </ul>
                     </section>
                 </div>
                 <section aria-label="Fixed days">
                     <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
-                    {plan.fixtures.length === 0 && <p className="py-3 text-soft">None declared. A match that is declared keeps its work free: the days before give way.</p>}
-                    <ul>{series(plan.fixtures).map((each) => {
-                        const [first, last] = [each[0], each.at(-1)];
-                        if (!first || !last) return null;
-                        const back = (one: Fixture) => me.decides && <button type="button" className="btn btn-quiet no-print" aria-label={`Take back ${one.title}, ${dayName(one.day)}`} onClick={() => remove(one.id)}>Take back</button>;
-                        return (
-                            <li key={first.id} className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"><span className="label">{dayName(first.day)} {first.starts_at}</span><span className="min-w-0"><span className="head">{first.title}</span> <span className="label">{first.kind === 'match' ? 'match' : 'elsewhere'}{first.athlete_name ? `, ${first.athlete_name}` : ''}</span><span className="block text-sm text-soft">{first.sentence}</span>{first.kind === 'match' && first.day === plan.date && me.records && <CountLive plan={plan} athleteId={first.athlete_id ?? null} />}
-                                {each.length > 1 && <details><summary className="label">{each.length} times until {dayName(last.day)}</summary><ul>{each.map((one) => <li key={one.id} className="flex items-center justify-between">{dayName(one.day)}{back(one)}</li>)}</ul></details>}</span>{each.length === 1 && back(first)}</li>
-                        );
-                    })}</ul>
+                    {plan.fixtures.length === 0 && (
+                        <p className="py-3 text-soft">
+                            None declared. A match that is declared keeps its work free: the days before give way.
+                        </p>
+                    )}
+                    <ul>
+                        {series(plan.fixtures).map((each) => {
+                            const [first, last] = [each[0], each.at(-1)];
+                            if (!first || !last) return null;
+                            const back = (one: Fixture) =>
+                                me.decides && (
+                                    <button
+                                        type="button"
+                                        className="btn btn-quiet no-print"
+                                        aria-label={`Take back ${one.title}, ${dayName(one.day)}`}
+                                        onClick={() => remove(one.id)}
+                                    >
+                                        Take back
+                                    </button>
+                                );
+                            return (
+                                <li
+                                    key={first.id}
+                                    className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"
+                                >
+                                    <span className="label">
+                                        {dayName(first.day)} {first.starts_at}
+                                    </span>
+                                    <span className="min-w-0">
+                                        <span className="head">{first.title}</span>{' '}
+                                        <span className="label">
+                                            {first.kind === 'match' ? 'match' : 'elsewhere'}
+                                            {first.athlete_name ? `, ${first.athlete_name}` : ''}
+                                        </span>
+                                        <span className="block text-sm text-soft">{first.sentence}</span>
+                                        {first.kind === 'match' && first.day === plan.date && me.records && (
+                                            <CountLive plan={plan} athleteId={first.athlete_id ?? null} />
+                                        )}
+                                        {each.length > 1 && (
+                                            <details>
+                                                <summary className="label">
+                                                    {each.length} times until {dayName(last.day)}
+                                                </summary>
+                                                <ul>
+                                                    {each.map((one) => (
+                                                        <li key={one.id} className="flex items-center justify-between">
+                                                            {dayName(one.day)}
+                                                            {back(one)}
+                                                        </li>
+                                                    ))}
+                                                </ul>
+                                            </details>
+                                        )}
+                                    </span>
+                                    {each.length === 1 && back(first)}
+                                </li>
+                            );
+                        })}
+                    </ul>
                 </section>
             </div>
             <LinkShown made={link} onClose={() => setLink(null)} />
@@ -99,12 +258,40 @@ export function PlanScreen() {
 
 /** The match of today, counted as it is played: one athlete’s, or whose of the squad? */
 function CountLive({ plan, athleteId }: { plan: Plan; athleteId: string | null }) {
-    if (athleteId !== null) return <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">Count it live</Link>;
-    return <Opens label="Count it live: whose?" className="opens head no-print" content={<ul className="grid grid-cols-2 gap-1">{everybody(plan).map((athlete) => <li key={athlete.id}><Link to="/athletes/$athleteId/match" params={{ athleteId: athlete.id }} className="btn w-full justify-start">{athlete.given_name}</Link></li>)}</ul>}>Count it live</Opens>;
+    if (athleteId !== null)
+        return (
+            <Link to="/athletes/$athleteId/match" params={{ athleteId }} className="opens head no-print">
+                Count it live
+            </Link>
+        );
+    return (
+        <Opens
+            label="Count it live: whose?"
+            className="opens head no-print"
+            content={
+                <ul className="grid grid-cols-2 gap-1">
+                    {everybody(plan).map((athlete) => (
+                        <li key={athlete.id}>
+                            <Link
+                                to="/athletes/$athleteId/match"
+                                params={{ athleteId: athlete.id }}
+                                className="btn w-full justify-start"
+                            >
+                                {athlete.given_name}
+                            </Link>
+                        </li>
+                    ))}
+                </ul>
+            }
+        >
+            Count it live
+        </Opens>
+    );
 }
 
 /** Who of the squad stands on a ladder, by name. */
-const everybody = (plan: Plan): Plan['without'] => [...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name));
+const everybody = (plan: Plan): Plan['without'] =>
+    [...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name));
 
 function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
     const queries = useQueryClient();
@@ -114,17 +301,119 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
     const [problem, setProblem] = useState<unknown>(null);
     return (
         <Sheetlet open={open} onClose={onClose} title="A match, or training elsewhere">
-            <form className="grid gap-3" onSubmit={(event) => {
-                event.preventDefault();
-                const form = Object.fromEntries(new FormData(event.currentTarget));
-                api<Plan>('POST', `/api/squads/${plan.squad.id}/fixtures`, { id: id.current, kind, athlete_id: form.athlete || null, day: form.day, weeks: Number(form.weeks) || 1, starts_at: form.starts_at, title: form.title, doses: [{ skill: form.skill, reps: Number(form.reps), felt }] })
-                    .then(() => { id.current = newId(); setProblem(null); onClose(); return queries.invalidateQueries(); }, setProblem);
-            }}>
-                <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">{([['match', 'Match'], ['elsewhere', 'Training elsewhere']] as const).map(([value, label]) => <button key={value} type="button" aria-pressed={kind === value} className={`btn ${kind === value ? 'btn-main' : ''}`} onClick={() => setKind(value)}>{label}</button>)}</div>
-                <div className="grid grid-cols-[1fr_1fr_6rem] gap-2"><label className="grid gap-1"><span className="label">Day</span><input className="field" type="date" name="day" required min={plan.date} /></label><label className="grid gap-1"><span className="label">Starts at</span><input className="field" type="time" name="starts_at" required defaultValue={kind === 'match' ? '15:00' : '17:00'} /></label><label className="grid gap-1"><span className="label">Weeks in a row</span><input className="field" name="weeks" inputMode="numeric" defaultValue="1" /></label></div>
-                <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">What it is called</span><input className="field" name="title" required /></label><label className="grid gap-1"><span className="label">For whom</span><select className="field" name="athlete"><option value="">the whole squad</option>{everybody(plan).map((athlete) => <option key={athlete.id} value={athlete.id}>{athlete.name}</option>)}</select></label></div>
-                <div className="grid grid-cols-[1fr_8rem] gap-2"><label className="grid gap-1"><span className="label">Expected work, each</span><select className="field" name="skill">{plan.skills.map((skill) => <option key={skill.id} value={skill.id}>{skill.name}</option>)}</select></label><label className="grid gap-1"><span className="label">How many</span><input className="field" name="reps" inputMode="numeric" required /></label></div>
-                <fieldset><legend className="label mb-1">How hard? Left open, it counts as full.</legend><div className="grid grid-cols-3 gap-1.5">{[['easy', 'Easy'], ['middling', 'Middling'], ['hard', 'Hard']].map(([value, label]) => <button key={value} type="button" aria-pressed={felt === value} className={`btn ${felt === value ? 'btn-main' : ''}`} onClick={() => setFelt(felt === value ? null : value ?? null)}>{label}</button>)}</div></fieldset>
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    api<Plan>('POST', `/api/squads/${plan.squad.id}/fixtures`, {
+                        id: id.current,
+                        kind,
+                        athlete_id: form.athlete || null,
+                        day: form.day,
+                        weeks: Number(form.weeks) || 1,
+                        starts_at: form.starts_at,
+                        title: form.title,
+                        doses: [{ skill: form.skill, reps: Number(form.reps), felt }],
+                    }).then(() => {
+                        id.current = newId();
+                        setProblem(null);
+                        onClose();
+                        return queries.invalidateQueries();
+                    }, setProblem);
+                }}
+            >
+                <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">
+                    {(
+                        [
+                            ['match', 'Match'],
+                            ['elsewhere', 'Training elsewhere'],
+                        ] as const
+                    ).map(([value, label]) => (
+                        <button
+                            key={value}
+                            type="button"
+                            aria-pressed={kind === value}
+                            className={`btn ${kind === value ? 'btn-main' : ''}`}
+                            onClick={() => setKind(value)}
+                        >
+                            {label}
+                        </button>
+                    ))}
+                </div>
+                <div className="grid grid-cols-[1fr_1fr_6rem] gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">Day</span>
+                        <input className="field" type="date" name="day" required min={plan.date} />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Starts at</span>
+                        <input
+                            className="field"
+                            type="time"
+                            name="starts_at"
+                            required
+                            defaultValue={kind === 'match' ? '15:00' : '17:00'}
+                        />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Weeks in a row</span>
+                        <input className="field" name="weeks" inputMode="numeric" defaultValue="1" />
+                    </label>
+                </div>
+                <div className="grid grid-cols-2 gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">What it is called</span>
+                        <input className="field" name="title" required />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">For whom</span>
+                        <select className="field" name="athlete">
+                            <option value="">the whole squad</option>
+                            {everybody(plan).map((athlete) => (
+                                <option key={athlete.id} value={athlete.id}>
+                                    {athlete.name}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                </div>
+                <div className="grid grid-cols-[1fr_8rem] gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">Expected work, each</span>
+                        <select className="field" name="skill">
+                            {plan.skills.map((skill) => (
+                                <option key={skill.id} value={skill.id}>
+                                    {skill.name}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">How many</span>
+                        <input className="field" name="reps" inputMode="numeric" required />
+                    </label>
+                </div>
+                <fieldset>
+                    <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
+                    <div className="grid grid-cols-3 gap-1.5">
+                        {[
+                            ['easy', 'Easy'],
+                            ['middling', 'Middling'],
+                            ['hard', 'Hard'],
+                        ].map(([value, label]) => (
+                            <button
+                                key={value}
+                                type="button"
+                                aria-pressed={felt === value}
+                                className={`btn ${felt === value ? 'btn-main' : ''}`}
+                                onClick={() => setFelt(felt === value ? null : (value ?? null))}
+                            >
+                                {label}
+                            </button>
+                        ))}
+                    </div>
+                </fieldset>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Keep it</button>
             </form>
@@ -138,21 +427,78 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
     const [problem, setProblem] = useState<unknown>(null);
     const [made, setMade] = useState<SessionMade | null>(null);
     const [busy, setBusy] = useState(false);
-    const close = (): void => { setMade(null); setProblem(null); onClose(); };
+    const close = (): void => {
+        setMade(null);
+        setProblem(null);
+        onClose();
+    };
     return (
         <Sheetlet open={open} onClose={close} title={`A season for ${plan.squad.name}`}>
-            {made ? <div className="grid gap-3"><p className="text-lg">{made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} kept. The weeks are worked out one athlete after the other, each from their own record.</p>{made.left_out.length > 0 && <ul className="border-l-4 border-tape pl-3">{made.left_out.map((each) => <li key={each}>{each}.</li>)}</ul>}<button type="button" className="btn btn-main" onClick={close}>Done</button></div> : (
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    setBusy(true);
-                    api<SessionMade>('POST', `/api/squads/${plan.squad.id}/seasons`, { goal_on: form.goal_on, weekdays, minutes: form.minutes ? Number(form.minutes) : null, rungs_up: Number(form.rungs_up) }).then((answer) => { setMade(answer); setProblem(null); void queries.invalidateQueries(); }, setProblem).finally(() => setBusy(false));
-                }}>
-                    <div className="grid grid-cols-2 gap-2"><label className="grid gap-1"><span className="label">Goal day</span><input className="field" type="date" name="goal_on" required min={plan.date} /></label><label className="grid gap-1"><span className="label">Up to</span><select className="field" name="rungs_up" defaultValue="1"><option value="0">the rung they stand on</option><option value="1">one rung up</option><option value="2">two rungs up</option><option value="3">three rungs up</option></select></label></div>
-                    <div className="grid gap-1"><span className="label">Training days</span><Weekdays value={weekdays} onChange={setWeekdays} /></div>
-                    <label className="grid gap-1"><span className="label">Minutes, may be left open</span><input className="field" name="minutes" inputMode="numeric" /></label>
+            {made ? (
+                <div className="grid gap-3">
+                    <p className="text-lg">
+                        {made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} kept. The weeks are worked out
+                        one athlete after the other, each from their own record.
+                    </p>
+                    {made.left_out.length > 0 && (
+                        <ul className="border-l-4 border-tape pl-3">
+                            {made.left_out.map((each) => (
+                                <li key={each}>{each}.</li>
+                            ))}
+                        </ul>
+                    )}
+                    <button type="button" className="btn btn-main" onClick={close}>
+                        Done
+                    </button>
+                </div>
+            ) : (
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        setBusy(true);
+                        api<SessionMade>('POST', `/api/squads/${plan.squad.id}/seasons`, {
+                            goal_on: form.goal_on,
+                            weekdays,
+                            minutes: form.minutes ? Number(form.minutes) : null,
+                            rungs_up: Number(form.rungs_up),
+                        })
+                            .then((answer) => {
+                                setMade(answer);
+                                setProblem(null);
+                                void queries.invalidateQueries();
+                            }, setProblem)
+                            .finally(() => setBusy(false));
+                    }}
+                >
+                    <div className="grid grid-cols-2 gap-2">
+                        <label className="grid gap-1">
+                            <span className="label">Goal day</span>
+                            <input className="field" type="date" name="goal_on" required min={plan.date} />
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">Up to</span>
+                            <select className="field" name="rungs_up" defaultValue="1">
+                                <option value="0">the rung they stand on</option>
+                                <option value="1">one rung up</option>
+                                <option value="2">two rungs up</option>
+                                <option value="3">three rungs up</option>
+                            </select>
+                        </label>
+                    </div>
+                    <div className="grid gap-1">
+                        <span className="label">Training days</span>
+                        <Weekdays value={weekdays} onChange={setWeekdays} />
+                    </div>
+                    <label className="grid gap-1">
+                        <span className="label">Minutes, may be left open</span>
+                        <input className="field" name="minutes" inputMode="numeric" />
+                    </label>
                     <Notice problem={problem} />
-                    <button className="btn btn-main" disabled={busy}>{busy ? 'Sending…' : 'Plan it for everybody'}</button>
+                    <button className="btn btn-main" disabled={busy}>
+                        {busy ? 'Sending…' : 'Plan it for everybody'}
+                    </button>
                 </form>
             )}
         </Sheetlet>

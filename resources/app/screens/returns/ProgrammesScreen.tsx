@@ -5,25 +5,100 @@ import { api, type ProgrammeFile } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 
-type Stage = { name: string; text: string; sets: number; reps: number; effort: number; distance_share?: number; passes?: number; min_gap_days?: number; needs_clearance?: boolean; [other: string]: unknown };
-type Definition = { id: string; name: string; summary: string; cautions: string[]; stages: Stage[]; [other: string]: unknown };
+type Stage = {
+    name: string;
+    text: string;
+    sets: number;
+    reps: number;
+    effort: number;
+    distance_share?: number;
+    passes?: number;
+    min_gap_days?: number;
+    needs_clearance?: boolean;
+    [other: string]: unknown;
+};
+type Definition = {
+    id: string;
+    name: string;
+    summary: string;
+    cautions: string[];
+    stages: Stage[];
+    [other: string]: unknown;
+};
 
 /** Programmes of the way back: those that ship, and copies of one’s own. */
 export function ProgrammesScreen() {
     const me = useMe();
     const [editing, setEditing] = useState<{ definition: Definition; version: number } | null>(null);
-    const query = useQuery({ queryKey: ['programme-files'], queryFn: () => api<ProgrammeFile[]>('GET', '/api/programmes'), refetchOnWindowFocus: false });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
-    if (!query.data) return <main><Loading what="the programmes" /></main>;
+    const query = useQuery({
+        queryKey: ['programme-files'],
+        queryFn: () => api<ProgrammeFile[]>('GET', '/api/programmes'),
+        refetchOnWindowFocus: false,
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error} />
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the programmes" />
+            </main>
+        );
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3"><p className="label"><Link to="/returns" className="hover:underline">Returns</Link></p><h1 className="text-2xl">Programmes</h1><p className="mt-1 max-w-prose text-soft">Examples with round numbers. What the treating clinician writes wins: copy one, change it, and open returns on the copy. A return already begun keeps the programme it was opened with.</p></header>
+            <header className="py-3">
+                <p className="label">
+                    <Link to="/returns" className="hover:underline">
+                        Returns
+                    </Link>
+                </p>
+                <h1 className="text-2xl">Programmes</h1>
+                <p className="mt-1 max-w-prose text-soft">
+                    Examples with round numbers. What the treating clinician writes wins: copy one, change it, and open
+                    returns on the copy. A return already begun keeps the programme it was opened with.
+                </p>
+            </header>
             {editing === null ? (
-                <ul className="border-t-2 border-ink">{query.data.map((file) => {
-                    const definition = file.definition as unknown as Definition;
-                    return <li key={file.id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2"><div className="grow"><span className="head text-lg">{file.name}</span> <span className="label">{file.own ? `our own, version ${file.version}` : 'ships with Augendo'}</span><span className="block text-soft">{definition.summary} {definition.stages.length} stages.</span></div>{me.decides && <button type="button" className="btn" onClick={() => setEditing({ definition: file.own ? definition : { ...definition, name: `${definition.name}, our copy` }, version: file.own ? file.version : 0 })}>{file.own ? 'Edit' : 'Edit a copy'}</button>}</li>;
-                })}</ul>
-            ) : <Editor start={editing.definition} version={editing.version} onClose={() => setEditing(null)} />}
+                <ul className="border-t-2 border-ink">
+                    {query.data.map((file) => {
+                        const definition = file.definition as unknown as Definition;
+                        return (
+                            <li key={file.id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+                                <div className="grow">
+                                    <span className="head text-lg">{file.name}</span>{' '}
+                                    <span className="label">
+                                        {file.own ? `our own, version ${file.version}` : 'ships with Augendo'}
+                                    </span>
+                                    <span className="block text-soft">
+                                        {definition.summary} {definition.stages.length} stages.
+                                    </span>
+                                </div>
+                                {me.decides && (
+                                    <button
+                                        type="button"
+                                        className="btn"
+                                        onClick={() =>
+                                            setEditing({
+                                                definition: file.own
+                                                    ? definition
+                                                    : { ...definition, name: `${definition.name}, our copy` },
+                                                version: file.own ? file.version : 0,
+                                            })
+                                        }
+                                    >
+                                        {file.own ? 'Edit' : 'Edit a copy'}
+                                    </button>
+                                )}
+                            </li>
+                        );
+                    })}
+                </ul>
+            ) : (
+                <Editor start={editing.definition} version={editing.version} onClose={() => setEditing(null)} />
+            )}
         </main>
     );
 }
@@ -32,35 +107,164 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
     const queries = useQueryClient();
     const [definition, setDefinition] = useState(start);
     const [problem, setProblem] = useState<unknown>(null);
-    const change = (i: number, with_: Partial<Stage>): void => setDefinition({ ...definition, stages: definition.stages.map((stage, j) => (i === j ? { ...stage, ...with_ } : stage)) });
-    const move = (i: number, stages: Stage[]): void => setDefinition({ ...definition, stages: stages.filter((_, j) => j !== i) });
-    const figure = (i: number, stage: Stage, key: 'sets' | 'reps' | 'passes' | 'min_gap_days', fallback: number, label: string) => <input className="field figure w-14 px-1 text-center" inputMode="numeric" aria-label={`${label} of stage ${i + 1}`} value={String(stage[key] ?? fallback)} onChange={(event) => change(i, { [key]: Number(event.target.value) || 0 })} />;
-    const share = (i: number, stage: Stage, key: 'effort' | 'distance_share', label: string) => <input className="field figure w-16 px-1 text-center" inputMode="numeric" aria-label={`${label} of stage ${i + 1}, percent`} value={stage[key] === undefined ? '' : String(Math.round(100 * (stage[key] ?? 0)))} placeholder="–" onChange={(event) => change(i, { [key]: event.target.value === '' ? undefined : (Number(event.target.value) || 0) / 100 })} />;
+    const change = (i: number, with_: Partial<Stage>): void =>
+        setDefinition({
+            ...definition,
+            stages: definition.stages.map((stage, j) => (i === j ? { ...stage, ...with_ } : stage)),
+        });
+    const move = (i: number, stages: Stage[]): void =>
+        setDefinition({ ...definition, stages: stages.filter((_, j) => j !== i) });
+    const figure = (
+        i: number,
+        stage: Stage,
+        key: 'sets' | 'reps' | 'passes' | 'min_gap_days',
+        fallback: number,
+        label: string,
+    ) => (
+        <input
+            className="field figure w-14 px-1 text-center"
+            inputMode="numeric"
+            aria-label={`${label} of stage ${i + 1}`}
+            value={String(stage[key] ?? fallback)}
+            onChange={(event) => change(i, { [key]: Number(event.target.value) || 0 })}
+        />
+    );
+    const share = (i: number, stage: Stage, key: 'effort' | 'distance_share', label: string) => (
+        <input
+            className="field figure w-16 px-1 text-center"
+            inputMode="numeric"
+            aria-label={`${label} of stage ${i + 1}, percent`}
+            value={stage[key] === undefined ? '' : String(Math.round(100 * (stage[key] ?? 0)))}
+            placeholder="–"
+            onChange={(event) =>
+                change(i, { [key]: event.target.value === '' ? undefined : (Number(event.target.value) || 0) / 100 })
+            }
+        />
+    );
     const save = (): void => {
-        api<ProgrammeFile[]>('POST', '/api/programmes', { version, definition }).then((answer) => { queries.setQueryData(['programme-files'], answer); onClose(); }, setProblem);
+        api<ProgrammeFile[]>('POST', '/api/programmes', { version, definition }).then((answer) => {
+            queries.setQueryData(['programme-files'], answer);
+            onClose();
+        }, setProblem);
     };
     return (
-        <form className="grid gap-3" onSubmit={(event) => { event.preventDefault(); save(); }}>
-            <div className="grid gap-2 sm:grid-cols-[1fr_2fr]"><label className="grid gap-1"><span className="label">Name</span><input className="field" required value={definition.name} onChange={(event) => setDefinition({ ...definition, name: event.target.value })} /></label><label className="grid gap-1"><span className="label">In a sentence</span><input className="field" value={definition.summary} onChange={(event) => setDefinition({ ...definition, summary: event.target.value })} /></label></div>
+        <form
+            className="grid gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                save();
+            }}
+        >
+            <div className="grid gap-2 sm:grid-cols-[1fr_2fr]">
+                <label className="grid gap-1">
+                    <span className="label">Name</span>
+                    <input
+                        className="field"
+                        required
+                        value={definition.name}
+                        onChange={(event) => setDefinition({ ...definition, name: event.target.value })}
+                    />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">In a sentence</span>
+                    <input
+                        className="field"
+                        value={definition.summary}
+                        onChange={(event) => setDefinition({ ...definition, summary: event.target.value })}
+                    />
+                </label>
+            </div>
             <div className="overflow-x-auto">
                 <table className="w-full min-w-[56rem] border-t-2 border-ink">
                     <caption className="sr-only">Stages</caption>
-                    <thead><tr className="label border-b border-line text-left"><th className="py-1 pr-2">Stage</th><th className="pr-2">Sets</th><th className="pr-2">Reps</th><th className="pr-2">Effort, %</th><th className="pr-2">Distance, % of the longest</th><th className="pr-2">Passes</th><th className="pr-2">Days between</th><th className="pr-2">Clearance</th><th><span className="sr-only">Acts</span></th></tr></thead>
-                    <tbody>{definition.stages.map((stage, i) => (
-                        <tr key={i} className="border-b border-line">
-                            <td className="py-1 pr-2"><input className="field" aria-label={`Name of stage ${i + 1}`} required value={stage.name} onChange={(event) => change(i, { name: event.target.value })} /></td>
-                            <td className="pr-2">{figure(i, stage, 'sets', 1, 'Sets')}</td><td className="pr-2">{figure(i, stage, 'reps', 1, 'Reps')}</td>
-                            <td className="pr-2">{share(i, stage, 'effort', 'Effort')}</td><td className="pr-2">{share(i, stage, 'distance_share', 'Distance')}</td>
-                            <td className="pr-2">{figure(i, stage, 'passes', 1, 'Passes')}</td><td className="pr-2">{figure(i, stage, 'min_gap_days', 2, 'Days between')}</td>
-                            <td className="pr-2"><label className="flex items-center gap-1"><input type="checkbox" disabled={i === 0} checked={i === 0 || stage.needs_clearance === true} onChange={(event) => change(i, { needs_clearance: event.target.checked })} />first</label></td>
-                            <td className="whitespace-nowrap text-right"><button type="button" className="btn btn-quiet" onClick={() => setDefinition({ ...definition, stages: [...definition.stages.slice(0, i + 1), { ...stage, name: `${stage.name}, again`, needs_clearance: false }, ...definition.stages.slice(i + 1)] })}>Repeat below</button>{definition.stages.length > 1 && <button type="button" className="btn btn-quiet" onClick={() => move(i, definition.stages)}>Remove</button>}</td>
+                    <thead>
+                        <tr className="label border-b border-line text-left">
+                            <th className="py-1 pr-2">Stage</th>
+                            <th className="pr-2">Sets</th>
+                            <th className="pr-2">Reps</th>
+                            <th className="pr-2">Effort, %</th>
+                            <th className="pr-2">Distance, % of the longest</th>
+                            <th className="pr-2">Passes</th>
+                            <th className="pr-2">Days between</th>
+                            <th className="pr-2">Clearance</th>
+                            <th>
+                                <span className="sr-only">Acts</span>
+                            </th>
                         </tr>
-                    ))}</tbody>
+                    </thead>
+                    <tbody>
+                        {definition.stages.map((stage, i) => (
+                            <tr key={i} className="border-b border-line">
+                                <td className="py-1 pr-2">
+                                    <input
+                                        className="field"
+                                        aria-label={`Name of stage ${i + 1}`}
+                                        required
+                                        value={stage.name}
+                                        onChange={(event) => change(i, { name: event.target.value })}
+                                    />
+                                </td>
+                                <td className="pr-2">{figure(i, stage, 'sets', 1, 'Sets')}</td>
+                                <td className="pr-2">{figure(i, stage, 'reps', 1, 'Reps')}</td>
+                                <td className="pr-2">{share(i, stage, 'effort', 'Effort')}</td>
+                                <td className="pr-2">{share(i, stage, 'distance_share', 'Distance')}</td>
+                                <td className="pr-2">{figure(i, stage, 'passes', 1, 'Passes')}</td>
+                                <td className="pr-2">{figure(i, stage, 'min_gap_days', 2, 'Days between')}</td>
+                                <td className="pr-2">
+                                    <label className="flex items-center gap-1">
+                                        <input
+                                            type="checkbox"
+                                            disabled={i === 0}
+                                            checked={i === 0 || stage.needs_clearance === true}
+                                            onChange={(event) => change(i, { needs_clearance: event.target.checked })}
+                                        />
+                                        first
+                                    </label>
+                                </td>
+                                <td className="whitespace-nowrap text-right">
+                                    <button
+                                        type="button"
+                                        className="btn btn-quiet"
+                                        onClick={() =>
+                                            setDefinition({
+                                                ...definition,
+                                                stages: [
+                                                    ...definition.stages.slice(0, i + 1),
+                                                    { ...stage, name: `${stage.name}, again`, needs_clearance: false },
+                                                    ...definition.stages.slice(i + 1),
+                                                ],
+                                            })
+                                        }
+                                    >
+                                        Repeat below
+                                    </button>
+                                    {definition.stages.length > 1 && (
+                                        <button
+                                            type="button"
+                                            className="btn btn-quiet"
+                                            onClick={() => move(i, definition.stages)}
+                                        >
+                                            Remove
+                                        </button>
+                                    )}
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
                 </table>
             </div>
-            <p className="text-sm text-soft">The first stage always needs a clearance. A stage at full effort stays under 40 repetitions.</p>
+            <p className="text-sm text-soft">
+                The first stage always needs a clearance. A stage at full effort stays under 40 repetitions.
+            </p>
             <Notice problem={problem} />
-            <div className="flex gap-2"><button className="btn btn-main">{version === 0 ? 'Keep as our copy' : `Keep as version ${version + 1}`}</button><button type="button" className="btn" onClick={onClose}>Leave it</button></div>
+            <div className="flex gap-2">
+                <button className="btn btn-main">
+                    {version === 0 ? 'Keep as our copy' : `Keep as version ${version + 1}`}
+                </button>
+                <button type="button" className="btn" onClick={onClose}>
+                    Leave it
+                </button>
+            </div>
         </form>
     );
 }

@@ -10,7 +10,12 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { StageMark } from '../../parts/StageMark';
 import { WordMark } from '../../parts/WordMark';
 
-const ACTS: Record<string, string> = { advance: 'Move on', step_back: 'Step back', restart: 'Start again at the first stage', done: 'Finish the return' };
+const ACTS: Record<string, string> = {
+    advance: 'Move on',
+    step_back: 'Step back',
+    restart: 'Start again at the first stage',
+    done: 'Finish the return',
+};
 
 /** One way back: where it stands, what is awaited, and everything that was tried. Prints as the athlete’s own programme. */
 export function ReturnScreen() {
@@ -21,9 +26,26 @@ export function ReturnScreen() {
     const [problem, setProblem] = useState<unknown>(null);
     const [asking, setAsking] = useState<'clearance' | 'measure' | 'close' | null>(null);
     const id = useRef(newId());
-    const query = useQuery({ queryKey: ['return', returnId], queryFn: () => api<ReturnDetail>('GET', `/api/returns/${returnId}`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the return" /></main>;
+    const query = useQuery({
+        queryKey: ['return', returnId],
+        queryFn: () => api<ReturnDetail>('GET', `/api/returns/${returnId}`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the return" />
+            </main>
+        );
     const { ref, stages } = query.data;
     const send = (path: string, body: Record<string, unknown>): void => {
         api<ReturnDetail>('POST', `/api/returns/${returnId}/${path}`, body).then((answer) => {
@@ -35,22 +57,49 @@ export function ReturnScreen() {
         }, setProblem);
     };
     const plan = (day: string): void => {
-        api<SheetRef>('POST', `/api/returns/${returnId}/sheets`, { day }).then((sheet) => navigate({ to: '/sheets/$sheetId', params: { sheetId: sheet.id } }), setProblem);
+        api<SheetRef>('POST', `/api/returns/${returnId}/sheets`, { day }).then(
+            (sheet) => navigate({ to: '/sheets/$sheetId', params: { sheetId: sheet.id } }),
+            setProblem,
+        );
     };
     const open = ref.state === 'open';
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-line py-3">
                 <div>
-                    <p className="label">{ref.programme} · {ref.site} · {query.data.ladder_name} · since {dayName(query.data.opened_on)}</p>
-                    <h1 className="text-2xl"><Link to="/athletes/$athleteId" params={{ athleteId: ref.athlete.id }} className="hover:underline">{ref.athlete.name}</Link>: the way back</h1>
-                    <p className="mt-0.5 flex items-center gap-2"><WordMark word={query.data.word} /><span className="text-soft">the {ref.site} today</span></p>
+                    <p className="label">
+                        {ref.programme} · {ref.site} · {query.data.ladder_name} · since {dayName(query.data.opened_on)}
+                    </p>
+                    <h1 className="text-2xl">
+                        <Link
+                            to="/athletes/$athleteId"
+                            params={{ athleteId: ref.athlete.id }}
+                            className="hover:underline"
+                        >
+                            {ref.athlete.name}
+                        </Link>
+                        : the way back
+                    </h1>
+                    <p className="mt-0.5 flex items-center gap-2">
+                        <WordMark word={query.data.word} />
+                        <span className="text-soft">the {ref.site} today</span>
+                    </p>
                 </div>
                 <span className="grow" />
                 <div className="no-print flex flex-wrap gap-2">
-                    {open && me.clears && <button type="button" className="btn" onClick={() => setAsking('clearance')}>Record a clearance</button>}
-                    {open && me.clears && query.data.unmet.length > 0 && <button type="button" className="btn" onClick={() => setAsking('measure')}>Enter a measurement</button>}
-                    <button type="button" className="btn" onClick={() => window.print()}>Print</button>
+                    {open && me.clears && (
+                        <button type="button" className="btn" onClick={() => setAsking('clearance')}>
+                            Record a clearance
+                        </button>
+                    )}
+                    {open && me.clears && query.data.unmet.length > 0 && (
+                        <button type="button" className="btn" onClick={() => setAsking('measure')}>
+                            Enter a measurement
+                        </button>
+                    )}
+                    <button type="button" className="btn" onClick={() => window.print()}>
+                        Print
+                    </button>
                 </div>
             </header>
             <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1.25fr_1fr]">
@@ -58,10 +107,26 @@ export function ReturnScreen() {
                     <StageMark stage={ref.state === 'done' ? ref.of + 1 : ref.stage} of={ref.of} />
                     <ol className="border-t-2 border-ink">
                         {stages.map((stage, i) => (
-                            <li key={i} aria-current={stage.state === 'current' ? 'step' : undefined} className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${stage.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-2' : stage.state === 'ahead' ? 'text-soft' : ''}`}>
+                            <li
+                                key={i}
+                                aria-current={stage.state === 'current' ? 'step' : undefined}
+                                className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${stage.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-2' : stage.state === 'ahead' ? 'text-soft' : ''}`}
+                            >
                                 <span className="figure pt-0.5 text-lg">{i + 1}</span>
                                 <div>
-                                    <p className="flex flex-wrap items-baseline justify-between gap-x-3"><span className="head">{stage.name}</span><span className="label">{stage.state === 'passed' ? 'passed' : stage.state === 'current' ? `${stage.clean} of ${stage.passes} clean` : ''}{stage.needs_clearance && stage.state !== 'passed' ? ' clearance first' : ''}</span></p>
+                                    <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+                                        <span className="head">{stage.name}</span>
+                                        <span className="label">
+                                            {stage.state === 'passed'
+                                                ? 'passed'
+                                                : stage.state === 'current'
+                                                  ? `${stage.clean} of ${stage.passes} clean`
+                                                  : ''}
+                                            {stage.needs_clearance && stage.state !== 'passed'
+                                                ? ' clearance first'
+                                                : ''}
+                                        </span>
+                                    </p>
                                     <p>{stage.dose}</p>
                                     {stage.state === 'current' && <p className="text-sm text-soft">{stage.text}</p>}
                                     <p className="text-sm text-soft">{stage.asks}.</p>
@@ -73,66 +138,248 @@ export function ReturnScreen() {
                 <div className="order-first grid content-start gap-5 lg:order-none">
                     <section aria-label="Next" className="border-t-2 border-ink pt-2">
                         <h2 className="text-base">What comes next</h2>
-                        <p className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}>{ref.sentence}</p>
-                        {open && <p className="mt-1 text-soft">Awaited: {ref.awaited}{ref.awaited_from === 'nobody' ? '' : `, from the ${ref.awaited_from}`}.</p>}
+                        <p
+                            className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}
+                        >
+                            {ref.sentence}
+                        </p>
+                        {open && (
+                            <p className="mt-1 text-soft">
+                                Awaited: {ref.awaited}
+                                {ref.awaited_from === 'nobody' ? '' : `, from the ${ref.awaited_from}`}.
+                            </p>
+                        )}
                         {query.data.after && <p className="mt-1">{query.data.after}</p>}
-                        {query.data.hindrance && <p className="mt-2 border-l-4 border-tape pl-2">{query.data.hindrance}</p>}
+                        {query.data.hindrance && (
+                            <p className="mt-2 border-l-4 border-tape pl-2">{query.data.hindrance}</p>
+                        )}
                         <Notice problem={asking === null ? problem : null} />
                         {open && me.decides && (
                             <div className="no-print mt-3 flex flex-wrap gap-2">
-                                {ACTS[ref.action] && <button type="button" className="btn btn-main" disabled={!query.data.acceptable} onClick={() => send('accept', { id: id.current, action: ref.action, stage: query.data.action_stage })}>{ACTS[ref.action]}: {stages[query.data.action_stage]?.name}</button>}
-                                {['start', 'repeat', 'step_back', 'restart'].includes(ref.action) && <button type="button" className={`btn ${ACTS[ref.action] ? '' : 'btn-main'}`} onClick={() => plan(ref.not_before ?? me.today)}>Plan the session{ref.not_before && ref.not_before > me.today ? `, ${dayName(ref.not_before)}` : ' today'}</button>}
-                                <button type="button" className="btn btn-quiet" onClick={() => setAsking('close')}>Close this return</button>
+                                {ACTS[ref.action] && (
+                                    <button
+                                        type="button"
+                                        className="btn btn-main"
+                                        disabled={!query.data.acceptable}
+                                        onClick={() =>
+                                            send('accept', {
+                                                id: id.current,
+                                                action: ref.action,
+                                                stage: query.data.action_stage,
+                                            })
+                                        }
+                                    >
+                                        {ACTS[ref.action]}: {stages[query.data.action_stage]?.name}
+                                    </button>
+                                )}
+                                {['start', 'repeat', 'step_back', 'restart'].includes(ref.action) && (
+                                    <button
+                                        type="button"
+                                        className={`btn ${ACTS[ref.action] ? '' : 'btn-main'}`}
+                                        onClick={() => plan(ref.not_before ?? me.today)}
+                                    >
+                                        Plan the session
+                                        {ref.not_before && ref.not_before > me.today
+                                            ? `, ${dayName(ref.not_before)}`
+                                            : ' today'}
+                                    </button>
+                                )}
+                                <button type="button" className="btn btn-quiet" onClick={() => setAsking('close')}>
+                                    Close this return
+                                </button>
                             </div>
                         )}
                     </section>
-                    <section aria-label="Attempts"><h2 className="text-base">What was tried</h2>
-                        {query.data.attempts.length === 0 ? <p className="text-soft">Nothing yet. A session on a stage is taken from courtside when it is finished.</p> : <ul>{query.data.attempts.map((each) => (
-                            <li key={each.id} className="border-t border-line py-1">{each.sentence}
-                                {each.may_enter_morning && me.records && <MorningEntry onKeep={(score) => send(`attempts/${each.id}/morning`, { score })} />}
-                            </li>
-                        ))}</ul>}
+                    <section aria-label="Attempts">
+                        <h2 className="text-base">What was tried</h2>
+                        {query.data.attempts.length === 0 ? (
+                            <p className="text-soft">
+                                Nothing yet. A session on a stage is taken from courtside when it is finished.
+                            </p>
+                        ) : (
+                            <ul>
+                                {query.data.attempts.map((each) => (
+                                    <li key={each.id} className="border-t border-line py-1">
+                                        {each.sentence}
+                                        {each.may_enter_morning && me.records && (
+                                            <MorningEntry
+                                                onKeep={(score) => send(`attempts/${each.id}/morning`, { score })}
+                                            />
+                                        )}
+                                    </li>
+                                ))}
+                            </ul>
+                        )}
                     </section>
-                    <section aria-label="On file"><h2 className="text-base">Clearances and measurements</h2>
-                        {query.data.clearances.length + query.data.measures.length === 0 ? <p className="text-soft">None on file. The first stage needs a clearance.</p> : <ul>{[...query.data.clearances, ...query.data.measures].map((each) => <li key={each} className="border-t border-line py-1">{each}</li>)}</ul>}
+                    <section aria-label="On file">
+                        <h2 className="text-base">Clearances and measurements</h2>
+                        {query.data.clearances.length + query.data.measures.length === 0 ? (
+                            <p className="text-soft">None on file. The first stage needs a clearance.</p>
+                        ) : (
+                            <ul>
+                                {[...query.data.clearances, ...query.data.measures].map((each) => (
+                                    <li key={each} className="border-t border-line py-1">
+                                        {each}
+                                    </li>
+                                ))}
+                            </ul>
+                        )}
                     </section>
-                    {query.data.steps.length > 0 && <section aria-label="Decisions"><h2 className="text-base">Decisions</h2><ul>{query.data.steps.map((step, i) => <li key={i} className="border-t border-line py-1"><span className="label mr-3">{dayName(step.day)}</span>{step.sentence} <span className="text-soft">{step.by}</span></li>)}</ul></section>}
-                    <section aria-label="Cautions" className="text-sm"><h2 className="text-base">Mind</h2><ul className="list-disc pl-5">{query.data.cautions.map((each) => <li key={each}>{each}</li>)}</ul></section>
+                    {query.data.steps.length > 0 && (
+                        <section aria-label="Decisions">
+                            <h2 className="text-base">Decisions</h2>
+                            <ul>
+                                {query.data.steps.map((step, i) => (
+                                    <li key={i} className="border-t border-line py-1">
+                                        <span className="label mr-3">{dayName(step.day)}</span>
+                                        {step.sentence} <span className="text-soft">{step.by}</span>
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
+                    )}
+                    <section aria-label="Cautions" className="text-sm">
+                        <h2 className="text-base">Mind</h2>
+                        <ul className="list-disc pl-5">
+                            {query.data.cautions.map((each) => (
+                                <li key={each}>{each}</li>
+                            ))}
+                        </ul>
+                    </section>
                 </div>
             </div>
             <Sheetlet open={asking === 'clearance'} onClose={() => setAsking(null)} title="Record a clearance">
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    send('clearances', { id: id.current, through_stage: form.through === 'all' ? null : Number(form.through), clinician_name: form.clinician_name, clinician_role: form.clinician_role, document_date: form.document_date, note: form.note || null });
-                }}>
-                    <p>{me.role === 'clinician' ? 'You sign this with your own name.' : 'Copy these from the clinician’s document. Without one there is no clearance.'}</p>
-                    <label className="grid gap-1"><span className="label">Clinician’s name</span><input className="field" name="clinician_name" required readOnly={me.role === 'clinician'} defaultValue={me.role === 'clinician' ? me.name : ''} /></label>
-                    <label className="grid gap-1"><span className="label">Role, for example sports physician</span><input className="field" name="clinician_role" required /></label>
-                    <label className="grid gap-1"><span className="label">Date of the document</span><input className="field" name="document_date" type="date" required max={me.today} defaultValue={me.today} /></label>
-                    <label className="grid gap-1"><span className="label">How far it goes</span><select className="field" name="through" defaultValue={String(ref.stage - 1)}>{stages.map((stage, i) => <option key={i} value={i}>through {i + 1}, {stage.name}</option>)}<option value="all">all stages</option></select></label>
-                    <label className="grid gap-1"><span className="label">Note, may be left open</span><input className="field" name="note" /></label>
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        send('clearances', {
+                            id: id.current,
+                            through_stage: form.through === 'all' ? null : Number(form.through),
+                            clinician_name: form.clinician_name,
+                            clinician_role: form.clinician_role,
+                            document_date: form.document_date,
+                            note: form.note || null,
+                        });
+                    }}
+                >
+                    <p>
+                        {me.role === 'clinician'
+                            ? 'You sign this with your own name.'
+                            : 'Copy these from the clinician’s document. Without one there is no clearance.'}
+                    </p>
+                    <label className="grid gap-1">
+                        <span className="label">Clinician’s name</span>
+                        <input
+                            className="field"
+                            name="clinician_name"
+                            required
+                            readOnly={me.role === 'clinician'}
+                            defaultValue={me.role === 'clinician' ? me.name : ''}
+                        />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Role, for example sports physician</span>
+                        <input className="field" name="clinician_role" required />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Date of the document</span>
+                        <input
+                            className="field"
+                            name="document_date"
+                            type="date"
+                            required
+                            max={me.today}
+                            defaultValue={me.today}
+                        />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">How far it goes</span>
+                        <select className="field" name="through" defaultValue={String(ref.stage - 1)}>
+                            {stages.map((stage, i) => (
+                                <option key={i} value={i}>
+                                    through {i + 1}, {stage.name}
+                                </option>
+                            ))}
+                            <option value="all">all stages</option>
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Note, may be left open</span>
+                        <input className="field" name="note" />
+                    </label>
                     <Notice problem={problem} />
                     <button className="btn btn-main">Keep the clearance</button>
                 </form>
             </Sheetlet>
             <Sheetlet open={asking === 'measure'} onClose={() => setAsking(null)} title="Enter a measurement">
-                <form className="grid gap-3" onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    send('measures', { id: id.current, criterion: form.criterion, injured: Number(form.injured), sound: Number(form.sound), measured_by: form.measured_by, measured_on: form.measured_on });
-                }}>
-                    <label className="grid gap-1"><span className="label">What was measured</span><select className="field" name="criterion">{query.data.unmet.map((each) => <option key={each.id} value={each.id}>{each.label}, at least {percent(each.at_least)} ({each.unit})</option>)}</select></label>
-                    <div className="grid grid-cols-2 gap-3"><label className="grid gap-1"><span className="label">Injured side</span><input className="field" name="injured" inputMode="decimal" required /></label><label className="grid gap-1"><span className="label">Sound side</span><input className="field" name="sound" inputMode="decimal" required /></label></div>
-                    <label className="grid gap-1"><span className="label">Measured by</span><input className="field" name="measured_by" required defaultValue={me.name} /></label>
-                    <label className="grid gap-1"><span className="label">On</span><input className="field" name="measured_on" type="date" required max={me.today} defaultValue={me.today} /></label>
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        send('measures', {
+                            id: id.current,
+                            criterion: form.criterion,
+                            injured: Number(form.injured),
+                            sound: Number(form.sound),
+                            measured_by: form.measured_by,
+                            measured_on: form.measured_on,
+                        });
+                    }}
+                >
+                    <label className="grid gap-1">
+                        <span className="label">What was measured</span>
+                        <select className="field" name="criterion">
+                            {query.data.unmet.map((each) => (
+                                <option key={each.id} value={each.id}>
+                                    {each.label}, at least {percent(each.at_least)} ({each.unit})
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <div className="grid grid-cols-2 gap-3">
+                        <label className="grid gap-1">
+                            <span className="label">Injured side</span>
+                            <input className="field" name="injured" inputMode="decimal" required />
+                        </label>
+                        <label className="grid gap-1">
+                            <span className="label">Sound side</span>
+                            <input className="field" name="sound" inputMode="decimal" required />
+                        </label>
+                    </div>
+                    <label className="grid gap-1">
+                        <span className="label">Measured by</span>
+                        <input className="field" name="measured_by" required defaultValue={me.name} />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">On</span>
+                        <input
+                            className="field"
+                            name="measured_on"
+                            type="date"
+                            required
+                            max={me.today}
+                            defaultValue={me.today}
+                        />
+                    </label>
                     <Notice problem={problem} />
                     <button className="btn btn-main">Keep the measurement</button>
                 </form>
             </Sheetlet>
             <Sheetlet open={asking === 'close'} onClose={() => setAsking(null)} title="Close this return">
-                <form className="grid gap-3" onSubmit={(event) => { event.preventDefault(); send('close', { reason: new FormData(event.currentTarget).get('reason') }); }}>
-                    <label className="grid gap-1"><span className="label">Why it ends here, in a sentence. The record stays.</span><textarea className="field" name="reason" rows={3} required /></label>
+                <form
+                    className="grid gap-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        send('close', { reason: new FormData(event.currentTarget).get('reason') });
+                    }}
+                >
+                    <label className="grid gap-1">
+                        <span className="label">Why it ends here, in a sentence. The record stays.</span>
+                        <textarea className="field" name="reason" rows={3} required />
+                    </label>
                     <Notice problem={problem} />
                     <button className="btn btn-main">Close the return</button>
                 </form>
@@ -143,7 +390,26 @@ export function ReturnScreen() {
 
 function MorningEntry({ onKeep }: { onKeep: (score: number) => void }) {
     const [open, setOpen] = useState(false);
-    return open
-        ? <div role="group" aria-label="Soreness the morning after, 0 to 10" className="no-print mt-1 grid grid-cols-11 gap-0.5">{Array.from({ length: 11 }, (_, value) => <button key={value} type="button" onClick={() => onKeep(value)} className="head min-h-11 border-y-2 border-ink hover:bg-tape">{value}</button>)}</div>
-        : <button type="button" className="btn btn-quiet no-print" onClick={() => setOpen(true)}>Enter the missed morning</button>;
+    return open ? (
+        <div
+            role="group"
+            aria-label="Soreness the morning after, 0 to 10"
+            className="no-print mt-1 grid grid-cols-11 gap-0.5"
+        >
+            {Array.from({ length: 11 }, (_, value) => (
+                <button
+                    key={value}
+                    type="button"
+                    onClick={() => onKeep(value)}
+                    className="head min-h-11 border-y-2 border-ink hover:bg-tape"
+                >
+                    {value}
+                </button>
+            ))}
+        </div>
+    ) : (
+        <button type="button" className="btn btn-quiet no-print" onClick={() => setOpen(true)}>
+            Enter the missed morning
+        </button>
+    );
 }

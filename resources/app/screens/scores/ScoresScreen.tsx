@@ -14,24 +14,61 @@ type Round = { zones: number; balls: number; pointsEach: number; targets: number
 type Tap = boolean | [number, number];
 
 const KINDS: [kind: Kind, name: string, about: string][] = [
-    ['target_round', 'Target round', 'Zones and balls, points a hit'], ['clear_targets', 'Clear the targets', 'How many throws it takes'], ['in_a_row', 'In a row', 'The longest run'],
-    ['serve_game', 'Serve game', 'Two attempts a point'], ['grouping', 'Grouping', 'Touch where it landed'],
+    ['target_round', 'Target round', 'Zones and balls, points a hit'],
+    ['clear_targets', 'Clear the targets', 'How many throws it takes'],
+    ['in_a_row', 'In a row', 'The longest run'],
+    ['serve_game', 'Serve game', 'Two attempts a point'],
+    ['grouping', 'Grouping', 'Touch where it landed'],
 ];
 
 /** Points, runs and places, against the athlete’s own past. */
 export function ScoresScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId/scores' });
     const me = useMe();
-    const query = useQuery({ queryKey: ['scores', athleteId], queryFn: () => api<Scores>('GET', `/api/athletes/${athleteId}/scores`) });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
-    if (!query.data) return <main><Loading what="the scores" /></main>;
+    const query = useQuery({
+        queryKey: ['scores', athleteId],
+        queryFn: () => api<Scores>('GET', `/api/athletes/${athleteId}/scores`),
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error} />
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the scores" />
+            </main>
+        );
     const { athlete, series, ladders, hidden } = query.data;
     const ignoring = ladders.filter((each) => each.ignored_on !== null);
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3"><p className="label"><Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">{athlete.name}</Link></p><h1 className="text-2xl">Scores</h1><p className="text-soft">Held against {athlete.given_name}’s own past and a goal. A score advances nobody by itself.</p></header>
-            <p className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">No limit counts these throws. Count them courtside as well, or enter them on the page Load.</p>
-            {ignoring.length > 0 && <p className="mb-3 border-l-4 border-tape bg-page px-3 py-2">Where it lands is not looked at yet on: {ignoring.map((each) => `${each.name}, ${each.ignored_on?.toLowerCase()}`).join('; ')}. A target there brings the old habit back.{hidden > 0 ? ` ${hidden === 1 ? 'One score is' : `${hidden} scores are`} put away until it counts again.` : ''}</p>}
+            <header className="py-3">
+                <p className="label">
+                    <Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">
+                        {athlete.name}
+                    </Link>
+                </p>
+                <h1 className="text-2xl">Scores</h1>
+                <p className="text-soft">
+                    Held against {athlete.given_name}’s own past and a goal. A score advances nobody by itself.
+                </p>
+            </header>
+            <p className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">
+                No limit counts these throws. Count them courtside as well, or enter them on the page Load.
+            </p>
+            {ignoring.length > 0 && (
+                <p className="mb-3 border-l-4 border-tape bg-page px-3 py-2">
+                    Where it lands is not looked at yet on:{' '}
+                    {ignoring.map((each) => `${each.name}, ${each.ignored_on?.toLowerCase()}`).join('; ')}. A target
+                    there brings the old habit back.
+                    {hidden > 0
+                        ? ` ${hidden === 1 ? 'One score is' : `${hidden} scores are`} put away until it counts again.`
+                        : ''}
+                </p>
+            )}
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[26rem_1fr]">
                 {me.records && <Take athleteId={athleteId} name={athlete.given_name} ladders={ladders} />}
                 <section aria-label="So far">
@@ -39,9 +76,62 @@ export function ScoresScreen() {
                     {series.length === 0 && <p className="py-3 text-soft">Nothing scored yet.</p>}
                     {series.map((each) => (
                         <article key={each.kind + each.name} className="border-b border-line py-2">
-                            <div className="flex flex-wrap items-center gap-x-6 gap-y-1"><div className="grow"><h3 className="text-base">{each.name} {each.name !== KINDS.find(([kind]) => kind === each.kind)?.[1] && <span className="label">{KINDS.find(([kind]) => kind === each.kind)?.[1].toLowerCase()}</span>}</h3><p>Last <span className="figure text-lg">{each.last}</span> · best <span className="figure text-lg">{each.best}</span>{each.goal && <> · goal {each.goal}{each.goal_reached ? ', reached' : ''}</>}</p></div><Trend values={each.trend} less={each.less_is_better} /></div>
-                            {each.grouping && <div className="mt-1 grid gap-3 sm:grid-cols-[11rem_1fr]"><Pad points={each.grouping.points.map((point) => point.split(' ').map(Number) as [number, number])} mean={[each.grouping.across_m, each.grouping.along_m]} ellipses={each.grouping.ellipses} halfWidthM={null} /><div className="grid content-start gap-2 text-sm"><p>{each.grouping.sentence}</p>{each.grouping.hints.length > 0 && <Hint hints={each.grouping.hints} />}</div></div>}
-                            <details><summary className="label">{each.scores.length === 1 ? 'one score' : `${each.scores.length} scores`}</summary><ul>{each.scores.map((score) => <li key={score.id} className="flex gap-3 border-t border-line py-0.5"><span className="label w-24">{dayName(score.day)}</span><span className={`w-36 ${score.best ? 'font-bold' : ''}`}>{score.value}</span><span className="text-soft">{score.detail}</span></li>)}</ul></details>
+                            <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+                                <div className="grow">
+                                    <h3 className="text-base">
+                                        {each.name}{' '}
+                                        {each.name !== KINDS.find(([kind]) => kind === each.kind)?.[1] && (
+                                            <span className="label">
+                                                {KINDS.find(([kind]) => kind === each.kind)?.[1].toLowerCase()}
+                                            </span>
+                                        )}
+                                    </h3>
+                                    <p>
+                                        Last <span className="figure text-lg">{each.last}</span> · best{' '}
+                                        <span className="figure text-lg">{each.best}</span>
+                                        {each.goal && (
+                                            <>
+                                                {' '}
+                                                · goal {each.goal}
+                                                {each.goal_reached ? ', reached' : ''}
+                                            </>
+                                        )}
+                                    </p>
+                                </div>
+                                <Trend values={each.trend} less={each.less_is_better} />
+                            </div>
+                            {each.grouping && (
+                                <div className="mt-1 grid gap-3 sm:grid-cols-[11rem_1fr]">
+                                    <Pad
+                                        points={each.grouping.points.map(
+                                            (point) => point.split(' ').map(Number) as [number, number],
+                                        )}
+                                        mean={[each.grouping.across_m, each.grouping.along_m]}
+                                        ellipses={each.grouping.ellipses}
+                                        halfWidthM={null}
+                                    />
+                                    <div className="grid content-start gap-2 text-sm">
+                                        <p>{each.grouping.sentence}</p>
+                                        {each.grouping.hints.length > 0 && <Hint hints={each.grouping.hints} />}
+                                    </div>
+                                </div>
+                            )}
+                            <details>
+                                <summary className="label">
+                                    {each.scores.length === 1 ? 'one score' : `${each.scores.length} scores`}
+                                </summary>
+                                <ul>
+                                    {each.scores.map((score) => (
+                                        <li key={score.id} className="flex gap-3 border-t border-line py-0.5">
+                                            <span className="label w-24">{dayName(score.day)}</span>
+                                            <span className={`w-36 ${score.best ? 'font-bold' : ''}`}>
+                                                {score.value}
+                                            </span>
+                                            <span className="text-soft">{score.detail}</span>
+                                        </li>
+                                    ))}
+                                </ul>
+                            </details>
                         </article>
                     ))}
                 </section>
@@ -53,8 +143,29 @@ export function ScoresScreen() {
 function Trend({ values, less }: { values: number[]; less: boolean }) {
     if (values.length < 2) return null;
     const [low, high] = [Math.min(...values), Math.max(...values)];
-    const y = (value: number): number => { const share = high === low ? 0.5 : (value - low) / (high - low); return 4 + 28 * (less ? share : 1 - share); };
-    return <svg viewBox="0 0 120 36" width="120" height="36" role="img" aria-label={`Trend over ${values.length} scores, up is better`}><path d={values.map((value, i) => `${i === 0 ? 'M' : 'L'}${(116 * i) / (values.length - 1) + 2} ${y(value)}`).join('')} fill="none" stroke="var(--color-ink)" strokeWidth="2" /><circle cx="118" cy={y(values.at(-1) ?? 0)} r="3" fill="var(--color-ink)" /></svg>;
+    const y = (value: number): number => {
+        const share = high === low ? 0.5 : (value - low) / (high - low);
+        return 4 + 28 * (less ? share : 1 - share);
+    };
+    return (
+        <svg
+            viewBox="0 0 120 36"
+            width="120"
+            height="36"
+            role="img"
+            aria-label={`Trend over ${values.length} scores, up is better`}
+        >
+            <path
+                d={values
+                    .map((value, i) => `${i === 0 ? 'M' : 'L'}${(116 * i) / (values.length - 1) + 2} ${y(value)}`)
+                    .join('')}
+                fill="none"
+                stroke="var(--color-ink)"
+                strokeWidth="2"
+            />
+            <circle cx="118" cy={y(values.at(-1) ?? 0)} r="3" fill="var(--color-ink)" />
+        </svg>
+    );
 }
 
 /** For a wanted success rate: how much larger the target, or how much closer. Off by an angle, so that half the distance is half as far off. */
@@ -66,8 +177,44 @@ function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping
     const times = metres > 0 ? (2 * radius) / metres : null;
     return (
         <div className="grid gap-1 border-t border-line pt-2">
-            <p className="flex flex-wrap items-center gap-2"><label className="flex items-center gap-1">To hit<select className="field w-auto" value={share} onChange={(event) => setShare(Number(event.target.value))}>{hints.map((hint) => <option key={hint.share} value={hint.share}>{Math.round(10 * hint.share)} of 10</option>)}</select></label><label className="flex items-center gap-1">a target<input className="field w-16" inputMode="decimal" value={across} onChange={(event) => setAcross(event.target.value)} />m across</label></p>
-            <p>{times === null ? 'Give the target a width.' : times <= 1 ? `is large enough: ${(2 * radius).toFixed(2)} m would do.` : <>has to be <strong>{(2 * radius).toFixed(2)} m across</strong>, {times.toFixed(1)} times as large; or stand at <strong>{Math.round(100 / times)} % of the distance</strong>.</>}</p>
+            <p className="flex flex-wrap items-center gap-2">
+                <label className="flex items-center gap-1">
+                    To hit
+                    <select
+                        className="field w-auto"
+                        value={share}
+                        onChange={(event) => setShare(Number(event.target.value))}
+                    >
+                        {hints.map((hint) => (
+                            <option key={hint.share} value={hint.share}>
+                                {Math.round(10 * hint.share)} of 10
+                            </option>
+                        ))}
+                    </select>
+                </label>
+                <label className="flex items-center gap-1">
+                    a target
+                    <input
+                        className="field w-16"
+                        inputMode="decimal"
+                        value={across}
+                        onChange={(event) => setAcross(event.target.value)}
+                    />
+                    m across
+                </label>
+            </p>
+            <p>
+                {times === null ? (
+                    'Give the target a width.'
+                ) : times <= 1 ? (
+                    `is large enough: ${(2 * radius).toFixed(2)} m would do.`
+                ) : (
+                    <>
+                        has to be <strong>{(2 * radius).toFixed(2)} m across</strong>, {times.toFixed(1)} times as
+                        large; or stand at <strong>{Math.round(100 / times)} % of the distance</strong>.
+                    </>
+                )}
+            </p>
         </div>
     );
 }
@@ -85,31 +232,188 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
     const hits = taps.filter((tap) => tap === true).length;
-    const full = kind === 'target_round' ? taps.length >= round.zones * round.balls : kind === 'clear_targets' && hits >= round.targets;
-    const tap = (what: Tap): void => { if (!full) setTaps([...taps, what]); };
-    const choose = (next: Kind): void => { setKind(next); setTaps([]); setProblem(null); };
+    const full =
+        kind === 'target_round'
+            ? taps.length >= round.zones * round.balls
+            : kind === 'clear_targets' && hits >= round.targets;
+    const tap = (what: Tap): void => {
+        if (!full) setTaps([...taps, what]);
+    };
+    const choose = (next: Kind): void => {
+        setKind(next);
+        setTaps([]);
+        setProblem(null);
+    };
     const points = servePoints(taps);
     const openPoint = kind === 'serve_game' && points.at(-1)?.[0] === false && points.at(-1)?.[1] === null;
-    const seen = (): Record<string, unknown> => kind === 'target_round' ? { points_each: round.pointsEach, zones: chunk(taps, round.balls) } : kind === 'clear_targets' ? { throws: taps.length, targets: round.targets } : kind === 'in_a_row' ? { attempts: taps } : kind === 'serve_game' ? { points: openPoint ? points.slice(0, -1) : points } : { points: taps };
+    const seen = (): Record<string, unknown> =>
+        kind === 'target_round'
+            ? { points_each: round.pointsEach, zones: chunk(taps, round.balls) }
+            : kind === 'clear_targets'
+              ? { throws: taps.length, targets: round.targets }
+              : kind === 'in_a_row'
+                ? { attempts: taps }
+                : kind === 'serve_game'
+                  ? { points: openPoint ? points.slice(0, -1) : points }
+                  : { points: taps };
     const keep = (): void => {
-        api<Scores>('POST', `/api/athletes/${athleteId}/scores`, { id: id.current, kind, name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''), goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1), ladder: ladder === '' ? null : ladder, seen: seen() })
-            .then((answer) => { id.current = newId(); setTaps([]); setProblem(null); queries.setQueryData(['scores', athleteId], answer); }, setProblem);
+        api<Scores>('POST', `/api/athletes/${athleteId}/scores`, {
+            id: id.current,
+            kind,
+            name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),
+            goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1),
+            ladder: ladder === '' ? null : ladder,
+            seen: seen(),
+        }).then((answer) => {
+            id.current = newId();
+            setTaps([]);
+            setProblem(null);
+            queries.setQueryData(['scores', athleteId], answer);
+        }, setProblem);
     };
-    if (!off) return <section aria-label="Take a score"><h2 className="border-b-2 border-ink pb-1 text-base">Nothing is scored for {who} yet</h2><p className="py-2">On every ladder {who} climbs, the movement is judged and the result is not. Judge it courtside.</p><button type="button" className="btn" onClick={() => setOff(true)}>Score something off the ladders</button></section>;
-    const figure = (label: string, key: keyof Round, most: number) => <label className="grid gap-0.5"><span className="label">{label}</span><input className="field w-20" inputMode="numeric" disabled={taps.length > 0} value={round[key]} onChange={(event) => setRound({ ...round, [key]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })} /></label>;
-    const now = kind === 'target_round' ? `zone ${Math.min(round.zones, Math.floor(taps.length / round.balls) + 1)}, ball ${(taps.length % round.balls) + 1}; ${hits * round.pointsEach} points` : kind === 'clear_targets' ? `${hits} of ${round.targets} cleared, ${taps.length} throws` : kind === 'in_a_row' ? `${run(taps)} in a row now, longest ${longest(taps)}` : kind === 'serve_game' ? `${openPoint ? 'second serve' : 'first serve'}, point ${points.length + (openPoint ? 0 : 1)}` : `${taps.length} places`;
+    if (!off)
+        return (
+            <section aria-label="Take a score">
+                <h2 className="border-b-2 border-ink pb-1 text-base">Nothing is scored for {who} yet</h2>
+                <p className="py-2">
+                    On every ladder {who} climbs, the movement is judged and the result is not. Judge it courtside.
+                </p>
+                <button type="button" className="btn" onClick={() => setOff(true)}>
+                    Score something off the ladders
+                </button>
+            </section>
+        );
+    const figure = (label: string, key: keyof Round, most: number) => (
+        <label className="grid gap-0.5">
+            <span className="label">{label}</span>
+            <input
+                className="field w-20"
+                inputMode="numeric"
+                disabled={taps.length > 0}
+                value={round[key]}
+                onChange={(event) =>
+                    setRound({ ...round, [key]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
+                }
+            />
+        </label>
+    );
+    const now =
+        kind === 'target_round'
+            ? `zone ${Math.min(round.zones, Math.floor(taps.length / round.balls) + 1)}, ball ${(taps.length % round.balls) + 1}; ${hits * round.pointsEach} points`
+            : kind === 'clear_targets'
+              ? `${hits} of ${round.targets} cleared, ${taps.length} throws`
+              : kind === 'in_a_row'
+                ? `${run(taps)} in a row now, longest ${longest(taps)}`
+                : kind === 'serve_game'
+                  ? `${openPoint ? 'second serve' : 'first serve'}, point ${points.length + (openPoint ? 0 : 1)}`
+                  : `${taps.length} places`;
     return (
         <section aria-label="Take a score">
             <h2 className="border-b-2 border-ink pb-1 text-base">Take a score</h2>
-            <div role="group" aria-label="What is scored" className="mt-2 flex flex-wrap gap-1.5">{KINDS.map(([each, label, about]) => <button key={each} type="button" title={about} aria-pressed={kind === each} className={`btn ${kind === each ? 'btn-main' : ''}`} onClick={() => choose(each)}>{label}</button>)}</div>
-            <div className="mt-3 flex flex-wrap gap-2">{kind === 'target_round' && <>{figure('Zones', 'zones', 12)}{figure('Balls each', 'balls', 20)}{figure('Points a hit', 'pointsEach', 100)}</>}{kind === 'clear_targets' && figure('Targets', 'targets', 20)}{kind === 'grouping' && figure('Pad, m each way', 'halfWidthM', 30)}</div>
-            <p role="status" className="figure mt-3 text-xl">{full ? 'Done: keep it.' : now}</p>
-            {kind === 'grouping'
-                ? <div className="mt-2"><Pad points={taps as [number, number][]} halfWidthM={round.halfWidthM} onTap={tap} /></div>
-                : <><Marks taps={taps} kind={kind} balls={round.balls} /><div className="mt-2 grid grid-cols-2 gap-2"><button type="button" className="btn btn-main thumb text-xl" disabled={full} onClick={() => tap(true)}>{kind === 'serve_game' ? 'In' : 'Hit'}</button><button type="button" className="btn thumb text-xl" disabled={full} onClick={() => tap(false)}>{kind === 'serve_game' ? 'Out' : 'Miss'}</button></div></>}
-            <div className="mt-2 grid grid-cols-2 gap-2"><button type="button" className="btn thumb" disabled={taps.length === 0} onClick={() => setTaps(taps.slice(0, -1))}>Undo</button><button type="button" className="btn thumb" disabled={taps.length === 0 || (kind === 'clear_targets' && !full)} onClick={keep}>Keep it</button></div>
-            {ladders.length > 0 && <label className="mt-3 grid gap-0.5"><span className="label">Scored on</span><select className="field" value={ladder} onChange={(event) => setLadder(event.target.value)}>{ladders.map((each) => <option key={each.id} value={each.id} disabled={each.ignored_on !== null}>{each.name}{each.ignored_on === null ? '' : ': not looked at yet'}</option>)}<option value="">something off the ladders</option></select></label>}
-            <div className="mt-3 grid grid-cols-2 gap-2"><label className="grid gap-0.5"><span className="label">Name, to compare like with like</span><input className="field" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} /></label><label className="grid gap-0.5"><span className="label">Goal{kind === 'serve_game' ? ', %' : kind === 'grouping' ? ', m off' : ''}</span><input className="field" inputMode="decimal" value={goal} onChange={(event) => setGoal(event.target.value)} /></label></div>
+            <div role="group" aria-label="What is scored" className="mt-2 flex flex-wrap gap-1.5">
+                {KINDS.map(([each, label, about]) => (
+                    <button
+                        key={each}
+                        type="button"
+                        title={about}
+                        aria-pressed={kind === each}
+                        className={`btn ${kind === each ? 'btn-main' : ''}`}
+                        onClick={() => choose(each)}
+                    >
+                        {label}
+                    </button>
+                ))}
+            </div>
+            <div className="mt-3 flex flex-wrap gap-2">
+                {kind === 'target_round' && (
+                    <>
+                        {figure('Zones', 'zones', 12)}
+                        {figure('Balls each', 'balls', 20)}
+                        {figure('Points a hit', 'pointsEach', 100)}
+                    </>
+                )}
+                {kind === 'clear_targets' && figure('Targets', 'targets', 20)}
+                {kind === 'grouping' && figure('Pad, m each way', 'halfWidthM', 30)}
+            </div>
+            <p role="status" className="figure mt-3 text-xl">
+                {full ? 'Done: keep it.' : now}
+            </p>
+            {kind === 'grouping' ? (
+                <div className="mt-2">
+                    <Pad points={taps as [number, number][]} halfWidthM={round.halfWidthM} onTap={tap} />
+                </div>
+            ) : (
+                <>
+                    <Marks taps={taps} kind={kind} balls={round.balls} />
+                    <div className="mt-2 grid grid-cols-2 gap-2">
+                        <button
+                            type="button"
+                            className="btn btn-main thumb text-xl"
+                            disabled={full}
+                            onClick={() => tap(true)}
+                        >
+                            {kind === 'serve_game' ? 'In' : 'Hit'}
+                        </button>
+                        <button type="button" className="btn thumb text-xl" disabled={full} onClick={() => tap(false)}>
+                            {kind === 'serve_game' ? 'Out' : 'Miss'}
+                        </button>
+                    </div>
+                </>
+            )}
+            <div className="mt-2 grid grid-cols-2 gap-2">
+                <button
+                    type="button"
+                    className="btn thumb"
+                    disabled={taps.length === 0}
+                    onClick={() => setTaps(taps.slice(0, -1))}
+                >
+                    Undo
+                </button>
+                <button
+                    type="button"
+                    className="btn thumb"
+                    disabled={taps.length === 0 || (kind === 'clear_targets' && !full)}
+                    onClick={keep}
+                >
+                    Keep it
+                </button>
+            </div>
+            {ladders.length > 0 && (
+                <label className="mt-3 grid gap-0.5">
+                    <span className="label">Scored on</span>
+                    <select className="field" value={ladder} onChange={(event) => setLadder(event.target.value)}>
+                        {ladders.map((each) => (
+                            <option key={each.id} value={each.id} disabled={each.ignored_on !== null}>
+                                {each.name}
+                                {each.ignored_on === null ? '' : ': not looked at yet'}
+                            </option>
+                        ))}
+                        <option value="">something off the ladders</option>
+                    </select>
+                </label>
+            )}
+            <div className="mt-3 grid grid-cols-2 gap-2">
+                <label className="grid gap-0.5">
+                    <span className="label">Name, to compare like with like</span>
+                    <input
+                        className="field"
+                        maxLength={60}
+                        value={name}
+                        onChange={(event) => setName(event.target.value)}
+                    />
+                </label>
+                <label className="grid gap-0.5">
+                    <span className="label">
+                        Goal{kind === 'serve_game' ? ', %' : kind === 'grouping' ? ', m off' : ''}
+                    </span>
+                    <input
+                        className="field"
+                        inputMode="decimal"
+                        value={goal}
+                        onChange={(event) => setGoal(event.target.value)}
+                    />
+                </label>
+            </div>
             <Notice problem={problem} />
         </section>
     );
@@ -118,12 +422,44 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
 /** The taps as marks, a row for each zone. */
 function Marks({ taps, kind, balls }: { taps: Tap[]; kind: Kind; balls: number }) {
     const rows = kind === 'target_round' ? chunk(taps, balls) : [taps.slice(-20)];
-    return <div className="mt-1 grid min-h-7 gap-1" aria-hidden="true">{rows.map((row, i) => <svg key={i} viewBox="0 0 320 20" height="20" className="block">{row.map((tap, j) => (tap === true ? <rect key={j} x={j * 16 + 3} y="1" width="6" height="18" fill="var(--color-ink)" /> : <path key={j} d={`M${j * 16 + 1} 5l10 10m0-10l-10 10`} stroke="var(--color-stop)" strokeWidth="2.4" />))}</svg>)}</div>;
+    return (
+        <div className="mt-1 grid min-h-7 gap-1" aria-hidden="true">
+            {rows.map((row, i) => (
+                <svg key={i} viewBox="0 0 320 20" height="20" className="block">
+                    {row.map((tap, j) =>
+                        tap === true ? (
+                            <rect key={j} x={j * 16 + 3} y="1" width="6" height="18" fill="var(--color-ink)" />
+                        ) : (
+                            <path
+                                key={j}
+                                d={`M${j * 16 + 1} 5l10 10m0-10l-10 10`}
+                                stroke="var(--color-stop)"
+                                strokeWidth="2.4"
+                            />
+                        ),
+                    )}
+                </svg>
+            ))}
+        </div>
+    );
 }
 
-const chunk = (taps: Tap[], size: number): Tap[][] => Array.from({ length: Math.ceil(taps.length / size) }, (_, i) => taps.slice(i * size, (i + 1) * size));
-const run = (taps: Tap[]): number => { let now = 0; for (const tap of taps) now = tap === true ? now + 1 : 0; return now; };
-const longest = (taps: Tap[]): number => { let best = 0; let now = 0; for (const tap of taps) { now = tap === true ? now + 1 : 0; best = Math.max(best, now); } return best; };
+const chunk = (taps: Tap[], size: number): Tap[][] =>
+    Array.from({ length: Math.ceil(taps.length / size) }, (_, i) => taps.slice(i * size, (i + 1) * size));
+const run = (taps: Tap[]): number => {
+    let now = 0;
+    for (const tap of taps) now = tap === true ? now + 1 : 0;
+    return now;
+};
+const longest = (taps: Tap[]): number => {
+    let best = 0;
+    let now = 0;
+    for (const tap of taps) {
+        now = tap === true ? now + 1 : 0;
+        best = Math.max(best, now);
+    }
+    return best;
+};
 
 /** Taps of a serve game as points: a first serve out is followed by the second. */
 function servePoints(taps: Tap[]): [boolean, boolean | null][] {

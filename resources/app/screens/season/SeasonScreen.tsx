@@ -10,40 +10,144 @@ import { Curve } from './Curve';
 import { WeekGrid } from './WeekGrid';
 
 /** What can be set of a season; sent whole with every look and every save. */
-export type Ask = { ladder?: string; goal_rung: string | null; goal_on: string; weekdays: number[]; minutes: number | null; moves: { from: string; to: string }[]; off: string[] };
+export type Ask = {
+    ladder?: string;
+    goal_rung: string | null;
+    goal_on: string;
+    weekdays: number[];
+    minutes: number | null;
+    moves: { from: string; to: string }[];
+    off: string[];
+};
 
 const WEEKS_TO_START_WITH = 12;
 
-const plusDays = (iso: string, days: number): string => new Date(Date.parse(`${iso}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
-const askOf = (season: Season): Ask => ({ goal_rung: season.goal_rung ?? null, goal_on: season.goal_on, weekdays: season.weekdays, minutes: season.minutes ?? null, moves: Object.entries(season.moves).map(([from, to]) => ({ from, to })), off: season.off });
+const plusDays = (iso: string, days: number): string =>
+    new Date(Date.parse(`${iso}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+const askOf = (season: Season): Ask => ({
+    goal_rung: season.goal_rung ?? null,
+    goal_on: season.goal_on,
+    weekdays: season.weekdays,
+    minutes: season.minutes ?? null,
+    moves: Object.entries(season.moves).map(([from, to]) => ({ from, to })),
+    off: season.off,
+});
 
 /** A season that is kept. */
 export function SeasonScreen() {
     const { seasonId } = useParams({ from: '/frame/seasons/$seasonId' });
-    const season = useQuery({ queryKey: ['season', seasonId], queryFn: () => api<Season>('GET', `/api/seasons/${seasonId}`), refetchOnWindowFocus: false });
-    if (season.error && !season.data) return <main className="p-6"><Notice problem={season.error}><button type="button" className="btn mt-2" onClick={() => void season.refetch()}>Try again</button></Notice></main>;
-    if (!season.data) return <main><Loading what="the season" /></main>;
-    return <Planner key={`${seasonId} ${season.data.version}`} kept={season.data} start={askOf(season.data)} look={`/api/seasons/${seasonId}/preview`} />;
+    const season = useQuery({
+        queryKey: ['season', seasonId],
+        queryFn: () => api<Season>('GET', `/api/seasons/${seasonId}`),
+        refetchOnWindowFocus: false,
+    });
+    if (season.error && !season.data)
+        return (
+            <main className="p-6">
+                <Notice problem={season.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void season.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!season.data)
+        return (
+            <main>
+                <Loading what="the season" />
+            </main>
+        );
+    return (
+        <Planner
+            key={`${seasonId} ${season.data.version}`}
+            kept={season.data}
+            start={askOf(season.data)}
+            look={`/api/seasons/${seasonId}/preview`}
+        />
+    );
 }
 
 /** A new season of an athlete. */
 export function NewSeasonScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId/season' });
     const me = useMe();
-    const ladders = useQuery({ queryKey: ['ladders'], queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'), staleTime: Infinity });
-    const athlete = useQuery({ queryKey: ['athlete', athleteId], queryFn: () => api<{ ladders: { id: string; name: string; rungs: { id: string; name: string }[]; current: string }[] }>('GET', `/api/athletes/${athleteId}`) });
+    const ladders = useQuery({
+        queryKey: ['ladders'],
+        queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'),
+        staleTime: Infinity,
+    });
+    const athlete = useQuery({
+        queryKey: ['athlete', athleteId],
+        queryFn: () =>
+            api<{ ladders: { id: string; name: string; rungs: { id: string; name: string }[]; current: string }[] }>(
+                'GET',
+                `/api/athletes/${athleteId}`,
+            ),
+    });
     const [ladder, setLadder] = useState<string | null>(null);
-    if (athlete.error && !athlete.data) return <main className="p-6"><Notice problem={athlete.error} /></main>;
-    if (!athlete.data || !ladders.data) return <main><Loading what="the ladders" /></main>;
+    if (athlete.error && !athlete.data)
+        return (
+            <main className="p-6">
+                <Notice problem={athlete.error} />
+            </main>
+        );
+    if (!athlete.data || !ladders.data)
+        return (
+            <main>
+                <Loading what="the ladders" />
+            </main>
+        );
     const own = athlete.data.ladders;
     const chosen = ladder ?? own[0]?.id;
-    if (chosen === undefined) return <main className="p-6"><p>On no ladder yet. <Link to="/athletes/$athleteId/intake" params={{ athleteId }} className="underline">Place the athlete first, under Intake.</Link></p></main>;
+    if (chosen === undefined)
+        return (
+            <main className="p-6">
+                <p>
+                    On no ladder yet.{' '}
+                    <Link to="/athletes/$athleteId/intake" params={{ athleteId }} className="underline">
+                        Place the athlete first, under Intake.
+                    </Link>
+                </p>
+            </main>
+        );
     const at = own.find((each) => each.id === chosen);
     const top = at?.rungs.at(-1)?.id ?? null;
-    return <Planner key={chosen} kept={null} ladders={own} onLadder={setLadder} start={{ ladder: chosen, goal_rung: top, goal_on: plusDays(me.today, 7 * WEEKS_TO_START_WITH), weekdays: [2, 4, 6], minutes: null, moves: [], off: [] }} look={`/api/athletes/${athleteId}/seasons/draft`} save={`/api/athletes/${athleteId}/seasons`} />;
+    return (
+        <Planner
+            key={chosen}
+            kept={null}
+            ladders={own}
+            onLadder={setLadder}
+            start={{
+                ladder: chosen,
+                goal_rung: top,
+                goal_on: plusDays(me.today, 7 * WEEKS_TO_START_WITH),
+                weekdays: [2, 4, 6],
+                minutes: null,
+                moves: [],
+                off: [],
+            }}
+            look={`/api/athletes/${athleteId}/seasons/draft`}
+            save={`/api/athletes/${athleteId}/seasons`}
+        />
+    );
 }
 
-function Planner({ kept, start, look, save, ladders, onLadder }: { kept: Season | null; start: Ask; look: string; save?: string; ladders?: { id: string; name: string }[]; onLadder?: (id: string) => void }) {
+function Planner({
+    kept,
+    start,
+    look,
+    save,
+    ladders,
+    onLadder,
+}: {
+    kept: Season | null;
+    start: Ask;
+    look: string;
+    save?: string;
+    ladders?: { id: string; name: string }[];
+    onLadder?: (id: string) => void;
+}) {
     const me = useMe();
     const queries = useQueryClient();
     const navigate = useNavigate();
@@ -52,55 +156,221 @@ function Planner({ kept, start, look, save, ladders, onLadder }: { kept: Season 
     const [past, setPast] = useState<Ask[]>([]);
     const changed = JSON.stringify(ask) !== JSON.stringify(start);
     const preview = useQuery({
-        queryKey: ['season-look', look, ask], queryFn: () => api<Season>('POST', look, ask), enabled: kept === null || changed, placeholderData: keepPreviousData, retry: false, staleTime: 60_000,
+        queryKey: ['season-look', look, ask],
+        queryFn: () => api<Season>('POST', look, ask),
+        enabled: kept === null || changed,
+        placeholderData: keepPreviousData,
+        retry: false,
+        staleTime: 60_000,
     });
     const season = kept === null || changed ? (preview.data ?? kept) : kept;
-    const set = (with_: Partial<Ask>): void => { setPast([...past, ask]); setProblem(null); setAsk({ ...ask, ...with_ }); };
-    const undo = (): void => { const last = past.at(-1); if (last) { setAsk(last); setPast(past.slice(0, -1)); } };
-    if (!season) return <main className="p-6">{preview.error ? <Notice problem={preview.error} /> : <Loading what="the plan" />}</main>;
+    const set = (with_: Partial<Ask>): void => {
+        setPast([...past, ask]);
+        setProblem(null);
+        setAsk({ ...ask, ...with_ });
+    };
+    const undo = (): void => {
+        const last = past.at(-1);
+        if (last) {
+            setAsk(last);
+            setPast(past.slice(0, -1));
+        }
+    };
+    if (!season)
+        return (
+            <main className="p-6">
+                {preview.error ? <Notice problem={preview.error} /> : <Loading what="the plan" />}
+            </main>
+        );
     const keep = async (): Promise<void> => {
         try {
-            const answer = kept === null ? await api<Season>('POST', save ?? look, ask) : await api<Season>('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
+            const answer =
+                kept === null
+                    ? await api<Season>('POST', save ?? look, ask)
+                    : await api<Season>('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
             queries.setQueryData(['season', answer.id], answer);
-            await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'season' && query.queryKey[0] !== 'season-look' });
-            if (kept === null && answer.id) await navigate({ to: '/seasons/$seasonId', params: { seasonId: answer.id } });
-        } catch (error) { setProblem(error); }
+            await queries.invalidateQueries({
+                predicate: (query) => query.queryKey[0] !== 'season' && query.queryKey[0] !== 'season-look',
+            });
+            if (kept === null && answer.id)
+                await navigate({ to: '/seasons/$seasonId', params: { seasonId: answer.id } });
+        } catch (error) {
+            setProblem(error);
+        }
     };
-    const close = async (): Promise<void> => { try { await api('POST', `/api/seasons/${kept?.id}/close`); await queries.invalidateQueries(); await navigate({ to: '/plan' }); } catch (error) { setProblem(error); } };
+    const close = async (): Promise<void> => {
+        try {
+            await api('POST', `/api/seasons/${kept?.id}/close`);
+            await queries.invalidateQueries();
+            await navigate({ to: '/plan' });
+        } catch (error) {
+            setProblem(error);
+        }
+    };
     const waiting = preview.isFetching && (kept === null || changed);
     const goal = season.rungs.find((rung) => rung.id === season.goal_rung)?.name;
-    const act = kept === null ? 'Keep this season' : changed ? 'Keep the change' : season.differs ? 'Take today’s plan' : null;
+    const act =
+        kept === null ? 'Keep this season' : changed ? 'Keep the change' : season.differs ? 'Take today’s plan' : null;
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
                 <div>
-                    <p className="label"><Link to="/plan" className="hover:underline">Plan</Link> · <Link to="/athletes/$athleteId" params={{ athleteId: season.athlete.id }} className="hover:underline">{season.athlete.name}</Link>, {season.athlete.age ?? 'age not known'} · {ladders && ladders.length > 1 ? <select aria-label="Ladder" className="bg-transparent underline decoration-dotted" value={season.ladder} onChange={(event) => onLadder?.(event.target.value)}>{ladders.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select> : season.ladder_name}</p>
-                    <h1 className="text-2xl">{goal ? `“${goal}” by ${dayName(season.goal_on)}` : `Hold the rung until ${dayName(season.goal_on)}`}</h1>
-                    <p className="text-soft">{season.return_done ? `The way back is expected to end ${dayName(season.return_done)}, if every stage goes calmly. ` : ''}By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung still needs its gate on the day.</p>
+                    <p className="label">
+                        <Link to="/plan" className="hover:underline">
+                            Plan
+                        </Link>{' '}
+                        ·{' '}
+                        <Link
+                            to="/athletes/$athleteId"
+                            params={{ athleteId: season.athlete.id }}
+                            className="hover:underline"
+                        >
+                            {season.athlete.name}
+                        </Link>
+                        , {season.athlete.age ?? 'age not known'} ·{' '}
+                        {ladders && ladders.length > 1 ? (
+                            <select
+                                aria-label="Ladder"
+                                className="bg-transparent underline decoration-dotted"
+                                value={season.ladder}
+                                onChange={(event) => onLadder?.(event.target.value)}
+                            >
+                                {ladders.map((each) => (
+                                    <option key={each.id} value={each.id}>
+                                        {each.name}
+                                    </option>
+                                ))}
+                            </select>
+                        ) : (
+                            season.ladder_name
+                        )}
+                    </p>
+                    <h1 className="text-2xl">
+                        {goal
+                            ? `“${goal}” by ${dayName(season.goal_on)}`
+                            : `Hold the rung until ${dayName(season.goal_on)}`}
+                    </h1>
+                    <p className="text-soft">
+                        {season.return_done
+                            ? `The way back is expected to end ${dayName(season.return_done)}, if every stage goes calmly. `
+                            : ''}
+                        By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung still
+                        needs its gate on the day.
+                    </p>
                 </div>
                 <span className="grow" />
-                {past.length > 0 && <button type="button" className="btn btn-quiet" onClick={undo}>Undo</button>}
-                {kept !== null && me.decides && <button type="button" className="btn btn-quiet" onClick={() => void close()}>Close the season</button>}
-                <button type="button" className="btn no-print" onClick={() => window.print()}>Print</button>
-                {me.decides && act && <button type="button" className="btn btn-main" disabled={waiting} onClick={() => void keep()}>{act}</button>}
+                {past.length > 0 && (
+                    <button type="button" className="btn btn-quiet" onClick={undo}>
+                        Undo
+                    </button>
+                )}
+                {kept !== null && me.decides && (
+                    <button type="button" className="btn btn-quiet" onClick={() => void close()}>
+                        Close the season
+                    </button>
+                )}
+                <button type="button" className="btn no-print" onClick={() => window.print()}>
+                    Print
+                </button>
+                {me.decides && act && (
+                    <button type="button" className="btn btn-main" disabled={waiting} onClick={() => void keep()}>
+                        {act}
+                    </button>
+                )}
             </header>
             {me.decides && (
                 <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-line py-2.5">
-                    <label className="grid gap-0.5"><span className="label">Goal rung</span><select className="field w-56" value={ask.goal_rung ?? ''} onChange={(event) => set({ goal_rung: event.target.value || null })}><option value="">hold the rung</option>{season.rungs.map((rung, i) => <option key={rung.id} value={rung.id} disabled={i < season.rungs.findIndex((each) => each.id === season.current_rung)}>{i + 1}. {rung.name}</option>)}</select></label>
-                    <label className="grid gap-0.5"><span className="label">Goal day</span><input className="field w-40" type="date" min={season.date} value={ask.goal_on} onChange={(event) => { if (event.target.value) set({ goal_on: event.target.value }); }} /></label>
-                    <div className="grid gap-0.5"><span className="label">Training days</span><Weekdays value={ask.weekdays} onChange={(weekdays) => set({ weekdays })} /></div>
-                    <label className="grid gap-0.5"><span className="label">Minutes, if short</span><input className="field w-24" inputMode="numeric" placeholder="open" defaultValue={ask.minutes ?? ''} onBlur={(event) => { const minutes = event.target.value === '' ? null : Number(event.target.value) || 0; if (minutes !== ask.minutes) set({ minutes }); }} /></label>
-                    <p role="status" className="label pb-2">{waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}</p>
+                    <label className="grid gap-0.5">
+                        <span className="label">Goal rung</span>
+                        <select
+                            className="field w-56"
+                            value={ask.goal_rung ?? ''}
+                            onChange={(event) => set({ goal_rung: event.target.value || null })}
+                        >
+                            <option value="">hold the rung</option>
+                            {season.rungs.map((rung, i) => (
+                                <option
+                                    key={rung.id}
+                                    value={rung.id}
+                                    disabled={i < season.rungs.findIndex((each) => each.id === season.current_rung)}
+                                >
+                                    {i + 1}. {rung.name}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <label className="grid gap-0.5">
+                        <span className="label">Goal day</span>
+                        <input
+                            className="field w-40"
+                            type="date"
+                            min={season.date}
+                            value={ask.goal_on}
+                            onChange={(event) => {
+                                if (event.target.value) set({ goal_on: event.target.value });
+                            }}
+                        />
+                    </label>
+                    <div className="grid gap-0.5">
+                        <span className="label">Training days</span>
+                        <Weekdays value={ask.weekdays} onChange={(weekdays) => set({ weekdays })} />
+                    </div>
+                    <label className="grid gap-0.5">
+                        <span className="label">Minutes, if short</span>
+                        <input
+                            className="field w-24"
+                            inputMode="numeric"
+                            placeholder="open"
+                            defaultValue={ask.minutes ?? ''}
+                            onBlur={(event) => {
+                                const minutes = event.target.value === '' ? null : Number(event.target.value) || 0;
+                                if (minutes !== ask.minutes) set({ minutes });
+                            }}
+                        />
+                    </label>
+                    <p role="status" className="label pb-2">
+                        {waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}
+                    </p>
                 </div>
             )}
             <Notice problem={problem ?? preview.error} />
             {season.missed && <p className="my-3 border-l-4 border-tape bg-page px-3 py-2">{season.missed}</p>}
-            {season.problems.map((each) => <div key={each.code + each.what} className="my-3 border-l-4 border-reduced bg-page px-3 py-2"><p className="head text-reduced">{each.what}</p><p>{each.way_out}</p></div>)}
+            {season.problems.map((each) => (
+                <div key={each.code + each.what} className="my-3 border-l-4 border-reduced bg-page px-3 py-2">
+                    <p className="head text-reduced">{each.what}</p>
+                    <p>{each.way_out}</p>
+                </div>
+            ))}
             <div className={waiting ? 'opacity-60' : ''}>
-                <WeekGrid season={season} editable={me.decides} onMove={(from, to) => set({ moves: moved(ask.moves, from, to), off: ask.off.filter((day) => day !== to) })} onOff={(day) => set({ off: ask.off.includes(day) ? ask.off.filter((each) => each !== day) : [...ask.off, day].sort(), moves: ask.moves.filter((move) => move.to !== day) })} />
+                <WeekGrid
+                    season={season}
+                    editable={me.decides}
+                    onMove={(from, to) =>
+                        set({ moves: moved(ask.moves, from, to), off: ask.off.filter((day) => day !== to) })
+                    }
+                    onOff={(day) =>
+                        set({
+                            off: ask.off.includes(day)
+                                ? ask.off.filter((each) => each !== day)
+                                : [...ask.off, day].sort(),
+                            moves: ask.moves.filter((move) => move.to !== day),
+                        })
+                    }
+                />
                 <Curve points={season.curve} today={season.date} />
             </div>
-            <section aria-label="Cautions" className="mt-6 max-w-prose text-soft"><p>No day of this plan stands over a hard limit; it was simulated from the real record. It is a plan, not a permission: the day’s word, a clearance and the gate decide when the day comes. {n(season.weeks.length)} weeks, every fourth lighter.</p><ul className="mt-1 list-disc pl-5">{season.cautions.map((each) => <li key={each}>{each}</li>)}</ul></section>
+            <section aria-label="Cautions" className="mt-6 max-w-prose text-soft">
+                <p>
+                    No day of this plan stands over a hard limit; it was simulated from the real record. It is a plan,
+                    not a permission: the day’s word, a clearance and the gate decide when the day comes.{' '}
+                    {n(season.weeks.length)} weeks, every fourth lighter.
+                </p>
+                <ul className="mt-1 list-disc pl-5">
+                    {season.cautions.map((each) => (
+                        <li key={each}>{each}</li>
+                    ))}
+                </ul>
+            </section>
         </main>
     );
 }

@@ -19,11 +19,24 @@ export function SignIn({ onSignedIn, again = false }: { onSignedIn: (me: Me) => 
                     .finally(() => setBusy(false));
             }}
         >
-            {again && <p>Your session has ended. What you entered is kept on this device and is sent as soon as you are signed in.</p>}
-            <label className="grid gap-1"><span className="label">E-mail</span><input className="field" name="email" type="email" autoComplete="username" required autoFocus /></label>
-            <label className="grid gap-1"><span className="label">Password</span><input className="field" name="password" type="password" autoComplete="current-password" required /></label>
+            {again && (
+                <p>
+                    Your session has ended. What you entered is kept on this device and is sent as soon as you are
+                    signed in.
+                </p>
+            )}
+            <label className="grid gap-1">
+                <span className="label">E-mail</span>
+                <input className="field" name="email" type="email" autoComplete="username" required autoFocus />
+            </label>
+            <label className="grid gap-1">
+                <span className="label">Password</span>
+                <input className="field" name="password" type="password" autoComplete="current-password" required />
+            </label>
             <Notice problem={problem} />
-            <button className="btn btn-main" style={{ minHeight: '3rem' }} disabled={busy}>{busy ? 'Signing in…' : 'Sign in'}</button>
+            <button className="btn btn-main" style={{ minHeight: '3rem' }} disabled={busy}>
+                {busy ? 'Signing in…' : 'Sign in'}
+            </button>
         </form>
     );
 }
@@ -39,9 +52,14 @@ export function SignInScreen({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
                     <div className="hatch absolute inset-y-0 left-[46%] w-[21%]" />
                     <div className="absolute -inset-y-1.5 right-0 w-1 bg-ink" />
                 </div>
-                <p className="max-w-md text-lg">How many throws, serves and landings are left today, for each athlete, on the limit that binds. And whether they are ready for the next rung, with the evidence.</p>
+                <p className="max-w-md text-lg">
+                    How many throws, serves and landings are left today, for each athlete, on the limit that binds. And
+                    whether they are ready for the next rung, with the evidence.
+                </p>
             </div>
-            <section aria-label="Sign in" className="border-l-2 border-ink pl-6"><SignIn onSignedIn={onSignedIn} /></section>
+            <section aria-label="Sign in" className="border-l-2 border-ink pl-6">
+                <SignIn onSignedIn={onSignedIn} />
+            </section>
         </main>
     );
 }

@@ -26,43 +26,122 @@ export function TodayScreen() {
     const [asking, setAsking] = useState<AthleteCard | null>(null);
     const [planning, setPlanning] = useState(false);
     const me = useMe();
-    const today = useQuery({ queryKey: ['today', squad], queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`), refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false) });
+    const today = useQuery({
+        queryKey: ['today', squad],
+        queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`),
+        refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false),
+    });
     useTakenAlong(me.records ? today.data : undefined);
-    if (today.error && !today.data) return <main className="p-6"><Notice problem={today.error}><button type="button" className="btn mt-2" onClick={() => void today.refetch()}>Try again</button></Notice></main>;
-    if (!today.data) return <main><Loading what="the squad" /></main>;
+    if (today.error && !today.data)
+        return (
+            <main className="p-6">
+                <Notice problem={today.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void today.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!today.data)
+        return (
+            <main>
+                <Loading what="the squad" />
+            </main>
+        );
     const { rows } = today.data;
-    const counts = ORDER.map((word) => [word, rows.filter((row) => row.word === word).length] as const).filter(([, count]) => count > 0);
-    const next = rows.find((row) => row.sheet && row.sheet.state !== 'finished' && !row.sheet.nothing_left && row.word !== 'unknown') ?? rows.find((row) => row.sheet && row.sheet.state !== 'finished');
+    const counts = ORDER.map((word) => [word, rows.filter((row) => row.word === word).length] as const).filter(
+        ([, count]) => count > 0,
+    );
+    const next =
+        rows.find(
+            (row) => row.sheet && row.sheet.state !== 'finished' && !row.sheet.nothing_left && row.word !== 'unknown',
+        ) ?? rows.find((row) => row.sheet && row.sheet.state !== 'finished');
 
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-x-6 gap-y-2 py-3">
                 <div>
-                    <h1 className="text-2xl"><SquadChoice squad={today.data.squad} squads={today.data.squads} onChange={setSquad} />, {dayName(today.data.date)}</h1>
-                    <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">{counts.map(([word, count]) => <span key={word} className="inline-flex items-center gap-1.5"><WordShape word={word} size={14} /><span>{count} {WORDS[word].toLowerCase()}</span></span>)}</p>
+                    <h1 className="text-2xl">
+                        <SquadChoice squad={today.data.squad} squads={today.data.squads} onChange={setSquad} />,{' '}
+                        {dayName(today.data.date)}
+                    </h1>
+                    <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                        {counts.map(([word, count]) => (
+                            <span key={word} className="inline-flex items-center gap-1.5">
+                                <WordShape word={word} size={14} />
+                                <span>
+                                    {count} {WORDS[word].toLowerCase()}
+                                </span>
+                            </span>
+                        ))}
+                    </p>
                 </div>
                 <span className="hidden grow sm:block" />
-                {me.decides && <button type="button" className="btn" onClick={() => setPlanning(true)}>Plan a session</button>}
-                {next?.sheet && <Link to="/sheets/$sheetId" params={{ sheetId: next.sheet.id }} className="btn btn-main">Open the next session: {next.athlete.given_name}, {next.sheet.starts_at}</Link>}
+                {me.decides && (
+                    <button type="button" className="btn" onClick={() => setPlanning(true)}>
+                        Plan a session
+                    </button>
+                )}
+                {next?.sheet && (
+                    <Link to="/sheets/$sheetId" params={{ sheetId: next.sheet.id }} className="btn btn-main">
+                        Open the next session: {next.athlete.given_name}, {next.sheet.starts_at}
+                    </Link>
+                )}
             </header>
-            {today.data.refitting > 0 && <p role="status" className="mb-2 border-l-4 border-tape bg-page px-3 py-2">{today.data.refitting} {today.data.refitting === 1 ? 'sheet is' : 'sheets are'} being fitted to a change for the squad. Until then each shows never more than was planned and never more than is left.</p>}
+            {today.data.refitting > 0 && (
+                <p role="status" className="mb-2 border-l-4 border-tape bg-page px-3 py-2">
+                    {today.data.refitting} {today.data.refitting === 1 ? 'sheet is' : 'sheets are'} being fitted to a
+                    change for the squad. Until then each shows never more than was planned and never more than is left.
+                </p>
+            )}
             {today.data.problems.map((problem) => (
-                <div key={problem.file + problem.path} role="alert" className="mb-2 border-l-4 border-stop bg-page px-3 py-2">
+                <div
+                    key={problem.file + problem.path}
+                    role="alert"
+                    className="mb-2 border-l-4 border-stop bg-page px-3 py-2"
+                >
                     <p className="head text-stop">library/{problem.file} cannot be read</p>
-                    <p>At “{problem.path}”: {problem.message} Mend the file and load this page again; the records are untouched.</p>
+                    <p>
+                        At “{problem.path}”: {problem.message} Mend the file and load this page again; the records are
+                        untouched.
+                    </p>
                 </div>
             ))}
-            {rows.length === 0
-                ? <p className="border-t-2 border-ink py-8 text-soft">Nobody is in this squad yet.{me.decides && <> <Link to="/people" className="underline">Add an athlete</Link>.</>}</p>
-                : (
-                    <div role="table" aria-label="Athletes in running order">
-                        <div role="row" className="label hidden border-b-2 border-ink pb-1 md:grid md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5">
-                            <span role="columnheader">Athlete</span><span role="columnheader">Word today</span><span role="columnheader">Left on the limit that binds</span><span role="columnheader">Rung and gate</span><span role="columnheader" className="text-right">Session today</span>
-                        </div>
-                        {rows.map((row) => <Row key={row.athlete.id} row={row} onAsk={() => setAsking(row.athlete)} />)}
+            {rows.length === 0 ? (
+                <p className="border-t-2 border-ink py-8 text-soft">
+                    Nobody is in this squad yet.
+                    {me.decides && (
+                        <>
+                            {' '}
+                            <Link to="/people" className="underline">
+                                Add an athlete
+                            </Link>
+                            .
+                        </>
+                    )}
+                </p>
+            ) : (
+                <div role="table" aria-label="Athletes in running order">
+                    <div
+                        role="row"
+                        className="label hidden border-b-2 border-ink pb-1 md:grid md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5"
+                    >
+                        <span role="columnheader">Athlete</span>
+                        <span role="columnheader">Word today</span>
+                        <span role="columnheader">Left on the limit that binds</span>
+                        <span role="columnheader">Rung and gate</span>
+                        <span role="columnheader" className="text-right">
+                            Session today
+                        </span>
                     </div>
-                )}
-            <p className="mt-4 text-sm text-soft"><span className="head">{today.data.rule_set}.</span> {today.data.rule_notice}</p>
+                    {rows.map((row) => (
+                        <Row key={row.athlete.id} row={row} onAsk={() => setAsking(row.athlete)} />
+                    ))}
+                </div>
+            )}
+            <p className="mt-4 text-sm text-soft">
+                <span className="head">{today.data.rule_set}.</span> {today.data.rule_notice}
+            </p>
             <PlanSession squad={today.data.squad} open={planning} onClose={() => setPlanning(false)} />
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
@@ -73,48 +152,164 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
     const me = useMe();
     const { athlete, sheet, gate, rung, tape } = row;
     return (
-        <div role="row" className="grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 border-b border-line py-2 md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5 md:py-[0.3rem]">
+        <div
+            role="row"
+            className="grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 border-b border-line py-2 md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5 md:py-[0.3rem]"
+        >
             <div role="cell" className="min-w-0">
-                <Link to="/athletes/$athleteId" params={{ athleteId: athlete.id }} className="head block truncate text-[1.05rem] hover:underline">{athlete.name}</Link>
-                <span className="label">{athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed</span>
+                <Link
+                    to="/athletes/$athleteId"
+                    params={{ athleteId: athlete.id }}
+                    className="head block truncate text-[1.05rem] hover:underline"
+                >
+                    {athlete.name}
+                </Link>
+                <span className="label">
+                    {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed
+                </span>
             </div>
-            <div role="cell" className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1">
+            <div
+                role="cell"
+                className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1"
+            >
                 <div className="min-w-0">
-                    <Opens label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`} className="block" content={<><WordReasons channels={row.channels} /><button type="button" className="btn mt-3" onClick={onAsk}>Report for {athlete.given_name}</button></>}><WordMark word={row.word} /></Opens>
-                    <span className="block truncate text-sm text-soft" title={row.why}>{row.why}</span>
+                    <Opens
+                        label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`}
+                        className="block"
+                        content={
+                            <>
+                                <WordReasons channels={row.channels} />
+                                <button type="button" className="btn mt-3" onClick={onAsk}>
+                                    Report for {athlete.given_name}
+                                </button>
+                            </>
+                        }
+                    >
+                        <WordMark word={row.word} />
+                    </Opens>
+                    <span className="block truncate text-sm text-soft" title={row.why}>
+                        {row.why}
+                    </span>
                 </div>
-                {row.word === 'unknown' && <button type="button" className="btn shrink-0" onClick={onAsk}>Check in</button>}
+                {row.word === 'unknown' && (
+                    <button type="button" className="btn shrink-0" onClick={onAsk}>
+                        Check in
+                    </button>
+                )}
             </div>
             <div role="cell" className="order-4 col-span-2 min-w-0 md:order-none md:col-span-1">
-                {tape && <Opens label={`${tape.label}: ${tape.sentence} Why?`} className="block w-full py-1" content={<WhyRows athleteId={athlete.id} limitId={tape.limit_id} />}><Tape tape={tape} /></Opens>}
-                <span className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`} title={row.headroom}>{row.near ? 'Near: ' : ''}{row.headroom}</span>
+                {tape && (
+                    <Opens
+                        label={`${tape.label}: ${tape.sentence} Why?`}
+                        className="block w-full py-1"
+                        content={<WhyRows athleteId={athlete.id} limitId={tape.limit_id} />}
+                    >
+                        <Tape tape={tape} />
+                    </Opens>
+                )}
+                <span
+                    className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`}
+                    title={row.headroom}
+                >
+                    {row.near ? 'Near: ' : ''}
+                    {row.headroom}
+                </span>
             </div>
-            <div role="cell" className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1">
-                {row.return ? <div className="min-w-0 grow"><Link to="/returns/$returnId" params={{ returnId: row.return.id }} className="block truncate hover:underline"><span className="head">On the way back</span><span className="text-sm text-soft"> · stage {row.return.stage} of {row.return.of}, {row.return.stage_name}</span></Link><span className="block truncate text-sm text-soft" title={row.return.sentence}>{row.return.sentence}</span></div> : <>
-                {rung && <RungMark rung={rung} />}
-                <div className="min-w-0 grow">
-                    <span className="block truncate"><span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>{rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}</span>
-                    {gate && (
-                        <Opens label={`${gate.headline}. What is missing?`} className="opens block max-w-full truncate text-sm" content={<><GateHeadline gate={gate} className="mb-2" /><GateTable criteria={gate.criteria} /></>}>
-                            <span className={gate.decision === 'advance' ? 'font-bold text-full' : gate.decision === 'step_back' ? 'font-bold text-stop' : 'text-soft'}>{gate.headline}{gate.decision === 'collect' && gate.missing[0] ? `: ${gate.missing[0]}` : ''}</span>
-                        </Opens>
-                    )}
-                </div>
-                {gate && <Strip marks={gate.strip} height={15} />}
-                </>}
+            <div
+                role="cell"
+                className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1"
+            >
+                {row.return ? (
+                    <div className="min-w-0 grow">
+                        <Link
+                            to="/returns/$returnId"
+                            params={{ returnId: row.return.id }}
+                            className="block truncate hover:underline"
+                        >
+                            <span className="head">On the way back</span>
+                            <span className="text-sm text-soft">
+                                {' '}
+                                · stage {row.return.stage} of {row.return.of}, {row.return.stage_name}
+                            </span>
+                        </Link>
+                        <span className="block truncate text-sm text-soft" title={row.return.sentence}>
+                            {row.return.sentence}
+                        </span>
+                    </div>
+                ) : (
+                    <>
+                        {rung && <RungMark rung={rung} />}
+                        <div className="min-w-0 grow">
+                            <span className="block truncate">
+                                <span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>
+                                {rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}
+                            </span>
+                            {gate && (
+                                <Opens
+                                    label={`${gate.headline}. What is missing?`}
+                                    className="opens block max-w-full truncate text-sm"
+                                    content={
+                                        <>
+                                            <GateHeadline gate={gate} className="mb-2" />
+                                            <GateTable criteria={gate.criteria} />
+                                        </>
+                                    }
+                                >
+                                    <span
+                                        className={
+                                            gate.decision === 'advance'
+                                                ? 'font-bold text-full'
+                                                : gate.decision === 'step_back'
+                                                  ? 'font-bold text-stop'
+                                                  : 'text-soft'
+                                        }
+                                    >
+                                        {gate.headline}
+                                        {gate.decision === 'collect' && gate.missing[0] ? `: ${gate.missing[0]}` : ''}
+                                    </span>
+                                </Opens>
+                            )}
+                        </div>
+                        {gate && <Strip marks={gate.strip} height={15} />}
+                    </>
+                )}
             </div>
-            <div role="cell" className="col-start-2 row-start-1 flex items-center justify-end gap-2 md:col-start-auto md:row-start-auto">
+            <div
+                role="cell"
+                className="col-start-2 row-start-1 flex items-center justify-end gap-2 md:col-start-auto md:row-start-auto"
+            >
                 {sheet ? (
                     <>
                         <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="opens text-right text-sm">
-                            {sheet.state === 'finished' ? `${sheet.done_reps} done` : `${sheet.state === 'running' ? `${sheet.done_reps} of ` : ''}${sheet.planned_reps} reps`}
+                            {sheet.state === 'finished'
+                                ? `${sheet.done_reps} done`
+                                : `${sheet.state === 'running' ? `${sheet.done_reps} of ` : ''}${sheet.planned_reps} reps`}
                             {sheet.trims > 0 && <span className="block text-soft">trimmed</span>}
                         </Link>
-                        {sheet.state === 'finished'
-                            ? <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">Review</Link>
-                            : sheet.nothing_left ? <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="btn">Why</Link> : me.records && <Link to="/sheets/$sheetId/courtside" params={{ sheetId: sheet.id }} className="btn" aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${athlete.given_name}`}>{sheet.state === 'running' ? 'Go on' : 'Start'}</Link>}
+                        {sheet.state === 'finished' ? (
+                            <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">
+                                Review
+                            </Link>
+                        ) : sheet.nothing_left ? (
+                            <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="btn">
+                                Why
+                            </Link>
+                        ) : (
+                            me.records && (
+                                <Link
+                                    to="/sheets/$sheetId/courtside"
+                                    params={{ sheetId: sheet.id }}
+                                    className="btn"
+                                    aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${athlete.given_name}`}
+                                >
+                                    {sheet.state === 'running' ? 'Go on' : 'Start'}
+                                </Link>
+                            )
+                        )}
                     </>
-                ) : <span className="text-sm text-soft">No session</span>}
+                ) : (
+                    <span className="text-sm text-soft">No session</span>
+                )}
             </div>
         </div>
     );
@@ -124,7 +319,9 @@ const TAKE_ALONG_AFTER_MS = 1500;
 
 /** Takes today's sessions along, one after the other, so that courtside opens where there is no connection. */
 function useTakenAlong(today: Today | undefined): void {
-    const sheets = today?.rows.flatMap((row) => (row.sheet && row.sheet.state !== 'finished' ? [row.sheet.id] : [])).join(' ') ?? '';
+    const sheets =
+        today?.rows.flatMap((row) => (row.sheet && row.sheet.state !== 'finished' ? [row.sheet.id] : [])).join(' ') ??
+        '';
     useEffect(() => {
         if (sheets === '') return;
         let stopped = false;
@@ -134,6 +331,9 @@ function useTakenAlong(today: Today | undefined): void {
                 await takeAlong(sheetId).catch(() => undefined);
             }
         }, TAKE_ALONG_AFTER_MS);
-        return () => { stopped = true; window.clearTimeout(timer); };
+        return () => {
+            stopped = true;
+            window.clearTimeout(timer);
+        };
     }, [sheets]);
 }
