@@ -6,18 +6,57 @@ import { api, type LibraryFile, type Named, Problem } from '../../api/client';
 import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import { Loading, Notice } from '../../parts/Notice';
-import { type BlockDef, type CheckpointDef, definitionOf, type FaultDef, freshId, type LadderDef, placeInWords, type RungDef } from './definition';
+import {
+    type BlockDef,
+    type CheckpointDef,
+    definitionOf,
+    type FaultDef,
+    freshId,
+    type LadderDef,
+    placeInWords,
+    type RungDef,
+} from './definition';
 import { RungEditor } from './RungEditor';
 
 /** A ladder in a coach’s own words: a copy of one that ships, or the next version of an own one. */
 export function LadderEditScreen() {
     const { ladderId } = useParams({ from: '/frame/library/$ladderId/edit' });
-    const file = useQuery({ queryKey: ['ladder-file', ladderId], queryFn: () => api<LibraryFile>('GET', `/api/library/${ladderId}/definition`), refetchOnWindowFocus: false, staleTime: Infinity });
-    const skills = useQuery({ queryKey: ['skills'], queryFn: () => api<Named[]>('GET', '/api/skills'), staleTime: Infinity });
-    const objects = useQuery({ queryKey: ['all-objects'], queryFn: () => api<Named[]>('GET', '/api/objects?all=1'), staleTime: Infinity });
-    if (file.error && !file.data) return <main className="p-6"><Notice problem={file.error} /></main>;
-    if (!file.data || !skills.data || !objects.data) return <main><Loading what="the ladder" /></main>;
-    return <Editor key={`${file.data.id} ${file.data.version}`} file={file.data} skills={skills.data} objects={objects.data} />;
+    const file = useQuery({
+        queryKey: ['ladder-file', ladderId],
+        queryFn: () => api<LibraryFile>('GET', `/api/library/${ladderId}/definition`),
+        refetchOnWindowFocus: false,
+        staleTime: Infinity,
+    });
+    const skills = useQuery({
+        queryKey: ['skills'],
+        queryFn: () => api<Named[]>('GET', '/api/skills'),
+        staleTime: Infinity,
+    });
+    const objects = useQuery({
+        queryKey: ['all-objects'],
+        queryFn: () => api<Named[]>('GET', '/api/objects?all=1'),
+        staleTime: Infinity,
+    });
+    if (file.error && !file.data)
+        return (
+            <main className="p-6">
+                <Notice problem={file.error} />
+            </main>
+        );
+    if (!file.data || !skills.data || !objects.data)
+        return (
+            <main>
+                <Loading what="the ladder" />
+            </main>
+        );
+    return (
+        <Editor
+            key={`${file.data.id} ${file.data.version}`}
+            file={file.data}
+            skills={skills.data}
+            objects={objects.data}
+        />
+    );
 }
 
 /** What was typed survives a closed tab: kept on this device until the ladder is. */
@@ -33,56 +72,279 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
     });
     const [problem, setProblem] = useState<unknown>(null);
     const [open, setOpen] = useState(0);
-    const setLadder = (next: LadderDef): void => { set(next); remember(keptAt(file), JSON.stringify(next)); };
-    const leave = (): void => { forget(keptAt(file)); void navigate({ to: '/library/$ladderId', params: { ladderId: file.id } }); };
-    const save = (): void => {
-        api<LibraryFile>('POST', '/api/library', { version: file.own ? file.version : 0, definition: ladder }).then((kept) => {
-            forget(keptAt(file));
-            void queries.invalidateQueries();
-            void navigate({ to: '/library/$ladderId', params: { ladderId: kept.id } });
-        }, setProblem);
+    const setLadder = (next: LadderDef): void => {
+        set(next);
+        remember(keptAt(file), JSON.stringify(next));
     };
-    const replaced = <T,>(list: T[], i: number, next: T | null): T[] => (next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each)));
+    const leave = (): void => {
+        forget(keptAt(file));
+        void navigate({ to: '/library/$ladderId', params: { ladderId: file.id } });
+    };
+    const save = (): void => {
+        api<LibraryFile>('POST', '/api/library', { version: file.own ? file.version : 0, definition: ladder }).then(
+            (kept) => {
+                forget(keptAt(file));
+                void queries.invalidateQueries();
+                void navigate({ to: '/library/$ladderId', params: { ladderId: kept.id } });
+            },
+            setProblem,
+        );
+    };
+    const replaced = <T,>(list: T[], i: number, next: T | null): T[] =>
+        next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each));
     const moved = (i: number, by: number): void => {
         const rungs = [...ladder.rungs];
         const [rung] = rungs.splice(i, 1);
-        if (rung) { rungs.splice(i + by, 0, rung); setLadder({ ...ladder, rungs }); setOpen(i + by); }
+        if (rung) {
+            rungs.splice(i + by, 0, rung);
+            setLadder({ ...ladder, rungs });
+            setOpen(i + by);
+        }
     };
-    const places = problem instanceof Problem ? Object.entries(problem.errors).filter(([path]) => path.startsWith('/')) : [];
+    const places =
+        problem instanceof Problem ? Object.entries(problem.errors).filter(([path]) => path.startsWith('/')) : [];
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <form onSubmit={(event) => { event.preventDefault(); save(); }}>
+            <form
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    save();
+                }}
+            >
                 <header className="sticky top-0 z-10 flex flex-wrap items-end gap-3 border-b-2 border-ink bg-page py-3">
-                    <div className="max-w-prose"><p className="label"><Link to="/library/$ladderId" params={{ ladderId: file.id }} className="hover:underline">{file.name}</Link> · {file.own ? `version ${file.version} becomes ${file.version + 1}` : 'an own copy'}</p><h1 className="text-2xl">{ladder.name || 'Without a name'}</h1></div>
+                    <div className="max-w-prose">
+                        <p className="label">
+                            <Link to="/library/$ladderId" params={{ ladderId: file.id }} className="hover:underline">
+                                {file.name}
+                            </Link>{' '}
+                            · {file.own ? `version ${file.version} becomes ${file.version + 1}` : 'an own copy'}
+                        </p>
+                        <h1 className="text-2xl">{ladder.name || 'Without a name'}</h1>
+                    </div>
                     <span className="grow" />
-                    <button type="button" className="btn" onClick={leave}>Leave it</button><button className="btn btn-main">Keep this ladder</button>
+                    <button type="button" className="btn" onClick={leave}>
+                        Leave it
+                    </button>
+                    <button className="btn btn-main">Keep this ladder</button>
                 </header>
-                {places.length === 0 ? <Notice problem={problem} /> : <div role="alert" className="my-3 border-l-4 border-stop bg-page px-3 py-2"><p className="head text-stop">{problem instanceof Problem ? problem.title : ''}</p><p>Nothing is kept yet. {places.length === 1 ? 'One place' : `${places.length} places`} to mend:</p><ul className="mt-1">{places.map(([path, messages]) => <li key={path}><button type="button" className="text-left hover:underline" onClick={() => { const rung = /^\/rungs\/(\d+)/.exec(path); if (rung) setOpen(Number(rung[1])); }}><strong>{placeInWords(path, ladder)}:</strong> {messages.join(' ')}</button></li>)}</ul></div>}
-                <p className="max-w-prose py-2 text-soft">Write once for the throwing side: {'{throwing}'}, {'{front}'} and {'{other}'} turn into left and right by themselves. What was already done keeps the version it was done by. Where a checkpoint has several ways, keep the one you teach, or leave all of them: any passes.</p>
+                {places.length === 0 ? (
+                    <Notice problem={problem} />
+                ) : (
+                    <div role="alert" className="my-3 border-l-4 border-stop bg-page px-3 py-2">
+                        <p className="head text-stop">{problem instanceof Problem ? problem.title : ''}</p>
+                        <p>
+                            Nothing is kept yet. {places.length === 1 ? 'One place' : `${places.length} places`} to
+                            mend:
+                        </p>
+                        <ul className="mt-1">
+                            {places.map(([path, messages]) => (
+                                <li key={path}>
+                                    <button
+                                        type="button"
+                                        className="text-left hover:underline"
+                                        onClick={() => {
+                                            const rung = /^\/rungs\/(\d+)/.exec(path);
+                                            if (rung) setOpen(Number(rung[1]));
+                                        }}
+                                    >
+                                        <strong>{placeInWords(path, ladder)}:</strong> {messages.join(' ')}
+                                    </button>
+                                </li>
+                            ))}
+                        </ul>
+                    </div>
+                )}
+                <p className="max-w-prose py-2 text-soft">
+                    Write once for the throwing side: {'{throwing}'}, {'{front}'} and {'{other}'} turn into left and
+                    right by themselves. What was already done keeps the version it was done by. Where a checkpoint has
+                    several ways, keep the one you teach, or leave all of them: any passes.
+                </p>
                 <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
                     <section aria-label="Rungs" className="min-w-0">
                         <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
-                        <ol>{ladder.rungs.map((rung, i) => (
-                            <li key={rung.id} className="border-b border-line py-1.5">
-                                <div className="flex items-center gap-1"><span className="figure w-6 text-soft">{i + 1}</span><button type="button" aria-expanded={open === i} className="head grow text-left text-lg hover:underline" onClick={() => setOpen(open === i ? -1 : i)}>{rung.name || 'Without a name'}</button>
-                                    <button type="button" className="btn btn-quiet min-w-10 px-1" aria-label={`${rung.name} up`} disabled={i === 0} onClick={() => moved(i, -1)}><ArrowUp size={18} aria-hidden /></button><button type="button" className="btn btn-quiet min-w-10 px-1" aria-label={`${rung.name} down`} disabled={i === ladder.rungs.length - 1} onClick={() => moved(i, 1)}><ArrowDown size={18} aria-hidden /></button></div>
-                                {open === i && <RungEditor rung={rung} ladder={ladder} skills={skills} objects={objects} onChange={(next) => setLadder({ ...ladder, rungs: replaced(ladder.rungs, i, next) })} />}
-                            </li>
-                        ))}</ol>
-                        <button type="button" className="btn mt-2" onClick={() => { const like = ladder.rungs.at(-1); if (!like) return; const rung: RungDef = { ...like, id: freshId('rung', ladder.rungs), name: 'New rung', blocks: like.blocks.map((block: BlockDef) => ({ ...block })) }; setLadder({ ...ladder, rungs: [...ladder.rungs, rung] }); setOpen(ladder.rungs.length); }}>Add a rung, like the last</button>
+                        <ol>
+                            {ladder.rungs.map((rung, i) => (
+                                <li key={rung.id} className="border-b border-line py-1.5">
+                                    <div className="flex items-center gap-1">
+                                        <span className="figure w-6 text-soft">{i + 1}</span>
+                                        <button
+                                            type="button"
+                                            aria-expanded={open === i}
+                                            className="head grow text-left text-lg hover:underline"
+                                            onClick={() => setOpen(open === i ? -1 : i)}
+                                        >
+                                            {rung.name || 'Without a name'}
+                                        </button>
+                                        <button
+                                            type="button"
+                                            className="btn btn-quiet min-w-10 px-1"
+                                            aria-label={`${rung.name} up`}
+                                            disabled={i === 0}
+                                            onClick={() => moved(i, -1)}
+                                        >
+                                            <ArrowUp size={18} aria-hidden />
+                                        </button>
+                                        <button
+                                            type="button"
+                                            className="btn btn-quiet min-w-10 px-1"
+                                            aria-label={`${rung.name} down`}
+                                            disabled={i === ladder.rungs.length - 1}
+                                            onClick={() => moved(i, 1)}
+                                        >
+                                            <ArrowDown size={18} aria-hidden />
+                                        </button>
+                                    </div>
+                                    {open === i && (
+                                        <RungEditor
+                                            rung={rung}
+                                            ladder={ladder}
+                                            skills={skills}
+                                            objects={objects}
+                                            onChange={(next) =>
+                                                setLadder({ ...ladder, rungs: replaced(ladder.rungs, i, next) })
+                                            }
+                                        />
+                                    )}
+                                </li>
+                            ))}
+                        </ol>
+                        <button
+                            type="button"
+                            className="btn mt-2"
+                            onClick={() => {
+                                const like = ladder.rungs.at(-1);
+                                if (!like) return;
+                                const rung: RungDef = {
+                                    ...like,
+                                    id: freshId('rung', ladder.rungs),
+                                    name: 'New rung',
+                                    blocks: like.blocks.map((block: BlockDef) => ({ ...block })),
+                                };
+                                setLadder({ ...ladder, rungs: [...ladder.rungs, rung] });
+                                setOpen(ladder.rungs.length);
+                            }}
+                        >
+                            Add a rung, like the last
+                        </button>
                     </section>
                     <div className="grid min-w-0 content-start gap-6">
-                        <section aria-label="In short" className="grid gap-2"><h2 className="border-b-2 border-ink pb-1 text-base">In short</h2>
-                            <Text label="Name" value={ladder.name} onChange={(name) => setLadder({ ...ladder, name })} /><Text label="What it is" value={ladder.summary} onChange={(summary) => setLadder({ ...ladder, summary })} />
-                            <label className="grid gap-1"><span className="label">Cautions, one a line</span><textarea className="field" rows={4} value={ladder.cautions.join('\n')} onChange={(event) => setLadder({ ...ladder, cautions: event.target.value.split('\n').filter((line, i, all) => line !== '' || i === all.length - 1) })} onBlur={() => setLadder({ ...ladder, cautions: ladder.cautions.filter((line) => line.trim() !== '') })} /></label>
+                        <section aria-label="In short" className="grid gap-2">
+                            <h2 className="border-b-2 border-ink pb-1 text-base">In short</h2>
+                            <Text
+                                label="Name"
+                                value={ladder.name}
+                                onChange={(name) => setLadder({ ...ladder, name })}
+                            />
+                            <Text
+                                label="What it is"
+                                value={ladder.summary}
+                                onChange={(summary) => setLadder({ ...ladder, summary })}
+                            />
+                            <label className="grid gap-1">
+                                <span className="label">Cautions, one a line</span>
+                                <textarea
+                                    className="field"
+                                    rows={4}
+                                    value={ladder.cautions.join('\n')}
+                                    onChange={(event) =>
+                                        setLadder({
+                                            ...ladder,
+                                            cautions: event.target.value
+                                                .split('\n')
+                                                .filter((line, i, all) => line !== '' || i === all.length - 1),
+                                        })
+                                    }
+                                    onBlur={() =>
+                                        setLadder({
+                                            ...ladder,
+                                            cautions: ladder.cautions.filter((line) => line.trim() !== ''),
+                                        })
+                                    }
+                                />
+                            </label>
                         </section>
-                        <section aria-label="Checkpoints"><h2 className="border-b-2 border-ink pb-1 text-base">Checkpoints: what good looks like</h2>
-                            {ladder.checkpoints.map((each, i) => <CheckpointRow key={each.id} each={each} onChange={(next) => setLadder({ ...ladder, checkpoints: replaced(ladder.checkpoints, i, next), rungs: next === null ? ladder.rungs.map((rung) => ({ ...rung, checkpoints: rung.checkpoints.filter((id) => id !== each.id) })) : ladder.rungs })} />)}
-                            <button type="button" className="btn mt-2" onClick={() => setLadder({ ...ladder, checkpoints: [...ladder.checkpoints, { id: freshId('checkpoint', ladder.checkpoints), name: '', good: '' }] })}>Add a checkpoint</button>
+                        <section aria-label="Checkpoints">
+                            <h2 className="border-b-2 border-ink pb-1 text-base">Checkpoints: what good looks like</h2>
+                            {ladder.checkpoints.map((each, i) => (
+                                <CheckpointRow
+                                    key={each.id}
+                                    each={each}
+                                    onChange={(next) =>
+                                        setLadder({
+                                            ...ladder,
+                                            checkpoints: replaced(ladder.checkpoints, i, next),
+                                            rungs:
+                                                next === null
+                                                    ? ladder.rungs.map((rung) => ({
+                                                          ...rung,
+                                                          checkpoints: rung.checkpoints.filter((id) => id !== each.id),
+                                                      }))
+                                                    : ladder.rungs,
+                                        })
+                                    }
+                                />
+                            ))}
+                            <button
+                                type="button"
+                                className="btn mt-2"
+                                onClick={() =>
+                                    setLadder({
+                                        ...ladder,
+                                        checkpoints: [
+                                            ...ladder.checkpoints,
+                                            { id: freshId('checkpoint', ladder.checkpoints), name: '', good: '' },
+                                        ],
+                                    })
+                                }
+                            >
+                                Add a checkpoint
+                            </button>
                         </section>
-                        <section aria-label="Faults"><h2 className="border-b-2 border-ink pb-1 text-base">Faults: the thought, and the drill that mends it</h2>
-                            {ladder.faults.map((each, i) => <FaultRow key={each.id} each={each} checkpoints={ladder.checkpoints} onChange={(next) => setLadder({ ...ladder, faults: replaced(ladder.faults, i, next), rungs: next === null ? ladder.rungs.map((rung) => ({ ...rung, faults: rung.faults.filter((id) => id !== each.id) })) : ladder.rungs })} />)}
-                            <button type="button" className="btn mt-2" onClick={() => setLadder({ ...ladder, faults: [...ladder.faults, { id: freshId('fault', ladder.faults), name: '', checkpoint: ladder.checkpoints[0]?.id ?? '', cue: '', drill: '' }] })}>Add a fault</button>
+                        <section aria-label="Faults">
+                            <h2 className="border-b-2 border-ink pb-1 text-base">
+                                Faults: the thought, and the drill that mends it
+                            </h2>
+                            {ladder.faults.map((each, i) => (
+                                <FaultRow
+                                    key={each.id}
+                                    each={each}
+                                    checkpoints={ladder.checkpoints}
+                                    onChange={(next) =>
+                                        setLadder({
+                                            ...ladder,
+                                            faults: replaced(ladder.faults, i, next),
+                                            rungs:
+                                                next === null
+                                                    ? ladder.rungs.map((rung) => ({
+                                                          ...rung,
+                                                          faults: rung.faults.filter((id) => id !== each.id),
+                                                      }))
+                                                    : ladder.rungs,
+                                        })
+                                    }
+                                />
+                            ))}
+                            <button
+                                type="button"
+                                className="btn mt-2"
+                                onClick={() =>
+                                    setLadder({
+                                        ...ladder,
+                                        faults: [
+                                            ...ladder.faults,
+                                            {
+                                                id: freshId('fault', ladder.faults),
+                                                name: '',
+                                                checkpoint: ladder.checkpoints[0]?.id ?? '',
+                                                cue: '',
+                                                drill: '',
+                                            },
+                                        ],
+                                    })
+                                }
+                            >
+                                Add a fault
+                            </button>
                         </section>
                     </div>
                 </div>
@@ -92,25 +354,128 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
 }
 
 function Text({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
-    return <label className="grid gap-1"><span className="label">{label}</span><input className="field" value={value} onChange={(event) => onChange(event.target.value)} /></label>;
+    return (
+        <label className="grid gap-1">
+            <span className="label">{label}</span>
+            <input className="field" value={value} onChange={(event) => onChange(event.target.value)} />
+        </label>
+    );
 }
 
 function CheckpointRow({ each, onChange }: { each: CheckpointDef; onChange: (next: CheckpointDef | null) => void }) {
     const about = each.name || 'new checkpoint';
     return (
         <div className="grid gap-1 border-b border-line py-1.5">
-            <div className="flex gap-1.5"><input aria-label={`Name of ${about}`} placeholder="name" className="field head w-36" value={each.name} onChange={(event) => onChange({ ...each, name: event.target.value })} /><input aria-label={`What good looks like: ${about}`} placeholder="what good looks like" className="field grow" value={each.good} onChange={(event) => onChange({ ...each, good: event.target.value })} /><button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>Take away</button></div>
-            {each.variants?.map((way, i) => <div key={i} className="flex items-center gap-1.5 pl-6"><span className="label">or</span><input aria-label={`Way ${i + 1} of ${about}`} className="field grow" value={way} onChange={(event) => onChange({ ...each, variants: each.variants?.map((other, j) => (i === j ? event.target.value : other)) })} /><button type="button" className="btn btn-quiet" onClick={() => { const { variants, ...rest } = each; const left = variants?.filter((_, j) => j !== i) ?? []; onChange(left.length > 0 ? { ...rest, variants: left } : rest); }}>Take away</button></div>)}
+            <div className="flex gap-1.5">
+                <input
+                    aria-label={`Name of ${about}`}
+                    placeholder="name"
+                    className="field head w-36"
+                    value={each.name}
+                    onChange={(event) => onChange({ ...each, name: event.target.value })}
+                />
+                <input
+                    aria-label={`What good looks like: ${about}`}
+                    placeholder="what good looks like"
+                    className="field grow"
+                    value={each.good}
+                    onChange={(event) => onChange({ ...each, good: event.target.value })}
+                />
+                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
+                    Take away
+                </button>
+            </div>
+            {each.variants?.map((way, i) => (
+                <div key={i} className="flex items-center gap-1.5 pl-6">
+                    <span className="label">or</span>
+                    <input
+                        aria-label={`Way ${i + 1} of ${about}`}
+                        className="field grow"
+                        value={way}
+                        onChange={(event) =>
+                            onChange({
+                                ...each,
+                                variants: each.variants?.map((other, j) => (i === j ? event.target.value : other)),
+                            })
+                        }
+                    />
+                    <button
+                        type="button"
+                        className="btn btn-quiet"
+                        onClick={() => {
+                            const { variants, ...rest } = each;
+                            const left = variants?.filter((_, j) => j !== i) ?? [];
+                            onChange(left.length > 0 ? { ...rest, variants: left } : rest);
+                        }}
+                    >
+                        Take away
+                    </button>
+                </div>
+            ))}
         </div>
     );
 }
 
-function FaultRow({ each, checkpoints, onChange }: { each: FaultDef; checkpoints: CheckpointDef[]; onChange: (next: FaultDef | null) => void }) {
+function FaultRow({
+    each,
+    checkpoints,
+    onChange,
+}: {
+    each: FaultDef;
+    checkpoints: CheckpointDef[];
+    onChange: (next: FaultDef | null) => void;
+}) {
     const about = each.name || 'new fault';
     return (
         <div className="grid gap-1 border-b border-line py-1.5">
-            <div className="flex gap-1.5"><input aria-label={`Name of ${about}`} placeholder="fault" className="field head min-w-0 grow" value={each.name} onChange={(event) => onChange({ ...each, name: event.target.value })} /><select aria-label={`Checkpoint of ${about}`} className="field w-32" value={each.checkpoint} onChange={(event) => onChange({ ...each, checkpoint: event.target.value })}>{checkpoints.map((checkpoint) => <option key={checkpoint.id} value={checkpoint.id}>{checkpoint.name}</option>)}</select><button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>Take away</button></div>
-            <div className="flex flex-wrap items-center gap-1.5"><input aria-label={`Cue for ${about}`} placeholder="a short thought" className="field w-40" value={each.cue} onChange={(event) => onChange({ ...each, cue: event.target.value })} /><input aria-label={`Drill for ${about}`} placeholder="the drill that mends it" className="field min-w-0 grow" value={each.drill} onChange={(event) => onChange({ ...each, drill: event.target.value })} /><label className="flex items-center gap-1 whitespace-nowrap text-sm"><input type="checkbox" checked={each.safety ?? false} onChange={(event) => onChange({ ...each, safety: event.target.checked })} /> can hurt</label></div>
+            <div className="flex gap-1.5">
+                <input
+                    aria-label={`Name of ${about}`}
+                    placeholder="fault"
+                    className="field head min-w-0 grow"
+                    value={each.name}
+                    onChange={(event) => onChange({ ...each, name: event.target.value })}
+                />
+                <select
+                    aria-label={`Checkpoint of ${about}`}
+                    className="field w-32"
+                    value={each.checkpoint}
+                    onChange={(event) => onChange({ ...each, checkpoint: event.target.value })}
+                >
+                    {checkpoints.map((checkpoint) => (
+                        <option key={checkpoint.id} value={checkpoint.id}>
+                            {checkpoint.name}
+                        </option>
+                    ))}
+                </select>
+                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
+                    Take away
+                </button>
+            </div>
+            <div className="flex flex-wrap items-center gap-1.5">
+                <input
+                    aria-label={`Cue for ${about}`}
+                    placeholder="a short thought"
+                    className="field w-40"
+                    value={each.cue}
+                    onChange={(event) => onChange({ ...each, cue: event.target.value })}
+                />
+                <input
+                    aria-label={`Drill for ${about}`}
+                    placeholder="the drill that mends it"
+                    className="field min-w-0 grow"
+                    value={each.drill}
+                    onChange={(event) => onChange({ ...each, drill: event.target.value })}
+                />
+                <label className="flex items-center gap-1 whitespace-nowrap text-sm">
+                    <input
+                        type="checkbox"
+                        checked={each.safety ?? false}
+                        onChange={(event) => onChange({ ...each, safety: event.target.checked })}
+                    />{' '}
+                    can hurt
+                </label>
+            </div>
         </div>
     );
 }

@@ -7,33 +7,112 @@ import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { ImportLadders } from './ImportLadders';
 
-const FAMILIES: [family: string, name: string][] = [['throw', 'Throws'], ['serve', 'Serves'], ['strike', 'Strikes'], ['pass', 'Passes and touch serves'], ['jump', 'Jumps and landings']];
+const FAMILIES: [family: string, name: string][] = [
+    ['throw', 'Throws'],
+    ['serve', 'Serves'],
+    ['strike', 'Strikes'],
+    ['pass', 'Passes and touch serves'],
+    ['jump', 'Jumps and landings'],
+];
 
 /** Every ladder; what is typed is looked for in faults, cues, drills and rungs. */
 export function LibraryScreen() {
     const me = useMe();
     const [wanted, setWanted] = useState('');
-    const query = useQuery({ queryKey: ['library'], queryFn: () => api<LibraryRow[]>('GET', '/api/library'), staleTime: 60_000 });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error}><button type="button" className="btn mt-2" onClick={() => void query.refetch()}>Try again</button></Notice></main>;
-    if (!query.data) return <main><Loading what="the library" /></main>;
+    const query = useQuery({
+        queryKey: ['library'],
+        queryFn: () => api<LibraryRow[]>('GET', '/api/library'),
+        staleTime: 60_000,
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error}>
+                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
+                        Try again
+                    </button>
+                </Notice>
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the library" />
+            </main>
+        );
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     const found = query.data.filter((row) => words.every((word) => row.words.includes(word)));
-    const hit = (row: LibraryRow): string | null => (words.length === 0 ? null : row.words.split(' | ').slice(2).find((part) => words.some((word) => part.includes(word))) ?? null);
+    const hit = (row: LibraryRow): string | null =>
+        words.length === 0
+            ? null
+            : (row.words
+                  .split(' | ')
+                  .slice(2)
+                  .find((part) => words.some((word) => part.includes(word))) ?? null);
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-4 py-3"><div><h1 className="text-2xl">Library</h1><p className="mt-1 text-soft">How each skill is built, rung by rung, and mended. Open one to read it, or to edit a copy in your own words.</p></div><span className="grow" />{me.decides && <ImportLadders />}<label className="grid w-full gap-1 sm:w-80"><span className="label">Look for a fault, a cue, a drill, a rung</span><input className="field" type="search" placeholder="elbow drops" value={wanted} onChange={(event) => setWanted(event.target.value)} /></label></header>
-            <p role="status" className="label">{words.length > 0 ? `${found.length} of ${query.data.length} ladders` : `${query.data.length} ladders`}</p>
+            <header className="flex flex-wrap items-end gap-4 py-3">
+                <div>
+                    <h1 className="text-2xl">Library</h1>
+                    <p className="mt-1 text-soft">
+                        How each skill is built, rung by rung, and mended. Open one to read it, or to edit a copy in
+                        your own words.
+                    </p>
+                </div>
+                <span className="grow" />
+                {me.decides && <ImportLadders />}
+                <label className="grid w-full gap-1 sm:w-80">
+                    <span className="label">Look for a fault, a cue, a drill, a rung</span>
+                    <input
+                        className="field"
+                        type="search"
+                        placeholder="elbow drops"
+                        value={wanted}
+                        onChange={(event) => setWanted(event.target.value)}
+                    />
+                </label>
+            </header>
+            <p role="status" className="label">
+                {words.length > 0 ? `${found.length} of ${query.data.length} ladders` : `${query.data.length} ladders`}
+            </p>
             <div className="grid gap-x-12 gap-y-6 pt-2 lg:grid-cols-2">
                 {FAMILIES.map(([family, name]) => {
                     const rows = found.filter((row) => row.family === family);
                     return rows.length === 0 ? null : (
-                        <section key={family} aria-label={name}><h2 className="border-b-2 border-ink pb-1 text-base">{name}</h2><ul>{rows.map((row) => (
-                            <li key={row.id}><Link to="/library/$ladderId" params={{ ladderId: row.id }} className="block border-b border-line py-2 hover:bg-faint"><span className="flex items-baseline justify-between gap-3"><span className="head text-lg">{row.name}</span><span className="label">{row.own ? 'our own · ' : ''}{row.rungs} rungs</span></span><span className="block text-sm text-soft">{row.summary}</span>{hit(row) && <span className="mt-0.5 block border-l-4 border-tape pl-2 text-sm">{hit(row)}</span>}</Link></li>
-                        ))}</ul></section>
+                        <section key={family} aria-label={name}>
+                            <h2 className="border-b-2 border-ink pb-1 text-base">{name}</h2>
+                            <ul>
+                                {rows.map((row) => (
+                                    <li key={row.id}>
+                                        <Link
+                                            to="/library/$ladderId"
+                                            params={{ ladderId: row.id }}
+                                            className="block border-b border-line py-2 hover:bg-faint"
+                                        >
+                                            <span className="flex items-baseline justify-between gap-3">
+                                                <span className="head text-lg">{row.name}</span>
+                                                <span className="label">
+                                                    {row.own ? 'our own · ' : ''}
+                                                    {row.rungs} rungs
+                                                </span>
+                                            </span>
+                                            <span className="block text-sm text-soft">{row.summary}</span>
+                                            {hit(row) && (
+                                                <span className="mt-0.5 block border-l-4 border-tape pl-2 text-sm">
+                                                    {hit(row)}
+                                                </span>
+                                            )}
+                                        </Link>
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
                     );
                 })}
             </div>
-            {found.length === 0 && <p className="py-6 text-lg">No ladder says that. Try a shorter word: “elbow”, “toss”, “quiet”.</p>}
+            {found.length === 0 && (
+                <p className="py-6 text-lg">No ladder says that. Try a shorter word: “elbow”, “toss”, “quiet”.</p>
+            )}
         </main>
     );
 }
@@ -44,38 +123,183 @@ export function LadderPage() {
     const me = useMe();
     const [hand, setHand] = useState<'right' | 'left'>('right');
     const [version, setVersion] = useState<number | null>(null);
-    const query = useQuery({ queryKey: ['library', ladderId, hand, version], queryFn: () => api<LibraryLadder>('GET', `/api/library/${ladderId}?hand=${hand}${version === null ? '' : `&version=${version}`}`), placeholderData: (before) => before });
-    if (query.error && !query.data) return <main className="p-6"><Notice problem={query.error} /></main>;
-    if (!query.data) return <main><Loading what="the ladder" /></main>;
+    const query = useQuery({
+        queryKey: ['library', ladderId, hand, version],
+        queryFn: () =>
+            api<LibraryLadder>(
+                'GET',
+                `/api/library/${ladderId}?hand=${hand}${version === null ? '' : `&version=${version}`}`,
+            ),
+        placeholderData: (before) => before,
+    });
+    if (query.error && !query.data)
+        return (
+            <main className="p-6">
+                <Notice problem={query.error} />
+            </main>
+        );
+    if (!query.data)
+        return (
+            <main>
+                <Loading what="the ladder" />
+            </main>
+        );
     const ladder = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-4 border-b-2 border-ink py-3">
-                <div className="max-w-prose"><p className="label"><Link to="/library" className="hover:underline">Library</Link> · {ladder.versions.length > 1 ? <label>version <select aria-label="Version" className="bg-transparent underline decoration-dotted" value={ladder.version} onChange={(event) => setVersion(Number(event.target.value))}>{ladder.versions.map((each) => <option key={each.version} value={each.version}>{each.version}, {each.by}</option>)}</select></label> : `version ${ladder.version}`}{ladder.own ? ` · our own${ladder.copied_from ? `, from ${ladder.copied_from}` : ''}` : ''}{ladder.needs.length > 0 ? ` · builds on ${ladder.needs.join('; ')}` : ''}</p><h1 className="text-2xl">{ladder.name}</h1><p>{ladder.summary}</p></div>
+                <div className="max-w-prose">
+                    <p className="label">
+                        <Link to="/library" className="hover:underline">
+                            Library
+                        </Link>{' '}
+                        ·{' '}
+                        {ladder.versions.length > 1 ? (
+                            <label>
+                                version{' '}
+                                <select
+                                    aria-label="Version"
+                                    className="bg-transparent underline decoration-dotted"
+                                    value={ladder.version}
+                                    onChange={(event) => setVersion(Number(event.target.value))}
+                                >
+                                    {ladder.versions.map((each) => (
+                                        <option key={each.version} value={each.version}>
+                                            {each.version}, {each.by}
+                                        </option>
+                                    ))}
+                                </select>
+                            </label>
+                        ) : (
+                            `version ${ladder.version}`
+                        )}
+                        {ladder.own ? ` · our own${ladder.copied_from ? `, from ${ladder.copied_from}` : ''}` : ''}
+                        {ladder.needs.length > 0 ? ` · builds on ${ladder.needs.join('; ')}` : ''}
+                    </p>
+                    <h1 className="text-2xl">{ladder.name}</h1>
+                    <p>{ladder.summary}</p>
+                </div>
                 <span className="grow" />
-                <span role="group" aria-label="Written for" className="no-print flex border border-ink">{(['right', 'left'] as const).map((side) => <button key={side} type="button" aria-pressed={hand === side} className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`} onClick={() => setHand(side)}>{side}-handed</button>)}</span>
-                <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>Print</button>
-                <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladderId)}>Export</button>
-                {me.decides && <Link to="/library/$ladderId/edit" params={{ ladderId }} className="btn btn-main no-print">{ladder.own ? 'Edit' : 'Edit a copy'}</Link>}
+                <span role="group" aria-label="Written for" className="no-print flex border border-ink">
+                    {(['right', 'left'] as const).map((side) => (
+                        <button
+                            key={side}
+                            type="button"
+                            aria-pressed={hand === side}
+                            className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`}
+                            onClick={() => setHand(side)}
+                        >
+                            {side}-handed
+                        </button>
+                    ))}
+                </span>
+                <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>
+                    Print
+                </button>
+                <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladderId)}>
+                    Export
+                </button>
+                {me.decides && (
+                    <Link to="/library/$ladderId/edit" params={{ ladderId }} className="btn btn-main no-print">
+                        {ladder.own ? 'Edit' : 'Edit a copy'}
+                    </Link>
+                )}
             </header>
-            {ladder.own && ladder.copied_from && me.decides && <Adopt ladderId={ladderId} from={ladder.copied_from} squads={me.squads} />}
-            {ladder.figures.length > 0 && <section aria-label="Key positions" className="grid grid-cols-2 gap-4 border-b border-line py-3 md:grid-cols-4">{ladder.figures.map((pose) => <Figure key={pose.name} pose={pose} mirrored={hand === 'left'} />)}</section>}
+            {ladder.own && ladder.copied_from && me.decides && (
+                <Adopt ladderId={ladderId} from={ladder.copied_from} squads={me.squads} />
+            )}
+            {ladder.figures.length > 0 && (
+                <section
+                    aria-label="Key positions"
+                    className="grid grid-cols-2 gap-4 border-b border-line py-3 md:grid-cols-4"
+                >
+                    {ladder.figures.map((pose) => (
+                        <Figure key={pose.name} pose={pose} mirrored={hand === 'left'} />
+                    ))}
+                </section>
+            )}
             <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_25rem]">
                 <section aria-label="Rungs">
                     <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
-                    <ol>{ladder.rungs.map((rung, i) => (
-                        <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
-                            <h3 className="text-lg"><span className="figure mr-2 text-soft">{i + 1}</span>{rung.name}</h3>
-                            <p>{rung.goal}. <span className="text-soft">{rung.outcome_ignored ? 'Where it lands is not looked at.' : 'Where it lands counts.'} Look for: {rung.checkpoints.join(', ').toLowerCase()}.</span></p>
-                            <table className="mt-1 w-full text-sm"><tbody>{rung.blocks.map((block, j) => <tr key={j} className="align-top"><td className="label w-24 py-0.5">{block.kind}</td><td className="py-0.5 pr-3"><span className={block.judged ? 'font-bold' : ''}>{block.title}.</span> <span className="text-soft">{block.text}</span></td><td className="figure w-56 py-0.5 text-right">{block.dose}</td></tr>)}</tbody></table>
-                            <p className="text-sm text-soft">To go on: {rung.gate}</p>
-                        </li>
-                    ))}</ol>
+                    <ol>
+                        {ladder.rungs.map((rung, i) => (
+                            <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
+                                <h3 className="text-lg">
+                                    <span className="figure mr-2 text-soft">{i + 1}</span>
+                                    {rung.name}
+                                </h3>
+                                <p>
+                                    {rung.goal}.{' '}
+                                    <span className="text-soft">
+                                        {rung.outcome_ignored
+                                            ? 'Where it lands is not looked at.'
+                                            : 'Where it lands counts.'}{' '}
+                                        Look for: {rung.checkpoints.join(', ').toLowerCase()}.
+                                    </span>
+                                </p>
+                                <table className="mt-1 w-full text-sm">
+                                    <tbody>
+                                        {rung.blocks.map((block, j) => (
+                                            <tr key={j} className="align-top">
+                                                <td className="label w-24 py-0.5">{block.kind}</td>
+                                                <td className="py-0.5 pr-3">
+                                                    <span className={block.judged ? 'font-bold' : ''}>
+                                                        {block.title}.
+                                                    </span>{' '}
+                                                    <span className="text-soft">{block.text}</span>
+                                                </td>
+                                                <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
+                                            </tr>
+                                        ))}
+                                    </tbody>
+                                </table>
+                                <p className="text-sm text-soft">To go on: {rung.gate}</p>
+                            </li>
+                        ))}
+                    </ol>
                 </section>
                 <aside className="grid content-start gap-6">
-                    <section aria-label="Cautions" className="border-l-4 border-stop pl-3"><h2 className="text-base">Before anyone starts</h2><ul className="list-disc pl-4">{ladder.cautions.map((each) => <li key={each}>{each}</li>)}</ul></section>
-                    <section aria-label="Checkpoints"><h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2><dl>{ladder.checkpoints.map((each) => <div key={each.name} className="border-b border-line py-1"><dt className="head">{each.name}</dt><dd className="text-soft">{each.good}{each.variants.length > 0 && <span className="block">{each.variants.join(', or: ').replace(/^/, 'Either: ')}</span>}</dd></div>)}</dl></section>
-                    <section aria-label="Faults"><h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>{ladder.faults.map((each) => <div key={each.name} className="border-b border-line py-1"><p><span className="head">{each.name}</span>{each.safety && <span className="label text-stop"> can hurt</span>} <span className="label">{each.checkpoint}</span></p><p>“{each.cue}” <span className="text-soft">{each.drill}.</span></p></div>)}</section>
+                    <section aria-label="Cautions" className="border-l-4 border-stop pl-3">
+                        <h2 className="text-base">Before anyone starts</h2>
+                        <ul className="list-disc pl-4">
+                            {ladder.cautions.map((each) => (
+                                <li key={each}>{each}</li>
+                            ))}
+                        </ul>
+                    </section>
+                    <section aria-label="Checkpoints">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2>
+                        <dl>
+                            {ladder.checkpoints.map((each) => (
+                                <div key={each.name} className="border-b border-line py-1">
+                                    <dt className="head">{each.name}</dt>
+                                    <dd className="text-soft">
+                                        {each.good}
+                                        {each.variants.length > 0 && (
+                                            <span className="block">
+                                                {each.variants.join(', or: ').replace(/^/, 'Either: ')}
+                                            </span>
+                                        )}
+                                    </dd>
+                                </div>
+                            ))}
+                        </dl>
+                    </section>
+                    <section aria-label="Faults">
+                        <h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>
+                        {ladder.faults.map((each) => (
+                            <div key={each.name} className="border-b border-line py-1">
+                                <p>
+                                    <span className="head">{each.name}</span>
+                                    {each.safety && <span className="label text-stop"> can hurt</span>}{' '}
+                                    <span className="label">{each.checkpoint}</span>
+                                </p>
+                                <p>
+                                    “{each.cue}” <span className="text-soft">{each.drill}.</span>
+                                </p>
+                            </div>
+                        ))}
+                    </section>
                 </aside>
             </div>
         </main>
@@ -86,7 +310,9 @@ export function LadderPage() {
 async function exportFile(ladderId: string): Promise<void> {
     const file = await api<LibraryFile>('GET', `/api/library/${ladderId}/definition`);
     const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([`${JSON.stringify(file.definition, null, 2)}\n`], { type: 'application/json' }));
+    link.href = URL.createObjectURL(
+        new Blob([`${JSON.stringify(file.definition, null, 2)}\n`], { type: 'application/json' }),
+    );
     link.download = `${ladderId}.json`;
     link.click();
     URL.revokeObjectURL(link.href);
@@ -97,13 +323,35 @@ function Adopt({ ladderId, from, squads }: { ladderId: string; from: string; squ
     const queries = useQueryClient();
     const [said, setSaid] = useState<string[]>([]);
     const [problem, setProblem] = useState<unknown>(null);
-    const move = (squad: number): void => { api<Sentences>('POST', `/api/squads/${squad}/ladders/${ladderId}`).then((answer) => { setSaid(answer.sentences); setProblem(null); void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'library' }); }, setProblem); };
+    const move = (squad: number): void => {
+        api<Sentences>('POST', `/api/squads/${squad}/ladders/${ladderId}`).then((answer) => {
+            setSaid(answer.sentences);
+            setProblem(null);
+            void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'library' });
+        }, setProblem);
+    };
     return (
-        <section aria-label="Who climbs it" className="no-print flex flex-wrap items-center gap-2 border-b border-line py-2">
-            <p className="text-soft">Who stands on “{from}” can go on here, on the same rung; evidence is collected anew.</p><span className="grow" />
-            {squads.map((squad) => <button key={squad.id} type="button" className="btn" onClick={() => move(squad.id)}>Move {squad.name}</button>)}
+        <section
+            aria-label="Who climbs it"
+            className="no-print flex flex-wrap items-center gap-2 border-b border-line py-2"
+        >
+            <p className="text-soft">
+                Who stands on “{from}” can go on here, on the same rung; evidence is collected anew.
+            </p>
+            <span className="grow" />
+            {squads.map((squad) => (
+                <button key={squad.id} type="button" className="btn" onClick={() => move(squad.id)}>
+                    Move {squad.name}
+                </button>
+            ))}
             <Notice problem={problem} />
-            {said.length > 0 && <ul role="status" className="w-full border-l-4 border-full pl-2">{said.map((each) => <li key={each}>{each}</li>)}</ul>}
+            {said.length > 0 && (
+                <ul role="status" className="w-full border-l-4 border-full pl-2">
+                    {said.map((each) => (
+                        <li key={each}>{each}</li>
+                    ))}
+                </ul>
+            )}
         </section>
     );
 }

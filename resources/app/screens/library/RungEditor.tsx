@@ -2,71 +2,401 @@ import { useState } from 'react';
 import type { Named } from '../../api/client';
 import type { BlockDef, GateDef, LadderDef, RungDef } from './definition';
 
-const KINDS: [kind: string, name: string][] = [['warm_up', 'warm-up'], ['rehearsal', 'rehearsal'], ['part', 'part'], ['whole', 'whole'], ['target', 'target'], ['game_like', 'like the game'], ['other_side', 'other side'], ['cool_down', 'cool-down']];
+const KINDS: [kind: string, name: string][] = [
+    ['warm_up', 'warm-up'],
+    ['rehearsal', 'rehearsal'],
+    ['part', 'part'],
+    ['whole', 'whole'],
+    ['target', 'target'],
+    ['game_like', 'like the game'],
+    ['other_side', 'other side'],
+    ['cool_down', 'cool-down'],
+];
 const SURFACES = ['soft', 'sprung', 'firm', 'hard'];
 const PERCENT = 100;
 
 /** One rung: what is looked for, what it asks before the next, and its blocks with their doses. */
-export function RungEditor({ rung, ladder, skills, objects, onChange }: { rung: RungDef; ladder: LadderDef; skills: Named[]; objects: Named[]; onChange: (next: RungDef | null) => void }) {
-    const toggled = (list: string[], id: string): string[] => (list.includes(id) ? list.filter((each) => each !== id) : [...list, id]);
-    const gate = (change: GateDef): void => { const next = Object.fromEntries(Object.entries({ ...rung.gate, ...change }).filter(([, value]) => value !== undefined)); const { gate: _, ...rest } = rung; onChange(Object.keys(next).length > 0 ? { ...rest, gate: next } : rest); };
-    const block = (i: number, next: BlockDef | null): void => onChange({ ...rung, blocks: next === null ? rung.blocks.filter((_, j) => j !== i) : rung.blocks.map((each, j) => (i === j ? next : each)) });
+export function RungEditor({
+    rung,
+    ladder,
+    skills,
+    objects,
+    onChange,
+}: {
+    rung: RungDef;
+    ladder: LadderDef;
+    skills: Named[];
+    objects: Named[];
+    onChange: (next: RungDef | null) => void;
+}) {
+    const toggled = (list: string[], id: string): string[] =>
+        list.includes(id) ? list.filter((each) => each !== id) : [...list, id];
+    const gate = (change: GateDef): void => {
+        const next = Object.fromEntries(
+            Object.entries({ ...rung.gate, ...change }).filter(([, value]) => value !== undefined),
+        );
+        const { gate: _, ...rest } = rung;
+        onChange(Object.keys(next).length > 0 ? { ...rest, gate: next } : rest);
+    };
+    const block = (i: number, next: BlockDef | null): void =>
+        onChange({
+            ...rung,
+            blocks:
+                next === null
+                    ? rung.blocks.filter((_, j) => j !== i)
+                    : rung.blocks.map((each, j) => (i === j ? next : each)),
+        });
     return (
         <div className="grid gap-2.5 py-2 pl-7">
             <div className="grid gap-2 sm:grid-cols-[1fr_1.4fr_11rem]">
-                <label className="grid gap-1"><span className="label">Name</span><input className="field" value={rung.name} onChange={(event) => onChange({ ...rung, name: event.target.value })} /></label>
-                <label className="grid gap-1"><span className="label">Goal</span><input className="field" value={rung.goal} onChange={(event) => onChange({ ...rung, goal: event.target.value })} /></label>
-                <label className="grid gap-1"><span className="label">Where it lands</span><select className="field" value={rung.outcome} onChange={(event) => onChange({ ...rung, outcome: event.target.value as RungDef['outcome'] })}><option value="ignored">is not looked at</option><option value="scored">counts</option></select></label>
+                <label className="grid gap-1">
+                    <span className="label">Name</span>
+                    <input
+                        className="field"
+                        value={rung.name}
+                        onChange={(event) => onChange({ ...rung, name: event.target.value })}
+                    />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">Goal</span>
+                    <input
+                        className="field"
+                        value={rung.goal}
+                        onChange={(event) => onChange({ ...rung, goal: event.target.value })}
+                    />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">Where it lands</span>
+                    <select
+                        className="field"
+                        value={rung.outcome}
+                        onChange={(event) => onChange({ ...rung, outcome: event.target.value as RungDef['outcome'] })}
+                    >
+                        <option value="ignored">is not looked at</option>
+                        <option value="scored">counts</option>
+                    </select>
+                </label>
             </div>
-            <Choices legend="Looked for" all={ladder.checkpoints} chosen={rung.checkpoints} onToggle={(id) => onChange({ ...rung, checkpoints: toggled(rung.checkpoints, id) })} />
-            <Choices legend="Faults to tap, the likeliest first" all={ladder.faults} chosen={rung.faults} numbered onToggle={(id) => onChange({ ...rung, faults: toggled(rung.faults, id) })} />
-            <fieldset><legend className="label">To go on; empty: as usual</legend>
+            <Choices
+                legend="Looked for"
+                all={ladder.checkpoints}
+                chosen={rung.checkpoints}
+                onToggle={(id) => onChange({ ...rung, checkpoints: toggled(rung.checkpoints, id) })}
+            />
+            <Choices
+                legend="Faults to tap, the likeliest first"
+                all={ladder.faults}
+                chosen={rung.faults}
+                numbered
+                onToggle={(id) => onChange({ ...rung, faults: toggled(rung.faults, id) })}
+            />
+            <fieldset>
+                <legend className="label">To go on; empty: as usual</legend>
                 <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                    <Figure label="judged reps" value={rung.gate?.min_reps} onChange={(min_reps) => gate({ min_reps })} /><Figure label="different days" value={rung.gate?.min_sessions} onChange={(min_sessions) => gate({ min_sessions })} />
-                    <Figure label="good, %" value={rung.gate?.target_rate === undefined ? undefined : Math.round(PERCENT * rung.gate.target_rate)} onChange={(rate) => gate({ target_rate: rate === undefined ? undefined : rate / PERCENT })} />
-                    <Figure label="good in a row" value={rung.gate?.streak} onChange={(streak) => gate({ streak })} /><Figure label="safety faults at most" value={rung.gate?.max_safety_faults} onChange={(max_safety_faults) => gate({ max_safety_faults })} />
+                    <Figure
+                        label="judged reps"
+                        value={rung.gate?.min_reps}
+                        onChange={(min_reps) => gate({ min_reps })}
+                    />
+                    <Figure
+                        label="different days"
+                        value={rung.gate?.min_sessions}
+                        onChange={(min_sessions) => gate({ min_sessions })}
+                    />
+                    <Figure
+                        label="good, %"
+                        value={
+                            rung.gate?.target_rate === undefined
+                                ? undefined
+                                : Math.round(PERCENT * rung.gate.target_rate)
+                        }
+                        onChange={(rate) => gate({ target_rate: rate === undefined ? undefined : rate / PERCENT })}
+                    />
+                    <Figure label="good in a row" value={rung.gate?.streak} onChange={(streak) => gate({ streak })} />
+                    <Figure
+                        label="safety faults at most"
+                        value={rung.gate?.max_safety_faults}
+                        onChange={(max_safety_faults) => gate({ max_safety_faults })}
+                    />
                 </div>
             </fieldset>
-            <div><p className="label">Blocks, in order</p>
-                {rung.blocks.map((each, i) => <BlockRow key={i} nth={i + 1} block={each} skills={skills} objects={objects} onChange={(next) => block(i, next)} />)}
-                <div className="mt-1.5 flex flex-wrap gap-2"><button type="button" className="btn" onClick={() => onChange({ ...rung, blocks: [...rung.blocks, { block: 'whole', title: '', text: '', skill: ladder.skill, object: rung.blocks.at(-1)?.object ?? 'nothing', sets: 2, reps: 6, effort: 0.5 }] })}>Add a block</button><span className="grow" />{ladder.rungs.length > 1 && <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>Take this rung away</button>}</div>
+            <div>
+                <p className="label">Blocks, in order</p>
+                {rung.blocks.map((each, i) => (
+                    <BlockRow
+                        key={i}
+                        nth={i + 1}
+                        block={each}
+                        skills={skills}
+                        objects={objects}
+                        onChange={(next) => block(i, next)}
+                    />
+                ))}
+                <div className="mt-1.5 flex flex-wrap gap-2">
+                    <button
+                        type="button"
+                        className="btn"
+                        onClick={() =>
+                            onChange({
+                                ...rung,
+                                blocks: [
+                                    ...rung.blocks,
+                                    {
+                                        block: 'whole',
+                                        title: '',
+                                        text: '',
+                                        skill: ladder.skill,
+                                        object: rung.blocks.at(-1)?.object ?? 'nothing',
+                                        sets: 2,
+                                        reps: 6,
+                                        effort: 0.5,
+                                    },
+                                ],
+                            })
+                        }
+                    >
+                        Add a block
+                    </button>
+                    <span className="grow" />
+                    {ladder.rungs.length > 1 && (
+                        <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
+                            Take this rung away
+                        </button>
+                    )}
+                </div>
             </div>
         </div>
     );
 }
 
-function Choices({ legend, all, chosen, numbered = false, onToggle }: { legend: string; all: { id: string; name: string }[]; chosen: string[]; numbered?: boolean; onToggle: (id: string) => void }) {
+function Choices({
+    legend,
+    all,
+    chosen,
+    numbered = false,
+    onToggle,
+}: {
+    legend: string;
+    all: { id: string; name: string }[];
+    chosen: string[];
+    numbered?: boolean;
+    onToggle: (id: string) => void;
+}) {
     return (
-        <fieldset><legend className="label">{legend}</legend>
-            <div className="mt-1 flex flex-wrap gap-1">{all.map((each) => { const at = chosen.indexOf(each.id); return <button key={each.id} type="button" aria-pressed={at >= 0} className={`min-h-9 border px-2 text-sm ${at >= 0 ? 'border-ink bg-ink text-chalk' : 'border-line'}`} onClick={() => onToggle(each.id)}>{numbered && at >= 0 ? `${at + 1} ` : ''}{each.name || 'without a name'}</button>; })}</div>
+        <fieldset>
+            <legend className="label">{legend}</legend>
+            <div className="mt-1 flex flex-wrap gap-1">
+                {all.map((each) => {
+                    const at = chosen.indexOf(each.id);
+                    return (
+                        <button
+                            key={each.id}
+                            type="button"
+                            aria-pressed={at >= 0}
+                            className={`min-h-9 border px-2 text-sm ${at >= 0 ? 'border-ink bg-ink text-chalk' : 'border-line'}`}
+                            onClick={() => onToggle(each.id)}
+                        >
+                            {numbered && at >= 0 ? `${at + 1} ` : ''}
+                            {each.name || 'without a name'}
+                        </button>
+                    );
+                })}
+            </div>
         </fieldset>
     );
 }
 
-function BlockRow({ nth, block, skills, objects, onChange }: { nth: number; block: BlockDef; skills: Named[]; objects: Named[]; onChange: (next: BlockDef | null) => void }) {
+function BlockRow({
+    nth,
+    block,
+    skills,
+    objects,
+    onChange,
+}: {
+    nth: number;
+    block: BlockDef;
+    skills: Named[];
+    objects: Named[];
+    onChange: (next: BlockDef | null) => void;
+}) {
     const about = `block ${nth}`;
-    const without = (key: string): BlockDef => Object.fromEntries(Object.entries(block).filter(([each]) => each !== key)) as BlockDef;
-    const figure = (key: 'distance_m' | 'hold_s' | 'rest_s', value: number | undefined): void => onChange(value === undefined ? without(key) : { ...block, [key]: value });
+    const without = (key: string): BlockDef =>
+        Object.fromEntries(Object.entries(block).filter(([each]) => each !== key)) as BlockDef;
+    const figure = (key: 'distance_m' | 'hold_s' | 'rest_s', value: number | undefined): void =>
+        onChange(value === undefined ? without(key) : { ...block, [key]: value });
     return (
         <div className="grid gap-1 border-t border-line py-1.5">
-            <div className="flex flex-wrap gap-1.5"><select aria-label={`Kind of ${about}`} className="field w-32" value={block.block} onChange={(event) => onChange({ ...block, block: event.target.value })}>{KINDS.map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}</select><input aria-label={`Title of ${about}`} placeholder="title" className="field head w-44" value={block.title} onChange={(event) => onChange({ ...block, title: event.target.value })} /><input aria-label={`What to do in ${about}`} placeholder="what to do" className="field min-w-48 grow" value={block.text} onChange={(event) => onChange({ ...block, text: event.target.value })} /></div>
+            <div className="flex flex-wrap gap-1.5">
+                <select
+                    aria-label={`Kind of ${about}`}
+                    className="field w-32"
+                    value={block.block}
+                    onChange={(event) => onChange({ ...block, block: event.target.value })}
+                >
+                    {KINDS.map(([kind, name]) => (
+                        <option key={kind} value={kind}>
+                            {name}
+                        </option>
+                    ))}
+                </select>
+                <input
+                    aria-label={`Title of ${about}`}
+                    placeholder="title"
+                    className="field head w-44"
+                    value={block.title}
+                    onChange={(event) => onChange({ ...block, title: event.target.value })}
+                />
+                <input
+                    aria-label={`What to do in ${about}`}
+                    placeholder="what to do"
+                    className="field min-w-48 grow"
+                    value={block.text}
+                    onChange={(event) => onChange({ ...block, text: event.target.value })}
+                />
+            </div>
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                <Figure label="sets" about={about} value={block.sets} onChange={(sets) => onChange({ ...block, sets: sets ?? 1 })} /><Figure label="reps" about={about} value={block.reps} onChange={(reps) => onChange({ ...block, reps: reps ?? 0 })} />
-                <Figure label="effort, %" about={about} value={Math.round(PERCENT * block.effort)} onChange={(effort) => { const next = (effort ?? 0) / PERCENT; onChange({ ...block, effort: next, ...(typeof block.effort_min === 'number' && block.effort_min > next ? { effort_min: next } : {}) }); }} />
-                <Figure label="m" about={about} value={block.distance_m} onChange={(value) => figure('distance_m', value)} /><Figure label="hold, s" about={about} value={block.hold_s} onChange={(value) => figure('hold_s', value)} /><Figure label="rest, s" about={about} value={block.rest_s} onChange={(value) => figure('rest_s', value)} />
-                <select aria-label={`Skill of ${about}`} className="field w-40" value={block.skill} onChange={(event) => onChange({ ...block, skill: event.target.value })}>{skills.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>
-                <select aria-label={`Object of ${about}`} className="field w-40" value={block.object} onChange={(event) => onChange({ ...block, object: event.target.value })}>{objects.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</select>
-                <select aria-label={`Floor of ${about}`} className="field w-28" value={block.surface ?? ''} onChange={(event) => onChange(event.target.value === '' ? without('surface') : { ...block, surface: event.target.value })}><option value="">any floor</option>{SURFACES.map((each) => <option key={each} value={each}>{each}</option>)}</select>
-                <label className="flex items-center gap-1 text-sm"><input type="checkbox" checked={block.side === 'other'} onChange={(event) => onChange(event.target.checked ? { ...block, side: 'other' } : without('side'))} /> other side</label>
-                <label className="flex items-center gap-1 text-sm"><input type="checkbox" checked={block.judged ?? false} onChange={(event) => onChange(event.target.checked ? { ...block, judged: true } : without('judged'))} /> judged</label>
-                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>Take away</button>
+                <Figure
+                    label="sets"
+                    about={about}
+                    value={block.sets}
+                    onChange={(sets) => onChange({ ...block, sets: sets ?? 1 })}
+                />
+                <Figure
+                    label="reps"
+                    about={about}
+                    value={block.reps}
+                    onChange={(reps) => onChange({ ...block, reps: reps ?? 0 })}
+                />
+                <Figure
+                    label="effort, %"
+                    about={about}
+                    value={Math.round(PERCENT * block.effort)}
+                    onChange={(effort) => {
+                        const next = (effort ?? 0) / PERCENT;
+                        onChange({
+                            ...block,
+                            effort: next,
+                            ...(typeof block.effort_min === 'number' && block.effort_min > next
+                                ? { effort_min: next }
+                                : {}),
+                        });
+                    }}
+                />
+                <Figure
+                    label="m"
+                    about={about}
+                    value={block.distance_m}
+                    onChange={(value) => figure('distance_m', value)}
+                />
+                <Figure
+                    label="hold, s"
+                    about={about}
+                    value={block.hold_s}
+                    onChange={(value) => figure('hold_s', value)}
+                />
+                <Figure
+                    label="rest, s"
+                    about={about}
+                    value={block.rest_s}
+                    onChange={(value) => figure('rest_s', value)}
+                />
+                <select
+                    aria-label={`Skill of ${about}`}
+                    className="field w-40"
+                    value={block.skill}
+                    onChange={(event) => onChange({ ...block, skill: event.target.value })}
+                >
+                    {skills.map((each) => (
+                        <option key={each.id} value={each.id}>
+                            {each.name}
+                        </option>
+                    ))}
+                </select>
+                <select
+                    aria-label={`Object of ${about}`}
+                    className="field w-40"
+                    value={block.object}
+                    onChange={(event) => onChange({ ...block, object: event.target.value })}
+                >
+                    {objects.map((each) => (
+                        <option key={each.id} value={each.id}>
+                            {each.name}
+                        </option>
+                    ))}
+                </select>
+                <select
+                    aria-label={`Floor of ${about}`}
+                    className="field w-28"
+                    value={block.surface ?? ''}
+                    onChange={(event) =>
+                        onChange(
+                            event.target.value === '' ? without('surface') : { ...block, surface: event.target.value },
+                        )
+                    }
+                >
+                    <option value="">any floor</option>
+                    {SURFACES.map((each) => (
+                        <option key={each} value={each}>
+                            {each}
+                        </option>
+                    ))}
+                </select>
+                <label className="flex items-center gap-1 text-sm">
+                    <input
+                        type="checkbox"
+                        checked={block.side === 'other'}
+                        onChange={(event) =>
+                            onChange(event.target.checked ? { ...block, side: 'other' } : without('side'))
+                        }
+                    />{' '}
+                    other side
+                </label>
+                <label className="flex items-center gap-1 text-sm">
+                    <input
+                        type="checkbox"
+                        checked={block.judged ?? false}
+                        onChange={(event) =>
+                            onChange(event.target.checked ? { ...block, judged: true } : without('judged'))
+                        }
+                    />{' '}
+                    judged
+                </label>
+                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
+                    Take away
+                </button>
             </div>
         </div>
     );
 }
 
 /** What is typed stays as typed until it is a number; empty means nothing is set. */
-function Figure({ label, about = '', value, onChange }: { label: string; about?: string; value: number | undefined; onChange: (value: number | undefined) => void }) {
+function Figure({
+    label,
+    about = '',
+    value,
+    onChange,
+}: {
+    label: string;
+    about?: string;
+    value: number | undefined;
+    onChange: (value: number | undefined) => void;
+}) {
     const [text, setText] = useState(value === undefined ? '' : String(value));
-    return <label className="flex items-center gap-1 text-sm"><input aria-label={`${label}${about && ` of ${about}`}`} className="field figure w-14 px-1 text-center" inputMode="decimal" value={text} onChange={(event) => { setText(event.target.value); const number = Number(event.target.value); if (event.target.value === '') onChange(undefined); else if (!Number.isNaN(number)) onChange(number); }} /><span className="text-soft">{label}</span></label>;
+    return (
+        <label className="flex items-center gap-1 text-sm">
+            <input
+                aria-label={`${label}${about && ` of ${about}`}`}
+                className="field figure w-14 px-1 text-center"
+                inputMode="decimal"
+                value={text}
+                onChange={(event) => {
+                    setText(event.target.value);
+                    const number = Number(event.target.value);
+                    if (event.target.value === '') onChange(undefined);
+                    else if (!Number.isNaN(number)) onChange(number);
+                }}
+            />
+            <span className="text-soft">{label}</span>
+        </label>
+    );
 }

@@ -3,16 +3,64 @@ import type { LibraryFile } from '../../api/client';
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
 export type CheckpointDef = { id: string; name: string; good: string; variants?: string[] };
 export type FaultDef = { id: string; name: string; checkpoint: string; cue: string; drill: string; safety?: boolean };
-export type BlockDef = { block: string; title: string; text: string; skill: string; object: string; sets: number; reps: number; effort: number; side?: string; surface?: string; distance_m?: number; hold_s?: number; rest_s?: number; judged?: boolean; [other: string]: unknown };
-export type GateDef = { min_reps?: number; min_sessions?: number; target_rate?: number; streak?: number; max_safety_faults?: number; [other: string]: unknown };
-export type RungDef = { id: string; name: string; goal: string; outcome: 'ignored' | 'scored'; checkpoints: string[]; faults: string[]; gate?: GateDef; blocks: BlockDef[] };
-export type LadderDef = { id: string; version: number; name: string; skill: string; summary: string; cautions: string[]; checkpoints: CheckpointDef[]; faults: FaultDef[]; rungs: RungDef[]; [other: string]: unknown };
+export type BlockDef = {
+    block: string;
+    title: string;
+    text: string;
+    skill: string;
+    object: string;
+    sets: number;
+    reps: number;
+    effort: number;
+    side?: string;
+    surface?: string;
+    distance_m?: number;
+    hold_s?: number;
+    rest_s?: number;
+    judged?: boolean;
+    [other: string]: unknown;
+};
+export type GateDef = {
+    min_reps?: number;
+    min_sessions?: number;
+    target_rate?: number;
+    streak?: number;
+    max_safety_faults?: number;
+    [other: string]: unknown;
+};
+export type RungDef = {
+    id: string;
+    name: string;
+    goal: string;
+    outcome: 'ignored' | 'scored';
+    checkpoints: string[];
+    faults: string[];
+    gate?: GateDef;
+    blocks: BlockDef[];
+};
+export type LadderDef = {
+    id: string;
+    version: number;
+    name: string;
+    skill: string;
+    summary: string;
+    cautions: string[];
+    checkpoints: CheckpointDef[];
+    faults: FaultDef[];
+    rungs: RungDef[];
+    [other: string]: unknown;
+};
 
 export const definitionOf = (file: LibraryFile): LadderDef => file.definition as unknown as LadderDef;
 
 /** An id nothing in the list has, from a name. */
 export function freshId(name: string, taken: { id: string }[]): string {
-    const base = name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'new';
+    const base =
+        name
+            .toLowerCase()
+            .normalize('NFKD')
+            .replace(/[^a-z0-9]+/g, '-')
+            .replace(/^-|-$/g, '') || 'new';
     const ids = new Set(taken.map((each) => each.id));
     let id = base;
     for (let i = 2; ids.has(id); i++) id = `${base}-${i}`;
@@ -22,10 +70,20 @@ export function freshId(name: string, taken: { id: string }[]): string {
 /** A place in the file, as a person finds it in the form. */
 export function placeInWords(path: string, ladder: LadderDef): string {
     const [, room, at, inner, which, field] = path.split('/');
-    const list = room === 'rungs' ? ladder.rungs : room === 'faults' ? ladder.faults : room === 'checkpoints' ? ladder.checkpoints : null;
+    const list =
+        room === 'rungs'
+            ? ladder.rungs
+            : room === 'faults'
+              ? ladder.faults
+              : room === 'checkpoints'
+                ? ladder.checkpoints
+                : null;
     if (room === undefined || list === null || at === undefined) return room ?? 'the file';
     const name = list[Number(at)]?.name;
     const what = `${{ rungs: 'rung', faults: 'fault', checkpoints: 'checkpoint' }[room] ?? room} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
-    if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${field ? `, ${field.replaceAll('_', ' ')}` : ''}`;
-    return inner ? `${what}, ${inner.replaceAll('_', ' ')}${which !== undefined && inner === 'gate' ? `, ${which.replaceAll('_', ' ')}` : ''}` : what;
+    if (inner === 'blocks' && which !== undefined)
+        return `${what}, block ${Number(which) + 1}${field ? `, ${field.replaceAll('_', ' ')}` : ''}`;
+    return inner
+        ? `${what}, ${inner.replaceAll('_', ' ')}${which !== undefined && inner === 'gate' ? `, ${which.replaceAll('_', ' ')}` : ''}`
+        : what;
 }
