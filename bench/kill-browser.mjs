@@ -115,14 +115,16 @@ const wrong = [];
 let [taps, shown] = [0, 0];
 let address = null;
 let expected = null;
-let athlete = -1;
+let [athlete, livesOfAthlete] = [-1, LIVES_OF_AN_ATHLETE];
 for (let life = 1; life <= kills; life++) {
     const now = await open();
     const { page } = now;
     page.setDefaultTimeout(90_000);
+    const usedUp = page.getByText('This is a hard limit: no more of this today.').first();
     const good = page.getByRole('button', { name: 'Good', exact: true });
-    if (Math.floor((life - 1) / LIVES_OF_AN_ATHLETE) !== athlete) {
-        athlete = Math.floor((life - 1) / LIVES_OF_AN_ATHLETE);
+    if (++livesOfAthlete > LIVES_OF_AN_ATHLETE) {
+        athlete++;
+        livesOfAthlete = 1;
         await page.goto(`http://localhost:${PORT}/`);
         const link = page.getByRole('link', { name: new RegExp(`^(Start|Go on) with ${ATHLETES[athlete]}`) });
         await link.or(page.getByLabel('Password')).first().waitFor();
@@ -142,13 +144,13 @@ for (let life = 1; life <= kills; life++) {
         expected = null;
     } else {
         await page.goto(`http://localhost:${PORT}${address}`);
-        await good.or(page.getByLabel('Password')).first().waitFor();
+        await good.or(usedUp).or(page.getByLabel('Password')).first().waitFor();
         if (await page.getByLabel('Password').isVisible()) {
             // Killed before the browser had written the sign-in down: what is kept on the device is there all the same.
             await signIn(page);
             await page.getByLabel('Password').waitFor({ state: 'hidden' });
             await page.goto(`http://localhost:${PORT}${address}`);
-            await good.waitFor();
+            await good.or(usedUp).first().waitFor();
         }
     }
     let left = await seen(page);
@@ -156,8 +158,16 @@ for (let life = 1; life <= kills; life++) {
         if (left > expected.most) wrong.push(`life ${life}: ${left - expected.most} shown as counted and gone`);
         if (left < expected.least) wrong.push(`life ${life}: ${expected.least - left} more than were tapped`);
     }
+    if (await usedUp.isVisible()) {
+        // A hard limit of the day: what was counted is still there, and the next athlete's turn it is.
+        livesOfAthlete = LIVES_OF_AN_ATHLETE;
+        kill(now);
+        await wait(150);
+        life--;
+        continue;
+    }
     const count = 1 + Math.floor(random() * 4);
-    for (let i = 0; i < count; i++) {
+    for (let i = 0; i < count && (await good.isVisible()); i++) {
         await good.click();
         taps++;
         left = await seen(page);

@@ -280,6 +280,10 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
         .getByLabel('Name', { exact: true })
         .first()
         .fill('Only the touch');
+    // What a block loads is that of its skill unless it is said otherwise.
+    const loads = page.getByRole('group', { name: 'Parts loaded by block 1' });
+    await loads.getByLabel('loads what its skill loads').uncheck();
+    await loads.getByLabel('trunk').check();
     await page.getByRole('button', { name: 'Keep this ladder' }).click();
     await expect(page.getByRole('heading', { name: 'Table serve, our way' })).toBeVisible();
     await expect(page.getByText('Only the touch').first()).toBeVisible();
@@ -291,7 +295,12 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
             .click(),
     ]);
     const text = (await (await download.createReadStream()).toArray()).map(String).join('');
-    const good = JSON.parse(text) as { id: string; name: string; rungs: { faults: string[] }[] };
+    const good = JSON.parse(text) as {
+        id: string;
+        name: string;
+        rungs: { faults: string[]; blocks: { loads?: string[] }[] }[];
+    };
+    expect(good.rungs[0]?.blocks[0]?.loads).toEqual(['trunk']);
     const bad = {
         ...good,
         id: 'spoilt',

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Named } from '../../api/client';
-import type { BlockDef, GateDef, LadderDef, RungDef } from './definition';
+import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
 
 const KINDS: [kind: string, name: string][] = [
     ['warm_up', 'warm-up'],
@@ -11,6 +11,12 @@ const KINDS: [kind: string, name: string][] = [
     ['game_like', 'like the game'],
     ['other_side', 'other side'],
     ['cool_down', 'cool-down'],
+];
+const LOADED_PARTS: [part: LoadedPart, name: string][] = [
+    ['arm', 'arm'],
+    ['hand', 'hand'],
+    ['trunk', 'trunk'],
+    ['landing', 'legs, by landing'],
 ];
 const SURFACES = ['soft', 'sprung', 'firm', 'hard'];
 const PERCENT = 100;
@@ -361,11 +367,61 @@ function BlockRow({
                     />{' '}
                     judged
                 </label>
+                <PartsLoaded
+                    about={about}
+                    value={block.loads}
+                    onChange={(loads) => onChange(loads === undefined ? without('loads') : { ...block, loads })}
+                />
                 <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
                     Take away
                 </button>
             </div>
         </div>
+    );
+}
+
+/** What a block loads, counted or not: that of its skill, unless it is said otherwise. A word of none for a part drops the block. */
+function PartsLoaded({
+    about,
+    value,
+    onChange,
+}: {
+    about: string;
+    value: LoadedPart[] | undefined;
+    onChange: (value: LoadedPart[] | undefined) => void;
+}) {
+    return (
+        <fieldset className="flex flex-wrap items-center gap-x-2 gap-y-1 text-sm">
+            <legend className="sr-only">Parts loaded by {about}</legend>
+            <label className="flex items-center gap-1">
+                <input
+                    type="checkbox"
+                    checked={value === undefined}
+                    onChange={(event) => onChange(event.target.checked ? undefined : [])}
+                />
+                loads what its skill loads
+            </label>
+            {value !== undefined && value.length === 0 && (
+                <span className="text-soft">or, nothing marked: no part</span>
+            )}
+            {value !== undefined &&
+                LOADED_PARTS.map(([part, name]) => (
+                    <label key={part} className="flex items-center gap-1">
+                        <input
+                            type="checkbox"
+                            checked={value.includes(part)}
+                            onChange={(event) =>
+                                onChange(
+                                    LOADED_PARTS.map(([each]) => each).filter((each) =>
+                                        each === part ? event.target.checked : value.includes(each),
+                                    ),
+                                )
+                            }
+                        />
+                        {name}
+                    </label>
+                ))}
+        </fieldset>
     );
 }
 

@@ -3,6 +3,7 @@ import type { LibraryFile } from '../../api/client';
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
 export type CheckpointDef = { id: string; name: string; good: string; variants?: string[] };
 export type FaultDef = { id: string; name: string; checkpoint: string; cue: string; drill: string; safety?: boolean };
+export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
     block: string;
     title: string;
@@ -18,6 +19,7 @@ export type BlockDef = {
     hold_s?: number;
     rest_s?: number;
     judged?: boolean;
+    loads?: LoadedPart[];
     [other: string]: unknown;
 };
 export type GateDef = {
