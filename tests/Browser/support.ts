@@ -18,7 +18,7 @@ async function setClock(context: BrowserContext): Promise<void> {
         const now = (): number => Real.now() + ahead;
         globalThis.Date = new Proxy(Real, {
             construct: (_, given) => (given.length === 0 ? new Real(now()) : Reflect.construct(Real, given)) as Date,
-            get: (of, name) => (name === 'now' ? now : Reflect.get(of, name)),
+            get: (of, name): unknown => (name === 'now' ? now : Reflect.get(of, name)),
         });
     }, AHEAD_MS);
 }

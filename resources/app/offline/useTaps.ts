@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Courtside, CourtsideBlock, RepEvent } from '../api/client';
 import { nowWithOffset } from '../api/words';
 import { deviceId } from './person';
@@ -71,7 +71,9 @@ export function useTaps(pack: Courtside) {
             if (tap.sending !== 'refused' && !(tap.loose && tap.sending === 'waiting')) byId.set(tap.id, tap);
         return inOrder([...byId.values()]);
     }, [pack.events, local]);
-    seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
+    useLayoutEffect(() => {
+        seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
+    }, [events]);
 
     const add = useCallback(
         (block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {

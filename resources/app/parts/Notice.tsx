@@ -4,7 +4,14 @@ import { Problem } from '../api/client';
 /** Something went another way than asked: what, where, and the way out. */
 export function Notice({ problem, children }: { problem: unknown; children?: ReactNode }) {
     if (problem == null) return null;
-    const known = problem instanceof Problem ? problem : new Problem(500, 'This did not work', String(problem));
+    const known =
+        problem instanceof Problem
+            ? problem
+            : new Problem(
+                  500,
+                  'This did not work',
+                  problem instanceof Error ? problem.message : JSON.stringify(problem),
+              );
     const places = Object.entries(known.errors).filter(([, messages]) =>
         messages.some((message) => !known.message.includes(message)),
     );

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowLeft, Check, ChevronDown, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { api, type Courtside, type CourtsideBlock, type Dose, type RepEvent } from '../../api/client';
 import { n, percent } from '../../api/words';
 import { type Report, takeAlong } from '../../offline/store';
@@ -15,6 +15,7 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { useAwake } from '../../parts/useAwake';
+import { useNow } from '../../parts/useNow';
 import { DoseForm } from './DoseForm';
 import { GoingOn } from './GoingOn';
 import { Landed } from './Landed';
@@ -65,10 +66,9 @@ function useHeard(sheetId: string, known: string | undefined, onNews: () => void
         retry: false,
     });
     const news = known !== undefined && heard.data !== undefined && heard.data.health !== known;
-    const latest = useRef(onNews);
-    latest.current = onNews;
+    const tell = useEffectEvent(onNews);
     useEffect(() => {
-        if (news) latest.current();
+        if (news) tell();
     }, [news, heard.dataUpdatedAt]);
 }
 
@@ -847,12 +847,7 @@ function Running({ pack }: { pack: Courtside }) {
 
 /** How long the present set has lasted, from its first repetition. */
 function SetClock({ started, stopped }: { started: string | null; stopped: boolean }) {
-    const [now, setNow] = useState(Date.now());
-    useEffect(() => {
-        if (started === null || stopped) return;
-        const timer = window.setInterval(() => setNow(Date.now()), 1000);
-        return () => window.clearInterval(timer);
-    }, [started, stopped]);
+    const now = useNow(started === null || stopped ? null : 1000);
     if (started === null || stopped) return null;
     const seconds = Math.max(0, Math.round((now - Date.parse(started)) / 1000));
     return seconds >= 3600 ? null : (
@@ -864,11 +859,7 @@ function SetClock({ started, stopped }: { started: string | null; stopped: boole
 }
 
 function Rest({ until, onOver }: { until: number; onOver: () => void }) {
-    const [now, setNow] = useState(Date.now());
-    useEffect(() => {
-        const timer = window.setInterval(() => setNow(Date.now()), 250);
-        return () => window.clearInterval(timer);
-    }, []);
+    const now = useNow(250);
     const seconds = Math.ceil((until - now) / 1000);
     useEffect(() => {
         if (seconds <= 0) onOver();

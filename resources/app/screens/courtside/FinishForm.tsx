@@ -5,10 +5,10 @@ import { Notice } from '../../parts/Notice';
 
 /** Minutes and felt effort of the session; it ends only when every tap has arrived. */
 export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: RepEvent[]; onFinished: () => void }) {
-    const started = reps[0] ? Date.parse(reps[0].at) : Date.now();
-    const [minutes, setMinutes] = useState(
-        String(Math.min(600, Math.max(1, Math.round((Date.now() - started) / 60_000)))),
-    );
+    const [minutes, setMinutes] = useState(() => {
+        const started = reps[0] ? Date.parse(reps[0].at) : Date.now();
+        return String(Math.min(600, Math.max(1, Math.round((Date.now() - started) / 60_000))));
+    });
     const [rpe, setRpe] = useState<number | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [busy, setBusy] = useState(false);

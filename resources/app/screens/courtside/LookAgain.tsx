@@ -36,14 +36,15 @@ export function LookAgain({
     // The fault that was named stays while its checkpoint is still wrong.
     const named = pack.faults.find((each) => each.id === rep.fault);
     const fault = named && kept[named.checkpoint] === 'wrong' ? named.id : null;
+    const words: { id: string; name: string; verdict: Verdict }[] = [
+        { id: '', name: 'Good', verdict: 'good' },
+        ...pack.faults.map(({ id, name }) => ({ id, name, verdict: 'not_good' as const })),
+        { id: '', name: 'Not seen', verdict: 'unobserved' },
+    ];
     return (
         <div className="grid gap-4">
             <div className="grid grid-cols-2 gap-1.5">
-                {[
-                    { id: '', name: 'Good', verdict: 'good' as Verdict },
-                    ...pack.faults.map((each) => ({ id: each.id, name: each.name, verdict: 'not_good' as Verdict })),
-                    { id: '', name: 'Not seen', verdict: 'unobserved' as Verdict },
-                ].map((each) => (
+                {words.map((each) => (
                     <button
                         key={each.name}
                         type="button"

@@ -25,42 +25,43 @@ export function Pacer({ holdS }: { holdS: number | null }) {
 }
 
 function Hold({ first }: { first: number | null }) {
-    const [until, setUntil] = useState<number | null>(null);
+    const [seconds, setSeconds] = useState<number | null>(null);
     const [left, setLeft] = useState(0);
     const audio = useRef<AudioContext | null>(null);
     useEffect(() => {
-        if (until === null) return;
+        if (seconds === null) return;
+        const until = Date.now() + seconds * 1000;
         const tick = (): void => {
             const now = Math.ceil((until - Date.now()) / 1000);
             setLeft(now);
             if (now <= 0) {
                 if (audio.current) click(audio.current, audio.current.currentTime, true);
-                setUntil(null);
+                setSeconds(null);
             }
         };
         tick();
         const timer = window.setInterval(tick, 200);
         return () => window.clearInterval(timer);
-    }, [until]);
-    const start = (seconds: number): void => {
+    }, [seconds]);
+    const start = (chosen: number): void => {
         audio.current ??= new AudioContext();
         click(audio.current, audio.current.currentTime, false);
-        setUntil(Date.now() + seconds * 1000);
+        setSeconds(chosen);
     };
     const holds = first === null || HOLDS_S.includes(first) ? HOLDS_S : [first, ...HOLDS_S];
     return (
         <div role="group" aria-label="Hold">
             <p className="head">Hold</p>
-            {until === null ? (
+            {seconds === null ? (
                 <div className="mt-1 flex flex-wrap gap-1.5">
-                    {holds.map((seconds) => (
+                    {holds.map((choice) => (
                         <button
-                            key={seconds}
+                            key={choice}
                             type="button"
-                            className={`btn thumb ${seconds === first ? 'btn-main' : ''}`}
-                            onClick={() => start(seconds)}
+                            className={`btn thumb ${choice === first ? 'btn-main' : ''}`}
+                            onClick={() => start(choice)}
                         >
-                            {seconds} s
+                            {choice} s
                         </button>
                     ))}
                 </div>
@@ -69,7 +70,7 @@ function Hold({ first }: { first: number | null }) {
                     <p role="timer" className="figure text-5xl">
                         {Math.max(0, left)}
                     </p>
-                    <button type="button" className="btn thumb" onClick={() => setUntil(null)}>
+                    <button type="button" className="btn thumb" onClick={() => setSeconds(null)}>
                         Stop
                     </button>
                 </div>

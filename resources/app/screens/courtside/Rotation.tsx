@@ -3,6 +3,7 @@ import type { Courtside } from '../../api/client';
 import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import { Opens } from '../../parts/Opens';
+import { useNow } from '../../parts/useNow';
 import { click } from './sound';
 
 type Way = NonNullable<Courtside['rotation']>;
@@ -13,19 +14,14 @@ const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String
 export function Rotation({ rotation }: { rotation: Way }) {
     const key = own(`rotation-${rotation.session_id}`);
     const [began, setBegan] = useState(() => Number(recall(key)) || null);
-    const [now, setNow] = useState(Date.now());
+    const now = useNow(began === null ? null : 500);
     const audio = useRef<AudioContext | null>(null);
     const round = 60 * (rotation.minutes + rotation.change_over_min);
-    const passed = began === null ? 0 : Math.floor((now - began) / 1000);
+    const passed = began === null ? 0 : Math.max(0, Math.floor((now - began) / 1000));
     const at = Math.floor(passed / round);
     const left = 60 * rotation.minutes - (passed % round);
     const running = began !== null && at < rotation.stations.length;
     const changing = running && left <= 0;
-    useEffect(() => {
-        if (!running) return;
-        const timer = window.setInterval(() => setNow(Date.now()), 500);
-        return () => window.clearInterval(timer);
-    }, [running]);
     useEffect(() => {
         // Heard across the hall: three clicks when it is time to move.
         if (changing && audio.current)
@@ -35,7 +31,6 @@ export function Rotation({ rotation }: { rotation: Way }) {
         if (value === null) forget(key);
         else remember(key, String(value));
         setBegan(value);
-        setNow(Date.now());
     };
     return (
         <Opens

@@ -5,6 +5,7 @@ import { api, type Intake, type LadderChoice, type Placed, type Token } from '..
 import { dayName, KINDS, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { AthleteFields } from '../../parts/AthleteFields';
+import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
@@ -30,6 +31,19 @@ const SITES = [
     'ankle',
     'foot',
 ];
+
+/** What of an intake is a text that somebody writes. */
+type TextOf =
+    | 'sports'
+    | 'past_injuries'
+    | 'emergency_contact'
+    | 'emergency_plan'
+    | 'usual_week_signed_by'
+    | 'usual_week_on'
+    | 'consent_record_by'
+    | 'consent_record_on'
+    | 'consent_film_by'
+    | 'consent_film_on';
 
 /** Asked once: who to call, what was before, what is agreed; height every few months. */
 export function IntakeScreen() {
@@ -67,7 +81,7 @@ export function IntakeScreen() {
         setAsking(null);
         setSaid(words);
     };
-    const field = (name: keyof Intake, label: string, rows = 1) => (
+    const field = (name: TextOf, label: string, rows = 1) => (
         <label className="grid gap-1">
             <span className="label">{label}</span>
             {rows > 1 ? (
@@ -76,14 +90,14 @@ export function IntakeScreen() {
                     name={name}
                     rows={rows}
                     readOnly={!me.decides}
-                    defaultValue={String(kept[name] ?? '')}
+                    defaultValue={kept[name] ?? ''}
                 />
             ) : (
-                <input className="field" name={name} readOnly={!me.decides} defaultValue={String(kept[name] ?? '')} />
+                <input className="field" name={name} readOnly={!me.decides} defaultValue={kept[name] ?? ''} />
             )}
         </label>
     );
-    const signed = (who: keyof Intake, when: keyof Intake, label: string) => (
+    const signed = (who: TextOf, when: TextOf, label: string) => (
         <div className="grid grid-cols-[1fr_10rem] gap-2">
             <label className="grid gap-1">
                 <span className="label">{label}</span>
@@ -92,7 +106,7 @@ export function IntakeScreen() {
                     name={who}
                     readOnly={!me.decides}
                     placeholder="nobody has signed"
-                    defaultValue={String(kept[who] ?? '')}
+                    defaultValue={kept[who] ?? ''}
                 />
             </label>
             <label className="grid gap-1">
@@ -103,13 +117,13 @@ export function IntakeScreen() {
                     name={when}
                     max={me.today}
                     readOnly={!me.decides}
-                    defaultValue={String(kept[when] ?? '')}
+                    defaultValue={kept[when] ?? ''}
                 />
             </label>
         </div>
     );
     const save = (form: FormData): void => {
-        const text = (name: string): string | null => String(form.get(name) ?? '').trim() || null;
+        const text = (name: string): string | null => typed(form, name) || null;
         const [arm, landings] = [text('week_arm'), text('week_landings')];
         api<Intake>('PUT', `/api/athletes/${athleteId}/intake`, {
             version: kept.version,
@@ -200,7 +214,7 @@ export function IntakeScreen() {
                                     type="button"
                                     className="btn"
                                     onClick={() =>
-                                        api<Intake>(
+                                        void api<Intake>(
                                             'POST',
                                             `/api/athletes/${athleteId}/intake/usual-week/confirm`,
                                         ).then((answer) => done(answer, 'Saved: it counts.'), setProblem)
@@ -327,7 +341,7 @@ export function IntakeScreen() {
                                 className="mt-2 flex items-end gap-2"
                                 onSubmit={(event) => {
                                     event.preventDefault();
-                                    const label = String(new FormData(event.currentTarget).get('label'));
+                                    const label = typed(new FormData(event.currentTarget), 'label');
                                     api<Token>('POST', `/api/athletes/${athleteId}/links`, { label }).then((token) => {
                                         setMade({ token, path: '/check-in', whom: label });
                                         void queries.invalidateQueries({ queryKey: ['intake', athleteId] });
@@ -534,7 +548,7 @@ function Standing({
                                     type="button"
                                     className="btn btn-quiet"
                                     onClick={() =>
-                                        api<Intake>('POST', `${path}/placements/${each.id}/leave`).then(
+                                        void api<Intake>('POST', `${path}/placements/${each.id}/leave`).then(
                                             sent('Off this ladder. What was climbed stays held.'),
                                             onProblem,
                                         )
@@ -590,7 +604,7 @@ function Standing({
                             type="button"
                             className="btn"
                             onClick={() =>
-                                api<Placed>('POST', `${path}/placing/${chosen.id}/start`).then((placed) => {
+                                void api<Placed>('POST', `${path}/placing/${chosen.id}/start`).then((placed) => {
                                     if (placed.sheet_id)
                                         void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } });
                                 }, onProblem)

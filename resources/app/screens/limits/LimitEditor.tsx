@@ -87,9 +87,7 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                     value={limit.source ?? ''}
                     onChange={(event) => {
                         const { source: _, ...rest } = limit;
-                        onChange(
-                            (event.target.value === '' ? rest : { ...limit, source: event.target.value }) as LimitDef,
-                        );
+                        onChange(event.target.value === '' ? rest : { ...limit, source: event.target.value });
                     }}
                 />
                 <span className="label grow">

@@ -3,6 +3,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Limits } from '../../api/client';
 import { dayName, percent } from '../../api/words';
+import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
@@ -192,10 +193,10 @@ function OneAthlete({ limits }: { limits: Limits }) {
                         event.preventDefault();
                         const form = new FormData(event.currentTarget);
                         void send(
-                            String(form.get('athlete')),
-                            String(form.get('limit')),
+                            typed(form, 'athlete'),
+                            typed(form, 'limit'),
                             (Number(share) || 0) / 100,
-                            String(form.get('reason')) || null,
+                            typed(form, 'reason') || null,
                         );
                     }}
                 >

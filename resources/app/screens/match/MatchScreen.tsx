@@ -12,6 +12,7 @@ import { tightest } from '../../parts/bounds';
 import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { useAwake } from '../../parts/useAwake';
+import { useNow } from '../../parts/useNow';
 
 /** The match that runs, on this device: its taps in order, and when the last one ended. */
 type Count = { taps: string[]; ended: number | null };
@@ -224,11 +225,7 @@ function useKeptWork(athleteId: string, day: string): KeptWork[] {
 
 /** The gap since the last match of the day. */
 function Ago({ since }: { since: number }) {
-    const [now, setNow] = useState(Date.now());
-    useEffect(() => {
-        const timer = window.setInterval(() => setNow(Date.now()), 30_000);
-        return () => window.clearInterval(timer);
-    }, []);
+    const now = useNow(30_000);
     const minutes = Math.max(0, Math.round((now - since) / 60_000));
     return <>{minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`}</>;
 }

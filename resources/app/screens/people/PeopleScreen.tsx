@@ -6,6 +6,7 @@ import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
 import { AthleteFields } from '../../parts/AthleteFields';
 import { FloorChoice } from '../../parts/FloorChoice';
+import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Loading, Notice } from '../../parts/Notice';
@@ -137,7 +138,7 @@ export function PeopleScreen() {
                                             type="button"
                                             className="btn btn-quiet"
                                             onClick={() =>
-                                                api<Token>('POST', `/api/people/${person.id}/new-password`).then(
+                                                void api<Token>('POST', `/api/people/${person.id}/new-password`).then(
                                                     (token) =>
                                                         setMade({
                                                             token,
@@ -175,7 +176,7 @@ export function PeopleScreen() {
                     className="grid gap-3"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        const code = String(new FormData(event.currentTarget).get('code'));
+                        const code = typed(new FormData(event.currentTarget), 'code');
                         api<People>('POST', `/api/people/${confirming?.id}/confirm`, { code }).then((answer) => {
                             queries.setQueryData(['people'], answer);
                             setProblem(null);
@@ -317,7 +318,7 @@ export function PeopleScreen() {
                     onSubmit={(event) => {
                         event.preventDefault();
                         const form = new FormData(event.currentTarget);
-                        const name = String(form.get('name'));
+                        const name = typed(form, 'name');
                         api<Token>('POST', '/api/people/invitations', {
                             role,
                             name,

@@ -201,24 +201,27 @@ function Past({ day, most }: { day: Day; most: number }) {
 }
 
 function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; most: number; begins: boolean } & Acts) {
-    const drag = useDraggable({ id: day.date, disabled: !editable || !day.movable });
+    const { setNodeRef, listeners, transform, isDragging } = useDraggable({
+        id: day.date,
+        disabled: !editable || !day.movable,
+    });
     const isMatch = day.kind === 'match';
     const isSession = day.kind === 'session';
     const shift =
-        drag.transform === null
+        transform === null
             ? undefined
             : {
-                  transform: `translate(${drag.transform.x}px, ${drag.transform.y}px)`,
+                  transform: `translate(${transform.x}px, ${transform.y}px)`,
                   position: 'relative' as const,
                   zIndex: 30,
               };
     const label = `${dayName(day.date, true)}: ${day.title}${day.emphasis_name ? `, ${day.emphasis_name}` : ''}`;
     return (
         <div
-            ref={drag.setNodeRef}
+            ref={setNodeRef}
             style={shift}
-            {...(editable && day.movable ? { ...drag.listeners, 'data-drag': day.date } : {})}
-            className={`flex gap-1.5 ${drag.isDragging ? 'bg-page shadow-lg' : ''} ${isMatch ? '-ml-2 border-l-4 border-ink bg-page pl-1' : ''} ${editable && day.movable ? 'cursor-grab touch-none' : ''}`}
+            {...(editable && day.movable ? { ...listeners, 'data-drag': day.date } : {})}
+            className={`flex gap-1.5 ${isDragging ? 'bg-page shadow-lg' : ''} ${isMatch ? '-ml-2 border-l-4 border-ink bg-page pl-1' : ''} ${editable && day.movable ? 'cursor-grab touch-none' : ''}`}
         >
             <Bar value={day.arm > 0 ? day.arm : day.landings} agreed={null} most={most} inked={false} />
             <Opens

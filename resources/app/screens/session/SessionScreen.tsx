@@ -353,7 +353,7 @@ function Stations({ kept }: { kept: Session }) {
                 kept={kept}
                 onClose={() => setEditing(null)}
                 onKeep={(stations, adults, balls) =>
-                    keep({ ...setup, stations, adults, balls }).then(() => setEditing(null))
+                    void keep({ ...setup, stations, adults, balls }).then(() => setEditing(null))
                 }
             />
         </main>

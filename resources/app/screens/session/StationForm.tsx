@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Session } from '../../api/client';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
@@ -31,182 +31,206 @@ export function StationForm({
     onClose: () => void;
     onKeep: (stations: StationSet[], adults: number, balls: number) => void;
 }) {
-    const [rows, setRows] = useState<StationSet[]>([]);
-    const [adults, setAdults] = useState(kept.adults);
-    const [balls, setBalls] = useState(kept.balls);
-    useEffect(() => {
-        if (stations) setRows(stations);
-    }, [stations]);
-    const change = (i: number, with_: Partial<StationSet>): void =>
-        setRows(rows.map((row, j) => (i === j ? { ...row, ...with_ } : row)));
     return (
         <Sheetlet open={stations !== null} onClose={onClose} title="Stations" wide>
-            <form
-                className="grid gap-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    onKeep(rows, adults, balls);
-                }}
-            >
-                <div className="flex flex-wrap gap-6">
-                    <div>
-                        <span className="label block">Adults at stations</span>
-                        <Stepper
-                            label="adults"
-                            value={adults}
-                            shown={String(adults)}
-                            step={1}
-                            least={0}
-                            most={20}
-                            onChange={setAdults}
-                        />
-                    </div>
-                    <div>
-                        <span className="label block">Balls in all</span>
-                        <Stepper
-                            label="balls"
-                            value={balls}
-                            shown={String(balls)}
-                            step={5}
-                            least={0}
-                            most={300}
-                            onChange={setBalls}
-                        />
-                    </div>
+            {stations && <Stations stations={stations} kept={kept} onKeep={onKeep} />}
+        </Sheetlet>
+    );
+}
+
+function Stations({
+    stations,
+    kept,
+    onKeep,
+}: {
+    stations: StationSet[];
+    kept: Session;
+    onKeep: (stations: StationSet[], adults: number, balls: number) => void;
+}) {
+    const [rows, setRows] = useState(stations);
+    const [adults, setAdults] = useState(kept.adults);
+    const [balls, setBalls] = useState(kept.balls);
+    return (
+        <form
+            className="grid gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onKeep(rows, adults, balls);
+            }}
+        >
+            <div className="flex flex-wrap gap-6">
+                <div>
+                    <span className="label block">Adults at stations</span>
+                    <Stepper
+                        label="adults"
+                        value={adults}
+                        shown={String(adults)}
+                        step={1}
+                        least={0}
+                        most={20}
+                        onChange={setAdults}
+                    />
                 </div>
-                {rows.map((row, i) => (
-                    <fieldset key={row.id} className="grid gap-1.5 border-t border-line pt-2">
-                        <div className="grid grid-cols-[1fr_6rem_6rem_6rem] gap-2">
-                            <label className="grid gap-0.5">
-                                <span className="label">Name</span>
-                                <input
-                                    className="field"
-                                    required
-                                    value={row.title}
-                                    onChange={(event) => change(i, { title: event.target.value })}
-                                />
-                            </label>
-                            <label className="grid gap-0.5">
-                                <span className="label">Length, m</span>
-                                <input
-                                    className="field"
-                                    inputMode="decimal"
-                                    required
-                                    value={row.length_m}
-                                    onChange={(event) => change(i, { length_m: Number(event.target.value) || 0 })}
-                                />
-                            </label>
-                            <label className="grid gap-0.5">
-                                <span className="label">Room for</span>
-                                <input
-                                    className="field"
-                                    inputMode="numeric"
-                                    required
-                                    value={row.capacity}
-                                    onChange={(event) => change(i, { capacity: Number(event.target.value) || 0 })}
-                                />
-                            </label>
-                            <label className="grid gap-0.5">
-                                <span className="label">Balls each</span>
-                                <input
-                                    className="field"
-                                    inputMode="numeric"
-                                    value={row.balls_each}
-                                    onChange={(event) => change(i, { balls_each: Number(event.target.value) || 0 })}
-                                />
-                            </label>
-                        </div>
-                        <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-                            <span className="label">Blocks</span>
-                            {KINDS.map(([kind, label]) => (
-                                <label key={kind} className="flex items-center gap-1">
-                                    <input
-                                        type="checkbox"
-                                        checked={row.kinds.includes(kind)}
-                                        onChange={(event) =>
-                                            change(i, {
-                                                kinds: event.target.checked
-                                                    ? [...row.kinds, kind]
-                                                    : row.kinds.filter((each) => each !== kind),
-                                            })
-                                        }
-                                    />
-                                    {label}
-                                </label>
-                            ))}
-                        </div>
-                        <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-                            <label className="flex items-center gap-1">
-                                <input
-                                    type="checkbox"
-                                    checked={row.needs_adult}
-                                    onChange={(event) => change(i, { needs_adult: event.target.checked })}
-                                />
-                                an adult stands here
-                            </label>
-                            <label className="flex items-center gap-1">
-                                <input
-                                    type="checkbox"
-                                    checked={row.gloves}
-                                    onChange={(event) => change(i, { gloves: event.target.checked })}
-                                />
-                                gloves to catch with
-                            </label>
-                            <label className="flex items-center gap-1">
-                                floor{' '}
-                                <select
-                                    className="field w-32"
-                                    value={row.surface ?? ''}
-                                    onChange={(event) =>
-                                        change(i, { surface: (event.target.value || null) as StationSet['surface'] })
-                                    }
-                                >
-                                    <option value="">not known</option>
-                                    {SURFACES.map(([value, label]) => (
-                                        <option key={value} value={value}>
-                                            {label}
-                                        </option>
-                                    ))}
-                                </select>
-                            </label>
-                            <span className="grow" />
-                            <button
-                                type="button"
-                                className="btn btn-quiet"
-                                onClick={() => setRows(rows.filter((_, j) => j !== i))}
-                            >
-                                Take away
-                            </button>
-                        </div>
-                    </fieldset>
+                <div>
+                    <span className="label block">Balls in all</span>
+                    <Stepper
+                        label="balls"
+                        value={balls}
+                        shown={String(balls)}
+                        step={5}
+                        least={0}
+                        most={300}
+                        onChange={setBalls}
+                    />
+                </div>
+            </div>
+            {rows.map((row, i) => (
+                <StationRow
+                    key={row.id}
+                    row={row}
+                    onChange={(with_) => setRows(rows.map((each, j) => (i === j ? { ...each, ...with_ } : each)))}
+                    onTakeAway={() => setRows(rows.filter((_, j) => j !== i))}
+                />
+            ))}
+            <div className="flex gap-2">
+                <button
+                    type="button"
+                    className="btn"
+                    onClick={() =>
+                        setRows([
+                            ...rows,
+                            {
+                                id: `station-${Date.now()}`,
+                                title: 'New station',
+                                kinds: ['part'],
+                                length_m: 15,
+                                capacity: 8,
+                                needs_adult: false,
+                                surface: null,
+                                gloves: false,
+                                balls_each: 2,
+                            },
+                        ])
+                    }
+                >
+                    Add a station
+                </button>
+                <span className="grow" />
+                <button className="btn btn-main">Keep the stations</button>
+            </div>
+        </form>
+    );
+}
+
+function StationRow({
+    row,
+    onChange,
+    onTakeAway,
+}: {
+    row: StationSet;
+    onChange: (with_: Partial<StationSet>) => void;
+    onTakeAway: () => void;
+}) {
+    return (
+        <fieldset className="grid gap-1.5 border-t border-line pt-2">
+            <div className="grid grid-cols-[1fr_6rem_6rem_6rem] gap-2">
+                <label className="grid gap-0.5">
+                    <span className="label">Name</span>
+                    <input
+                        className="field"
+                        required
+                        value={row.title}
+                        onChange={(event) => onChange({ title: event.target.value })}
+                    />
+                </label>
+                <label className="grid gap-0.5">
+                    <span className="label">Length, m</span>
+                    <input
+                        className="field"
+                        inputMode="decimal"
+                        required
+                        value={row.length_m}
+                        onChange={(event) => onChange({ length_m: Number(event.target.value) || 0 })}
+                    />
+                </label>
+                <label className="grid gap-0.5">
+                    <span className="label">Room for</span>
+                    <input
+                        className="field"
+                        inputMode="numeric"
+                        required
+                        value={row.capacity}
+                        onChange={(event) => onChange({ capacity: Number(event.target.value) || 0 })}
+                    />
+                </label>
+                <label className="grid gap-0.5">
+                    <span className="label">Balls each</span>
+                    <input
+                        className="field"
+                        inputMode="numeric"
+                        value={row.balls_each}
+                        onChange={(event) => onChange({ balls_each: Number(event.target.value) || 0 })}
+                    />
+                </label>
+            </div>
+            <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+                <span className="label">Blocks</span>
+                {KINDS.map(([kind, label]) => (
+                    <label key={kind} className="flex items-center gap-1">
+                        <input
+                            type="checkbox"
+                            checked={row.kinds.includes(kind)}
+                            onChange={(event) =>
+                                onChange({
+                                    kinds: event.target.checked
+                                        ? [...row.kinds, kind]
+                                        : row.kinds.filter((each) => each !== kind),
+                                })
+                            }
+                        />
+                        {label}
+                    </label>
                 ))}
-                <div className="flex gap-2">
-                    <button
-                        type="button"
-                        className="btn"
-                        onClick={() =>
-                            setRows([
-                                ...rows,
-                                {
-                                    id: `station-${Date.now()}`,
-                                    title: 'New station',
-                                    kinds: ['part'],
-                                    length_m: 15,
-                                    capacity: 8,
-                                    needs_adult: false,
-                                    surface: null,
-                                    gloves: false,
-                                    balls_each: 2,
-                                },
-                            ])
+            </div>
+            <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+                <label className="flex items-center gap-1">
+                    <input
+                        type="checkbox"
+                        checked={row.needs_adult}
+                        onChange={(event) => onChange({ needs_adult: event.target.checked })}
+                    />
+                    an adult stands here
+                </label>
+                <label className="flex items-center gap-1">
+                    <input
+                        type="checkbox"
+                        checked={row.gloves}
+                        onChange={(event) => onChange({ gloves: event.target.checked })}
+                    />
+                    gloves to catch with
+                </label>
+                <label className="flex items-center gap-1">
+                    floor{' '}
+                    <select
+                        className="field w-32"
+                        value={row.surface ?? ''}
+                        onChange={(event) =>
+                            onChange({ surface: (event.target.value || null) as StationSet['surface'] })
                         }
                     >
-                        Add a station
-                    </button>
-                    <span className="grow" />
-                    <button className="btn btn-main">Keep the stations</button>
-                </div>
-            </form>
-        </Sheetlet>
+                        <option value="">not known</option>
+                        {SURFACES.map(([value, label]) => (
+                            <option key={value} value={value}>
+                                {label}
+                            </option>
+                        ))}
+                    </select>
+                </label>
+                <span className="grow" />
+                <button type="button" className="btn btn-quiet" onClick={onTakeAway}>
+                    Take away
+                </button>
+            </div>
+        </fieldset>
     );
 }

@@ -65,11 +65,7 @@ function Editor({ kept }: { kept: Sheet }) {
     const doses = useMemo(() => kept.blocks.map((block) => edits[block.id] ?? doseOf(block)), [kept, edits]);
 
     useEffect(() => {
-        if (!edited) {
-            setPreview(null);
-            setPreviewProblem(null);
-            return;
-        }
+        if (!edited) return;
         const cut = new AbortController();
         const timer = window.setTimeout(() => {
             api<Sheet>('POST', `/api/sheets/${kept.id}/preview`, { version: kept.version, blocks: doses }).then(
@@ -90,11 +86,16 @@ function Editor({ kept }: { kept: Sheet }) {
         };
     }, [doses, edited, kept.id, kept.version]);
 
+    const asKept = (): void => {
+        setEdits({});
+        setPreview(null);
+        setPreviewProblem(null);
+    };
     const shown = preview ?? kept;
     const save = (): void => {
         api<Sheet>('PUT', `/api/sheets/${kept.id}`, { version: kept.version, blocks: doses }).then((answer) => {
             queries.setQueryData(['sheet', kept.id], answer);
-            setEdits({});
+            asKept();
             setProblem(null);
             void queries.invalidateQueries({ queryKey: ['today'] });
         }, setProblem);
@@ -102,7 +103,7 @@ function Editor({ kept }: { kept: Sheet }) {
     const fit = (): void => {
         api<Sheet>('POST', `/api/sheets/${kept.id}/fit`, { version: kept.version }).then((answer) => {
             queries.setQueryData(['sheet', kept.id], answer);
-            setEdits({});
+            asKept();
             setProblem(null);
         }, setProblem);
     };
@@ -172,7 +173,7 @@ function Editor({ kept }: { kept: Sheet }) {
                                 type="button"
                                 className="btn"
                                 onClick={() => {
-                                    setEdits({});
+                                    asKept();
                                     setProblem(null);
                                 }}
                             >

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Me, signIn } from '../../api/client';
+import { typed } from '../../parts/forms';
 import { Notice } from '../../parts/Notice';
 
 /** Used as a screen of its own, and laid over any other when a session has ended. */
@@ -14,7 +15,7 @@ export function SignIn({ onSignedIn, again = false }: { onSignedIn: (me: Me) => 
                 const form = new FormData(event.currentTarget);
                 setBusy(true);
                 setProblem(null);
-                signIn(String(form.get('email')), String(form.get('password')))
+                signIn(typed(form, 'email'), form.get('password') as string)
                     .then(onSignedIn, setProblem)
                     .finally(() => setBusy(false));
             }}

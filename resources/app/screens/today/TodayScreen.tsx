@@ -325,12 +325,13 @@ function useTakenAlong(today: Today | undefined): void {
     useEffect(() => {
         if (sheets === '') return;
         let stopped = false;
-        const timer = window.setTimeout(async () => {
+        const takeAll = async (): Promise<void> => {
             for (const sheetId of sheets.split(' ')) {
                 if (stopped || !navigator.onLine) return;
                 await takeAlong(sheetId).catch(() => undefined);
             }
-        }, TAKE_ALONG_AFTER_MS);
+        };
+        const timer = window.setTimeout(() => void takeAll(), TAKE_ALONG_AFTER_MS);
         return () => {
             stopped = true;
             window.clearTimeout(timer);
