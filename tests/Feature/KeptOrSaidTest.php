@@ -128,6 +128,9 @@ final class KeptOrSaidTest extends TestCase
         $this->postJson("/api/athletes/{$mira->id}/logged-work", $work)
             ->assertStatus(422)
             ->assertJsonPath('errors.day.0', 'This day has not come yet.');
+        $this->postJson("/api/athletes/{$mira->id}/logged-work", [...$work, 'at' => [[]]])
+            ->assertStatus(422)
+            ->assertJsonStructure(['errors' => ['at']]);
     }
 
     public function test_a_sheet_with_taps_cannot_be_deleted_whoever_tries(): void

@@ -43,8 +43,9 @@ final class WorkRequest extends FormRequest
 
     private function livedDay(): ?Day
     {
+        $at = $this->input('at');
         try {
-            return Instant::of((string) $this->string('at'))->day;
+            return is_string($at) ? Instant::of($at)->day : null;
         } catch (InvalidValue) {
             return null;
         }

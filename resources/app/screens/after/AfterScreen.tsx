@@ -5,7 +5,6 @@ import { dayName, percent } from '../../api/words';
 import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
-import { Loading, Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { PlacingNote } from '../../parts/PlacingNote';
 import { Progress } from '../../parts/Progress';
@@ -13,6 +12,7 @@ import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
 import { StageMark } from '../../parts/StageMark';
 import { Strip } from '../../parts/Strip';
+import { Waiting } from '../../parts/Waiting';
 
 /** What happened, what next, what do I tell them? */
 export function AfterScreen() {
@@ -22,22 +22,7 @@ export function AfterScreen() {
         queryKey: ['after', sheetId],
         queryFn: () => api<After>('GET', `/api/sheets/${sheetId}/after`),
     });
-    if (after.error && !after.data)
-        return (
-            <main className="p-6">
-                <Notice problem={after.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void after.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!after.data)
-        return (
-            <main>
-                <Loading what="the session" />
-            </main>
-        );
+    if (!after.data) return <Waiting query={after} what="the session" />;
     const { sheet, athlete, gate, rung } = after.data;
     return (
         <main className="px-4 pb-10 sm:px-6">

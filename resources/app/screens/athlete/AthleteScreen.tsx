@@ -7,7 +7,6 @@ import { CheckIn } from '../../parts/CheckIn';
 import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
-import { Loading, Notice } from '../../parts/Notice';
 import { MatchReady } from '../../parts/MatchReady';
 import { Opens } from '../../parts/Opens';
 import { PlacingNote } from '../../parts/PlacingNote';
@@ -15,6 +14,7 @@ import { Progress } from '../../parts/Progress';
 import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 import { ClearanceForm } from './ClearanceForm';
 import { HowMany } from './HowMany';
 import { MissingCounts } from './MissingCounts';
@@ -31,22 +31,7 @@ export function AthleteScreen() {
         queryKey: ['athlete', athleteId],
         queryFn: () => api<Athlete>('GET', `/api/athletes/${athleteId}`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the athlete" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the athlete" />;
     const { athlete, ladders, referrals } = query.data;
     const next = query.data.sheets.find((sheet) => sheet.state !== 'finished' && sheet.held_on >= query.data.date);
     const waysBack = <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />;

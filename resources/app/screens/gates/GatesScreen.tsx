@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { api, type Gates } from '../../api/client';
 import { percent } from '../../api/words';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
-import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { RungMark } from '../../parts/RungMark';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 
 type Row = Gates['rows'][number];
 const GROUPS: [group: Row['group'], title: string, about: string][] = [
@@ -27,22 +27,7 @@ export function GatesScreen() {
         queryKey: ['gates', squad],
         queryFn: () => api<Gates>('GET', `/api/gates${squad === null ? '' : `?squad=${squad}`}`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the gates" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the gates" />;
     const { rows } = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">

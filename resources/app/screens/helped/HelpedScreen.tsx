@@ -3,7 +3,7 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type HelpedLog } from '../../api/client';
 import { dayName } from '../../api/words';
-import { Loading, Notice } from '../../parts/Notice';
+import { Waiting } from '../../parts/Waiting';
 
 const WIDTH = 220;
 
@@ -15,18 +15,7 @@ export function HelpedScreen() {
         queryKey: ['helped', athleteId],
         queryFn: () => api<HelpedLog>('GET', `/api/athletes/${athleteId}/what-helped`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="what was tried" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="what was tried" />;
     const { athlete, warnings } = query.data;
     const rows = query.data.rows.filter((row) =>
         `${row.tried} ${row.ladder_name} ${row.rung_name}`.toLowerCase().includes(wanted.toLowerCase()),

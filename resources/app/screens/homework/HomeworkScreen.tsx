@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { api, type Homework } from '../../api/client';
 import { dayName } from '../../api/words';
-import { Loading, Notice } from '../../parts/Notice';
+import { Waiting } from '../../parts/Waiting';
 
 /** A card to hand out: what, how many, what to look for, when to stop, how to report back. */
 export function HomeworkScreen() {
@@ -11,18 +11,7 @@ export function HomeworkScreen() {
         queryKey: ['homework', athleteId],
         queryFn: () => api<Homework>('GET', `/api/athletes/${athleteId}/homework`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the card" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the card" />;
     const card = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">

@@ -1,31 +1,131 @@
-import type { Intake } from '../../api/client';
-import { api } from '../../api/client';
+import type { Intake, LadderChoice } from '../../api/client';
+import { n } from '../../api/words';
+import { useMe } from '../../parts/Frame';
+import type { Editing } from './useIntake';
 
-type Measurement = Intake['marks'][number];
+export function Height({ intake }: { intake: Editing }) {
+    const me = useMe();
+    const { kept, send, nextId } = intake;
+    return (
+        <section aria-label="Height">
+            <h2 className="text-base">Height and growth</h2>
+            <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>
+                {kept.growth_cm_a_month === null
+                    ? 'Not measured twice, at least four weeks apart, within the last half year: counted as growing fast until it is.'
+                    : `${n(kept.growth_cm_a_month)} cm a month.`}
+                {kept.growing_fast &&
+                    ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels and elbow.'}
+            </p>
+            <Measured intake={intake} all={kept.heights} most={4} path="/heights" may={me.records} />
+            {me.records && (
+                <form
+                    className="mt-2 flex items-end gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const field = event.currentTarget;
+                        const form = new FormData(field);
+                        void send(
+                            'POST',
+                            '/heights',
+                            {
+                                id: nextId(),
+                                measured_on: form.get('measured_on'),
+                                height_cm: Number(form.get('height_cm')),
+                            },
+                            'Height kept.',
+                        ).then((is) => is && field.reset());
+                    }}
+                >
+                    <label className="grid gap-1">
+                        <span className="label">Height, cm</span>
+                        <input className="field" name="height_cm" inputMode="decimal" required />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">on</span>
+                        <input
+                            className="field"
+                            type="date"
+                            name="measured_on"
+                            max={me.today}
+                            defaultValue={me.today}
+                            required
+                        />
+                    </label>
+                    <button className="btn">Add</button>
+                </form>
+            )}
+        </section>
+    );
+}
+
+export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderChoice[] | undefined }) {
+    const me = useMe();
+    const { kept, send } = intake;
+    return (
+        <section aria-label="Longest throws">
+            <h2 className="text-base">Longest throws and reference speeds</h2>
+            <Measured intake={intake} all={kept.marks} most={6} path="/marks" may={me.decides} />
+            {me.decides && ladders && (
+                <form
+                    className="mt-2 grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const field = event.currentTarget;
+                        const form = new FormData(field);
+                        const number = (name: string): number | null =>
+                            form.get(name) ? Number(form.get(name)) : null;
+                        const mark = {
+                            skill: form.get('skill'),
+                            longest_throw_m: number('longest'),
+                            reference_speed_ms: number('speed'),
+                            measured_on: me.today,
+                        };
+                        void send('POST', '/marks', mark, 'Kept.').then((is) => is && field.reset());
+                    }}
+                >
+                    <label className="grid gap-1">
+                        <span className="label">Skill</span>
+                        <select className="field" name="skill">
+                            {ladders.map((each) => (
+                                <option key={each.id} value={each.skill}>
+                                    {each.name}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">longest, m</span>
+                        <input className="field" name="longest" inputMode="decimal" />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">speed, m/s</span>
+                        <input className="field" name="speed" inputMode="decimal" />
+                    </label>
+                    <button className="btn">Add</button>
+                </form>
+            )}
+        </section>
+    );
+}
 
 /** What was measured, the latest first: one far off the others is asked about, and any can be taken back. */
-export function Measured({
+function Measured({
+    intake: { send },
     all,
     most,
     path,
     may,
-    onDone,
-    onProblem,
 }: {
-    all: Measurement[];
+    intake: Editing;
+    all: Intake['marks'];
     most: number;
     path: string;
     may: boolean;
-    onDone: (answer: Intake, said: string) => void;
-    onProblem: (problem: unknown) => void;
 }) {
-    const change = (id: string, how: 'confirm' | 'withdraw', said: string): void => {
-        api<Intake>('POST', `${path}/${id}/${how}`).then((answer) => onDone(answer, said), onProblem);
-    };
-    const shown = [...all.filter((each) => each.doubt !== null), ...all.filter((each) => each.doubt === null)].slice(
-        0,
-        Math.max(most, all.filter((each) => each.doubt !== null).length),
-    );
+    const change = (id: string, how: 'confirm' | 'withdraw', said: string): void =>
+        void send('POST', `${path}/${id}/${how}`, {}, said);
+    const doubted = all.filter((each) => each.doubt !== null);
+    const shown = [...doubted, ...all.filter((each) => each.doubt === null)].slice(0, Math.max(most, doubted.length));
     return (
         <ul>
             {shown.map((each) => (

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { api, type LibraryFile, type LibraryLadder, type LibraryRow, type Sentences } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
+import { Waiting } from '../../parts/Waiting';
 import { ImportLadders } from './ImportLadders';
 
 const FAMILIES: [family: string, name: string][] = [
@@ -24,22 +25,7 @@ export function LibraryScreen() {
         queryFn: () => api<LibraryRow[]>('GET', '/api/library'),
         staleTime: 60_000,
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the library" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the library" />;
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     const found = query.data.filter((row) => words.every((word) => row.words.includes(word)));
     const hit = (row: LibraryRow): string | null =>
@@ -132,18 +118,7 @@ export function LadderPage() {
             ),
         placeholderData: (before) => before,
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the ladder" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the ladder" />;
     const ladder = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">

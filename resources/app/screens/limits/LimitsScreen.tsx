@@ -5,9 +5,10 @@ import { api, type Limits } from '../../api/client';
 import { dayName, percent } from '../../api/words';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { SquadChoice } from '../../parts/SquadChoice';
+import { Waiting } from '../../parts/Waiting';
 
 type Order = 'closest' | 'name';
 
@@ -20,22 +21,7 @@ export function LimitsScreen() {
         queryKey: ['limits', squad],
         queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the limits" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the limits" />;
     const { rules } = query.data;
     const rows =
         order === 'closest'

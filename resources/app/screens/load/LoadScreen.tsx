@@ -3,7 +3,8 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type DayWork, type Load } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
+import { Waiting } from '../../parts/Waiting';
 import { Lanes } from './Lanes';
 import { WhatIf } from './WhatIf';
 
@@ -23,22 +24,7 @@ export function LoadScreen() {
         queryFn: () => api<Load>('GET', `/api/athletes/${athleteId}/load?days=${span}`),
         placeholderData: (before) => before,
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the load" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the load" />;
     const load = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">

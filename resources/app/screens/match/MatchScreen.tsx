@@ -9,10 +9,10 @@ import { recall, remember } from '../../offline/place';
 import { answerOrKept, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
 import { useKept } from '../../offline/useKept';
 import { tightest } from '../../parts/bounds';
-import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { useAwake } from '../../parts/useAwake';
 import { useNow } from '../../parts/useNow';
+import { Waiting } from '../../parts/Waiting';
 
 /** The match that runs, on this device: its taps in order, and when the last one ended. */
 type Count = { taps: string[]; ended: number | null };
@@ -26,22 +26,7 @@ export function MatchScreen() {
         queryKey: ['match', athleteId],
         queryFn: () => answerOrKept<MatchCount>(`/api/athletes/${athleteId}/match`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the match" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the match" />;
     return <Counting pack={query.data} athleteId={athleteId} />;
 }
 

@@ -9,8 +9,9 @@ import { FloorChoice } from '../../parts/FloorChoice';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
+import { Waiting } from '../../parts/Waiting';
 
 const ROLES: ReadonlyArray<readonly [role: string, name: string, does: string]> = [
     ['coach', 'Coach', 'everything for the squads chosen'],
@@ -36,18 +37,7 @@ export function PeopleScreen() {
     const [handingTo, setHandingTo] = useState<People['people'][number] | null>(null);
     const me = useMe();
     const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the people" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the people" />;
     const { people, links, audit, squads, athletes } = query.data;
     const seesSquads = role === 'coach' || role === 'assistant';
     const change = (path: string): void => {

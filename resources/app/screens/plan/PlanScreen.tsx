@@ -6,12 +6,13 @@ import { dayName, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { PlanSession } from '../../parts/PlanSession';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
+import { Waiting } from '../../parts/Waiting';
 
 /** How often it is asked again while seasons are being worked out. */
 const WORKING_OUT_MS = 3_000;
@@ -41,22 +42,7 @@ export function PlanScreen() {
         queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`),
         refetchInterval: (query) => ((query.state.data?.working_out ?? 0) > 0 ? WORKING_OUT_MS : false),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the plan" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the plan" />;
     const plan = query.data;
     const remove = (id: string): void => {
         api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => {

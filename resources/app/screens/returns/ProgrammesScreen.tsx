@@ -3,7 +3,8 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type ProgrammeFile } from '../../api/client';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
+import { Waiting } from '../../parts/Waiting';
 
 type Stage = {
     name: string;
@@ -35,18 +36,7 @@ export function ProgrammesScreen() {
         queryFn: () => api<ProgrammeFile[]>('GET', '/api/programmes'),
         refetchOnWindowFocus: false,
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the programmes" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the programmes" />;
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">

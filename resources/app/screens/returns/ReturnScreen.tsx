@@ -5,10 +5,11 @@ import { api, type ReturnDetail, type SheetRef } from '../../api/client';
 import { dayName, percent } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { StageMark } from '../../parts/StageMark';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 
 const ACTS: Record<string, string> = {
     advance: 'Move on',
@@ -30,22 +31,7 @@ export function ReturnScreen() {
         queryKey: ['return', returnId],
         queryFn: () => api<ReturnDetail>('GET', `/api/returns/${returnId}`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void query.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the return" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the return" />;
     const { ref, stages } = query.data;
     const send = (path: string, body: Record<string, unknown>): void => {
         api<ReturnDetail>('POST', `/api/returns/${returnId}/${path}`, body).then((answer) => {

@@ -2,28 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { api, type ReturnRef } from '../../api/client';
 import { dayName } from '../../api/words';
-import { Loading, Notice } from '../../parts/Notice';
 import { StageMark } from '../../parts/StageMark';
+import { Waiting } from '../../parts/Waiting';
 
 /** Who is on the way back, what is awaited, from whom? */
 export function ReturnsScreen() {
     const board = useQuery({ queryKey: ['returns'], queryFn: () => api<ReturnRef[]>('GET', '/api/returns') });
-    if (board.error && !board.data)
-        return (
-            <main className="p-6">
-                <Notice problem={board.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void board.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!board.data)
-        return (
-            <main>
-                <Loading what="the returns" />
-            </main>
-        );
+    if (!board.data) return <Waiting query={board} what="the returns" />;
     const open = board.data.filter((each) => each.state === 'open');
     const done = board.data.filter((each) => each.state === 'done');
     return (

@@ -4,9 +4,10 @@ import { api, type AthleteCard, type RollCall } from '../../api/client';
 import { dayName, nowWithOffset } from '../../api/words';
 import { flush, keepReports, newId } from '../../offline/store';
 import { CheckIn } from '../../parts/CheckIn';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 
 const NOON_HOUR = 12;
 
@@ -21,22 +22,7 @@ export function RollCallScreen() {
         queryKey: ['roll-call', squad],
         queryFn: () => api<RollCall>('GET', `/api/roll-call${squad === null ? '' : `?squad=${squad}`}`),
     });
-    if (rollCall.error && !rollCall.data)
-        return (
-            <main className="p-6">
-                <Notice problem={rollCall.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void rollCall.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!rollCall.data)
-        return (
-            <main>
-                <Loading what="the squad" />
-            </main>
-        );
+    if (!rollCall.data) return <Waiting query={rollCall} what="the squad" />;
     // Names stay where they were first seen: were the next to slide under the finger, a second tap would answer for somebody who has not.
     for (const { athlete } of rollCall.data.rows) if (!places.has(athlete.id)) places.set(athlete.id, places.size);
     const rows = [...rollCall.data.rows].sort(

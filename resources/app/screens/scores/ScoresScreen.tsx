@@ -5,8 +5,9 @@ import { api, type Scores } from '../../api/client';
 import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
+import { Waiting } from '../../parts/Waiting';
 
 type Kind = Scores['series'][number]['kind'];
 type Round = { zones: number; balls: number; pointsEach: number; targets: number; halfWidthM: number };
@@ -29,18 +30,7 @@ export function ScoresScreen() {
         queryKey: ['scores', athleteId],
         queryFn: () => api<Scores>('GET', `/api/athletes/${athleteId}/scores`),
     });
-    if (query.error && !query.data)
-        return (
-            <main className="p-6">
-                <Notice problem={query.error} />
-            </main>
-        );
-    if (!query.data)
-        return (
-            <main>
-                <Loading what="the scores" />
-            </main>
-        );
+    if (!query.data) return <Waiting query={query} what="the scores" />;
     const { athlete, series, ladders, hidden } = query.data;
     const ignoring = ladders.filter((each) => each.ignored_on !== null);
     return (

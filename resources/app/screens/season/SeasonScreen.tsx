@@ -6,6 +6,7 @@ import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { Weekdays } from '../../parts/Weekdays';
+import { Waiting } from '../../parts/Waiting';
 import { Curve } from './Curve';
 import { WeekGrid } from './WeekGrid';
 
@@ -41,22 +42,7 @@ export function SeasonScreen() {
         queryFn: () => api<Season>('GET', `/api/seasons/${seasonId}`),
         refetchOnWindowFocus: false,
     });
-    if (season.error && !season.data)
-        return (
-            <main className="p-6">
-                <Notice problem={season.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void season.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!season.data)
-        return (
-            <main>
-                <Loading what="the season" />
-            </main>
-        );
+    if (!season.data) return <Waiting query={season} what="the season" />;
     return (
         <Planner
             key={`${seasonId} ${season.data.version}`}

@@ -5,10 +5,11 @@ import { api, type Session } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { FloorChoice } from '../../parts/FloorChoice';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 import { StationForm } from './StationForm';
 
 type Station = Session['stations'][number];
@@ -61,22 +62,7 @@ export function SessionScreen() {
         queryFn: () => api<Session>('GET', `/api/sessions/${sessionId}`),
         refetchOnWindowFocus: false,
     });
-    if (session.error && !session.data)
-        return (
-            <main className="p-6">
-                <Notice problem={session.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void session.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!session.data)
-        return (
-            <main>
-                <Loading what="the session" />
-            </main>
-        );
+    if (!session.data) return <Waiting query={session} what="the session" />;
     return <Stations key={`${sessionId} ${session.data.version}`} kept={session.data} />;
 }
 

@@ -5,11 +5,12 @@ import { api, type Block, Problem, type Sheet } from '../../api/client';
 import { dayName, n, percent, WORDS } from '../../api/words';
 import { CheckIn } from '../../parts/CheckIn';
 import { useMe } from '../../parts/Frame';
-import { Loading, Notice } from '../../parts/Notice';
+import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
 import { Stepper } from '../../parts/Stepper';
 import { WordMark } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 
 type Dose = { id: string; sets: number; reps: number; effort: number; distance_m: number | null };
 const PREVIEW_AFTER_MS = 120;
@@ -32,22 +33,7 @@ export function SheetScreen() {
         queryFn: () => api<Sheet>('GET', `/api/sheets/${sheetId}`),
         refetchOnWindowFocus: false,
     });
-    if (sheet.error && !sheet.data)
-        return (
-            <main className="p-6">
-                <Notice problem={sheet.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void sheet.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!sheet.data)
-        return (
-            <main>
-                <Loading what="the session sheet" />
-            </main>
-        );
+    if (!sheet.data) return <Waiting query={sheet} what="the session sheet" />;
     // Another version on the server does not throw away what is being edited here.
     return <Editor key={sheetId} kept={sheet.data} />;
 }

@@ -8,7 +8,6 @@ import { CheckIn } from '../../parts/CheckIn';
 import { PlanSession } from '../../parts/PlanSession';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
-import { Loading, Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { WhyRows, WordReasons } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
@@ -16,6 +15,7 @@ import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
+import { Waiting } from '../../parts/Waiting';
 
 const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
@@ -32,22 +32,7 @@ export function TodayScreen() {
         refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false),
     });
     useTakenAlong(me.records ? today.data : undefined);
-    if (today.error && !today.data)
-        return (
-            <main className="p-6">
-                <Notice problem={today.error}>
-                    <button type="button" className="btn mt-2" onClick={() => void today.refetch()}>
-                        Try again
-                    </button>
-                </Notice>
-            </main>
-        );
-    if (!today.data)
-        return (
-            <main>
-                <Loading what="the squad" />
-            </main>
-        );
+    if (!today.data) return <Waiting query={today} what="the squad" />;
     const { rows } = today.data;
     const counts = ORDER.map((word) => [word, rows.filter((row) => row.word === word).length] as const).filter(
         ([, count]) => count > 0,

@@ -1,0 +1,163 @@
+import { Check, Undo2 } from 'lucide-react';
+import { GoingOn } from './GoingOn';
+import { handOf, planned } from './count';
+import type { Court, Here } from './useCourtside';
+
+/** The thumb’s place: one repetition a touch, or why none is counted now. */
+export function Count({ court, here }: { court: Court; here: Here }) {
+    const last = here.reps.at(-1);
+    return (
+        <section aria-label="Count" className="flex min-h-0 flex-col justify-end gap-2 pb-3 md:justify-center">
+            <Next court={court} here={here} />
+            <div className="grid grid-cols-3 gap-1.5">
+                <button type="button" className="btn thumb" onClick={court.undo} disabled={court.reps.length === 0}>
+                    <Undo2 size={20} aria-hidden /> Undo
+                </button>
+                <button
+                    type="button"
+                    className="btn thumb"
+                    aria-pressed={court.onSide === 'other'}
+                    onClick={court.turn}
+                >
+                    {handOf(court.pack, court.onSide) === 'right' ? 'Right' : 'Left'} side
+                </button>
+                <button
+                    type="button"
+                    className="btn thumb"
+                    disabled={!last || !here.block.judged}
+                    onClick={() => last && court.open({ name: 'correct', rep: last })}
+                >
+                    Correct
+                </button>
+            </div>
+        </section>
+    );
+}
+
+function Next({ court, here }: { court: Court; here: Here }) {
+    if (court.halted !== null) return <Halted court={court} here={here} />;
+    if (court.look !== null)
+        return <GoingOn why={court.look} onFinish={() => court.open({ name: 'finish' })} onReason={court.goOn} />;
+    if (here.done) return <BlockDone court={court} here={here} />;
+    return here.block.judged ? <Judging court={court} /> : <Counting court={court} here={here} />;
+}
+
+function Halted({ court, here }: { court: Court; here: Here }) {
+    return (
+        <div role="alert" className="grid gap-3 border-y-4 border-stop py-4">
+            <p className="head text-2xl text-stop">Stop</p>
+            <p className="text-lg">{court.halted}</p>
+            <div className="flex flex-wrap gap-2">
+                <button type="button" className="btn thumb" onClick={() => court.count('unobserved')}>
+                    One more was done: record it
+                </button>
+                {here.next && (
+                    <button type="button" className="btn thumb" onClick={court.next}>
+                        Next: {here.next.title}
+                    </button>
+                )}
+                <button type="button" className="btn btn-main thumb" onClick={() => court.open({ name: 'finish' })}>
+                    Finish
+                </button>
+            </div>
+        </div>
+    );
+}
+
+function BlockDone({ court, here }: { court: Court; here: Here }) {
+    return (
+        <div className="grid gap-2">
+            <p className="head text-xl">
+                {planned(here.block)} done. {here.next ? 'Next block:' : 'That was the last block.'}
+            </p>
+            {here.next ? (
+                <button
+                    type="button"
+                    className="btn btn-main text-xl"
+                    style={{ minHeight: '6.5rem' }}
+                    onClick={court.next}
+                >
+                    {here.next.kind_name}: {here.next.title}
+                </button>
+            ) : (
+                <button
+                    type="button"
+                    className="btn btn-main text-xl"
+                    style={{ minHeight: '6.5rem' }}
+                    onClick={() => court.open({ name: 'finish' })}
+                >
+                    Finish the session
+                </button>
+            )}
+            <button type="button" className="btn thumb" onClick={() => court.count('unobserved')}>
+                One more than planned was done
+            </button>
+        </div>
+    );
+}
+
+function Judging({ court: { pack, count } }: { court: Court }) {
+    return (
+        <>
+            <div className="grid grid-cols-2 gap-1.5">
+                {pack.faults.map((fault, i) => (
+                    <button
+                        key={fault.id}
+                        type="button"
+                        aria-keyshortcuts={String(i + 1)}
+                        onClick={() => count('not_good', fault.id)}
+                        className={`btn thumb justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}
+                    >
+                        <span className="label hidden md:inline" aria-hidden="true">
+                            {i + 1}
+                        </span>
+                        {fault.name}
+                    </button>
+                ))}
+                <button
+                    type="button"
+                    onClick={() => count('unobserved')}
+                    className="btn thumb justify-start border-dashed px-2 text-left leading-tight"
+                >
+                    Not seen
+                </button>
+            </div>
+            <div className="grid grid-cols-[2fr_1fr] gap-1.5">
+                <button
+                    type="button"
+                    className="btn btn-main text-2xl"
+                    style={{ minHeight: '6.5rem' }}
+                    onClick={() => count('good')}
+                >
+                    <Check size={30} aria-hidden /> Good
+                </button>
+                <button
+                    type="button"
+                    className="btn text-lg"
+                    style={{ minHeight: '6.5rem' }}
+                    onClick={() => count('not_good')}
+                >
+                    Not good
+                </button>
+            </div>
+        </>
+    );
+}
+
+function Counting({ court: { count, countSet }, here: { set } }: { court: Court; here: Here }) {
+    return (
+        <div className="grid grid-cols-[2fr_1fr] gap-1.5">
+            <button
+                type="button"
+                className="btn btn-main text-2xl"
+                style={{ minHeight: '6.5rem' }}
+                onClick={() => count('unobserved')}
+            >
+                Count one
+            </button>
+            <button type="button" className="btn text-lg" style={{ minHeight: '6.5rem' }} onClick={countSet}>
+                All {set.left}
+            </button>
+        </div>
+    );
+}

@@ -1,0 +1,167 @@
+import { useCallback, useMemo, useState } from 'react';
+import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client';
+import type { Report } from '../../offline/store';
+import { useReports } from '../../offline/useReports';
+import { useTaps, type Verdict } from '../../offline/useTaps';
+import { blockAt, doneIn, fallOf, haltOf, judgedOf, planned, setAt } from './count';
+import { budget, doseOf } from './doses';
+import { grown, leadingFault, nudge } from './pattern';
+
+/** What lies over the count; a correction and a place belong to a repetition. */
+export type Dialog = { name: 'sore' | 'finish' | 'dose' | 'keys' } | { name: 'correct' | 'landed'; rep: RepEvent };
+
+/** The block that is counted, and how far it is. */
+export type Here = {
+    block: CourtsideBlock;
+    /** As it was moved last; after a reload, as it was last done. */
+    dose: Dose;
+    reps: RepEvent[];
+    set: { setNo: number; left: number };
+    /** The set a felt effort is told of: while resting, the one that has just been done. */
+    feltSet: number;
+    done: boolean;
+    next: CourtsideBlock | undefined;
+};
+
+/** One athlete's session as it is counted here: where it stands, what stops it, and every act of the person who counts. */
+export function useCourtside(pack: Courtside) {
+    const taps = useTaps(pack);
+    const { add } = taps;
+    const kept = useReports(pack.athlete.id);
+    // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
+    const [second, setSecond] = useState(false);
+    const [chosen, setChosen] = useState<number | null>(null);
+    const [side, setSide] = useState<string | null>(null);
+    const [moved, setMoved] = useState<Record<string, Dose>>({});
+    const [grew, setGrew] = useState<string | null>(null);
+    const [restUntil, setRestUntil] = useState<number | null>(null);
+    const [dialog, setDialog] = useState<Dialog | null>(null);
+
+    const reps = second ? taps.seconds : taps.reps;
+    const at = blockAt(pack.blocks, reps, chosen);
+    const here = useMemo(
+        () => standingAt(pack, at, reps, moved, restUntil !== null),
+        [pack, at, reps, moved, restUntil],
+    );
+    const onSide = side ?? here?.block.side ?? 'dominant';
+    const judged = useMemo(() => judgedOf(pack, reps), [pack, reps]);
+    const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
+    const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
+    const left = here && !second ? budget(pack, taps.reps, here.dose, onSide) : null;
+    const halted = second ? null : haltOf(pack, kept, here?.block, onSide, here?.dose, left);
+    const falls = second ? null : fallOf(judged, asks, taps.wentOn, pack.pattern);
+
+    const goTo = (place: number | null): void => {
+        setChosen(place);
+        setSide(null);
+        setRestUntil(null);
+    };
+    const rest = (): void => {
+        if (here) setRestUntil(Date.now() + here.block.rest_s * 1000);
+    };
+    const count = (verdict: Verdict, fault: string | null = null): void => {
+        if (!here) return;
+        const tap = { set_no: here.set.setNo, side: onSide, verdict, fault };
+        add(here.block, here.dose, { kind: second ? 'second' : 'rep', ...tap });
+        navigator.vibrate?.(verdict === 'good' ? 15 : 40);
+        if (here.set.left === 1 && !second) rest();
+        else setRestUntil(null);
+        if (chosen === null) setChosen(at);
+    };
+    const undo = (): void => {
+        const last = reps.at(-1);
+        const of = pack.blocks.find((each) => each.id === last?.block_id);
+        if (!last || !of) return;
+        add(of, doseOf(of, last), { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
+        setRestUntil(null);
+    };
+    const note = (kind: 'trying' | 'going_on', text: string): void => {
+        if (here) add(here.block, here.dose, { kind, set_no: here.set.setNo, side: onSide, note: text });
+    };
+
+    return {
+        pack,
+        taps,
+        second,
+        reps,
+        at,
+        here,
+        onSide,
+        judged,
+        pattern,
+        asks,
+        left,
+        halted,
+        /** Why it is time to look; going on takes a reason. */
+        look: halted === null ? (grew ?? falls) : null,
+        allDone: !second && pack.blocks.every((each) => doneIn(each, reps).length >= planned(each)),
+        restUntil,
+        restOver: useCallback(() => setRestUntil(null), []),
+        dialog,
+        open: setDialog,
+        close: () => setDialog(null),
+        goTo,
+        next: () => goTo(Math.min(at + 1, pack.blocks.length - 1)),
+        count,
+        countSet: () => {
+            for (let i = 0; i < (here?.set.left ?? 0); i++) count('unobserved');
+            rest();
+        },
+        undo,
+        turn: () => setSide(onSide === 'dominant' ? 'other' : 'dominant'),
+        tryOut: (text: string) => note('trying', text),
+        goOn: (reason: string) => {
+            note('going_on', `${grew !== null ? 'soreness grew' : 'quality fell'}: ${reason.toLowerCase()}`);
+            setGrew(null);
+        },
+        moveDose: (to: Dose) => {
+            if (here) setMoved({ ...moved, [here.block.id]: to });
+        },
+        forgetDoses: () => setMoved({}),
+        judgeAlong: () => {
+            setSecond(!second);
+            goTo(
+                second
+                    ? null
+                    : Math.max(
+                          0,
+                          pack.blocks.findIndex((each) => each.judged),
+                      ),
+            );
+        },
+        heardOf: (reports: Report[]) => {
+            const more = grown(reports, pack.reported);
+            if (more) setGrew(grewInWords(more));
+        },
+    };
+}
+
+export type Court = ReturnType<typeof useCourtside>;
+
+function standingAt(
+    pack: Courtside,
+    at: number,
+    all: RepEvent[],
+    moved: Record<string, Dose>,
+    resting: boolean,
+): Here | null {
+    const block = pack.blocks[at];
+    if (!block) return null;
+    const reps = doneIn(block, all);
+    const set = setAt(block, reps.length);
+    const last = reps.at(-1);
+    return {
+        block,
+        dose: moved[block.id] ?? doseOf(block, last ?? block),
+        reps,
+        set,
+        feltSet: resting ? (last?.set_no ?? set.setNo) : set.setNo,
+        done: set.left === 0,
+        next: pack.blocks[at + 1],
+    };
+}
+
+function grewInWords(report: Report): string {
+    const where = `${report.side ? `${report.side} ` : ''}${report.site.replace('_', ' ')}`;
+    return `Soreness grew: ${where}, ${report.kind} ${report.score}. Today so far it was less, or not reported.`;
+}

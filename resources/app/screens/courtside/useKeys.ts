@@ -1,0 +1,63 @@
+import { useNavigate } from '@tanstack/react-router';
+import { useEffect, useEffectEvent } from 'react';
+import type { Court } from './useCourtside';
+
+/** What each key does, as it is told on the screen. */
+export const KEYS: [key: string, does: string][] = [
+    ['G', 'good, or count one'],
+    ['N', 'not good'],
+    ['1 to 9', 'the fault with that number'],
+    ['.', 'not seen'],
+    ['U', 'undo'],
+    ['S', 'other side'],
+    ['Enter', 'next block, when one is done'],
+    ['Shift and a letter', 'the next athlete whose name begins so'],
+    ['?', 'this list'],
+];
+
+/** Counting from a keyboard. Silent while something is typed, or while a form lies over the count. */
+export function useKeys(court: Court): void {
+    const navigate = useNavigate();
+    /** Capitals are people: the next whose name begins so. */
+    const toAthlete = (letter: string): void => {
+        const named = court.pack.neighbours.filter((each) => each.name.toLowerCase().startsWith(letter));
+        const here = named.findIndex((each) => each.sheet_id === court.pack.sheet_id);
+        const to = named[(here + 1) % Math.max(1, named.length)];
+        if (to) void navigate({ to: '/sheets/$sheetId/courtside', params: { sheetId: to.sheet_id } });
+    };
+    const onKey = useEffectEvent((event: KeyboardEvent) => {
+        if (event.ctrlKey || event.metaKey || event.altKey || isTyped(event)) return;
+        if (court.dialog !== null && court.dialog.name !== 'keys') return;
+        const key = event.key.toLowerCase();
+        const act = event.shiftKey && /^[a-z]$/.test(key) ? () => toAthlete(key) : actOf(key, court);
+        if (act === null) return;
+        act();
+        event.preventDefault();
+    });
+    useEffect(() => {
+        const listen = (event: KeyboardEvent): void => onKey(event);
+        window.addEventListener('keydown', listen);
+        return () => window.removeEventListener('keydown', listen);
+    }, []);
+}
+
+const isTyped = (event: KeyboardEvent): boolean =>
+    event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName);
+
+function actOf(key: string, court: Court): (() => void) | null {
+    const { here } = court;
+    if (key === '?') return () => (court.dialog === null ? court.open({ name: 'keys' }) : court.close());
+    if (key === 'u' || key === 'backspace') return court.undo;
+    if (key === 's') return court.turn;
+    if (key === 'enter' && here?.done) return court.next;
+    if (!here || here.done || court.halted !== null || court.look !== null) return null;
+    if (key === 'g') return () => court.count(here.block.judged ? 'good' : 'unobserved');
+    return here.block.judged ? verdictOf(key, court) : null;
+}
+
+function verdictOf(key: string, court: Court): (() => void) | null {
+    if (key === 'n') return () => court.count('not_good');
+    if (key === '.') return () => court.count('unobserved');
+    const fault = /^[1-9]$/.test(key) ? court.pack.faults[Number(key) - 1] : undefined;
+    return fault ? () => court.count('not_good', fault.id) : null;
+}
