@@ -1,10 +1,9 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Courtside, CourtsideBlock, RepEvent } from '../api/client';
 import { nowWithOffset } from '../api/words';
+import { inOrder, standing, type Verdict } from '../rules/fold';
 import { deviceId } from './person';
 import { changes, keepTap, newId, type Tap, tapsOf } from './store';
-
-export type Verdict = 'good' | 'not_good' | 'unobserved';
 
 /** A tap before it is named, timed and stored. */
 export type NewTap = {
@@ -17,27 +16,6 @@ export type NewTap = {
     note?: string | null;
     seen?: Record<string, string> | null;
 };
-
-/** By the instant, and within one by the order of the taps on their device. */
-const inOrder = (events: RepEvent[]): RepEvent[] =>
-    [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
-
-/** Repetitions that stand once withdrawals and corrections are read into them; or what a second person saw of them. */
-function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
-    const reps = new Map<string, RepEvent>();
-    for (const event of events) if (event.kind === kind) reps.set(event.id, { ...event });
-    for (const event of events) {
-        const target = event.target_id === null ? undefined : reps.get(event.target_id);
-        if (!target) continue;
-        if (event.kind === 'withdraw') reps.delete(target.id);
-        if (event.kind === 'correct') {
-            target.verdict = event.verdict;
-            target.fault = event.fault;
-            target.seen = event.seen;
-        }
-    }
-    return [...reps.values()];
-}
 
 /**
  * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is stored; one that can be

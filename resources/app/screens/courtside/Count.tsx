@@ -1,6 +1,6 @@
 import { Check, Undo2 } from 'lucide-react';
 import { GoingOn } from './GoingOn';
-import { handOf, planned } from './count';
+import { handOf, planned } from '../../rules/count';
 import type { Court, Here } from './useCourtside';
 
 /** The thumb’s place: one repetition a touch, or why none is counted now. */

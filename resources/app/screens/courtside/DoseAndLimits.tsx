@@ -8,8 +8,8 @@ import { useNow } from '../../parts/useNow';
 import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
-import { doneIn, handOf, planned, tally } from './count';
-import { runs } from './pattern';
+import { doneIn, handOf, planned, tally } from '../../rules/count';
+import { runs } from '../../rules/pattern';
 import type { Court, Here } from './useCourtside';
 
 /** How many are left of the set and of the limit that stops first, and what is going wrong. */

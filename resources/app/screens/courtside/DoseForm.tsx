@@ -3,7 +3,7 @@ import { api, type Courtside, type CourtsideBlock, type Dose, type RepEvent } fr
 import { n, percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Stepper } from '../../parts/Stepper';
-import { budget, doseOf } from './doses';
+import { budget, doseOf } from '../../rules/doses';
 
 const FELT = [0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const ascending = (a: number, b: number): number => a - b;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Courtside, RepEvent } from '../../api/client';
-import type { Verdict } from '../../offline/useTaps';
-import { verdictOf } from './pattern';
+import type { Verdict } from '../../rules/fold';
+import { verdictOf } from '../../rules/pattern';
 
 const WORDS: [value: string, label: string][] = [
     ['right', 'Right'],

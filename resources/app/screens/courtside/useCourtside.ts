@@ -2,10 +2,11 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client';
 import type { Report } from '../../offline/store';
 import { useReports } from '../../offline/useReports';
-import { useTaps, type Verdict } from '../../offline/useTaps';
-import { blockAt, doneIn, fallOf, haltOf, judgedOf, planned, setAt } from './count';
-import { budget, doseOf } from './doses';
-import { grown, leadingFault, nudge } from './pattern';
+import { useTaps } from '../../offline/useTaps';
+import type { Verdict } from '../../rules/fold';
+import { blockAt, doneIn, fallOf, haltOf, judgedOf, planned, setAt } from '../../rules/count';
+import { budget, doseOf } from '../../rules/doses';
+import { grown, leadingFault, nudge } from '../../rules/pattern';
 
 /** What lies over the count; a correction and a place belong to a repetition. */
 export type Dialog = { name: 'sore' | 'finish' | 'dose' | 'keys' } | { name: 'correct' | 'landed'; rep: RepEvent };

@@ -8,7 +8,7 @@ import { own } from '../../offline/person';
 import { recall, remember } from '../../offline/place';
 import { answerOrKept, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
 import { useKept } from '../../offline/useKept';
-import { tightest } from '../../parts/bounds';
+import { tightest } from '../../rules/bounds';
 import { Opens } from '../../parts/Opens';
 import { useAwake } from '../../parts/useAwake';
 import { useNow } from '../../parts/useNow';

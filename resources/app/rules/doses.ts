@@ -1,5 +1,5 @@
-import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape as TapeData } from '../../api/client';
-import { tightest } from '../../parts/bounds';
+import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape as TapeData } from '../api/client';
+import { tightest } from './bounds';
 
 const same = (a: number | null | undefined, b: number | null | undefined): boolean =>
     (a ?? null) === null || (b ?? null) === null ? (a ?? null) === (b ?? null) : Math.abs(Number(a) - Number(b)) < 1e-6;

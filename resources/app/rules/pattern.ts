@@ -1,6 +1,6 @@
-import type { Courtside, RepEvent } from '../../api/client';
-import type { Report } from '../../offline/store';
-import type { Verdict } from '../../offline/useTaps';
+import type { Courtside, RepEvent } from '../api/client';
+import type { Report } from '../offline/store';
+import type { Verdict } from './fold';
 
 type Fault = Courtside['faults'][number];
 

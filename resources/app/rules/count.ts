@@ -1,5 +1,5 @@
-import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape } from '../../api/client';
-import type { KeptReport } from '../../offline/store';
+import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape } from '../api/client';
+import type { KeptReport } from '../offline/store';
 import { nudge, stopsForQuality } from './pattern';
 import { stopFrom } from './stops';
 

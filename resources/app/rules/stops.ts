@@ -1,5 +1,5 @@
-import type { Courtside, CourtsideBlock } from '../../api/client';
-import type { KeptReport } from '../../offline/store';
+import type { Courtside, CourtsideBlock } from '../api/client';
+import type { KeptReport } from '../offline/store';
 
 export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
 

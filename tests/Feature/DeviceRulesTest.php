@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\RepEvent;
+use App\Records\SheetEvents;
+use Augendo\Core\Instant;
+use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Mechanics\Nudge;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/**
+ * What a device works out without a connection is what the server says of the same taps: the examples are written here, and replayed by
+ * vitest (tests/Rules). To write them anew after a rule has changed: AUGENDO_WRITE_EXAMPLES=1 vendor/bin/phpunit --filter DeviceRulesTest
+ */
+final class DeviceRulesTest extends TestCase
+{
+    private const FILE = __DIR__.'/../examples/device-rules.json';
+
+    private const SEED = 20261126;
+
+    private const CASES = 80;
+
+    private const FAULTS = ['toss-high', 'elbow-low', 'late', 'short'];
+
+    #[Group('once')]
+    public function test_the_examples_a_device_is_held_to_are_what_the_rules_say(): void
+    {
+        mt_srand(self::SEED);
+        $said = ['pattern' => [], 'fold' => []];
+        for ($case = 0; $case < self::CASES; $case++) {
+            $said['pattern'][] = $this->pattern();
+            $said['fold'][] = $this->fold();
+        }
+        // A case a line.
+        $lines = fn (array $cases): string => implode(",\n", array_map(fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR), $cases));
+        $json = "{\"pattern\": [\n{$lines($said['pattern'])}\n], \"fold\": [\n{$lines($said['fold'])}\n]}\n";
+        if (getenv('AUGENDO_WRITE_EXAMPLES') === '1') {
+            file_put_contents(self::FILE, $json);
+        }
+        $this->assertStringEqualsFile(self::FILE, $json, 'A rule has changed, or the file. The sentence above the class says how to write it anew.');
+    }
+
+    /** @return array<string, mixed> judged repetitions, the fault that leads, and what they ask of a coach */
+    private function pattern(): array
+    {
+        // Some sessions go well, some badly, so that each answer comes up.
+        $rate = mt_rand(1, 9) / 10;
+        $favourite = self::FAULTS[mt_rand(0, 3)];
+        $taps = [];
+        foreach (range(1, mt_rand(1, 30)) as $nth) {
+            $good = mt_rand(1, 8) === 1 ? null : mt_rand(1, 100) <= 100 * ($nth > 15 ? 1 - $rate : $rate);
+            $fault = mt_rand(1, 5) === 1 ? null : (mt_rand(0, 1) === 1 ? $favourite : self::FAULTS[mt_rand(0, 3)]);
+            $taps[] = [$good, $good === false ? $fault : null];
+        }
+        $reps = array_map(
+            fn (array $tap): JudgedRep => new JudgedRep(Instant::of('2026-11-26T17:00:00Z'), 'today', $tap[0], false, $tap[1]),
+            $taps,
+        );
+        $leading = FaultPattern::leading($reps);
+        $nudge = Nudge::of($reps);
+
+        return [
+            'taps' => $taps,
+            'leading' => $leading === null ? null : ['fault' => $leading->fault, 'times' => $leading->times, 'of' => $leading->faults],
+            'falls' => $nudge !== null && $nudge[0] === 'falls' ? $nudge[1] : null,
+            'back' => $nudge !== null && $nudge[0] === 'returns' ? $nudge[1] : null,
+        ];
+    }
+
+    /** @return array<string, mixed> taps with withdrawals and corrections, and the repetitions that stand */
+    private function fold(): array
+    {
+        $events = [];
+        foreach (range(0, mt_rand(2, 14)) as $seq) {
+            $ids = array_column(array_filter($events, fn (array $event): bool => $event['kind'] === 'rep'), 'id');
+            $kind = $ids === [] ? 'rep' : ['rep', 'rep', 'rep', 'withdraw', 'correct'][mt_rand(0, 4)];
+            $verdict = $kind === 'withdraw' ? null : ['good', 'not_good', 'unobserved'][mt_rand(0, 2)];
+            $events[] = [
+                'id' => "tap-{$seq}",
+                'kind' => $kind,
+                // Two of one second are in the order of their device.
+                'at' => sprintf('2026-11-26T17:00:%02d+00:00', intdiv($seq, 2)),
+                'seq' => $seq,
+                'verdict' => $verdict,
+                'fault' => $verdict === 'not_good' ? self::FAULTS[mt_rand(0, 3)] : null,
+                'target_id' => $kind === 'rep' ? null : $ids[mt_rand(0, count($ids) - 1)],
+            ];
+        }
+        // They reach the device in any order.
+        $arrived = $events;
+        for ($i = count($arrived) - 1; $i > 0; $i--) {
+            $j = mt_rand(0, $i);
+            [$arrived[$i], $arrived[$j]] = [$arrived[$j], $arrived[$i]];
+        }
+        $standing = SheetEvents::standing(collect($arrived)->map(fn (array $event): RepEvent => (new RepEvent)->forceFill($event)));
+
+        return [
+            'events' => $arrived,
+            'standing' => array_map(fn (RepEvent $rep): array => [$rep->id, $rep->verdict, $rep->fault], $standing),
+        ];
+    }
+}
