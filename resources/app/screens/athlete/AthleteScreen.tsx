@@ -33,79 +33,10 @@ export function AthleteScreen() {
     });
     if (!query.data) return <Waiting query={query} what="the athlete" />;
     const { athlete, ladders, referrals } = query.data;
-    const next = query.data.sheets.find((sheet) => sheet.state !== 'finished' && sheet.held_on >= query.data.date);
     const waysBack = <WaysBack athleteId={athlete.id} returns={query.data.returns} mayOpen={me.clears} />;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line py-3">
-                <div>
-                    <p className="label">
-                        {query.data.squad} · {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed ·{' '}
-                        {query.data.school === 'strict'
-                            ? 'strict school: any joint pain stops that part'
-                            : 'graded school'}
-                    </p>
-                    <h1 className="text-2xl">{athlete.name}</h1>
-                    <p className="mt-0.5 flex flex-wrap items-center gap-x-2">
-                        <Opens
-                            label="Why this word?"
-                            className=""
-                            content={<WordReasons channels={query.data.channels} />}
-                        >
-                            <WordMark word={query.data.word} />
-                        </Opens>
-                        <span className="text-soft">{query.data.why}</span>
-                    </p>
-                </div>
-                <span className="grow" />
-                <nav
-                    aria-label={`More of ${athlete.given_name}`}
-                    className="no-print flex flex-wrap items-center gap-x-4 gap-y-1"
-                >
-                    <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens head">
-                        Load
-                    </Link>
-                    {me.decides && ladders.length > 0 && (
-                        <Link
-                            to="/athletes/$athleteId/season"
-                            params={{ athleteId: athlete.id }}
-                            className="opens head"
-                        >
-                            Plan a season
-                        </Link>
-                    )}
-                    <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
-                        Scores
-                    </Link>
-                    <Link
-                        to="/athletes/$athleteId/what-helped"
-                        params={{ athleteId: athlete.id }}
-                        className="opens head"
-                    >
-                        What helped
-                    </Link>
-                    {ladders.length > 0 && (
-                        <Link
-                            to="/athletes/$athleteId/homework"
-                            params={{ athleteId: athlete.id }}
-                            className="opens head"
-                        >
-                            Homework
-                        </Link>
-                    )}
-                    <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="opens head">
-                        Intake{query.data.growing_fast ? ', growing fast' : ''}
-                    </Link>
-                </nav>
-                <button type="button" className="btn" onClick={() => setAsking(true)}>
-                    Check in
-                </button>
-                {next && (
-                    <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">
-                        Session {dayName(next.held_on)}
-                    </Link>
-                )}
-            </header>
+            <Header of={query.data} onAsk={() => setAsking(true)} />
             {query.data.missing_counts > 0 && (
                 <MissingCounts
                     athleteId={athlete.id}
@@ -114,34 +45,7 @@ export function AthleteScreen() {
                     decides={me.decides}
                 />
             )}
-            {referrals.length > 0 && (
-                <section
-                    aria-label="Open referral"
-                    className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]"
-                >
-                    <div>
-                        <h2 className="text-base text-refer">Open referral</h2>
-                        {referrals.map((referral) => (
-                            <p key={referral.report_at}>
-                                {dayName(referral.report_at.slice(0, 10))}: {referral.sentence}
-                            </p>
-                        ))}
-                        <Opens
-                            label="The words to hand on to a clinician"
-                            className="btn mt-2 no-print"
-                            content={<HandOn athlete={athlete} referrals={referrals} />}
-                        >
-                            Words to hand on
-                        </Opens>
-                    </div>
-                    {me.clears && (
-                        <ClearanceForm
-                            athleteId={athlete.id}
-                            sites={[...new Set(referrals.map((referral) => referral.site))]}
-                        />
-                    )}
-                </section>
-            )}
+            {referrals.length > 0 && <Referral of={query.data} />}
             <div className="grid gap-x-12 gap-y-8 pt-4 lg:grid-cols-[25rem_1fr]">
                 <div className="grid content-start gap-8">
                     {query.data.returns.length > 0 && waysBack}
@@ -161,28 +65,7 @@ export function AthleteScreen() {
                     {query.data.returns.length === 0 && waysBack}
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
-                    <section aria-label="Load by day">
-                        <div className="flex items-baseline justify-between">
-                            <h2 className="text-base">Ten weeks behind, one ahead</h2>
-                            <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens">
-                                All lanes, what if, and the next match
-                            </Link>
-                        </div>
-                        <TimeAxis
-                            days={query.data.days}
-                            soreness={query.data.soreness}
-                            today={query.data.date}
-                            tapes={query.data.tapes}
-                        />
-                        <p className="label mt-1">
-                            Arm: last 7 days {n(query.data.statistics['acute'] ?? 0)} units, mean week of the month{' '}
-                            {n(query.data.statistics['chronic_week'] ?? 0)}. Weighted ratio{' '}
-                            {query.data.statistics['ratio_ewma'] == null
-                                ? 'not known'
-                                : query.data.statistics['ratio_ewma'].toFixed(2)}
-                            : shown beside the caps, it decides nothing.
-                        </p>
-                    </section>
+                    <LoadByDay of={query.data} />
                     <section aria-label="Limits today">
                         <h2 className="text-base">Left on each limit today</h2>
                         <div className="gap-x-8 md:columns-2">
@@ -212,37 +95,7 @@ export function AthleteScreen() {
                         <SorenessTrends reports={query.data.soreness} today={query.data.date} />
                         <SorenessList reports={query.data.soreness} />
                     </section>
-                    {query.data.decisions.length > 0 && (
-                        <section aria-label="Decisions">
-                            <h2 className="text-base">Decisions</h2>
-                            <ul>
-                                {query.data.decisions.map((decision) => (
-                                    <li key={decision.id} className="border-t border-line py-1">
-                                        <span className="label mr-3">{dayName(decision.day)}</span>
-                                        <Opens
-                                            label={`${decision.sentence}: the evidence`}
-                                            content={
-                                                <>
-                                                    <p className="head">{decision.sentence}</p>
-                                                    {decision.reason && <p className="my-1">“{decision.reason}”</p>}
-                                                    <ul className="list-disc pl-5 text-sm">
-                                                        {decision.evidence.map((each) => (
-                                                            <li key={each}>{each}</li>
-                                                        ))}
-                                                    </ul>
-                                                </>
-                                            }
-                                        >
-                                            {decision.sentence}
-                                        </Opens>{' '}
-                                        <span className="text-soft">
-                                            {decision.by}, {decision.ladder_name}
-                                        </span>
-                                    </li>
-                                ))}
-                            </ul>
-                        </section>
-                    )}
+                    {query.data.decisions.length > 0 && <Decisions all={query.data.decisions} />}
                     {query.data.clearances.length > 0 && (
                         <section aria-label="Clearances">
                             <h2 className="text-base">Clearances on file</h2>
@@ -393,5 +246,158 @@ function HandOn({ athlete, referrals }: { athlete: Athlete['athlete']; referrals
                 Copy
             </button>
         </div>
+    );
+}
+
+function Header({ of, onAsk }: { of: Athlete; onAsk: () => void }) {
+    const { athlete } = of;
+    const next = of.sheets.find((sheet) => sheet.state !== 'finished' && sheet.held_on >= of.date);
+    return (
+        <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line py-3">
+            <div>
+                <p className="label">
+                    {of.squad} · {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed ·{' '}
+                    {of.school === 'strict' ? 'strict school: any joint pain stops that part' : 'graded school'}
+                </p>
+                <h1 className="text-2xl">{athlete.name}</h1>
+                <p className="mt-0.5 flex flex-wrap items-center gap-x-2">
+                    <Opens label="Why this word?" className="" content={<WordReasons channels={of.channels} />}>
+                        <WordMark word={of.word} />
+                    </Opens>
+                    <span className="text-soft">{of.why}</span>
+                </p>
+            </div>
+            <span className="grow" />
+            <More of={of} />
+            <button type="button" className="btn" onClick={onAsk}>
+                Check in
+            </button>
+            {next && (
+                <Link to="/sheets/$sheetId" params={{ sheetId: next.id }} className="btn btn-main">
+                    Session {dayName(next.held_on)}
+                </Link>
+            )}
+        </header>
+    );
+}
+
+function More({ of }: { of: Athlete }) {
+    const me = useMe();
+    const { athlete, ladders } = of;
+    return (
+        <nav
+            aria-label={`More of ${athlete.given_name}`}
+            className="no-print flex flex-wrap items-center gap-x-4 gap-y-1"
+        >
+            <Link to="/athletes/$athleteId/load" params={{ athleteId: athlete.id }} className="opens head">
+                Load
+            </Link>
+            {me.decides && ladders.length > 0 && (
+                <Link to="/athletes/$athleteId/season" params={{ athleteId: athlete.id }} className="opens head">
+                    Plan a season
+                </Link>
+            )}
+            <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
+                Scores
+            </Link>
+            <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="opens head">
+                What helped
+            </Link>
+            {ladders.length > 0 && (
+                <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="opens head">
+                    Homework
+                </Link>
+            )}
+            <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="opens head">
+                Intake{of.growing_fast ? ', growing fast' : ''}
+            </Link>
+        </nav>
+    );
+}
+
+function Referral({ of }: { of: Athlete }) {
+    const me = useMe();
+    const { athlete, referrals } = of;
+    return (
+        <section
+            aria-label="Open referral"
+            className="mt-3 grid gap-3 border-l-4 border-refer bg-page px-4 py-3 md:grid-cols-[1fr_auto]"
+        >
+            <div>
+                <h2 className="text-base text-refer">Open referral</h2>
+                {referrals.map((referral) => (
+                    <p key={referral.report_at}>
+                        {dayName(referral.report_at.slice(0, 10))}: {referral.sentence}
+                    </p>
+                ))}
+                <Opens
+                    label="The words to hand on to a clinician"
+                    className="btn mt-2 no-print"
+                    content={<HandOn athlete={athlete} referrals={referrals} />}
+                >
+                    Words to hand on
+                </Opens>
+            </div>
+            {me.clears && (
+                <ClearanceForm
+                    athleteId={athlete.id}
+                    sites={[...new Set(referrals.map((referral) => referral.site))]}
+                />
+            )}
+        </section>
+    );
+}
+
+function LoadByDay({ of }: { of: Athlete }) {
+    return (
+        <section aria-label="Load by day">
+            <div className="flex items-baseline justify-between">
+                <h2 className="text-base">Ten weeks behind, one ahead</h2>
+                <Link to="/athletes/$athleteId/load" params={{ athleteId: of.athlete.id }} className="opens">
+                    All lanes, what if, and the next match
+                </Link>
+            </div>
+            <TimeAxis days={of.days} soreness={of.soreness} today={of.date} tapes={of.tapes} />
+            <p className="label mt-1">
+                Arm: last 7 days {n(of.statistics['acute'] ?? 0)} units, mean week of the month{' '}
+                {n(of.statistics['chronic_week'] ?? 0)}. Weighted ratio{' '}
+                {of.statistics['ratio_ewma'] == null ? 'not known' : of.statistics['ratio_ewma'].toFixed(2)}: shown
+                beside the caps, it decides nothing.
+            </p>
+        </section>
+    );
+}
+
+function Decisions({ all }: { all: Athlete['decisions'] }) {
+    return (
+        <section aria-label="Decisions">
+            <h2 className="text-base">Decisions</h2>
+            <ul>
+                {all.map((decision) => (
+                    <li key={decision.id} className="border-t border-line py-1">
+                        <span className="label mr-3">{dayName(decision.day)}</span>
+                        <Opens
+                            label={`${decision.sentence}: the evidence`}
+                            content={
+                                <>
+                                    <p className="head">{decision.sentence}</p>
+                                    {decision.reason && <p className="my-1">“{decision.reason}”</p>}
+                                    <ul className="list-disc pl-5 text-sm">
+                                        {decision.evidence.map((each) => (
+                                            <li key={each}>{each}</li>
+                                        ))}
+                                    </ul>
+                                </>
+                            }
+                        >
+                            {decision.sentence}
+                        </Opens>{' '}
+                        <span className="text-soft">
+                            {decision.by}, {decision.ladder_name}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }

@@ -213,54 +213,8 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
     const counts = ladders.filter((each) => each.ignored_on === null);
     const [ladder, setLadder] = useState(counts[0]?.id ?? '');
     const [off, setOff] = useState(ladders.length === 0 || counts.length > 0);
-    const queries = useQueryClient();
-    const [kind, setKind] = useState<Kind>('target_round');
-    const [round, setRound] = useState<Round>({ zones: 4, balls: 5, pointsEach: 5, targets: 3, halfWidthM: 2 });
-    const [taps, setTaps] = useState<Tap[]>([]);
-    const [name, setName] = useState('');
-    const [goal, setGoal] = useState('');
-    const [problem, setProblem] = useState<unknown>(null);
-    const id = useRef(newId());
-    const hits = taps.filter((tap) => tap === true).length;
-    const full =
-        kind === 'target_round'
-            ? taps.length >= round.zones * round.balls
-            : kind === 'clear_targets' && hits >= round.targets;
-    const tap = (what: Tap): void => {
-        if (!full) setTaps([...taps, what]);
-    };
-    const choose = (next: Kind): void => {
-        setKind(next);
-        setTaps([]);
-        setProblem(null);
-    };
-    const points = servePoints(taps);
-    const openPoint = kind === 'serve_game' && points.at(-1)?.[0] === false && points.at(-1)?.[1] === null;
-    const seen = (): Record<string, unknown> =>
-        kind === 'target_round'
-            ? { points_each: round.pointsEach, zones: chunk(taps, round.balls) }
-            : kind === 'clear_targets'
-              ? { throws: taps.length, targets: round.targets }
-              : kind === 'in_a_row'
-                ? { attempts: taps }
-                : kind === 'serve_game'
-                  ? { points: openPoint ? points.slice(0, -1) : points }
-                  : { points: taps };
-    const keep = (): void => {
-        api<Scores>('POST', `/api/athletes/${athleteId}/scores`, {
-            id: id.current,
-            kind,
-            name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),
-            goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1),
-            ladder: ladder === '' ? null : ladder,
-            seen: seen(),
-        }).then((answer) => {
-            id.current = newId();
-            setTaps([]);
-            setProblem(null);
-            queries.setQueryData(['scores', athleteId], answer);
-        }, setProblem);
-    };
+    const score = useScore(athleteId, ladder);
+    const { kind, taps, full, problem } = score;
     if (!off)
         return (
             <section aria-label="Take a score">
@@ -273,30 +227,6 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                 </button>
             </section>
         );
-    const figure = (label: string, key: keyof Round, most: number) => (
-        <label className="grid gap-0.5">
-            <span className="label">{label}</span>
-            <input
-                className="field w-20"
-                inputMode="numeric"
-                disabled={taps.length > 0}
-                value={round[key]}
-                onChange={(event) =>
-                    setRound({ ...round, [key]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
-                }
-            />
-        </label>
-    );
-    const now =
-        kind === 'target_round'
-            ? `zone ${Math.min(round.zones, Math.floor(taps.length / round.balls) + 1)}, ball ${(taps.length % round.balls) + 1}; ${hits * round.pointsEach} points`
-            : kind === 'clear_targets'
-              ? `${hits} of ${round.targets} cleared, ${taps.length} throws`
-              : kind === 'in_a_row'
-                ? `${run(taps)} in a row now, longest ${longest(taps)}`
-                : kind === 'serve_game'
-                  ? `${openPoint ? 'second serve' : 'first serve'}, point ${points.length + (openPoint ? 0 : 1)}`
-                  : `${taps.length} places`;
     return (
         <section aria-label="Take a score">
             <h2 className="border-b-2 border-ink pb-1 text-base">Take a score</h2>
@@ -308,62 +238,26 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                         title={about}
                         aria-pressed={kind === each}
                         className={`btn ${kind === each ? 'btn-main' : ''}`}
-                        onClick={() => choose(each)}
+                        onClick={() => score.choose(each)}
                     >
                         {label}
                     </button>
                 ))}
             </div>
-            <div className="mt-3 flex flex-wrap gap-2">
-                {kind === 'target_round' && (
-                    <>
-                        {figure('Zones', 'zones', 12)}
-                        {figure('Balls each', 'balls', 20)}
-                        {figure('Points a hit', 'pointsEach', 100)}
-                    </>
-                )}
-                {kind === 'clear_targets' && figure('Targets', 'targets', 20)}
-                {kind === 'grouping' && figure('Pad, m each way', 'halfWidthM', 30)}
-            </div>
+            <Figures score={score} />
             <p role="status" className="figure mt-3 text-xl">
-                {full ? 'Done: keep it.' : now}
+                {full ? 'Done: keep it.' : NOW[kind](score)}
             </p>
-            {kind === 'grouping' ? (
-                <div className="mt-2">
-                    <Pad points={taps as [number, number][]} halfWidthM={round.halfWidthM} onTap={tap} />
-                </div>
-            ) : (
-                <>
-                    <Marks taps={taps} kind={kind} balls={round.balls} />
-                    <div className="mt-2 grid grid-cols-2 gap-2">
-                        <button
-                            type="button"
-                            className="btn btn-main thumb text-xl"
-                            disabled={full}
-                            onClick={() => tap(true)}
-                        >
-                            {kind === 'serve_game' ? 'In' : 'Hit'}
-                        </button>
-                        <button type="button" className="btn thumb text-xl" disabled={full} onClick={() => tap(false)}>
-                            {kind === 'serve_game' ? 'Out' : 'Miss'}
-                        </button>
-                    </div>
-                </>
-            )}
+            <Count score={score} />
             <div className="mt-2 grid grid-cols-2 gap-2">
-                <button
-                    type="button"
-                    className="btn thumb"
-                    disabled={taps.length === 0}
-                    onClick={() => setTaps(taps.slice(0, -1))}
-                >
+                <button type="button" className="btn thumb" disabled={taps.length === 0} onClick={score.undo}>
                     Undo
                 </button>
                 <button
                     type="button"
                     className="btn thumb"
                     disabled={taps.length === 0 || (kind === 'clear_targets' && !full)}
-                    onClick={keep}
+                    onClick={score.keep}
                 >
                     Keep it
                 </button>
@@ -388,8 +282,8 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                     <input
                         className="field"
                         maxLength={60}
-                        value={name}
-                        onChange={(event) => setName(event.target.value)}
+                        value={score.name}
+                        onChange={(event) => score.setName(event.target.value)}
                     />
                 </label>
                 <label className="grid gap-0.5">
@@ -399,8 +293,8 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                     <input
                         className="field"
                         inputMode="decimal"
-                        value={goal}
-                        onChange={(event) => setGoal(event.target.value)}
+                        value={score.goal}
+                        onChange={(event) => score.setGoal(event.target.value)}
                     />
                 </label>
             </div>
@@ -460,4 +354,153 @@ function servePoints(taps: Tap[]): [boolean, boolean | null][] {
         else points.push([tap === true, null]);
     }
     return points;
+}
+
+/** What is being scored: the kind, how it is set up, and the taps so far. */
+type Taking = { kind: Kind; round: Round; taps: Tap[] };
+
+const hitsOf = (taps: Tap[]): number => taps.filter((tap) => tap === true).length;
+
+/** Points of a serve game, and whether the last one waits for its second serve. */
+function game(taps: Tap[]): { points: ReturnType<typeof servePoints>; open: boolean } {
+    const points = servePoints(taps);
+    return { points, open: points.at(-1)?.[0] === false && points.at(-1)?.[1] === null };
+}
+
+/** What was seen, as the server reads it. */
+const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
+    target_round: ({ round, taps }) => ({ points_each: round.pointsEach, zones: chunk(taps, round.balls) }),
+    clear_targets: ({ round, taps }) => ({ throws: taps.length, targets: round.targets }),
+    in_a_row: ({ taps }) => ({ attempts: taps }),
+    serve_game: ({ taps }) => ({ points: game(taps).open ? game(taps).points.slice(0, -1) : game(taps).points }),
+    grouping: ({ taps }) => ({ points: taps }),
+};
+
+/** Where the score stands, in a few words. */
+const NOW: Record<Kind, (of: Taking) => string> = {
+    target_round: ({ round, taps }) => {
+        const zone = Math.min(round.zones, Math.floor(taps.length / round.balls) + 1);
+        return `zone ${zone}, ball ${(taps.length % round.balls) + 1}; ${hitsOf(taps) * round.pointsEach} points`;
+    },
+    clear_targets: ({ round, taps }) => `${hitsOf(taps)} of ${round.targets} cleared, ${taps.length} throws`,
+    in_a_row: ({ taps }) => `${run(taps)} in a row now, longest ${longest(taps)}`,
+    serve_game: ({ taps }) => {
+        const { points, open } = game(taps);
+        return `${open ? 'second serve' : 'first serve'}, point ${points.length + (open ? 0 : 1)}`;
+    },
+    grouping: ({ taps }) => `${taps.length} places`,
+};
+
+function isFull({ kind, round, taps }: Taking): boolean {
+    if (kind === 'target_round') return taps.length >= round.zones * round.balls;
+    return kind === 'clear_targets' && hitsOf(taps) >= round.targets;
+}
+
+/** A score while it is taken. */
+function useScore(athleteId: string, ladder: string) {
+    const queries = useQueryClient();
+    const [kind, setKind] = useState<Kind>('target_round');
+    const [round, setRound] = useState<Round>({ zones: 4, balls: 5, pointsEach: 5, targets: 3, halfWidthM: 2 });
+    const [taps, setTaps] = useState<Tap[]>([]);
+    const [name, setName] = useState('');
+    const [goal, setGoal] = useState('');
+    const [problem, setProblem] = useState<unknown>(null);
+    const id = useRef(newId());
+    const full = isFull({ kind, round, taps });
+    const tap = (what: Tap): void => {
+        if (!full) setTaps([...taps, what]);
+    };
+    const choose = (next: Kind): void => {
+        setKind(next);
+        setTaps([]);
+        setProblem(null);
+    };
+    const keep = (): void => {
+        api<Scores>('POST', `/api/athletes/${athleteId}/scores`, {
+            id: id.current,
+            kind,
+            name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),
+            goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1),
+            ladder: ladder === '' ? null : ladder,
+            seen: SEEN[kind]({ kind, taps, round }),
+        }).then((answer) => {
+            id.current = newId();
+            setTaps([]);
+            setProblem(null);
+            queries.setQueryData(['scores', athleteId], answer);
+        }, setProblem);
+    };
+    return {
+        kind,
+        round,
+        setRound,
+        taps,
+        full,
+        name,
+        setName,
+        goal,
+        setGoal,
+        problem,
+        tap,
+        undo: () => setTaps(taps.slice(0, -1)),
+        choose,
+        keep,
+    };
+}
+
+type ScoreNow = ReturnType<typeof useScore>;
+
+function Figures({ score }: { score: ScoreNow }) {
+    const { kind } = score;
+    return (
+        <div className="mt-3 flex flex-wrap gap-2">
+            {kind === 'target_round' && (
+                <>
+                    <Figure score={score} label="Zones" of="zones" most={12} />
+                    <Figure score={score} label="Balls each" of="balls" most={20} />
+                    <Figure score={score} label="Points a hit" of="pointsEach" most={100} />
+                </>
+            )}
+            {kind === 'clear_targets' && <Figure score={score} label="Targets" of="targets" most={20} />}
+            {kind === 'grouping' && <Figure score={score} label="Pad, m each way" of="halfWidthM" most={30} />}
+        </div>
+    );
+}
+
+function Figure({ score, label, of, most }: { score: ScoreNow; label: string; of: keyof Round; most: number }) {
+    const { round, taps } = score;
+    return (
+        <label className="grid gap-0.5">
+            <span className="label">{label}</span>
+            <input
+                className="field w-20"
+                inputMode="numeric"
+                disabled={taps.length > 0}
+                value={round[of]}
+                onChange={(event) =>
+                    score.setRound({ ...round, [of]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
+                }
+            />
+        </label>
+    );
+}
+
+function Count({ score: { kind, taps, round, full, tap } }: { score: ScoreNow }) {
+    return kind === 'grouping' ? (
+        <div className="mt-2">
+            <Pad points={taps as [number, number][]} halfWidthM={round.halfWidthM} onTap={tap} />
+        </div>
+    ) : (
+        <>
+            <Marks taps={taps} kind={kind} balls={round.balls} />
+            <div className="mt-2 grid grid-cols-2 gap-2">
+                <button type="button" className="btn btn-main thumb text-xl" disabled={full} onClick={() => tap(true)}>
+                    {kind === 'serve_game' ? 'In' : 'Hit'}
+                </button>
+                <button type="button" className="btn thumb text-xl" disabled={full} onClick={() => tap(false)}>
+                    {kind === 'serve_game' ? 'Out' : 'Miss'}
+                </button>
+            </div>
+        </>
+    );
 }
