@@ -80,102 +80,9 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
                 )}
             </div>
             <Notice problem={grid.error ?? problem} />
-            {grid.data && (
-                <div className="overflow-x-auto">
-                    <table className="w-full border-t border-ink text-right">
-                        <caption className="sr-only">
-                            Repetitions left by effort
-                            {(grid.data.rows[0]?.cells.length ?? 0) > 1 ? ' and distance' : ''}
-                        </caption>
-                        <thead>
-                            <tr className="label">
-                                <th className="py-1 text-left">Effort</th>
-                                {grid.data.rows[0]?.cells.map((cell) => (
-                                    <th key={cell.distance_m ?? 'any'} className="pl-2">
-                                        {cell.distance_m === null ? 'Left' : `${n(cell.distance_m)} m`}
-                                    </th>
-                                ))}
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {grid.data.rows.map((row) => (
-                                <tr key={row.effort} className="border-t border-line">
-                                    <th scope="row" className="figure py-1 text-left">
-                                        {percent(row.effort)}
-                                    </th>
-                                    {row.cells.map((cell) => {
-                                        const short = cell.reps !== null && cell.reps < reps;
-                                        return (
-                                            <td key={cell.distance_m ?? 'any'} className="pl-2">
-                                                <Opens
-                                                    label={`${percent(row.effort)}${cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
-                                                    className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
-                                                    content={
-                                                        <p>
-                                                            {cell.reps === null ? (
-                                                                'No limit binds.'
-                                                            ) : (
-                                                                <>
-                                                                    <strong>{cell.reps} left.</strong>{' '}
-                                                                    {cell.binding.join(' and ')}{' '}
-                                                                    {cell.binding.length === 1 ? 'binds' : 'bind'}.{' '}
-                                                                    {short
-                                                                        ? cell.fits_on === null
-                                                                            ? `${reps} fit on none of the next five weeks’ days.`
-                                                                            : `${reps} fit first on ${dayName(cell.fits_on, true)}.`
-                                                                        : `${reps} fit today.`}
-                                                                </>
-                                                            )}
-                                                        </p>
-                                                    }
-                                                >
-                                                    <span
-                                                        className={
-                                                            cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''
-                                                        }
-                                                    >
-                                                        {cell.reps === null || cell.reps > AMPLE_REPS
-                                                            ? 'ample'
-                                                            : cell.reps}
-                                                    </span>
-                                                </Opens>
-                                                {short && cell.fits_on !== null && (
-                                                    <span className="block text-sm text-soft">
-                                                        {dayName(cell.fits_on)}
-                                                    </span>
-                                                )}
-                                            </td>
-                                        );
-                                    })}
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
-                </div>
-            )}
+            {grid.data && <Grid rows={grid.data.rows} wanted={reps} />}
             {grid.data && grid.data.logged.length > 0 && (
-                <ul className="mt-2">
-                    {grid.data.logged.map((each) => (
-                        <li key={each.id} className="flex items-center gap-3 border-t border-line">
-                            <span className="label w-20 shrink-0">{dayName(each.day)}</span>
-                            <span className="grow">
-                                {each.sentence}{' '}
-                                <span className="text-soft">
-                                    arm {n(each.arm)}, landings {n(each.landings)}
-                                </span>
-                            </span>
-                            {logs && (
-                                <button
-                                    type="button"
-                                    className="btn btn-quiet no-print"
-                                    onClick={() => takeBack(each.id)}
-                                >
-                                    Take back
-                                </button>
-                            )}
-                        </li>
-                    ))}
-                </ul>
+                <Logged all={grid.data.logged} onTakeBack={logs ? takeBack : null} />
             )}
             {grid.data && (
                 <LogWork
@@ -302,5 +209,106 @@ function LogWork({
                 <button className="btn btn-main">Keep it</button>
             </form>
         </Sheetlet>
+    );
+}
+
+function Grid({ rows, wanted }: { rows: HeadroomGrid['rows']; wanted: number }) {
+    return (
+        <div className="overflow-x-auto">
+            <table className="w-full border-t border-ink text-right">
+                <caption className="sr-only">
+                    Repetitions left by effort
+                    {(rows[0]?.cells.length ?? 0) > 1 ? ' and distance' : ''}
+                </caption>
+                <thead>
+                    <tr className="label">
+                        <th className="py-1 text-left">Effort</th>
+                        {rows[0]?.cells.map((cell) => (
+                            <th key={cell.distance_m ?? 'any'} className="pl-2">
+                                {cell.distance_m === null ? 'Left' : `${n(cell.distance_m)} m`}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {rows.map((row) => (
+                        <tr key={row.effort} className="border-t border-line">
+                            <th scope="row" className="figure py-1 text-left">
+                                {percent(row.effort)}
+                            </th>
+                            {row.cells.map((cell) => (
+                                <Left key={cell.distance_m ?? 'any'} effort={row.effort} cell={cell} wanted={wanted} />
+                            ))}
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}
+
+/** How many are left at one effort and distance, and which limit says so. */
+function Left({
+    effort,
+    cell,
+    wanted,
+}: {
+    effort: number;
+    cell: HeadroomGrid['rows'][number]['cells'][number];
+    wanted: number;
+}) {
+    const short = cell.reps !== null && cell.reps < wanted;
+    return (
+        <td className="pl-2">
+            <Opens
+                label={`${percent(effort)}${cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
+                className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
+                content={
+                    <p>
+                        {cell.reps === null ? (
+                            'No limit binds.'
+                        ) : (
+                            <>
+                                <strong>{cell.reps} left.</strong> {cell.binding.join(' and ')}{' '}
+                                {cell.binding.length === 1 ? 'binds' : 'bind'}.{' '}
+                                {short
+                                    ? cell.fits_on === null
+                                        ? `${wanted} fit on none of the next five weeks’ days.`
+                                        : `${wanted} fit first on ${dayName(cell.fits_on, true)}.`
+                                    : `${wanted} fit today.`}
+                            </>
+                        )}
+                    </p>
+                }
+            >
+                <span className={cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''}>
+                    {cell.reps === null || cell.reps > AMPLE_REPS ? 'ample' : cell.reps}
+                </span>
+            </Opens>
+            {short && cell.fits_on !== null && <span className="block text-sm text-soft">{dayName(cell.fits_on)}</span>}
+        </td>
+    );
+}
+
+function Logged({ all, onTakeBack }: { all: HeadroomGrid['logged']; onTakeBack: ((id: string) => void) | null }) {
+    return (
+        <ul className="mt-2">
+            {all.map((each) => (
+                <li key={each.id} className="flex items-center gap-3 border-t border-line">
+                    <span className="label w-20 shrink-0">{dayName(each.day)}</span>
+                    <span className="grow">
+                        {each.sentence}{' '}
+                        <span className="text-soft">
+                            arm {n(each.arm)}, landings {n(each.landings)}
+                        </span>
+                    </span>
+                    {onTakeBack && (
+                        <button type="button" className="btn btn-quiet no-print" onClick={() => onTakeBack(each.id)}>
+                            Take back
+                        </button>
+                    )}
+                </li>
+            ))}
+        </ul>
     );
 }

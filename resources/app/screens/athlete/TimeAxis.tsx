@@ -80,55 +80,9 @@ export function TimeAxis({
                             />
                         ),
                 )}
-                {lanes.map((lane, l) => {
-                    const top = l * (LANE + GAP) + 14;
-                    const most = Math.max(lane.cap ?? 0, ...days.map((day) => lane.of(day) + lane.planned(day))) * 1.04;
-                    const y = (value: number): number => (LANE * value) / most;
-                    return (
-                        <g key={lane.name}>
-                            <text x={LEFT} y={top - 4} fontSize="11.5" className="fill-soft">
-                                {lane.name}
-                                {lane.cap === null ? '' : `; cap ${n(lane.cap)}`}
-                            </text>
-                            {lane.cap !== null && (
-                                <path
-                                    d={`M${LEFT} ${top + LANE - y(lane.cap)}H${WIDTH}`}
-                                    stroke="var(--color-stop)"
-                                    strokeWidth="1.6"
-                                />
-                            )}
-                            <path d={`M${LEFT} ${top + LANE}H${WIDTH}`} stroke="var(--color-line)" />
-                            {days.map((day, i) => {
-                                const x = LEFT + i * step + 1;
-                                const over = lane.cap !== null && lane.of(day) > lane.cap + 1e-9;
-                                return (
-                                    <g key={day.date}>
-                                        {lane.of(day) > 0 && (
-                                            <rect
-                                                x={x}
-                                                width={step - 2}
-                                                y={top + LANE - y(lane.of(day))}
-                                                height={y(lane.of(day))}
-                                                fill={over ? 'var(--color-stop)' : 'var(--color-ink)'}
-                                            />
-                                        )}
-                                        {lane.planned(day) > 0 && (
-                                            <rect
-                                                x={x}
-                                                width={step - 2}
-                                                y={top + LANE - y(lane.of(day) + lane.planned(day))}
-                                                height={y(lane.planned(day))}
-                                                fill="url(#axis-hatch)"
-                                                stroke="var(--color-ink)"
-                                                strokeWidth="0.6"
-                                            />
-                                        )}
-                                    </g>
-                                );
-                            })}
-                        </g>
-                    );
-                })}
+                {lanes.map((lane, l) => (
+                    <Lane key={lane.name} lane={lane} days={days} top={l * (LANE + GAP) + 14} step={step} />
+                ))}
                 <text x={LEFT} y={height - 32} fontSize="11.5" className="fill-soft">
                     Soreness: dot none, bar 1 to 10, gap not asked
                 </text>
@@ -173,5 +127,57 @@ export function TimeAxis({
                     `${dayName(shown.date)}: arm ${n(shown.arm)}, hand ${n(shown.hand)}, trunk ${n(shown.trunk)}, landings ${n(shown.landings)}, ${n(shown.reps)} reps, ${n(shown.high_reps)} at high effort${shown.planned_arm + shown.planned_landings > 0 ? `; planned arm ${n(shown.planned_arm)}, landings ${n(shown.planned_landings)}` : ''}`}
             </p>
         </div>
+    );
+}
+
+type LaneOf = { name: string; of: (day: LoadDay) => number; planned: (day: LoadDay) => number; cap: number | null };
+
+/** One measure by day: what was done inked, what is planned hatched, the day’s cap across. */
+function Lane({ lane, days, top, step }: { lane: LaneOf; days: LoadDay[]; top: number; step: number }) {
+    const most = Math.max(lane.cap ?? 0, ...days.map((day) => lane.of(day) + lane.planned(day))) * 1.04;
+    const y = (value: number): number => (LANE * value) / most;
+    return (
+        <g>
+            <text x={LEFT} y={top - 4} fontSize="11.5" className="fill-soft">
+                {lane.name}
+                {lane.cap === null ? '' : `; cap ${n(lane.cap)}`}
+            </text>
+            {lane.cap !== null && (
+                <path
+                    d={`M${LEFT} ${top + LANE - y(lane.cap)}H${WIDTH}`}
+                    stroke="var(--color-stop)"
+                    strokeWidth="1.6"
+                />
+            )}
+            <path d={`M${LEFT} ${top + LANE}H${WIDTH}`} stroke="var(--color-line)" />
+            {days.map((day, i) => {
+                const x = LEFT + i * step + 1;
+                const over = lane.cap !== null && lane.of(day) > lane.cap + 1e-9;
+                return (
+                    <g key={day.date}>
+                        {lane.of(day) > 0 && (
+                            <rect
+                                x={x}
+                                width={step - 2}
+                                y={top + LANE - y(lane.of(day))}
+                                height={y(lane.of(day))}
+                                fill={over ? 'var(--color-stop)' : 'var(--color-ink)'}
+                            />
+                        )}
+                        {lane.planned(day) > 0 && (
+                            <rect
+                                x={x}
+                                width={step - 2}
+                                y={top + LANE - y(lane.of(day) + lane.planned(day))}
+                                height={y(lane.planned(day))}
+                                fill="url(#axis-hatch)"
+                                stroke="var(--color-ink)"
+                                strokeWidth="0.6"
+                            />
+                        )}
+                    </g>
+                );
+            })}
+        </g>
     );
 }

@@ -24,25 +24,7 @@ export function WaysBack({
     returns: ReturnRef[];
     mayOpen: boolean;
 }) {
-    const navigate = useNavigate();
     const [opening, setOpening] = useState(false);
-    const [chosen, setChosen] = useState<string | null>(null);
-    const [problem, setProblem] = useState<unknown>(null);
-    const id = useRef(newId());
-    const openable = useQuery({
-        queryKey: ['programmes', athleteId],
-        queryFn: () => api<Openable[]>('GET', `/api/athletes/${athleteId}/programmes`),
-        enabled: opening,
-    });
-    const choices = (openable.data ?? []).flatMap((each) =>
-        each.programmes.map((programme) => ({
-            key: `${each.ladder}|${programme.id}`,
-            ladder: each.ladder,
-            ladderName: each.ladder_name,
-            programme,
-        })),
-    );
-    const current = choices.find((each) => each.key === chosen) ?? choices[0];
     if (returns.length === 0 && !mayOpen) return null;
     return (
         <section aria-label="Way back">
@@ -72,76 +54,97 @@ export function WaysBack({
                     Open a return
                 </button>
             )}
-            <Sheetlet open={opening} onClose={() => setOpening(false)} title="Open a return">
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        const form = new FormData(event.currentTarget);
-                        if (current)
-                            api<ReturnDetail>('POST', `/api/athletes/${athleteId}/returns`, {
-                                id: id.current,
-                                programme: current.programme.id,
-                                ladder: current.ladder,
-                                site: form.get('site'),
-                                side: form.get('side') || null,
-                            }).then(
-                                (answer) => navigate({ to: '/returns/$returnId', params: { returnId: answer.ref.id } }),
-                                setProblem,
-                            );
-                    }}
-                >
-                    <p>
-                        Nobody starts without a clinician’s clearance. While a return is open its stages take the place
-                        of the ladder’s doses, and other work on that part waits.
-                    </p>
-                    {openable.data && choices.length === 0 && (
-                        <p>The athlete is on no ladder a programme is made for.</p>
-                    )}
-                    <fieldset className="grid gap-2">
-                        <legend className="label mb-1">Programme</legend>
-                        {choices.map((each) => (
-                            <label key={each.key} className="flex gap-2">
-                                <input
-                                    type="radio"
-                                    name="programme"
-                                    checked={current?.key === each.key}
-                                    onChange={() => setChosen(each.key)}
-                                />
-                                <span>
-                                    <span className="head">{each.programme.name}</span>{' '}
-                                    <span className="label">{each.ladderName}</span>
-                                    <span className="block text-sm text-soft">{each.programme.summary}</span>
-                                </span>
-                            </label>
-                        ))}
-                    </fieldset>
-                    <div className="grid grid-cols-2 gap-2">
-                        <label className="grid gap-1">
-                            <span className="label">What is returning</span>
-                            <select className="field" name="site" key={current?.programme.channel}>
-                                {(SITES[current?.programme.channel ?? 'arm'] ?? []).map((site) => (
-                                    <option key={site} value={site}>
-                                        {site.replace('_', ' ')}
-                                    </option>
-                                ))}
-                            </select>
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Side</span>
-                            <select className="field" name="side">
-                                <option value="right">right</option>
-                                <option value="left">left</option>
-                                <option value="">middle</option>
-                            </select>
-                        </label>
-                    </div>
-                    <Notice problem={problem} />
-                    <button className="btn btn-main" disabled={!current}>
-                        Open the return
-                    </button>
-                </form>
-            </Sheetlet>
+            {opening && <OpenReturn athleteId={athleteId} onClose={() => setOpening(false)} />}
         </section>
+    );
+}
+
+function OpenReturn({ athleteId, onClose }: { athleteId: string; onClose: () => void }) {
+    const navigate = useNavigate();
+    const [chosen, setChosen] = useState<string | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const id = useRef(newId());
+    const openable = useQuery({
+        queryKey: ['programmes', athleteId],
+        queryFn: () => api<Openable[]>('GET', `/api/athletes/${athleteId}/programmes`),
+    });
+    const choices = (openable.data ?? []).flatMap((each) =>
+        each.programmes.map((programme) => ({
+            key: `${each.ladder}|${programme.id}`,
+            ladder: each.ladder,
+            ladderName: each.ladder_name,
+            programme,
+        })),
+    );
+    const current = choices.find((each) => each.key === chosen) ?? choices[0];
+    return (
+        <Sheetlet open onClose={onClose} title="Open a return">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = new FormData(event.currentTarget);
+                    if (current)
+                        api<ReturnDetail>('POST', `/api/athletes/${athleteId}/returns`, {
+                            id: id.current,
+                            programme: current.programme.id,
+                            ladder: current.ladder,
+                            site: form.get('site'),
+                            side: form.get('side') || null,
+                        }).then(
+                            (answer) => navigate({ to: '/returns/$returnId', params: { returnId: answer.ref.id } }),
+                            setProblem,
+                        );
+                }}
+            >
+                <p>
+                    Nobody starts without a clinician’s clearance. While a return is open its stages take the place of
+                    the ladder’s doses, and other work on that part waits.
+                </p>
+                {openable.data && choices.length === 0 && <p>The athlete is on no ladder a programme is made for.</p>}
+                <fieldset className="grid gap-2">
+                    <legend className="label mb-1">Programme</legend>
+                    {choices.map((each) => (
+                        <label key={each.key} className="flex gap-2">
+                            <input
+                                type="radio"
+                                name="programme"
+                                checked={current?.key === each.key}
+                                onChange={() => setChosen(each.key)}
+                            />
+                            <span>
+                                <span className="head">{each.programme.name}</span>{' '}
+                                <span className="label">{each.ladderName}</span>
+                                <span className="block text-sm text-soft">{each.programme.summary}</span>
+                            </span>
+                        </label>
+                    ))}
+                </fieldset>
+                <div className="grid grid-cols-2 gap-2">
+                    <label className="grid gap-1">
+                        <span className="label">What is returning</span>
+                        <select className="field" name="site" key={current?.programme.channel}>
+                            {(SITES[current?.programme.channel ?? 'arm'] ?? []).map((site) => (
+                                <option key={site} value={site}>
+                                    {site.replace('_', ' ')}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Side</span>
+                        <select className="field" name="side">
+                            <option value="right">right</option>
+                            <option value="left">left</option>
+                            <option value="">middle</option>
+                        </select>
+                    </label>
+                </div>
+                <Notice problem={problem} />
+                <button className="btn btn-main" disabled={!current}>
+                    Open the return
+                </button>
+            </form>
+        </Sheetlet>
     );
 }

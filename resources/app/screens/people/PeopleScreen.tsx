@@ -26,20 +26,20 @@ const PURPOSES: Record<string, string> = {
     password: 'New password',
 };
 
+type Person = People['people'][number];
+type Made = { token: Token; path: string; whom: string };
+
 /** Who sees what, and what did they do? */
 export function PeopleScreen() {
     const queries = useQueryClient();
     const [inviting, setInviting] = useState(false);
-    const [role, setRole] = useState('assistant');
-    const [made, setMade] = useState<{ token: Token; path: string; whom: string } | null>(null);
+    const [made, setMade] = useState<Made | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
-    const [confirming, setConfirming] = useState<People['people'][number] | null>(null);
-    const [handingTo, setHandingTo] = useState<People['people'][number] | null>(null);
-    const me = useMe();
+    const [confirming, setConfirming] = useState<Person | null>(null);
+    const [handingTo, setHandingTo] = useState<Person | null>(null);
     const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
     if (!query.data) return <Waiting query={query} what="the people" />;
-    const { people, links, audit, squads, athletes } = query.data;
-    const seesSquads = role === 'coach' || role === 'assistant';
+    const { people, links, audit } = query.data;
     const change = (path: string): void => {
         api<People>('POST', path).then((answer) => {
             queries.setQueryData(['people'], answer);
@@ -57,18 +57,11 @@ export function PeopleScreen() {
                     </p>
                 </div>
                 <span className="grow" />
-                <button
-                    type="button"
-                    className="btn btn-main"
-                    onClick={() => {
-                        setInviting(true);
-                        setProblem(null);
-                    }}
-                >
+                <button type="button" className="btn btn-main" onClick={() => setInviting(true)}>
                     Invite somebody
                 </button>
             </header>
-            <Notice problem={inviting || confirming || handingTo ? null : problem} />
+            <Notice problem={problem} />
             <table className="w-full border-t-2 border-ink">
                 <caption className="sr-only">Accounts</caption>
                 <thead>
@@ -84,296 +77,26 @@ export function PeopleScreen() {
                 </thead>
                 <tbody>
                     {people.map((person) => (
-                        <tr
+                        <PersonRow
                             key={person.id}
-                            className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}
-                        >
-                            <td className="py-2 pr-4">
-                                <span className="head">{person.name}</span>
-                                <span className="block break-all text-sm text-soft">{person.email}</span>
-                            </td>
-                            <td className="py-2 pr-4">
-                                {person.role[0]?.toUpperCase()}
-                                {person.role.slice(1)}
-                                {person.head && ', head coach'}
-                                {person.closed && ', closed'}
-                                {person.unconfirmed && (
-                                    <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>
-                                )}
-                            </td>
-                            <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
-                            <td className="hidden py-2 pr-4 text-sm sm:table-cell">
-                                {person.signed_in_at === 0
-                                    ? ''
-                                    : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}
-                            </td>
-                            <td className="whitespace-nowrap py-1 text-right">
-                                {person.unconfirmed && me.head && (
-                                    <button type="button" className="btn" onClick={() => setConfirming(person)}>
-                                        Confirm
-                                    </button>
-                                )}
-                                {person.may_be_head && me.head && (
-                                    <button
-                                        type="button"
-                                        className="btn btn-quiet"
-                                        onClick={() => setHandingTo(person)}
-                                    >
-                                        Make head coach
-                                    </button>
-                                )}
-                                {!person.closed && (
-                                    <>
-                                        <button
-                                            type="button"
-                                            className="btn btn-quiet"
-                                            onClick={() =>
-                                                void api<Token>('POST', `/api/people/${person.id}/new-password`).then(
-                                                    (token) =>
-                                                        setMade({
-                                                            token,
-                                                            path: '/join',
-                                                            whom: `${person.name}, to set a new password within two hours`,
-                                                        }),
-                                                    setProblem,
-                                                )
-                                            }
-                                        >
-                                            New password
-                                        </button>
-                                        {!person.head && (
-                                            <button
-                                                type="button"
-                                                className="btn btn-quiet"
-                                                onClick={() => change(`/api/people/${person.id}/close`)}
-                                            >
-                                                Close account
-                                            </button>
-                                        )}
-                                    </>
-                                )}
-                            </td>
-                        </tr>
+                            person={person}
+                            onConfirm={setConfirming}
+                            onHandOver={setHandingTo}
+                            onMade={setMade}
+                            onClose={() => change(`/api/people/${person.id}/close`)}
+                            onProblem={setProblem}
+                        />
                     ))}
                 </tbody>
             </table>
-            <Sheetlet
-                open={confirming !== null}
-                onClose={() => setConfirming(null)}
-                title={`Confirm ${confirming?.name ?? ''}`}
-            >
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        const code = typed(new FormData(event.currentTarget), 'code');
-                        api<People>('POST', `/api/people/${confirming?.id}/confirm`, { code }).then((answer) => {
-                            queries.setQueryData(['people'], answer);
-                            setProblem(null);
-                            setConfirming(null);
-                        }, setProblem);
-                    }}
-                >
-                    <p>
-                        In the same room: {confirming?.name} signs in and opens their name at the top; six digits stand
-                        there. Type them here. From then on this account’s clearances count.
-                    </p>
-                    <label className="grid gap-1">
-                        <span className="label">The six digits</span>
-                        <input className="field" name="code" inputMode="numeric" autoComplete="off" required />
-                    </label>
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Confirm</button>
-                </form>
-            </Sheetlet>
-            <Sheetlet
-                open={handingTo !== null}
-                onClose={() => setHandingTo(null)}
-                title={`Make ${handingTo?.name ?? ''} head coach`}
-            >
-                <p>
-                    {handingTo?.name} then invites and confirms clinicians, and hands the club on. You stay a coach of
-                    the whole club. Only {handingTo?.name} can give it back.
-                </p>
-                <Notice problem={problem} />
-                <button
-                    type="button"
-                    className="btn btn-main mt-3"
-                    onClick={() => {
-                        api('POST', `/api/people/${handingTo?.id}/hand-over`).then(() => {
-                            setHandingTo(null);
-                            setProblem(null);
-                            return queries.invalidateQueries();
-                        }, setProblem);
-                    }}
-                >
-                    Hand the club over
-                </button>
-            </Sheetlet>
-            <section aria-label="Squads" className="mt-8">
-                <h2 className="text-base">Squads</h2>
-                <ul>
-                    {squads.map((squad) => (
-                        <SquadRow key={squad.id} squad={squad} onProblem={setProblem} />
-                    ))}
-                </ul>
-                <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
-                    <form
-                        className="flex items-end gap-2"
-                        onSubmit={(event) => {
-                            event.preventDefault();
-                            const form = event.currentTarget;
-                            api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(
-                                () => {
-                                    form.reset();
-                                    setProblem(null);
-                                    return queries.invalidateQueries();
-                                },
-                                setProblem,
-                            );
-                        }}
-                    >
-                        <label className="grid gap-1">
-                            <span className="label">Another squad</span>
-                            <input className="field" name="name" required placeholder="its name" />
-                        </label>
-                        <button className="btn">Add</button>
-                    </form>
-                    <label className="flex items-center gap-2">
-                        <input
-                            type="checkbox"
-                            checked={query.data.asks_wellness}
-                            onChange={(event) => {
-                                api<People>('POST', '/api/people/settings', {
-                                    asks_wellness: event.target.checked,
-                                }).then((answer) => queries.setQueryData(['people'], answer), setProblem);
-                            }}
-                        />
-                        Personal pages ask for sleep, energy and illness
-                    </label>
-                </div>
-            </section>
+            <Confirm key={confirming?.id} of={confirming} onClose={() => setConfirming(null)} />
+            <HandOver key={handingTo?.id} to={handingTo} onClose={() => setHandingTo(null)} />
+            <Squads of={query.data} onProblem={setProblem} />
             <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.5fr]">
-                <section aria-label="Links">
-                    <h2 className="text-base">Links that still work</h2>
-                    {links.length === 0 ? (
-                        <p className="text-soft">None.</p>
-                    ) : (
-                        <ul>
-                            {links.map((link) => (
-                                <li
-                                    key={link.id}
-                                    className="flex items-center justify-between gap-3 border-t border-line py-0.5"
-                                >
-                                    <span>
-                                        {PURPOSES[link.purpose]}: {link.label}{' '}
-                                        <span className="text-sm text-soft">until {dayName(link.expires_on)}</span>
-                                    </span>
-                                    <button
-                                        type="button"
-                                        className="btn btn-quiet"
-                                        onClick={() => change(`/api/people/links/${link.id}/revoke`)}
-                                    >
-                                        Take back
-                                    </button>
-                                </li>
-                            ))}
-                        </ul>
-                    )}
-                </section>
-                <section aria-label="Who did what">
-                    <h2 className="text-base">Who did what</h2>
-                    {audit.length === 0 && <p className="text-soft">Nothing yet.</p>}
-                    <ul className="max-h-[28rem] overflow-auto" tabIndex={0} aria-label="Entries, newest first">
-                        {audit.map((entry, i) => (
-                            <li
-                                key={i}
-                                className="grid grid-cols-[8.5rem_1fr] gap-x-3 border-t border-line py-1 text-sm"
-                            >
-                                <span className="text-soft">
-                                    {dayName(entry.at.slice(0, 10))}, {entry.at.slice(11, 16)}
-                                </span>
-                                <span>
-                                    {entry.by}: {entry.what}
-                                    {entry.about ? `, ${entry.about}` : ''}
-                                </span>
-                            </li>
-                        ))}
-                    </ul>
-                </section>
+                <Links links={links} onTakeBack={(id) => change(`/api/people/links/${id}/revoke`)} />
+                <WhoDidWhat audit={audit} />
             </div>
-            <Sheetlet open={inviting} onClose={() => setInviting(false)} title="Invite somebody">
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        const form = new FormData(event.currentTarget);
-                        const name = typed(form, 'name');
-                        api<Token>('POST', '/api/people/invitations', {
-                            role,
-                            name,
-                            squads: seesSquads ? form.getAll('squads').map(Number) : [],
-                            athletes: seesSquads ? [] : form.getAll('athletes'),
-                        }).then((token) => {
-                            setInviting(false);
-                            setProblem(null);
-                            setMade({ token, path: '/join', whom: name });
-                            void queries.invalidateQueries({ queryKey: ['people'] });
-                        }, setProblem);
-                    }}
-                >
-                    <fieldset className="grid gap-1">
-                        <legend className="label mb-1">As</legend>
-                        {ROLES.map(([each, label, does]) => (
-                            <label key={each} className="flex gap-2">
-                                <input
-                                    type="radio"
-                                    name="role"
-                                    checked={role === each}
-                                    onChange={() => setRole(each)}
-                                />
-                                <span>
-                                    <span className="head">{label}</span> <span className="text-soft">{does}</span>
-                                </span>
-                            </label>
-                        ))}
-                    </fieldset>
-                    <label className="grid gap-1">
-                        <span className="label">Name</span>
-                        <input className="field" name="name" required />
-                    </label>
-                    {seesSquads ? (
-                        <fieldset>
-                            <legend className="label mb-1">Squads</legend>
-                            {squads.map((squad) => (
-                                <label key={squad.id} className="flex gap-2">
-                                    <input
-                                        type="checkbox"
-                                        name="squads"
-                                        value={squad.id}
-                                        defaultChecked={squads.length === 1}
-                                    />
-                                    {squad.name}
-                                </label>
-                            ))}
-                        </fieldset>
-                    ) : (
-                        <fieldset>
-                            <legend className="label mb-1">Whose records</legend>
-                            <div className="grid grid-cols-2 gap-x-4">
-                                {athletes.map((athlete) => (
-                                    <label key={athlete.id} className="flex gap-2">
-                                        <input type="checkbox" name="athletes" value={athlete.id} />
-                                        {athlete.name}
-                                    </label>
-                                ))}
-                            </div>
-                        </fieldset>
-                    )}
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Make the link</button>
-                </form>
-            </Sheetlet>
+            {inviting && <Invite of={query.data} onClose={() => setInviting(false)} onMade={setMade} />}
             <LinkShown made={made} onClose={() => setMade(null)} />
         </main>
     );
@@ -460,5 +183,312 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
                 </form>
             </Sheetlet>
         </li>
+    );
+}
+
+function PersonRow({
+    person,
+    onConfirm,
+    onHandOver,
+    onMade,
+    onClose,
+    onProblem,
+}: {
+    person: Person;
+    onConfirm: (person: Person) => void;
+    onHandOver: (person: Person) => void;
+    onMade: (made: Made) => void;
+    onClose: () => void;
+    onProblem: (problem: unknown) => void;
+}) {
+    const me = useMe();
+    return (
+        <tr className={`border-b border-line align-top ${person.closed ? 'text-soft' : ''}`}>
+            <td className="py-2 pr-4">
+                <span className="head">{person.name}</span>
+                <span className="block break-all text-sm text-soft">{person.email}</span>
+            </td>
+            <td className="py-2 pr-4">
+                {person.role[0]?.toUpperCase()}
+                {person.role.slice(1)}
+                {person.head && ', head coach'}
+                {person.closed && ', closed'}
+                {person.unconfirmed && (
+                    <span className="block text-sm text-reduced">not confirmed: clears nobody yet</span>
+                )}
+            </td>
+            <td className="py-2 pr-4 text-sm">{person.sees.join(', ') || 'nobody'}</td>
+            <td className="hidden py-2 pr-4 text-sm sm:table-cell">
+                {person.signed_in_at === 0
+                    ? ''
+                    : `${person.signed_in_at} ${person.signed_in_at === 1 ? 'place' : 'places'}`}
+            </td>
+            <td className="whitespace-nowrap py-1 text-right">
+                {person.unconfirmed && me.head && (
+                    <button type="button" className="btn" onClick={() => onConfirm(person)}>
+                        Confirm
+                    </button>
+                )}
+                {person.may_be_head && me.head && (
+                    <button type="button" className="btn btn-quiet" onClick={() => onHandOver(person)}>
+                        Make head coach
+                    </button>
+                )}
+                {!person.closed && (
+                    <>
+                        <button
+                            type="button"
+                            className="btn btn-quiet"
+                            onClick={() =>
+                                void api<Token>('POST', `/api/people/${person.id}/new-password`).then(
+                                    (token) =>
+                                        onMade({
+                                            token,
+                                            path: '/join',
+                                            whom: `${person.name}, to set a new password within two hours`,
+                                        }),
+                                    onProblem,
+                                )
+                            }
+                        >
+                            New password
+                        </button>
+                        {!person.head && (
+                            <button type="button" className="btn btn-quiet" onClick={onClose}>
+                                Close account
+                            </button>
+                        )}
+                    </>
+                )}
+            </td>
+        </tr>
+    );
+}
+
+/** A clinician’s account counts once two people compared a code in the same room. */
+function Confirm({ of, onClose }: { of: Person | null; onClose: () => void }) {
+    const queries = useQueryClient();
+    const [problem, setProblem] = useState<unknown>(null);
+    return (
+        <Sheetlet open={of !== null} onClose={onClose} title={`Confirm ${of?.name ?? ''}`}>
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const code = typed(new FormData(event.currentTarget), 'code');
+                    api<People>('POST', `/api/people/${of?.id}/confirm`, { code }).then((answer) => {
+                        queries.setQueryData(['people'], answer);
+                        onClose();
+                    }, setProblem);
+                }}
+            >
+                <p>
+                    In the same room: {of?.name} signs in and opens their name at the top; six digits stand there. Type
+                    them here. From then on this account’s clearances count.
+                </p>
+                <label className="grid gap-1">
+                    <span className="label">The six digits</span>
+                    <input className="field" name="code" inputMode="numeric" autoComplete="off" required />
+                </label>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Confirm</button>
+            </form>
+        </Sheetlet>
+    );
+}
+
+function HandOver({ to, onClose }: { to: Person | null; onClose: () => void }) {
+    const queries = useQueryClient();
+    const [problem, setProblem] = useState<unknown>(null);
+    return (
+        <Sheetlet open={to !== null} onClose={onClose} title={`Make ${to?.name ?? ''} head coach`}>
+            <p>
+                {to?.name} then invites and confirms clinicians, and hands the club on. You stay a coach of the whole
+                club. Only {to?.name} can give it back.
+            </p>
+            <Notice problem={problem} />
+            <button
+                type="button"
+                className="btn btn-main mt-3"
+                onClick={() => {
+                    api('POST', `/api/people/${to?.id}/hand-over`).then(() => {
+                        onClose();
+                        return queries.invalidateQueries();
+                    }, setProblem);
+                }}
+            >
+                Hand the club over
+            </button>
+        </Sheetlet>
+    );
+}
+
+function Squads({ of, onProblem }: { of: People; onProblem: (problem: unknown) => void }) {
+    const queries = useQueryClient();
+    return (
+        <section aria-label="Squads" className="mt-8">
+            <h2 className="text-base">Squads</h2>
+            <ul>
+                {of.squads.map((squad) => (
+                    <SquadRow key={squad.id} squad={squad} onProblem={onProblem} />
+                ))}
+            </ul>
+            <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+                <form
+                    className="flex items-end gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const form = event.currentTarget;
+                        api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(() => {
+                            form.reset();
+                            onProblem(null);
+                            return queries.invalidateQueries();
+                        }, onProblem);
+                    }}
+                >
+                    <label className="grid gap-1">
+                        <span className="label">Another squad</span>
+                        <input className="field" name="name" required placeholder="its name" />
+                    </label>
+                    <button className="btn">Add</button>
+                </form>
+                <label className="flex items-center gap-2">
+                    <input
+                        type="checkbox"
+                        checked={of.asks_wellness}
+                        onChange={(event) => {
+                            api<People>('POST', '/api/people/settings', {
+                                asks_wellness: event.target.checked,
+                            }).then((answer) => queries.setQueryData(['people'], answer), onProblem);
+                        }}
+                    />
+                    Personal pages ask for sleep, energy and illness
+                </label>
+            </div>
+        </section>
+    );
+}
+
+function Links({ links, onTakeBack }: { links: People['links']; onTakeBack: (id: number) => void }) {
+    return (
+        <section aria-label="Links">
+            <h2 className="text-base">Links that still work</h2>
+            {links.length === 0 ? (
+                <p className="text-soft">None.</p>
+            ) : (
+                <ul>
+                    {links.map((link) => (
+                        <li
+                            key={link.id}
+                            className="flex items-center justify-between gap-3 border-t border-line py-0.5"
+                        >
+                            <span>
+                                {PURPOSES[link.purpose]}: {link.label}{' '}
+                                <span className="text-sm text-soft">until {dayName(link.expires_on)}</span>
+                            </span>
+                            <button type="button" className="btn btn-quiet" onClick={() => onTakeBack(link.id)}>
+                                Take back
+                            </button>
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+function WhoDidWhat({ audit }: { audit: People['audit'] }) {
+    return (
+        <section aria-label="Who did what">
+            <h2 className="text-base">Who did what</h2>
+            {audit.length === 0 && <p className="text-soft">Nothing yet.</p>}
+            <ul className="max-h-[28rem] overflow-auto" tabIndex={0} aria-label="Entries, newest first">
+                {audit.map((entry, i) => (
+                    <li key={i} className="grid grid-cols-[8.5rem_1fr] gap-x-3 border-t border-line py-1 text-sm">
+                        <span className="text-soft">
+                            {dayName(entry.at.slice(0, 10))}, {entry.at.slice(11, 16)}
+                        </span>
+                        <span>
+                            {entry.by}: {entry.what}
+                            {entry.about ? `, ${entry.about}` : ''}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function Invite({ of, onClose, onMade }: { of: People; onClose: () => void; onMade: (made: Made) => void }) {
+    const queries = useQueryClient();
+    const [role, setRole] = useState('assistant');
+    const [problem, setProblem] = useState<unknown>(null);
+    const seesSquads = role === 'coach' || role === 'assistant';
+    return (
+        <Sheetlet open onClose={onClose} title="Invite somebody">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = new FormData(event.currentTarget);
+                    const name = typed(form, 'name');
+                    api<Token>('POST', '/api/people/invitations', {
+                        role,
+                        name,
+                        squads: seesSquads ? form.getAll('squads').map(Number) : [],
+                        athletes: seesSquads ? [] : form.getAll('athletes'),
+                    }).then((token) => {
+                        onClose();
+                        onMade({ token, path: '/join', whom: name });
+                        void queries.invalidateQueries({ queryKey: ['people'] });
+                    }, setProblem);
+                }}
+            >
+                <fieldset className="grid gap-1">
+                    <legend className="label mb-1">As</legend>
+                    {ROLES.map(([each, label, does]) => (
+                        <label key={each} className="flex gap-2">
+                            <input type="radio" name="role" checked={role === each} onChange={() => setRole(each)} />
+                            <span>
+                                <span className="head">{label}</span> <span className="text-soft">{does}</span>
+                            </span>
+                        </label>
+                    ))}
+                </fieldset>
+                <label className="grid gap-1">
+                    <span className="label">Name</span>
+                    <input className="field" name="name" required />
+                </label>
+                <Whom of={of} seesSquads={seesSquads} />
+                <Notice problem={problem} />
+                <button className="btn btn-main">Make the link</button>
+            </form>
+        </Sheetlet>
+    );
+}
+
+function Whom({ of: { squads, athletes }, seesSquads }: { of: People; seesSquads: boolean }) {
+    return seesSquads ? (
+        <fieldset>
+            <legend className="label mb-1">Squads</legend>
+            {squads.map((squad) => (
+                <label key={squad.id} className="flex gap-2">
+                    <input type="checkbox" name="squads" value={squad.id} defaultChecked={squads.length === 1} />
+                    {squad.name}
+                </label>
+            ))}
+        </fieldset>
+    ) : (
+        <fieldset>
+            <legend className="label mb-1">Whose records</legend>
+            <div className="grid grid-cols-2 gap-x-4">
+                {athletes.map((athlete) => (
+                    <label key={athlete.id} className="flex gap-2">
+                        <input type="checkbox" name="athletes" value={athlete.id} />
+                        {athlete.name}
+                    </label>
+                ))}
+            </div>
+        </fieldset>
     );
 }

@@ -91,148 +91,10 @@ export function PlanScreen() {
             <Notice problem={problem} />
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
                 <div className="grid content-start gap-8">
-                    <section aria-label="Seasons">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
-                        {plan.working_out > 0 && (
-                            <p role="status" className="border-l-4 border-tape pl-2">
-                                {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being
-                                worked out. Until then{' '}
-                                {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the
-                                calendar.
-                            </p>
-                        )}
-                        {plan.seasons.length === 0 && (
-                            <p className="border-b border-line py-3 text-soft">
-                                Nobody has a season yet. Open one for an athlete below, or one like it for everybody.
-                            </p>
-                        )}
-                        {plan.seasons.map((season) => (
-                            <Link
-                                key={season.id}
-                                to="/seasons/$seasonId"
-                                params={{ seasonId: season.id }}
-                                className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
-                            >
-                                <span className="head truncate">{season.athlete.name}</span>
-                                <span className="min-w-0">
-                                    <span className="block truncate">
-                                        {season.goal ? `“${season.goal}”` : 'hold the rung'}{' '}
-                                        <span className="text-soft">· {season.ladder_name}</span>
-                                    </span>
-                                    {season.missed && (
-                                        <span className="block text-sm font-bold text-reduced">
-                                            {season.missed.split('.')[0]}
-                                        </span>
-                                    )}
-                                </span>
-                                <span className="label">{dayName(season.goal_on)}</span>
-                            </Link>
-                        ))}
-                        {me.decides && plan.without.length > 0 && (
-                            <p className="pt-2">
-                                <span className="label">Without one, open: </span>
-                                {plan.without.map((athlete, i) => (
-                                    <span key={athlete.id}>
-                                        {i > 0 && ', '}
-                                        <Link
-                                            to="/athletes/$athleteId/season"
-                                            params={{ athleteId: athlete.id }}
-                                            className="underline decoration-dotted underline-offset-4"
-                                        >
-                                            {athlete.name}
-                                        </Link>
-                                    </span>
-                                ))}
-                            </p>
-                        )}
-                    </section>
-                    <section aria-label="Sessions ahead">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
-                        {plan.sessions.length === 0 && <p className="py-3 text-soft">None planned.</p>}
-                        <ul>
-                            {plan.sessions.map((session) => (
-                                <li key={session.id}>
-                                    <Link
-                                        to="/sessions/$sessionId"
-                                        params={{ sessionId: session.id }}
-                                        className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
-                                    >
-                                        <span className="label">
-                                            {dayName(session.day)} {session.starts_at}
-                                        </span>
-                                        <span className="head truncate">{session.title}</span>
-                                        <span className="label">
-                                            {session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'},{' '}
-                                            {n(session.reps)} reps
-                                        </span>
-                                    </Link>
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
+                    <Seasons plan={plan} />
+                    <SessionsAhead sessions={plan.sessions} />
                 </div>
-                <section aria-label="Fixed days">
-                    <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
-                    {plan.fixtures.length === 0 && (
-                        <p className="py-3 text-soft">
-                            None declared. A match that is declared keeps its work free: the days before give way.
-                        </p>
-                    )}
-                    <ul>
-                        {series(plan.fixtures).map((each) => {
-                            const [first, last] = [each[0], each.at(-1)];
-                            if (!first || !last) return null;
-                            const back = (one: Fixture) =>
-                                me.decides && (
-                                    <button
-                                        type="button"
-                                        className="btn btn-quiet no-print"
-                                        aria-label={`Take back ${one.title}, ${dayName(one.day)}`}
-                                        onClick={() => remove(one.id)}
-                                    >
-                                        Take back
-                                    </button>
-                                );
-                            return (
-                                <li
-                                    key={first.id}
-                                    className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5"
-                                >
-                                    <span className="label">
-                                        {dayName(first.day)} {first.starts_at}
-                                    </span>
-                                    <span className="min-w-0">
-                                        <span className="head">{first.title}</span>{' '}
-                                        <span className="label">
-                                            {first.kind === 'match' ? 'match' : 'elsewhere'}
-                                            {first.athlete_name ? `, ${first.athlete_name}` : ''}
-                                        </span>
-                                        <span className="block text-sm text-soft">{first.sentence}</span>
-                                        {first.kind === 'match' && first.day === plan.date && me.records && (
-                                            <CountLive plan={plan} athleteId={first.athlete_id ?? null} />
-                                        )}
-                                        {each.length > 1 && (
-                                            <details>
-                                                <summary className="label">
-                                                    {each.length} times until {dayName(last.day)}
-                                                </summary>
-                                                <ul>
-                                                    {each.map((one) => (
-                                                        <li key={one.id} className="flex items-center justify-between">
-                                                            {dayName(one.day)}
-                                                            {back(one)}
-                                                        </li>
-                                                    ))}
-                                                </ul>
-                                            </details>
-                                        )}
-                                    </span>
-                                    {each.length === 1 && back(first)}
-                                </li>
-                            );
-                        })}
-                    </ul>
-                </section>
+                <FixedDays plan={plan} onTakeBack={me.decides ? remove : null} />
             </div>
             <LinkShown made={link} onClose={() => setLink(null)} />
             <PlanSession squad={plan.squad} open={open === 'session'} onClose={() => setOpen(null)} />
@@ -309,24 +171,7 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     }, setProblem);
                 }}
             >
-                <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">
-                    {(
-                        [
-                            ['match', 'Match'],
-                            ['elsewhere', 'Training elsewhere'],
-                        ] as const
-                    ).map(([value, label]) => (
-                        <button
-                            key={value}
-                            type="button"
-                            aria-pressed={kind === value}
-                            className={`btn ${kind === value ? 'btn-main' : ''}`}
-                            onClick={() => setKind(value)}
-                        >
-                            {label}
-                        </button>
-                    ))}
-                </div>
+                <WhatItIs kind={kind} onChange={setKind} />
                 <div className="grid grid-cols-[1fr_1fr_6rem] gap-2">
                     <label className="grid gap-1">
                         <span className="label">Day</span>
@@ -488,5 +333,191 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                 </form>
             )}
         </Sheetlet>
+    );
+}
+
+function Seasons({ plan }: { plan: Plan }) {
+    const me = useMe();
+    return (
+        <section aria-label="Seasons">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
+            {plan.working_out > 0 && (
+                <p role="status" className="border-l-4 border-tape pl-2">
+                    {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being worked out.
+                    Until then {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the calendar.
+                </p>
+            )}
+            {plan.seasons.length === 0 && (
+                <p className="border-b border-line py-3 text-soft">
+                    Nobody has a season yet. Open one for an athlete below, or one like it for everybody.
+                </p>
+            )}
+            {plan.seasons.map((season) => (
+                <Link
+                    key={season.id}
+                    to="/seasons/$seasonId"
+                    params={{ seasonId: season.id }}
+                    className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                >
+                    <span className="head truncate">{season.athlete.name}</span>
+                    <span className="min-w-0">
+                        <span className="block truncate">
+                            {season.goal ? `“${season.goal}”` : 'hold the rung'}{' '}
+                            <span className="text-soft">· {season.ladder_name}</span>
+                        </span>
+                        {season.missed && (
+                            <span className="block text-sm font-bold text-reduced">{season.missed.split('.')[0]}</span>
+                        )}
+                    </span>
+                    <span className="label">{dayName(season.goal_on)}</span>
+                </Link>
+            ))}
+            {me.decides && plan.without.length > 0 && (
+                <p className="pt-2">
+                    <span className="label">Without one, open: </span>
+                    {plan.without.map((athlete, i) => (
+                        <span key={athlete.id}>
+                            {i > 0 && ', '}
+                            <Link
+                                to="/athletes/$athleteId/season"
+                                params={{ athleteId: athlete.id }}
+                                className="underline decoration-dotted underline-offset-4"
+                            >
+                                {athlete.name}
+                            </Link>
+                        </span>
+                    ))}
+                </p>
+            )}
+        </section>
+    );
+}
+
+function SessionsAhead({ sessions }: { sessions: Plan['sessions'] }) {
+    return (
+        <section aria-label="Sessions ahead">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
+            {sessions.length === 0 && <p className="py-3 text-soft">None planned.</p>}
+            <ul>
+                {sessions.map((session) => (
+                    <li key={session.id}>
+                        <Link
+                            to="/sessions/$sessionId"
+                            params={{ sessionId: session.id }}
+                            className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                        >
+                            <span className="label">
+                                {dayName(session.day)} {session.starts_at}
+                            </span>
+                            <span className="head truncate">{session.title}</span>
+                            <span className="label">
+                                {session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'}, {n(session.reps)} reps
+                            </span>
+                        </Link>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function FixedDays({ plan, onTakeBack }: { plan: Plan; onTakeBack: ((id: string) => void) | null }) {
+    return (
+        <section aria-label="Fixed days">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
+            {plan.fixtures.length === 0 && (
+                <p className="py-3 text-soft">
+                    None declared. A match that is declared keeps its work free: the days before give way.
+                </p>
+            )}
+            <ul>
+                {series(plan.fixtures).map((each) => (
+                    <FixedDay key={each[0]?.id} plan={plan} times={each} onTakeBack={onTakeBack} />
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+/** What is the same week after week stands in one row. */
+function FixedDay({
+    plan,
+    times,
+    onTakeBack,
+}: {
+    plan: Plan;
+    times: Fixture[];
+    onTakeBack: ((id: string) => void) | null;
+}) {
+    const me = useMe();
+    const [first, last] = [times[0], times.at(-1)];
+    if (!first || !last) return null;
+    const back = (one: Fixture) =>
+        onTakeBack && (
+            <button
+                type="button"
+                className="btn btn-quiet no-print"
+                aria-label={`Take back ${one.title}, ${dayName(one.day)}`}
+                onClick={() => onTakeBack(one.id)}
+            >
+                Take back
+            </button>
+        );
+    return (
+        <li className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5">
+            <span className="label">
+                {dayName(first.day)} {first.starts_at}
+            </span>
+            <span className="min-w-0">
+                <span className="head">{first.title}</span>{' '}
+                <span className="label">
+                    {first.kind === 'match' ? 'match' : 'elsewhere'}
+                    {first.athlete_name ? `, ${first.athlete_name}` : ''}
+                </span>
+                <span className="block text-sm text-soft">{first.sentence}</span>
+                {first.kind === 'match' && first.day === plan.date && me.records && (
+                    <CountLive plan={plan} athleteId={first.athlete_id ?? null} />
+                )}
+                {times.length > 1 && (
+                    <details>
+                        <summary className="label">
+                            {times.length} times until {dayName(last.day)}
+                        </summary>
+                        <ul>
+                            {times.map((one) => (
+                                <li key={one.id} className="flex items-center justify-between">
+                                    {dayName(one.day)}
+                                    {back(one)}
+                                </li>
+                            ))}
+                        </ul>
+                    </details>
+                )}
+            </span>
+            {times.length === 1 && back(first)}
+        </li>
+    );
+}
+
+function WhatItIs({ kind, onChange }: { kind: Fixture['kind']; onChange: (kind: 'match' | 'elsewhere') => void }) {
+    return (
+        <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">
+            {(
+                [
+                    ['match', 'Match'],
+                    ['elsewhere', 'Training elsewhere'],
+                ] as const
+            ).map(([value, label]) => (
+                <button
+                    key={value}
+                    type="button"
+                    aria-pressed={kind === value}
+                    className={`btn ${kind === value ? 'btn-main' : ''}`}
+                    onClick={() => onChange(value)}
+                >
+                    {label}
+                </button>
+            ))}
+        </div>
     );
 }

@@ -119,6 +119,8 @@ export function NewSeasonScreen() {
     );
 }
 
+type LadderOf = { id: string; name: string };
+
 function Planner({
     kept,
     start,
@@ -131,194 +133,22 @@ function Planner({
     start: Ask;
     look: string;
     save?: string;
-    ladders?: { id: string; name: string }[];
+    ladders?: LadderOf[];
     onLadder?: (id: string) => void;
 }) {
     const me = useMe();
-    const queries = useQueryClient();
-    const navigate = useNavigate();
-    const [ask, setAsk] = useState(start);
-    const [problem, setProblem] = useState<unknown>(null);
-    const [past, setPast] = useState<Ask[]>([]);
-    const changed = JSON.stringify(ask) !== JSON.stringify(start);
-    const preview = useQuery({
-        queryKey: ['season-look', look, ask],
-        queryFn: () => api<Season>('POST', look, ask),
-        enabled: kept === null || changed,
-        placeholderData: keepPreviousData,
-        retry: false,
-        staleTime: 60_000,
-    });
-    const season = kept === null || changed ? (preview.data ?? kept) : kept;
-    const set = (with_: Partial<Ask>): void => {
-        setPast([...past, ask]);
-        setProblem(null);
-        setAsk({ ...ask, ...with_ });
-    };
-    const undo = (): void => {
-        const last = past.at(-1);
-        if (last) {
-            setAsk(last);
-            setPast(past.slice(0, -1));
-        }
-    };
+    const planner = usePlanner(kept, start, look, save);
+    const { season, ask, preview, problem, waiting, set } = planner;
     if (!season)
         return (
             <main className="p-6">
                 {preview.error ? <Notice problem={preview.error} /> : <Loading what="the plan" />}
             </main>
         );
-    const keep = async (): Promise<void> => {
-        try {
-            const answer =
-                kept === null
-                    ? await api<Season>('POST', save ?? look, ask)
-                    : await api<Season>('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
-            queries.setQueryData(['season', answer.id], answer);
-            await queries.invalidateQueries({
-                predicate: (query) => query.queryKey[0] !== 'season' && query.queryKey[0] !== 'season-look',
-            });
-            if (kept === null && answer.id)
-                await navigate({ to: '/seasons/$seasonId', params: { seasonId: answer.id } });
-        } catch (error) {
-            setProblem(error);
-        }
-    };
-    const close = async (): Promise<void> => {
-        try {
-            await api('POST', `/api/seasons/${kept?.id}/close`);
-            await queries.invalidateQueries();
-            await navigate({ to: '/plan' });
-        } catch (error) {
-            setProblem(error);
-        }
-    };
-    const waiting = preview.isFetching && (kept === null || changed);
-    const goal = season.rungs.find((rung) => rung.id === season.goal_rung)?.name;
-    const act =
-        kept === null ? 'Keep this season' : changed ? 'Keep the change' : season.differs ? 'Take today’s plan' : null;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
-                <div>
-                    <p className="label">
-                        <Link to="/plan" className="hover:underline">
-                            Plan
-                        </Link>{' '}
-                        ·{' '}
-                        <Link
-                            to="/athletes/$athleteId"
-                            params={{ athleteId: season.athlete.id }}
-                            className="hover:underline"
-                        >
-                            {season.athlete.name}
-                        </Link>
-                        , {season.athlete.age ?? 'age not known'} ·{' '}
-                        {ladders && ladders.length > 1 ? (
-                            <select
-                                aria-label="Ladder"
-                                className="bg-transparent underline decoration-dotted"
-                                value={season.ladder}
-                                onChange={(event) => onLadder?.(event.target.value)}
-                            >
-                                {ladders.map((each) => (
-                                    <option key={each.id} value={each.id}>
-                                        {each.name}
-                                    </option>
-                                ))}
-                            </select>
-                        ) : (
-                            season.ladder_name
-                        )}
-                    </p>
-                    <h1 className="text-2xl">
-                        {goal
-                            ? `“${goal}” by ${dayName(season.goal_on)}`
-                            : `Hold the rung until ${dayName(season.goal_on)}`}
-                    </h1>
-                    <p className="text-soft">
-                        {season.return_done
-                            ? `The way back is expected to end ${dayName(season.return_done)}, if every stage goes calmly. `
-                            : ''}
-                        By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung still
-                        needs its gate on the day.
-                    </p>
-                </div>
-                <span className="grow" />
-                {past.length > 0 && (
-                    <button type="button" className="btn btn-quiet" onClick={undo}>
-                        Undo
-                    </button>
-                )}
-                {kept !== null && me.decides && (
-                    <button type="button" className="btn btn-quiet" onClick={() => void close()}>
-                        Close the season
-                    </button>
-                )}
-                <button type="button" className="btn no-print" onClick={() => window.print()}>
-                    Print
-                </button>
-                {me.decides && act && (
-                    <button type="button" className="btn btn-main" disabled={waiting} onClick={() => void keep()}>
-                        {act}
-                    </button>
-                )}
-            </header>
-            {me.decides && (
-                <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-line py-2.5">
-                    <label className="grid gap-0.5">
-                        <span className="label">Goal rung</span>
-                        <select
-                            className="field w-56"
-                            value={ask.goal_rung ?? ''}
-                            onChange={(event) => set({ goal_rung: event.target.value || null })}
-                        >
-                            <option value="">hold the rung</option>
-                            {season.rungs.map((rung, i) => (
-                                <option
-                                    key={rung.id}
-                                    value={rung.id}
-                                    disabled={i < season.rungs.findIndex((each) => each.id === season.current_rung)}
-                                >
-                                    {i + 1}. {rung.name}
-                                </option>
-                            ))}
-                        </select>
-                    </label>
-                    <label className="grid gap-0.5">
-                        <span className="label">Goal day</span>
-                        <input
-                            className="field w-40"
-                            type="date"
-                            min={season.date}
-                            value={ask.goal_on}
-                            onChange={(event) => {
-                                if (event.target.value) set({ goal_on: event.target.value });
-                            }}
-                        />
-                    </label>
-                    <div className="grid gap-0.5">
-                        <span className="label">Training days</span>
-                        <Weekdays value={ask.weekdays} onChange={(weekdays) => set({ weekdays })} />
-                    </div>
-                    <label className="grid gap-0.5">
-                        <span className="label">Minutes, if short</span>
-                        <input
-                            className="field w-24"
-                            inputMode="numeric"
-                            placeholder="open"
-                            defaultValue={ask.minutes ?? ''}
-                            onBlur={(event) => {
-                                const minutes = event.target.value === '' ? null : Number(event.target.value) || 0;
-                                if (minutes !== ask.minutes) set({ minutes });
-                            }}
-                        />
-                    </label>
-                    <p role="status" className="label pb-2">
-                        {waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}
-                    </p>
-                </div>
-            )}
+            <Header kept={kept} season={season} planner={planner} ladders={ladders} onLadder={onLadder} />
+            {me.decides && <AskForm season={season} planner={planner} />}
             <Notice problem={problem ?? preview.error} />
             {season.missed && <p className="my-3 border-l-4 border-tape bg-page px-3 py-2">{season.missed}</p>}
             {season.problems.map((each) => (
@@ -366,4 +196,229 @@ function moved(moves: Ask['moves'], from: string, to: string): Ask['moves'] {
     const origin = moves.find((move) => move.to === from)?.from ?? from;
     const others = moves.filter((move) => move.from !== origin);
     return origin === to ? others : [...others, { from: origin, to }];
+}
+
+/** What is asked of a season as it is moved here, and the plan that comes of it. */
+function usePlanner(kept: Season | null, start: Ask, look: string, save: string | undefined) {
+    const queries = useQueryClient();
+    const navigate = useNavigate();
+    const [ask, setAsk] = useState(start);
+    const [problem, setProblem] = useState<unknown>(null);
+    const [past, setPast] = useState<Ask[]>([]);
+    const changed = JSON.stringify(ask) !== JSON.stringify(start);
+    const preview = useQuery({
+        queryKey: ['season-look', look, ask],
+        queryFn: () => api<Season>('POST', look, ask),
+        enabled: kept === null || changed,
+        placeholderData: keepPreviousData,
+        retry: false,
+        staleTime: 60_000,
+    });
+    const season = kept === null || changed ? (preview.data ?? kept) : kept;
+    const set = (with_: Partial<Ask>): void => {
+        setPast([...past, ask]);
+        setProblem(null);
+        setAsk({ ...ask, ...with_ });
+    };
+    const undo = (): void => {
+        const last = past.at(-1);
+        if (last) {
+            setAsk(last);
+            setPast(past.slice(0, -1));
+        }
+    };
+    const keep = async (): Promise<void> => {
+        try {
+            const answer =
+                kept === null
+                    ? await api<Season>('POST', save ?? look, ask)
+                    : await api<Season>('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
+            queries.setQueryData(['season', answer.id], answer);
+            await queries.invalidateQueries({
+                predicate: (query) => query.queryKey[0] !== 'season' && query.queryKey[0] !== 'season-look',
+            });
+            if (kept === null && answer.id)
+                await navigate({ to: '/seasons/$seasonId', params: { seasonId: answer.id } });
+        } catch (error) {
+            setProblem(error);
+        }
+    };
+    const close = async (): Promise<void> => {
+        try {
+            await api('POST', `/api/seasons/${kept?.id}/close`);
+            await queries.invalidateQueries();
+            await navigate({ to: '/plan' });
+        } catch (error) {
+            setProblem(error);
+        }
+    };
+    const waiting = preview.isFetching && (kept === null || changed);
+    return { season, ask, past, changed, preview, problem, waiting, set, undo, keep, close };
+}
+
+type Planning = ReturnType<typeof usePlanner>;
+
+function actOf(kept: Season | null, changed: boolean, season: Season): string | null {
+    if (kept === null) return 'Keep this season';
+    if (changed) return 'Keep the change';
+    return season.differs ? 'Take today’s plan' : null;
+}
+
+function Header({
+    kept,
+    season,
+    planner,
+    ladders,
+    onLadder,
+}: {
+    kept: Season | null;
+    season: Season;
+    planner: Planning;
+    ladders: LadderOf[] | undefined;
+    onLadder: ((id: string) => void) | undefined;
+}) {
+    const me = useMe();
+    const goal = season.rungs.find((rung) => rung.id === season.goal_rung)?.name;
+    const act = actOf(kept, planner.changed, season);
+    return (
+        <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
+            <div>
+                <About season={season} ladders={ladders} onLadder={onLadder} />
+                <h1 className="text-2xl">
+                    {goal
+                        ? `“${goal}” by ${dayName(season.goal_on)}`
+                        : `Hold the rung until ${dayName(season.goal_on)}`}
+                </h1>
+                <p className="text-soft">
+                    {season.return_done
+                        ? `The way back is expected to end ${dayName(season.return_done)}, if every stage goes calmly. `
+                        : ''}
+                    By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung still needs
+                    its gate on the day.
+                </p>
+            </div>
+            <span className="grow" />
+            {planner.past.length > 0 && (
+                <button type="button" className="btn btn-quiet" onClick={planner.undo}>
+                    Undo
+                </button>
+            )}
+            {kept !== null && me.decides && (
+                <button type="button" className="btn btn-quiet" onClick={() => void planner.close()}>
+                    Close the season
+                </button>
+            )}
+            <button type="button" className="btn no-print" onClick={() => window.print()}>
+                Print
+            </button>
+            {me.decides && act && (
+                <button
+                    type="button"
+                    className="btn btn-main"
+                    disabled={planner.waiting}
+                    onClick={() => void planner.keep()}
+                >
+                    {act}
+                </button>
+            )}
+        </header>
+    );
+}
+
+function About({
+    season,
+    ladders,
+    onLadder,
+}: {
+    season: Season;
+    ladders: LadderOf[] | undefined;
+    onLadder: ((id: string) => void) | undefined;
+}) {
+    return (
+        <p className="label">
+            <Link to="/plan" className="hover:underline">
+                Plan
+            </Link>{' '}
+            ·{' '}
+            <Link to="/athletes/$athleteId" params={{ athleteId: season.athlete.id }} className="hover:underline">
+                {season.athlete.name}
+            </Link>
+            , {season.athlete.age ?? 'age not known'} ·{' '}
+            {ladders && ladders.length > 1 ? (
+                <select
+                    aria-label="Ladder"
+                    className="bg-transparent underline decoration-dotted"
+                    value={season.ladder}
+                    onChange={(event) => onLadder?.(event.target.value)}
+                >
+                    {ladders.map((each) => (
+                        <option key={each.id} value={each.id}>
+                            {each.name}
+                        </option>
+                    ))}
+                </select>
+            ) : (
+                season.ladder_name
+            )}
+        </p>
+    );
+}
+
+function AskForm({ season, planner }: { season: Season; planner: Planning }) {
+    const { ask, set, waiting, changed } = planner;
+    return (
+        <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-line py-2.5">
+            <label className="grid gap-0.5">
+                <span className="label">Goal rung</span>
+                <select
+                    className="field w-56"
+                    value={ask.goal_rung ?? ''}
+                    onChange={(event) => set({ goal_rung: event.target.value || null })}
+                >
+                    <option value="">hold the rung</option>
+                    {season.rungs.map((rung, i) => (
+                        <option
+                            key={rung.id}
+                            value={rung.id}
+                            disabled={i < season.rungs.findIndex((each) => each.id === season.current_rung)}
+                        >
+                            {i + 1}. {rung.name}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <label className="grid gap-0.5">
+                <span className="label">Goal day</span>
+                <input
+                    className="field w-40"
+                    type="date"
+                    min={season.date}
+                    value={ask.goal_on}
+                    onChange={(event) => {
+                        if (event.target.value) set({ goal_on: event.target.value });
+                    }}
+                />
+            </label>
+            <div className="grid gap-0.5">
+                <span className="label">Training days</span>
+                <Weekdays value={ask.weekdays} onChange={(weekdays) => set({ weekdays })} />
+            </div>
+            <label className="grid gap-0.5">
+                <span className="label">Minutes, if short</span>
+                <input
+                    className="field w-24"
+                    inputMode="numeric"
+                    placeholder="open"
+                    defaultValue={ask.minutes ?? ''}
+                    onBlur={(event) => {
+                        const minutes = event.target.value === '' ? null : Number(event.target.value) || 0;
+                        if (minutes !== ask.minutes) set({ minutes });
+                    }}
+                />
+            </label>
+            <p role="status" className="label pb-2">
+                {waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}
+            </p>
+        </div>
+    );
 }

@@ -201,12 +201,12 @@ function Past({ day, most }: { day: Day; most: number }) {
 }
 
 function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; most: number; begins: boolean } & Acts) {
+    const movable = editable && day.movable;
     const { setNodeRef, listeners, transform, isDragging } = useDraggable({
         id: day.date,
-        disabled: !editable || !day.movable,
+        disabled: !movable,
     });
     const isMatch = day.kind === 'match';
-    const isSession = day.kind === 'session';
     const shift =
         transform === null
             ? undefined
@@ -220,8 +220,8 @@ function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; mos
         <div
             ref={setNodeRef}
             style={shift}
-            {...(editable && day.movable ? { ...listeners, 'data-drag': day.date } : {})}
-            className={`flex gap-1.5 ${isDragging ? 'bg-page shadow-lg' : ''} ${isMatch ? '-ml-2 border-l-4 border-ink bg-page pl-1' : ''} ${editable && day.movable ? 'cursor-grab touch-none' : ''}`}
+            {...(movable ? { ...listeners, 'data-drag': day.date } : {})}
+            className={`flex gap-1.5 ${isDragging ? 'bg-page shadow-lg' : ''} ${isMatch ? '-ml-2 border-l-4 border-ink bg-page pl-1' : ''} ${movable ? 'cursor-grab touch-none' : ''}`}
         >
             <Bar value={day.arm > 0 ? day.arm : day.landings} agreed={null} most={most} inked={false} />
             <Opens
@@ -229,19 +229,7 @@ function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; mos
                 className="min-w-0 grow text-left"
                 content={<DayWhy day={day} editable={editable} onMove={onMove} onOff={onOff} />}
             >
-                <span className="block whitespace-nowrap">
-                    <span className="figure text-lg">{isSession || isMatch ? day.reps : n(day.arm)}</span>
-                    <span className="label">
-                        {' '}
-                        {isMatch ? 'match' : isSession ? <EmphasisMark emphasis={day.emphasis ?? null} /> : 'units'}
-                    </span>
-                    {day.needs_clearance && <span className="label text-refer"> clear</span>}
-                </span>
-                <span className={`block truncate text-sm ${begins ? 'head' : 'text-soft'}`}>
-                    {begins
-                        ? day.title
-                        : `${day.effort == null ? '' : percent(day.effort)}${day.distance_m == null ? '' : `, ${n(day.distance_m)} m`}${day.raised[0] ? ` ${day.raised[0].replace('more ', '+ ')}` : ''}`}
-                </span>
+                <InShort day={day} begins={begins} />
             </Opens>
         </div>
     );
@@ -342,5 +330,33 @@ function DayWhy({
                 )}
             </div>
         </div>
+    );
+}
+
+function doseInShort(day: Day): string {
+    const effort = day.effort == null ? '' : percent(day.effort);
+    const distance = day.distance_m == null ? '' : `, ${n(day.distance_m)} m`;
+    const raised = day.raised[0] ? ` ${day.raised[0].replace('more ', '+ ')}` : '';
+    return `${effort}${distance}${raised}`;
+}
+
+function InShort({ day, begins }: { day: Day; begins: boolean }) {
+    const isMatch = day.kind === 'match';
+    const isSession = day.kind === 'session';
+    return (
+        <>
+            {' '}
+            <span className="block whitespace-nowrap">
+                <span className="figure text-lg">{isSession || isMatch ? day.reps : n(day.arm)}</span>
+                <span className="label">
+                    {' '}
+                    {isMatch ? 'match' : isSession ? <EmphasisMark emphasis={day.emphasis ?? null} /> : 'units'}
+                </span>
+                {day.needs_clearance && <span className="label text-refer"> clear</span>}
+            </span>
+            <span className={`block truncate text-sm ${begins ? 'head' : 'text-soft'}`}>
+                {begins ? day.title : doseInShort(day)}
+            </span>
+        </>
     );
 }

@@ -134,8 +134,7 @@ export function TodayScreen() {
 }
 
 function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
-    const me = useMe();
-    const { athlete, sheet, gate, rung, tape } = row;
+    const { athlete } = row;
     return (
         <div
             role="row"
@@ -153,149 +152,10 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                     {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed
                 </span>
             </div>
-            <div
-                role="cell"
-                className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1"
-            >
-                <div className="min-w-0">
-                    <Opens
-                        label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`}
-                        className="block"
-                        content={
-                            <>
-                                <WordReasons channels={row.channels} />
-                                <button type="button" className="btn mt-3" onClick={onAsk}>
-                                    Report for {athlete.given_name}
-                                </button>
-                            </>
-                        }
-                    >
-                        <WordMark word={row.word} />
-                    </Opens>
-                    <span className="block truncate text-sm text-soft" title={row.why}>
-                        {row.why}
-                    </span>
-                </div>
-                {row.word === 'unknown' && (
-                    <button type="button" className="btn shrink-0" onClick={onAsk}>
-                        Check in
-                    </button>
-                )}
-            </div>
-            <div role="cell" className="order-4 col-span-2 min-w-0 md:order-none md:col-span-1">
-                {tape && (
-                    <Opens
-                        label={`${tape.label}: ${tape.sentence} Why?`}
-                        className="block w-full py-1"
-                        content={<WhyRows athleteId={athlete.id} limitId={tape.limit_id} />}
-                    >
-                        <Tape tape={tape} />
-                    </Opens>
-                )}
-                <span
-                    className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`}
-                    title={row.headroom}
-                >
-                    {row.near ? 'Near: ' : ''}
-                    {row.headroom}
-                </span>
-            </div>
-            <div
-                role="cell"
-                className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1"
-            >
-                {row.return ? (
-                    <div className="min-w-0 grow">
-                        <Link
-                            to="/returns/$returnId"
-                            params={{ returnId: row.return.id }}
-                            className="block truncate hover:underline"
-                        >
-                            <span className="head">On the way back</span>
-                            <span className="text-sm text-soft">
-                                {' '}
-                                · stage {row.return.stage} of {row.return.of}, {row.return.stage_name}
-                            </span>
-                        </Link>
-                        <span className="block truncate text-sm text-soft" title={row.return.sentence}>
-                            {row.return.sentence}
-                        </span>
-                    </div>
-                ) : (
-                    <>
-                        {rung && <RungMark rung={rung} />}
-                        <div className="min-w-0 grow">
-                            <span className="block truncate">
-                                <span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>
-                                {rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}
-                            </span>
-                            {gate && (
-                                <Opens
-                                    label={`${gate.headline}. What is missing?`}
-                                    className="opens block max-w-full truncate text-sm"
-                                    content={
-                                        <>
-                                            <GateHeadline gate={gate} className="mb-2" />
-                                            <GateTable criteria={gate.criteria} />
-                                        </>
-                                    }
-                                >
-                                    <span
-                                        className={
-                                            gate.decision === 'advance'
-                                                ? 'font-bold text-full'
-                                                : gate.decision === 'step_back'
-                                                  ? 'font-bold text-stop'
-                                                  : 'text-soft'
-                                        }
-                                    >
-                                        {gate.headline}
-                                        {gate.decision === 'collect' && gate.missing[0] ? `: ${gate.missing[0]}` : ''}
-                                    </span>
-                                </Opens>
-                            )}
-                        </div>
-                        {gate && <Strip marks={gate.strip} height={15} />}
-                    </>
-                )}
-            </div>
-            <div
-                role="cell"
-                className="col-start-2 row-start-1 flex items-center justify-end gap-2 md:col-start-auto md:row-start-auto"
-            >
-                {sheet ? (
-                    <>
-                        <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="opens text-right text-sm">
-                            {sheet.state === 'finished'
-                                ? `${sheet.done_reps} done`
-                                : `${sheet.state === 'running' ? `${sheet.done_reps} of ` : ''}${sheet.planned_reps} reps`}
-                            {sheet.trims > 0 && <span className="block text-soft">trimmed</span>}
-                        </Link>
-                        {sheet.state === 'finished' ? (
-                            <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">
-                                Review
-                            </Link>
-                        ) : sheet.nothing_left ? (
-                            <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="btn">
-                                Why
-                            </Link>
-                        ) : (
-                            me.records && (
-                                <Link
-                                    to="/sheets/$sheetId/courtside"
-                                    params={{ sheetId: sheet.id }}
-                                    className="btn"
-                                    aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${athlete.given_name}`}
-                                >
-                                    {sheet.state === 'running' ? 'Go on' : 'Start'}
-                                </Link>
-                            )
-                        )}
-                    </>
-                ) : (
-                    <span className="text-sm text-soft">No session</span>
-                )}
-            </div>
+            <WordCell row={row} onAsk={onAsk} />
+            <RoomCell row={row} />
+            <StandingCell row={row} />
+            <SessionCell row={row} />
         </div>
     );
 }
@@ -322,4 +182,172 @@ function useTakenAlong(today: Today | undefined): void {
             window.clearTimeout(timer);
         };
     }, [sheets]);
+}
+
+function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
+    const { athlete } = row;
+    return (
+        <div
+            role="cell"
+            className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1"
+        >
+            <div className="min-w-0">
+                <Opens
+                    label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`}
+                    className="block"
+                    content={
+                        <>
+                            <WordReasons channels={row.channels} />
+                            <button type="button" className="btn mt-3" onClick={onAsk}>
+                                Report for {athlete.given_name}
+                            </button>
+                        </>
+                    }
+                >
+                    <WordMark word={row.word} />
+                </Opens>
+                <span className="block truncate text-sm text-soft" title={row.why}>
+                    {row.why}
+                </span>
+            </div>
+            {row.word === 'unknown' && (
+                <button type="button" className="btn shrink-0" onClick={onAsk}>
+                    Check in
+                </button>
+            )}
+        </div>
+    );
+}
+
+function RoomCell({ row }: { row: TodayRow }) {
+    const { athlete, tape } = row;
+    return (
+        <div role="cell" className="order-4 col-span-2 min-w-0 md:order-none md:col-span-1">
+            {tape && (
+                <Opens
+                    label={`${tape.label}: ${tape.sentence} Why?`}
+                    className="block w-full py-1"
+                    content={<WhyRows athleteId={athlete.id} limitId={tape.limit_id} />}
+                >
+                    <Tape tape={tape} />
+                </Opens>
+            )}
+            <span
+                className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`}
+                title={row.headroom}
+            >
+                {row.near ? 'Near: ' : ''}
+                {row.headroom}
+            </span>
+        </div>
+    );
+}
+
+function StandingCell({ row }: { row: TodayRow }) {
+    return (
+        <div role="cell" className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1">
+            {row.return ? <WayBack of={row.return} /> : <OnLadder row={row} />}
+        </div>
+    );
+}
+
+function WayBack({ of }: { of: NonNullable<TodayRow['return']> }) {
+    return (
+        <div className="min-w-0 grow">
+            <Link to="/returns/$returnId" params={{ returnId: of.id }} className="block truncate hover:underline">
+                <span className="head">On the way back</span>
+                <span className="text-sm text-soft">
+                    {' '}
+                    · stage {of.stage} of {of.of}, {of.stage_name}
+                </span>
+            </Link>
+            <span className="block truncate text-sm text-soft" title={of.sentence}>
+                {of.sentence}
+            </span>
+        </div>
+    );
+}
+
+const HOW_DECISIONS_READ: Record<string, string> = { advance: 'font-bold text-full', step_back: 'font-bold text-stop' };
+
+function OnLadder({ row }: { row: TodayRow }) {
+    const { gate, rung } = row;
+    return (
+        <>
+            {rung && <RungMark rung={rung} />}
+            <div className="min-w-0 grow">
+                <span className="block truncate">
+                    <span className="head">{rung ? rung.rung_name : 'No ladder yet'}</span>
+                    {rung && <span className="text-sm text-soft"> · {rung.ladder_name}</span>}
+                </span>
+                {gate && (
+                    <Opens
+                        label={`${gate.headline}. What is missing?`}
+                        className="opens block max-w-full truncate text-sm"
+                        content={
+                            <>
+                                <GateHeadline gate={gate} className="mb-2" />
+                                <GateTable criteria={gate.criteria} />
+                            </>
+                        }
+                    >
+                        <span className={HOW_DECISIONS_READ[gate.decision] ?? 'text-soft'}>
+                            {gate.headline}
+                            {gate.decision === 'collect' && gate.missing[0] ? `: ${gate.missing[0]}` : ''}
+                        </span>
+                    </Opens>
+                )}
+            </div>
+            {gate && <Strip marks={gate.strip} height={15} />}
+        </>
+    );
+}
+
+function SessionCell({ row }: { row: TodayRow }) {
+    return (
+        <div
+            role="cell"
+            className="col-start-2 row-start-1 flex items-center justify-end gap-2 md:col-start-auto md:row-start-auto"
+        >
+            {row.sheet ? (
+                <SheetActs sheet={row.sheet} name={row.athlete.given_name} />
+            ) : (
+                <span className="text-sm text-soft">No session</span>
+            )}
+        </div>
+    );
+}
+
+function SheetActs({ sheet, name }: { sheet: NonNullable<TodayRow['sheet']>; name: string }) {
+    const me = useMe();
+    return (
+        <>
+            <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="opens text-right text-sm">
+                {sheet.state === 'finished'
+                    ? `${sheet.done_reps} done`
+                    : `${sheet.state === 'running' ? `${sheet.done_reps} of ` : ''}${sheet.planned_reps} reps`}
+                {sheet.trims > 0 && <span className="block text-soft">trimmed</span>}
+            </Link>
+            {sheet.state === 'finished' ? (
+                <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">
+                    Review
+                </Link>
+            ) : sheet.nothing_left ? (
+                <Link to="/sheets/$sheetId" params={{ sheetId: sheet.id }} className="btn">
+                    Why
+                </Link>
+            ) : (
+                me.records && (
+                    <Link
+                        to="/sheets/$sheetId/courtside"
+                        params={{ sheetId: sheet.id }}
+                        className="btn"
+                        aria-label={`${sheet.state === 'running' ? 'Go on' : 'Start'} with ${name}`}
+                    >
+                        {sheet.state === 'running' ? 'Go on' : 'Start'}
+                    </Link>
+                )
+            )}
+        </>
+    );
 }
