@@ -12,11 +12,6 @@ type Wellness = { sleep: number | null; energy: number | null; ill: string | nul
 /** The page behind a personal link, on a phone, in the sun: done in a few taps. The token stands after the #, which browsers send to nobody. */
 export function CheckInScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
-    const [reports, setReports] = useState<Report[] | null>(null);
-    const [wellness, setWellness] = useState<Wellness>({ sleep: null, energy: null, ill: null });
-    const [done, setDone] = useState<CheckInPage | null>(null);
-    const [problem, setProblem] = useState<unknown>(null);
-    const [busy, setBusy] = useState(false);
     const page = useQuery({
         queryKey: ['check-in', token],
         queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, { linkToken: token }),
@@ -40,8 +35,15 @@ export function CheckInScreen() {
                 <Loading what="your page" />
             </main>
         );
-    const about = page.data;
+    return <Page about={page.data} token={token} />;
+}
 
+function Page({ about, token }: { about: CheckInPage; token: string }) {
+    const [reports, setReports] = useState<Report[] | null>(null);
+    const [wellness, setWellness] = useState<Wellness>({ sleep: null, energy: null, ill: null });
+    const [done, setDone] = useState<CheckInPage | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const [busy, setBusy] = useState(false);
     const send = (given: Report[], extra: Wellness | null): void => {
         setBusy(true);
         const asked = extra !== null && (extra.sleep !== null || extra.energy !== null || extra.ill !== null);
@@ -76,43 +78,15 @@ export function CheckInScreen() {
                 )}
             </Notice>
             {done !== null ? (
-                <section aria-label="Done" className="grid gap-3 py-6">
-                    <p className="head text-3xl">Thank you, {about.given_name}.</p>
-                    <p className="flex items-center gap-2 text-lg">
-                        <WordMark word={done.word as never} /> <span className="text-soft">today</span>
-                    </p>
-                    <ul className="border-t border-line">
-                        {done.today.map((each, i) => (
-                            <li key={i} className="border-b border-line py-1.5">
-                                {each}
-                            </li>
-                        ))}
-                    </ul>
-                    {(done.word === 'refer' || done.word === 'none') && (
-                        <p className="border-l-4 border-stop pl-3 text-lg">
-                            {done.word === 'refer'
-                                ? 'Do not train on this. Show it to a doctor or physiotherapist; your coach knows.'
-                                : 'What hurts rests today. Your coach knows.'}
-                        </p>
-                    )}
-                    {done.next && (
-                        <p>
-                            <span className="label block">Next session</span>
-                            {done.next}
-                        </p>
-                    )}
-                    <button
-                        type="button"
-                        className="btn mt-2 justify-self-start"
-                        onClick={() => {
-                            setDone(null);
-                            setReports(null);
-                            setWellness({ sleep: null, energy: null, ill: null });
-                        }}
-                    >
-                        Report something else
-                    </button>
-                </section>
+                <Done
+                    about={about}
+                    done={done}
+                    onMore={() => {
+                        setDone(null);
+                        setReports(null);
+                        setWellness({ sleep: null, energy: null, ill: null });
+                    }}
+                />
             ) : reports === null ? (
                 <section aria-label="How are you?" className="py-3">
                     <p className="mb-3 text-lg leading-snug">{about.morning_after ?? 'How is the body, and where?'}</p>
@@ -131,57 +105,14 @@ export function CheckInScreen() {
                     )}
                 </section>
             ) : (
-                <section aria-label="Three more" className="grid gap-4 py-4">
-                    <p className="text-lg">
-                        {reports[0]?.site === 'none'
-                            ? 'Nothing sore.'
-                            : `${reports.length} ${reports.length === 1 ? 'place' : 'places'} named.`}{' '}
-                        Three more, if you like:
-                    </p>
-                    <Scale
-                        label="Sleep"
-                        ends={['bad', 'very good']}
-                        value={wellness.sleep}
-                        onChange={(sleep) => setWellness({ ...wellness, sleep })}
-                    />
-                    <Scale
-                        label="Energy"
-                        ends={['none', 'full']}
-                        value={wellness.energy}
-                        onChange={(energy) => setWellness({ ...wellness, energy })}
-                    />
-                    <div role="group" aria-label="Ill">
-                        <p className="label mb-1">Ill?</p>
-                        <div className="grid grid-cols-3 gap-1.5">
-                            {[
-                                ['no', 'No'],
-                                ['cold', 'A cold'],
-                                ['fever', 'Fever'],
-                            ].map(([value, label]) => (
-                                <button
-                                    key={value}
-                                    type="button"
-                                    aria-pressed={wellness.ill === value}
-                                    className={`btn thumb ${wellness.ill === value ? 'btn-main' : ''}`}
-                                    onClick={() => setWellness({ ...wellness, ill: value ?? null })}
-                                >
-                                    {label}
-                                </button>
-                            ))}
-                        </div>
-                    </div>
-                    <button
-                        type="button"
-                        className="btn btn-main thumb text-lg"
-                        disabled={busy}
-                        onClick={() => send(reports, wellness)}
-                    >
-                        {busy ? 'Sending…' : 'Done'}
-                    </button>
-                    <button type="button" className="btn btn-quiet justify-self-start" onClick={() => setReports(null)}>
-                        Back to the body
-                    </button>
-                </section>
+                <ThreeMore
+                    reports={reports}
+                    wellness={wellness}
+                    busy={busy}
+                    onChange={setWellness}
+                    onSend={() => send(reports, wellness)}
+                    onBack={() => setReports(null)}
+                />
             )}
         </main>
     );
@@ -220,5 +151,104 @@ function Scale({
                 ))}
             </div>
         </div>
+    );
+}
+
+function Done({ about, done, onMore }: { about: CheckInPage; done: CheckInPage; onMore: () => void }) {
+    return (
+        <section aria-label="Done" className="grid gap-3 py-6">
+            <p className="head text-3xl">Thank you, {about.given_name}.</p>
+            <p className="flex items-center gap-2 text-lg">
+                <WordMark word={done.word as never} /> <span className="text-soft">today</span>
+            </p>
+            <ul className="border-t border-line">
+                {done.today.map((each, i) => (
+                    <li key={i} className="border-b border-line py-1.5">
+                        {each}
+                    </li>
+                ))}
+            </ul>
+            {(done.word === 'refer' || done.word === 'none') && (
+                <p className="border-l-4 border-stop pl-3 text-lg">
+                    {done.word === 'refer'
+                        ? 'Do not train on this. Show it to a doctor or physiotherapist; your coach knows.'
+                        : 'What hurts rests today. Your coach knows.'}
+                </p>
+            )}
+            {done.next && (
+                <p>
+                    <span className="label block">Next session</span>
+                    {done.next}
+                </p>
+            )}
+            <button type="button" className="btn mt-2 justify-self-start" onClick={onMore}>
+                Report something else
+            </button>
+        </section>
+    );
+}
+
+function ThreeMore({
+    reports,
+    wellness,
+    busy,
+    onChange,
+    onSend,
+    onBack,
+}: {
+    reports: Report[];
+    wellness: Wellness;
+    busy: boolean;
+    onChange: (wellness: Wellness) => void;
+    onSend: () => void;
+    onBack: () => void;
+}) {
+    return (
+        <section aria-label="Three more" className="grid gap-4 py-4">
+            <p className="text-lg">
+                {reports[0]?.site === 'none'
+                    ? 'Nothing sore.'
+                    : `${reports.length} ${reports.length === 1 ? 'place' : 'places'} named.`}{' '}
+                Three more, if you like:
+            </p>
+            <Scale
+                label="Sleep"
+                ends={['bad', 'very good']}
+                value={wellness.sleep}
+                onChange={(sleep) => onChange({ ...wellness, sleep })}
+            />
+            <Scale
+                label="Energy"
+                ends={['none', 'full']}
+                value={wellness.energy}
+                onChange={(energy) => onChange({ ...wellness, energy })}
+            />
+            <div role="group" aria-label="Ill">
+                <p className="label mb-1">Ill?</p>
+                <div className="grid grid-cols-3 gap-1.5">
+                    {[
+                        ['no', 'No'],
+                        ['cold', 'A cold'],
+                        ['fever', 'Fever'],
+                    ].map(([value, label]) => (
+                        <button
+                            key={value}
+                            type="button"
+                            aria-pressed={wellness.ill === value}
+                            className={`btn thumb ${wellness.ill === value ? 'btn-main' : ''}`}
+                            onClick={() => onChange({ ...wellness, ill: value ?? null })}
+                        >
+                            {label}
+                        </button>
+                    ))}
+                </div>
+            </div>
+            <button type="button" className="btn btn-main thumb text-lg" disabled={busy} onClick={onSend}>
+                {busy ? 'Sending…' : 'Done'}
+            </button>
+            <button type="button" className="btn btn-quiet justify-self-start" onClick={onBack}>
+                Back to the body
+            </button>
+        </section>
     );
 }

@@ -122,64 +122,7 @@ export function LadderPage() {
     const ladder = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-4 border-b-2 border-ink py-3">
-                <div className="max-w-prose">
-                    <p className="label">
-                        <Link to="/library" className="hover:underline">
-                            Library
-                        </Link>{' '}
-                        ·{' '}
-                        {ladder.versions.length > 1 ? (
-                            <label>
-                                version{' '}
-                                <select
-                                    aria-label="Version"
-                                    className="bg-transparent underline decoration-dotted"
-                                    value={ladder.version}
-                                    onChange={(event) => setVersion(Number(event.target.value))}
-                                >
-                                    {ladder.versions.map((each) => (
-                                        <option key={each.version} value={each.version}>
-                                            {each.version}, {each.by}
-                                        </option>
-                                    ))}
-                                </select>
-                            </label>
-                        ) : (
-                            `version ${ladder.version}`
-                        )}
-                        {ladder.own ? ` · our own${ladder.copied_from ? `, from ${ladder.copied_from}` : ''}` : ''}
-                        {ladder.needs.length > 0 ? ` · builds on ${ladder.needs.join('; ')}` : ''}
-                    </p>
-                    <h1 className="text-2xl">{ladder.name}</h1>
-                    <p>{ladder.summary}</p>
-                </div>
-                <span className="grow" />
-                <span role="group" aria-label="Written for" className="no-print flex border border-ink">
-                    {(['right', 'left'] as const).map((side) => (
-                        <button
-                            key={side}
-                            type="button"
-                            aria-pressed={hand === side}
-                            className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`}
-                            onClick={() => setHand(side)}
-                        >
-                            {side}-handed
-                        </button>
-                    ))}
-                </span>
-                <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>
-                    Print
-                </button>
-                <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladderId)}>
-                    Export
-                </button>
-                {me.decides && (
-                    <Link to="/library/$ladderId/edit" params={{ ladderId }} className="btn btn-main no-print">
-                        {ladder.own ? 'Edit' : 'Edit a copy'}
-                    </Link>
-                )}
-            </header>
+            <LadderHead ladder={ladder} hand={hand} onHand={setHand} onVersion={setVersion} />
             {ladder.own && ladder.copied_from && me.decides && (
                 <Adopt ladderId={ladderId} from={ladder.copied_from} squads={me.squads} />
             )}
@@ -194,88 +137,8 @@ export function LadderPage() {
                 </section>
             )}
             <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_25rem]">
-                <section aria-label="Rungs">
-                    <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
-                    <ol>
-                        {ladder.rungs.map((rung, i) => (
-                            <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
-                                <h3 className="text-lg">
-                                    <span className="figure mr-2 text-soft">{i + 1}</span>
-                                    {rung.name}
-                                </h3>
-                                <p>
-                                    {rung.goal}.{' '}
-                                    <span className="text-soft">
-                                        {rung.outcome_ignored
-                                            ? 'Where it lands is not looked at.'
-                                            : 'Where it lands counts.'}{' '}
-                                        Look for: {rung.checkpoints.join(', ').toLowerCase()}.
-                                    </span>
-                                </p>
-                                <table className="mt-1 w-full text-sm">
-                                    <tbody>
-                                        {rung.blocks.map((block, j) => (
-                                            <tr key={j} className="align-top">
-                                                <td className="label w-24 py-0.5">{block.kind}</td>
-                                                <td className="py-0.5 pr-3">
-                                                    <span className={block.judged ? 'font-bold' : ''}>
-                                                        {block.title}.
-                                                    </span>{' '}
-                                                    <span className="text-soft">{block.text}</span>
-                                                </td>
-                                                <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
-                                            </tr>
-                                        ))}
-                                    </tbody>
-                                </table>
-                                <p className="text-sm text-soft">To go on: {rung.gate}</p>
-                            </li>
-                        ))}
-                    </ol>
-                </section>
-                <aside className="grid content-start gap-6">
-                    <section aria-label="Cautions" className="border-l-4 border-stop pl-3">
-                        <h2 className="text-base">Before anyone starts</h2>
-                        <ul className="list-disc pl-4">
-                            {ladder.cautions.map((each) => (
-                                <li key={each}>{each}</li>
-                            ))}
-                        </ul>
-                    </section>
-                    <section aria-label="Checkpoints">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2>
-                        <dl>
-                            {ladder.checkpoints.map((each) => (
-                                <div key={each.name} className="border-b border-line py-1">
-                                    <dt className="head">{each.name}</dt>
-                                    <dd className="text-soft">
-                                        {each.good}
-                                        {each.variants.length > 0 && (
-                                            <span className="block">
-                                                {each.variants.join(', or: ').replace(/^/, 'Either: ')}
-                                            </span>
-                                        )}
-                                    </dd>
-                                </div>
-                            ))}
-                        </dl>
-                    </section>
-                    <section aria-label="Faults">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>
-                        {ladder.faults.map((each) => (
-                            <div key={each.name} className="border-b border-line py-1">
-                                <p>
-                                    <span className="head">{each.name}</span>
-                                    {each.safety && <span className="label text-stop"> can hurt</span>}{' '}
-                                    <span className="label">{each.checkpoint}</span>
-                                </p>
-                                <p>
-                                    “{each.cue}” <span className="text-soft">{each.drill}.</span>
-                                </p>
-                            </div>
-                        ))}
-                    </section>
-                </aside>
+                <Rungs rungs={ladder.rungs} />
+                <Beside ladder={ladder} />
             </div>
         </main>
     );
@@ -328,5 +191,167 @@ function Adopt({ ladderId, from, squads }: { ladderId: string; from: string; squ
                 </ul>
             )}
         </section>
+    );
+}
+
+function LadderHead({
+    ladder,
+    hand,
+    onHand,
+    onVersion,
+}: {
+    ladder: LibraryLadder;
+    hand: 'right' | 'left';
+    onHand: (hand: 'right' | 'left') => void;
+    onVersion: (version: number) => void;
+}) {
+    const me = useMe();
+    return (
+        <header className="flex flex-wrap items-end gap-4 border-b-2 border-ink py-3">
+            <div className="max-w-prose">
+                <p className="label">
+                    <Link to="/library" className="hover:underline">
+                        Library
+                    </Link>{' '}
+                    ·{' '}
+                    {ladder.versions.length > 1 ? (
+                        <label>
+                            version{' '}
+                            <select
+                                aria-label="Version"
+                                className="bg-transparent underline decoration-dotted"
+                                value={ladder.version}
+                                onChange={(event) => onVersion(Number(event.target.value))}
+                            >
+                                {ladder.versions.map((each) => (
+                                    <option key={each.version} value={each.version}>
+                                        {each.version}, {each.by}
+                                    </option>
+                                ))}
+                            </select>
+                        </label>
+                    ) : (
+                        `version ${ladder.version}`
+                    )}
+                    {ladder.own ? ` · our own${ladder.copied_from ? `, from ${ladder.copied_from}` : ''}` : ''}
+                    {ladder.needs.length > 0 ? ` · builds on ${ladder.needs.join('; ')}` : ''}
+                </p>
+                <h1 className="text-2xl">{ladder.name}</h1>
+                <p>{ladder.summary}</p>
+            </div>
+            <span className="grow" />
+            <span role="group" aria-label="Written for" className="no-print flex border border-ink">
+                {(['right', 'left'] as const).map((side) => (
+                    <button
+                        key={side}
+                        type="button"
+                        aria-pressed={hand === side}
+                        className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`}
+                        onClick={() => onHand(side)}
+                    >
+                        {side}-handed
+                    </button>
+                ))}
+            </span>
+            <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>
+                Print
+            </button>
+            <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladder.id)}>
+                Export
+            </button>
+            {me.decides && (
+                <Link to="/library/$ladderId/edit" params={{ ladderId: ladder.id }} className="btn btn-main no-print">
+                    {ladder.own ? 'Edit' : 'Edit a copy'}
+                </Link>
+            )}
+        </header>
+    );
+}
+
+function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
+    return (
+        <section aria-label="Rungs">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
+            <ol>
+                {rungs.map((rung, i) => (
+                    <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
+                        <h3 className="text-lg">
+                            <span className="figure mr-2 text-soft">{i + 1}</span>
+                            {rung.name}
+                        </h3>
+                        <p>
+                            {rung.goal}.{' '}
+                            <span className="text-soft">
+                                {rung.outcome_ignored ? 'Where it lands is not looked at.' : 'Where it lands counts.'}{' '}
+                                Look for: {rung.checkpoints.join(', ').toLowerCase()}.
+                            </span>
+                        </p>
+                        <table className="mt-1 w-full text-sm">
+                            <tbody>
+                                {rung.blocks.map((block, j) => (
+                                    <tr key={j} className="align-top">
+                                        <td className="label w-24 py-0.5">{block.kind}</td>
+                                        <td className="py-0.5 pr-3">
+                                            <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
+                                            <span className="text-soft">{block.text}</span>
+                                        </td>
+                                        <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
+                        </table>
+                        <p className="text-sm text-soft">To go on: {rung.gate}</p>
+                    </li>
+                ))}
+            </ol>
+        </section>
+    );
+}
+
+function Beside({ ladder }: { ladder: LibraryLadder }) {
+    return (
+        <aside className="grid content-start gap-6">
+            <section aria-label="Cautions" className="border-l-4 border-stop pl-3">
+                <h2 className="text-base">Before anyone starts</h2>
+                <ul className="list-disc pl-4">
+                    {ladder.cautions.map((each) => (
+                        <li key={each}>{each}</li>
+                    ))}
+                </ul>
+            </section>
+            <section aria-label="Checkpoints">
+                <h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2>
+                <dl>
+                    {ladder.checkpoints.map((each) => (
+                        <div key={each.name} className="border-b border-line py-1">
+                            <dt className="head">{each.name}</dt>
+                            <dd className="text-soft">
+                                {each.good}
+                                {each.variants.length > 0 && (
+                                    <span className="block">
+                                        {each.variants.join(', or: ').replace(/^/, 'Either: ')}
+                                    </span>
+                                )}
+                            </dd>
+                        </div>
+                    ))}
+                </dl>
+            </section>
+            <section aria-label="Faults">
+                <h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>
+                {ladder.faults.map((each) => (
+                    <div key={each.name} className="border-b border-line py-1">
+                        <p>
+                            <span className="head">{each.name}</span>
+                            {each.safety && <span className="label text-stop"> can hurt</span>}{' '}
+                            <span className="label">{each.checkpoint}</span>
+                        </p>
+                        <p>
+                            “{each.cue}” <span className="text-soft">{each.drill}.</span>
+                        </p>
+                    </div>
+                ))}
+            </section>
+        </aside>
     );
 }

@@ -10,6 +10,7 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { StageMark } from '../../parts/StageMark';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { typed } from '../../parts/forms';
 
 const ACTS: Record<string, string> = {
     advance: 'Move on',
@@ -18,6 +19,8 @@ const ACTS: Record<string, string> = {
     done: 'Finish the return',
 };
 
+type Ask = 'clearance' | 'measure' | 'close';
+
 /** One way back: where it stands, what is awaited, and everything that was tried. Prints as the athlete’s own programme. */
 export function ReturnScreen() {
     const { returnId } = useParams({ from: '/frame/returns/$returnId' });
@@ -25,14 +28,14 @@ export function ReturnScreen() {
     const queries = useQueryClient();
     const navigate = useNavigate();
     const [problem, setProblem] = useState<unknown>(null);
-    const [asking, setAsking] = useState<'clearance' | 'measure' | 'close' | null>(null);
+    const [asking, setAsking] = useState<Ask | null>(null);
     const id = useRef(newId());
     const query = useQuery({
         queryKey: ['return', returnId],
         queryFn: () => api<ReturnDetail>('GET', `/api/returns/${returnId}`),
     });
     if (!query.data) return <Waiting query={query} what="the return" />;
-    const { ref, stages } = query.data;
+    const { ref } = query.data;
     const send = (path: string, body: Record<string, unknown>): void => {
         api<ReturnDetail>('POST', `/api/returns/${returnId}/${path}`, body).then((answer) => {
             id.current = newId();
@@ -48,182 +51,26 @@ export function ReturnScreen() {
             setProblem,
         );
     };
-    const open = ref.state === 'open';
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-line py-3">
-                <div>
-                    <p className="label">
-                        {ref.programme} · {ref.site} · {query.data.ladder_name} · since {dayName(query.data.opened_on)}
-                    </p>
-                    <h1 className="text-2xl">
-                        <Link
-                            to="/athletes/$athleteId"
-                            params={{ athleteId: ref.athlete.id }}
-                            className="hover:underline"
-                        >
-                            {ref.athlete.name}
-                        </Link>
-                        : the way back
-                    </h1>
-                    <p className="mt-0.5 flex items-center gap-2">
-                        <WordMark word={query.data.word} />
-                        <span className="text-soft">the {ref.site} today</span>
-                    </p>
-                </div>
-                <span className="grow" />
-                <div className="no-print flex flex-wrap gap-2">
-                    {open && me.clears && (
-                        <button type="button" className="btn" onClick={() => setAsking('clearance')}>
-                            Record a clearance
-                        </button>
-                    )}
-                    {open && me.clears && query.data.unmet.length > 0 && (
-                        <button type="button" className="btn" onClick={() => setAsking('measure')}>
-                            Enter a measurement
-                        </button>
-                    )}
-                    <button type="button" className="btn" onClick={() => window.print()}>
-                        Print
-                    </button>
-                </div>
-            </header>
+            <Header of={query.data} onAsk={setAsking} />
             <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1.25fr_1fr]">
-                <section aria-label="Stages">
-                    <StageMark stage={ref.state === 'done' ? ref.of + 1 : ref.stage} of={ref.of} />
-                    <ol className="border-t-2 border-ink">
-                        {stages.map((stage, i) => (
-                            <li
-                                key={i}
-                                aria-current={stage.state === 'current' ? 'step' : undefined}
-                                className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${stage.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-2' : stage.state === 'ahead' ? 'text-soft' : ''}`}
-                            >
-                                <span className="figure pt-0.5 text-lg">{i + 1}</span>
-                                <div>
-                                    <p className="flex flex-wrap items-baseline justify-between gap-x-3">
-                                        <span className="head">{stage.name}</span>
-                                        <span className="label">
-                                            {stage.state === 'passed'
-                                                ? 'passed'
-                                                : stage.state === 'current'
-                                                  ? `${stage.clean} of ${stage.passes} clean`
-                                                  : ''}
-                                            {stage.needs_clearance && stage.state !== 'passed'
-                                                ? ' clearance first'
-                                                : ''}
-                                        </span>
-                                    </p>
-                                    <p>{stage.dose}</p>
-                                    {stage.state === 'current' && <p className="text-sm text-soft">{stage.text}</p>}
-                                    <p className="text-sm text-soft">{stage.asks}.</p>
-                                </div>
-                            </li>
-                        ))}
-                    </ol>
-                </section>
+                <Stages of={query.data} />
                 <div className="order-first grid content-start gap-5 lg:order-none">
-                    <section aria-label="Next" className="border-t-2 border-ink pt-2">
-                        <h2 className="text-base">What comes next</h2>
-                        <p
-                            className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}
-                        >
-                            {ref.sentence}
-                        </p>
-                        {open && (
-                            <p className="mt-1 text-soft">
-                                Awaited: {ref.awaited}
-                                {ref.awaited_from === 'nobody' ? '' : `, from the ${ref.awaited_from}`}.
-                            </p>
-                        )}
-                        {query.data.after && <p className="mt-1">{query.data.after}</p>}
-                        {query.data.hindrance && (
-                            <p className="mt-2 border-l-4 border-tape pl-2">{query.data.hindrance}</p>
-                        )}
-                        <Notice problem={asking === null ? problem : null} />
-                        {open && me.decides && (
-                            <div className="no-print mt-3 flex flex-wrap gap-2">
-                                {ACTS[ref.action] && (
-                                    <button
-                                        type="button"
-                                        className="btn btn-main"
-                                        disabled={!query.data.acceptable}
-                                        onClick={() =>
-                                            send('accept', {
-                                                id: id.current,
-                                                action: ref.action,
-                                                stage: query.data.action_stage,
-                                            })
-                                        }
-                                    >
-                                        {ACTS[ref.action]}: {stages[query.data.action_stage]?.name}
-                                    </button>
-                                )}
-                                {['start', 'repeat', 'step_back', 'restart'].includes(ref.action) && (
-                                    <button
-                                        type="button"
-                                        className={`btn ${ACTS[ref.action] ? '' : 'btn-main'}`}
-                                        onClick={() => plan(ref.not_before ?? me.today)}
-                                    >
-                                        Plan the session
-                                        {ref.not_before && ref.not_before > me.today
-                                            ? `, ${dayName(ref.not_before)}`
-                                            : ' today'}
-                                    </button>
-                                )}
-                                <button type="button" className="btn btn-quiet" onClick={() => setAsking('close')}>
-                                    Close this return
-                                </button>
-                            </div>
-                        )}
-                    </section>
-                    <section aria-label="Attempts">
-                        <h2 className="text-base">What was tried</h2>
-                        {query.data.attempts.length === 0 ? (
-                            <p className="text-soft">
-                                Nothing yet. A session on a stage is taken from courtside when it is finished.
-                            </p>
-                        ) : (
-                            <ul>
-                                {query.data.attempts.map((each) => (
-                                    <li key={each.id} className="border-t border-line py-1">
-                                        {each.sentence}
-                                        {each.may_enter_morning && me.records && (
-                                            <MorningEntry
-                                                onKeep={(score) => send(`attempts/${each.id}/morning`, { score })}
-                                            />
-                                        )}
-                                    </li>
-                                ))}
-                            </ul>
-                        )}
-                    </section>
-                    <section aria-label="On file">
-                        <h2 className="text-base">Clearances and measurements</h2>
-                        {query.data.clearances.length + query.data.measures.length === 0 ? (
-                            <p className="text-soft">None on file. The first stage needs a clearance.</p>
-                        ) : (
-                            <ul>
-                                {[...query.data.clearances, ...query.data.measures].map((each) => (
-                                    <li key={each} className="border-t border-line py-1">
-                                        {each}
-                                    </li>
-                                ))}
-                            </ul>
-                        )}
-                    </section>
-                    {query.data.steps.length > 0 && (
-                        <section aria-label="Decisions">
-                            <h2 className="text-base">Decisions</h2>
-                            <ul>
-                                {query.data.steps.map((step, i) => (
-                                    <li key={i} className="border-t border-line py-1">
-                                        <span className="label mr-3">{dayName(step.day)}</span>
-                                        {step.sentence} <span className="text-soft">{step.by}</span>
-                                    </li>
-                                ))}
-                            </ul>
-                        </section>
-                    )}
+                    <Next
+                        of={query.data}
+                        problem={asking === null ? problem : null}
+                        onAccept={() =>
+                            send('accept', { id: id.current, action: ref.action, stage: query.data.action_stage })
+                        }
+                        onPlan={() => plan(ref.not_before ?? me.today)}
+                        onClose={() => setAsking('close')}
+                    />
+                    <Tried
+                        of={query.data}
+                        onMorning={(attempt, score) => send(`attempts/${attempt}/morning`, { score })}
+                    />
+                    <OnFile of={query.data} />
                     <section aria-label="Cautions" className="text-sm">
                         <h2 className="text-base">Mind</h2>
                         <ul className="list-disc pl-5">
@@ -234,142 +81,29 @@ export function ReturnScreen() {
                     </section>
                 </div>
             </div>
-            <Sheetlet open={asking === 'clearance'} onClose={() => setAsking(null)} title="Record a clearance">
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        const form = Object.fromEntries(new FormData(event.currentTarget));
-                        send('clearances', {
-                            id: id.current,
-                            through_stage: form.through === 'all' ? null : Number(form.through),
-                            clinician_name: form.clinician_name,
-                            clinician_role: form.clinician_role,
-                            document_date: form.document_date,
-                            note: form.note || null,
-                        });
-                    }}
-                >
-                    <p>
-                        {me.role === 'clinician'
-                            ? 'You sign this with your own name.'
-                            : 'Copy these from the clinician’s document. Without one there is no clearance.'}
-                    </p>
-                    <label className="grid gap-1">
-                        <span className="label">Clinician’s name</span>
-                        <input
-                            className="field"
-                            name="clinician_name"
-                            required
-                            readOnly={me.role === 'clinician'}
-                            defaultValue={me.role === 'clinician' ? me.name : ''}
-                        />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Role, for example sports physician</span>
-                        <input className="field" name="clinician_role" required />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Date of the document</span>
-                        <input
-                            className="field"
-                            name="document_date"
-                            type="date"
-                            required
-                            max={me.today}
-                            defaultValue={me.today}
-                        />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">How far it goes</span>
-                        <select className="field" name="through" defaultValue={String(ref.stage - 1)}>
-                            {stages.map((stage, i) => (
-                                <option key={i} value={i}>
-                                    through {i + 1}, {stage.name}
-                                </option>
-                            ))}
-                            <option value="all">all stages</option>
-                        </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Note, may be left open</span>
-                        <input className="field" name="note" />
-                    </label>
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Keep the clearance</button>
-                </form>
-            </Sheetlet>
-            <Sheetlet open={asking === 'measure'} onClose={() => setAsking(null)} title="Enter a measurement">
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        const form = Object.fromEntries(new FormData(event.currentTarget));
-                        send('measures', {
-                            id: id.current,
-                            criterion: form.criterion,
-                            injured: Number(form.injured),
-                            sound: Number(form.sound),
-                            measured_by: form.measured_by,
-                            measured_on: form.measured_on,
-                        });
-                    }}
-                >
-                    <label className="grid gap-1">
-                        <span className="label">What was measured</span>
-                        <select className="field" name="criterion">
-                            {query.data.unmet.map((each) => (
-                                <option key={each.id} value={each.id}>
-                                    {each.label}, at least {percent(each.at_least)} ({each.unit})
-                                </option>
-                            ))}
-                        </select>
-                    </label>
-                    <div className="grid grid-cols-2 gap-3">
-                        <label className="grid gap-1">
-                            <span className="label">Injured side</span>
-                            <input className="field" name="injured" inputMode="decimal" required />
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Sound side</span>
-                            <input className="field" name="sound" inputMode="decimal" required />
-                        </label>
-                    </div>
-                    <label className="grid gap-1">
-                        <span className="label">Measured by</span>
-                        <input className="field" name="measured_by" required defaultValue={me.name} />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">On</span>
-                        <input
-                            className="field"
-                            name="measured_on"
-                            type="date"
-                            required
-                            max={me.today}
-                            defaultValue={me.today}
-                        />
-                    </label>
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Keep the measurement</button>
-                </form>
-            </Sheetlet>
-            <Sheetlet open={asking === 'close'} onClose={() => setAsking(null)} title="Close this return">
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        send('close', { reason: new FormData(event.currentTarget).get('reason') });
-                    }}
-                >
-                    <label className="grid gap-1">
-                        <span className="label">Why it ends here, in a sentence. The record stays.</span>
-                        <textarea className="field" name="reason" rows={3} required />
-                    </label>
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Close the return</button>
-                </form>
-            </Sheetlet>
+            {asking === 'clearance' && (
+                <RecordClearance
+                    of={query.data}
+                    problem={problem}
+                    onClose={() => setAsking(null)}
+                    onSend={(body) => send('clearances', { id: id.current, ...body })}
+                />
+            )}
+            {asking === 'measure' && (
+                <EnterMeasure
+                    of={query.data}
+                    problem={problem}
+                    onClose={() => setAsking(null)}
+                    onSend={(body) => send('measures', { id: id.current, ...body })}
+                />
+            )}
+            {asking === 'close' && (
+                <CloseReturn
+                    problem={problem}
+                    onClose={() => setAsking(null)}
+                    onSend={(reason) => send('close', { reason })}
+                />
+            )}
         </main>
     );
 }
@@ -397,5 +131,395 @@ function MorningEntry({ onKeep }: { onKeep: (score: number) => void }) {
         <button type="button" className="btn btn-quiet no-print" onClick={() => setOpen(true)}>
             Enter the missed morning
         </button>
+    );
+}
+
+function Header({ of, onAsk }: { of: ReturnDetail; onAsk: (what: Ask) => void }) {
+    const me = useMe();
+    const { ref } = of;
+    const open = ref.state === 'open';
+    return (
+        <header className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-line py-3">
+            <div>
+                <p className="label">
+                    {ref.programme} · {ref.site} · {of.ladder_name} · since {dayName(of.opened_on)}
+                </p>
+                <h1 className="text-2xl">
+                    <Link to="/athletes/$athleteId" params={{ athleteId: ref.athlete.id }} className="hover:underline">
+                        {ref.athlete.name}
+                    </Link>
+                    : the way back
+                </h1>
+                <p className="mt-0.5 flex items-center gap-2">
+                    <WordMark word={of.word} />
+                    <span className="text-soft">the {ref.site} today</span>
+                </p>
+            </div>
+            <span className="grow" />
+            <div className="no-print flex flex-wrap gap-2">
+                {open && me.clears && (
+                    <button type="button" className="btn" onClick={() => onAsk('clearance')}>
+                        Record a clearance
+                    </button>
+                )}
+                {open && me.clears && of.unmet.length > 0 && (
+                    <button type="button" className="btn" onClick={() => onAsk('measure')}>
+                        Enter a measurement
+                    </button>
+                )}
+                <button type="button" className="btn" onClick={() => window.print()}>
+                    Print
+                </button>
+            </div>
+        </header>
+    );
+}
+
+function Stages({ of: { ref, stages } }: { of: ReturnDetail }) {
+    return (
+        <section aria-label="Stages">
+            <StageMark stage={ref.state === 'done' ? ref.of + 1 : ref.stage} of={ref.of} />
+            <ol className="border-t-2 border-ink">
+                {stages.map((stage, i) => (
+                    <StageRow key={i} nth={i + 1} stage={stage} />
+                ))}
+            </ol>
+        </section>
+    );
+}
+
+function StageRow({ nth, stage }: { nth: number; stage: ReturnDetail['stages'][number] }) {
+    return (
+        <li
+            aria-current={stage.state === 'current' ? 'step' : undefined}
+            className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${stage.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-2' : stage.state === 'ahead' ? 'text-soft' : ''}`}
+        >
+            <span className="figure pt-0.5 text-lg">{nth}</span>
+            <div>
+                <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+                    <span className="head">{stage.name}</span>
+                    <span className="label">
+                        {stage.state === 'passed'
+                            ? 'passed'
+                            : stage.state === 'current'
+                              ? `${stage.clean} of ${stage.passes} clean`
+                              : ''}
+                        {stage.needs_clearance && stage.state !== 'passed' ? ' clearance first' : ''}
+                    </span>
+                </p>
+                <p>{stage.dose}</p>
+                {stage.state === 'current' && <p className="text-sm text-soft">{stage.text}</p>}
+                <p className="text-sm text-soft">{stage.asks}.</p>
+            </div>
+        </li>
+    );
+}
+
+function Next({
+    of,
+    problem,
+    onAccept,
+    onPlan,
+    onClose,
+}: {
+    of: ReturnDetail;
+    problem: unknown;
+    onAccept: () => void;
+    onPlan: () => void;
+    onClose: () => void;
+}) {
+    const me = useMe();
+    const { ref } = of;
+    const open = ref.state === 'open';
+    return (
+        <section aria-label="Next" className="border-t-2 border-ink pt-2">
+            <h2 className="text-base">What comes next</h2>
+            <p
+                className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}
+            >
+                {ref.sentence}
+            </p>
+            {open && (
+                <p className="mt-1 text-soft">
+                    Awaited: {ref.awaited}
+                    {ref.awaited_from === 'nobody' ? '' : `, from the ${ref.awaited_from}`}.
+                </p>
+            )}
+            {of.after && <p className="mt-1">{of.after}</p>}
+            {of.hindrance && <p className="mt-2 border-l-4 border-tape pl-2">{of.hindrance}</p>}
+            <Notice problem={problem} />
+            {open && me.decides && <Acts of={of} onAccept={onAccept} onPlan={onPlan} onClose={onClose} />}
+        </section>
+    );
+}
+
+function Acts({
+    of,
+    onAccept,
+    onPlan,
+    onClose,
+}: {
+    of: ReturnDetail;
+    onAccept: () => void;
+    onPlan: () => void;
+    onClose: () => void;
+}) {
+    const me = useMe();
+    const { ref, stages } = of;
+    return (
+        <div className="no-print mt-3 flex flex-wrap gap-2">
+            {ACTS[ref.action] && (
+                <button type="button" className="btn btn-main" disabled={!of.acceptable} onClick={onAccept}>
+                    {ACTS[ref.action]}: {stages[of.action_stage]?.name}
+                </button>
+            )}
+            {['start', 'repeat', 'step_back', 'restart'].includes(ref.action) && (
+                <button type="button" className={`btn ${ACTS[ref.action] ? '' : 'btn-main'}`} onClick={onPlan}>
+                    Plan the session
+                    {ref.not_before && ref.not_before > me.today ? `, ${dayName(ref.not_before)}` : ' today'}
+                </button>
+            )}
+            <button type="button" className="btn btn-quiet" onClick={onClose}>
+                Close this return
+            </button>
+        </div>
+    );
+}
+
+function Tried({ of, onMorning }: { of: ReturnDetail; onMorning: (attempt: string, score: number) => void }) {
+    const me = useMe();
+    return (
+        <section aria-label="Attempts">
+            <h2 className="text-base">What was tried</h2>
+            {of.attempts.length === 0 ? (
+                <p className="text-soft">
+                    Nothing yet. A session on a stage is taken from courtside when it is finished.
+                </p>
+            ) : (
+                <ul>
+                    {of.attempts.map((each) => (
+                        <li key={each.id} className="border-t border-line py-1">
+                            {each.sentence}
+                            {each.may_enter_morning && me.records && (
+                                <MorningEntry onKeep={(score) => onMorning(each.id, score)} />
+                            )}
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+function OnFile({ of }: { of: ReturnDetail }) {
+    return (
+        <>
+            <section aria-label="On file">
+                <h2 className="text-base">Clearances and measurements</h2>
+                {of.clearances.length + of.measures.length === 0 ? (
+                    <p className="text-soft">None on file. The first stage needs a clearance.</p>
+                ) : (
+                    <ul>
+                        {[...of.clearances, ...of.measures].map((each) => (
+                            <li key={each} className="border-t border-line py-1">
+                                {each}
+                            </li>
+                        ))}
+                    </ul>
+                )}
+            </section>
+            {of.steps.length > 0 && (
+                <section aria-label="Decisions">
+                    <h2 className="text-base">Decisions</h2>
+                    <ul>
+                        {of.steps.map((step, i) => (
+                            <li key={i} className="border-t border-line py-1">
+                                <span className="label mr-3">{dayName(step.day)}</span>
+                                {step.sentence} <span className="text-soft">{step.by}</span>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+        </>
+    );
+}
+
+function RecordClearance({
+    of: { ref, stages },
+    problem,
+    onClose,
+    onSend,
+}: {
+    of: ReturnDetail;
+    problem: unknown;
+    onClose: () => void;
+    onSend: (body: Record<string, unknown>) => void;
+}) {
+    const me = useMe();
+    return (
+        <Sheetlet open onClose={onClose} title="Record a clearance">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    onSend({
+                        through_stage: form.through === 'all' ? null : Number(form.through),
+                        clinician_name: form.clinician_name,
+                        clinician_role: form.clinician_role,
+                        document_date: form.document_date,
+                        note: form.note || null,
+                    });
+                }}
+            >
+                <p>
+                    {me.role === 'clinician'
+                        ? 'You sign this with your own name.'
+                        : 'Copy these from the clinician’s document. Without one there is no clearance.'}
+                </p>
+                <label className="grid gap-1">
+                    <span className="label">Clinician’s name</span>
+                    <input
+                        className="field"
+                        name="clinician_name"
+                        required
+                        readOnly={me.role === 'clinician'}
+                        defaultValue={me.role === 'clinician' ? me.name : ''}
+                    />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">Role, for example sports physician</span>
+                    <input className="field" name="clinician_role" required />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">Date of the document</span>
+                    <input
+                        className="field"
+                        name="document_date"
+                        type="date"
+                        required
+                        max={me.today}
+                        defaultValue={me.today}
+                    />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">How far it goes</span>
+                    <select className="field" name="through" defaultValue={String(ref.stage - 1)}>
+                        {stages.map((stage, i) => (
+                            <option key={i} value={i}>
+                                through {i + 1}, {stage.name}
+                            </option>
+                        ))}
+                        <option value="all">all stages</option>
+                    </select>
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">Note, may be left open</span>
+                    <input className="field" name="note" />
+                </label>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Keep the clearance</button>
+            </form>
+        </Sheetlet>
+    );
+}
+
+function EnterMeasure({
+    of,
+    problem,
+    onClose,
+    onSend,
+}: {
+    of: ReturnDetail;
+    problem: unknown;
+    onClose: () => void;
+    onSend: (body: Record<string, unknown>) => void;
+}) {
+    const me = useMe();
+    return (
+        <Sheetlet open onClose={onClose} title="Enter a measurement">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    onSend({
+                        criterion: form.criterion,
+                        injured: Number(form.injured),
+                        sound: Number(form.sound),
+                        measured_by: form.measured_by,
+                        measured_on: form.measured_on,
+                    });
+                }}
+            >
+                <label className="grid gap-1">
+                    <span className="label">What was measured</span>
+                    <select className="field" name="criterion">
+                        {of.unmet.map((each) => (
+                            <option key={each.id} value={each.id}>
+                                {each.label}, at least {percent(each.at_least)} ({each.unit})
+                            </option>
+                        ))}
+                    </select>
+                </label>
+                <div className="grid grid-cols-2 gap-3">
+                    <label className="grid gap-1">
+                        <span className="label">Injured side</span>
+                        <input className="field" name="injured" inputMode="decimal" required />
+                    </label>
+                    <label className="grid gap-1">
+                        <span className="label">Sound side</span>
+                        <input className="field" name="sound" inputMode="decimal" required />
+                    </label>
+                </div>
+                <label className="grid gap-1">
+                    <span className="label">Measured by</span>
+                    <input className="field" name="measured_by" required defaultValue={me.name} />
+                </label>
+                <label className="grid gap-1">
+                    <span className="label">On</span>
+                    <input
+                        className="field"
+                        name="measured_on"
+                        type="date"
+                        required
+                        max={me.today}
+                        defaultValue={me.today}
+                    />
+                </label>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Keep the measurement</button>
+            </form>
+        </Sheetlet>
+    );
+}
+
+function CloseReturn({
+    problem,
+    onClose,
+    onSend,
+}: {
+    problem: unknown;
+    onClose: () => void;
+    onSend: (reason: string) => void;
+}) {
+    return (
+        <Sheetlet open onClose={onClose} title="Close this return">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    onSend(typed(new FormData(event.currentTarget), 'reason'));
+                }}
+            >
+                <label className="grid gap-1">
+                    <span className="label">Why it ends here, in a sentence. The record stays.</span>
+                    <textarea className="field" name="reason" rows={3} required />
+                </label>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Close the return</button>
+            </form>
+        </Sheetlet>
     );
 }

@@ -76,76 +76,91 @@ export function RollCallScreen() {
             <Notice problem={problem} />
             <ul className="gap-x-10 border-t-2 border-ink md:columns-2">
                 {rows.map((row) => (
-                    <li
+                    <Answer
                         key={row.athlete.id}
-                        className="flex min-h-[3.55rem] break-inside-avoid items-center gap-3 border-b border-line py-1"
-                    >
-                        <div className="min-w-0 grow">
-                            <span className="head block truncate text-lg">{row.athlete.name}</span>
-                            {row.answered_at === null ? (
-                                <span className="block truncate text-sm text-soft">
-                                    {row.morning_after
-                                        ? 'Worked yesterday: the morning after is asked for'
-                                        : row.last_answer
-                                          ? `Last answer ${dayName(row.last_answer)}`
-                                          : 'Has never answered'}
-                                    {row.has_link ? '' : '; no personal link'}
-                                </span>
-                            ) : (
-                                <span className="flex items-center gap-2 text-sm">
-                                    <WordMark word={row.word} size={14} />
-                                    <span className="truncate text-soft">
-                                        {row.ill === 'fever' ? 'Fever. ' : row.ill === 'cold' ? 'Has a cold. ' : ''}
-                                        {row.why} {row.answered_at}
-                                    </span>
-                                </span>
-                            )}
-                        </div>
-                        {row.answered_at === null ? (
-                            <>
-                                <button
-                                    type="button"
-                                    className="btn"
-                                    aria-label={`${row.athlete.given_name}: something is sore`}
-                                    onClick={() => setAsking(row.athlete)}
-                                >
-                                    Sore
-                                </button>
-                                <button
-                                    type="button"
-                                    className="btn btn-main"
-                                    aria-label={`${row.athlete.given_name}: nothing sore`}
-                                    onClick={() => nothingSore(row)}
-                                >
-                                    Nothing sore
-                                </button>
-                            </>
-                        ) : (
-                            <>
-                                {row.report_id !== null && (
-                                    <button
-                                        type="button"
-                                        className="btn btn-quiet"
-                                        aria-label={`Take back the answer of ${row.athlete.given_name}`}
-                                        onClick={() => takeBack(row.report_id ?? '')}
-                                    >
-                                        Take back
-                                    </button>
-                                )}
-                                <button
-                                    type="button"
-                                    className="btn"
-                                    aria-label={`${row.athlete.given_name}: report more`}
-                                    onClick={() => setAsking(row.athlete)}
-                                >
-                                    More
-                                </button>
-                            </>
-                        )}
-                    </li>
+                        row={row}
+                        onAsk={() => setAsking(row.athlete)}
+                        onNothing={() => nothingSore(row)}
+                        onTakeBack={takeBack}
+                    />
                 ))}
             </ul>
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
+    );
+}
+
+type Acting = {
+    row: RollCall['rows'][number];
+    onAsk: () => void;
+    onNothing: () => void;
+    onTakeBack: (reportId: string) => void;
+};
+
+function Answer({ row, onAsk, onNothing, onTakeBack }: Acting) {
+    return (
+        <li className="flex min-h-[3.55rem] break-inside-avoid items-center gap-3 border-b border-line py-1">
+            <div className="min-w-0 grow">
+                <span className="head block truncate text-lg">{row.athlete.name}</span>
+                {row.answered_at === null ? (
+                    <span className="block truncate text-sm text-soft">
+                        {row.morning_after
+                            ? 'Worked yesterday: the morning after is asked for'
+                            : row.last_answer
+                              ? `Last answer ${dayName(row.last_answer)}`
+                              : 'Has never answered'}
+                        {row.has_link ? '' : '; no personal link'}
+                    </span>
+                ) : (
+                    <span className="flex items-center gap-2 text-sm">
+                        <WordMark word={row.word} size={14} />
+                        <span className="truncate text-soft">
+                            {row.ill === 'fever' ? 'Fever. ' : row.ill === 'cold' ? 'Has a cold. ' : ''}
+                            {row.why} {row.answered_at}
+                        </span>
+                    </span>
+                )}
+            </div>
+            <Acts row={row} onAsk={onAsk} onNothing={onNothing} onTakeBack={onTakeBack} />
+        </li>
+    );
+}
+
+function Acts({ row, onAsk, onNothing, onTakeBack }: Acting) {
+    return row.answered_at === null ? (
+        <>
+            <button
+                type="button"
+                className="btn"
+                aria-label={`${row.athlete.given_name}: something is sore`}
+                onClick={onAsk}
+            >
+                Sore
+            </button>
+            <button
+                type="button"
+                className="btn btn-main"
+                aria-label={`${row.athlete.given_name}: nothing sore`}
+                onClick={onNothing}
+            >
+                Nothing sore
+            </button>
+        </>
+    ) : (
+        <>
+            {row.report_id !== null && (
+                <button
+                    type="button"
+                    className="btn btn-quiet"
+                    aria-label={`Take back the answer of ${row.athlete.given_name}`}
+                    onClick={() => onTakeBack(row.report_id ?? '')}
+                >
+                    Take back
+                </button>
+            )}
+            <button type="button" className="btn" aria-label={`${row.athlete.given_name}: report more`} onClick={onAsk}>
+                More
+            </button>
+        </>
     );
 }
