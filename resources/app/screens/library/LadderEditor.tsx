@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { api, type LibraryFile, type Named, Problem } from '../../api/client';
 import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
@@ -90,17 +90,6 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
             setProblem,
         );
     };
-    const replaced = <T,>(list: T[], i: number, next: T | null): T[] =>
-        next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each));
-    const moved = (i: number, by: number): void => {
-        const rungs = [...ladder.rungs];
-        const [rung] = rungs.splice(i, 1);
-        if (rung) {
-            rungs.splice(i + by, 0, rung);
-            setLadder({ ...ladder, rungs });
-            setOpen(i + by);
-        }
-    };
     const places =
         problem instanceof Problem ? Object.entries(problem.errors).filter(([path]) => path.startsWith('/')) : [];
     return (
@@ -130,29 +119,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                 {places.length === 0 ? (
                     <Notice problem={problem} />
                 ) : (
-                    <div role="alert" className="my-3 border-l-4 border-stop bg-page px-3 py-2">
-                        <p className="head text-stop">{problem instanceof Problem ? problem.title : ''}</p>
-                        <p>
-                            Nothing is kept yet. {places.length === 1 ? 'One place' : `${places.length} places`} to
-                            mend:
-                        </p>
-                        <ul className="mt-1">
-                            {places.map(([path, messages]) => (
-                                <li key={path}>
-                                    <button
-                                        type="button"
-                                        className="text-left hover:underline"
-                                        onClick={() => {
-                                            const rung = /^\/rungs\/(\d+)/.exec(path);
-                                            if (rung) setOpen(Number(rung[1]));
-                                        }}
-                                    >
-                                        <strong>{placeInWords(path, ladder)}:</strong> {messages.join(' ')}
-                                    </button>
-                                </li>
-                            ))}
-                        </ul>
-                    </div>
+                    <Places places={places} problem={problem} ladder={ladder} onRung={setOpen} />
                 )}
                 <p className="max-w-prose py-2 text-soft">
                     Write once for the throwing side: {'{throwing}'}, {'{front}'} and {'{other}'} turn into left and
@@ -160,192 +127,18 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                     several ways, keep the one you teach, or leave all of them: any passes.
                 </p>
                 <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
-                    <section aria-label="Rungs" className="min-w-0">
-                        <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
-                        <ol>
-                            {ladder.rungs.map((rung, i) => (
-                                <li key={rung.id} className="border-b border-line py-1.5">
-                                    <div className="flex items-center gap-1">
-                                        <span className="figure w-6 text-soft">{i + 1}</span>
-                                        <button
-                                            type="button"
-                                            aria-expanded={open === i}
-                                            className="head grow text-left text-lg hover:underline"
-                                            onClick={() => setOpen(open === i ? -1 : i)}
-                                        >
-                                            {rung.name || 'Without a name'}
-                                        </button>
-                                        <button
-                                            type="button"
-                                            className="btn btn-quiet min-w-10 px-1"
-                                            aria-label={`${rung.name} up`}
-                                            disabled={i === 0}
-                                            onClick={() => moved(i, -1)}
-                                        >
-                                            <ArrowUp size={18} aria-hidden />
-                                        </button>
-                                        <button
-                                            type="button"
-                                            className="btn btn-quiet min-w-10 px-1"
-                                            aria-label={`${rung.name} down`}
-                                            disabled={i === ladder.rungs.length - 1}
-                                            onClick={() => moved(i, 1)}
-                                        >
-                                            <ArrowDown size={18} aria-hidden />
-                                        </button>
-                                    </div>
-                                    {open === i && (
-                                        <RungEditor
-                                            rung={rung}
-                                            ladder={ladder}
-                                            skills={skills}
-                                            objects={objects}
-                                            onChange={(next) =>
-                                                setLadder({ ...ladder, rungs: replaced(ladder.rungs, i, next) })
-                                            }
-                                        />
-                                    )}
-                                </li>
-                            ))}
-                        </ol>
-                        <button
-                            type="button"
-                            className="btn mt-2"
-                            onClick={() => {
-                                const like = ladder.rungs.at(-1);
-                                if (!like) return;
-                                const rung: RungDef = {
-                                    ...like,
-                                    id: freshId('rung', ladder.rungs),
-                                    name: 'New rung',
-                                    blocks: like.blocks.map((block: BlockDef) => ({ ...block })),
-                                };
-                                setLadder({ ...ladder, rungs: [...ladder.rungs, rung] });
-                                setOpen(ladder.rungs.length);
-                            }}
-                        >
-                            Add a rung, like the last
-                        </button>
-                    </section>
+                    <Rungs
+                        ladder={ladder}
+                        open={open}
+                        skills={skills}
+                        objects={objects}
+                        onOpen={setOpen}
+                        onChange={setLadder}
+                    />
                     <div className="grid min-w-0 content-start gap-6">
-                        <section aria-label="In short" className="grid gap-2">
-                            <h2 className="border-b-2 border-ink pb-1 text-base">In short</h2>
-                            <Text
-                                label="Name"
-                                value={ladder.name}
-                                onChange={(name) => setLadder({ ...ladder, name })}
-                            />
-                            <Text
-                                label="What it is"
-                                value={ladder.summary}
-                                onChange={(summary) => setLadder({ ...ladder, summary })}
-                            />
-                            <label className="grid gap-1">
-                                <span className="label">Cautions, one a line</span>
-                                <textarea
-                                    className="field"
-                                    rows={4}
-                                    value={ladder.cautions.join('\n')}
-                                    onChange={(event) =>
-                                        setLadder({
-                                            ...ladder,
-                                            cautions: event.target.value
-                                                .split('\n')
-                                                .filter((line, i, all) => line !== '' || i === all.length - 1),
-                                        })
-                                    }
-                                    onBlur={() =>
-                                        setLadder({
-                                            ...ladder,
-                                            cautions: ladder.cautions.filter((line) => line.trim() !== ''),
-                                        })
-                                    }
-                                />
-                            </label>
-                        </section>
-                        <section aria-label="Checkpoints">
-                            <h2 className="border-b-2 border-ink pb-1 text-base">Checkpoints: what good looks like</h2>
-                            {ladder.checkpoints.map((each, i) => (
-                                <CheckpointRow
-                                    key={each.id}
-                                    each={each}
-                                    onChange={(next) =>
-                                        setLadder({
-                                            ...ladder,
-                                            checkpoints: replaced(ladder.checkpoints, i, next),
-                                            rungs:
-                                                next === null
-                                                    ? ladder.rungs.map((rung) => ({
-                                                          ...rung,
-                                                          checkpoints: rung.checkpoints.filter((id) => id !== each.id),
-                                                      }))
-                                                    : ladder.rungs,
-                                        })
-                                    }
-                                />
-                            ))}
-                            <button
-                                type="button"
-                                className="btn mt-2"
-                                onClick={() =>
-                                    setLadder({
-                                        ...ladder,
-                                        checkpoints: [
-                                            ...ladder.checkpoints,
-                                            { id: freshId('checkpoint', ladder.checkpoints), name: '', good: '' },
-                                        ],
-                                    })
-                                }
-                            >
-                                Add a checkpoint
-                            </button>
-                        </section>
-                        <section aria-label="Faults">
-                            <h2 className="border-b-2 border-ink pb-1 text-base">
-                                Faults: the thought, and the drill that mends it
-                            </h2>
-                            {ladder.faults.map((each, i) => (
-                                <FaultRow
-                                    key={each.id}
-                                    each={each}
-                                    checkpoints={ladder.checkpoints}
-                                    onChange={(next) =>
-                                        setLadder({
-                                            ...ladder,
-                                            faults: replaced(ladder.faults, i, next),
-                                            rungs:
-                                                next === null
-                                                    ? ladder.rungs.map((rung) => ({
-                                                          ...rung,
-                                                          faults: rung.faults.filter((id) => id !== each.id),
-                                                      }))
-                                                    : ladder.rungs,
-                                        })
-                                    }
-                                />
-                            ))}
-                            <button
-                                type="button"
-                                className="btn mt-2"
-                                onClick={() =>
-                                    setLadder({
-                                        ...ladder,
-                                        faults: [
-                                            ...ladder.faults,
-                                            {
-                                                id: freshId('fault', ladder.faults),
-                                                name: '',
-                                                checkpoint: ladder.checkpoints[0]?.id ?? '',
-                                                cue: '',
-                                                drill: '',
-                                            },
-                                        ],
-                                    })
-                                }
-                            >
-                                Add a fault
-                            </button>
-                        </section>
+                        <InShort ladder={ladder} onChange={setLadder} />
+                        <Checkpoints ladder={ladder} onChange={setLadder} />
+                        <Faults ladder={ladder} onChange={setLadder} />
                     </div>
                 </div>
             </form>
@@ -477,5 +270,293 @@ function FaultRow({
                 </label>
             </div>
         </div>
+    );
+}
+
+/** The list with one of it replaced, or taken out. */
+const replaced = <T,>(list: T[], i: number, next: T | null): T[] =>
+    next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each));
+
+/** Where the file has to be mended; a touch opens the rung. */
+function Places({
+    places,
+    problem,
+    ladder,
+    onRung,
+}: {
+    places: [string, string[]][];
+    problem: unknown;
+    ladder: LadderDef;
+    onRung: (at: number) => void;
+}) {
+    return (
+        <div role="alert" className="my-3 border-l-4 border-stop bg-page px-3 py-2">
+            <p className="head text-stop">{problem instanceof Problem ? problem.title : ''}</p>
+            <p>Nothing is kept yet. {places.length === 1 ? 'One place' : `${places.length} places`} to mend:</p>
+            <ul className="mt-1">
+                {places.map(([path, messages]) => (
+                    <li key={path}>
+                        <button
+                            type="button"
+                            className="text-left hover:underline"
+                            onClick={() => {
+                                const rung = /^\/rungs\/(\d+)/.exec(path);
+                                if (rung) onRung(Number(rung[1]));
+                            }}
+                        >
+                            <strong>{placeInWords(path, ladder)}:</strong> {messages.join(' ')}
+                        </button>
+                    </li>
+                ))}
+            </ul>
+        </div>
+    );
+}
+
+function Rungs({
+    ladder,
+    open,
+    skills,
+    objects,
+    onOpen,
+    onChange,
+}: {
+    ladder: LadderDef;
+    open: number;
+    skills: Named[];
+    objects: Named[];
+    onOpen: (at: number) => void;
+    onChange: (next: LadderDef) => void;
+}) {
+    const moved = (i: number, by: number): void => {
+        const rungs = [...ladder.rungs];
+        const [rung] = rungs.splice(i, 1);
+        if (rung) {
+            rungs.splice(i + by, 0, rung);
+            onChange({ ...ladder, rungs });
+            onOpen(i + by);
+        }
+    };
+    return (
+        <section aria-label="Rungs" className="min-w-0">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
+            <ol>
+                {ladder.rungs.map((rung, i) => (
+                    <RungRow
+                        key={rung.id}
+                        nth={i}
+                        last={i === ladder.rungs.length - 1}
+                        rung={rung}
+                        open={open === i}
+                        onOpen={() => onOpen(open === i ? -1 : i)}
+                        onMove={(by) => moved(i, by)}
+                    >
+                        {open === i && (
+                            <RungEditor
+                                rung={rung}
+                                ladder={ladder}
+                                skills={skills}
+                                objects={objects}
+                                onChange={(next) => onChange({ ...ladder, rungs: replaced(ladder.rungs, i, next) })}
+                            />
+                        )}
+                    </RungRow>
+                ))}
+            </ol>
+            <button
+                type="button"
+                className="btn mt-2"
+                onClick={() => {
+                    const like = ladder.rungs.at(-1);
+                    if (!like) return;
+                    const rung: RungDef = {
+                        ...like,
+                        id: freshId('rung', ladder.rungs),
+                        name: 'New rung',
+                        blocks: like.blocks.map((block: BlockDef) => ({ ...block })),
+                    };
+                    onChange({ ...ladder, rungs: [...ladder.rungs, rung] });
+                    onOpen(ladder.rungs.length);
+                }}
+            >
+                Add a rung, like the last
+            </button>
+        </section>
+    );
+}
+
+function RungRow({
+    nth,
+    last,
+    rung,
+    open,
+    onOpen,
+    onMove,
+    children,
+}: {
+    nth: number;
+    last: boolean;
+    rung: RungDef;
+    open: boolean;
+    onOpen: () => void;
+    onMove: (by: number) => void;
+    children: ReactNode;
+}) {
+    return (
+        <li className="border-b border-line py-1.5">
+            <div className="flex items-center gap-1">
+                <span className="figure w-6 text-soft">{nth + 1}</span>
+                <button
+                    type="button"
+                    aria-expanded={open}
+                    className="head grow text-left text-lg hover:underline"
+                    onClick={onOpen}
+                >
+                    {rung.name || 'Without a name'}
+                </button>
+                <button
+                    type="button"
+                    className="btn btn-quiet min-w-10 px-1"
+                    aria-label={`${rung.name} up`}
+                    disabled={nth === 0}
+                    onClick={() => onMove(-1)}
+                >
+                    <ArrowUp size={18} aria-hidden />
+                </button>
+                <button
+                    type="button"
+                    className="btn btn-quiet min-w-10 px-1"
+                    aria-label={`${rung.name} down`}
+                    disabled={last}
+                    onClick={() => onMove(1)}
+                >
+                    <ArrowDown size={18} aria-hidden />
+                </button>
+            </div>
+            {children}
+        </li>
+    );
+}
+
+function InShort({ ladder, onChange }: { ladder: LadderDef; onChange: (next: LadderDef) => void }) {
+    return (
+        <section aria-label="In short" className="grid gap-2">
+            <h2 className="border-b-2 border-ink pb-1 text-base">In short</h2>
+            <Text label="Name" value={ladder.name} onChange={(name) => onChange({ ...ladder, name })} />
+            <Text label="What it is" value={ladder.summary} onChange={(summary) => onChange({ ...ladder, summary })} />
+            <label className="grid gap-1">
+                <span className="label">Cautions, one a line</span>
+                <textarea
+                    className="field"
+                    rows={4}
+                    value={ladder.cautions.join('\n')}
+                    onChange={(event) =>
+                        onChange({
+                            ...ladder,
+                            cautions: event.target.value
+                                .split('\n')
+                                .filter((line, i, all) => line !== '' || i === all.length - 1),
+                        })
+                    }
+                    onBlur={() =>
+                        onChange({
+                            ...ladder,
+                            cautions: ladder.cautions.filter((line) => line.trim() !== ''),
+                        })
+                    }
+                />
+            </label>
+        </section>
+    );
+}
+
+function Checkpoints({ ladder, onChange }: { ladder: LadderDef; onChange: (next: LadderDef) => void }) {
+    return (
+        <section aria-label="Checkpoints">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Checkpoints: what good looks like</h2>
+            {ladder.checkpoints.map((each, i) => (
+                <CheckpointRow
+                    key={each.id}
+                    each={each}
+                    onChange={(next) =>
+                        onChange({
+                            ...ladder,
+                            checkpoints: replaced(ladder.checkpoints, i, next),
+                            rungs:
+                                next === null
+                                    ? ladder.rungs.map((rung) => ({
+                                          ...rung,
+                                          checkpoints: rung.checkpoints.filter((id) => id !== each.id),
+                                      }))
+                                    : ladder.rungs,
+                        })
+                    }
+                />
+            ))}
+            <button
+                type="button"
+                className="btn mt-2"
+                onClick={() =>
+                    onChange({
+                        ...ladder,
+                        checkpoints: [
+                            ...ladder.checkpoints,
+                            { id: freshId('checkpoint', ladder.checkpoints), name: '', good: '' },
+                        ],
+                    })
+                }
+            >
+                Add a checkpoint
+            </button>
+        </section>
+    );
+}
+
+function Faults({ ladder, onChange }: { ladder: LadderDef; onChange: (next: LadderDef) => void }) {
+    return (
+        <section aria-label="Faults">
+            <h2 className="border-b-2 border-ink pb-1 text-base">Faults: the thought, and the drill that mends it</h2>
+            {ladder.faults.map((each, i) => (
+                <FaultRow
+                    key={each.id}
+                    each={each}
+                    checkpoints={ladder.checkpoints}
+                    onChange={(next) =>
+                        onChange({
+                            ...ladder,
+                            faults: replaced(ladder.faults, i, next),
+                            rungs:
+                                next === null
+                                    ? ladder.rungs.map((rung) => ({
+                                          ...rung,
+                                          faults: rung.faults.filter((id) => id !== each.id),
+                                      }))
+                                    : ladder.rungs,
+                        })
+                    }
+                />
+            ))}
+            <button
+                type="button"
+                className="btn mt-2"
+                onClick={() =>
+                    onChange({
+                        ...ladder,
+                        faults: [
+                            ...ladder.faults,
+                            {
+                                id: freshId('fault', ladder.faults),
+                                name: '',
+                                checkpoint: ladder.checkpoints[0]?.id ?? '',
+                                cue: '',
+                                drill: '',
+                            },
+                        ],
+                    })
+                }
+            >
+                Add a fault
+            </button>
+        </section>
     );
 }

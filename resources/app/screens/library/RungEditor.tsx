@@ -37,13 +37,6 @@ export function RungEditor({
 }) {
     const toggled = (list: string[], id: string): string[] =>
         list.includes(id) ? list.filter((each) => each !== id) : [...list, id];
-    const gate = (change: GateDef): void => {
-        const next = Object.fromEntries(
-            Object.entries({ ...rung.gate, ...change }).filter(([, value]) => value !== undefined),
-        );
-        const { gate: _, ...rest } = rung;
-        onChange(Object.keys(next).length > 0 ? { ...rest, gate: next } : rest);
-    };
     const block = (i: number, next: BlockDef | null): void =>
         onChange({
             ...rung,
@@ -54,35 +47,7 @@ export function RungEditor({
         });
     return (
         <div className="grid gap-2.5 py-2 pl-7">
-            <div className="grid gap-2 sm:grid-cols-[1fr_1.4fr_11rem]">
-                <label className="grid gap-1">
-                    <span className="label">Name</span>
-                    <input
-                        className="field"
-                        value={rung.name}
-                        onChange={(event) => onChange({ ...rung, name: event.target.value })}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Goal</span>
-                    <input
-                        className="field"
-                        value={rung.goal}
-                        onChange={(event) => onChange({ ...rung, goal: event.target.value })}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Where it lands</span>
-                    <select
-                        className="field"
-                        value={rung.outcome}
-                        onChange={(event) => onChange({ ...rung, outcome: event.target.value as RungDef['outcome'] })}
-                    >
-                        <option value="ignored">is not looked at</option>
-                        <option value="scored">counts</option>
-                    </select>
-                </label>
-            </div>
+            <About rung={rung} onChange={onChange} />
             <Choices
                 legend="Looked for"
                 all={ladder.checkpoints}
@@ -96,36 +61,7 @@ export function RungEditor({
                 numbered
                 onToggle={(id) => onChange({ ...rung, faults: toggled(rung.faults, id) })}
             />
-            <fieldset>
-                <legend className="label">To go on; empty: as usual</legend>
-                <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                    <Figure
-                        label="judged reps"
-                        value={rung.gate?.min_reps}
-                        onChange={(min_reps) => gate({ min_reps })}
-                    />
-                    <Figure
-                        label="different days"
-                        value={rung.gate?.min_sessions}
-                        onChange={(min_sessions) => gate({ min_sessions })}
-                    />
-                    <Figure
-                        label="good, %"
-                        value={
-                            rung.gate?.target_rate === undefined
-                                ? undefined
-                                : Math.round(PERCENT * rung.gate.target_rate)
-                        }
-                        onChange={(rate) => gate({ target_rate: rate === undefined ? undefined : rate / PERCENT })}
-                    />
-                    <Figure label="good in a row" value={rung.gate?.streak} onChange={(streak) => gate({ streak })} />
-                    <Figure
-                        label="safety faults at most"
-                        value={rung.gate?.max_safety_faults}
-                        onChange={(max_safety_faults) => gate({ max_safety_faults })}
-                    />
-                </div>
-            </fieldset>
+            <ToGoOn rung={rung} onChange={onChange} />
             <div>
                 <p className="label">Blocks, in order</p>
                 {rung.blocks.map((each, i) => (
@@ -226,127 +162,13 @@ function BlockRow({
     onChange: (next: BlockDef | null) => void;
 }) {
     const about = `block ${nth}`;
-    const without = (key: string): BlockDef =>
-        Object.fromEntries(Object.entries(block).filter(([each]) => each !== key)) as BlockDef;
-    const figure = (key: 'distance_m' | 'hold_s' | 'rest_s', value: number | undefined): void =>
-        onChange(value === undefined ? without(key) : { ...block, [key]: value });
+    const without = (key: string): BlockDef => leftOut(block, key);
     return (
         <div className="grid gap-1 border-t border-line py-1.5">
-            <div className="flex flex-wrap gap-1.5">
-                <select
-                    aria-label={`Kind of ${about}`}
-                    className="field w-32"
-                    value={block.block}
-                    onChange={(event) => onChange({ ...block, block: event.target.value })}
-                >
-                    {KINDS.map(([kind, name]) => (
-                        <option key={kind} value={kind}>
-                            {name}
-                        </option>
-                    ))}
-                </select>
-                <input
-                    aria-label={`Title of ${about}`}
-                    placeholder="title"
-                    className="field head w-44"
-                    value={block.title}
-                    onChange={(event) => onChange({ ...block, title: event.target.value })}
-                />
-                <input
-                    aria-label={`What to do in ${about}`}
-                    placeholder="what to do"
-                    className="field min-w-48 grow"
-                    value={block.text}
-                    onChange={(event) => onChange({ ...block, text: event.target.value })}
-                />
-            </div>
+            <BlockName about={about} block={block} onChange={onChange} />
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                <Figure
-                    label="sets"
-                    about={about}
-                    value={block.sets}
-                    onChange={(sets) => onChange({ ...block, sets: sets ?? 1 })}
-                />
-                <Figure
-                    label="reps"
-                    about={about}
-                    value={block.reps}
-                    onChange={(reps) => onChange({ ...block, reps: reps ?? 0 })}
-                />
-                <Figure
-                    label="effort, %"
-                    about={about}
-                    value={Math.round(PERCENT * block.effort)}
-                    onChange={(effort) => {
-                        const next = (effort ?? 0) / PERCENT;
-                        onChange({
-                            ...block,
-                            effort: next,
-                            ...(typeof block.effort_min === 'number' && block.effort_min > next
-                                ? { effort_min: next }
-                                : {}),
-                        });
-                    }}
-                />
-                <Figure
-                    label="m"
-                    about={about}
-                    value={block.distance_m}
-                    onChange={(value) => figure('distance_m', value)}
-                />
-                <Figure
-                    label="hold, s"
-                    about={about}
-                    value={block.hold_s}
-                    onChange={(value) => figure('hold_s', value)}
-                />
-                <Figure
-                    label="rest, s"
-                    about={about}
-                    value={block.rest_s}
-                    onChange={(value) => figure('rest_s', value)}
-                />
-                <select
-                    aria-label={`Skill of ${about}`}
-                    className="field w-40"
-                    value={block.skill}
-                    onChange={(event) => onChange({ ...block, skill: event.target.value })}
-                >
-                    {skills.map((each) => (
-                        <option key={each.id} value={each.id}>
-                            {each.name}
-                        </option>
-                    ))}
-                </select>
-                <select
-                    aria-label={`Object of ${about}`}
-                    className="field w-40"
-                    value={block.object}
-                    onChange={(event) => onChange({ ...block, object: event.target.value })}
-                >
-                    {objects.map((each) => (
-                        <option key={each.id} value={each.id}>
-                            {each.name}
-                        </option>
-                    ))}
-                </select>
-                <select
-                    aria-label={`Floor of ${about}`}
-                    className="field w-28"
-                    value={block.surface ?? ''}
-                    onChange={(event) =>
-                        onChange(
-                            event.target.value === '' ? without('surface') : { ...block, surface: event.target.value },
-                        )
-                    }
-                >
-                    <option value="">any floor</option>
-                    {SURFACES.map((each) => (
-                        <option key={each} value={each}>
-                            {each}
-                        </option>
-                    ))}
-                </select>
+                <BlockDose about={about} block={block} onChange={onChange} />
+                <WithWhat about={about} block={block} skills={skills} objects={objects} onChange={onChange} />
                 <label className="flex items-center gap-1 text-sm">
                     <input
                         type="checkbox"
@@ -454,5 +276,222 @@ function Figure({
             />
             <span className="text-soft">{label}</span>
         </label>
+    );
+}
+
+function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
+    return (
+        <div className="grid gap-2 sm:grid-cols-[1fr_1.4fr_11rem]">
+            <label className="grid gap-1">
+                <span className="label">Name</span>
+                <input
+                    className="field"
+                    value={rung.name}
+                    onChange={(event) => onChange({ ...rung, name: event.target.value })}
+                />
+            </label>
+            <label className="grid gap-1">
+                <span className="label">Goal</span>
+                <input
+                    className="field"
+                    value={rung.goal}
+                    onChange={(event) => onChange({ ...rung, goal: event.target.value })}
+                />
+            </label>
+            <label className="grid gap-1">
+                <span className="label">Where it lands</span>
+                <select
+                    className="field"
+                    value={rung.outcome}
+                    onChange={(event) => onChange({ ...rung, outcome: event.target.value as RungDef['outcome'] })}
+                >
+                    <option value="ignored">is not looked at</option>
+                    <option value="scored">counts</option>
+                </select>
+            </label>
+        </div>
+    );
+}
+
+/** What the gate asks; an empty field asks what the library asks of every rung. */
+function ToGoOn({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
+    const gate = (change: GateDef): void => {
+        const next = Object.fromEntries(
+            Object.entries({ ...rung.gate, ...change }).filter(([, value]) => value !== undefined),
+        );
+        const { gate: _, ...rest } = rung;
+        onChange(Object.keys(next).length > 0 ? { ...rest, gate: next } : rest);
+    };
+    return (
+        <fieldset>
+            <legend className="label">To go on; empty: as usual</legend>
+            <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                <Figure label="judged reps" value={rung.gate?.min_reps} onChange={(min_reps) => gate({ min_reps })} />
+                <Figure
+                    label="different days"
+                    value={rung.gate?.min_sessions}
+                    onChange={(min_sessions) => gate({ min_sessions })}
+                />
+                <Figure
+                    label="good, %"
+                    value={
+                        rung.gate?.target_rate === undefined ? undefined : Math.round(PERCENT * rung.gate.target_rate)
+                    }
+                    onChange={(rate) => gate({ target_rate: rate === undefined ? undefined : rate / PERCENT })}
+                />
+                <Figure label="good in a row" value={rung.gate?.streak} onChange={(streak) => gate({ streak })} />
+                <Figure
+                    label="safety faults at most"
+                    value={rung.gate?.max_safety_faults}
+                    onChange={(max_safety_faults) => gate({ max_safety_faults })}
+                />
+            </div>
+        </fieldset>
+    );
+}
+
+/** The block without one of its fields. */
+const leftOut = (block: BlockDef, key: string): BlockDef =>
+    Object.fromEntries(Object.entries(block).filter(([each]) => each !== key)) as BlockDef;
+
+function BlockName({ about, block, onChange }: { about: string; block: BlockDef; onChange: (next: BlockDef) => void }) {
+    return (
+        <div className="flex flex-wrap gap-1.5">
+            <select
+                aria-label={`Kind of ${about}`}
+                className="field w-32"
+                value={block.block}
+                onChange={(event) => onChange({ ...block, block: event.target.value })}
+            >
+                {KINDS.map(([kind, name]) => (
+                    <option key={kind} value={kind}>
+                        {name}
+                    </option>
+                ))}
+            </select>
+            <input
+                aria-label={`Title of ${about}`}
+                placeholder="title"
+                className="field head w-44"
+                value={block.title}
+                onChange={(event) => onChange({ ...block, title: event.target.value })}
+            />
+            <input
+                aria-label={`What to do in ${about}`}
+                placeholder="what to do"
+                className="field min-w-48 grow"
+                value={block.text}
+                onChange={(event) => onChange({ ...block, text: event.target.value })}
+            />
+        </div>
+    );
+}
+
+function BlockDose({ about, block, onChange }: { about: string; block: BlockDef; onChange: (next: BlockDef) => void }) {
+    const figure = (key: 'distance_m' | 'hold_s' | 'rest_s', value: number | undefined): void =>
+        onChange(value === undefined ? leftOut(block, key) : { ...block, [key]: value });
+    return (
+        <>
+            {' '}
+            <Figure
+                label="sets"
+                about={about}
+                value={block.sets}
+                onChange={(sets) => onChange({ ...block, sets: sets ?? 1 })}
+            />
+            <Figure
+                label="reps"
+                about={about}
+                value={block.reps}
+                onChange={(reps) => onChange({ ...block, reps: reps ?? 0 })}
+            />
+            <Figure
+                label="effort, %"
+                about={about}
+                value={Math.round(PERCENT * block.effort)}
+                onChange={(effort) => {
+                    const next = (effort ?? 0) / PERCENT;
+                    onChange({
+                        ...block,
+                        effort: next,
+                        ...(typeof block.effort_min === 'number' && block.effort_min > next
+                            ? { effort_min: next }
+                            : {}),
+                    });
+                }}
+            />
+            <Figure
+                label="m"
+                about={about}
+                value={block.distance_m}
+                onChange={(value) => figure('distance_m', value)}
+            />
+            <Figure label="hold, s" about={about} value={block.hold_s} onChange={(value) => figure('hold_s', value)} />
+            <Figure label="rest, s" about={about} value={block.rest_s} onChange={(value) => figure('rest_s', value)} />
+        </>
+    );
+}
+
+/** The skill, the object and the floor of a block. */
+function WithWhat({
+    about,
+    block,
+    skills,
+    objects,
+    onChange,
+}: {
+    about: string;
+    block: BlockDef;
+    onChange: (next: BlockDef) => void;
+    skills: Named[];
+    objects: Named[];
+}) {
+    return (
+        <>
+            {' '}
+            <select
+                aria-label={`Skill of ${about}`}
+                className="field w-40"
+                value={block.skill}
+                onChange={(event) => onChange({ ...block, skill: event.target.value })}
+            >
+                {skills.map((each) => (
+                    <option key={each.id} value={each.id}>
+                        {each.name}
+                    </option>
+                ))}
+            </select>
+            <select
+                aria-label={`Object of ${about}`}
+                className="field w-40"
+                value={block.object}
+                onChange={(event) => onChange({ ...block, object: event.target.value })}
+            >
+                {objects.map((each) => (
+                    <option key={each.id} value={each.id}>
+                        {each.name}
+                    </option>
+                ))}
+            </select>
+            <select
+                aria-label={`Floor of ${about}`}
+                className="field w-28"
+                value={block.surface ?? ''}
+                onChange={(event) =>
+                    onChange(
+                        event.target.value === ''
+                            ? leftOut(block, 'surface')
+                            : { ...block, surface: event.target.value },
+                    )
+                }
+            >
+                <option value="">any floor</option>
+                {SURFACES.map((each) => (
+                    <option key={each} value={each}>
+                        {each}
+                    </option>
+                ))}
+            </select>
+        </>
     );
 }

@@ -72,20 +72,17 @@ export function freshId(name: string, taken: { id: string }[]): string {
 /** A place in the file, as a person finds it in the form. */
 export function placeInWords(path: string, ladder: LadderDef): string {
     const [, room, at, inner, which, field] = path.split('/');
-    const list =
-        room === 'rungs'
-            ? ladder.rungs
-            : room === 'faults'
-              ? ladder.faults
-              : room === 'checkpoints'
-                ? ladder.checkpoints
-                : null;
-    if (room === undefined || list === null || at === undefined) return room ?? 'the file';
+    const lists: Record<string, [one: string, list: { name: string }[]]> = {
+        rungs: ['rung', ladder.rungs],
+        faults: ['fault', ladder.faults],
+        checkpoints: ['checkpoint', ladder.checkpoints],
+    };
+    const known = lists[room ?? ''];
+    if (known === undefined || at === undefined) return room ?? 'the file';
+    const [one, list] = known;
     const name = list[Number(at)]?.name;
-    const what = `${{ rungs: 'rung', faults: 'fault', checkpoints: 'checkpoint' }[room] ?? room} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
-    if (inner === 'blocks' && which !== undefined)
-        return `${what}, block ${Number(which) + 1}${field ? `, ${field.replaceAll('_', ' ')}` : ''}`;
-    return inner
-        ? `${what}, ${inner.replaceAll('_', ' ')}${which !== undefined && inner === 'gate' ? `, ${which.replaceAll('_', ' ')}` : ''}`
-        : what;
+    const what = `${one} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
+    const words = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
+    if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${words(field)}`;
+    return `${what}${words(inner)}${inner === 'gate' ? words(which) : ''}`;
 }

@@ -48,18 +48,6 @@ const tableOf = (text: string): Row[] =>
 
 /** One limit of a rule set: what it says at each age, how firm it is, and who says so. */
 export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (limit: LimitDef | null) => void }) {
-    const about =
-        limit.kind === 'cap'
-            ? `${MEASURES[limit.measure] ?? limit.measure} ${limit.window?.session ? 'in one session' : `in ${limit.window?.days ?? 1} ${limit.window?.days === 1 ? 'day' : 'days'}`}`
-            : limit.kind === 'step'
-              ? `${MEASURES[limit.measure]} of a week over the weeks before`
-              : limit.kind === 'rest'
-                ? `days without, after ${MEASURES[limit.measure]}`
-                : limit.kind === 'streak'
-                  ? `days running with ${MEASURES[limit.measure]}`
-                  : limit.kind === 'level'
-                    ? `no single set above, ${MEASURES[limit.measure]}`
-                    : 'last week against the weeks before';
     const bands = limit.by_age ?? [];
     return (
         <fieldset className="grid gap-1.5 border-t border-line py-2.5">
@@ -91,56 +79,20 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                     }}
                 />
                 <span className="label grow">
-                    {about}
+                    {inWords(limit)}
                     {limit.per_side ? ', each side apart' : ''}
                 </span>
                 <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
                     Take away
                 </button>
             </div>
-            {limit.id.startsWith('limit-') && (
-                <div className="flex flex-wrap gap-2">
-                    <label className="flex items-center gap-1">
-                        <span className="label">of</span>
-                        <select
-                            className="field w-44"
-                            value={limit.measure}
-                            onChange={(event) => onChange({ ...limit, measure: event.target.value })}
-                        >
-                            {Object.entries(MEASURES)
-                                .slice(0, 7)
-                                .map(([value, name]) => (
-                                    <option key={value} value={value}>
-                                        {name}
-                                    </option>
-                                ))}
-                        </select>
-                    </label>
-                    <label className="flex items-center gap-1">
-                        <span className="label">in days</span>
-                        <input
-                            className="field w-16"
-                            inputMode="numeric"
-                            value={limit.window?.days ?? 1}
-                            onChange={(event) =>
-                                onChange({ ...limit, window: { days: Number(event.target.value) || 1 } })
-                            }
-                        />
-                    </label>
-                </div>
-            )}
+            {limit.id.startsWith('limit-') && <OfWhat limit={limit} onChange={onChange} />}
             <div className="flex flex-wrap gap-x-4 gap-y-1.5">
                 {(bands.length === 0 || hasOwn(limit, bands)) && (
                     <ValueFields
                         limit={limit}
                         values={limit}
-                        name={
-                            bands.length > 0
-                                ? 'every age'
-                                : limit.ages
-                                  ? `${limit.ages[0]}–${limit.ages[1]}`
-                                  : 'every age'
-                        }
+                        name={bands.length === 0 && limit.ages ? agesInWords(limit.ages) : 'every age'}
                         onChange={(values) => onChange({ ...limit, ...values })}
                     />
                 )}
@@ -149,7 +101,7 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                         key={i}
                         limit={limit}
                         values={band}
-                        name={band.ages[1] >= 100 ? `${band.ages[0]}+` : `${band.ages[0]}–${band.ages[1]}`}
+                        name={agesInWords(band.ages)}
                         onChange={(values) =>
                             onChange({
                                 ...limit,
@@ -260,5 +212,53 @@ function TableText({ label, rows, onChange }: { label: string; rows: Row[]; onCh
                 onChange(tableOf(event.target.value));
             }}
         />
+    );
+}
+
+const agesInWords = ([from, to]: [number, number]): string => (to >= 100 ? `${from}+` : `${from}–${to}`);
+
+/** What a limit bounds, in words. */
+function inWords(limit: LimitDef): string {
+    const measure = MEASURES[limit.measure] ?? limit.measure;
+    const days = limit.window?.days ?? 1;
+    const words: Partial<Record<LimitDef['kind'], string>> = {
+        cap: `${measure} ${limit.window?.session ? 'in one session' : `in ${days} ${days === 1 ? 'day' : 'days'}`}`,
+        step: `${measure} of a week over the weeks before`,
+        rest: `days without, after ${measure}`,
+        streak: `days running with ${measure}`,
+        level: `no single set above, ${measure}`,
+    };
+    return words[limit.kind] ?? 'last week against the weeks before';
+}
+
+function OfWhat({ limit, onChange }: { limit: LimitDef; onChange: (limit: LimitDef) => void }) {
+    return (
+        <div className="flex flex-wrap gap-2">
+            <label className="flex items-center gap-1">
+                <span className="label">of</span>
+                <select
+                    className="field w-44"
+                    value={limit.measure}
+                    onChange={(event) => onChange({ ...limit, measure: event.target.value })}
+                >
+                    {Object.entries(MEASURES)
+                        .slice(0, 7)
+                        .map(([value, name]) => (
+                            <option key={value} value={value}>
+                                {name}
+                            </option>
+                        ))}
+                </select>
+            </label>
+            <label className="flex items-center gap-1">
+                <span className="label">in days</span>
+                <input
+                    className="field w-16"
+                    inputMode="numeric"
+                    value={limit.window?.days ?? 1}
+                    onChange={(event) => onChange({ ...limit, window: { days: Number(event.target.value) || 1 } })}
+                />
+            </label>
+        </div>
     );
 }

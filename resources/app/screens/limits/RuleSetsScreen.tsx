@@ -141,30 +141,8 @@ function Editor({
 }) {
     const queries = useQueryClient();
     const [definition, setDefinition] = useState(start);
-    const [days, setDays] = useState(28);
-    const [compared, setCompared] = useState<RuleCompare | null>(null);
-    const [problem, setProblem] = useState<unknown>(null);
+    const { days, setDays, compared, problem } = useComparison(definition, squad.id);
     const [refused, setRefused] = useState<unknown>(null);
-    useEffect(() => {
-        let stopped = false;
-        const timer = window.setTimeout(() => {
-            api<RuleCompare>('POST', `/api/squads/${squad.id}/rule-set/compare`, { days, definition }).then(
-                (answer) => {
-                    if (!stopped) {
-                        setCompared(answer);
-                        setProblem(null);
-                    }
-                },
-                (error: unknown) => {
-                    if (!stopped) setProblem(error);
-                },
-            );
-        }, COMPARE_AFTER_MS);
-        return () => {
-            stopped = true;
-            window.clearTimeout(timer);
-        };
-    }, [definition, days, squad.id]);
     const save = (): void => {
         api<RuleSetFile[]>('POST', '/api/rule-sets', { version, definition }).then((answer) => {
             queries.setQueryData(['rule-sets'], answer);
@@ -248,60 +226,7 @@ function Editor({
                 </button>
             </div>
             <aside className="grid content-start gap-3 self-start lg:sticky lg:top-3">
-                <h2 className="border-b-2 border-ink pb-1 text-base">
-                    On the real record of{' '}
-                    <label>
-                        <span className="sr-only">How far back</span>
-                        <select
-                            className="bg-transparent underline decoration-dotted"
-                            value={days}
-                            onChange={(event) => setDays(Number(event.target.value))}
-                        >
-                            <option value={7}>the last week</option>
-                            <option value={28}>the last four weeks</option>
-                            <option value={84}>the last twelve weeks</option>
-                        </select>
-                    </label>
-                </h2>
-                <Notice problem={problem} />
-                {compared && (
-                    <>
-                        <p className="head">{compared.sentence}</p>
-                        <table className="w-full text-sm">
-                            <thead>
-                                <tr className="label border-b border-line text-left">
-                                    <th className="py-1">Athlete</th>
-                                    <th className="text-right">in force</th>
-                                    <th className="text-right">with this</th>
-                                </tr>
-                            </thead>
-                            <tbody>
-                                {compared.rows
-                                    .filter((row) => row.now_days + row.then_days > 0)
-                                    .map((row) => (
-                                        <tr key={row.athlete.id} className="border-b border-line align-top">
-                                            <td className="py-1">
-                                                {row.athlete.name}
-                                                {row.then.length > 0 && (
-                                                    <span className="block text-soft">{row.then.join('; ')}</span>
-                                                )}
-                                            </td>
-                                            <td className="figure text-right text-lg">{row.now_days}</td>
-                                            <td
-                                                className={`figure text-right text-lg ${row.then_days > row.now_days ? 'text-reduced' : ''}`}
-                                            >
-                                                {row.then_days}
-                                            </td>
-                                        </tr>
-                                    ))}
-                            </tbody>
-                        </table>
-                        <p className="label">
-                            Days over a hard limit. Limits on single sets and sessions are not replayed: old days are
-                            kept as totals.
-                        </p>
-                    </>
-                )}
+                <OnTheRecord days={days} onDays={setDays} compared={compared} problem={problem} />
                 <Notice problem={refused} />
                 <div className="flex gap-2">
                     <button type="button" className="btn" onClick={onClose}>
@@ -313,5 +238,105 @@ function Editor({
                 </div>
             </aside>
         </form>
+    );
+}
+
+/** The rule set as it stands here, held against the one in force over the real record, a moment after each change. */
+function useComparison(definition: Definition, squadId: number) {
+    const [days, setDays] = useState(28);
+    const [compared, setCompared] = useState<RuleCompare | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    useEffect(() => {
+        let stopped = false;
+        const timer = window.setTimeout(() => {
+            api<RuleCompare>('POST', `/api/squads/${squadId}/rule-set/compare`, { days, definition }).then(
+                (answer) => {
+                    if (!stopped) {
+                        setCompared(answer);
+                        setProblem(null);
+                    }
+                },
+                (error: unknown) => {
+                    if (!stopped) setProblem(error);
+                },
+            );
+        }, COMPARE_AFTER_MS);
+        return () => {
+            stopped = true;
+            window.clearTimeout(timer);
+        };
+    }, [definition, days, squadId]);
+    return { days, setDays, compared, problem };
+}
+
+function OnTheRecord({
+    days,
+    onDays,
+    compared,
+    problem,
+}: {
+    days: number;
+    onDays: (days: number) => void;
+    compared: RuleCompare | null;
+    problem: unknown;
+}) {
+    return (
+        <>
+            {' '}
+            <h2 className="border-b-2 border-ink pb-1 text-base">
+                On the real record of{' '}
+                <label>
+                    <span className="sr-only">How far back</span>
+                    <select
+                        className="bg-transparent underline decoration-dotted"
+                        value={days}
+                        onChange={(event) => onDays(Number(event.target.value))}
+                    >
+                        <option value={7}>the last week</option>
+                        <option value={28}>the last four weeks</option>
+                        <option value={84}>the last twelve weeks</option>
+                    </select>
+                </label>
+            </h2>
+            <Notice problem={problem} />
+            {compared && (
+                <>
+                    <p className="head">{compared.sentence}</p>
+                    <table className="w-full text-sm">
+                        <thead>
+                            <tr className="label border-b border-line text-left">
+                                <th className="py-1">Athlete</th>
+                                <th className="text-right">in force</th>
+                                <th className="text-right">with this</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {compared.rows
+                                .filter((row) => row.now_days + row.then_days > 0)
+                                .map((row) => (
+                                    <tr key={row.athlete.id} className="border-b border-line align-top">
+                                        <td className="py-1">
+                                            {row.athlete.name}
+                                            {row.then.length > 0 && (
+                                                <span className="block text-soft">{row.then.join('; ')}</span>
+                                            )}
+                                        </td>
+                                        <td className="figure text-right text-lg">{row.now_days}</td>
+                                        <td
+                                            className={`figure text-right text-lg ${row.then_days > row.now_days ? 'text-reduced' : ''}`}
+                                        >
+                                            {row.then_days}
+                                        </td>
+                                    </tr>
+                                ))}
+                        </tbody>
+                    </table>
+                    <p className="label">
+                        Days over a hard limit. Limits on single sets and sessions are not replayed: old days are kept
+                        as totals.
+                    </p>
+                </>
+            )}
+        </>
     );
 }

@@ -102,35 +102,6 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
             ...definition,
             stages: definition.stages.map((stage, j) => (i === j ? { ...stage, ...with_ } : stage)),
         });
-    const move = (i: number, stages: Stage[]): void =>
-        setDefinition({ ...definition, stages: stages.filter((_, j) => j !== i) });
-    const figure = (
-        i: number,
-        stage: Stage,
-        key: 'sets' | 'reps' | 'passes' | 'min_gap_days',
-        fallback: number,
-        label: string,
-    ) => (
-        <input
-            className="field figure w-14 px-1 text-center"
-            inputMode="numeric"
-            aria-label={`${label} of stage ${i + 1}`}
-            value={String(stage[key] ?? fallback)}
-            onChange={(event) => change(i, { [key]: Number(event.target.value) || 0 })}
-        />
-    );
-    const share = (i: number, stage: Stage, key: 'effort' | 'distance_share', label: string) => (
-        <input
-            className="field figure w-16 px-1 text-center"
-            inputMode="numeric"
-            aria-label={`${label} of stage ${i + 1}, percent`}
-            value={stage[key] === undefined ? '' : String(Math.round(100 * (stage[key] ?? 0)))}
-            placeholder="–"
-            onChange={(event) =>
-                change(i, { [key]: event.target.value === '' ? undefined : (Number(event.target.value) || 0) / 100 })
-            }
-        />
-    );
     const save = (): void => {
         api<ProgrammeFile[]>('POST', '/api/programmes', { version, definition }).then((answer) => {
             queries.setQueryData(['programme-files'], answer);
@@ -184,61 +155,26 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                     </thead>
                     <tbody>
                         {definition.stages.map((stage, i) => (
-                            <tr key={i} className="border-b border-line">
-                                <td className="py-1 pr-2">
-                                    <input
-                                        className="field"
-                                        aria-label={`Name of stage ${i + 1}`}
-                                        required
-                                        value={stage.name}
-                                        onChange={(event) => change(i, { name: event.target.value })}
-                                    />
-                                </td>
-                                <td className="pr-2">{figure(i, stage, 'sets', 1, 'Sets')}</td>
-                                <td className="pr-2">{figure(i, stage, 'reps', 1, 'Reps')}</td>
-                                <td className="pr-2">{share(i, stage, 'effort', 'Effort')}</td>
-                                <td className="pr-2">{share(i, stage, 'distance_share', 'Distance')}</td>
-                                <td className="pr-2">{figure(i, stage, 'passes', 1, 'Passes')}</td>
-                                <td className="pr-2">{figure(i, stage, 'min_gap_days', 2, 'Days between')}</td>
-                                <td className="pr-2">
-                                    <label className="flex items-center gap-1">
-                                        <input
-                                            type="checkbox"
-                                            disabled={i === 0}
-                                            checked={i === 0 || stage.needs_clearance === true}
-                                            onChange={(event) => change(i, { needs_clearance: event.target.checked })}
-                                        />
-                                        first
-                                    </label>
-                                </td>
-                                <td className="whitespace-nowrap text-right">
-                                    <button
-                                        type="button"
-                                        className="btn btn-quiet"
-                                        onClick={() =>
-                                            setDefinition({
-                                                ...definition,
-                                                stages: [
-                                                    ...definition.stages.slice(0, i + 1),
-                                                    { ...stage, name: `${stage.name}, again`, needs_clearance: false },
-                                                    ...definition.stages.slice(i + 1),
-                                                ],
-                                            })
-                                        }
-                                    >
-                                        Repeat below
-                                    </button>
-                                    {definition.stages.length > 1 && (
-                                        <button
-                                            type="button"
-                                            className="btn btn-quiet"
-                                            onClick={() => move(i, definition.stages)}
-                                        >
-                                            Remove
-                                        </button>
-                                    )}
-                                </td>
-                            </tr>
+                            <StageRow
+                                key={i}
+                                nth={i + 1}
+                                stage={stage}
+                                only={definition.stages.length === 1}
+                                onChange={(with_) => change(i, with_)}
+                                onRepeat={() =>
+                                    setDefinition({
+                                        ...definition,
+                                        stages: definition.stages.toSpliced(i + 1, 0, {
+                                            ...stage,
+                                            name: `${stage.name}, again`,
+                                            needs_clearance: false,
+                                        }),
+                                    })
+                                }
+                                onRemove={() =>
+                                    setDefinition({ ...definition, stages: definition.stages.toSpliced(i, 1) })
+                                }
+                            />
                         ))}
                     </tbody>
                 </table>
@@ -256,5 +192,83 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                 </button>
             </div>
         </form>
+    );
+}
+
+function StageRow({
+    nth,
+    stage,
+    only,
+    onChange,
+    onRepeat,
+    onRemove,
+}: {
+    nth: number;
+    stage: Stage;
+    only: boolean;
+    onChange: (with_: Partial<Stage>) => void;
+    onRepeat: () => void;
+    onRemove: () => void;
+}) {
+    const figure = (key: 'sets' | 'reps' | 'passes' | 'min_gap_days', fallback: number, label: string) => (
+        <input
+            className="field figure w-14 px-1 text-center"
+            inputMode="numeric"
+            aria-label={`${label} of stage ${nth}`}
+            value={String(stage[key] ?? fallback)}
+            onChange={(event) => onChange({ [key]: Number(event.target.value) || 0 })}
+        />
+    );
+    const share = (key: 'effort' | 'distance_share', label: string) => (
+        <input
+            className="field figure w-16 px-1 text-center"
+            inputMode="numeric"
+            aria-label={`${label} of stage ${nth}, percent`}
+            value={stage[key] === undefined ? '' : String(Math.round(100 * (stage[key] ?? 0)))}
+            placeholder="–"
+            onChange={(event) =>
+                onChange({ [key]: event.target.value === '' ? undefined : (Number(event.target.value) || 0) / 100 })
+            }
+        />
+    );
+    return (
+        <tr className="border-b border-line">
+            <td className="py-1 pr-2">
+                <input
+                    className="field"
+                    aria-label={`Name of stage ${nth}`}
+                    required
+                    value={stage.name}
+                    onChange={(event) => onChange({ name: event.target.value })}
+                />
+            </td>
+            <td className="pr-2">{figure('sets', 1, 'Sets')}</td>
+            <td className="pr-2">{figure('reps', 1, 'Reps')}</td>
+            <td className="pr-2">{share('effort', 'Effort')}</td>
+            <td className="pr-2">{share('distance_share', 'Distance')}</td>
+            <td className="pr-2">{figure('passes', 1, 'Passes')}</td>
+            <td className="pr-2">{figure('min_gap_days', 2, 'Days between')}</td>
+            <td className="pr-2">
+                <label className="flex items-center gap-1">
+                    <input
+                        type="checkbox"
+                        disabled={nth === 1}
+                        checked={nth === 1 || stage.needs_clearance === true}
+                        onChange={(event) => onChange({ needs_clearance: event.target.checked })}
+                    />
+                    first
+                </label>
+            </td>
+            <td className="whitespace-nowrap text-right">
+                <button type="button" className="btn btn-quiet" onClick={onRepeat}>
+                    Repeat below
+                </button>
+                {!only && (
+                    <button type="button" className="btn btn-quiet" onClick={onRemove}>
+                        Remove
+                    </button>
+                )}
+            </td>
+        </tr>
     );
 }
