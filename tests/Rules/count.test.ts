@@ -129,13 +129,13 @@ describe('why nothing more is counted', () => {
     test('a report of an earlier day that was sent says nothing of today', () => {
         const sent = { ...report(6, { at: '2026-11-25T17:00:00Z' }), sending: 'sent' } as unknown as KeptReport;
         expect(why([sent])).toBeNull();
-        expect(why([{ ...sent, sending: 'waiting' } as KeptReport])).toContain('licensed clinician');
+        expect(why([{ ...sent, sending: 'waiting' }])).toContain('licensed clinician');
     });
 });
 
 test('quality that falls is told in points', () => {
     const judged = [...Array<string>(10).fill('good'), ...Array<string>(10).fill('not_good')].map((verdict) =>
-        rep({ verdict: verdict as 'good' }),
+        rep({ verdict: verdict }),
     );
     expect(fallOf(judged, { falls: 0.3 }, null, BOUNDS)).toContain('the last 10 lie 30 points below the best 10');
     expect(fallOf(judged, null, null, BOUNDS)).toBeNull();

@@ -37,7 +37,7 @@ export function rep(of: Partial<RepEvent> = {}): RepEvent {
         seq,
         device: 'phone',
         ...of,
-    } as RepEvent;
+    };
 }
 
 export const fault = (id: string, safety = false): Courtside['faults'][number] => ({

@@ -99,6 +99,21 @@ type Ways = {
 /** Asked before anybody is known to be here, or to find out who is. */
 const SPEAKS_FOR_NOBODY = ['/api/me', '/api/sign-in', '/api/sign-out', '/sanctum/csrf-cookie'];
 
+/** Asked to find out who is here: an answer that nobody is tells no page that its session has ended. */
+const ASKS_WHO_IS_HERE = ['/api/me', '/api/sign-out'];
+
+const headersOf = (
+    body: unknown,
+    linkToken: string | undefined,
+    speaksFor: ReturnType<typeof personHere>,
+): Record<string, string> => ({
+    Accept: 'application/json',
+    'X-XSRF-TOKEN': csrfToken(),
+    ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+    ...(linkToken === undefined ? {} : { 'X-Link-Token': linkToken }),
+    ...(speaksFor === null ? {} : { 'X-Augendo-Person': speaksFor.key }),
+});
+
 export async function api<T>(
     method: 'GET' | 'POST' | 'PUT',
     path: string,
@@ -112,13 +127,7 @@ export async function api<T>(
         response = await fetch(path, {
             method,
             signal: AbortSignal.timeout(withinMs),
-            headers: {
-                Accept: 'application/json',
-                'X-XSRF-TOKEN': csrfToken(),
-                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-                ...(linkToken === undefined ? {} : { 'X-Link-Token': linkToken }),
-                ...(speaksFor === null ? {} : { 'X-Augendo-Person': speaksFor.key }),
-            },
+            headers: headersOf(body, linkToken, speaksFor),
             body: body === undefined ? undefined : JSON.stringify(body),
         });
         text = await response.text();
@@ -131,21 +140,25 @@ export async function api<T>(
     }
     const answer: unknown = text === '' ? null : safeJson(text);
     if (response.ok) return answer as T;
-    const problem = (answer ?? {}) as {
+    throw refusalOf(response.status, answer, linkToken === undefined && !ASKS_WHO_IS_HERE.includes(path));
+}
+
+/** What the server refuses, as it says it itself; a page that speaks for nobody any more is told so. */
+function refusalOf(status: number, answer: unknown, signedInBefore: boolean): Problem {
+    const said = (answer ?? {}) as {
         title?: string;
         detail?: string;
         code?: string;
         errors?: Record<string, string[]>;
     };
     // Another person signed in on this device: this page speaks for nobody any more.
-    if (problem.code === 'other_person') window.location.reload();
-    else if (response.status === 401 && path !== '/api/me' && path !== '/api/sign-out' && linkToken === undefined)
-        signedOut.dispatchEvent(new Event('signed-out'));
-    throw new Problem(
-        response.status,
-        problem.title ?? 'This did not work',
-        problem.detail ?? `The server answered ${response.status}.`,
-        problem.errors,
+    if (said.code === 'other_person') window.location.reload();
+    else if (status === 401 && signedInBefore) signedOut.dispatchEvent(new Event('signed-out'));
+    return new Problem(
+        status,
+        said.title ?? 'This did not work',
+        said.detail ?? `The server answered ${status}.`,
+        said.errors,
     );
 }
 

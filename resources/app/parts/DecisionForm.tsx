@@ -4,6 +4,13 @@ import { api, type Gate } from '../api/client';
 import { newId } from '../offline/store';
 import { Notice } from './Notice';
 
+const ACTS: [action: string, label: string, said: string][] = [
+    ['advance', 'Advance', 'Advanced.'],
+    ['repeat', 'Repeat', 'Repeats this rung.'],
+    ['step_back', 'Step back', 'Stepped back one rung.'],
+    ['pause', 'Pause', 'Paused.'],
+];
+
 /** The coach’s act. Advancing against the mechanics needs a written reason; nothing else can be passed over. */
 export function DecisionForm({
     athleteId,
@@ -30,6 +37,11 @@ export function DecisionForm({
     const open = gate.criteria.filter((criterion) => criterion.verdict !== 'pass');
     const firm = open.filter((criterion) => !criterion.overridable);
     const mayOverride = hasNext && open.length > 0 && firm.length === 0;
+    // What the gate says is shown as the first choice; while evidence is collected, the rung is repeated.
+    const suggested = gate.decision === 'collect' ? 'repeat' : gate.decision;
+    const acts = ACTS.filter(
+        ([action]) => (action !== 'advance' || hasNext) && (action !== 'step_back' || hasPrevious),
+    );
     const decide = (action: string, said: string): void => {
         api('POST', `/api/athletes/${athleteId}/decisions`, {
             id: id.current,
@@ -55,39 +67,17 @@ export function DecisionForm({
                 </p>
             )}
             <div className="flex flex-wrap gap-2">
-                {hasNext && (
+                {acts.map(([action, label, said]) => (
                     <button
+                        key={action}
                         type="button"
-                        className={`btn ${gate.decision === 'advance' ? 'btn-main' : ''}`}
-                        disabled={gate.decision !== 'advance'}
-                        onClick={() => decide('advance', 'Advanced.')}
+                        className={`btn ${suggested === action ? 'btn-main' : ''}`}
+                        disabled={action === 'advance' && gate.decision !== 'advance'}
+                        onClick={() => decide(action, said)}
                     >
-                        Advance
+                        {label}
                     </button>
-                )}
-                <button
-                    type="button"
-                    className={`btn ${gate.decision === 'repeat' || gate.decision === 'collect' ? 'btn-main' : ''}`}
-                    onClick={() => decide('repeat', 'Repeats this rung.')}
-                >
-                    Repeat
-                </button>
-                {hasPrevious && (
-                    <button
-                        type="button"
-                        className={`btn ${gate.decision === 'step_back' ? 'btn-main' : ''}`}
-                        onClick={() => decide('step_back', 'Stepped back one rung.')}
-                    >
-                        Step back
-                    </button>
-                )}
-                <button
-                    type="button"
-                    className={`btn ${gate.decision === 'pause' ? 'btn-main' : ''}`}
-                    onClick={() => decide('pause', 'Paused.')}
-                >
-                    Pause
-                </button>
+                ))}
                 {mayOverride && !overriding && (
                     <button type="button" className="btn btn-quiet" onClick={() => setOverriding(true)}>
                         Advance against the mechanics
@@ -95,32 +85,13 @@ export function DecisionForm({
                 )}
             </div>
             {overriding && (
-                <form
-                    className="grid gap-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        decide('advance', 'Advanced against the mechanics.');
-                    }}
-                >
-                    <label className="grid gap-1">
-                        <span className="label">
-                            Why, in a sentence. It stays beside:{' '}
-                            {open.map((criterion) => criterion.label.toLowerCase()).join(', ')}
-                        </span>
-                        <textarea
-                            className="field"
-                            rows={2}
-                            value={reason}
-                            onChange={(event) => setReason(event.target.value)}
-                        />
-                    </label>
-                    <div className="flex gap-2">
-                        <button className="btn btn-main">Advance with this reason</button>
-                        <button type="button" className="btn" onClick={() => setOverriding(false)}>
-                            Leave it
-                        </button>
-                    </div>
-                </form>
+                <AgainstTheMechanics
+                    open={open}
+                    reason={reason}
+                    onReason={setReason}
+                    onAdvance={() => decide('advance', 'Advanced against the mechanics.')}
+                    onLeave={() => setOverriding(false)}
+                />
             )}
             {firm.length > 0 && hasNext && (
                 <p className="text-sm text-soft">
@@ -128,5 +99,48 @@ export function DecisionForm({
                 </p>
             )}
         </div>
+    );
+}
+
+function AgainstTheMechanics({
+    open,
+    reason,
+    onReason,
+    onAdvance,
+    onLeave,
+}: {
+    open: Gate['criteria'];
+    reason: string;
+    onReason: (reason: string) => void;
+    onAdvance: () => void;
+    onLeave: () => void;
+}) {
+    return (
+        <form
+            className="grid gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onAdvance();
+            }}
+        >
+            <label className="grid gap-1">
+                <span className="label">
+                    Why, in a sentence. It stays beside:{' '}
+                    {open.map((criterion) => criterion.label.toLowerCase()).join(', ')}
+                </span>
+                <textarea
+                    className="field"
+                    rows={2}
+                    value={reason}
+                    onChange={(event) => onReason(event.target.value)}
+                />
+            </label>
+            <div className="flex gap-2">
+                <button className="btn btn-main">Advance with this reason</button>
+                <button type="button" className="btn" onClick={onLeave}>
+                    Leave it
+                </button>
+            </div>
+        </form>
     );
 }

@@ -20,23 +20,8 @@ const line = (...points: Point[]): string =>
 
 /** A key position drawn from its joint angles; the throwing arm is heavy, the far side light. A left-hander sees it from the other side. */
 export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: boolean }) {
-    const [thigh = 0, shin = 0] = pose.front_leg;
-    const [backThigh = 0, backShin = 0] = pose.back_leg;
-    const [upper = 0, fore = 0] = pose.throwing_arm;
-    const [frontUpper = 0, frontFore = 0] = pose.front_arm;
-    const hip: Point = [0, 0];
-    const shoulder = along(hip, 180 - pose.trunk, TRUNK);
-    const head = along(shoulder, 180 - pose.trunk * 0.6, HEAD + 6);
-    const knee = along(hip, thigh, THIGH);
-    const foot = along(knee, shin, SHIN);
-    const backKnee = along(hip, backThigh, THIGH);
-    const backFoot = along(backKnee, backShin, SHIN);
-    const elbow = along(shoulder, upper, UPPER_ARM);
-    const hand = along(elbow, fore, FOREARM);
-    const frontElbow = along(shoulder, frontUpper, UPPER_ARM);
-    const frontHand = along(frontElbow, frontFore, FOREARM);
-    const ground = Math.max(foot[1], backFoot[1]) + pose.lift * 2 * HEAD + 3;
-    const tool = pose.tool === 'racket' ? along(hand, fore, 26) : null;
+    const joints = jointsOf(pose);
+    const { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand, ground } = joints;
     // Room above for whatever is highest: the head, a hand, or what the hand holds.
     const reach =
         Math.ceil(
@@ -78,45 +63,70 @@ export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: bool
                     <path d={line(hip, knee, foot)} stroke="var(--color-ink)" strokeWidth="5.5" />
                     <path d={line(foot, along(foot, 84, 10))} stroke="var(--color-ink)" strokeWidth="4.5" />
                     <circle cx={head[0]} cy={head[1]} r={HEAD} fill="var(--color-ink)" stroke="none" />
-                    {pose.tool === 'javelin' && (
-                        <path
-                            d={line(along(hand, 98, 46), along(hand, -82, 46))}
-                            stroke="var(--color-stop)"
-                            strokeWidth="2"
-                        />
-                    )}
-                    {tool && (
-                        <>
-                            <path d={line(hand, tool)} stroke="var(--color-stop)" strokeWidth="2.5" />
-                            <ellipse
-                                cx={along(hand, fore, 36)[0]}
-                                cy={along(hand, fore, 36)[1]}
-                                rx="8"
-                                ry="11"
-                                transform={`rotate(${-fore} ${along(hand, fore, 36)[0]} ${along(hand, fore, 36)[1]})`}
-                                stroke="var(--color-stop)"
-                                strokeWidth="2"
-                            />
-                        </>
-                    )}
+                    {pose.tool !== 'ball' && <Held pose={pose} hand={hand} />}
                     <path d={line(shoulder, elbow, hand)} stroke="var(--color-ink)" strokeWidth="5.5" />
                     {[shoulder, elbow, hip, knee].map(([x, y], i) => (
                         <circle key={i} cx={x} cy={y} r="2.6" fill="var(--color-tape)" stroke="none" />
                     ))}
-                    {pose.tool === 'ball' && (
-                        <circle
-                            cx={along(hand, fore, 7)[0]}
-                            cy={along(hand, fore, 7)[1]}
-                            r="5.5"
-                            fill="var(--color-stop)"
-                            stroke="none"
-                        />
-                    )}
+                    {pose.tool === 'ball' && <Held pose={pose} hand={hand} />}
                 </g>
             </svg>
             <figcaption className="text-sm">
                 <span className="head">{pose.name}.</span> <span className="text-soft">{pose.text}.</span>
             </figcaption>
         </figure>
+    );
+}
+
+/** Where the joints are, in the picture’s own lengths, with the hip at its origin. */
+function jointsOf(pose: Pose) {
+    const [thigh = 0, shin = 0] = pose.front_leg;
+    const [backThigh = 0, backShin = 0] = pose.back_leg;
+    const [upper = 0, fore = 0] = pose.throwing_arm;
+    const [frontUpper = 0, frontFore = 0] = pose.front_arm;
+    const hip: Point = [0, 0];
+    const shoulder = along(hip, 180 - pose.trunk, TRUNK);
+    const head = along(shoulder, 180 - pose.trunk * 0.6, HEAD + 6);
+    const knee = along(hip, thigh, THIGH);
+    const foot = along(knee, shin, SHIN);
+    const backKnee = along(hip, backThigh, THIGH);
+    const backFoot = along(backKnee, backShin, SHIN);
+    const elbow = along(shoulder, upper, UPPER_ARM);
+    const hand = along(elbow, fore, FOREARM);
+    const frontElbow = along(shoulder, frontUpper, UPPER_ARM);
+    const frontHand = along(frontElbow, frontFore, FOREARM);
+    const ground = Math.max(foot[1], backFoot[1]) + pose.lift * 2 * HEAD + 3;
+    return { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand, ground };
+}
+
+/** What the hand holds, drawn along the forearm. */
+function Held({ pose, hand }: { pose: Pose; hand: Point }) {
+    const [, fore = 0] = pose.throwing_arm;
+    if (pose.tool === 'javelin')
+        return <path d={line(along(hand, 98, 46), along(hand, -82, 46))} stroke="var(--color-stop)" strokeWidth="2" />;
+    if (pose.tool === 'ball')
+        return (
+            <circle
+                cx={along(hand, fore, 7)[0]}
+                cy={along(hand, fore, 7)[1]}
+                r="5.5"
+                fill="var(--color-stop)"
+                stroke="none"
+            />
+        );
+    if (pose.tool !== 'racket') return null;
+    return (
+        <>
+            <path d={line(hand, along(hand, fore, 26))} stroke="var(--color-stop)" strokeWidth="2.5" />
+            <ellipse
+                cx={along(hand, fore, 36)[0]}
+                cy={along(hand, fore, 36)[1]}
+                rx="8"
+                ry="11"
+                transform={`rotate(${-fore} ${along(hand, fore, 36)[0]} ${along(hand, fore, 36)[1]})`}
+                stroke="var(--color-stop)"
+                strokeWidth="2"
+            />
+        </>
     );
 }

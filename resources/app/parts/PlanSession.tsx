@@ -34,21 +34,7 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
     return (
         <Sheetlet open={open} onClose={close} title={`Plan a session for ${squad.name}`}>
             {made !== null ? (
-                <div className="grid gap-3">
-                    <p className="text-lg">
-                        {made.sheets} {made.sheets === 1 ? 'sheet is' : 'sheets are'} fitted to the limits.
-                    </p>
-                    {made.left_out.length > 0 && (
-                        <ul className="border-l-4 border-tape pl-3">
-                            {made.left_out.map((each) => (
-                                <li key={each}>{each}.</li>
-                            ))}
-                        </ul>
-                    )}
-                    <button type="button" className="btn btn-main" onClick={close}>
-                        Done
-                    </button>
-                </div>
+                <Made made={made} onDone={close} />
             ) : (
                 <form
                     className="grid gap-3"
@@ -116,33 +102,7 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
                             </div>
                         </fieldset>
                     )}
-                    <details
-                        open={objects !== null}
-                        onToggle={(event) =>
-                            setObjects(
-                                event.currentTarget.open ? (objects ?? kit.data?.map((each) => each.id) ?? []) : null,
-                            )
-                        }
-                    >
-                        <summary className="opens">Not everything is at hand</summary>
-                        <div className="mt-2 flex flex-wrap gap-1.5">
-                            {kit.data?.map((each) => (
-                                <Toggle
-                                    key={each.id}
-                                    on={objects?.includes(each.id) ?? true}
-                                    onChange={(on) =>
-                                        setObjects(
-                                            on
-                                                ? [...(objects ?? []), each.id]
-                                                : (objects ?? []).filter((id) => id !== each.id),
-                                        )
-                                    }
-                                >
-                                    {each.name}
-                                </Toggle>
-                            ))}
-                        </div>
-                    </details>
+                    {kit.data && <AtHand kit={kit.data} objects={objects} onChange={setObjects} />}
                     <Notice problem={problem} />
                     <button className="btn btn-main">Make the sheets</button>
                 </form>
@@ -156,5 +116,60 @@ function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolea
         <button type="button" aria-pressed={on} className={`btn ${on ? 'btn-main' : ''}`} onClick={() => onChange(!on)}>
             {children}
         </button>
+    );
+}
+
+function Made({ made, onDone }: { made: SessionMade; onDone: () => void }) {
+    return (
+        <div className="grid gap-3">
+            <p className="text-lg">
+                {made.sheets} {made.sheets === 1 ? 'sheet is' : 'sheets are'} fitted to the limits.
+            </p>
+            {made.left_out.length > 0 && (
+                <ul className="border-l-4 border-tape pl-3">
+                    {made.left_out.map((each) => (
+                        <li key={each}>{each}.</li>
+                    ))}
+                </ul>
+            )}
+            <button type="button" className="btn btn-main" onClick={onDone}>
+                Done
+            </button>
+        </div>
+    );
+}
+
+/** What is there, when not everything is; null: all of it. */
+function AtHand({
+    kit,
+    objects,
+    onChange,
+}: {
+    kit: { id: string; name: string }[];
+    objects: string[] | null;
+    onChange: (objects: string[] | null) => void;
+}) {
+    return (
+        <details
+            open={objects !== null}
+            onToggle={(event) => onChange(event.currentTarget.open ? (objects ?? kit.map((each) => each.id)) : null)}
+        >
+            <summary className="opens">Not everything is at hand</summary>
+            <div className="mt-2 flex flex-wrap gap-1.5">
+                {kit.map((each) => (
+                    <Toggle
+                        key={each.id}
+                        on={objects?.includes(each.id) ?? true}
+                        onChange={(on) =>
+                            onChange(
+                                on ? [...(objects ?? []), each.id] : (objects ?? []).filter((id) => id !== each.id),
+                            )
+                        }
+                    >
+                        {each.name}
+                    </Toggle>
+                ))}
+            </div>
+        </details>
     );
 }

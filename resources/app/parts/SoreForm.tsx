@@ -122,73 +122,97 @@ export function SoreForm({
                 </>
             )}
             {place !== null && (
-                <div>
-                    <p className="head mb-2 text-lg first-letter:uppercase">{place.label}</p>
-                    <p className="label mb-1">What is it like?</p>
-                    <div className="grid grid-cols-2 gap-1.5">
-                        {KINDS.map(([each, label]) => (
-                            <button
-                                key={each}
-                                type="button"
-                                aria-pressed={kind === each}
-                                onClick={() => setKind(each)}
-                                className={`btn justify-start ${kind === each ? 'btn-main' : ''}`}
-                                style={{ minHeight: '3rem' }}
-                            >
-                                {label}
-                            </button>
-                        ))}
-                    </div>
-                    <p className="label mb-1 mt-4">
-                        {kind === null ? 'First what it is like, then how bad' : 'How bad, 0 to 10?'}
-                    </p>
-                    {young ? (
-                        <div className="flex justify-between">
-                            {[0, 2, 4, 6, 8].map((value) => (
-                                <button
-                                    key={value}
-                                    type="button"
-                                    disabled={kind === null}
-                                    aria-label={`Face ${value} of 10`}
-                                    onClick={() => score(value)}
-                                    className="p-1 disabled:opacity-40"
-                                >
-                                    <Face score={value} />
-                                </button>
-                            ))}
-                        </div>
-                    ) : (
-                        <div className="grid grid-cols-11 gap-0.5">
-                            {Array.from({ length: 11 }, (_, value) => (
-                                <button
-                                    key={value}
-                                    type="button"
-                                    disabled={kind === null}
-                                    onClick={() => score(value)}
-                                    className="head border-y-2 border-ink text-lg enabled:hover:bg-tape disabled:border-line disabled:text-soft"
-                                    style={{ minHeight: '3.5rem' }}
-                                >
-                                    {value}
-                                </button>
-                            ))}
-                        </div>
-                    )}
-                    <button
-                        type="button"
-                        className="btn btn-quiet mt-2"
-                        onClick={() => {
-                            setPlace(null);
-                            setKind(null);
-                        }}
-                    >
-                        Another place
-                    </button>
-                </div>
+                <HowSore
+                    place={place}
+                    kind={kind}
+                    young={young}
+                    onKind={setKind}
+                    onScore={score}
+                    onBack={() => {
+                        setPlace(null);
+                        setKind(null);
+                    }}
+                />
             )}
             <p className="mt-3 border-t border-line pt-2 text-sm text-soft">
                 Numbness, swelling, a locked or unstable joint, or a head knock stops the session and goes to a licensed
                 clinician. Augendo gives no diagnosis.
             </p>
         </>
+    );
+}
+
+/** What a place is like, then how bad; under nine years by faces. */
+function HowSore({
+    place,
+    kind,
+    young,
+    onKind,
+    onScore,
+    onBack,
+}: {
+    place: Place;
+    kind: string | null;
+    young: boolean;
+    onKind: (kind: string) => void;
+    onScore: (score: number) => void;
+    onBack: () => void;
+}) {
+    return (
+        <div>
+            <p className="head mb-2 text-lg first-letter:uppercase">{place.label}</p>
+            <p className="label mb-1">What is it like?</p>
+            <div className="grid grid-cols-2 gap-1.5">
+                {KINDS.map(([each, label]) => (
+                    <button
+                        key={each}
+                        type="button"
+                        aria-pressed={kind === each}
+                        onClick={() => onKind(each)}
+                        className={`btn justify-start ${kind === each ? 'btn-main' : ''}`}
+                        style={{ minHeight: '3rem' }}
+                    >
+                        {label}
+                    </button>
+                ))}
+            </div>
+            <p className="label mb-1 mt-4">
+                {kind === null ? 'First what it is like, then how bad' : 'How bad, 0 to 10?'}
+            </p>
+            {young ? (
+                <div className="flex justify-between">
+                    {[0, 2, 4, 6, 8].map((value) => (
+                        <button
+                            key={value}
+                            type="button"
+                            disabled={kind === null}
+                            aria-label={`Face ${value} of 10`}
+                            onClick={() => onScore(value)}
+                            className="p-1 disabled:opacity-40"
+                        >
+                            <Face score={value} />
+                        </button>
+                    ))}
+                </div>
+            ) : (
+                <div className="grid grid-cols-11 gap-0.5">
+                    {Array.from({ length: 11 }, (_, value) => (
+                        <button
+                            key={value}
+                            type="button"
+                            disabled={kind === null}
+                            onClick={() => onScore(value)}
+                            className="head border-y-2 border-ink text-lg enabled:hover:bg-tape disabled:border-line disabled:text-soft"
+                            style={{ minHeight: '3.5rem' }}
+                        >
+                            {value}
+                        </button>
+                    ))}
+                </div>
+            )}
+            <button type="button" className="btn btn-quiet mt-2" onClick={onBack}>
+                Another place
+            </button>
+        </div>
     );
 }
