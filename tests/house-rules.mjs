@@ -23,6 +23,15 @@ for (const file of files('resources/app/screens', /\.tsx?$/)) {
 for (const file of files('resources/app/parts', /\.tsx?$/)) {
     if (/from '[^']*screens\//.test(readFileSync(join(root, file), 'utf8'))) broken.push(`${file} imports a screen`);
 }
+// What a device works out alone is plain: no component, no clock, no store, no network.
+for (const file of files('resources/app/rules', /\.tsx?$/)) {
+    const text = readFileSync(join(root, file), 'utf8');
+    for (const [line, path] of text.matchAll(/^import (?!type ).*from '(.+)'/gm)) {
+        if (!path.startsWith('./')) broken.push(`${file} needs more than types of ${path}: ${line}`);
+    }
+    if (/\bDate\.now\(|new Date\(\)|Math\.random|\bfetch\(/.test(text))
+        broken.push(`${file} reads a clock, chance or the network`);
+}
 // The core is plain PHP, and reads neither clock nor database.
 for (const file of files('core/src', /\.php$/)) {
     const text = readFileSync(join(root, file), 'utf8');
