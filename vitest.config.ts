@@ -1,3 +1,3 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { include: ['tests/Rules/**/*.test.ts'], environment: 'node' } });
+export default defineConfig({ test: { include: ['tests/Device/**/*.test.ts'], environment: 'node' } });

@@ -83,6 +83,9 @@ final class AppServiceProvider extends ServiceProvider
         }
         Route::model('return', PlayReturn::class);
         Route::model('session', TrainingSession::class);
-        RateLimiter::for('links', fn (Request $request): array => [Limit::perMinute(600)->by('links|'.$request->ip()), Limit::perMinute(12)->by(hash('xxh128', (string) ($request->route('token') ?? $request->header('X-Link-Token'))))]);
+        RateLimiter::for('links', fn (Request $request): array => [
+            Limit::perMinute(600)->by('links|'.$request->ip()),
+            Limit::perMinute(12)->by(hash('xxh128', (string) ($request->route('token') ?? $request->header('X-Link-Token')))),
+        ]);
     }
 }

@@ -53,7 +53,8 @@ final class AgreementBook
         foreach ($rung === null ? [] : $bySet('rep') as $set => $counters) {
             foreach ($counters as $counter => $reps) {
                 foreach ($along->get($set, collect())->except($counter) as $second => $seconds) {
-                    foreach (Agreement::bothSaw($reps->map(SheetEvents::isGood(...))->all(), $seconds->map(SheetEvents::isGood(...))->all()) as $i) {
+                    $good = fn (Collection $judged): array => $judged->map(SheetEvents::isGood(...))->all();
+                    foreach (Agreement::bothSaw($good($reps), $good($seconds)) as $i) {
                         $two = collect([(int) $counter => $reps[$i], (int) $second => $seconds[$i]])->sortKeys();
                         $pairs[] = [
                             'athlete' => $sheet->athlete_id, 'rung' => "{$sheet->ladder}/{$sheet->rung}",

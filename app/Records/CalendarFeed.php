@@ -59,7 +59,14 @@ final class CalendarFeed
                 Carbon::parse("{$fixture->day()->iso()} {$fixture->starts_at}", $zone), self::MATCH_MINUTES,
             );
         }
-        foreach (Season::query()->whereIn('athlete_id', $athletes)->where('state', 'open')->whereBetween('goal_on', $span)->orderBy('goal_on')->get() as $season) {
+        foreach (
+            Season::query()
+                ->whereIn('athlete_id', $athletes)
+                ->where('state', 'open')
+                ->whereBetween('goal_on', $span)
+                ->orderBy('goal_on')
+                ->get() as $season
+        ) {
             assert($season instanceof Season);
             $day = $calendar->createComponent(
                 'VEVENT',

@@ -38,7 +38,13 @@ final class FixtureBook
                     || ($each->athlete_id === null && in_array($each->squad_id, $own, true)),
             )->values()->all();
         }
-        foreach (DB::table('work_sets')->whereIn('athlete_id', $athleteIds)->where('day', '>=', $on->iso())->whereIn('source', ['match', 'other club'])->get(['athlete_id', 'day', 'source']) as $row) {
+        foreach (
+            DB::table('work_sets')
+                ->whereIn('athlete_id', $athleteIds)
+                ->where('day', '>=', $on->iso())
+                ->whereIn('source', ['match', 'other club'])
+                ->get(['athlete_id', 'day', 'source']) as $row
+        ) {
             $this->played["{$row->athlete_id} ".substr($row->day, 0, 10)." {$row->source}"] = true;
         }
     }

@@ -87,16 +87,15 @@ final class IntakeDesk
             ->selectRaw('day, sum(arm) as arm, sum(landings) as landings')
             ->get()
             ->keyBy(fn (object $row): int => Day::of(substr($row->day, 0, 10))->ordinal);
-        $counts = [];
+        $smaller = [];
         foreach ($week as $measure => $declared) {
             $series = new DailySeries($days->map(fn (object $row): float => (float) $row->{$measure})->all(), $days->keys()->first());
             $others = array_filter([$before[$measure] ?? null, UsualWeek::ofRecord($series, $today)], is_float(...));
-            $counts[$measure] = UsualWeek::untilSure($declared, array_values($others));
+            $smaller[$measure] = UsualWeek::untilSure($declared, array_values($others));
         }
+        $smaller = array_filter($smaller, is_float(...));
 
-        return array_filter($counts, is_float(...)) === []
-            ? null
-            : array_combine(array_keys($week), array_map(fn (?float $smaller, float $declared): float => $smaller ?? $declared, $counts, $week));
+        return $smaller === [] ? null : [...$week, ...$smaller];
     }
 
     /** @return array<string, float>|null units a week by measure */

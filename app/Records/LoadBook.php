@@ -67,7 +67,15 @@ final class LoadBook
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $throws = $speeds = [];
-        foreach (DB::table('skill_marks')->whereIn('athlete_id', $ids)->where('measured_on', '<=', $on->iso())->whereNull('withdrawn_at')->orderBy('measured_on')->orderBy('id')->get() as $mark) {
+        foreach (
+            DB::table('skill_marks')
+                ->whereIn('athlete_id', $ids)
+                ->where('measured_on', '<=', $on->iso())
+                ->whereNull('withdrawn_at')
+                ->orderBy('measured_on')
+                ->orderBy('id')
+                ->get() as $mark
+        ) {
             $day = Day::of(substr($mark->measured_on, 0, 10));
             if ($mark->longest_throw_m !== null) {
                 $throws[$mark->athlete_id][$mark->skill][] = [$day, (float) $mark->longest_throw_m, (bool) $mark->doubted];

@@ -109,7 +109,14 @@ final class PlacingDesk
                 return $this->sheet($athlete, $ladder, $rung->id, $by);
             }
             Audit::of($by, $athlete, 'place found on a ladder', ['ladder' => $ladder->name, 'rung' => $rung->id]);
-            foreach ($athlete->sheets()->where('held_on', '>=', $by->workspace->today()->iso())->where('ladder', $ladder->id)->where('state', 'planned')->get() as $sheet) {
+            foreach (
+                $athlete
+                    ->sheets()
+                    ->where('held_on', '>=', $by->workspace->today()->iso())
+                    ->where('ladder', $ladder->id)
+                    ->where('state', 'planned')
+                    ->get() as $sheet
+            ) {
                 $sheet->update(['rung' => $rung->id]);
                 SheetDesk::fitAfterCommit($sheet);
             }

@@ -141,7 +141,11 @@ final class Privacy
         );
         $ofSheets()->update(['note' => null]);
         // Ids of faults and checkpoints stay; words that somebody wrote in their place do not.
-        foreach ($ofSheets()->where(fn ($query) => $query->whereNotNull('fault')->orWhereNotNull('seen'))->get(['id', 'fault', 'seen']) as $event) {
+        foreach (
+            $ofSheets()
+                ->where(fn ($query) => $query->whereNotNull('fault')->orWhereNotNull('seen'))
+                ->get(['id', 'fault', 'seen']) as $event
+        ) {
             $words = array_filter(
                 [$event->fault, ...array_keys(json_decode((string) $event->seen, true) ?? [])],
                 fn ($word): bool => $word !== null && preg_match('/^[a-z0-9-]+$/D', (string) $word) !== 1,

@@ -144,7 +144,14 @@ final class PromotionDesk
 
     private function refitLater(Athlete $athlete, string $ladder, string $rung, Day $on): void
     {
-        foreach ($athlete->sheets()->where('held_on', '>', $on->iso())->where('ladder', $ladder)->where('state', 'planned')->get() as $sheet) {
+        foreach (
+            $athlete
+                ->sheets()
+                ->where('held_on', '>', $on->iso())
+                ->where('ladder', $ladder)
+                ->where('state', 'planned')
+                ->get() as $sheet
+        ) {
             $sheet->update(['rung' => $rung]);
             SheetDesk::fitAfterCommit($sheet);
         }

@@ -73,7 +73,13 @@ final class ReadinessBook
                 );
             }
         }
-        foreach (DB::table('known_conditions')->whereIn('athlete_id', $ids)->whereNull('ended_at')->where('until_day', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())->get() as $row) {
+        foreach (
+            DB::table('known_conditions')
+                ->whereIn('athlete_id', $ids)
+                ->whereNull('ended_at')
+                ->where('until_day', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+                ->get() as $row
+        ) {
             $this->conditions[$row->athlete_id][] = new KnownCondition(
                 Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->up_to_score,
                 Day::of(substr($row->from_day, 0, 10)), Day::of(substr($row->until_day, 0, 10)),

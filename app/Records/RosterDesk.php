@@ -165,7 +165,8 @@ final class RosterDesk
                         : "{$athlete->given_name} stands on none of these ladders";
                 }
                 foreach ($chosen as $placement) {
-                    if (Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $day->iso())->where('ladder', $placement->ladder)->exists()) {
+                    $same = ['athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $placement->ladder];
+                    if (Sheet::query()->where($same)->exists()) {
                         $left[] = "{$athlete->given_name} has a sheet that day already";
 
                         continue;

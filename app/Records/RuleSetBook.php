@@ -167,7 +167,13 @@ final class RuleSetBook extends VersionedBook
     public static function shares(array $athleteIds): array
     {
         $shares = [];
-        foreach (DB::table('limit_shares')->join('users', 'users.id', '=', 'limit_shares.set_by')->whereIn('athlete_id', $athleteIds)->orderBy('limit_shares.id')->get(['limit_shares.*', 'users.name as by']) as $row) {
+        foreach (
+            DB::table('limit_shares')
+                ->join('users', 'users.id', '=', 'limit_shares.set_by')
+                ->whereIn('athlete_id', $athleteIds)
+                ->orderBy('limit_shares.id')
+                ->get(['limit_shares.*', 'users.name as by']) as $row
+        ) {
             $shares[$row->athlete_id][$row->limit_id] = $row;
             if (abs((float) $row->share - 1.0) < 1e-9) {
                 unset($shares[$row->athlete_id][$row->limit_id]);

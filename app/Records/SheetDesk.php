@@ -110,7 +110,15 @@ final class SheetDesk
     /** Fits every sheet of an athlete that waits for it. */
     public static function refitStale(string $athleteId): void
     {
-        foreach (Sheet::query()->where('athlete_id', $athleteId)->where('stale', true)->where('state', 'planned')->where('edited', false)->orderBy('held_on')->get() as $sheet) {
+        foreach (
+            Sheet::query()
+                ->where('athlete_id', $athleteId)
+                ->where('stale', true)
+                ->where('state', 'planned')
+                ->where('edited', false)
+                ->orderBy('held_on')
+                ->get() as $sheet
+        ) {
             self::open($sheet)->fit();
         }
     }

@@ -121,7 +121,13 @@ final class LoadScreen
     {
         $athlete = $day->athlete;
         $events = [];
-        foreach (Placement::query()->where('athlete_id', $athlete->id)->where('entered_on', '>=', $from->iso())->orderBy('entered_at')->get() as $placement) {
+        foreach (
+            Placement::query()
+                ->where('athlete_id', $athlete->id)
+                ->where('entered_on', '>=', $from->iso())
+                ->orderBy('entered_at')
+                ->get() as $placement
+        ) {
             $events[] = new LoadEventView(
                 substr($placement->entered_on, 0, 10),
                 'rung',
@@ -130,7 +136,11 @@ final class LoadScreen
         }
         foreach ($day->returns->all($athlete->id) as $return) {
             $stages = $return->programmeAsOpened()->stages;
-            foreach ($return->attempts->filter(fn (ReturnAttempt $attempt): bool => substr($attempt->day, 0, 10) >= $from->iso()) as $attempt) {
+            foreach (
+                $return
+                    ->attempts
+                    ->filter(fn (ReturnAttempt $attempt): bool => substr($attempt->day, 0, 10) >= $from->iso()) as $attempt
+            ) {
                 $events[] = new LoadEventView(
                     substr($attempt->day, 0, 10),
                     'stage',
@@ -147,7 +157,14 @@ final class LoadScreen
                 );
             }
         }
-        foreach (DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', '>=', $from->iso())->whereIn('source', ['match', 'other club'])->distinct()->get(['day', 'source']) as $row) {
+        foreach (
+            DB::table('work_sets')
+                ->where('athlete_id', $athlete->id)
+                ->where('day', '>=', $from->iso())
+                ->whereIn('source', ['match', 'other club'])
+                ->distinct()
+                ->get(['day', 'source']) as $row
+        ) {
             $events[] = new LoadEventView(
                 substr($row->day, 0, 10),
                 $row->source === 'match' ? 'match' : 'elsewhere',
@@ -201,7 +218,8 @@ final class LoadScreen
         }
         $dose = BlockPlan::asAsked($day->ladders->rung($placement)->ownDose());
         $days = [];
-        for ($ordinal = max($day->on->ordinal, $match->day()->ordinal - self::PROTECT_DAYS); $ordinal < $match->day()->ordinal; $ordinal++) {
+        $first = max($day->on->ordinal, $match->day()->ordinal - self::PROTECT_DAYS);
+        for ($ordinal = $first; $ordinal < $match->day()->ordinal; $ordinal++) {
             $on = Day::fromOrdinal($ordinal);
             $before = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day < $ordinal));
             $from = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $ordinal));

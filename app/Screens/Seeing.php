@@ -130,7 +130,15 @@ final class Seeing
     public static function matchReadySince(array $athleteIds): array
     {
         $since = [];
-        foreach (Decision::query()->with('decider')->whereIn('athlete_id', $athleteIds)->whereIn('action', ['match_ready', 'step_back', 'pause'])->orderBy('decided_at')->orderBy('id')->get() as $decision) {
+        foreach (
+            Decision::query()
+                ->with('decider')
+                ->whereIn('athlete_id', $athleteIds)
+                ->whereIn('action', ['match_ready', 'step_back', 'pause'])
+                ->orderBy('decided_at')
+                ->orderBy('id')
+                ->get() as $decision
+        ) {
             $key = "{$decision->athlete_id} {$decision->ladder}";
             unset($since[$key]);
             if ($decision->action === 'match_ready') {

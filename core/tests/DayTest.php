@@ -39,7 +39,12 @@ final class DayTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function notDays(): iterable
     {
-        foreach (['2027-02-29', '2027-13-01', '2027-1-1', '27-01-01', '2027-01-01T00:00', ' 2027-01-01', "2027-01-01\n", '', 'today', '2027-00-10'] as $text) {
+        foreach (
+            [
+                '2027-02-29', '2027-13-01', '2027-1-1', '27-01-01', '2027-01-01T00:00', ' 2027-01-01', "2027-01-01\n",
+                '', 'today', '2027-00-10',
+            ] as $text
+        ) {
             yield "“{$text}”" => [$text];
         }
     }
@@ -62,7 +67,12 @@ final class DayTest extends TestCase
             500_000,
             Instant::of('2027-05-20T10:00:00,5+00:00')->microseconds - Instant::of('2027-05-20T10:00+0000')->microseconds,
         );
-        foreach (['2027-05-20T10:00:00', '2027-05-20 10:00:00Z', '2027-05-20T24:00:00Z', '2027-05-20T10:60:00Z', '2027-02-30T10:00:00Z', '2027-05-20T10:00:00+2'] as $text) {
+        foreach (
+            [
+                '2027-05-20T10:00:00', '2027-05-20 10:00:00Z', '2027-05-20T24:00:00Z', '2027-05-20T10:60:00Z',
+                '2027-02-30T10:00:00Z', '2027-05-20T10:00:00+2',
+            ] as $text
+        ) {
             try {
                 Instant::of($text);
                 $this->fail("{$text} was taken.");

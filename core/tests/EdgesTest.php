@@ -92,7 +92,16 @@ final class EdgesTest extends TestCase
         $rung = $this->library->ladder('volleyball-float-serve')->rung('line') ?? throw new \LogicException;
         $price = new SetCost(new AthleteProfile($this->on()->plus(-9000)));
         $whole = BlockPlan::asAsked($rung->ownDose());
-        foreach ([7 => [1.0, 0.75, false], 8 => [0.8, 0.75, false], 14 => [0.8, 0.75, false], 15 => [0.6, 0.5, false], 28 => [0.6, 0.5, false], 29 => [0.6, 0.5, true]] as $idle => $expected) {
+        foreach (
+            [
+                7 => [1.0, 0.75, false],
+                8 => [0.8, 0.75, false],
+                14 => [0.8, 0.75, false],
+                15 => [0.6, 0.5, false],
+                28 => [0.6, 0.5, false],
+                29 => [0.6, 0.5, true],
+            ] as $idle => $expected
+        ) {
             // Work earlier on the same day is after the gap, and the next session is still the first after it.
             $record = new LoadRecord([$whole->cost($this->on()->plus(-$idle - 1), 'a', $price), $whole->cost($this->on(), 'b', $price)]);
             $layoff = Layoff::of($record, $this->on(), $rung, $price);

@@ -47,7 +47,15 @@ final class LibraryTest extends TestCase
     {
         $folder = sys_get_temp_dir().'/augendo-library-'.uniqid();
         mkdir("{$folder}/ladders", 0700, true);
-        foreach (['skills.json', 'objects.json', 'figures.json', 'ladders/javelin-throw.json', 'ladders/block-jump-landing.json'] as $file) {
+        foreach (
+            [
+                'skills.json',
+                'objects.json',
+                'figures.json',
+                'ladders/javelin-throw.json',
+                'ladders/block-jump-landing.json',
+            ] as $file
+        ) {
             copy(self::FOLDER."/{$file}", "{$folder}/{$file}");
         }
         $broken = json_decode((string) file_get_contents("{$folder}/ladders/javelin-throw.json"));

@@ -222,10 +222,30 @@ final class RulesOracleTest extends TestCase
                 ];
             }
             $gate = [];
-            foreach (['window_sessions' => [1, 5], 'min_reps' => [4, 20], 'min_sessions' => [1, 3], 'streak' => [2, 8], 'safety_window_reps' => [5, 30], 'max_safety_faults' => [0, 2], 'soreness_days' => [1, 4], 'soreness_max' => [0, 4], 'max_age_days' => [2, 90]] as $key => [$from, $to]) {
+            foreach (
+                [
+                    'window_sessions' => [1, 5],
+                    'min_reps' => [4, 20],
+                    'min_sessions' => [1, 3],
+                    'streak' => [2, 8],
+                    'safety_window_reps' => [5, 30],
+                    'max_safety_faults' => [0, 2],
+                    'soreness_days' => [1, 4],
+                    'soreness_max' => [0, 4],
+                    'max_age_days' => [2, 90],
+                ] as $key => [$from, $to]
+            ) {
                 mt_rand(0, 2) === 0 && $gate[$key] = mt_rand($from, $to);
             }
-            foreach (['target_rate' => [50, 95], 'lower_bound' => [30, 80], 'max_fade' => [0, 60], 'step_back_rate' => [10, 60], 'confidence' => [75, 97]] as $key => [$from, $to]) {
+            foreach (
+                [
+                    'target_rate' => [50, 95],
+                    'lower_bound' => [30, 80],
+                    'max_fade' => [0, 60],
+                    'step_back_rate' => [10, 60],
+                    'confidence' => [75, 97],
+                ] as $key => [$from, $to]
+            ) {
                 mt_rand(0, 2) === 0 && $gate[$key] = mt_rand($from, $to) / 100;
             }
             mt_rand(0, 3) === 0 && $gate['needs_morning_after'] = false;

@@ -136,7 +136,12 @@ return new class extends Migration
             $table->dropConstrainedForeignId('link_id');
             $table->dropColumn('withdrawn_at');
         });
-        foreach (['activity_log', 'heights', 'intakes', 'known_conditions', 'wellness', 'sessions', 'links', 'athlete_user', 'squad_user'] as $table) {
+        foreach (
+            [
+                'activity_log', 'heights', 'intakes', 'known_conditions', 'wellness', 'sessions', 'links',
+                'athlete_user', 'squad_user',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -567,7 +567,11 @@ final class DemoSeeder extends Seeder
     private function fillWeek(Athlete $athlete, float $share): void
     {
         $load = $this->loads->for([$athlete], $this->today)[$athlete->id];
-        foreach ((new LimitCalendar($this->library->ruleSet('starter')->limits, $load->profile))->board($this->today, $load->record)->states([]) as $state) {
+        foreach (
+            (new LimitCalendar($this->library->ruleSet('starter')->limits, $load->profile))
+                ->board($this->today, $load->record)
+                ->states([]) as $state
+        ) {
             if (str_starts_with($state->limit->id, 'arm-step') && str_ends_with($state->limit->id, 'dominant')) {
                 $serve = $this->library->skills()['float-serve'];
                 $oneServe = $load->price->of(new WorkSet($this->today, 'x', $serve, 1, 0.75, Implement::Standard, 9.0))->cost['arm'];
@@ -613,7 +617,16 @@ final class DemoSeeder extends Seeder
             $fixture(Fixture::ELSEWHERE, 2 + 7 * $week, 'Handball at school', 'handball-standing-throw', 25, 'middling');
         }
         $agreed = [];
-        foreach (DB::table('daily_totals')->where('athlete_id', $mira->id)->where('day', '>=', $this->today->plus(-20)->iso())->where('day', '<', $this->today->iso())->groupBy('day')->selectRaw('day, sum(arm) as arm, sum(count_reps) as reps')->orderBy('day')->get() as $row) {
+        foreach (
+            DB::table('daily_totals')
+                ->where('athlete_id', $mira->id)
+                ->where('day', '>=', $this->today->plus(-20)->iso())
+                ->where('day', '<', $this->today->iso())
+                ->groupBy('day')
+                ->selectRaw('day, sum(arm) as arm, sum(count_reps) as reps')
+                ->orderBy('day')
+                ->get() as $row
+        ) {
             $agreed[substr($row->day, 0, 10)] = [
                 'title' => 'From the base line',
                 'match' => false,

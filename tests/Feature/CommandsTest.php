@@ -105,7 +105,13 @@ final class CommandsTest extends TestCase
             )->fetchColumn(),
         );
         // Of a newer Augendo, of somebody else, not holding together: said in plain words, before anything is touched.
-        foreach (['insert into migrations (migration, batch) values (\'2099_01_01_000001_later\', 9)' => 'newer Augendo', 'drop table rep_events' => 'not one of Augendo', 'pragma foreign_keys = off; insert into squads (workspace_id, name, rule_set) values (77, \'x\', \'starter\')' => 'hold together'] as $harm => $said) {
+        foreach (
+            [
+                'insert into migrations (migration, batch) values (\'2099_01_01_000001_later\', 9)' => 'newer Augendo',
+                'drop table rep_events' => 'not one of Augendo',
+                'pragma foreign_keys = off; insert into squads (workspace_id, name, rule_set) values (77, \'x\', \'starter\')' => 'hold together',
+            ] as $harm => $said
+        ) {
             copy("{$folder}/kept.sqlite", "{$folder}/harmed.sqlite");
             (new PDO("sqlite:{$folder}/harmed.sqlite"))->exec($harm);
             [$code, $output] = $run('augendo:restore', "{$folder}/harmed.sqlite");

@@ -15,7 +15,7 @@ use Tests\TestCase;
 
 /**
  * What a device works out without a connection is what the server says of the same taps: the examples are written here, and replayed by
- * vitest (tests/Rules). To write them anew after a rule has changed: AUGENDO_WRITE_EXAMPLES=1 vendor/bin/phpunit --filter DeviceRulesTest
+ * vitest (tests/Device). To write them anew after a rule has changed: AUGENDO_WRITE_EXAMPLES=1 vendor/bin/phpunit --filter DeviceRulesTest
  */
 final class DeviceRulesTest extends TestCase
 {
@@ -37,12 +37,13 @@ final class DeviceRulesTest extends TestCase
             $said['fold'][] = $this->fold();
         }
         // A case a line.
-        $lines = fn (array $cases): string => implode(",\n", array_map(fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR), $cases));
+        $line = fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR);
+        $lines = fn (array $cases): string => implode(",\n", array_map($line, $cases));
         $json = "{\"pattern\": [\n{$lines($said['pattern'])}\n], \"fold\": [\n{$lines($said['fold'])}\n]}\n";
         if (getenv('AUGENDO_WRITE_EXAMPLES') === '1') {
             file_put_contents(self::FILE, $json);
         }
-        $this->assertStringEqualsFile(self::FILE, $json, 'A rule has changed, or the file. The sentence above the class says how to write it anew.');
+        $this->assertStringEqualsFile(self::FILE, $json, 'A rule has changed, or the file: see above the class.');
     }
 
     /** @return array<string, mixed> judged repetitions, the fault that leads, and what they ask of a coach */

@@ -140,7 +140,13 @@ final class KeptOrSaidTest extends TestCase
             "/api/sheets/{$sheet->id}/events",
             ['events' => [$this->tap($this->judgedBlock($sheet), 0)]],
         )->assertOk();
-        foreach ([fn () => DB::table('sheets')->where('id', $sheet->id)->delete(), fn () => DB::table('athletes')->where('id', $sheet->athlete_id)->delete(), fn () => DB::table('training_sessions')->where('id', $sheet->training_session_id)->delete()] as $delete) {
+        foreach (
+            [
+                fn () => DB::table('sheets')->where('id', $sheet->id)->delete(),
+                fn () => DB::table('athletes')->where('id', $sheet->athlete_id)->delete(),
+                fn () => DB::table('training_sessions')->where('id', $sheet->training_session_id)->delete(),
+            ] as $delete
+        ) {
             try {
                 DB::transaction($delete);
                 $this->fail('It was deleted.');
@@ -195,7 +201,15 @@ final class KeptOrSaidTest extends TestCase
         $this->actingAs($this->coach());
         $mira = $this->athlete('Mira');
         $score = ['id' => (string) Str::uuid7(), 'kind' => 'grouping', 'name' => 'Corner', 'goal' => null, 'ladder' => null];
-        foreach ([['points' => [[1e308, 0], [0, 1]]], ['points' => ['a' => [0, 1], 'b' => [1, 1]]], ['points' => [['x' => 0, 'y' => 1]]], ['points' => [['0', []]]], ['points' => [[true, 1]]]] as $seen) {
+        foreach (
+            [
+                ['points' => [[1e308, 0], [0, 1]]],
+                ['points' => ['a' => [0, 1], 'b' => [1, 1]]],
+                ['points' => [['x' => 0, 'y' => 1]]],
+                ['points' => [['0', []]]],
+                ['points' => [[true, 1]]],
+            ] as $seen
+        ) {
             $this->postJson("/api/athletes/{$mira->id}/scores", [...$score, 'seen' => $seen])
                 ->assertStatus(422)
                 ->assertJsonPath('title', 'Some of it cannot be used');

@@ -84,14 +84,18 @@ final class LoadBookTest extends TestCase
             $sheet = App\Models\Sheet::query()->where('held_on', $coach->workspace->today()->iso())->orderBy('id')->firstOrFail();
             $block = $sheet->blocks()->where('reps', '>', 0)->firstOrFail();
             mt_srand((int) $argv[1]);
+            $tap = fn (int $i): array => [
+                'id' => sprintf('0198aaaa-0000-7000-8000-%012d', $i), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep',
+                'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5,
+                'at' => sprintf('2026-01-01T10:%02d:00+00:00', $i), 'seq' => $i, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
+            ];
+            $send = fn (int $from, int $to) => app(App\Records\RepLog::class)
+                ->append($sheet->refresh(), array_map($tap, range($from, $to)), $coach);
             for ($round = 0; $round < 12; $round++) {
                 $from = mt_rand(0, 40);
-                $events = array_map(fn (int $i): array => ['id' => sprintf('0198aaaa-0000-7000-8000-%012d', $i), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5,
-                    'at' => sprintf('2026-01-01T10:%02d:00+00:00', $i), 'seq' => $i, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c'], range($from, min(49, $from + mt_rand(0, 20))));
-                app(App\Records\RepLog::class)->append($sheet->refresh(), $events, $coach);
+                $send($from, min(49, $from + mt_rand(0, 20)));
             }
-            app(App\Records\RepLog::class)->append($sheet->refresh(), array_map(fn (int $i): array => ['id' => sprintf('0198aaaa-0000-7000-8000-%012d', $i), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5,
-                'at' => sprintf('2026-01-01T10:%02d:00+00:00', $i), 'seq' => $i, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c'], range(0, 49)), $coach);
+            $send(0, 49);
             echo $sheet->id;
             PHP;
         $processes = array_map(fn (int $seed): Process => $run('-r', $script, (string) $seed), range(1, 4));

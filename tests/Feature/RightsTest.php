@@ -257,7 +257,12 @@ final class RightsTest extends TestCase
             ->postJson("/api/people/{$this->person(Role::Assistant)->id}/new-password")
             ->assertOk()
             ->json('token');
-        foreach (['short', 'password123', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'aaaaaaaaaaaa', 'abcdefghijkl', 'FelixMoreau', 'saltmarsh2026', 'volleyball1', '20262026202'] as $weak) {
+        foreach (
+            [
+                'short', 'password123', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'aaaaaaaaaaaa', 'abcdefghijkl',
+                'FelixMoreau', 'saltmarsh2026', 'volleyball1', '20262026202',
+            ] as $weak
+        ) {
             $this->withHeader('X-Link-Token', $token())
                 ->postJson('/api/link/entry', ['password' => $weak])
                 ->assertStatus(422)

@@ -27,7 +27,14 @@ final class SheetTest extends TestCase
     public function test_doses_that_cannot_be_are_refused_with_the_field(): void
     {
         $sheet = $this->sheetOf('Kaito');
-        foreach ([['reps', -1, 'between 0 and 500'], ['effort', 1.5, '0 and 100 %'], ['distance_m', 0, 'more than 0 m'], ['sets', 0, 'between 1 and 20']] as [$field, $value, $said]) {
+        foreach (
+            [
+                ['reps', -1, 'between 0 and 500'],
+                ['effort', 1.5, '0 and 100 %'],
+                ['distance_m', 0, 'more than 0 m'],
+                ['sets', 0, 'between 1 and 20'],
+            ] as [$field, $value, $said]
+        ) {
             $doses = $this->doses($sheet);
             $doses[0][$field] = $value;
             $answer = $this

@@ -20,7 +20,11 @@ final class TodayTest extends TestCase
         foreach (['Mira' => 'full', 'Yuna' => 'reduced', 'Noor' => 'none', 'Sofie' => 'refer', 'Jonah' => 'unknown'] as $name => $word) {
             $this->assertSame($word, $rows[$name]['word'], $name);
         }
-        foreach (['Mira' => 'advance', 'Ilse' => 'collect', 'Kaito' => 'step_back', 'Sofie' => 'pause', 'Pia' => 'repeat'] as $name => $decision) {
+        foreach (
+            [
+                'Mira' => 'advance', 'Ilse' => 'collect', 'Kaito' => 'step_back', 'Sofie' => 'pause', 'Pia' => 'repeat',
+            ] as $name => $decision
+        ) {
             $this->assertSame($decision, $rows[$name]['gate']['decision'], $name);
         }
         $this->assertTrue($rows['Tomas']['near']);

@@ -42,7 +42,13 @@ final class RebuildCommand extends Command
     {
         $hash = hash_init('sha256');
         $measures = array_values(DailyTotals::columns());
-        foreach (['work_sets' => ['athlete_id', 'day', 'session', 'block_id', 'skill', 'side', 'effort', 'distance_m', 'reps'], 'daily_totals' => ['athlete_id', 'day', 'skill', 'side', 'implement'], 'rep_strips' => ['sheet_id', 'day', 'marks', 'varied', 'checkpoints']] as $table => $keys) {
+        foreach (
+            [
+                'work_sets' => ['athlete_id', 'day', 'session', 'block_id', 'skill', 'side', 'effort', 'distance_m', 'reps'],
+                'daily_totals' => ['athlete_id', 'day', 'skill', 'side', 'implement'],
+                'rep_strips' => ['sheet_id', 'day', 'marks', 'varied', 'checkpoints'],
+            ] as $table => $keys
+        ) {
             $columns = $table === 'rep_strips' ? $keys : [...$keys, ...$measures];
             $query = DB::table($table)->select($columns);
             foreach ($columns as $column) {

@@ -278,7 +278,12 @@ final class SessionBuilder
     /** A later trim may have made an earlier one needless: what still fits is given back, the most valued blocks first. */
     private function giveBack(): void
     {
-        foreach ([BlockKind::WarmUp, BlockKind::Rehearsal, BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike, BlockKind::OtherSide] as $kind) {
+        foreach (
+            [
+                BlockKind::WarmUp, BlockKind::Rehearsal, BlockKind::Part, BlockKind::Whole, BlockKind::Target,
+                BlockKind::GameLike, BlockKind::OtherSide,
+            ] as $kind
+        ) {
             foreach ($this->blocks as $i => $block) {
                 $wanted = $this->wanted[$i];
                 if ($block->asked->kind !== $kind || $wanted->reps === 0) {

@@ -47,5 +47,8 @@ export function nowWithOffset(): string {
     const now = new Date();
     const minutes = -now.getTimezoneOffset();
     const pad = (value: number, size = 2): string => String(Math.floor(Math.abs(value))).padStart(size, '0');
-    return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}T${pad(now.getHours())}:${pad(now.getMinutes())}:${pad(now.getSeconds())}.${pad(now.getMilliseconds(), 3)}${minutes < 0 ? '-' : '+'}${pad(minutes / 60)}:${pad(minutes % 60)}`;
+    const day = [now.getFullYear(), pad(now.getMonth() + 1), pad(now.getDate())].join('-');
+    const time = [now.getHours(), now.getMinutes(), now.getSeconds()].map((part) => pad(part)).join(':');
+    const offset = `${minutes < 0 ? '-' : '+'}${pad(minutes / 60)}:${pad(minutes % 60)}`;
+    return `${day}T${time}.${pad(now.getMilliseconds(), 3)}${offset}`;
 }

@@ -68,7 +68,8 @@ export function fallOf(
     const falling = stopsForQuality(judged, asks, wentOn, bounds);
     if (falling === null) return null;
     const points = Math.round(100 * falling);
-    return `Quality is falling: the last ${bounds.window} lie ${points} points below the best ${bounds.window} of today. Rest, make it easier, or stop here.`;
+    const fall = `the last ${bounds.window} lie ${points} points below the best ${bounds.window} of today`;
+    return `Quality is falling: ${fall}. Rest, make it easier, or stop here.`;
 }
 
 /** Good ones among those that were judged, and a mark for each: a capital is a safety fault. */

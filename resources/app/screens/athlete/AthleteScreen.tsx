@@ -233,11 +233,15 @@ function HandOn({ athlete, referrals }: { athlete: Athlete['athlete']; referrals
     const words = [
         `${athlete.name}, ${athlete.age ?? 'age not known'}, ${athlete.throwing_side}-handed.`,
         'Reported in training:',
-        ...referrals.map(
-            (referral) =>
-                `– ${dayName(referral.report_at.slice(0, 10))}: ${referral.side ?? ''} ${referral.site.replace('_', ' ')}, ${referral.kind}, ${referral.score} of 10.`,
-        ),
-        'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin again, for which part of the body, and how far; with your name, role and the date. The coach records it as you write it.',
+        ...referrals.map(({ report_at, side, site, kind, score }) => {
+            const day = dayName(report_at.slice(0, 10));
+            return `– ${day}: ${side ?? ''} ${site.replace('_', ' ')}, ${kind}, ${score} of 10.`;
+        }),
+        [
+            'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin',
+            'again, for which part of the body, and how far; with your name, role and the date. The coach records it as',
+            'you write it.',
+        ].join(' '),
     ].join('\n');
     return (
         <div className="grid gap-2">

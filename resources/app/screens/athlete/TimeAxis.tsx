@@ -123,8 +123,7 @@ export function TimeAxis({
                 ))}
             </svg>
             <p className="label min-h-5" aria-hidden="true">
-                {shown &&
-                    `${dayName(shown.date)}: arm ${n(shown.arm)}, hand ${n(shown.hand)}, trunk ${n(shown.trunk)}, landings ${n(shown.landings)}, ${n(shown.reps)} reps, ${n(shown.high_reps)} at high effort${shown.planned_arm + shown.planned_landings > 0 ? `; planned arm ${n(shown.planned_arm)}, landings ${n(shown.planned_landings)}` : ''}`}
+                {shown && inWords(shown)}
             </p>
         </div>
     );
@@ -180,4 +179,21 @@ function Lane({ lane, days, top, step }: { lane: LaneOf; days: LoadDay[]; top: n
             })}
         </g>
     );
+}
+
+/** A day of the axis in words. */
+function inWords(day: LoadDay): string {
+    const done = [
+        `arm ${n(day.arm)}`,
+        `hand ${n(day.hand)}`,
+        `trunk ${n(day.trunk)}`,
+        `landings ${n(day.landings)}`,
+        `${n(day.reps)} reps`,
+        `${n(day.high_reps)} at high effort`,
+    ];
+    const planned =
+        day.planned_arm + day.planned_landings > 0
+            ? `; planned arm ${n(day.planned_arm)}, landings ${n(day.planned_landings)}`
+            : '';
+    return `${dayName(day.date)}: ${done.join(', ')}${planned}`;
 }

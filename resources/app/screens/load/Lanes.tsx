@@ -114,7 +114,7 @@ export function Lanes({
                     className="cursor-pointer"
                     onClick={() => onChoose(day.date)}
                 >
-                    <title>{`${dayName(day.date)}: arm ${n(day.arm)}, hand ${n(day.hand)}, trunk ${n(day.trunk)}, landings ${n(day.landings)}; week ${n(day.week)}${day.week_max == null ? '' : ` of ${n(day.week_max)}`}; weighted ratio ${day.ratio == null ? 'not known' : day.ratio.toFixed(2)}`}</title>
+                    <title>{inWords(day)}</title>
                 </rect>
             ))}
         </svg>
@@ -377,4 +377,12 @@ function Behind({
             )}
         </>
     );
+}
+
+/** A day of the axis in words. */
+function inWords(day: Day): string {
+    const done = [`arm ${n(day.arm)}`, `hand ${n(day.hand)}`, `trunk ${n(day.trunk)}`, `landings ${n(day.landings)}`];
+    const week = `week ${n(day.week)}${day.week_max == null ? '' : ` of ${n(day.week_max)}`}`;
+    const ratio = `weighted ratio ${day.ratio == null ? 'not known' : day.ratio.toFixed(2)}`;
+    return `${dayName(day.date)}: ${done.join(', ')}; ${week}; ${ratio}`;
 }

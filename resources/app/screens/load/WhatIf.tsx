@@ -17,7 +17,14 @@ export function WhatIf({ athleteId, load }: { athleteId: string; load: Load }) {
         day: load.date,
     });
     const set = (with_: Partial<typeof dose>): void => setDose({ ...dose, ...with_ });
-    const path = `/api/athletes/${athleteId}/what-if?skill=${encodeURIComponent(dose.skill)}&reps=${dose.sets * dose.reps}&effort=${dose.effort}&day=${dose.day}${dose.distance ? `&distance_m=${encodeURIComponent(dose.distance)}` : ''}`;
+    const asked = new URLSearchParams({
+        skill: dose.skill,
+        reps: String(dose.sets * dose.reps),
+        effort: String(dose.effort),
+        day: dose.day,
+        ...(dose.distance ? { distance_m: dose.distance } : {}),
+    });
+    const path = `/api/athletes/${athleteId}/what-if?${asked.toString()}`;
     const answer = useQuery({
         queryKey: ['what-if', path],
         queryFn: () => api<Answer>('GET', path),
