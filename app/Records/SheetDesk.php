@@ -42,6 +42,7 @@ use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Planning\Weave;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StageRung;
 use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
@@ -628,7 +629,9 @@ final class SheetDesk
             }
             $title = Wording::blockKind($plan->asked->kind).' “'.$plan->asked->title.'”';
             if (! $word->allowsWork()) {
-                $refusals[] = "{$title}: the word is ".Wording::word($word).', this work is not for today.';
+                $refusals[] = "{$title}: the word is ".Wording::word($word).', this work is not for today.'.(
+                    $word === Word::Refer ? ' It waits for a licensed clinician.' : ''
+                );
             } elseif ($plan->effort > $this->frame()->effortCap($word) + 1e-9) {
                 $refusals[] = "{$title}: at most "
                     .Wording::percent($this->frame()->effortCap($word))

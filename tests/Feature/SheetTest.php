@@ -72,6 +72,11 @@ final class SheetTest extends TestCase
         $this->putJson("/api/sheets/{$none->id}", ['version' => $none->version, 'blocks' => $doses])
             ->assertStatus(422)
             ->assertSee('this work is not for today', false);
+        $refer = $this->sheetOf('Sofie');
+        $doses = array_map(fn (array $dose): array => ['reps' => 5] + $dose, $this->doses($refer));
+        $this->putJson("/api/sheets/{$refer->id}", ['version' => $refer->version, 'blocks' => $doses])
+            ->assertStatus(422)
+            ->assertSee('It waits for a licensed clinician.', false);
     }
 
     public function test_every_sheet_of_the_demo_fits_its_limits_on_its_day(): void

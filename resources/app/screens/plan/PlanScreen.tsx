@@ -342,7 +342,7 @@ function Seasons({ plan }: { plan: Plan }) {
         <section aria-label="Seasons">
             <h2 className="border-b-2 border-ink pb-1 text-base">Seasons</h2>
             {plan.working_out > 0 && (
-                <p role="status" className="border-l-4 border-tape pl-2">
+                <p role="status" className="my-2 border-l-4 border-tape pl-2">
                     {plan.working_out} {plan.working_out === 1 ? 'season is' : 'seasons are'} still being worked out.
                     Until then {plan.working_out === 1 ? 'its sessions are' : 'their sessions are'} not on the calendar.
                 </p>
