@@ -192,7 +192,10 @@ export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
     await keepOrSend('work', kept, (each) => sendWork(each as KeptWork));
 }
 
-/** Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server or not kept at all, and then the form says so. */
+/**
+ * Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server or not kept at all, and
+ * then the form says so.
+ */
 async function keepOrSend(
     table: 'reports' | 'work',
     kept: Kept[],

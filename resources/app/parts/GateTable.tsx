@@ -33,15 +33,13 @@ export function GateTable({ criteria }: { criteria: Gate['criteria'] }) {
     );
 }
 
+const COLOURS: Record<string, string> = { advance: 'text-full', step_back: 'text-stop', pause: 'text-stop' };
+
 /** The decision in one sentence, and what exactly is missing. */
 export function GateHeadline({ gate, className = '' }: { gate: Gate; className?: string }) {
     return (
         <div className={className}>
-            <p
-                className={`head ${gate.decision === 'advance' ? 'text-full' : gate.decision === 'step_back' || gate.decision === 'pause' ? 'text-stop' : ''}`}
-            >
-                {gate.headline}
-            </p>
+            <p className={`head ${COLOURS[gate.decision] ?? ''}`}>{gate.headline}</p>
             {gate.missing.length > 0 && (
                 <ul className="mt-1 list-disc pl-5">
                     {gate.missing.map((each) => (

@@ -5,9 +5,15 @@ export function StageMark({ stage, of }: { stage: number; of: number }) {
             {Array.from({ length: of }, (_, i) => (
                 <span
                     key={i}
-                    className={`h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink ${i + 1 < stage ? 'bg-[#14201c]' : i + 1 === stage ? 'hatch bg-tape' : 'bg-tape'}`}
+                    className={`h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink ${fillOf(i + 1, stage)}`}
                 />
             ))}
         </span>
     );
+}
+
+/** Passed is inked, the present one hatched, what is ahead bare tape. */
+function fillOf(nth: number, stage: number): string {
+    if (nth < stage) return 'bg-[#14201c]';
+    return nth === stage ? 'hatch bg-tape' : 'bg-tape';
 }

@@ -258,10 +258,11 @@ function Left({
     wanted: number;
 }) {
     const short = cell.reps !== null && cell.reps < wanted;
+    const distance = cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`;
     return (
         <td className="pl-2">
             <Opens
-                label={`${percent(effort)}${cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
+                label={`${percent(effort)}${distance}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
                 className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
                 content={
                     <p>

@@ -9,6 +9,9 @@ const WORDS: [value: string, label: string][] = [
     ['', 'Not seen'],
 ];
 
+/** How the word that was given reads. */
+const chosen = (value: string): string => (value === 'wrong' ? 'bg-stop text-chalk' : 'bg-ink text-chalk');
+
 /** What the last tap said about each checkpoint: all were right, or the one whose fault was named was wrong. */
 function implied(pack: Courtside, rep: RepEvent): Record<string, string> {
     if (rep.seen) return rep.seen;
@@ -71,7 +74,7 @@ export function LookAgain({
                                     key={label}
                                     type="button"
                                     aria-pressed={(seen[each.id] ?? '') === value}
-                                    className={`head min-h-12 border-y-2 border-ink px-3 text-sm ${(seen[each.id] ?? '') === value ? (value === 'wrong' ? 'bg-stop text-chalk' : 'bg-ink text-chalk') : ''}`}
+                                    className={`head min-h-12 border-y-2 border-ink px-3 text-sm ${(seen[each.id] ?? '') === value ? chosen(value) : ''}`}
                                     onClick={() => setSeen({ ...seen, [each.id]: value })}
                                 >
                                     {label}

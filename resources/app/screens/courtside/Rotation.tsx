@@ -46,7 +46,7 @@ export function Rotation({ rotation }: { rotation: Way }) {
                         {rotation.stations.map((title, i) => (
                             <li
                                 key={`${i} ${title}`}
-                                className={`flex justify-between gap-6 border-t border-line py-1 ${running && i === at ? 'font-bold' : running && i < at ? 'text-soft line-through' : ''}`}
+                                className={`flex justify-between gap-6 border-t border-line py-1 ${running ? howItReads(i, at) : ''}`}
                             >
                                 <span>
                                     {i + 1}. {title}
@@ -94,4 +94,10 @@ export function Rotation({ rotation }: { rotation: Way }) {
             </span>
         </Opens>
     );
+}
+
+/** The round that runs is heavy, one that is over struck through. */
+function howItReads(round: number, now: number): string {
+    if (round === now) return 'font-bold';
+    return round < now ? 'text-soft line-through' : '';
 }

@@ -188,11 +188,16 @@ function Stages({ of: { ref, stages } }: { of: ReturnDetail }) {
     );
 }
 
+const STATES: Record<string, string> = {
+    current: '-mx-2 border-y-[3px] border-ink bg-page px-2',
+    ahead: 'text-soft',
+};
+
 function StageRow({ nth, stage }: { nth: number; stage: ReturnDetail['stages'][number] }) {
     return (
         <li
             aria-current={stage.state === 'current' ? 'step' : undefined}
-            className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${stage.state === 'current' ? '-mx-2 border-y-[3px] border-ink bg-page px-2' : stage.state === 'ahead' ? 'text-soft' : ''}`}
+            className={`grid grid-cols-[1.6rem_1fr] gap-x-2 border-b border-line py-1.5 ${STATES[stage.state] ?? ''}`}
         >
             <span className="figure pt-0.5 text-lg">{nth}</span>
             <div>

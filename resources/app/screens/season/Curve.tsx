@@ -3,6 +3,8 @@ import { dayName, n } from '../../api/words';
 
 const WIDTH = 1160;
 const HEIGHT = 110;
+/** Room above the highest point, for the words that say how high it is. */
+const HEADROOM = 1.16;
 
 /** Seven-day sums: what was agreed to as a line, what was done inked, what is planned from today hatched. */
 export function Curve({ points, today }: { points: Season['curve']; today: string }) {
@@ -17,9 +19,9 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
         ),
     );
     const agreed = points.map((_, i) => week((point) => point.agreed, i));
-    const most = Math.max(1, ...real, ...agreed) * 1.08;
+    const top = Math.max(1, ...real, ...agreed);
     const x = (i: number): number => (WIDTH * i) / (points.length - 1);
-    const y = (value: number): number => HEIGHT - (HEIGHT * value) / most;
+    const y = (value: number): number => HEIGHT - (HEIGHT * value) / (top * HEADROOM);
     const now = Math.max(
         0,
         points.findIndex((point) => point.date >= today),
@@ -29,6 +31,7 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
             .slice(from, to + 1)
             .map((value, i) => `L${x(from + i)} ${y(value)}`)
             .join('')}L${x(to)} ${HEIGHT}Z`;
+    const [from, to] = [points[0], points.at(-1)].map((point) => dayName(point?.date ?? today));
     const hasAgreed = points.some((point) => point.agreed != null);
     return (
         <section aria-label="Predicted and real" className="mt-5">
@@ -46,7 +49,7 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
                 viewBox={`-2 0 ${WIDTH + 4} ${HEIGHT + 18}`}
                 className="mt-1 block w-full"
                 role="img"
-                aria-label={`Seven-day load from ${dayName(points[0]?.date ?? today)} to ${dayName(points.at(-1)?.date ?? today)}, at most ${n(Math.max(...real))} units`}
+                aria-label={`Seven-day load from ${from} to ${to}, at most ${n(Math.max(...real))} units`}
             >
                 <defs>
                     <pattern
@@ -83,7 +86,7 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
                     ) : null,
                 )}
                 <text x={WIDTH} y="11" fontSize="12" textAnchor="end" className="fill-soft">
-                    top {n(most / 1.08)} units in seven days
+                    top {n(top)} units in seven days
                 </text>
             </svg>
         </section>
