@@ -73,7 +73,8 @@ $check = $pdo->query('PRAGMA integrity_check')->fetchColumn();
 putenv("DB_DATABASE={$database}");
 exec(PHP_BINARY.' artisan augendo:rebuild', $said, $code);
 printf(
-    "seed %d: %d kills of %d workers, %d taps acknowledged, %d on the record, %d acknowledged and lost, %d twice; integrity %s; totals %s\n",
+    'seed %d: %d kills of %d workers, %d taps acknowledged, %d on the record, %d acknowledged and lost, %d twice; '
+        ."integrity %s; totals %s\n",
     $seed, $kills, WORKERS, count($acknowledged), count($kept), count($lost), $doubled, $check, $code === 0 ? 'equal' : 'DIFFERENT',
 );
 exit($lost === [] && $doubled === 0 && $check === 'ok' && $code === 0 ? 0 : 1);

@@ -117,7 +117,8 @@ $half = function (bool $disturbed) use ($client, $targets, $tap, $seconds, $writ
 proc_terminate($worker);
 foreach (['undisturbed' => $calm, 'while the squad changes' => $busy] as $name => $each) {
     printf(
-        "%s: %d taps by %d writers, %d changes of the squad; a tap took %.0f ms (median), %.0f ms (99 of 100), %.0f ms (worst); %d refused\n",
+        '%s: %d taps by %d writers, %d changes of the squad; a tap took %.0f ms (median), %.0f ms (99 of 100), %.0f ms '
+            ."(worst); %d refused\n",
         $name, $each['taps'], $writers, $each['changes'], 1000 * $each['median'], 1000 * $each['p99'],
         1000 * $each['worst'], count($each['refused']),
     );

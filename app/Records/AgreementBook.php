@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\DB;
 /**
  * What two people said of the same repetitions: one counted them, the other judged along.
  *
- * @phpstan-type Pair array{athlete: string, rung: string, people: array{int, int}, said: array{string, string}, failed: array{string|null, string|null}}
+ * @phpstan-type Pair array{
+ *     athlete: string, rung: string, people: array{int, int}, said: array{string, string}, failed: array{string|null, string|null},
+ * }
  */
 final class AgreementBook
 {

@@ -29,7 +29,8 @@ final class IntakeDesk
                 throw new Problem(
                     409,
                     'Changed meanwhile',
-                    'Somebody saved this intake since you opened it. What you wrote is kept in the form: load the page in another tab, compare, and save again.',
+                    'Somebody saved this intake since you opened it. What you wrote is kept in the form: load the page '
+                        .'in another tab, compare, and save again.',
                     extra: ['version' => (int) ($kept->version ?? 0)],
                 );
             }

@@ -201,7 +201,9 @@ final class LadderShelf extends VersionedBook
      * Files of ladders: looked through first; kept all together, or not at all.
      *
      * @param  list<array{name: string, text: string}>  $files
-     * @return list<array{file: string, name: string|null, rungs: int, becomes: string|null, problems: list<array{path: string, message: string}>}>
+     * @return list<array{
+     *     file: string, name: string|null, rungs: int, becomes: string|null, problems: list<array{path: string, message: string}>,
+     * }>
      */
     public function import(array $files, bool $keep, User $by): array
     {

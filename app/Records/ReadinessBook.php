@@ -131,7 +131,8 @@ final class ReadinessBook
         $days = [];
         foreach ($places as $place) {
             foreach (range(0, 2) as $back) {
-                $days[Day::of(substr($place->day, 0, 10))->plus(-$back)->iso()]["{$place->athlete_id}|{$place->site}|{$place->side}"] = true;
+                $day = Day::of(substr($place->day, 0, 10))->plus(-$back)->iso();
+                $days[$day]["{$place->athlete_id}|{$place->site}|{$place->side}"] = true;
             }
         }
 

@@ -329,7 +329,8 @@ final class SeasonDesk
                 throw new Problem(
                     409,
                     'Changed meanwhile',
-                    "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). What you set is kept on the screen: look at both, then save again.",
+                    "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). "
+                        .'What you set is kept on the screen: look at both, then save again.',
                     extra: ['version' => $version],
                 );
             }

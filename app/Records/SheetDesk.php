@@ -282,7 +282,8 @@ final class SheetDesk
             [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
             $about = [...$about, ...array_map(fn (array $swap): string => PlanWording::swap(...$swap), $swaps)];
         }
-        if (array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null) !== []) {
+        $landsSomewhere = fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null;
+        if (array_filter($rung->blocks, $landsSomewhere) !== []) {
             $about[] = PlanWording::FLOOR_NOT_KNOWN;
         }
         $built = SessionBuilder::build($this->frame(), $rung, asGiven: $stage !== null, minutes: $this->sheet->pace['minutes'] ?? null);
@@ -512,7 +513,8 @@ final class SheetDesk
             throw new Problem(
                 409,
                 'Changed meanwhile',
-                "Somebody saved this sheet since you opened it (version {$this->sheet->version}, yours {$version}). Your doses are kept on the screen: look at both, then save again.",
+                "Somebody saved this sheet since you opened it (version {$this->sheet->version}, yours {$version}). "
+                    .'Your doses are kept on the screen: look at both, then save again.',
                 extra: ['version' => $this->sheet->version],
             );
         }

@@ -136,7 +136,8 @@ final class StationDesk
                 throw new Problem(
                     409,
                     'Changed meanwhile',
-                    'Somebody changed the stations since you opened them. What you set is kept on the screen: look at both, then save again.',
+                    'Somebody changed the stations since you opened them. What you set is kept on the screen: look at '
+                        .'both, then save again.',
                     extra: ['version' => $this->session->version],
                 );
             }

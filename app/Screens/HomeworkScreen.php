@@ -96,7 +96,8 @@ final class HomeworkScreen
                 'Three of the last five were not like the picture: stop for today, fewer good ones are worth more.',
                 'The count is done: stop, even when it goes well.',
             ],
-            'Say how many, how hard, and how it feels the next morning: on the personal page, or to the coach. What is done at home counts like any other work.',
+            'Say how many, how hard, and how it feels the next morning: on the personal page, or to the coach. What is '
+                .'done at home counts like any other work.',
             $next?->iso(),
         );
     }

@@ -128,7 +128,9 @@ final class LimitsScreen
 
         return new RuleCompareView(
             $inForce->name, $other->name, $days,
-            "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')." would have been over a hard limit in the last {$days} days; with “{$inForce->name}”, in force, {$counted('now_days')}.",
+            "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')
+                ." would have been over a hard limit in the last {$days} days;"
+                ." with “{$inForce->name}”, in force, {$counted('now_days')}.",
             array_values($rows),
         );
     }

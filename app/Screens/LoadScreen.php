@@ -275,8 +275,10 @@ final class LoadScreen
             $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
             $sentence = match (true) {
                 $honest === null => count($of).' measured sets: too few to tell, eight are needed.',
-                $honest->low > 0.0 => "Done harder than asked: by {$points($honest->difference)} points in the median (80 % interval {$points($honest->low)} to {$points($honest->high)}). Ask for less, or shorten the distance.",
-                $honest->high < 0.0 => "The measurements alone need less than was asked ({$points($honest->difference)} points, {$points($honest->low)} to {$points($honest->high)}): nothing says that it was done harder.",
+                $honest->low > 0.0 => "Done harder than asked: by {$points($honest->difference)} points in the median"
+                    ." (80 % interval {$points($honest->low)} to {$points($honest->high)}). Ask for less, or shorten the distance.",
+                $honest->high < 0.0 => "The measurements alone need less than was asked ({$points($honest->difference)} points,"
+                    ." {$points($honest->low)} to {$points($honest->high)}): nothing says that it was done harder.",
                 default => "About as asked ({$points($honest->difference)} points, {$points($honest->low)} to {$points($honest->high)}).",
             };
 

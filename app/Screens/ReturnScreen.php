@@ -235,7 +235,9 @@ final class ReturnScreen
             ? 'for all stages'
             : 'through “'.($return->programmeAsOpened()->stages[$clearance->through_stage]->name ?? '').'”';
 
-        return "{$clearance->clinician_name}, {$clearance->clinician_role}, ".Wording::day(Day::of(substr($clearance->document_date, 0, 10))).": {$through}. Recorded by {$clearance->by->name}.";
+        $day = Wording::day(Day::of(substr($clearance->document_date, 0, 10)));
+
+        return "{$clearance->clinician_name}, {$clearance->clinician_role}, {$day}: {$through}. Recorded by {$clearance->by->name}.";
     }
 
     private static function measure(PlayReturn $return, ReturnMeasure $measure): string
@@ -243,7 +245,11 @@ final class ReturnScreen
         foreach ($return->programmeAsOpened()->stages as $stage) {
             foreach ($stage->criteria as $criterion) {
                 if ($criterion->id === $measure->criterion) {
-                    return "{$criterion->label}: ".Wording::number($measure->injured).' over '.Wording::number($measure->sound)." {$criterion->unit}, ".Wording::percent($measure->injured / max(1e-9, $measure->sound)).', '.Wording::day(Day::of(substr($measure->measured_on, 0, 10))).", measured by {$measure->measured_by}.";
+                    $ratio = Wording::percent($measure->injured / max(1e-9, $measure->sound));
+                    $day = Wording::day(Day::of(substr($measure->measured_on, 0, 10)));
+
+                    return "{$criterion->label}: ".Wording::number($measure->injured).' over '.Wording::number($measure->sound)
+                        ." {$criterion->unit}, {$ratio}, {$day}, measured by {$measure->measured_by}.";
                 }
             }
         }

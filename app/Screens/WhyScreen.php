@@ -68,9 +68,11 @@ final class WhyScreen
             $limit instanceof CapLimit => 'Everything in the last '
                 .Wording::count($limit->windowDays ?? 1, 'day')
                 .' counts together, whatever the sport.',
-            $limit instanceof RatioLimit => 'Weighted averages over 7 and 28 days. Shown beside the caps, not instead of them: it needs a long and complete record.',
+            $limit instanceof RatioLimit => 'Weighted averages over 7 and 28 days.'
+                .' Shown beside the caps, not instead of them: it needs a long and complete record.',
             default => 'What was done on the days before.',
-        }.' A stress unit is one full-effort repetition with the standard object; easier ones cost less, but less than one would think: half effort costs 0.7.';
+        }.' A stress unit is one full-effort repetition with the standard object; easier ones cost less,'
+            .' but less than one would think: half effort costs 0.7.';
     }
 
     /** @return list<WhyRowView> newest first */

@@ -132,7 +132,8 @@ final class JudgingWording
     /** @param  array{array{string, int}, array{string, int}}  $counted  who, and how many */
     public static function countedTwice(int $setNo, array $counted): string
     {
-        return "Two devices counted set {$setNo} at the same time: {$counted[0][1]} by {$counted[0][0]}, {$counted[1][1]} by {$counted[1][0]}. All of them count. If some were counted twice, undo those.";
+        return "Two devices counted set {$setNo} at the same time: {$counted[0][1]} by {$counted[0][0]}, "
+            ."{$counted[1][1]} by {$counted[1][0]}. All of them count. If some were counted twice, undo those.";
     }
 
     private static function points(?float $share): string

@@ -15,9 +15,11 @@ use Augendo\Core\Planning\StationFlag;
 /** Seasons in words. */
 final class PlanWording
 {
-    public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the session, or for the squad under People.';
+    public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the '
+        .'session, or for the squad under People.';
 
-    public const WAITS_TO_BE_FITTED = 'Something changed for the squad, and this sheet waits to be fitted to it. Until then it shows never more than was planned and never more than is left.';
+    public const WAITS_TO_BE_FITTED = 'Something changed for the squad, and this sheet waits to be fitted to it. Until '
+        .'then it shows never more than was planned and never more than is left.';
 
     private const WEEKDAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -111,7 +113,8 @@ final class PlanWording
                 ]
                 : [
                     'The goal is too near: each rung needs its sessions on different days.',
-                    "Earliest on {$day} if every gate passes. By the goal day: “{$reached}”. A later goal day, more training days or a nearer rung would do.",
+                    "Earliest on {$day} if every gate passes. By the goal day: “{$reached}”. A later goal day, more "
+                        .'training days or a nearer rung would do.',
                 ],
             'nothing_fits' => [
                 'No session holds any counted work.',

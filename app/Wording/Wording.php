@@ -113,7 +113,8 @@ final class Wording
             'known' => "{$report}: a condition the clinician knows, the day stays light.",
             'holds_overnight' => "{$report}: the strict school holds this until the next morning’s report.",
             'fever' => 'Fever: no training today.',
-            'counts_missing' => 'Counts are missing from a device: what was done is not known yet, so the dose is that of somebody not checked in.',
+            'counts_missing' => 'Counts are missing from a device: what was done is not known yet,'
+                .' so the dose is that of somebody not checked in.',
             'no_report' => 'No report today.',
             default => 'Checked in, nothing sore here.',
         };

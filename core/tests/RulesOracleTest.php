@@ -201,7 +201,8 @@ final class RulesOracleTest extends TestCase
             mt_srand($seed);
             $reps = [];
             $skill = mt_rand(20, 100);
-            foreach (array_slice(['2027-03-01', '2027-05-10', '2027-05-14', '2027-05-17', '2027-05-18', '2027-05-19', '2027-05-20'], mt_rand(0, 6)) as $day) {
+            $days = ['2027-03-01', '2027-05-10', '2027-05-14', '2027-05-17', '2027-05-18', '2027-05-19', '2027-05-20'];
+            foreach (array_slice($days, mt_rand(0, 6)) as $day) {
                 for ($i = mt_rand(0, 14); $i > 0; $i--) {
                     $good = mt_rand(0, 9) === 0 ? null : mt_rand(1, 100) <= $skill;
                     $reps[] = [

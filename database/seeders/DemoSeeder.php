@@ -253,7 +253,12 @@ final class DemoSeeder extends Seeder
             'consent_record_on' => $this->today->plus(-75)->iso(), 'created_at' => Carbon::now(),
             'updated_at' => Carbon::now(),
         ]);
-        foreach ($given === 'Noor' ? [[84, 148.0], [5, 150.6]] : ($age < 19 ? [[90, 140.0 + $age], [12, 140.6 + $age]] : []) as [$ago, $cm]) {
+        $heights = match (true) {
+            $given === 'Noor' => [[84, 148.0], [5, 150.6]],
+            $age < 19 => [[90, 140.0 + $age], [12, 140.6 + $age]],
+            default => [],
+        };
+        foreach ($heights as [$ago, $cm]) {
             DB::table('heights')->insert([
                 'id' => (string) Str::uuid7(),
                 'athlete_id' => $athlete->id,

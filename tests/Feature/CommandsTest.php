@@ -91,10 +91,12 @@ final class CommandsTest extends TestCase
         $person = '0198aaaa-0000-7000-8000-000000000001';
         $copy = new PDO("sqlite:{$folder}/kept.sqlite");
         $copy->exec(
-            "insert into athletes (id, workspace_id, given_name, family_name, throwing_side) values ('{$person}', 1, 'Known', 'Person', 'right')",
+            "insert into athletes (id, workspace_id, given_name, family_name, throwing_side) values ('{$person}', 1, "
+                ."'Known', 'Person', 'right')",
         );
         $copy->exec(
-            "insert into heights (id, athlete_id, measured_on, height_cm, recorded_by, recorded_at) select '{$person}', '{$person}', '2026-01-01', 150, 1, '2026-01-01' where exists (select 1 from users)",
+            "insert into heights (id, athlete_id, measured_on, height_cm, recorded_by, recorded_at) select '{$person}', "
+                ."'{$person}', '2026-01-01', 150, 1, '2026-01-01' where exists (select 1 from users)",
         );
         file_put_contents("{$folder}/erasures.ndjson", '{"athlete":"'.$person.'","erased_on":"2026-11-26"}'."\n".'{"athlete":"cut o');
         $this->assertSame(0, $run('augendo:restore', "{$folder}/kept.sqlite")[0]);

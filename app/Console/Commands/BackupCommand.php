@@ -38,7 +38,8 @@ final class BackupCommand extends Command
             Copies::write($file);
         } catch (Throwable $error) {
             $this->error(
-                "No backup was made: {$error->getMessage()} Free some space or name another place, then try again. The record is untouched.",
+                "No backup was made: {$error->getMessage()} Free some space or name another place, then try again. The "
+                    .'record is untouched.',
             );
 
             return self::FAILURE;

@@ -15,7 +15,8 @@ use Illuminate\Support\Str;
 
 final class ClubCommand extends Command
 {
-    protected $signature = 'augendo:club {name : of the club} {coach : name of its first coach} {email : to sign in with} {--timezone=Europe/Lisbon : where the club trains}';
+    protected $signature = 'augendo:club {name : of the club} {coach : name of its first coach} {email : to sign in with}
+        {--timezone=Europe/Lisbon : where the club trains}';
 
     protected $description = 'Start a club of your own, and print the link its first coach sets a password with';
 

@@ -25,7 +25,8 @@ final class CopiesCommand extends Command
             $this->line($made->format('Y-m-d H:i').'  '.str_pad(number_format($bytes), 14, ' ', STR_PAD_LEFT)." bytes  {$file}");
         }
         $this->line(
-            'Augendo deletes none of them. A copy made before somebody was erased still holds what it held: delete it when it is not needed any more.',
+            'Augendo deletes none of them. A copy made before somebody was erased still holds what it held: delete it '
+                .'when it is not needed any more.',
         );
 
         return self::SUCCESS;

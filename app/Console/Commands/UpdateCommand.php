@@ -41,7 +41,8 @@ final class UpdateCommand extends Command
         } catch (Throwable $error) {
             $this->error("The tables could not be brought up to date: {$error->getMessage()}");
             $this->line(
-                'What was there is as it was: each step is kept whole or not at all. Free some space if the disk is full, then start again.'.(
+                'What was there is as it was: each step is kept whole or not at all.'
+                .' Free some space if the disk is full, then start again.'.(
                     $kept === null ? '' : " The copy made before is {$kept}."
                 ),
             );

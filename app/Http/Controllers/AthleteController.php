@@ -104,7 +104,9 @@ final class AthleteController
         return response()->json($screen->view($athlete, $request->user()->workspace->today(), $request->query('ladder')));
     }
 
-    #[Answers(WhatIfView::class, query: ['skill' => 'string', 'reps' => 'integer', 'effort' => 'number', 'distance_m' => 'number', 'day' => 'string'])]
+    #[Answers(WhatIfView::class, query: [
+        'skill' => 'string', 'reps' => 'integer', 'effort' => 'number', 'distance_m' => 'number', 'day' => 'string',
+    ])]
     public function whatIf(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
     {
         $today = $request->user()->workspace->today();

@@ -26,7 +26,8 @@ final class SamePerson
             throw new Problem(
                 401,
                 'Somebody else is signed in',
-                'Somebody else has signed in on this device. What you entered is kept on it under your name and sent when you sign in again.',
+                'Somebody else has signed in on this device. What you entered is kept on it under your name and sent '
+                    .'when you sign in again.',
                 extra: ['code' => 'other_person'],
             );
         }

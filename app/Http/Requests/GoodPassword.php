@@ -37,7 +37,8 @@ final class GoodPassword implements ValidationRule
             $fail('A password has 200 characters at most.');
         } elseif ($this->isCommon($value)) {
             $fail(
-                'This is one of the passwords that are tried first: common words, rows of keys or digits. Take a few words that do not belong together.',
+                'This is one of the passwords that are tried first: common words, rows of keys or digits. Take a few '
+                    .'words that do not belong together.',
             );
         } elseif ($this->isOwn($value)) {
             $fail('Your own name, e-mail or club is what somebody would try first. Take a few words that have nothing to do with you.');
