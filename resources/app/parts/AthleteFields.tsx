@@ -1,3 +1,4 @@
+import { Labelled, LabelledInput } from './Labelled';
 /** Names, birth date and sides of an athlete. An unknown birth date makes every age's limits apply. */
 export function AthleteFields({
     given = '',
@@ -17,41 +18,36 @@ export function AthleteFields({
     return (
         <>
             <div className="grid grid-cols-2 gap-2">
-                <label className="grid gap-1">
-                    <span className="label">Given name</span>
-                    <input className="field" name="given_name" required readOnly={readOnly} defaultValue={given} />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Family name</span>
-                    <input className="field" name="family_name" required readOnly={readOnly} defaultValue={family} />
-                </label>
-            </div>
-            <label className="grid gap-1">
-                <span className="label">Birth date; left open, every age’s limits apply and the strict school</span>
-                <input
-                    className="field"
-                    type="date"
-                    name="birth_date"
+                <LabelledInput label="Given name" name="given_name" required readOnly={readOnly} defaultValue={given} />
+                <LabelledInput
+                    label="Family name"
+                    name="family_name"
+                    required
                     readOnly={readOnly}
-                    defaultValue={birthDate ?? ''}
+                    defaultValue={family}
                 />
-            </label>
+            </div>
+            <LabelledInput
+                label="Birth date; left open, every age’s limits apply and the strict school"
+                type="date"
+                name="birth_date"
+                readOnly={readOnly}
+                defaultValue={birthDate ?? ''}
+            />
             <div className="grid grid-cols-2 gap-2">
-                <label className="grid gap-1">
-                    <span className="label">Throws and serves with the</span>
+                <Labelled label="Throws and serves with the">
                     <select className="field" name="throwing_side" disabled={readOnly} defaultValue={throwing}>
                         <option value="right">right hand</option>
                         <option value="left">left hand</option>
                     </select>
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Turns to the</span>
+                </Labelled>
+                <Labelled label="Turns to the">
                     <select className="field" name="turn_direction" disabled={readOnly} defaultValue={turn ?? ''}>
                         <option value="">not known</option>
                         <option value="right">right</option>
                         <option value="left">left</option>
                     </select>
-                </label>
+                </Labelled>
             </div>
         </>
     );

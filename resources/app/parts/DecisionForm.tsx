@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { api, type Gate } from '../api/client';
 import { newId } from '../offline/store';
 import { Notice } from './Notice';
+import { Labelled } from './Labelled';
 
 const ACTS: [action: string, label: string, said: string][] = [
     ['advance', 'Advance', 'Advanced.'],
@@ -123,18 +124,21 @@ function AgainstTheMechanics({
                 onAdvance();
             }}
         >
-            <label className="grid gap-1">
-                <span className="label">
-                    Why, in a sentence. It stays beside:{' '}
-                    {open.map((criterion) => criterion.label.toLowerCase()).join(', ')}
-                </span>
+            <Labelled
+                label={
+                    <>
+                        Why, in a sentence. It stays beside:{' '}
+                        {open.map((criterion) => criterion.label.toLowerCase()).join(', ')}
+                    </>
+                }
+            >
                 <textarea
                     className="field"
                     rows={2}
                     value={reason}
                     onChange={(event) => onReason(event.target.value)}
                 />
-            </label>
+            </Labelled>
             <div className="flex gap-2">
                 <button className="btn btn-main">Advance with this reason</button>
                 <button type="button" className="btn" onClick={onLeave}>

@@ -1,3 +1,4 @@
+import { Options } from './Labelled';
 const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [
     ['', 'not said: counts as hard'],
     ['soft', 'soft (mat, sand)'],
@@ -24,11 +25,7 @@ export function FloorChoice({
                 value={floor ?? ''}
                 onChange={(event) => onChange(event.target.value || null)}
             >
-                {FLOORS.map(([value, name]) => (
-                    <option key={value} value={value}>
-                        {name}
-                    </option>
-                ))}
+                <Options of={FLOORS} />
             </select>
         </label>
     );

@@ -4,6 +4,7 @@ import { api, type LadderChoice, type SessionMade, type Today } from '../api/cli
 import { useMe } from './Frame';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
+import { LabelledInput } from './Labelled';
 
 /** A session for the squad: everybody on a ladder gets a sheet, fitted to that day. */
 export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; open: boolean; onClose: () => void }) {
@@ -56,30 +57,23 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
                     }}
                 >
                     <div className="grid grid-cols-2 gap-2">
-                        <label className="grid gap-1">
-                            <span className="label">Day</span>
-                            <input
-                                className="field"
-                                type="date"
-                                name="day"
-                                required
-                                min={me.today}
-                                defaultValue={me.today}
-                            />
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Starts at</span>
-                            <input className="field" type="time" name="starts_at" required defaultValue="17:00" />
-                        </label>
+                        <LabelledInput
+                            label="Day"
+                            type="date"
+                            name="day"
+                            required
+                            min={me.today}
+                            defaultValue={me.today}
+                        />
+                        <LabelledInput label="Starts at" type="time" name="starts_at" required defaultValue="17:00" />
                     </div>
-                    <label className="grid gap-1">
-                        <span className="label">What it is called</span>
-                        <input className="field" name="title" required defaultValue="Evening session" />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Minutes; left open, nothing is cut for time</span>
-                        <input className="field w-28" name="minutes" inputMode="numeric" />
-                    </label>
+                    <LabelledInput label="What it is called" name="title" required defaultValue="Evening session" />
+                    <LabelledInput
+                        label="Minutes; left open, nothing is cut for time"
+                        className="w-28"
+                        name="minutes"
+                        inputMode="numeric"
+                    />
                     {(all.data?.length ?? 0) > 1 && (
                         <fieldset>
                             <legend className="label mb-1">

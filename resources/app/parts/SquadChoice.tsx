@@ -1,4 +1,5 @@
 import type { RollCall } from '../api/client';
+import { Options } from './Labelled';
 
 type Squad = RollCall['squad'];
 
@@ -19,11 +20,7 @@ export function SquadChoice({
             value={squad.id}
             onChange={(event) => onChange(Number(event.target.value))}
         >
-            {squads.map((each) => (
-                <option key={each.id} value={each.id}>
-                    {each.name}
-                </option>
-            ))}
+            <Options of={squads} />
         </select>
     ) : (
         <>{squad.name}</>

@@ -9,6 +9,7 @@ import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 
 const AMPLE_REPS = 250;
 const WANTED_REPS = 20;
@@ -48,11 +49,7 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
                         value={skill}
                         onChange={(event) => setSkill(event.target.value)}
                     >
-                        {grid.data.skills.map((each) => (
-                            <option key={each.id} value={each.id}>
-                                {each.name}
-                            </option>
-                        ))}
+                        <Options of={grid.data.skills} />
                     </select>
                 )}
                 <span className="inline-flex items-center gap-2">
@@ -143,34 +140,22 @@ function LogWork({
                 }}
             >
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Where</span>
+                    <Labelled label="Where">
                         <select className="field" name="source">
                             <option value="home">at home</option>
                             <option value="match">in a match</option>
                             <option value="other club">at another club</option>
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Day</span>
-                        <input className="field" type="date" name="day" required max={today} defaultValue={today} />
-                    </label>
+                    </Labelled>
+                    <LabelledInput label="Day" type="date" name="day" required max={today} defaultValue={today} />
                 </div>
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">What</span>
+                    <Labelled label="What">
                         <select className="field" name="skill" defaultValue={skill}>
-                            {skills.map((each) => (
-                                <option key={each.id} value={each.id}>
-                                    {each.name}
-                                </option>
-                            ))}
+                            <Options of={skills} />
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">How many</span>
-                        <input className="field" name="reps" inputMode="numeric" required />
-                    </label>
+                    </Labelled>
+                    <LabelledInput label="How many" name="reps" inputMode="numeric" required />
                 </div>
                 <fieldset>
                     <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
@@ -193,17 +178,13 @@ function LogWork({
                     </div>
                 </fieldset>
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Distance, m, may be left open</span>
-                        <input className="field" name="distance_m" inputMode="decimal" />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Side</span>
+                    <LabelledInput label="Distance, m, may be left open" name="distance_m" inputMode="decimal" />
+                    <Labelled label="Side">
                         <select className="field" name="side">
                             <option value="dominant">throwing side</option>
                             <option value="other">other side</option>
                         </select>
-                    </label>
+                    </Labelled>
                 </div>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Keep it</button>

@@ -6,6 +6,7 @@ import { newId } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { StageMark } from '../../parts/StageMark';
+import { Labelled } from '../../parts/Labelled';
 
 const SITES: Record<string, string[]> = {
     arm: ['shoulder', 'upper_arm', 'elbow', 'forearm'],
@@ -121,8 +122,7 @@ function OpenReturn({ athleteId, onClose }: { athleteId: string; onClose: () => 
                     ))}
                 </fieldset>
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">What is returning</span>
+                    <Labelled label="What is returning">
                         <select className="field" name="site" key={current?.programme.channel}>
                             {(SITES[current?.programme.channel ?? 'arm'] ?? []).map((site) => (
                                 <option key={site} value={site}>
@@ -130,15 +130,14 @@ function OpenReturn({ athleteId, onClose }: { athleteId: string; onClose: () => 
                                 </option>
                             ))}
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Side</span>
+                    </Labelled>
+                    <Labelled label="Side">
                         <select className="field" name="side">
                             <option value="right">right</option>
                             <option value="left">left</option>
                             <option value="">middle</option>
                         </select>
-                    </label>
+                    </Labelled>
                 </div>
                 <Notice problem={problem} />
                 <button className="btn btn-main" disabled={!current}>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, type Courtside, Problem, type RepEvent } from '../../api/client';
 import { flush, waitingOf } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
+import { LabelledInput } from '../../parts/Labelled';
 
 /** Minutes and felt effort of the session; it ends only when every tap has arrived. */
 export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: RepEvent[]; onFinished: () => void }) {
@@ -40,15 +41,12 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
             }}
         >
             <p className="text-lg">{reps.length} repetitions counted.</p>
-            <label className="grid gap-1">
-                <span className="label">Minutes</span>
-                <input
-                    className="field"
-                    inputMode="numeric"
-                    value={minutes}
-                    onChange={(event) => setMinutes(event.target.value)}
-                />
-            </label>
+            <LabelledInput
+                label="Minutes"
+                inputMode="numeric"
+                value={minutes}
+                onChange={(event) => setMinutes(event.target.value)}
+            />
             <fieldset>
                 <legend className="label mb-1">
                     How hard was the session, 0 rest to 10 all out? May be left open.

@@ -1,6 +1,7 @@
 import type { Intake } from '../../api/client';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 /** What of an intake is a text that somebody writes. */
@@ -81,26 +82,20 @@ function UsualWeek({ intake: { kept, send } }: { intake: Editing }) {
     return (
         <>
             <div className="grid grid-cols-2 gap-2">
-                <label className="grid gap-1">
-                    <span className="label">A usual week, arm units</span>
-                    <input
-                        className="field"
-                        name="week_arm"
-                        inputMode="decimal"
-                        readOnly={!me.decides}
-                        defaultValue={kept.usual_week?.arm ?? ''}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">landing units</span>
-                    <input
-                        className="field"
-                        name="week_landings"
-                        inputMode="decimal"
-                        readOnly={!me.decides}
-                        defaultValue={kept.usual_week?.landings ?? ''}
-                    />
-                </label>
+                <LabelledInput
+                    label="A usual week, arm units"
+                    name="week_arm"
+                    inputMode="decimal"
+                    readOnly={!me.decides}
+                    defaultValue={kept.usual_week?.arm ?? ''}
+                />
+                <LabelledInput
+                    label="landing units"
+                    name="week_landings"
+                    inputMode="decimal"
+                    readOnly={!me.decides}
+                    defaultValue={kept.usual_week?.landings ?? ''}
+                />
             </div>
             <p className="-mt-2 text-sm text-soft">
                 A unit is one full-effort throw, serve or landing. It enters as four declared weeks at eight tenths,
@@ -127,8 +122,7 @@ function UsualWeek({ intake: { kept, send } }: { intake: Editing }) {
 function Field({ kept, name, label, rows = 1 }: { kept: Intake; name: TextOf; label: string; rows?: number }) {
     const me = useMe();
     return (
-        <label className="grid gap-1">
-            <span className="label">{label}</span>
+        <Labelled label={<>{label}</>}>
             {rows > 1 ? (
                 <textarea
                     className="field"
@@ -140,7 +134,7 @@ function Field({ kept, name, label, rows = 1 }: { kept: Intake; name: TextOf; la
             ) : (
                 <input className="field" name={name} readOnly={!me.decides} defaultValue={kept[name] ?? ''} />
             )}
-        </label>
+        </Labelled>
     );
 }
 
@@ -148,27 +142,21 @@ function Signed({ kept, who, when, label }: { kept: Intake; who: TextOf; when: T
     const me = useMe();
     return (
         <div className="grid grid-cols-[1fr_10rem] gap-2">
-            <label className="grid gap-1">
-                <span className="label">{label}</span>
-                <input
-                    className="field"
-                    name={who}
-                    readOnly={!me.decides}
-                    placeholder="nobody has signed"
-                    defaultValue={kept[who] ?? ''}
-                />
-            </label>
-            <label className="grid gap-1">
-                <span className="label">on</span>
-                <input
-                    className="field"
-                    type="date"
-                    name={when}
-                    max={me.today}
-                    readOnly={!me.decides}
-                    defaultValue={kept[when] ?? ''}
-                />
-            </label>
+            <LabelledInput
+                label={<>{label}</>}
+                name={who}
+                readOnly={!me.decides}
+                placeholder="nobody has signed"
+                defaultValue={kept[who] ?? ''}
+            />
+            <LabelledInput
+                label="on"
+                type="date"
+                name={when}
+                max={me.today}
+                readOnly={!me.decides}
+                defaultValue={kept[when] ?? ''}
+            />
         </div>
     );
 }

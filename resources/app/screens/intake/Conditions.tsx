@@ -3,6 +3,7 @@ import { KINDS } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 const SITES = [
@@ -86,8 +87,7 @@ function SetCondition({
                 }}
             >
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Place</span>
+                    <Labelled label="Place">
                         <select className="field" name="site">
                             {SITES.map((site) => (
                                 <option key={site} value={site}>
@@ -95,19 +95,17 @@ function SetCondition({
                                 </option>
                             ))}
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Side</span>
+                    </Labelled>
+                    <Labelled label="Side">
                         <select className="field" name="side">
                             <option value="">either</option>
                             <option value="left">left</option>
                             <option value="right">right</option>
                         </select>
-                    </label>
+                    </Labelled>
                 </div>
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Kind</span>
+                    <Labelled label="Kind">
                         <select className="field" name="kind">
                             {KINDS.filter(([kind]) => kind !== 'head').map(([kind, label]) => (
                                 <option key={kind} value={kind}>
@@ -115,24 +113,17 @@ function SetCondition({
                                 </option>
                             ))}
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Up to a score of</span>
+                    </Labelled>
+                    <Labelled label="Up to a score of">
                         <select className="field" name="up_to_score">
                             {[1, 2, 3, 4, 5, 6, 7].map((score) => (
                                 <option key={score}>{score}</option>
                             ))}
                         </select>
-                    </label>
+                    </Labelled>
                 </div>
-                <label className="grid gap-1">
-                    <span className="label">Until</span>
-                    <input className="field" type="date" name="until_day" min={me.today} required />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Note, may be left open</span>
-                    <input className="field" name="note" />
-                </label>
+                <LabelledInput label="Until" type="date" name="until_day" min={me.today} required />
+                <LabelledInput label="Note, may be left open" name="note" />
                 <Notice problem={problem} />
                 <button className="btn btn-main">Set it in my name</button>
             </form>

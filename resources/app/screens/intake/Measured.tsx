@@ -1,6 +1,7 @@
 import type { Intake, LadderChoice } from '../../api/client';
 import { n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 export function Height({ intake }: { intake: Editing }) {
@@ -36,21 +37,15 @@ export function Height({ intake }: { intake: Editing }) {
                         ).then((is) => is && field.reset());
                     }}
                 >
-                    <label className="grid gap-1">
-                        <span className="label">Height, cm</span>
-                        <input className="field" name="height_cm" inputMode="decimal" required />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">on</span>
-                        <input
-                            className="field"
-                            type="date"
-                            name="measured_on"
-                            max={me.today}
-                            defaultValue={me.today}
-                            required
-                        />
-                    </label>
+                    <LabelledInput label="Height, cm" name="height_cm" inputMode="decimal" required />
+                    <LabelledInput
+                        label="on"
+                        type="date"
+                        name="measured_on"
+                        max={me.today}
+                        defaultValue={me.today}
+                        required
+                    />
                     <button className="btn">Add</button>
                 </form>
             )}
@@ -83,8 +78,7 @@ export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderCho
                         void send('POST', '/marks', mark, 'Kept.').then((is) => is && field.reset());
                     }}
                 >
-                    <label className="grid gap-1">
-                        <span className="label">Skill</span>
+                    <Labelled label="Skill">
                         <select className="field" name="skill">
                             {ladders.map((each) => (
                                 <option key={each.id} value={each.skill}>
@@ -92,15 +86,9 @@ export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderCho
                                 </option>
                             ))}
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">longest, m</span>
-                        <input className="field" name="longest" inputMode="decimal" />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">speed, m/s</span>
-                        <input className="field" name="speed" inputMode="decimal" />
-                    </label>
+                    </Labelled>
+                    <LabelledInput label="longest, m" name="longest" inputMode="decimal" />
+                    <LabelledInput label="speed, m/s" name="speed" inputMode="decimal" />
                     <button className="btn">Add</button>
                 </form>
             )}

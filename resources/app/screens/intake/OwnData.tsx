@@ -6,6 +6,7 @@ import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
+import { LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 /** Links that open the athlete’s own page without an account. */
@@ -98,10 +99,7 @@ export function OwnData({ intake: { kept, path, problem, setProblem } }: { intak
                         stay under nobody’s name, so that the club’s totals stay true. Backups made before still hold
                         everything.
                     </p>
-                    <label className="grid gap-1">
-                        <span className="label">Write the whole name to go on</span>
-                        <input className="field" name="name" required />
-                    </label>
+                    <LabelledInput label="Write the whole name to go on" name="name" required />
                     <Notice problem={problem} />
                     <button className="btn btn-main">Erase</button>
                 </form>

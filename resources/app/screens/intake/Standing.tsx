@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, type LadderChoice, type Placed } from '../../api/client';
 import { AthleteFields } from '../../parts/AthleteFields';
 import { useMe } from '../../parts/Frame';
+import { Labelled, Options } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 export function Person({ intake: { kept, send } }: { intake: Editing }) {
@@ -104,26 +105,16 @@ function Place({
                     );
                 }}
             >
-                <label className="grid gap-1">
-                    <span className="label">Place on</span>
+                <Labelled label="Place on">
                     <select className="field" value={chosen.id} onChange={(event) => onChoose(event.target.value)}>
-                        {free.map((each) => (
-                            <option key={each.id} value={each.id}>
-                                {each.name}
-                            </option>
-                        ))}
+                        <Options of={free} />
                     </select>
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">at the rung</span>
+                </Labelled>
+                <Labelled label="at the rung">
                     <select className="field" name="rung" key={chosen.id}>
-                        {chosen.rungs.map((rung) => (
-                            <option key={rung.id} value={rung.id}>
-                                {rung.name}
-                            </option>
-                        ))}
+                        <Options of={chosen.rungs} />
                     </select>
-                </label>
+                </Labelled>
                 <button className="btn">Place</button>
             </form>
 

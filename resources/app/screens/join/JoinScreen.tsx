@@ -4,6 +4,7 @@ import { api, type Join, type Me } from '../../api/client';
 import { seated } from '../../offline/store';
 import { noteActive } from '../../offline/useLock';
 import { Loading, Notice } from '../../parts/Notice';
+import { LabelledInput } from '../../parts/Labelled';
 
 /** Behind an invitation or a link for a new password. The token stands after the #, which browsers send to nobody. */
 export function JoinScreen() {
@@ -54,27 +55,24 @@ export function JoinScreen() {
             >
                 {purpose === 'invitation' && (
                     <>
-                        <label className="grid gap-1">
-                            <span className="label">Your name</span>
-                            <input className="field" name="name" required defaultValue={name} autoComplete="name" />
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">E-mail, to sign in with</span>
-                            <input className="field" name="email" type="email" required autoComplete="username" />
-                        </label>
+                        <LabelledInput label="Your name" name="name" required defaultValue={name} autoComplete="name" />
+                        <LabelledInput
+                            label="E-mail, to sign in with"
+                            name="email"
+                            type="email"
+                            required
+                            autoComplete="username"
+                        />
                     </>
                 )}
-                <label className="grid gap-1">
-                    <span className="label">Password, ten characters or more</span>
-                    <input
-                        className="field"
-                        name="password"
-                        type="password"
-                        required
-                        minLength={10}
-                        autoComplete="new-password"
-                    />
-                </label>
+                <LabelledInput
+                    label="Password, ten characters or more"
+                    name="password"
+                    type="password"
+                    required
+                    minLength={10}
+                    autoComplete="new-password"
+                />
                 <Notice problem={problem} />
                 <button className="btn btn-main">{purpose === 'invitation' ? 'Join' : 'Keep this password'}</button>
             </form>

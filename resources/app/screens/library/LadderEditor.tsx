@@ -6,6 +6,7 @@ import { api, type LibraryFile, type Named, Problem } from '../../api/client';
 import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import { Loading, Notice } from '../../parts/Notice';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import {
     type BlockDef,
     type CheckpointDef,
@@ -147,12 +148,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
 }
 
 function Text({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
-    return (
-        <label className="grid gap-1">
-            <span className="label">{label}</span>
-            <input className="field" value={value} onChange={(event) => onChange(event.target.value)} />
-        </label>
-    );
+    return <LabelledInput label={<>{label}</>} value={value} onChange={(event) => onChange(event.target.value)} />;
 }
 
 function CheckpointRow({ each, onChange }: { each: CheckpointDef; onChange: (next: CheckpointDef | null) => void }) {
@@ -235,11 +231,7 @@ function FaultRow({
                     value={each.checkpoint}
                     onChange={(event) => onChange({ ...each, checkpoint: event.target.value })}
                 >
-                    {checkpoints.map((checkpoint) => (
-                        <option key={checkpoint.id} value={checkpoint.id}>
-                            {checkpoint.name}
-                        </option>
-                    ))}
+                    <Options of={checkpoints} />
                 </select>
                 <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
                     Take away
@@ -444,8 +436,7 @@ function InShort({ ladder, onChange }: { ladder: LadderDef; onChange: (next: Lad
             <h2 className="border-b-2 border-ink pb-1 text-base">In short</h2>
             <Text label="Name" value={ladder.name} onChange={(name) => onChange({ ...ladder, name })} />
             <Text label="What it is" value={ladder.summary} onChange={(summary) => onChange({ ...ladder, summary })} />
-            <label className="grid gap-1">
-                <span className="label">Cautions, one a line</span>
+            <Labelled label="Cautions, one a line">
                 <textarea
                     className="field"
                     rows={4}
@@ -465,7 +456,7 @@ function InShort({ ladder, onChange }: { ladder: LadderDef; onChange: (next: Lad
                         })
                     }
                 />
-            </label>
+            </Labelled>
         </section>
     );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Named } from '../../api/client';
 import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 
 const KINDS: [kind: string, name: string][] = [
     ['warm_up', 'warm-up'],
@@ -282,24 +283,17 @@ function Figure({
 function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
     return (
         <div className="grid gap-2 sm:grid-cols-[1fr_1.4fr_11rem]">
-            <label className="grid gap-1">
-                <span className="label">Name</span>
-                <input
-                    className="field"
-                    value={rung.name}
-                    onChange={(event) => onChange({ ...rung, name: event.target.value })}
-                />
-            </label>
-            <label className="grid gap-1">
-                <span className="label">Goal</span>
-                <input
-                    className="field"
-                    value={rung.goal}
-                    onChange={(event) => onChange({ ...rung, goal: event.target.value })}
-                />
-            </label>
-            <label className="grid gap-1">
-                <span className="label">Where it lands</span>
+            <LabelledInput
+                label="Name"
+                value={rung.name}
+                onChange={(event) => onChange({ ...rung, name: event.target.value })}
+            />
+            <LabelledInput
+                label="Goal"
+                value={rung.goal}
+                onChange={(event) => onChange({ ...rung, goal: event.target.value })}
+            />
+            <Labelled label="Where it lands">
                 <select
                     className="field"
                     value={rung.outcome}
@@ -308,7 +302,7 @@ function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) =>
                     <option value="ignored">is not looked at</option>
                     <option value="scored">counts</option>
                 </select>
-            </label>
+            </Labelled>
         </div>
     );
 }
@@ -363,11 +357,7 @@ function BlockName({ about, block, onChange }: { about: string; block: BlockDef;
                 value={block.block}
                 onChange={(event) => onChange({ ...block, block: event.target.value })}
             >
-                {KINDS.map(([kind, name]) => (
-                    <option key={kind} value={kind}>
-                        {name}
-                    </option>
-                ))}
+                <Options of={KINDS} />
             </select>
             <input
                 aria-label={`Title of ${about}`}
@@ -455,11 +445,7 @@ function WithWhat({
                 value={block.skill}
                 onChange={(event) => onChange({ ...block, skill: event.target.value })}
             >
-                {skills.map((each) => (
-                    <option key={each.id} value={each.id}>
-                        {each.name}
-                    </option>
-                ))}
+                <Options of={skills} />
             </select>
             <select
                 aria-label={`Object of ${about}`}
@@ -467,11 +453,7 @@ function WithWhat({
                 value={block.object}
                 onChange={(event) => onChange({ ...block, object: event.target.value })}
             >
-                {objects.map((each) => (
-                    <option key={each.id} value={each.id}>
-                        {each.name}
-                    </option>
-                ))}
+                <Options of={objects} />
             </select>
             <select
                 aria-label={`Floor of ${about}`}

@@ -9,6 +9,7 @@ import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Waiting } from '../../parts/Waiting';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 
 type Order = 'closest' | 'name';
 
@@ -187,8 +188,7 @@ function OneAthlete({ limits }: { limits: Limits }) {
                     }}
                 >
                     <div className="grid gap-2 sm:grid-cols-[1fr_1fr_6rem]">
-                        <label className="grid gap-1">
-                            <span className="label">Athlete</span>
+                        <Labelled label="Athlete">
                             <select className="field" name="athlete">
                                 {[...limits.rows]
                                     .sort((a, b) => a.athlete.name.localeCompare(b.athlete.name))
@@ -198,9 +198,8 @@ function OneAthlete({ limits }: { limits: Limits }) {
                                         </option>
                                     ))}
                             </select>
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Limit</span>
+                        </Labelled>
+                        <Labelled label="Limit">
                             <select className="field" name="limit">
                                 {[
                                     ...new Map(
@@ -214,25 +213,24 @@ function OneAthlete({ limits }: { limits: Limits }) {
                                     </option>
                                 ))}
                             </select>
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Share, %</span>
-                            <input
-                                className="field"
-                                inputMode="numeric"
-                                value={share}
-                                onChange={(event) => setShare(event.target.value)}
-                            />
-                        </label>
+                        </Labelled>
+                        <LabelledInput
+                            label="Share, %"
+                            inputMode="numeric"
+                            value={share}
+                            onChange={(event) => setShare(event.target.value)}
+                        />
                     </div>
-                    <label className="grid gap-1">
-                        <span className="label">
-                            {Number(share) > 100
-                                ? 'Why more, in a sentence: it is kept with your name'
-                                : 'Why, may be left open'}
-                        </span>
-                        <input className="field" name="reason" />
-                    </label>
+                    <LabelledInput
+                        label={
+                            <>
+                                {Number(share) > 100
+                                    ? 'Why more, in a sentence: it is kept with your name'
+                                    : 'Why, may be left open'}
+                            </>
+                        }
+                        name="reason"
+                    />
                     <Notice problem={problem} />
                     <button className="btn justify-self-start">Keep it</button>
                 </form>

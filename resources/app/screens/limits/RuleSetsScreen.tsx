@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { api, type Limits, type RuleCompare, type RuleSetFile } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
+import { LabelledInput } from '../../parts/Labelled';
 import { LimitEditor, type LimitDef } from './LimitEditor';
 
 export type Definition = {
@@ -168,34 +169,25 @@ function Editor({
         >
             <div className="grid content-start gap-3">
                 <div className="grid gap-2 sm:grid-cols-2">
-                    <label className="grid gap-1">
-                        <span className="label">Name</span>
-                        <input
-                            className="field"
-                            required
-                            value={definition.name}
-                            onChange={(event) => setDefinition({ ...definition, name: event.target.value })}
-                        />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Who says so</span>
-                        <input
-                            className="field"
-                            required
-                            value={definition.source}
-                            onChange={(event) => setDefinition({ ...definition, source: event.target.value })}
-                        />
-                    </label>
-                </div>
-                <label className="grid gap-1">
-                    <span className="label">What to know about it</span>
-                    <input
-                        className="field"
+                    <LabelledInput
+                        label="Name"
                         required
-                        value={definition.notice}
-                        onChange={(event) => setDefinition({ ...definition, notice: event.target.value })}
+                        value={definition.name}
+                        onChange={(event) => setDefinition({ ...definition, name: event.target.value })}
                     />
-                </label>
+                    <LabelledInput
+                        label="Who says so"
+                        required
+                        value={definition.source}
+                        onChange={(event) => setDefinition({ ...definition, source: event.target.value })}
+                    />
+                </div>
+                <LabelledInput
+                    label="What to know about it"
+                    required
+                    value={definition.notice}
+                    onChange={(event) => setDefinition({ ...definition, notice: event.target.value })}
+                />
                 <div>
                     {definition.limits.map((limit, i) => (
                         <LimitEditor key={limit.id} limit={limit} onChange={(next) => change(i, next)} />

@@ -5,6 +5,7 @@ import { percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Stepper } from '../../parts/Stepper';
 import { Tape } from '../../parts/Tape';
+import { Options } from '../../parts/Labelled';
 
 /** “Two more sets of eight at 80 %, on Thursday”: what it does to every limit it touches. */
 export function WhatIf({ athleteId, load }: { athleteId: string; load: Load }) {
@@ -42,11 +43,7 @@ export function WhatIf({ athleteId, load }: { athleteId: string; load: Load }) {
                         value={dose.skill}
                         onChange={(event) => set({ skill: event.target.value })}
                     >
-                        {load.skills.map((skill) => (
-                            <option key={skill.id} value={skill.id}>
-                                {skill.name}
-                            </option>
-                        ))}
+                        <Options of={load.skills} />
                     </select>
                     <input
                         aria-label="Day"

@@ -12,6 +12,7 @@ import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
+import { LabelledInput, Options } from '../../parts/Labelled';
 
 const ROLES: ReadonlyArray<readonly [role: string, name: string, does: string]> = [
     ['coach', 'Coach', 'everything for the squads chosen'],
@@ -134,11 +135,7 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
                         }, onProblem);
                     }}
                 >
-                    {SCHOOLS.map(([value, label]) => (
-                        <option key={value} value={value}>
-                            {label}
-                        </option>
-                    ))}
+                    <Options of={SCHOOLS} />
                 </select>
             </label>
             <FloorChoice
@@ -286,10 +283,7 @@ function Confirm({ of, onClose }: { of: Person | null; onClose: () => void }) {
                     In the same room: {of?.name} signs in and opens their name at the top; six digits stand there. Type
                     them here. From then on this account’s clearances count.
                 </p>
-                <label className="grid gap-1">
-                    <span className="label">The six digits</span>
-                    <input className="field" name="code" inputMode="numeric" autoComplete="off" required />
-                </label>
+                <LabelledInput label="The six digits" name="code" inputMode="numeric" autoComplete="off" required />
                 <Notice problem={problem} />
                 <button className="btn btn-main">Confirm</button>
             </form>
@@ -346,10 +340,7 @@ function Squads({ of, onProblem }: { of: People; onProblem: (problem: unknown) =
                         }, onProblem);
                     }}
                 >
-                    <label className="grid gap-1">
-                        <span className="label">Another squad</span>
-                        <input className="field" name="name" required placeholder="its name" />
-                    </label>
+                    <LabelledInput label="Another squad" name="name" required placeholder="its name" />
                     <button className="btn">Add</button>
                 </form>
                 <label className="flex items-center gap-2">
@@ -455,10 +446,7 @@ function Invite({ of, onClose, onMade }: { of: People; onClose: () => void; onMa
                         </label>
                     ))}
                 </fieldset>
-                <label className="grid gap-1">
-                    <span className="label">Name</span>
-                    <input className="field" name="name" required />
-                </label>
+                <LabelledInput label="Name" name="name" required />
                 <Whom of={of} seesSquads={seesSquads} />
                 <Notice problem={problem} />
                 <button className="btn btn-main">Make the link</button>

@@ -13,6 +13,7 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 
 /** How often it is asked again while seasons are being worked out. */
 const WORKING_OUT_MS = 3_000;
@@ -173,57 +174,32 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
             >
                 <WhatItIs kind={kind} onChange={setKind} />
                 <div className="grid grid-cols-[1fr_1fr_6rem] gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Day</span>
-                        <input className="field" type="date" name="day" required min={plan.date} />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Starts at</span>
-                        <input
-                            className="field"
-                            type="time"
-                            name="starts_at"
-                            required
-                            defaultValue={kind === 'match' ? '15:00' : '17:00'}
-                        />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Weeks in a row</span>
-                        <input className="field" name="weeks" inputMode="numeric" defaultValue="1" />
-                    </label>
+                    <LabelledInput label="Day" type="date" name="day" required min={plan.date} />
+                    <LabelledInput
+                        label="Starts at"
+                        type="time"
+                        name="starts_at"
+                        required
+                        defaultValue={kind === 'match' ? '15:00' : '17:00'}
+                    />
+                    <LabelledInput label="Weeks in a row" name="weeks" inputMode="numeric" defaultValue="1" />
                 </div>
                 <div className="grid grid-cols-2 gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">What it is called</span>
-                        <input className="field" name="title" required />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">For whom</span>
+                    <LabelledInput label="What it is called" name="title" required />
+                    <Labelled label="For whom">
                         <select className="field" name="athlete">
                             <option value="">the whole squad</option>
-                            {everybody(plan).map((athlete) => (
-                                <option key={athlete.id} value={athlete.id}>
-                                    {athlete.name}
-                                </option>
-                            ))}
+                            <Options of={everybody(plan)} />
                         </select>
-                    </label>
+                    </Labelled>
                 </div>
                 <div className="grid grid-cols-[1fr_8rem] gap-2">
-                    <label className="grid gap-1">
-                        <span className="label">Expected work, each</span>
+                    <Labelled label="Expected work, each">
                         <select className="field" name="skill">
-                            {plan.skills.map((skill) => (
-                                <option key={skill.id} value={skill.id}>
-                                    {skill.name}
-                                </option>
-                            ))}
+                            <Options of={plan.skills} />
                         </select>
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">How many</span>
-                        <input className="field" name="reps" inputMode="numeric" required />
-                    </label>
+                    </Labelled>
+                    <LabelledInput label="How many" name="reps" inputMode="numeric" required />
                 </div>
                 <fieldset>
                     <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
@@ -304,28 +280,21 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     }}
                 >
                     <div className="grid grid-cols-2 gap-2">
-                        <label className="grid gap-1">
-                            <span className="label">Goal day</span>
-                            <input className="field" type="date" name="goal_on" required min={plan.date} />
-                        </label>
-                        <label className="grid gap-1">
-                            <span className="label">Up to</span>
+                        <LabelledInput label="Goal day" type="date" name="goal_on" required min={plan.date} />
+                        <Labelled label="Up to">
                             <select className="field" name="rungs_up" defaultValue="1">
                                 <option value="0">the rung they stand on</option>
                                 <option value="1">one rung up</option>
                                 <option value="2">two rungs up</option>
                                 <option value="3">three rungs up</option>
                             </select>
-                        </label>
+                        </Labelled>
                     </div>
                     <div className="grid gap-1">
                         <span className="label">Training days</span>
                         <Weekdays value={weekdays} onChange={setWeekdays} />
                     </div>
-                    <label className="grid gap-1">
-                        <span className="label">Minutes, may be left open</span>
-                        <input className="field" name="minutes" inputMode="numeric" />
-                    </label>
+                    <LabelledInput label="Minutes, may be left open" name="minutes" inputMode="numeric" />
                     <Notice problem={problem} />
                     <button className="btn btn-main" disabled={busy}>
                         {busy ? 'Sending…' : 'Plan it for everybody'}

@@ -5,6 +5,7 @@ import { api, type ProgrammeFile } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
+import { LabelledInput } from '../../parts/Labelled';
 
 type Stage = {
     name: string;
@@ -117,23 +118,17 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
             }}
         >
             <div className="grid gap-2 sm:grid-cols-[1fr_2fr]">
-                <label className="grid gap-1">
-                    <span className="label">Name</span>
-                    <input
-                        className="field"
-                        required
-                        value={definition.name}
-                        onChange={(event) => setDefinition({ ...definition, name: event.target.value })}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">In a sentence</span>
-                    <input
-                        className="field"
-                        value={definition.summary}
-                        onChange={(event) => setDefinition({ ...definition, summary: event.target.value })}
-                    />
-                </label>
+                <LabelledInput
+                    label="Name"
+                    required
+                    value={definition.name}
+                    onChange={(event) => setDefinition({ ...definition, name: event.target.value })}
+                />
+                <LabelledInput
+                    label="In a sentence"
+                    value={definition.summary}
+                    onChange={(event) => setDefinition({ ...definition, summary: event.target.value })}
+                />
             </div>
             <div className="overflow-x-auto">
                 <table className="w-full min-w-[56rem] border-t-2 border-ink">

@@ -11,6 +11,8 @@ import { StageMark } from '../../parts/StageMark';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
 import { typed } from '../../parts/forms';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
+import { ClinicianDocument, documentOf } from '../../parts/ClinicianDocument';
 
 const ACTS: Record<string, string> = {
     advance: 'Move on',
@@ -361,68 +363,32 @@ function RecordClearance({
     onClose: () => void;
     onSend: (body: Record<string, unknown>) => void;
 }) {
-    const me = useMe();
     return (
         <Sheetlet open onClose={onClose} title="Record a clearance">
             <form
                 className="grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    const form = new FormData(event.currentTarget);
+                    const through = typed(form, 'through');
                     onSend({
-                        through_stage: form.through === 'all' ? null : Number(form.through),
-                        clinician_name: form.clinician_name,
-                        clinician_role: form.clinician_role,
-                        document_date: form.document_date,
-                        note: form.note || null,
+                        through_stage: through === 'all' ? null : Number(through),
+                        ...documentOf(form),
                     });
                 }}
             >
-                <p>
-                    {me.role === 'clinician'
-                        ? 'You sign this with your own name.'
-                        : 'Copy these from the clinician’s document. Without one there is no clearance.'}
-                </p>
-                <label className="grid gap-1">
-                    <span className="label">Clinician’s name</span>
-                    <input
-                        className="field"
-                        name="clinician_name"
-                        required
-                        readOnly={me.role === 'clinician'}
-                        defaultValue={me.role === 'clinician' ? me.name : ''}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Role, for example sports physician</span>
-                    <input className="field" name="clinician_role" required />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Date of the document</span>
-                    <input
-                        className="field"
-                        name="document_date"
-                        type="date"
-                        required
-                        max={me.today}
-                        defaultValue={me.today}
-                    />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">How far it goes</span>
-                    <select className="field" name="through" defaultValue={String(ref.stage - 1)}>
-                        {stages.map((stage, i) => (
-                            <option key={i} value={i}>
-                                through {i + 1}, {stage.name}
-                            </option>
-                        ))}
-                        <option value="all">all stages</option>
-                    </select>
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">Note, may be left open</span>
-                    <input className="field" name="note" />
-                </label>
+                <ClinicianDocument>
+                    <Labelled label="How far it goes">
+                        <select className="field" name="through" defaultValue={String(ref.stage - 1)}>
+                            {stages.map((stage, i) => (
+                                <option key={i} value={i}>
+                                    through {i + 1}, {stage.name}
+                                </option>
+                            ))}
+                            <option value="all">all stages</option>
+                        </select>
+                    </Labelled>
+                </ClinicianDocument>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Keep the clearance</button>
             </form>
@@ -458,8 +424,7 @@ function EnterMeasure({
                     });
                 }}
             >
-                <label className="grid gap-1">
-                    <span className="label">What was measured</span>
+                <Labelled label="What was measured">
                     <select className="field" name="criterion">
                         {of.unmet.map((each) => (
                             <option key={each.id} value={each.id}>
@@ -467,32 +432,20 @@ function EnterMeasure({
                             </option>
                         ))}
                     </select>
-                </label>
+                </Labelled>
                 <div className="grid grid-cols-2 gap-3">
-                    <label className="grid gap-1">
-                        <span className="label">Injured side</span>
-                        <input className="field" name="injured" inputMode="decimal" required />
-                    </label>
-                    <label className="grid gap-1">
-                        <span className="label">Sound side</span>
-                        <input className="field" name="sound" inputMode="decimal" required />
-                    </label>
+                    <LabelledInput label="Injured side" name="injured" inputMode="decimal" required />
+                    <LabelledInput label="Sound side" name="sound" inputMode="decimal" required />
                 </div>
-                <label className="grid gap-1">
-                    <span className="label">Measured by</span>
-                    <input className="field" name="measured_by" required defaultValue={me.name} />
-                </label>
-                <label className="grid gap-1">
-                    <span className="label">On</span>
-                    <input
-                        className="field"
-                        name="measured_on"
-                        type="date"
-                        required
-                        max={me.today}
-                        defaultValue={me.today}
-                    />
-                </label>
+                <LabelledInput label="Measured by" name="measured_by" required defaultValue={me.name} />
+                <LabelledInput
+                    label="On"
+                    name="measured_on"
+                    type="date"
+                    required
+                    max={me.today}
+                    defaultValue={me.today}
+                />
                 <Notice problem={problem} />
                 <button className="btn btn-main">Keep the measurement</button>
             </form>
@@ -518,10 +471,9 @@ function CloseReturn({
                     onSend(typed(new FormData(event.currentTarget), 'reason'));
                 }}
             >
-                <label className="grid gap-1">
-                    <span className="label">Why it ends here, in a sentence. The record stays.</span>
+                <Labelled label="Why it ends here, in a sentence. The record stays.">
                     <textarea className="field" name="reason" rows={3} required />
-                </label>
+                </Labelled>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Close the return</button>
             </form>

@@ -8,6 +8,7 @@ import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { Waiting } from '../../parts/Waiting';
+import { LabelledInput } from '../../parts/Labelled';
 
 type Kind = Scores['series'][number]['kind'];
 type Round = { zones: number; balls: number; pointsEach: number; targets: number; halfWidthM: number };
@@ -277,26 +278,20 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                 </label>
             )}
             <div className="mt-3 grid grid-cols-2 gap-2">
-                <label className="grid gap-0.5">
-                    <span className="label">Name, to compare like with like</span>
-                    <input
-                        className="field"
-                        maxLength={60}
-                        value={score.name}
-                        onChange={(event) => score.setName(event.target.value)}
-                    />
-                </label>
-                <label className="grid gap-0.5">
-                    <span className="label">
-                        Goal{kind === 'serve_game' ? ', %' : kind === 'grouping' ? ', m off' : ''}
-                    </span>
-                    <input
-                        className="field"
-                        inputMode="decimal"
-                        value={score.goal}
-                        onChange={(event) => score.setGoal(event.target.value)}
-                    />
-                </label>
+                <LabelledInput
+                    label="Name, to compare like with like"
+                    tight
+                    maxLength={60}
+                    value={score.name}
+                    onChange={(event) => score.setName(event.target.value)}
+                />
+                <LabelledInput
+                    label={<>Goal{kind === 'serve_game' ? ', %' : kind === 'grouping' ? ', m off' : ''}</>}
+                    tight
+                    inputMode="decimal"
+                    value={score.goal}
+                    onChange={(event) => score.setGoal(event.target.value)}
+                />
             </div>
             <Notice problem={problem} />
         </section>
@@ -470,18 +465,17 @@ function Figures({ score }: { score: ScoreNow }) {
 function Figure({ score, label, of, most }: { score: ScoreNow; label: string; of: keyof Round; most: number }) {
     const { round, taps } = score;
     return (
-        <label className="grid gap-0.5">
-            <span className="label">{label}</span>
-            <input
-                className="field w-20"
-                inputMode="numeric"
-                disabled={taps.length > 0}
-                value={round[of]}
-                onChange={(event) =>
-                    score.setRound({ ...round, [of]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
-                }
-            />
-        </label>
+        <LabelledInput
+            label={<>{label}</>}
+            tight
+            className="w-20"
+            inputMode="numeric"
+            disabled={taps.length > 0}
+            value={round[of]}
+            onChange={(event) =>
+                score.setRound({ ...round, [of]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
+            }
+        />
     );
 }
 

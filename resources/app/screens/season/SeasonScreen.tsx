@@ -7,6 +7,7 @@ import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Curve } from './Curve';
 import { WeekGrid } from './WeekGrid';
 
@@ -351,11 +352,7 @@ function About({
                     value={season.ladder}
                     onChange={(event) => onLadder?.(event.target.value)}
                 >
-                    {ladders.map((each) => (
-                        <option key={each.id} value={each.id}>
-                            {each.name}
-                        </option>
-                    ))}
+                    <Options of={ladders} />
                 </select>
             ) : (
                 season.ladder_name
@@ -368,8 +365,7 @@ function AskForm({ season, planner }: { season: Season; planner: Planning }) {
     const { ask, set, waiting, changed } = planner;
     return (
         <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-line py-2.5">
-            <label className="grid gap-0.5">
-                <span className="label">Goal rung</span>
+            <Labelled label="Goal rung" tight>
                 <select
                     className="field w-56"
                     value={ask.goal_rung ?? ''}
@@ -386,36 +382,34 @@ function AskForm({ season, planner }: { season: Season; planner: Planning }) {
                         </option>
                     ))}
                 </select>
-            </label>
-            <label className="grid gap-0.5">
-                <span className="label">Goal day</span>
-                <input
-                    className="field w-40"
-                    type="date"
-                    min={season.date}
-                    value={ask.goal_on}
-                    onChange={(event) => {
-                        if (event.target.value) set({ goal_on: event.target.value });
-                    }}
-                />
-            </label>
+            </Labelled>
+            <LabelledInput
+                label="Goal day"
+                tight
+                className="w-40"
+                type="date"
+                min={season.date}
+                value={ask.goal_on}
+                onChange={(event) => {
+                    if (event.target.value) set({ goal_on: event.target.value });
+                }}
+            />
             <div className="grid gap-0.5">
                 <span className="label">Training days</span>
                 <Weekdays value={ask.weekdays} onChange={(weekdays) => set({ weekdays })} />
             </div>
-            <label className="grid gap-0.5">
-                <span className="label">Minutes, if short</span>
-                <input
-                    className="field w-24"
-                    inputMode="numeric"
-                    placeholder="open"
-                    defaultValue={ask.minutes ?? ''}
-                    onBlur={(event) => {
-                        const minutes = event.target.value === '' ? null : Number(event.target.value) || 0;
-                        if (minutes !== ask.minutes) set({ minutes });
-                    }}
-                />
-            </label>
+            <LabelledInput
+                label="Minutes, if short"
+                tight
+                className="w-24"
+                inputMode="numeric"
+                placeholder="open"
+                defaultValue={ask.minutes ?? ''}
+                onBlur={(event) => {
+                    const minutes = event.target.value === '' ? null : Number(event.target.value) || 0;
+                    if (minutes !== ask.minutes) set({ minutes });
+                }}
+            />
             <p role="status" className="label pb-2">
                 {waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}
             </p>

@@ -4,6 +4,7 @@ import type { Season } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
 import { Opens } from '../../parts/Opens';
 import { WEEKDAYS } from '../../parts/Weekdays';
+import { LabelledInput } from '../../parts/Labelled';
 
 type Week = Season['weeks'][number];
 type Day = Week['days'][number];
@@ -312,17 +313,15 @@ function DayWhy({
                 )}
                 {editable && day.movable && (
                     <>
-                        <label className="grid gap-0.5">
-                            <span className="label">Move to</span>
-                            <input
-                                className="field"
-                                type="date"
-                                aria-label={`Move the session of ${dayName(day.date)} to`}
-                                onChange={(event) => {
-                                    if (event.target.value) onMove(day.date, event.target.value);
-                                }}
-                            />
-                        </label>
+                        <LabelledInput
+                            label="Move to"
+                            tight
+                            type="date"
+                            aria-label={`Move the session of ${dayName(day.date)} to`}
+                            onChange={(event) => {
+                                if (event.target.value) onMove(day.date, event.target.value);
+                            }}
+                        />
                         <button type="button" className="btn" onClick={() => onOff(day.date)}>
                             Day off
                         </button>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Session } from '../../api/client';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
+import { LabelledInput, Options } from '../../parts/Labelled';
 import type { StationSet } from './SessionScreen';
 
 const KINDS = [
@@ -134,44 +135,36 @@ function StationRow({
     return (
         <fieldset className="grid gap-1.5 border-t border-line pt-2">
             <div className="grid grid-cols-[1fr_6rem_6rem_6rem] gap-2">
-                <label className="grid gap-0.5">
-                    <span className="label">Name</span>
-                    <input
-                        className="field"
-                        required
-                        value={row.title}
-                        onChange={(event) => onChange({ title: event.target.value })}
-                    />
-                </label>
-                <label className="grid gap-0.5">
-                    <span className="label">Length, m</span>
-                    <input
-                        className="field"
-                        inputMode="decimal"
-                        required
-                        value={row.length_m}
-                        onChange={(event) => onChange({ length_m: Number(event.target.value) || 0 })}
-                    />
-                </label>
-                <label className="grid gap-0.5">
-                    <span className="label">Room for</span>
-                    <input
-                        className="field"
-                        inputMode="numeric"
-                        required
-                        value={row.capacity}
-                        onChange={(event) => onChange({ capacity: Number(event.target.value) || 0 })}
-                    />
-                </label>
-                <label className="grid gap-0.5">
-                    <span className="label">Balls each</span>
-                    <input
-                        className="field"
-                        inputMode="numeric"
-                        value={row.balls_each}
-                        onChange={(event) => onChange({ balls_each: Number(event.target.value) || 0 })}
-                    />
-                </label>
+                <LabelledInput
+                    label="Name"
+                    tight
+                    required
+                    value={row.title}
+                    onChange={(event) => onChange({ title: event.target.value })}
+                />
+                <LabelledInput
+                    label="Length, m"
+                    tight
+                    inputMode="decimal"
+                    required
+                    value={row.length_m}
+                    onChange={(event) => onChange({ length_m: Number(event.target.value) || 0 })}
+                />
+                <LabelledInput
+                    label="Room for"
+                    tight
+                    inputMode="numeric"
+                    required
+                    value={row.capacity}
+                    onChange={(event) => onChange({ capacity: Number(event.target.value) || 0 })}
+                />
+                <LabelledInput
+                    label="Balls each"
+                    tight
+                    inputMode="numeric"
+                    value={row.balls_each}
+                    onChange={(event) => onChange({ balls_each: Number(event.target.value) || 0 })}
+                />
             </div>
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
                 <span className="label">Blocks</span>
@@ -219,11 +212,7 @@ function StationRow({
                         }
                     >
                         <option value="">not known</option>
-                        {SURFACES.map(([value, label]) => (
-                            <option key={value} value={value}>
-                                {label}
-                            </option>
-                        ))}
+                        <Options of={SURFACES} />
                     </select>
                 </label>
                 <span className="grow" />

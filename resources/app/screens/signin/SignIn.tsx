@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Me, signIn } from '../../api/client';
 import { typed } from '../../parts/forms';
 import { Notice } from '../../parts/Notice';
+import { LabelledInput } from '../../parts/Labelled';
 
 /** Used as a screen of its own, and laid over any other when a session has ended. */
 export function SignIn({ onSignedIn, again = false }: { onSignedIn: (me: Me) => void; again?: boolean }) {
@@ -26,14 +27,8 @@ export function SignIn({ onSignedIn, again = false }: { onSignedIn: (me: Me) => 
                     signed in.
                 </p>
             )}
-            <label className="grid gap-1">
-                <span className="label">E-mail</span>
-                <input className="field" name="email" type="email" autoComplete="username" required autoFocus />
-            </label>
-            <label className="grid gap-1">
-                <span className="label">Password</span>
-                <input className="field" name="password" type="password" autoComplete="current-password" required />
-            </label>
+            <LabelledInput label="E-mail" name="email" type="email" autoComplete="username" required autoFocus />
+            <LabelledInput label="Password" name="password" type="password" autoComplete="current-password" required />
             <Notice problem={problem} />
             <button className="btn btn-main" style={{ minHeight: '3rem' }} disabled={busy}>
                 {busy ? 'Signing in…' : 'Sign in'}
