@@ -25,7 +25,8 @@ export default defineConfig({
                 globPatterns: ['**/*.{js,css,woff2}'],
                 modifyURLPrefix: { '': '/build/' },
                 additionalManifestEntries: [{ url: '/', revision: page }],
-                // Without a connection every screen opens with the page that was kept; what it shows comes from this device.
+                // Without a connection every screen opens with the page that was kept; what it shows comes from this
+                // device.
                 navigateFallback: '/',
                 navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/build\//, /\.[a-z]+$/],
                 inlineWorkboxRuntime: true,

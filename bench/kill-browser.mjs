@@ -1,4 +1,5 @@
-// Kills the browser in mid-tap, again and again, and looks whether a tap that was shown as counted is gone, or there twice, when courtside is
+// Kills the browser in mid-tap, again and again, and looks whether a tap that was shown as counted is gone, or there
+// twice, when courtside is
 // opened again on the same device; and whether the server has each once in the end.
 // node bench/kill-browser.mjs [kills] [seed]      Starts a demo of its own on a database of its own.
 import { chromium } from '@playwright/test';
@@ -44,7 +45,8 @@ const sql = (text) =>
     );
 const names = ATHLETES.map((name) => `'${name}'`).join(',');
 sql(
-    `update sheet_blocks set sets = 1, reps = 400 where judged = 1 and sheet_id in (select sheets.id from sheets join athletes on athletes.id = sheets.athlete_id where given_name in (${names}) and state = 'planned')`,
+    `update sheet_blocks set sets = 1, reps = 400 where judged = 1 and sheet_id in (select sheets.id from ` +
+        `sheets join athletes on athletes.id = sheets.athlete_id where given_name in (${names}) and state = 'planned')`,
 );
 const onServer = () =>
     JSON.parse(sql(`select count(*), count(distinct id) from rep_events where verdict = 'good'`))[0].map(Number);
@@ -194,7 +196,8 @@ const kept = onServer()[0] - before;
 if (kept < shown) wrong.push(`${shown - kept} were shown as counted and never reached the server`);
 if (kept > taps) wrong.push(`${kept - taps} more on the server than were tapped`);
 console.log(
-    `seed ${seed}: ${kills} kills of the browser, ${taps} taps of which ${shown} were looked at before a kill; ${kept} on the server; ${wrong.length} wrong`,
+    `seed ${seed}: ${kills} kills of the browser, ${taps} taps of which ${shown} were looked at before a ` +
+        `kill; ${kept} on the server; ${wrong.length} wrong`,
 );
 wrong.slice(0, 10).forEach((line) => console.log(`  ${line}`));
 server.kill('SIGKILL');

@@ -1,5 +1,6 @@
 // From tap to ink, courtside, in Chromium at a quarter of the speed: node bench/tap.mjs http://localhost:8000
-// Counts display frames between a tap's event and the first frame after the mark is in the page. Needs a demo that is running.
+// Counts display frames between a tap's event and the first frame after the mark is in the page. Needs a demo that is
+// running.
 import { chromium } from '@playwright/test';
 
 const TAPS = 60;
@@ -51,5 +52,6 @@ const sorted = (key) => taken.map((each) => each[key]).sort((a, b) => a - b);
 const at = (list, share) => list[Math.min(list.length - 1, Math.floor(share * list.length))];
 const [frames, ms] = [sorted('frames'), sorted('ms')];
 console.log(
-    `${taken.length} taps at ${SLOWDOWN}× slowdown: inked in frame ${at(frames, 0.5)} (median), ${at(frames, 0.95)} (19 of 20), ${frames.at(-1)} (worst); the page changed after ${at(ms, 0.5).toFixed(1)} ms (median), ${at(ms, 0.95).toFixed(1)} ms (19 of 20)`,
+    `${taken.length} taps at ${SLOWDOWN}× slowdown: inked in frame ${at(frames, 0.5)} (median), ` +
+        `${at(frames, 0.95)} (19 of 20), ${frames.at(-1)} (worst); the page changed after ${at(ms, 0.5).toFixed(1)} ms (median), ${at(ms, 0.95).toFixed(1)} ms (19 of 20)`,
 );

@@ -13,7 +13,8 @@ if (!process.env.AUGENDO_TEST_SEED) {
     const at = instants[Number(process.env.AUGENDO_TEST_SEED) % instants.length];
     process.env.AUGENDO_CLOCK_AHEAD_MS = String(Date.parse(at ?? '') - Date.now());
     console.log(
-        `The clock begins at ${at}. To have this run again: AUGENDO_TEST_SEED=${process.env.AUGENDO_TEST_SEED} npx playwright test`,
+        `The clock begins at ${at}. To have this run again: ` +
+            `AUGENDO_TEST_SEED=${process.env.AUGENDO_TEST_SEED} npx playwright test`,
     );
 } else if (!process.env.AUGENDO_CLOCK_AHEAD_MS) {
     process.env.AUGENDO_CLOCK_AHEAD_MS = String(

@@ -1,6 +1,9 @@
 import { expect, hasNoAxeFindings, row, signIn, test } from './support';
 
-/** One athlete's day: a sore shoulder in the morning, the trimmed session, a set of ten tapped with the connection cut, the decision. */
+/**
+ * One athlete's day: a sore shoulder in the morning, the trimmed session, a set of ten tapped with the connection
+ * cut, the decision.
+ */
 test('from the check-in to the decision, with the connection lost in the middle', async ({ page, context }) => {
     await signIn(page);
     const mira = row(page, 'Mira Okonjo');

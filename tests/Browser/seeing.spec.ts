@@ -123,9 +123,7 @@ test('courtside: falling quality stops, and going on takes a reason that is kept
     await expect(page.getByText('quality fell: made it easier', { exact: false })).toBeVisible();
 });
 
-test('courtside: where it landed is touched on a pad, and a capital letter goes to the next athlete of that name', async ({
-    page,
-}) => {
+test('courtside: where it landed is touched on a pad; a capital letter goes to the next athlete', async ({ page }) => {
     await signIn(page);
     const sheet = await courtside(page, 'Yuna');
     const pad = page.getByRole('dialog', { name: 'Where did the last one land?' });

@@ -28,7 +28,7 @@ async function report(page: Page, place: string, kind: string, score: number): P
     await page.getByRole('button', { name: /^Keep this report/ }).click();
 }
 
-test('one bad item holds up nothing else: it is set aside with its reason, and sent again or written to a file', async ({
+test('one bad item holds up nothing else: set aside with its reason, sent again or written to a file', async ({
     page,
     context,
 }) => {
@@ -93,7 +93,7 @@ test('one bad item holds up nothing else: it is set aside with its reason, and s
     await expect(row(page, 'Ilse Varga').getByRole('link', { name: 'Go on with Ilse' })).toBeVisible();
 });
 
-test('sharp pain stops at once with the network hanging, survives a reload, and stops every device of the session', async ({
+test('sharp pain stops at once with the network hanging, after a reload, and on every device', async ({
     page,
     context,
     browser,
@@ -133,7 +133,7 @@ test('sharp pain stops at once with the network hanging, survives a reload, and 
     await other.context().close();
 });
 
-test('where the device stores nothing, Augendo works with a connection, says so, and counts no tap that is nowhere', async ({
+test('where the device stores nothing, Augendo works online, says so, and counts no tap that is nowhere', async ({
     page,
     context,
 }) => {

@@ -94,8 +94,11 @@ async function coachOf(page: Page) {
 }
 
 // Runs last: it moves the clock, and what the other tests look at.
-/** The demo's Tomas, javelin, fifteen years old: six weeks back to the game, effort first, with all that comes between. */
-test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, done, and the weeks after', async ({
+/**
+ * The demo's Tomas, javelin, fifteen years old: six weeks back to the game, effort first, with all that comes
+ * between.
+ */
+test('a whole way back: clearance, stages, a bad morning, ten idle days, full effort, the weeks after', async ({
     page,
 }) => {
     test.setTimeout(400_000);
@@ -166,7 +169,8 @@ test('a whole way back: clearance, stages, a bad morning, ten idle days, full ef
         ['Short at full effort', 'Longer at full effort', 4],
     ] as const) {
         for (const pass of [1, 2]) {
-            // Every fourth day: on the way back the arm's week starts from a low floor, and return work counts like any other.
+            // Every fourth day: on the way back the arm's week starts from a low floor, and return work counts like
+            // any other.
             await later(gap - 1, 16);
             await morning();
             if (stage === 'Short at full effort' && pass === 1) {

@@ -11,7 +11,7 @@ test.afterAll(() => rmSync(CLOCK, { force: true }));
 
 // Runs last of all: it moves the clock.
 /** The demo's Ilse, thirteen: volleyball serves here, handball at school, and a shoulder on its way back. */
-test('twelve weeks back to the competition for somebody of two sports, in under two minutes of clicks; then a week is missed', async ({
+test('twelve weeks ahead for somebody of two sports, in under two minutes of clicks; then one is missed', async ({
     page,
 }) => {
     test.setTimeout(300_000);

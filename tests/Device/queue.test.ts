@@ -182,7 +182,7 @@ describe('where the device stores nothing', () => {
     });
 });
 
-test('a report that is refused for good is set aside, one the server fails on waits, and neither holds the next up', async () => {
+test('a report refused for good is set aside, one the server fails on waits, neither holds the next up', async () => {
     answer = (path, body: { reports?: Report[] }) => {
         const id = body?.reports?.[0]?.id;
         if (id === 'bad') return refusal(422, 'No such place.');
@@ -194,7 +194,7 @@ test('a report that is refused for good is set aside, one the server fails on wa
     expect(kept).toEqual({ bad: 'refused', unlucky: 'waiting', good: 'sent' });
 });
 
-test('an answer that was kept is shown while the server is out of reach, and a refusal is not covered by it', async () => {
+test('a kept answer is shown while the server is out of reach, and covers no refusal', async () => {
     answer = () => ({ status: 200, body: { date: '2026-11-26' } });
     expect(await store.answerOrKept('/api/today')).toEqual({ date: '2026-11-26' });
     answer = () => 'hangs up';
@@ -206,7 +206,7 @@ test('an answer that was kept is shown while the server is out of reach, and a r
 });
 
 describe('a second person on the same device', () => {
-    test('sees nothing of the first, sends nothing for them, and the server hears that counts are missing', async () => {
+    test('sees nothing of the first, sends nothing for them; the server hears that counts are missing', async () => {
         await lying(tap('s', { id: 'anna’s' }), tap('s'));
         const anna = `club-${clubs}`;
         await signIn(`${anna}-ben`);
@@ -227,7 +227,7 @@ describe('a second person on the same device', () => {
         expect(await store.waitingOf('s')).toBe(0);
     });
 
-    test('signing out without a connection leaves nothing on screen, and is made up for before anybody is asked for', async () => {
+    test('signing out without a connection leaves nothing on screen, and is made up for first', async () => {
         await store.answerOrKept('/api/today');
         answer = () => 'hangs up';
         await store.signOut();

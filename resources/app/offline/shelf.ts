@@ -4,7 +4,10 @@ import { personHere } from './person';
 
 export type Sending = 'waiting' | 'sent' | 'refused';
 
-/** A tap as it lies on this device. A loose one could not be stored: it lives with the page alone and counts once the server has it. */
+/**
+ * A tap as it lies on this device. A loose one could not be stored: it lives with the page alone and counts once the
+ * server has it.
+ */
 export type Tap = RepEvent & {
     sheet_id: string;
     athlete_id: string;
@@ -41,7 +44,10 @@ export type Kept = { id: string; athlete_id: string; sending: Sending; why: stri
 export type KeptWork = Kept & { work: Work };
 export type KeptReport = Kept & { report: Report };
 
-/** What one person entered lies here before anything is sent, and stays until the server has said that it has it. Nobody else opens it. */
+/**
+ * What one person entered lies here before anything is sent, and stays until the server has said that it has it.
+ * Nobody else opens it.
+ */
 export class Shelf extends Dexie {
     taps!: EntityTable<Tap, 'id'>;
     reports!: Table<KeptReport, string>;

@@ -35,7 +35,9 @@ tabs?.addEventListener('message', (message) => {
 let outOfReach = false;
 let storage: 'fine' | 'refused' = 'fine';
 
-/** Whether what is on screen may be what this device kept, because the server was out of reach when it was last asked. */
+/**
+ * Whether what is on screen may be what this device kept, because the server was out of reach when it was last asked.
+ */
 export const isOutOfReach = (): boolean => outOfReach;
 
 /** Whether this device stores what is entered. Where it does not, only the server does. */
@@ -193,7 +195,8 @@ export async function keepWork(athleteId: string, work: Work[]): Promise<void> {
 }
 
 /**
- * Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server or not kept at all, and
+ * Done as soon as it is stored: the server may take its time. Where the device stores nothing, it is with the server
+ * or not kept at all, and
  * then the form says so.
  */
 async function keepOrSend(
@@ -333,7 +336,10 @@ async function sendTaps(): Promise<void> {
     }
 }
 
-/** @returns whether anything came of it: what the server cannot take together is sent one by one, so that one bad tap holds up no other */
+/**
+ * @returns whether anything came of it: what the server cannot take together is sent one by one, so that one bad tap
+ * holds up no other
+ */
 async function sendSome(sheetId: string, taps: Tap[]): Promise<boolean> {
     try {
         const answer = await api<{ kept: string[]; refused: Record<string, string> }>(
@@ -382,7 +388,10 @@ async function settle(taps: Tap[], sending: Sending, why: (tap: Tap) => string |
         await putAside((on) => on.taps.bulkPut(stored.map((tap) => ({ ...tap, sending, why: why(tap) }))));
 }
 
-/** One by one; what the server refuses for good is set aside with the reason, and what it fails on waits. Neither holds anything else up. */
+/**
+ * One by one; what the server refuses for good is set aside with the reason, and what it fails on waits. Neither
+ * holds anything else up.
+ */
 async function sendEach<T extends Kept>(name: Tables, send: (kept: T) => Promise<unknown>): Promise<void> {
     for (const kept of await reading(
         (from) => from.table<T, string>(name).where('sending').equals('waiting').toArray(),
@@ -429,7 +438,10 @@ export async function ofOthers(): Promise<Array<{ person: Person; taps: number; 
 
 let lastTold = '';
 
-/** Tells the server whose counts lie here unsent under another name: until they come, what those athletes did is not known. */
+/**
+ * Tells the server whose counts lie here unsent under another name: until they come, what those athletes did is not
+ * known.
+ */
 async function tellMissing(): Promise<void> {
     if (personHere() === null) return;
     const athletes: Record<string, number> = {};

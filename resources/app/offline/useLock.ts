@@ -29,7 +29,10 @@ async function digest(code: string, salt: string): Promise<string> {
     return Array.from(new Uint8Array(bits), (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-/** A code keeps somebody who picks the device up out of the screens; it is no protection against who can read the device itself. */
+/**
+ * A code keeps somebody who picks the device up out of the screens; it is no protection against who can read the
+ * device itself.
+ */
 export const canHaveCode = (): boolean => globalThis.crypto?.subtle !== undefined;
 export const hasCode = (): boolean => recall(own('code')) !== null;
 

@@ -18,7 +18,8 @@ export type NewTap = {
 };
 
 /**
- * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is stored; one that can be
+ * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is
+ * stored; one that can be
  * neither stored nor sent is not counted, and said.
  */
 export function useTaps(pack: Courtside) {

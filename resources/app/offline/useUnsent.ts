@@ -5,7 +5,10 @@ import { useKept } from './useKept';
 const NOTHING = { waiting: 0, refused: 0, held: 0, away: false, stores: true };
 const read = async (): Promise<typeof NOTHING> => ({ ...(await unsent()), away: isOutOfReach(), stores: stores() });
 
-/** How much on this device has not reached the server yet, whether the server is out of reach, and whether the device stores at all. */
+/**
+ * How much on this device has not reached the server yet, whether the server is out of reach, and whether the device
+ * stores at all.
+ */
 export function useUnsent(): typeof NOTHING {
     return useKept(read, NOTHING);
 }

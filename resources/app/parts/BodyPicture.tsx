@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 export type Place = { site: string; side: 'left' | 'right' | null; label: string };
 
 /** Where each site lies on the picture, in its own units; sides are the athlete's, who faces us. */
@@ -71,11 +72,18 @@ export function BodyPicture({ chosen, onChoose }: { chosen: Place[]; onChoose: (
                     aria-pressed={isChosen(place)}
                     title={place.label}
                     onClick={() => onChoose({ site: place.site, side: place.side, label: place.label })}
-                    className="group absolute grid h-[7.6%] w-[15%] -translate-x-1/2 -translate-y-1/2 place-items-center"
+                    className={clsx(
+                        'group absolute grid h-[7.6%] w-[15%] -translate-x-1/2 -translate-y-1/2',
+                        'place-items-center',
+                    )}
                     style={{ left: `${(100 * place.x) / WIDTH}%`, top: `${(100 * place.y) / HEIGHT}%` }}
                 >
                     <span
-                        className={`block rounded-full border-[1.5px] border-ink ${isChosen(place) ? 'h-5 w-5 bg-stop' : 'h-3 w-3 bg-page group-hover:bg-tape'} ${place.site === 'back' ? 'border-dashed' : ''}`}
+                        className={clsx(
+                            'block rounded-full border-[1.5px] border-ink',
+                            isChosen(place) ? 'h-5 w-5 bg-stop' : 'h-3 w-3 bg-page group-hover:bg-tape',
+                            place.site === 'back' && 'border-dashed',
+                        )}
                     />
                 </button>
             ))}

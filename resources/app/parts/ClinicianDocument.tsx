@@ -11,7 +11,10 @@ export const documentOf = (form: FormData) => ({
     note: typed(form, 'note') || null,
 });
 
-/** A clinician signs with their own name; anybody else copies name, role and date from the document. What it covers stands in the middle. */
+/**
+ * A clinician signs with their own name; anybody else copies name, role and date from the document. What it covers
+ * stands in the middle.
+ */
 export function ClinicianDocument({ children }: { children: ReactNode }) {
     const me = useMe();
     const signs = me.role === 'clinician';

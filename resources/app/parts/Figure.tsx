@@ -10,7 +10,10 @@ const THIGH = 34;
 const SHIN = 34;
 const HEAD = 9;
 
-/** From a joint along an angle: 0 hangs straight down, positive swings towards the target, to the right of the picture. */
+/**
+ * From a joint along an angle: 0 hangs straight down, positive swings towards the target, to the right of the
+ * picture.
+ */
 const along = ([x, y]: Point, degrees: number, length: number): Point => [
     x + length * Math.sin((degrees * Math.PI) / 180),
     y + length * Math.cos((degrees * Math.PI) / 180),
@@ -18,7 +21,10 @@ const along = ([x, y]: Point, degrees: number, length: number): Point => [
 const line = (...points: Point[]): string =>
     points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
 
-/** A key position drawn from its joint angles; the throwing arm is heavy, the far side light. A left-hander sees it from the other side. */
+/**
+ * A key position drawn from its joint angles; the throwing arm is heavy, the far side light. A left-hander sees it
+ * from the other side.
+ */
 export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: boolean }) {
     const joints = jointsOf(pose);
     const { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand, ground } = joints;

@@ -30,7 +30,8 @@ export function Frame({
     SignInScreen: ComponentType<{ onSignedIn: (me: Me) => void }>;
 }) {
     const queries = useQueryClient();
-    // Not asked anew when the window gets the focus: while it is asked, the form that somebody is filling in would be gone.
+    // Not asked anew when the window gets the focus: while it is asked, the form that somebody is filling in would be
+    // gone.
     const me = useQuery({
         queryKey: ['me'],
         queryFn: whoIsHere,

@@ -46,7 +46,10 @@ function Digits({ onCode, again }: { onCode: (code: string) => void; again: numb
     );
 }
 
-/** Nobody touched the device for ten minutes: whoever picks it up now says who they are first. Counting goes on without. */
+/**
+ * Nobody touched the device for ten minutes: whoever picks it up now says who they are first. Counting goes on
+ * without.
+ */
 export function Locked({
     name,
     onUnlock,
@@ -77,7 +80,8 @@ export function Locked({
                 <p role="alert" className="text-stop">
                     {byPassword
                         ? `The code was wrong ${tries} times.`
-                        : `Not this code. ${MOST_TRIES - tries} more ${MOST_TRIES - tries === 1 ? 'try' : 'tries'}, then the password is asked.`}
+                        : `Not this code. ${MOST_TRIES - tries} more ` +
+                          `${MOST_TRIES - tries === 1 ? 'try' : 'tries'}, then the password is asked.`}
                 </p>
             )}
             <p className="flex flex-wrap gap-2 border-t border-line pt-3">

@@ -41,7 +41,8 @@ export function MatchReady({
                         ? `Match ready since ${of.since}`
                         : of.open
                           ? 'Match ready: everything asked for is there'
-                          : `Match ready: ${of.criteria.filter((each) => each.verdict === 'pass').length} of ${of.criteria.length} there`}
+                          : `Match ready: ${of.criteria.filter((each) => each.verdict === 'pass').length} of ` +
+                            `${of.criteria.length} there`}
                 </summary>
                 <div className="mt-1 text-sm">
                     <GateTable criteria={of.criteria} />

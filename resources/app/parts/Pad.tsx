@@ -1,4 +1,8 @@
-/** A target pad: touch where it landed. The aim is the middle; up is beyond it. Drawn with what the grouping comes to, when that is known. */
+import { clsx } from 'clsx';
+/**
+ * A target pad: touch where it landed. The aim is the middle; up is beyond it. Drawn with what the grouping comes to,
+ * when that is known.
+ */
 export function Pad({
     points,
     halfWidthM,
@@ -30,7 +34,10 @@ export function Pad({
     return (
         <svg
             viewBox="-100 -100 200 200"
-            className={`block aspect-square w-full border-2 border-ink bg-page ${onTap ? 'touch-none cursor-crosshair' : ''}`}
+            className={clsx(
+                'block aspect-square w-full border-2 border-ink bg-page',
+                onTap && 'touch-none cursor-crosshair',
+            )}
             role="img"
             aria-label={`${points.length} places on a pad of ${half} m each way`}
             onPointerDown={onTap && tap}

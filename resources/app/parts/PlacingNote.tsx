@@ -4,7 +4,10 @@ import { useState } from 'react';
 import { api, type Placed, type Placing } from '../api/client';
 import { Notice } from './Notice';
 
-/** A newcomer’s place being looked for: ten judged repetitions a rung, upwards. The rule says where it goes on, the coach presses. */
+/**
+ * A newcomer’s place being looked for: ten judged repetitions a rung, upwards. The rule says where it goes on, the
+ * coach presses.
+ */
 export function PlacingNote({
     placing,
     athleteId,

@@ -1,12 +1,16 @@
 import type { Ladder } from '../api/client';
 import { dayName } from '../api/words';
 import { Opens } from './Opens';
+import { clsx } from 'clsx';
 
 type Row = Ladder['progress']['rows'][number];
 
 const share = (right: number, seen: number): number => (seen === 0 ? 0 : (100 * right) / seen);
 
-/** Checkpoints over the months on one axis from none right to all right: a hollow mark for the first looks, a solid one for the latest. */
+/**
+ * Checkpoints over the months on one axis from none right to all right: a hollow mark for the first looks, a solid
+ * one for the latest.
+ */
 export function Progress({ of: { rows, unnamed } }: { of: Ladder['progress'] }) {
     if (rows.length === 0) return <p className="text-soft">No checkpoint has been judged yet.</p>;
     return (
@@ -15,7 +19,10 @@ export function Progress({ of: { rows, unnamed } }: { of: Ladder['progress'] }) 
                 {rows.map((row) => (
                     <li
                         key={row.name}
-                        className="grid grid-cols-[8.5rem_1fr_6.5rem] items-center gap-3 border-t border-line py-1 first:border-0"
+                        className={clsx(
+                            'grid grid-cols-[8.5rem_1fr_6.5rem] items-center gap-3 border-t border-line py-1',
+                            'first:border-0',
+                        )}
                     >
                         <span className="truncate" title={row.name}>
                             {row.name}

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { clsx } from 'clsx';
 
 /** A dialog laid over the screen. */
 export function Sheetlet({
@@ -27,7 +28,12 @@ export function Sheetlet({
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-[#14201c]/55" />
                 <Dialog.Content
                     aria-describedby={undefined}
-                    className={`fixed left-1/2 top-1/2 z-50 max-h-[96dvh] w-[calc(100vw-1rem)] ${wide ? 'max-w-3xl' : 'max-w-lg'} -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border-2 border-ink bg-page p-4 sm:p-5`}
+                    className={clsx(
+                        'fixed left-1/2 top-1/2 z-50 max-h-[96dvh] w-[calc(100vw-1rem)]',
+                        wide ? 'max-w-3xl' : 'max-w-lg',
+                        '-translate-x-1/2 -translate-y-1/2 overflow-auto rounded border-2 border-ink bg-page p-4',
+                        'sm:p-5',
+                    )}
                 >
                     <div className="mb-3 flex items-start justify-between gap-4">
                         <Dialog.Title className="text-xl">{title}</Dialog.Title>

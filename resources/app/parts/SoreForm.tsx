@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { KINDS, MOMENTS, nowWithOffset } from '../api/words';
 import { newId, type Report } from '../offline/store';
 import { BodyPicture, type Place } from './BodyPicture';
+import { clsx } from 'clsx';
 
 /** Five drawn faces stand for 0, 2, 4, 6 and 8 under nine years. */
 function Face({ score }: { score: number }) {
@@ -60,19 +61,7 @@ export function SoreForm({
     };
     return (
         <>
-            <div role="group" aria-label="Moment" className="mb-3 flex flex-wrap gap-x-3 gap-y-1">
-                {MOMENTS.map(([each, label]) => (
-                    <button
-                        key={each}
-                        type="button"
-                        aria-pressed={moment === each}
-                        onClick={() => setMoment(each)}
-                        className={`min-h-9 px-1 ${moment === each ? 'border-b-[3px] border-ink font-bold' : 'text-soft'}`}
-                    >
-                        {label}
-                    </button>
-                ))}
-            </div>
+            <Moments moment={moment} onChange={setMoment} />
             {named.length > 0 && (
                 <ul className="mb-3">
                     {named.map((each) => (
@@ -202,7 +191,10 @@ function HowSore({
                             type="button"
                             disabled={kind === null}
                             onClick={() => onScore(value)}
-                            className="head border-y-2 border-ink text-lg enabled:hover:bg-tape disabled:border-line disabled:text-soft"
+                            className={clsx(
+                                'head border-y-2 border-ink text-lg enabled:hover:bg-tape disabled:border-line',
+                                'disabled:text-soft',
+                            )}
                             style={{ minHeight: '3.5rem' }}
                         >
                             {value}
@@ -213,6 +205,27 @@ function HowSore({
             <button type="button" className="btn btn-quiet mt-2" onClick={onBack}>
                 Another place
             </button>
+        </div>
+    );
+}
+
+function Moments({ moment, onChange }: { moment: string; onChange: (moment: string) => void }) {
+    return (
+        <div role="group" aria-label="Moment" className="mb-3 flex flex-wrap gap-x-3 gap-y-1">
+            {MOMENTS.map(([each, label]) => (
+                <button
+                    key={each}
+                    type="button"
+                    aria-pressed={moment === each}
+                    onClick={() => onChange(each)}
+                    className={clsx(
+                        'min-h-9 px-1',
+                        moment === each ? 'border-b-[3px] border-ink font-bold' : 'text-soft',
+                    )}
+                >
+                    {label}
+                </button>
+            ))}
         </div>
     );
 }

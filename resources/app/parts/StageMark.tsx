@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 /** Stages passed, as notches along a short tape: passed inked, the present one hatched, the rest bare. */
 export function StageMark({ stage, of }: { stage: number; of: number }) {
     return (
@@ -5,7 +6,10 @@ export function StageMark({ stage, of }: { stage: number; of: number }) {
             {Array.from({ length: of }, (_, i) => (
                 <span
                     key={i}
-                    className={`h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink ${fillOf(i + 1, stage)}`}
+                    className={clsx(
+                        'h-3.5 grow border-r border-ink/60 last:border-r-[3px] last:border-ink',
+                        fillOf(i + 1, stage),
+                    )}
                 />
             ))}
         </span>

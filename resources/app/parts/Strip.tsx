@@ -1,6 +1,9 @@
 const NAMES: Record<string, string> = { g: 'good', b: 'not good', u: 'not seen' };
 
-/** The last repetitions, one mark each: an upright stroke is good, a low cross is not, a dot was not seen; a safety fault is ringed. */
+/**
+ * The last repetitions, one mark each: an upright stroke is good, a low cross is not, a dot was not seen; a safety
+ * fault is ringed.
+ */
 export function Strip({ marks, length = 10, height = 18 }: { marks: string; length?: number; height?: number }) {
     const shown = marks.slice(-length).split('');
     const empty = Math.max(0, length - shown.length);
@@ -14,7 +17,8 @@ export function Strip({ marks, length = 10, height = 18 }: { marks: string; leng
             aria-label={
                 seen === 0
                     ? 'No judged repetition yet'
-                    : `Last ${shown.length}: ${good} of ${seen} good, latest ${NAMES[shown.at(-1)?.toLowerCase() ?? 'u']}`
+                    : `Last ${shown.length}: ${good} of ${seen} good, latest ` +
+                      `${NAMES[shown.at(-1)?.toLowerCase() ?? 'u']}`
             }
             className="block shrink-0"
         >

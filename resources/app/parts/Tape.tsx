@@ -2,7 +2,8 @@ import type { Tape as TapeData } from '../api/client';
 import { n } from '../api/words';
 
 /**
- * A limit as a measuring tape: what is done is inked, what is planned is hatched, what is left is bare tape, and the limit is a hard stop.
+ * A limit as a measuring tape: what is done is inked, what is planned is hatched, what is left is bare tape, and the
+ * limit is a hard stop.
  * Work beyond the limit runs past the stop.
  */
 export function Tape({ tape, large = false }: { tape: TapeData; large?: boolean }) {

@@ -1,7 +1,10 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Loading, Notice } from './Notice';
 
-/** What stands in place of a screen until its data is there: that it is fetched, or why it could not be, and the way out. */
+/**
+ * What stands in place of a screen until its data is there: that it is fetched, or why it could not be, and the way
+ * out.
+ */
 export function Waiting({ query, what }: { query: UseQueryResult; what: string }) {
     if (!query.error)
         return (

@@ -9,7 +9,10 @@ const COLOUR: Record<Word, string> = {
     refer: 'text-refer',
 };
 
-/** The state as a shape: a filled disc, half of it, an empty barred one, a flag, a dotted ring. Told apart in grey, too. */
+/**
+ * The state as a shape: a filled disc, half of it, an empty barred one, a flag, a dotted ring. Told apart in grey,
+ * too.
+ */
 export function WordShape({ word, size = 18 }: { word: Word; size?: number }) {
     return (
         <svg viewBox="0 0 20 20" width={size} height={size} aria-hidden="true" className={`shrink-0 ${COLOUR[word]}`}>

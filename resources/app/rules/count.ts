@@ -42,7 +42,10 @@ const SORE = {
     none: 'Stop this work for today: what was reported rules out the part that hurts.',
 };
 
-/** Why nothing more is counted of this block: what was reported here, what the server says, or a hard limit that is used up. */
+/**
+ * Why nothing more is counted of this block: what was reported here, what the server says, or a hard limit that is
+ * used up.
+ */
 export function haltOf(
     pack: Courtside,
     kept: KeptReport[],

@@ -12,7 +12,10 @@ export const doseOf = (block: CourtsideBlock, of: { effort?: number | null; dist
 const costOf = (dose: Dose, side: string, limitId: string): number =>
     dose.costs.find((cost) => cost.side === side && cost.limit_id === limitId)?.per_rep ?? 0;
 
-/** What is left of the bound that stops first once the taps are taken off, in its unit and in repetitions at this dose and side. */
+/**
+ * What is left of the bound that stops first once the taps are taken off, in its unit and in repetitions at this dose
+ * and side.
+ */
 export function budget(
     pack: Courtside,
     reps: RepEvent[],

@@ -4,7 +4,10 @@ import type { Verdict } from './fold';
 
 type Fault = Courtside['faults'][number];
 
-/** Counts the faults of the last observed reps by the bounds that came with the session; the core judges them again when they arrive. */
+/**
+ * Counts the faults of the last observed reps by the bounds that came with the session; the core judges them again
+ * when they arrive.
+ */
 export function leadingFault(
     judged: RepEvent[],
     faults: Fault[],
@@ -25,7 +28,10 @@ export function leadingFault(
         : null;
 }
 
-/** What the last reps ask of a coach, by the bounds that came with the session: quality that falls first, then an old fault that is back. */
+/**
+ * What the last reps ask of a coach, by the bounds that came with the session: quality that falls first, then an old
+ * fault that is back.
+ */
 export function nudge(
     judged: RepEvent[],
     faults: Fault[],
@@ -58,7 +64,10 @@ export function runs(judged: RepEvent[]): { now: number; longest: number } {
     return { now, longest };
 }
 
-/** By how much quality fell, when that stops the work: once, and again after as many more judged repetitions as are compared. */
+/**
+ * By how much quality fell, when that stops the work: once, and again after as many more judged repetitions as are
+ * compared.
+ */
 export function stopsForQuality(
     judged: RepEvent[],
     asks: ReturnType<typeof nudge>,
@@ -91,7 +100,10 @@ export function grown(reports: Report[], before: Courtside['reported']): Report 
     );
 }
 
-/** What checkpoints come to: one seen wrong is not good, all seen right are good, and not seen is no pass. The core judges them again. */
+/**
+ * What checkpoints come to: one seen wrong is not good, all seen right are good, and not seen is no pass. The core
+ * judges them again.
+ */
 export function verdictOf(asked: string[], seen: Record<string, string>): Verdict {
     const words = asked.map((each) => seen[each] ?? '');
     return words.includes('wrong')

@@ -4,7 +4,8 @@ import type { KeptReport } from '../offline/store';
 export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
 
 /**
- * What a report that lies on this device means for a block, by the table the core worked out ahead. Nothing is worked out here, only looked
+ * What a report that lies on this device means for a block, by the table the core worked out ahead. Nothing is worked
+ * out here, only looked
  * up. An answer of the server that knows of the report takes its place.
  */
 export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBlock, side: string): Stop | null {

@@ -238,8 +238,10 @@ function HandOn({ athlete, referrals }: { athlete: Athlete['athlete']; referrals
             return `– ${day}: ${side ?? ''} ${site.replace('_', ' ')}, ${kind}, ${score} of 10.`;
         }),
         [
-            'The work it concerns has stopped. Please say whether and from when throwing, serving and landing may begin',
-            'again, for which part of the body, and how far; with your name, role and the date. The coach records it as',
+            'The work it concerns has stopped. Please say whether and from when throwing, serving and ' +
+                'landing may begin',
+            'again, for which part of the body, and how far; with your name, role and the date. The coach ' +
+                'records it as',
             'you write it.',
         ].join(' '),
     ].join('\n');

@@ -4,7 +4,10 @@ import { api } from '../../api/client';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 
-/** Counts that lie on a device of somebody who has signed out: until they come, or are given up, nobody knows what was done. */
+/**
+ * Counts that lie on a device of somebody who has signed out: until they come, or are given up, nobody knows what was
+ * done.
+ */
 export function MissingCounts({
     athleteId,
     name,

@@ -2,7 +2,10 @@ import type { Soreness } from '../../api/client';
 
 const DAYS = 28;
 
-/** Four weeks of every place that was sore: a bar a day by its worst score, a dot where somebody asked and it was not sore. */
+/**
+ * Four weeks of every place that was sore: a bar a day by its worst score, a dot where somebody asked and it was not
+ * sore.
+ */
 export function SorenessTrends({ reports, today }: { reports: Soreness[]; today: string }) {
     const end = Date.parse(`${today}T00:00:00Z`) / 86_400_000;
     const ago = (day: string): number => end - Date.parse(`${day}T00:00:00Z`) / 86_400_000;

@@ -11,7 +11,10 @@ const LEFT = 4;
 const dayCap = (tapes: Tape[], prefix: string): number | null =>
     tapes.find((tape) => tape.limit_id.startsWith(prefix) && !tape.limit_id.endsWith(':other'))?.max ?? null;
 
-/** One time axis with lanes: arm stress and landings by day against the day’s cap, high-effort reps, and soreness beneath. */
+/**
+ * One time axis with lanes: arm stress and landings by day against the day’s cap, high-effort reps, and soreness
+ * beneath.
+ */
 export function TimeAxis({
     days,
     soreness,

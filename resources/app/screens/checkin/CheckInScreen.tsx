@@ -9,7 +9,10 @@ import { WordMark } from '../../parts/WordMark';
 
 type Wellness = { sleep: number | null; energy: number | null; ill: string | null };
 
-/** The page behind a personal link, on a phone, in the sun: done in a few taps. The token stands after the #, which browsers send to nobody. */
+/**
+ * The page behind a personal link, on a phone, in the sun: done in a few taps. The token stands after the #, which
+ * browsers send to nobody.
+ */
 export function CheckInScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
     const page = useQuery({

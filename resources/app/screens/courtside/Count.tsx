@@ -2,6 +2,7 @@ import { Check, Undo2 } from 'lucide-react';
 import { GoingOn } from './GoingOn';
 import { handOf, planned } from '../../rules/count';
 import type { Court, Here } from './useCourtside';
+import { clsx } from 'clsx';
 
 /** The thumb’s place: one repetition a touch, or why none is counted now. */
 export function Count({ court, here }: { court: Court; here: Here }) {
@@ -106,7 +107,10 @@ function Judging({ court: { pack, count } }: { court: Court }) {
                         type="button"
                         aria-keyshortcuts={String(i + 1)}
                         onClick={() => count('not_good', fault.id)}
-                        className={`btn thumb justify-start gap-2 whitespace-normal px-2 text-left leading-tight ${fault.safety ? 'border-stop text-stop' : ''}`}
+                        className={clsx(
+                            'btn thumb justify-start gap-2 whitespace-normal px-2 text-left leading-tight',
+                            fault.safety && 'border-stop text-stop',
+                        )}
                     >
                         <span className="label hidden md:inline" aria-hidden="true">
                             {i + 1}

@@ -17,6 +17,7 @@ import { LookAgain } from './LookAgain';
 import { Notices } from './Notices';
 import { type Court, type Here, useCourtside } from './useCourtside';
 import { KEYS, useKeys } from './useKeys';
+import { clsx } from 'clsx';
 
 /** Next rep: how many left, what goes wrong, stop? */
 export function CourtsideScreen() {
@@ -30,7 +31,10 @@ export function CourtsideScreen() {
 
 const LISTEN_MS = 10_000;
 
-/** A report made on another device of the session stops here as well: what is known of the athlete is asked for anew when it has changed. */
+/**
+ * A report made on another device of the session stops here as well: what is known of the athlete is asked for anew
+ * when it has changed.
+ */
 function useHeard(sheetId: string, known: string | undefined, onNews: () => void): void {
     const heard = useQuery({
         queryKey: ['heard', sheetId],
@@ -58,7 +62,12 @@ function Running({ pack }: { pack: Courtside }) {
                     <p className="head text-xl">{pack.stop}</p>
                 </div>
             ) : (
-                <div className="mx-auto grid min-h-0 w-full max-w-6xl grow grid-rows-[auto_1fr] gap-x-10 px-3 md:grid-cols-[1fr_1.1fr] md:grid-rows-1 md:items-center">
+                <div
+                    className={clsx(
+                        'mx-auto grid min-h-0 w-full max-w-6xl grow grid-rows-[auto_1fr] gap-x-10 px-3',
+                        'md:grid-cols-[1fr_1.1fr] md:grid-rows-1 md:items-center',
+                    )}
+                >
                     <DoseAndLimits court={court} here={court.here} />
                     <Count court={court} here={court.here} />
                 </div>

@@ -11,6 +11,7 @@ import { Trying } from './Trying';
 import { doneIn, handOf, planned, tally } from '../../rules/count';
 import { runs } from '../../rules/pattern';
 import type { Court, Here } from './useCourtside';
+import { clsx } from 'clsx';
 
 /** How many are left of the set and of the limit that stops first, and what is going wrong. */
 export function DoseAndLimits({ court, here }: { court: Court; here: Here }) {
@@ -88,7 +89,10 @@ function Left({ court, here }: { court: Court; here: Here }) {
         <div className="flex items-end gap-4 py-1">
             <p className="shrink-0">
                 <span
-                    className={`figure block text-[5.5rem] md:text-9xl ${court.taps.inking.size > 0 ? 'opacity-60' : ''}`}
+                    className={clsx(
+                        'figure block text-[5.5rem] md:text-9xl',
+                        court.taps.inking.size > 0 && 'opacity-60',
+                    )}
                     data-testid="reps-left"
                     data-stored={court.taps.inking.size === 0}
                 >

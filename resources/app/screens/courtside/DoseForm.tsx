@@ -4,6 +4,7 @@ import { n, percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Stepper } from '../../parts/Stepper';
 import { budget, doseOf } from '../../rules/doses';
+import { clsx } from 'clsx';
 
 const FELT = [0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const ascending = (a: number, b: number): number => a - b;
@@ -103,7 +104,10 @@ export function DoseForm({
                             key={effort}
                             type="button"
                             aria-pressed={felt === effort}
-                            className={`head min-h-12 border-y-2 border-ink ${felt === effort ? 'bg-ink text-chalk' : ''}`}
+                            className={clsx(
+                                'head min-h-12 border-y-2 border-ink',
+                                felt === effort && 'bg-ink text-chalk',
+                            )}
                             onClick={() => onFelt(effort)}
                         >
                             {Math.round(100 * effort)}

@@ -4,6 +4,7 @@ import type { Courtside } from '../../api/client';
 import { UnsentMark } from '../../parts/KeptHere';
 import { Opens } from '../../parts/Opens';
 import type { Court } from './useCourtside';
+import { clsx } from 'clsx';
 
 /** Who is counted, who is next, and the three things that must be one touch away. */
 export function Header({ court }: { court: Court }) {
@@ -62,7 +63,10 @@ function Athletes({ court: { pack, second, judgeAlong } }: { court: Court }) {
                         <Link
                             to="/sheets/$sheetId/courtside"
                             params={{ sheetId: each.sheet_id }}
-                            className={`btn w-full justify-between ${each.sheet_id === pack.sheet_id ? 'btn-main' : ''}`}
+                            className={clsx(
+                                'btn w-full justify-between',
+                                each.sheet_id === pack.sheet_id && 'btn-main',
+                            )}
                         >
                             <span>
                                 {each.name}
@@ -106,7 +110,10 @@ function InLine({ pack }: { pack: Courtside }) {
                         key={each.sheet_id}
                         to="/sheets/$sheetId/courtside"
                         params={{ sheetId: each.sheet_id }}
-                        className={`head flex items-center px-2 hover:underline ${each.state === 'finished' ? 'text-soft line-through decoration-1' : ''}`}
+                        className={clsx(
+                            'head flex items-center px-2 hover:underline',
+                            each.state === 'finished' && 'text-soft line-through decoration-1',
+                        )}
                     >
                         {each.name}
                     </Link>

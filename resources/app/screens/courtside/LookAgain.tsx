@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Courtside, RepEvent } from '../../api/client';
 import type { Verdict } from '../../rules/fold';
 import { verdictOf } from '../../rules/pattern';
+import { clsx } from 'clsx';
 
 const WORDS: [value: string, label: string][] = [
     ['right', 'Right'],
@@ -20,7 +21,10 @@ function implied(pack: Courtside, rep: RepEvent): Record<string, string> {
     return fault ? { [fault.checkpoint]: 'wrong' } : {};
 }
 
-/** The last repetition once more: another verdict by one tap, or checkpoint by checkpoint. What was not seen is no pass. */
+/**
+ * The last repetition once more: another verdict by one tap, or checkpoint by checkpoint. What was not seen is no
+ * pass.
+ */
 export function LookAgain({
     pack,
     rep,
@@ -74,7 +78,10 @@ export function LookAgain({
                                     key={label}
                                     type="button"
                                     aria-pressed={(seen[each.id] ?? '') === value}
-                                    className={`head min-h-12 border-y-2 border-ink px-3 text-sm ${(seen[each.id] ?? '') === value ? chosen(value) : ''}`}
+                                    className={clsx(
+                                        'head min-h-12 border-y-2 border-ink px-3 text-sm',
+                                        (seen[each.id] ?? '') === value ? chosen(value) : '',
+                                    )}
                                     onClick={() => setSeen({ ...seen, [each.id]: value })}
                                 >
                                     {label}

@@ -5,6 +5,7 @@ import { forget, recall, remember } from '../../offline/place';
 import { Opens } from '../../parts/Opens';
 import { useNow } from '../../parts/useNow';
 import { click } from './sound';
+import { clsx } from 'clsx';
 
 type Way = NonNullable<Courtside['rotation']>;
 
@@ -46,7 +47,10 @@ export function Rotation({ rotation }: { rotation: Way }) {
                         {rotation.stations.map((title, i) => (
                             <li
                                 key={`${i} ${title}`}
-                                className={`flex justify-between gap-6 border-t border-line py-1 ${running ? howItReads(i, at) : ''}`}
+                                className={clsx(
+                                    'flex justify-between gap-6 border-t border-line py-1',
+                                    running ? howItReads(i, at) : '',
+                                )}
                             >
                                 <span>
                                     {i + 1}. {title}

@@ -24,7 +24,10 @@ export type Here = {
     next: CourtsideBlock | undefined;
 };
 
-/** One athlete's session as it is counted here: where it stands, what stops it, and every act of the person who counts. */
+/**
+ * One athlete's session as it is counted here: where it stands, what stops it, and every act of the person who
+ * counts.
+ */
 export function useCourtside(pack: Courtside) {
     const taps = useTaps(pack);
     const { add } = taps;

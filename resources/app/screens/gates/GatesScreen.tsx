@@ -10,6 +10,7 @@ import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 type Row = Gates['rows'][number];
 const GROUPS: [group: Row['group'], title: string, about: string][] = [
@@ -52,7 +53,10 @@ export function GatesScreen() {
                         {of.map((row) => (
                             <div
                                 key={`${row.athlete.id} ${row.rung.ladder}`}
-                                className="grid grid-cols-1 items-center gap-x-5 gap-y-1 border-b border-line py-1.5 md:grid-cols-[10rem_8rem_1.3fr_1.6fr_10rem]"
+                                className={clsx(
+                                    'grid grid-cols-1 items-center gap-x-5 gap-y-1 border-b border-line py-1.5',
+                                    'md:grid-cols-[10rem_8rem_1.3fr_1.6fr_10rem]',
+                                )}
                             >
                                 <Link
                                     to="/athletes/$athleteId"
@@ -148,7 +152,8 @@ function SameEyes({ rows }: { rows: Gates['agreements'] }) {
                             {row.same} of {row.both} alike
                             {row.kappa == null
                                 ? ''
-                                : `, ${row.kappa.toFixed(2)} beyond chance (${row.low?.toFixed(2)} to ${row.high?.toFixed(2)})`}
+                                : `, ${row.kappa.toFixed(2)} beyond chance (${row.low?.toFixed(2)} to ` +
+                                  `${row.high?.toFixed(2)})`}
                         </span>
                         <span className={row.weak ? 'text-reduced' : 'text-soft'}>
                             {!row.enough

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type HelpedLog } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 const WIDTH = 220;
 
@@ -62,7 +63,10 @@ export function HelpedScreen() {
             {rows.map((row) => (
                 <article
                     key={row.tried + row.rung_name}
-                    className="grid items-center gap-x-6 gap-y-1 border-b border-line py-2 md:grid-cols-[1.2fr_2fr_15rem]"
+                    className={clsx(
+                        'grid items-center gap-x-6 gap-y-1 border-b border-line py-2',
+                        'md:grid-cols-[1.2fr_2fr_15rem]',
+                    )}
                 >
                     <div>
                         <h2 className="text-base">{row.tried}</h2>

@@ -12,10 +12,12 @@ export function Height({ intake }: { intake: Editing }) {
             <h2 className="text-base">Height and growth</h2>
             <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>
                 {kept.growth_cm_a_month === null
-                    ? 'Not measured twice, at least four weeks apart, within the last half year: counted as growing fast until it is.'
+                    ? 'Not measured twice, at least four weeks apart, within the last half year: counted as ' +
+                      'growing fast until it is.'
                     : `${n(kept.growth_cm_a_month)} cm a month.`}
                 {kept.growing_fast &&
-                    ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels and elbow.'}
+                    ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels ' +
+                        'and elbow.'}
             </p>
             <Measured intake={intake} all={kept.heights} most={4} path="/heights" may={me.records} />
             {me.records && (

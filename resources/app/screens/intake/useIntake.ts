@@ -17,7 +17,10 @@ export function useIntake(athleteId: string) {
         said,
         /** The id of what is entered next: sent twice, it is kept once. */
         nextId: (): string => id.current,
-        /** Sends a change whose answer is the intake anew. True once it is kept; what was typed stays in its form until then. */
+        /**
+         * Sends a change whose answer is the intake anew. True once it is kept; what was typed stays in its form
+         * until then.
+         */
         send: async (method: 'POST' | 'PUT', to: string, body: unknown, words: string): Promise<boolean> => {
             try {
                 const answer = await api<Intake>(method, `${path}${to}`, body);

@@ -100,7 +100,8 @@ export function ImportLadders() {
                 <p className="py-2 text-soft">
                     {bad.length > 0
                         ? 'Nothing is imported as long as a file has something to mend.'
-                        : 'Nobody is moved by an import: place athletes under Intake, or move a squad from the ladder’s page.'}
+                        : 'Nobody is moved by an import: place athletes under Intake, or move a squad from ' +
+                          'the ladder’s page.'}
                 </p>
                 <div className="flex gap-2">
                     <button type="button" className="btn" onClick={close}>

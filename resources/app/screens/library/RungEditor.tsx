@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Named } from '../../api/client';
 import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { clsx } from 'clsx';
 
 const KINDS: [kind: string, name: string][] = [
     ['warm_up', 'warm-up'],
@@ -136,7 +137,10 @@ function Choices({
                             key={each.id}
                             type="button"
                             aria-pressed={at >= 0}
-                            className={`min-h-9 border px-2 text-sm ${at >= 0 ? 'border-ink bg-ink text-chalk' : 'border-line'}`}
+                            className={clsx(
+                                'min-h-9 border px-2 text-sm',
+                                at >= 0 ? 'border-ink bg-ink text-chalk' : 'border-line',
+                            )}
                             onClick={() => onToggle(each.id)}
                         >
                             {numbered && at >= 0 ? `${at + 1} ` : ''}
@@ -203,7 +207,10 @@ function BlockRow({
     );
 }
 
-/** What a block loads, counted or not: that of its skill, unless it is said otherwise. A word of none for a part drops the block. */
+/**
+ * What a block loads, counted or not: that of its skill, unless it is said otherwise. A word of none for a part drops
+ * the block.
+ */
 function PartsLoaded({
     about,
     value,

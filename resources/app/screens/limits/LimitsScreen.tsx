@@ -10,6 +10,7 @@ import { TapeRow } from '../../parts/Reasons';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
+import { clsx } from 'clsx';
 
 type Order = 'closest' | 'name';
 
@@ -49,24 +50,7 @@ export function LimitsScreen() {
                 <section aria-label="Who is close to what">
                     <div className="flex items-baseline justify-between border-b-2 border-ink pb-1">
                         <h2 className="text-base">Who is close to what</h2>
-                        <span role="group" aria-label="Order" className="flex gap-3 text-sm">
-                            {(
-                                [
-                                    ['closest', 'closest first'],
-                                    ['name', 'by name'],
-                                ] as const
-                            ).map(([value, label]) => (
-                                <button
-                                    key={value}
-                                    type="button"
-                                    aria-pressed={order === value}
-                                    className={order === value ? 'border-b-2 border-ink font-bold' : 'text-soft'}
-                                    onClick={() => setOrder(value)}
-                                >
-                                    {label}
-                                </button>
-                            ))}
-                        </span>
+                        <OrderChoice order={order} onChange={setOrder} />
                     </div>
                     {rows.map((row) => (
                         <div
@@ -83,7 +67,10 @@ export function LimitsScreen() {
                             <details>
                                 <summary className="grid grid-cols-[1fr_3.5rem] items-baseline gap-3">
                                     <span
-                                        className={`truncate ${row.fullness > 0.9 ? 'font-bold text-reduced' : 'text-soft'}`}
+                                        className={clsx(
+                                            'truncate',
+                                            row.fullness > 0.9 ? 'font-bold text-reduced' : 'text-soft',
+                                        )}
                                     >
                                         {row.tapes[0]
                                             ? `${row.tapes[0].label}: ${row.tapes[0].sentence}`
@@ -236,5 +223,28 @@ function OneAthlete({ limits }: { limits: Limits }) {
                 </form>
             </details>
         </section>
+    );
+}
+
+function OrderChoice({ order, onChange }: { order: Order; onChange: (order: Order) => void }) {
+    return (
+        <span role="group" aria-label="Order" className="flex gap-3 text-sm">
+            {(
+                [
+                    ['closest', 'closest first'],
+                    ['name', 'by name'],
+                ] as const
+            ).map(([value, label]) => (
+                <button
+                    key={value}
+                    type="button"
+                    aria-pressed={order === value}
+                    className={order === value ? 'border-b-2 border-ink font-bold' : 'text-soft'}
+                    onClick={() => onChange(value)}
+                >
+                    {label}
+                </button>
+            ))}
+        </span>
     );
 }

@@ -6,6 +6,7 @@ import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
 import { LimitEditor, type LimitDef } from './LimitEditor';
+import { clsx } from 'clsx';
 
 export type Definition = {
     id: string;
@@ -315,7 +316,10 @@ function OnTheRecord({
                                         </td>
                                         <td className="figure text-right text-lg">{row.now_days}</td>
                                         <td
-                                            className={`figure text-right text-lg ${row.then_days > row.now_days ? 'text-reduced' : ''}`}
+                                            className={clsx(
+                                                'figure text-right text-lg',
+                                                row.then_days > row.now_days && 'text-reduced',
+                                            )}
                                         >
                                             {row.then_days}
                                         </td>

@@ -27,7 +27,10 @@ type Frame = { step: number; x: (i: number) => number };
 const value = (day: Day, lane: Lane): number => day[lane.key];
 const planned = (day: Day, lane: Lane): number => (lane.planned ? Number(day[lane.planned]) : 0);
 
-/** One time axis: a lane for every measure with anything in it, the arm’s week against its step, soreness, and what happened when. */
+/**
+ * One time axis: a lane for every measure with anything in it, the arm’s week against its step, soreness, and what
+ * happened when.
+ */
 export function Lanes({
     load,
     chosen,

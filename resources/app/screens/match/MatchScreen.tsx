@@ -13,6 +13,7 @@ import { Opens } from '../../parts/Opens';
 import { useAwake } from '../../parts/useAwake';
 import { useNow } from '../../parts/useNow';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 /** The match that runs, on this device: its taps in order, and when the last one ended. */
 type Count = { taps: string[]; ended: number | null };
@@ -175,7 +176,11 @@ function SkillRow({ skill, match }: { skill: MatchCount['skills'][number]; match
     return (
         <section
             aria-label={skill.name}
-            className={`grid grid-cols-[6rem_1fr] items-center gap-x-4 gap-y-1 border-y-2 py-2 sm:grid-cols-[8rem_1fr_14rem] ${stopped ? 'border-stop' : 'border-ink'}`}
+            className={clsx(
+                'grid grid-cols-[6rem_1fr] items-center gap-x-4 gap-y-1 border-y-2 py-2',
+                'sm:grid-cols-[8rem_1fr_14rem]',
+                stopped ? 'border-stop' : 'border-ink',
+            )}
         >
             <p className="figure text-6xl" data-testid={`count-${skill.id}`}>
                 {match.done(skill.id)}

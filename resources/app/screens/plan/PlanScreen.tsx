@@ -14,6 +14,7 @@ import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { clsx } from 'clsx';
 
 /** How often it is asked again while seasons are being worked out. */
 const WORKING_OUT_MS = 3_000;
@@ -67,7 +68,9 @@ export function PlanScreen() {
                                 setLink({
                                     token,
                                     path: '/calendar/{token}.ics',
-                                    whom: 'your own calendar: it says when, and names no athlete. A link made before stops working',
+                                    whom:
+                                        'your own calendar: it says when, and names no athlete. A link ' +
+                                        'made before stops working',
                                 }),
                             setProblem,
                         );
@@ -326,7 +329,10 @@ function Seasons({ plan }: { plan: Plan }) {
                     key={season.id}
                     to="/seasons/$seasonId"
                     params={{ seasonId: season.id }}
-                    className="grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                    className={clsx(
+                        'grid grid-cols-[9.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5',
+                        'hover:bg-faint',
+                    )}
                 >
                     <span className="head truncate">{season.athlete.name}</span>
                     <span className="min-w-0">
@@ -373,7 +379,10 @@ function SessionsAhead({ sessions }: { sessions: Plan['sessions'] }) {
                         <Link
                             to="/sessions/$sessionId"
                             params={{ sessionId: session.id }}
-                            className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5 hover:bg-faint"
+                            className={clsx(
+                                'grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5',
+                                'hover:bg-faint',
+                            )}
                         >
                             <span className="label">
                                 {dayName(session.day)} {session.starts_at}

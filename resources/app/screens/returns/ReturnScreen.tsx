@@ -13,6 +13,7 @@ import { Waiting } from '../../parts/Waiting';
 import { typed } from '../../parts/forms';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
 import { ClinicianDocument, documentOf } from '../../parts/ClinicianDocument';
+import { clsx } from 'clsx';
 
 const ACTS: Record<string, string> = {
     advance: 'Move on',
@@ -23,7 +24,10 @@ const ACTS: Record<string, string> = {
 
 type Ask = 'clearance' | 'measure' | 'close';
 
-/** One way back: where it stands, what is awaited, and everything that was tried. Prints as the athlete’s own programme. */
+/**
+ * One way back: where it stands, what is awaited, and everything that was tried. Prints as the athlete’s own
+ * programme.
+ */
 export function ReturnScreen() {
     const { returnId } = useParams({ from: '/frame/returns/$returnId' });
     const me = useMe();
@@ -242,7 +246,10 @@ function Next({
         <section aria-label="Next" className="border-t-2 border-ink pt-2">
             <h2 className="text-base">What comes next</h2>
             <p
-                className={`mt-1 text-xl leading-tight ${ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head'}`}
+                className={clsx(
+                    'mt-1 text-xl leading-tight',
+                    ref.action === 'stop' || ref.action === 'clear' ? 'head text-stop' : 'head',
+                )}
             >
                 {ref.sentence}
             </p>

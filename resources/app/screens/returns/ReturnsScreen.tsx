@@ -4,6 +4,7 @@ import { api, type ReturnRef } from '../../api/client';
 import { dayName } from '../../api/words';
 import { StageMark } from '../../parts/StageMark';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 /** Who is on the way back, what is awaited, from whom? */
 export function ReturnsScreen() {
@@ -23,7 +24,8 @@ export function ReturnsScreen() {
                 <p className="mt-1 text-soft">
                     {open.length === 0
                         ? 'Nobody is on the way back. A return is opened on an athlete’s page.'
-                        : `${open.length} open. Nothing moves on without the morning after, and nothing past a clearance without one.`}
+                        : `${open.length} open. Nothing moves on without the morning after, and nothing past ` +
+                          `a clearance without one.`}
                 </p>
             </header>
             {open.length > 0 && (
@@ -41,7 +43,10 @@ export function ReturnsScreen() {
                         {open.map((each) => (
                             <tr
                                 key={each.id}
-                                className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-line py-2 align-top md:table-row"
+                                className={clsx(
+                                    'grid grid-cols-[1fr_auto] gap-x-4 border-b border-line py-2 align-top ' +
+                                        'md:table-row',
+                                )}
                             >
                                 <td className="md:py-2.5 md:pr-6">
                                     <Link

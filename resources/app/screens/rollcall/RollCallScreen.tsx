@@ -23,7 +23,8 @@ export function RollCallScreen() {
         queryFn: () => api<RollCall>('GET', `/api/roll-call${squad === null ? '' : `?squad=${squad}`}`),
     });
     if (!rollCall.data) return <Waiting query={rollCall} what="the squad" />;
-    // Names stay where they were first seen: were the next to slide under the finger, a second tap would answer for somebody who has not.
+    // Names stay where they were first seen: were the next to slide under the finger, a second tap would answer for
+    // somebody who has not.
     for (const { athlete } of rollCall.data.rows) if (!places.has(athlete.id)) places.set(athlete.id, places.size);
     const rows = [...rollCall.data.rows].sort(
         (a, b) => (places.get(a.athlete.id) ?? 0) - (places.get(b.athlete.id) ?? 0),

@@ -159,7 +159,10 @@ function Trend({ values, less }: { values: number[]; less: boolean }) {
     );
 }
 
-/** For a wanted success rate: how much larger the target, or how much closer. Off by an angle, so that half the distance is half as far off. */
+/**
+ * For a wanted success rate: how much larger the target, or how much closer. Off by an angle, so that half the
+ * distance is half as far off.
+ */
 function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping']>['hints'] }) {
     const [share, setShare] = useState(0.8);
     const [across, setAcross] = useState('1');

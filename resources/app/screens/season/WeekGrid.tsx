@@ -5,6 +5,7 @@ import { dayName, n, percent } from '../../api/words';
 import { Opens } from '../../parts/Opens';
 import { WEEKDAYS } from '../../parts/Weekdays';
 import { LabelledInput } from '../../parts/Labelled';
+import { clsx } from 'clsx';
 
 type Week = Season['weeks'][number];
 type Day = Week['days'][number];
@@ -138,7 +139,12 @@ function DayCell({
     return (
         <td
             ref={setNodeRef}
-            className={`h-[3.6rem] border-l border-line py-1 pl-2 pr-1 ${day.date === today ? 'bg-tape-dim' : ''} ${isOver ? 'outline-3 -outline-offset-2 outline-ink' : ''} ${goal ? 'border-r-[3px] border-r-ink' : ''}`}
+            className={clsx(
+                'h-[3.6rem] border-l border-line py-1 pl-2 pr-1',
+                day.date === today && 'bg-tape-dim',
+                isOver && 'outline-3 -outline-offset-2 outline-ink',
+                goal && 'border-r-[3px] border-r-ink',
+            )}
         >
             {day.kind === 'rest' ? (
                 <span className="sr-only">rest</span>
@@ -222,7 +228,12 @@ function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; mos
             ref={setNodeRef}
             style={shift}
             {...(movable ? { ...listeners, 'data-drag': day.date } : {})}
-            className={`flex gap-1.5 ${isDragging ? 'bg-page shadow-lg' : ''} ${isMatch ? '-ml-2 border-l-4 border-ink bg-page pl-1' : ''} ${movable ? 'cursor-grab touch-none' : ''}`}
+            className={clsx(
+                'flex gap-1.5',
+                isDragging && 'bg-page shadow-lg',
+                isMatch && '-ml-2 border-l-4 border-ink bg-page pl-1',
+                movable && 'cursor-grab touch-none',
+            )}
         >
             <Bar value={day.arm > 0 ? day.arm : day.landings} agreed={null} most={most} inked={false} />
             <Opens

@@ -20,7 +20,10 @@ const SURFACES = [
     ['hard', 'hard'],
 ] as const;
 
-/** Each station: which blocks, how long the area, how many fit, whether an adult stands there, floor, gloves and balls. */
+/**
+ * Each station: which blocks, how long the area, how many fit, whether an adult stands there, floor, gloves and
+ * balls.
+ */
 export function StationForm({
     stations,
     kept,

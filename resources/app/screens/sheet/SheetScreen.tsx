@@ -11,6 +11,7 @@ import { RungMark } from '../../parts/RungMark';
 import { Stepper } from '../../parts/Stepper';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 type Dose = { id: string; sets: number; reps: number; effort: number; distance_m: number | null };
 const PREVIEW_AFTER_MS = 120;
@@ -90,7 +91,12 @@ function BlockRow({
     const dropped = block.counted && dose.reps === 0;
     const blocked = block.word === 'none' || block.word === 'refer';
     return (
-        <article className="grid gap-x-6 gap-y-1 border-t border-line py-2.5 first:border-0 md:grid-cols-[6.5rem_1fr_auto]">
+        <article
+            className={clsx(
+                'grid gap-x-6 gap-y-1 border-t border-line py-2.5 first:border-0',
+                'md:grid-cols-[6.5rem_1fr_auto]',
+            )}
+        >
             <p className="head text-soft">{block.kind_name}</p>
             <div className={dropped ? 'text-soft' : ''}>
                 <h2 className={`text-base ${dropped ? 'line-through decoration-1' : ''}`}>

@@ -16,6 +16,7 @@ import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
@@ -109,7 +110,10 @@ export function TodayScreen() {
                 <div role="table" aria-label="Athletes in running order">
                     <div
                         role="row"
-                        className="label hidden border-b-2 border-ink pb-1 md:grid md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5"
+                        className={clsx(
+                            'label hidden border-b-2 border-ink pb-1 md:grid',
+                            'md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5',
+                        )}
                     >
                         <span role="columnheader">Athlete</span>
                         <span role="columnheader">Word today</span>
@@ -138,7 +142,10 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
     return (
         <div
             role="row"
-            className="grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 border-b border-line py-2 md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5 md:py-[0.3rem]"
+            className={clsx(
+                'grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 border-b border-line py-2',
+                'md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5 md:py-[0.3rem]',
+            )}
         >
             <div role="cell" className="min-w-0">
                 <Link
