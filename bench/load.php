@@ -89,7 +89,8 @@ $pdo->exec('create index by_day on sets (day)');
 [$first, $last] = [$today->ordinal - 1094, $today->ordinal];
 $sql = fn (): array => $pdo->query("with recursive days(day) as (select {$first} union all select day + 1 from days where day < {$last}),
     daily as (select days.day, coalesce(sum(arm), 0) as arm from days left join sets on sets.day = days.day group by days.day)
-    select day, arm, sum(arm) over (order by day rows between 6 preceding and current row) as week, sum(arm) over (order by day rows between 27 preceding and current row) as month from daily")->fetchAll(PDO::FETCH_NUM);
+    select day, arm, sum(arm) over (order by day rows between 6 preceding and current row) as week,
+        sum(arm) over (order by day rows between 27 preceding and current row) as month from daily")->fetchAll(PDO::FETCH_NUM);
 $core = function () use ($costed, $first, $last): array {
     $series = (new LoadRecord($costed))->wholeSeries(Measure::Arm);
     $rows = [];

@@ -131,8 +131,9 @@ final class RosterDesk
     /**
      * A session of the squad on a day: a fitted sheet for everybody who stands on a ladder and has none that day.
      *
-     * @param  array{day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null}  $given  validated;
-     *         ladders: those to work on, null the one each is on last
+     * @param  array{
+     *     day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null,
+     * }  $given  validated; ladders: those to work on, null the one each is on last
      * @return array{int, list<string>} how many sheets were made, and who was left out
      */
     public function planSession(Squad $squad, array $given, User $by): array

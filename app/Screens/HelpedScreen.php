@@ -78,7 +78,8 @@ final class HelpedScreen
                     $helped?->difference, $helped?->low, $helped?->high,
                     $helped === null
                         ? 'Nothing to compare with yet: judge some without it.'
-                        : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: {$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
+                        : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: "
+                            ."{$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
                             .ucfirst($helped->says)
                             .'.',
                     $first, $last,

@@ -65,7 +65,9 @@ final class IntakeScreen
                 ->get(['known_conditions.*', 'users.name'])
                 ->map(fn (object $row): ConditionView => new ConditionView(
                     $row->id,
-                    ucfirst(trim("{$row->side} ".Wording::site(Site::from($row->site)))).', '.Wording::kind(Kind::from($row->kind))." up to {$row->up_to_score}, until ".Wording::day(Day::of(substr($row->until_day, 0, 10))).". Set by {$row->name}.",
+                    ucfirst(trim("{$row->side} ".Wording::site(Site::from($row->site)))).', '.Wording::kind(Kind::from($row->kind))
+                        ." up to {$row->up_to_score}, until ".Wording::day(Day::of(substr($row->until_day, 0, 10)))
+                        .". Set by {$row->name}.",
                     substr($row->until_day, 0, 10), $row->ended_at !== null || substr($row->until_day, 0, 10) < $on->iso(),
                 ))->all(),
             $athlete->given_name, $athlete->family_name, $athlete->turn_direction, $this->marks($athlete), $this->standing($athlete),

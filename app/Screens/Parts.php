@@ -219,7 +219,10 @@ final class Parts
     }
 
     /**
-     * @param  object{id: string, title: string, starts_at: string, held_on: string, state: string, trims: string, planned: int|string|null, done: int|string|null, asked: int|string|null}  $row
+     * @param  object{
+     *     id: string, title: string, starts_at: string, held_on: string, state: string, trims: string,
+     *     planned: int|string|null, done: int|string|null, asked: int|string|null,
+     * }  $row
      */
     public static function sheetRef(object $row): SheetRefView
     {

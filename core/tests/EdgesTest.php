@@ -203,7 +203,10 @@ final class EdgesTest extends TestCase
         $clean = function (School $school) use ($read): bool {
             $attempt = $read($school);
 
-            return (new Attempt($attempt->day, $attempt->stage, $attempt->completed, $attempt->during, $attempt->eased, 0, $attempt->redFlag, $attempt->jointSore))->isClean();
+            return (new Attempt(
+                $attempt->day, $attempt->stage, $attempt->completed, $attempt->during,
+                $attempt->eased, 0, $attempt->redFlag, $attempt->jointSore,
+            ))->isClean();
         };
         $this->assertSame([true, false], [$clean(School::Graded), $clean(School::Strict)]);
     }
@@ -446,7 +449,9 @@ final class EdgesTest extends TestCase
 
     private function high(Day $day, int $reps): CostedSet
     {
-        return new CostedSet($day->ordinal, "s{$day->ordinal}", 'float-serve', $this->library->skills()['float-serve']->family, Side::Dominant, Implement::Standard, [
+        $family = $this->library->skills()['float-serve']->family;
+
+        return new CostedSet($day->ordinal, "s{$day->ordinal}", 'float-serve', $family, Side::Dominant, Implement::Standard, [
             ...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => (float) $reps, 'high_reps' => (float) $reps,
             Channel::Arm->value => 0.7 * $reps,
         ], 1.0, null);

@@ -111,7 +111,8 @@ final class CommandsTest extends TestCase
             [
                 'insert into migrations (migration, batch) values (\'2099_01_01_000001_later\', 9)' => 'newer Augendo',
                 'drop table rep_events' => 'not one of Augendo',
-                'pragma foreign_keys = off; insert into squads (workspace_id, name, rule_set) values (77, \'x\', \'starter\')' => 'hold together',
+                'pragma foreign_keys = off;'
+                    .' insert into squads (workspace_id, name, rule_set) values (77, \'x\', \'starter\')' => 'hold together',
             ] as $harm => $said
         ) {
             copy("{$folder}/kept.sqlite", "{$folder}/harmed.sqlite");

@@ -66,7 +66,7 @@ final class SecurityTest extends TestCase
     public function test_a_write_without_its_csrf_token_is_refused(): void
     {
         $this->app->instance('env', 'production');
-        $this->app->bind(ValidateCsrfToken::class, fn ($app): ValidateCsrfToken => new class($app, $app->make('encrypter')) extends ValidateCsrfToken
+        $this->app->bind(ValidateCsrfToken::class, fn ($app) => new class($app, $app->make('encrypter')) extends ValidateCsrfToken
         {
             protected function runningUnitTests(): bool
             {

@@ -8,7 +8,10 @@ namespace Augendo\Core\Planning;
 final readonly class StationFlag
 {
     /**
-     * @param  'nobody'|'closed_time'|'closed_adults'|'closed_few'|'crowded'|'short_area'|'balls'|'gloves'|'hard_floor'|'too_long'|'too_short'|'spare'  $code
+     * @param  (
+     *     'nobody'|'closed_time'|'closed_adults'|'closed_few'|'crowded'|'short_area'
+     *     |'balls'|'gloves'|'hard_floor'|'too_long'|'too_short'|'spare'
+     * )  $code
      * @param  float|null  $wanted  metres, balls, athletes, adults or minutes that are needed
      * @param  float|null  $there  what there is
      */

@@ -97,7 +97,8 @@ final readonly class Readiness
             self::refer($reasons, new Reason('referral', Word::Refer, $report), $report->site, $report->kind);
         }
         foreach (self::byPlace($reports, $on) as [$day, $last]) {
-            foreach (self::reasonsOfPlace($day, $school, $last, $reports, $isCleared, $around, counts: $day->equals($on)) as $channel => $given) {
+            $byChannel = self::reasonsOfPlace($day, $school, $last, $reports, $isCleared, $around, counts: $day->equals($on));
+            foreach ($byChannel as $channel => $given) {
                 $reasons[$channel] = [...$reasons[$channel], ...$given];
                 foreach ($given as $reason) {
                     // It holds until the place is reported on again, or cleared.
