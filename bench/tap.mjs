@@ -53,5 +53,6 @@ const at = (list, share) => list[Math.min(list.length - 1, Math.floor(share * li
 const [frames, ms] = [sorted('frames'), sorted('ms')];
 console.log(
     `${taken.length} taps at ${SLOWDOWN}× slowdown: inked in frame ${at(frames, 0.5)} (median), ` +
-        `${at(frames, 0.95)} (19 of 20), ${frames.at(-1)} (worst); the page changed after ${at(ms, 0.5).toFixed(1)} ms (median), ${at(ms, 0.95).toFixed(1)} ms (19 of 20)`,
+        `${at(frames, 0.95)} (19 of 20), ${frames.at(-1)} (worst); ` +
+        `the page changed after ${at(ms, 0.5).toFixed(1)} ms (median), ${at(ms, 0.95).toFixed(1)} ms (19 of 20)`,
 );

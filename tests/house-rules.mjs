@@ -46,6 +46,18 @@ for (const file of files('app/Http/Controllers', /\.php$/)) {
         broken.push(`${file} names an engine of the core: go through app/Records or app/Screens`);
     if (/\b(foreach|for|while)\s*\(/.test(text)) broken.push(`${file} loops: a controller fetches, asks, answers`);
 }
+// A reader cannot review what a line hides.
+for (const [folders, ending, most] of [
+    [['resources/app', 'tests', 'bench'], /\.(tsx?|mjs)$/, 120],
+    [['app', 'core', 'tests', 'bench', 'database', 'routes', 'config', 'bootstrap'], /\.php$/, 140],
+]) {
+    for (const file of folders.flatMap((folder) => files(folder, ending))) {
+        if (file.endsWith('api/schema.ts') || file.startsWith('bootstrap/cache')) continue;
+        const lines = readFileSync(join(root, file), 'utf8').split('\n');
+        const at = lines.findIndex((line) => line.length > most);
+        if (at >= 0) broken.push(`${file}:${at + 1} is longer than ${most} characters`);
+    }
+}
 for (const each of broken) console.error(each);
 console.log(broken.length === 0 ? 'The house is in order.' : `${broken.length} to mend.`);
 process.exit(broken.length === 0 ? 0 : 1);

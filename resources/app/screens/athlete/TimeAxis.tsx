@@ -27,6 +27,7 @@ export function TimeAxis({
     tapes: Tape[];
 }) {
     const [shown, setShown] = useState<LoadDay | null>(null);
+    const [first, last] = [days[0], days.at(-1)].map((day) => dayName(day?.date ?? today));
     const step = (WIDTH - LEFT) / days.length;
     const lanes = [
         {
@@ -57,7 +58,7 @@ export function TimeAxis({
                 viewBox={`0 0 ${WIDTH} ${height}`}
                 className="block w-full"
                 role="img"
-                aria-label={`Load by day from ${dayName(days[0]?.date ?? today)} to ${dayName(days.at(-1)?.date ?? today)}`}
+                aria-label={`Load by day from ${first} to ${last}`}
             >
                 <defs>
                     <pattern

@@ -107,7 +107,7 @@ export function GatesScreen() {
                                     {group === 'watch' && (
                                         <span
                                             className="label"
-                                            title="Chance that six more judged repetitions open the mechanics, or ask for a step back"
+                                            title="Chance that six more judged repetitions open the mechanics, or ask for less"
                                         >
                                             {row.steps_back > row.opens
                                                 ? `back ${percent(row.steps_back)}`

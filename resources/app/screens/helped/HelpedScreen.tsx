@@ -7,6 +7,7 @@ import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
 
 const WIDTH = 220;
+const points = (share: number): number => Math.round(100 * share);
 
 /** Which thought, grip, stance or feed went with the better repetitions? */
 export function HelpedScreen() {
@@ -93,7 +94,7 @@ export function HelpedScreen() {
                             viewBox={`0 0 ${WIDTH} 26`}
                             className="block w-full"
                             role="img"
-                            aria-label={`Difference in points from −100 to 100: ${Math.round(100 * row.low)} to ${Math.round(100 * row.high)}`}
+                            aria-label={`Difference in points: ${points(row.low)} to ${points(row.high)}`}
                         >
                             <path d={`M0 13H${WIDTH}`} stroke="var(--color-line)" />
                             <path d={`M${WIDTH / 2} 2V24`} stroke="var(--color-ink)" />

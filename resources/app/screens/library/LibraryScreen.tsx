@@ -282,8 +282,8 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                         <p>
                             {rung.goal}.{' '}
                             <span className="text-soft">
-                                {rung.outcome_ignored ? 'Where it lands is not looked at.' : 'Where it lands counts.'}{' '}
-                                Look for: {rung.checkpoints.join(', ').toLowerCase()}.
+                                Where it lands {rung.outcome_ignored ? 'is not looked at' : 'counts'}. Look for:{' '}
+                                {rung.checkpoints.join(', ').toLowerCase()}.
                             </span>
                         </p>
                         <table className="mt-1 w-full text-sm">

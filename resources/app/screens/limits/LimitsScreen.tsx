@@ -24,23 +24,24 @@ export function LimitsScreen() {
         queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`),
     });
     if (!query.data) return <Waiting query={query} what="the limits" />;
-    const { rules } = query.data;
+    const limits = query.data;
+    const { rules } = limits;
     const rows =
         order === 'closest'
-            ? query.data.rows
-            : [...query.data.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
+            ? limits.rows
+            : [...limits.rows].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">
                 <h1 className="text-2xl">
-                    Limits, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />,{' '}
-                    {dayName(query.data.date)}
+                    Limits, <SquadChoice squad={limits.squad} squads={limits.squads} onChange={setSquad} />,{' '}
+                    {dayName(limits.date)}
                 </h1>
                 <p className="mt-1 max-w-prose">
                     <span className="head">
-                        {query.data.rule_set}, version {query.data.version}.
+                        {limits.rule_set}, version {limits.version}.
                     </span>{' '}
-                    {query.data.notice}{' '}
+                    {limits.notice}{' '}
                     <Link to="/rule-sets" className="underline decoration-dotted underline-offset-4">
                         Read, copy, edit and compare rule sets
                     </Link>
@@ -88,7 +89,7 @@ export function LimitsScreen() {
                     ))}
                 </section>
                 <div className="grid content-start gap-8">
-                    {me.decides && <OneAthlete limits={query.data} />}
+                    {me.decides && <OneAthlete limits={limits} />}
                     <section aria-label="Rules">
                         <h2 className="border-b-2 border-ink pb-1 text-base">What each limit says</h2>
                         {rules.map((rule) => (

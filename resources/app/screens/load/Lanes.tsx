@@ -19,6 +19,9 @@ const LANES: { key: Measure | 'internal'; name: string; planned?: keyof Day }[] 
     { key: 'internal', name: 'Exertion' },
 ];
 
+/** How far down each kind of event is drawn; the others stand lowest. */
+const HAPPENED_Y: Record<string, number> = { rung: 8, stage: 20 };
+
 type Lane = (typeof LANES)[number];
 
 /** Where a day stands on the axis, and how wide it is. */
@@ -135,10 +138,7 @@ function Happened({ load, frame: { step, x } }: { load: Load; frame: Frame }) {
                 Happened
             </text>
             {marks.map((event, i) => (
-                <g
-                    key={i}
-                    transform={`translate(${x(event.at) + step / 2}, ${event.kind === 'rung' ? 8 : event.kind === 'stage' ? 20 : 32})`}
-                >
+                <g key={i} transform={`translate(${x(event.at) + step / 2}, ${HAPPENED_Y[event.kind] ?? 32})`}>
                     <title>{`${dayName(event.date)}: ${event.title}`}</title>
                     {event.kind === 'rung' ? (
                         <path d="M-5 0H5M-5 -3.5H5" stroke="var(--color-ink)" strokeWidth="1.8" />
@@ -213,7 +213,9 @@ function LaneOf({ lane, load, base, frame: { step, x } }: { lane: Lane; load: Lo
 
 function Week({ days, top, frame: { step, x } }: { days: Day[]; top: number; frame: Frame }) {
     const most = Math.max(1, ...days.map((day) => Math.max(day.week, day.week_max ?? 0))) * 1.05;
-    const wy = (units: number): number => top + LANE + 6 - (LANE * units) / most;
+    const base = top + LANE + 6;
+    const wy = (units: number): number => base - (LANE * units) / most;
+    const weeks = days.map((day, i) => `L${x(i) + step / 2} ${wy(day.week)}`);
     return (
         <g>
             <text x="0" y={top + 16} fontSize="13" fontWeight="650" fill="var(--color-ink)">
@@ -227,7 +229,7 @@ function Week({ days, top, frame: { step, x } }: { days: Day[]; top: number; fra
             </text>
             <path d={`M${LEFT} ${top + LANE + 6}H${WIDTH}`} stroke="var(--color-line)" />
             <path
-                d={`M${LEFT} ${top + LANE + 6}${days.map((day, i) => `L${x(i) + step / 2} ${wy(day.week)}`).join('')}L${WIDTH} ${top + LANE + 6}Z`}
+                d={`M${LEFT} ${base}${weeks.join('')}L${WIDTH} ${base}Z`}
                 fill="var(--color-tape)"
                 stroke="var(--color-ink)"
                 strokeWidth="1.2"

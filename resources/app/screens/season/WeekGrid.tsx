@@ -92,12 +92,13 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
 function WeekTape({ week, widest }: { week: Week; widest: number }) {
     const at = (value: number): string => `${(100 * value) / widest}%`;
     const landings = week.arm === 0 && week.landings > 0;
+    const most = week.arm_max == null ? '' : ` of at most ${n(week.arm_max)}`;
     return (
         <div>
             <div
                 className="relative h-3.5 w-full"
                 role="img"
-                aria-label={`Week ${week.number}: ${n(week.arm)} arm units${week.arm_max == null ? '' : ` of at most ${n(week.arm_max)}`}`}
+                aria-label={`Week ${week.number}: ${n(week.arm)} arm units${most}`}
             >
                 <div
                     className="notches absolute inset-y-0 left-0 border-y border-ink/60 bg-tape"

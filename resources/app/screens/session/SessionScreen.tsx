@@ -259,6 +259,8 @@ function Header({
     onPlanB: () => void;
 }) {
     const me = useMe();
+    const athletes = kept.groups.reduce((sum, group) => sum + group.members.length, 0);
+    const rounds = kept.stations.filter((station) => station.open).length;
     return (
         <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
             <div className="max-w-3xl">
@@ -272,11 +274,10 @@ function Header({
                     {kept.title}, {dayName(kept.day, true)} {kept.starts_at}
                 </h1>
                 <p className="text-soft">
-                    {kept.groups.reduce((sum, group) => sum + group.members.length, 0)} athletes in {kept.groups.length}{' '}
-                    groups. Warm up together {kept.warm_up_min} min,{' '}
-                    {kept.stations.filter((station) => station.open).length} × {kept.rotation_min} min with a minute
-                    between, cool down {kept.cool_down_min} min: {kept.minutes} min. {kept.balls_needed} balls in use of{' '}
-                    {kept.balls}, {kept.adults} {kept.adults === 1 ? 'adult' : 'adults'}.
+                    {athletes} athletes in {kept.groups.length} groups. Warm up together {kept.warm_up_min} min,{' '}
+                    {rounds} × {kept.rotation_min} min with a minute between, cool down {kept.cool_down_min} min:{' '}
+                    {kept.minutes} min. {kept.balls_needed} balls in use of {kept.balls}, {kept.adults}{' '}
+                    {kept.adults === 1 ? 'adult' : 'adults'}.
                 </p>
                 {me.records && (
                     <FloorChoice
