@@ -21,6 +21,8 @@ const GROUPS: [group: Row['group'], title: string, about: string][] = [
     ['return', 'On the way back', 'The stages decide, not the ladder.'],
 ];
 
+const CHANCE = 'Chance that six more judged repetitions open the mechanics, or ask for a step back';
+
 /** Who is ready, who is stuck and why, whom to watch next? */
 export function GatesScreen() {
     const [squad, setSquad] = useState<number | null>(null);
@@ -105,10 +107,7 @@ export function GatesScreen() {
                                 <span className="flex items-center gap-2">
                                     <Strip marks={row.gate.strip} height={15} />
                                     {group === 'watch' && (
-                                        <span
-                                            className="label"
-                                            title="Chance that six more judged repetitions open the mechanics, or ask for less"
-                                        >
+                                        <span className="label" title={CHANCE}>
                                             {row.steps_back > row.opens
                                                 ? `back ${percent(row.steps_back)}`
                                                 : `opens ${percent(row.opens)}`}
