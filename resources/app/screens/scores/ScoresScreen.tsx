@@ -8,12 +8,8 @@ import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { Waiting } from '../../parts/Waiting';
+import { chunk, isFull, type Kind, NOW, type Round, SEEN, type Tap } from '../../rules/score';
 import { LabelledInput } from '../../parts/Labelled';
-
-type Kind = Scores['series'][number]['kind'];
-type Round = { zones: number; balls: number; pointsEach: number; targets: number; halfWidthM: number };
-/** What was tapped: hit or not, or a place on the pad. */
-type Tap = boolean | [number, number];
 
 const KINDS: [kind: Kind, name: string, about: string][] = [
     ['target_round', 'Target round', 'Zones and balls, points a hit'],
@@ -324,74 +320,6 @@ function Marks({ taps, kind, balls }: { taps: Tap[]; kind: Kind; balls: number }
             ))}
         </div>
     );
-}
-
-const chunk = (taps: Tap[], size: number): Tap[][] =>
-    Array.from({ length: Math.ceil(taps.length / size) }, (_, i) => taps.slice(i * size, (i + 1) * size));
-const run = (taps: Tap[]): number => {
-    let now = 0;
-    for (const tap of taps) now = tap === true ? now + 1 : 0;
-    return now;
-};
-const longest = (taps: Tap[]): number => {
-    let best = 0;
-    let now = 0;
-    for (const tap of taps) {
-        now = tap === true ? now + 1 : 0;
-        best = Math.max(best, now);
-    }
-    return best;
-};
-
-/** Taps of a serve game as points: a first serve out is followed by the second. */
-function servePoints(taps: Tap[]): [boolean, boolean | null][] {
-    const points: [boolean, boolean | null][] = [];
-    for (const tap of taps) {
-        const last = points.at(-1);
-        if (last && last[0] === false && last[1] === null) last[1] = tap === true;
-        else points.push([tap === true, null]);
-    }
-    return points;
-}
-
-/** What is being scored: the kind, how it is set up, and the taps so far. */
-type Taking = { kind: Kind; round: Round; taps: Tap[] };
-
-const hitsOf = (taps: Tap[]): number => taps.filter((tap) => tap === true).length;
-
-/** Points of a serve game, and whether the last one waits for its second serve. */
-function game(taps: Tap[]): { points: ReturnType<typeof servePoints>; open: boolean } {
-    const points = servePoints(taps);
-    return { points, open: points.at(-1)?.[0] === false && points.at(-1)?.[1] === null };
-}
-
-/** What was seen, as the server reads it. */
-const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
-    target_round: ({ round, taps }) => ({ points_each: round.pointsEach, zones: chunk(taps, round.balls) }),
-    clear_targets: ({ round, taps }) => ({ throws: taps.length, targets: round.targets }),
-    in_a_row: ({ taps }) => ({ attempts: taps }),
-    serve_game: ({ taps }) => ({ points: game(taps).open ? game(taps).points.slice(0, -1) : game(taps).points }),
-    grouping: ({ taps }) => ({ points: taps }),
-};
-
-/** Where the score stands, in a few words. */
-const NOW: Record<Kind, (of: Taking) => string> = {
-    target_round: ({ round, taps }) => {
-        const zone = Math.min(round.zones, Math.floor(taps.length / round.balls) + 1);
-        return `zone ${zone}, ball ${(taps.length % round.balls) + 1}; ${hitsOf(taps) * round.pointsEach} points`;
-    },
-    clear_targets: ({ round, taps }) => `${hitsOf(taps)} of ${round.targets} cleared, ${taps.length} throws`,
-    in_a_row: ({ taps }) => `${run(taps)} in a row now, longest ${longest(taps)}`,
-    serve_game: ({ taps }) => {
-        const { points, open } = game(taps);
-        return `${open ? 'second serve' : 'first serve'}, point ${points.length + (open ? 0 : 1)}`;
-    },
-    grouping: ({ taps }) => `${taps.length} places`,
-};
-
-function isFull({ kind, round, taps }: Taking): boolean {
-    if (kind === 'target_round') return taps.length >= round.zones * round.balls;
-    return kind === 'clear_targets' && hitsOf(taps) >= round.targets;
 }
 
 /** A score while it is taken. */

@@ -8,6 +8,7 @@ import { Loading, Notice } from '../../parts/Notice';
 import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { moved } from '../../rules/moves';
 import { Curve } from './Curve';
 import { WeekGrid } from './WeekGrid';
 
@@ -190,13 +191,6 @@ function Planner({
             </section>
         </main>
     );
-}
-
-/** A session moved twice is one move; moved home again, none. */
-function moved(moves: Ask['moves'], from: string, to: string): Ask['moves'] {
-    const origin = moves.find((move) => move.to === from)?.from ?? from;
-    const others = moves.filter((move) => move.from !== origin);
-    return origin === to ? others : [...others, { from: origin, to }];
 }
 
 /** What is asked of a season as it is moved here, and the plan that comes of it. */

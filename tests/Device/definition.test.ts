@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import { freshId, type LadderDef, placeInWords } from '../../resources/app/screens/library/definition';
+
+describe('an id from a name', () => {
+    test.each([
+        ['Half motion, to the wall', [], 'half-motion-to-the-wall'],
+        ['  Élan!  ', [], 'e-lan'],
+        ['„…“', [], 'new'],
+        ['rung', ['rung'], 'rung-2'],
+        ['rung', ['rung', 'rung-2', 'rung-4'], 'rung-3'],
+    ])('“%s” beside %j', (name, taken, id) => {
+        expect(freshId(name, taken.map((each) => ({ id: each })))).toBe(id); // prettier-ignore
+    });
+});
+
+describe('a place in the file, as a person finds it in the form', () => {
+    const ladder = {
+        rungs: [{ name: 'Toss to a mark' }, { name: '' }],
+        faults: [{ name: 'Elbow low' }],
+        checkpoints: [{ name: 'Toss' }],
+    } as unknown as LadderDef;
+    test.each([
+        ['', 'the file'],
+        ['/name', 'name'],
+        ['/rungs', 'rungs'],
+        ['/rungs/0', 'rung 1, “Toss to a mark”'],
+        ['/rungs/1/name', 'rung 2, name'],
+        ['/rungs/7', 'rung 8'],
+        ['/rungs/0/blocks/2', 'rung 1, “Toss to a mark”, block 3'],
+        ['/rungs/0/blocks/2/distance_m', 'rung 1, “Toss to a mark”, block 3, distance m'],
+        ['/rungs/0/gate/min_reps', 'rung 1, “Toss to a mark”, gate, min reps'],
+        ['/rungs/0/checkpoints/0', 'rung 1, “Toss to a mark”, checkpoints'],
+        ['/faults/0/cue', 'fault 1, “Elbow low”, cue'],
+        ['/checkpoints/0/good', 'checkpoint 1, “Toss”, good'],
+    ])('%s', (path, words) => {
+        expect(placeInWords(path, ladder)).toBe(words);
+    });
+});
