@@ -21,6 +21,9 @@ import { clsx } from 'clsx';
 const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
 
+/** Whose session is offered first: nobody’s who has not checked in, or must not work today. */
+const MAY_TRAIN = ['full', 'reduced'];
+
 /** Who may do what today, who is missing? */
 export function TodayScreen() {
     const [squad, setSquad] = useState<number | null>(null);
@@ -40,7 +43,8 @@ export function TodayScreen() {
     );
     const next =
         rows.find(
-            (row) => row.sheet && row.sheet.state !== 'finished' && !row.sheet.nothing_left && row.word !== 'unknown',
+            (row) =>
+                row.sheet?.state !== 'finished' && row.sheet?.nothing_left === false && MAY_TRAIN.includes(row.word),
         ) ?? rows.find((row) => row.sheet && row.sheet.state !== 'finished');
 
     return (
