@@ -3,6 +3,7 @@ import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The page changes with its template and with every build. */
@@ -15,11 +16,14 @@ export default defineConfig({
     plugins: [
         react(),
         tailwindcss(),
+        // Whatever serves them finds the small forms beside them.
+        compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/, threshold: 1000 }),
         VitePWA({
             // Kept by the server at /sw.js, so that it may serve every address of the application.
             filename: 'sw.js',
             injectRegister: null,
-            registerType: 'autoUpdate',
+            // A new version waits until somebody takes it (resources/app/offline/updates.ts).
+            registerType: 'prompt',
             manifest: false,
             workbox: {
                 globPatterns: ['**/*.{js,css,woff2}'],
@@ -30,8 +34,9 @@ export default defineConfig({
                 navigateFallback: '/',
                 navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/build\//, /\.[a-z]+$/],
                 inlineWorkboxRuntime: true,
-                skipWaiting: true,
+                skipWaiting: false,
                 clientsClaim: true,
+                cleanupOutdatedCaches: true,
             },
         }),
     ],
@@ -42,6 +47,14 @@ export default defineConfig({
         emptyOutDir: true,
         manifest: 'manifest.json',
         assetsInlineLimit: 0,
-        rollupOptions: { input: 'resources/app/main.tsx' },
+        rollupOptions: {
+            input: 'resources/app/main.tsx',
+            output: {
+                // What changes with every build of ours lies apart from what changes once a year.
+                codeSplitting: {
+                    groups: [{ name: 'frame', test: /node_modules\/(react|react-dom|scheduler|@tanstack)\// }],
+                },
+            },
+        },
     },
 });

@@ -53,15 +53,7 @@ const onServer = () =>
 const [before] = onServer();
 const server = spawn(
     'php',
-    [
-        '-d',
-        'opcache.enable_cli=1',
-        '-d',
-        'variables_order=EGPCS',
-        '-S',
-        `localhost:${PORT}`,
-        '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
-    ],
+    ['-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S', `localhost:${PORT}`, '../bin/router.php'],
     { env, cwd: 'public', stdio: 'ignore' },
 );
 await wait(1500);

@@ -17,9 +17,9 @@ mt_srand($seed);
 $database = dirname(__DIR__).'/storage/app/bench-kill.sqlite';
 freshApplication($database);
 club(1, 14, 20);
-$sheets = App\Models\Sheet::query()->where('state', 'planned')->limit(WORKERS)->get()->all();
-$blocks = array_map(function (App\Models\Sheet $sheet): string {
-    App\Records\SheetDesk::open($sheet)->fit();
+$sheets = App\Sessions\Sheet::query()->where('state', 'planned')->limit(WORKERS)->get()->all();
+$blocks = array_map(function (App\Sessions\Sheet $sheet): string {
+    App\Sessions\FitSheet::now($sheet);
 
     return $sheet->refresh()->blocks()->where('reps', '>', 0)->firstOrFail()->id;
 }, $sheets);
@@ -47,7 +47,7 @@ for ($kill = 1; $kill <= $kills; $kill++) {
         $again = $unsure = [];
         $answers = $client->sendAll(
             array_map(
-                fn (App\Models\Sheet $sheet, array $events): array => ['POST', "/api/sheets/{$sheet->id}/events", ['events' => $events]],
+                fn (App\Sessions\Sheet $sheet, array $events): array => ['POST', "/api/sheets/{$sheet->id}/events", ['events' => $events]],
                 $sheets,
                 $batches,
             ),

@@ -33,17 +33,17 @@ function freshApplication(string $database): void
 function club(int $athletes, int $days, int $setsEach): int
 {
     mt_srand((int) (getenv('AUGENDO_SEED') ?: 20_270_311));
-    $workspace = App\Models\Workspace::query()->create(['name' => 'Bench', 'timezone' => 'UTC']);
-    $coach = App\Models\User::query()->create([
+    $workspace = App\People\Workspace::query()->create(['name' => 'Bench', 'timezone' => 'UTC']);
+    $coach = App\People\User::query()->create([
         'workspace_id' => $workspace->id,
         'name' => 'Coach',
         'email' => 'coach@bench.example',
         'password' => 'bench',
-        'role' => App\Models\Role::Coach,
+        'role' => App\People\Role::Coach,
     ]);
-    $squad = App\Models\Squad::query()->create(['workspace_id' => $workspace->id, 'name' => 'Bench', 'rule_set' => 'starter']);
+    $squad = App\Athletes\Squad::query()->create(['workspace_id' => $workspace->id, 'name' => 'Bench', 'rule_set' => 'starter']);
     $today = $workspace->today();
-    $session = App\Models\TrainingSession::query()->create([
+    $session = App\Sessions\TrainingSession::query()->create([
         'squad_id' => $squad->id,
         'held_on' => $today->iso(),
         'starts_at' => '17:00',
@@ -57,7 +57,7 @@ function club(int $athletes, int $days, int $setsEach): int
         DB::transaction(function () use (
             $a, $workspace, $squad, $today, $session, $library, $ladders, $skills, $days, $setsEach, $coach,
         ): void {
-            $athlete = App\Models\Athlete::query()->create([
+            $athlete = App\Athletes\Athlete::query()->create([
                 'workspace_id' => $workspace->id,
                 'given_name' => "Given {$a}",
                 'family_name' => 'Family',
@@ -74,9 +74,9 @@ function club(int $athletes, int $days, int $setsEach): int
                     0.5 + ($s % 3) * 0.1, Augendo\Core\Load\Implement::Standard,
                     surface: Augendo\Core\Load\Surface::Sprung,
                 );
-                $rows[] = App\Records\RepLog::row(
+                $rows[] = App\Courtside\RepLog::row(
                     $athlete->id, $set, 'entered', 'volleyball', null,
-                ) + App\Records\DailyTotals::toColumns($price->of($set));
+                ) + App\Courtside\DailyTotals::toColumns($price->of($set));
                 if (count($rows) === 500 || $s === $setsEach - 1) {
                     DB::table('work_sets')->insert($rows);
                     $rows = [];
@@ -84,7 +84,7 @@ function club(int $athletes, int $days, int $setsEach): int
             }
             $ladder = $library->ladder($ladders[$a % count($ladders)]);
             $rung = $ladder->rungs[1 + $a % (count($ladder->rungs) - 1)];
-            App\Models\Placement::query()->create([
+            App\Gates\Placement::query()->create([
                 'athlete_id' => $athlete->id,
                 'ladder' => $ladder->id,
                 'ladder_version' => 1,
@@ -107,7 +107,7 @@ function club(int $athletes, int $days, int $setsEach): int
                     'received_at' => now(),
                 ]);
             }
-            $sheet = App\Models\Sheet::query()->create([
+            $sheet = App\Sessions\Sheet::query()->create([
                 'training_session_id' => $session->id,
                 'athlete_id' => $athlete->id,
                 'held_on' => $today->iso(),
@@ -119,7 +119,7 @@ function club(int $athletes, int $days, int $setsEach): int
                 'version' => 0,
             ]);
             for ($back = 1; $back <= 6; $back++) {
-                $past = App\Models\Sheet::query()->create([
+                $past = App\Sessions\Sheet::query()->create([
                     'training_session_id' => $session->id,
                     'athlete_id' => $athlete->id,
                     'held_on' => $today->plus(-2 * $back)->iso(),
@@ -140,10 +140,10 @@ function club(int $athletes, int $days, int $setsEach): int
                     'marks' => 'ggbggggbggguggbgggg',
                 ]);
             }
-            App\Records\SheetDesk::open($sheet);
+            App\Sessions\OpenSheet::of($sheet);
         });
     }
-    App\Records\DailyTotals::rebuild();
+    App\Courtside\DailyTotals::rebuild();
     DB::disconnect();
 
     return $squad->id;
@@ -165,7 +165,7 @@ final class Client
         // A process group of its own, so that a kill reaches every worker.
         $command = [
             'setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S',
-            "127.0.0.1:{$port}", '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
+            "127.0.0.1:{$port}", '../bin/router.php',
         ];
         $this->server = proc_open(
             $command,

@@ -12,16 +12,30 @@ $database = dirname(__DIR__)."/storage/app/bench-today-{$athletes}.sqlite";
 freshApplication($database);
 fwrite(STDERR, "{$athletes} athletes, {$days} days, ".number_format($athletes * $sets)." sets …\n");
 club($athletes, $days, $sets);
+// What the job after midnight does: sheets fitted, rows kept.
+config(['queue.default' => 'sync']);
+$workspace = App\People\Workspace::query()->firstOrFail();
+$started = hrtime(true);
+(new App\Sessions\FitTheDay($workspace->id))->handle();
+fprintf(STDERR, "The job after midnight: %.1f s\n", (hrtime(true) - $started) / 1e9);
 $client = new Client($database, 8799);
 $pdo = new PDO("sqlite:{$database}");
 $forget = function (string $where) use ($pdo): void {
     $pdo->exec("delete from kept_rows {$where}");
 };
+$squad = App\Athletes\Squad::query()->with('workspace')->firstOrFail();
+// Rows that a look found missing are kept by the worker.
+$keep = fn () => app(App\Sessions\TodayRows::class)->keep($squad->refresh(), $workspace->today());
 $client->get('/api/today');
 $all = inTurn($athletes > 100 ? 5 : 15, [
     'bare route' => fn (): float => $client->get('/api/me'),
-    'Today' => fn (): float => $client->get('/api/today'),
-    'Today after one athlete changed' => function () use ($client, $forget): float {
+    'Today' => function () use ($client, $keep): float {
+        $keep();
+
+        return $client->get('/api/today');
+    },
+    'Today after one athlete changed' => function () use ($client, $forget, $keep): float {
+        $keep();
         $forget('where rowid in (select rowid from kept_rows limit 1)');
 
         return $client->get('/api/today');
@@ -31,6 +45,8 @@ $all = inTurn($athletes > 100 ? 5 : 15, [
 
         return $client->get('/api/today');
     },
+    'Gates' => fn (): float => $client->get('/api/gates'),
+    'Plan' => fn (): float => $client->get('/api/plan'),
 ]);
 foreach ($all as $name => $seconds) {
     printf("%-34s %8.1f ms  %6.1f × bare\n", $name, $seconds * 1000, $seconds / $all['bare route']);

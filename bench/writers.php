@@ -19,24 +19,24 @@ $writers = (int) ($argv[2] ?? 50);
 $database = dirname(__DIR__).'/storage/app/bench-writers.sqlite';
 freshApplication($database);
 club(ATHLETES, 28, 20);
-$sheets = App\Models\Sheet::query()->where('state', 'planned')->limit(ATHLETES)->get()->all();
-$targets = array_map(function (App\Models\Sheet $sheet): array {
-    App\Records\SheetDesk::open($sheet)->fit();
+$sheets = App\Sessions\Sheet::query()->where('state', 'planned')->limit(ATHLETES)->get()->all();
+$targets = array_map(function (App\Sessions\Sheet $sheet): array {
+    App\Sessions\FitSheet::now($sheet);
 
     return [$sheet->id, $sheet->refresh()->blocks()->where('reps', '>', 0)->firstOrFail()->id];
 }, $sheets);
 // The rest of the squad's sheets are ahead, so that a change of the rules has something to fit.
-$squad = App\Models\Squad::query()->firstOrFail();
+$squad = App\Athletes\Squad::query()->firstOrFail();
 $today = $squad->workspace->today();
 foreach (range(1, 6) as $ahead) {
-    $session = App\Models\TrainingSession::query()->create([
+    $session = App\Sessions\TrainingSession::query()->create([
         'squad_id' => $squad->id,
         'held_on' => $today->plus(2 * $ahead)->iso(),
         'starts_at' => '17:00',
         'title' => 'Evening',
     ]);
     foreach ($sheets as $sheet) {
-        App\Models\Sheet::query()->create([
+        App\Sessions\Sheet::query()->create([
             'training_session_id' => $session->id,
             'athlete_id' => $sheet->athlete_id,
             'held_on' => $session->held_on,

@@ -1,23 +1,23 @@
 <?php
 
-use App\Http\Controllers\AthleteController;
-use App\Http\Controllers\IntakeController;
-use App\Http\Controllers\LibraryController;
-use App\Http\Controllers\LimitsController;
-use App\Http\Controllers\LinkController;
-use App\Http\Controllers\MeasurementController;
-use App\Http\Controllers\PeopleController;
-use App\Http\Controllers\PlanController;
-use App\Http\Controllers\ProgrammeController;
-use App\Http\Controllers\ReturnController;
-use App\Http\Controllers\RollCallController;
-use App\Http\Controllers\RosterController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\SheetController;
-use App\Http\Controllers\SignInController;
-use App\Http\Controllers\TodayController;
-use App\Http\Middleware\FromThePage;
-use App\Http\Middleware\SamePerson;
+use App\Athletes\AthleteController;
+use App\Athletes\IntakeController;
+use App\Athletes\MeasurementController;
+use App\Athletes\RosterController;
+use App\Courtside\SheetController;
+use App\Health\RollCallController;
+use App\Http\FromThePage;
+use App\Library\LibraryController;
+use App\Limits\LimitsController;
+use App\People\LinkController;
+use App\People\PeopleController;
+use App\People\SamePerson;
+use App\People\SignInController;
+use App\Returns\ProgrammeController;
+use App\Returns\ReturnController;
+use App\Seasons\PlanController;
+use App\Sessions\SessionController;
+use App\Sessions\TodayController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SignInController::class, 'signIn'])->middleware(FromThePage::class);

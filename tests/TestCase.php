@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Models\Athlete;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\SheetBlock;
-use App\Models\User;
-use App\Models\Workspace;
+use App\Athletes\Athlete;
+use App\People\Role;
+use App\People\User;
+use App\People\Workspace;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
 use Carbon\Carbon;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Auth\Authenticatable;

@@ -12,8 +12,7 @@ final class Problem extends \RuntimeException
      * @param  array<string, mixed>  $extra  further members of the answer
      */
     public function __construct(
-        public readonly int $status,
-        public readonly string $title,
+        public readonly ProblemType $type,
         string $detail,
         public readonly array $errors = [],
         public readonly array $extra = [],

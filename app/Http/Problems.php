@@ -38,39 +38,31 @@ final class Problems
 
             return match (true) {
                 $error instanceof Problem => self::answer(
-                    $error->status, $error->title, $error->getMessage(), $error->errors, $error->extra,
+                    $error->type, $error->getMessage(), $error->errors, $error->extra,
                 ),
-                $error instanceof ValidationException => self::answer(
-                    422,
-                    'Some of it cannot be used',
+                $error instanceof ValidationException => self::answer(ProblemType::SomeOfItCannotBeUsed,
                     $error->getMessage(),
                     $error->errors(),
                 ),
-                $error instanceof InvalidValue => self::answer(422, 'Some of it cannot be used', $error->getMessage()),
-                $error instanceof LibraryProblem => self::answer(
-                    503, 'A library file cannot be read',
-                    "library/{$error->libraryFile}, at “{$error->path}”: {$error->getMessage()} Mend the file and load this page again.",
+                $error instanceof InvalidValue => self::answer(ProblemType::SomeOfItCannotBeUsed, $error->getMessage()),
+                $error instanceof LibraryProblem => self::answer(ProblemType::ALibraryFileCannotBeRead,
+                    "library/{$error->libraryFile}, at “{$error->path}”: {$error->getMessage()}"
+                        .' Mend the file and load this page again.',
                     ["library/{$error->libraryFile}{$error->path}" => [$error->getMessage()]],
                 ),
-                $error instanceof AuthenticationException, $error instanceof TokenMismatchException => self::answer(
-                    401,
-                    'Signed out',
+                $error instanceof AuthenticationException, $error instanceof TokenMismatchException => self::answer(ProblemType::SignedOut,
                     'You are signed out. Sign in again; what you entered is kept on this device.',
                 ),
                 $error instanceof HttpExceptionInterface => match ($error->getStatusCode()) {
-                    401, 419 => self::answer(
-                        401,
-                        'Signed out',
+                    401, 419 => self::answer(ProblemType::SignedOut,
                         'You are signed out. Sign in again; what you entered is kept on this device.',
                     ),
-                    403 => self::answer(403, 'Not yours to do', $error->getMessage()),
-                    404 => self::answer(404, 'Not found', 'There is nothing here, or it is not yours to see.'),
-                    429 => self::answer(429, 'Too many tries', 'Wait a minute, then try again.'),
-                    default => self::answer($error->getStatusCode(), 'This did not work', $error->getMessage()),
+                    403 => self::answer(ProblemType::NotYoursToDo, $error->getMessage()),
+                    404 => self::answer(ProblemType::NotFound, 'There is nothing here, or it is not yours to see.'),
+                    429 => self::answer(ProblemType::TooManyTries, 'Wait a minute, then try again.'),
+                    default => self::answer(ProblemType::ThisDidNotWork, $error->getMessage(), status: $error->getStatusCode()),
                 },
-                default => self::answer(
-                    500,
-                    'This did not work',
+                default => self::answer(ProblemType::ThisDidNotWork,
                     'Something broke on the server and is in its log. What you entered is kept; try again.',
                 ),
             };
@@ -93,10 +85,20 @@ final class Problems
      * @param  array<string, list<string>>  $errors  by field path
      * @param  array<string, mixed>  $extra
      */
-    private static function answer(int $status, string $title, string $detail, array $errors = [], array $extra = []): JsonResponse
-    {
+    private static function answer(
+        ProblemType $type, string $detail, array $errors = [], array $extra = [], ?int $status = null,
+    ): JsonResponse {
+        $status ??= $type->status();
+
         return response()->json(
-            ['title' => $title, 'status' => $status, 'detail' => $detail, 'errors' => (object) $errors, ...$extra],
+            [
+                'type' => $type->uri(),
+                'title' => $type->title(),
+                'status' => $status,
+                'detail' => $detail,
+                'errors' => (object) $errors,
+                ...$extra,
+            ],
             $status,
             ['Content-Type' => 'application/problem+json'],
         );

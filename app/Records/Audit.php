@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Models\Athlete;
-use App\Models\User;
+use App\Athletes\Athlete;
+use App\People\User;
 use Spatie\Activitylog\Models\Activity;
 
 /** Says who did what to whose record, in the transaction that did it. */

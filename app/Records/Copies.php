@@ -108,20 +108,20 @@ final class Copies
                 "sqlite:{$file}",
                 options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY],
             );
-            $check = $copy->query('PRAGMA integrity_check')?->fetchColumn();
+            $check = $copy->query('PRAGMA integrity_check')->fetchColumn();
             if ($check !== 'ok') {
                 return "{$file} is damaged: {$check}.";
             }
-            $tables = $copy->query("select name from sqlite_master where type = 'table'")?->fetchAll(PDO::FETCH_COLUMN) ?: [];
+            $tables = $copy->query("select name from sqlite_master where type = 'table'")->fetchAll(PDO::FETCH_COLUMN);
             if (array_diff(['workspaces', 'athletes', 'rep_events', 'migrations'], $tables) !== []) {
                 return "{$file} is a database, but not one of Augendo.";
             }
             $known = array_map(fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
-            $newer = array_diff($copy->query('select migration from migrations')?->fetchAll(PDO::FETCH_COLUMN) ?: [], $known);
+            $newer = array_diff($copy->query('select migration from migrations')->fetchAll(PDO::FETCH_COLUMN), $known);
             if ($newer !== []) {
                 return "{$file} was written by a newer Augendo than this one. Update Augendo first, then restore it.";
             }
-            if ($copy->query('PRAGMA foreign_key_check')?->fetch() !== false) {
+            if ($copy->query('PRAGMA foreign_key_check')->fetch() !== false) {
                 return "{$file} does not hold together: something in it belongs to a record that is not there.";
             }
         } catch (PDOException) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Http\Problem;
+use App\Http\ProblemType;
 use Illuminate\Support\Facades\DB;
 
 /** Whatever a client makes carries an id of its own, so that sending it twice changes nothing. */
@@ -25,8 +26,7 @@ final class Sent
         }
         if (array_map(strval(...), (array) $kept) != array_map(strval(...), $owner)) {
             throw new Problem(
-                409,
-                'Not kept',
+                ProblemType::NotKept,
                 'Something else was kept under this id already, so this was not. Enter it again.',
                 ['id' => ['The id is taken.']],
             );

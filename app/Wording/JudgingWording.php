@@ -18,18 +18,11 @@ final class JudgingWording
 {
     public static function agreement(Agreement $of, ?string $splitsOn): string
     {
-        $beyondChance = $of->kappa === null ? '' : sprintf(
-            ', %.2f beyond chance (%.2f to %.2f)',
-            $of->kappa,
-            $of->interval[0] ?? 0.0,
-            $of->interval[1] ?? 0.0,
-        );
-
-        return "{$of->same} of {$of->n} repetitions judged alike by two{$beyondChance}. "
+        return "Two people judged {$of->same} of {$of->n} repetitions alike. "
             .(
                 $of->isWeak()
-                    ? 'Weak: look together before you decide'.($splitsOn === null ? '.' : ", first at “{$splitsOn}”.")
-                    : 'They see the same.'
+                    ? 'That is weak: look together before you decide'.($splitsOn === null ? '.' : ", first at “{$splitsOn}”.")
+                    : 'They agree well.'
             );
     }
 
@@ -46,7 +39,13 @@ final class JudgingWording
             return "{$right} of {$seen} right so far; not enough yet to set first looks against latest.";
         }
 
-        return "First {$right} of {$seen} right, now {$of->latest[0]} of {$of->latest[1]}: "
+        [$rightNow, $seenNow] = $of->latest;
+        if ([$right, $seen] === [$rightNow, $seenNow]) {
+            return "{$right} of {$seen} right then and now.";
+        }
+        $so = "First {$right} of {$seen} right, now {$rightNow} of {$seenNow}";
+
+        return $of->says === 'too few to tell' ? "{$so}. Too few to tell." : "{$so}: "
             .self::points($of->difference)
             .' points ('
             .self::points($of->low)

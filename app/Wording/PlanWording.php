@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Augendo\Core\Library\BlockDose;
-use Augendo\Core\Library\LibraryObject;
-use Augendo\Core\Limits\Limit;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonProblem;
@@ -15,12 +12,6 @@ use Augendo\Core\Planning\StationFlag;
 /** Seasons in words. */
 final class PlanWording
 {
-    public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the '
-        .'session, or for the squad under People.';
-
-    public const WAITS_TO_BE_FITTED = 'Something changed for the squad, and this sheet waits to be fitted to it. Until '
-        .'then it shows never more than was planned and never more than is left.';
-
     private const WEEKDAYS = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
     public static function emphasis(Emphasis $emphasis): string
@@ -42,15 +33,6 @@ final class PlanWording
             'effort' => 'more effort',
             'distance' => 'more distance',
         };
-    }
-
-    public static function swap(BlockDose $block, ?LibraryObject $for): string
-    {
-        $asked = lcfirst($block->object->name);
-
-        return $for === null
-            ? "No {$asked} at hand: “{$block->title}” is left out."
-            : "No {$asked} at hand: “{$block->title}” is done with ".lcfirst($for->name).'.';
     }
 
     /** @param  list<int>  $weekdays */
@@ -76,7 +58,7 @@ final class PlanWording
             'crowded' => ucfirst($title).": {$wanted} at once, room for {$there}. Open a second one, or let them take turns.",
             'short_area' => ucfirst($title).": the area is {$there} m, the longest dose needs {$wanted} m with the margin behind it.",
             'balls' => "{$wanted} balls are needed at once, {$there} are there. Fewer each, or collect more often.",
-            'gloves' => ucfirst($title).': a hard implement and nothing to catch with. Throw one way, on a call, and collect together.',
+            'gloves' => ucfirst($title).': throw one way, on a call; collect together. There is nothing to catch a hard implement with.',
             'hard_floor' => ucfirst(
                 $title,
             ).': landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter more.',
@@ -91,7 +73,7 @@ final class PlanWording
     {
         $limits = implode(
             ', ',
-            array_slice(array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $problem->limits)), 0, 3),
+            array_slice(array_unique(array_map(lcfirst(...), $problem->limits)), 0, 3),
         );
         $day = $problem->day === null ? '' : Wording::day($problem->day);
 

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use App\Models\PlayReturn;
-use App\Models\ReturnAttempt;
+use App\Returns\PlayReturn;
+use App\Returns\ReturnAttempt;
 use Augendo\Core\Day;
 use Augendo\Core\Returning\ProgrammeStage;
 use Augendo\Core\Returning\StageWork;
+use Augendo\Core\Returning\StepAsked;
 
 /** The way back in words. */
 final class ReturnWording
 {
-    public static function sentence(PlayReturn $return, StageWork $work): string
+    public static function sentence(PlayReturn $return, StepAsked $asked): string
     {
         $stages = $return->programmeAsOpened()->stages;
-        $name = "“{$stages[$work->step->stage]->name}”";
-        $from = $work->notBefore === null || $work->why !== 'not_before' ? '' : ', not before '.Wording::day($work->notBefore);
+        $name = "“{$stages[$asked->stage]->name}”";
+        $from = $asked->waitsUntil === null ? '' : ', not before '.Wording::day($asked->waitsUntil);
 
-        return match ($work->step->action) {
+        return match ($asked->action) {
             'stop' => 'Stopped. A clinician’s clearance dated after what happened opens the way again.',
             'clear' => "{$name} needs a clinician’s clearance before anybody starts it.",
             'wait' => 'Waits for the morning after: anything sore, and where?',

@@ -17,9 +17,11 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\LevelLimit;
 use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitFigures;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\RatioLimit;
 use Augendo\Core\Limits\RestLimit;
+use Augendo\Core\Limits\Status;
 use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Limits\StreakLimit;
 use Augendo\Core\Load\Channel;
@@ -163,12 +165,17 @@ final class Wording
 
     public static function unit(Limit $limit): string
     {
-        if ($limit->kind() === 'streak') {
+        return self::unitOf($limit->kind(), $limit->measure, $limit instanceof LevelLimit ? $limit->level : null);
+    }
+
+    private static function unitOf(string $kind, ?Measure $measure, ?string $level): string
+    {
+        if ($kind === 'streak') {
             return 'days';
         }
 
-        return match ($limit->measure) {
-            null => $limit instanceof LevelLimit && $limit->level === 'distance' ? 'm' : '% effort',
+        return match ($measure) {
+            null => $level === 'distance' ? 'm' : '% effort',
             Measure::Reps => 'reps',
             Measure::Shadow => 'shadow reps',
             Measure::HighReps => 'high-effort reps',
@@ -181,13 +188,14 @@ final class Wording
         };
     }
 
-    public static function limit(LimitState $state, Day $on): string
+    public static function limit(LimitState|LimitFigures $state, Day $on): string
     {
-        $unit = self::unit($state->limit);
+        $state = $state instanceof LimitState ? LimitFigures::of($state) : $state;
+        $unit = self::unitOf($state->kind, $state->measure, $state->level);
         $n = self::number(...);
 
-        return match ($state->limit->kind()) {
-            'cap', 'step' => $state->status === \Augendo\Core\Limits\Status::Over
+        return match ($state->kind) {
+            'cap', 'step' => $state->status === Status::Over
                 ? self::beside((float) $state->projected, (float) $state->max)
                     ." of {$n((float) $state->max)} {$unit}: over by "
                     .self::beside((float) $state->projected - (float) $state->max, 0.0)
@@ -199,7 +207,7 @@ final class Wording
             'rest' => $state->earliest === null || $state->earliest->equals($on)
                 ? 'No rest day is owed.'
                 : 'Rest day owed: such work again from '.self::day($state->earliest).'.',
-            'streak' => "{$n((float) max($state->used ?? 0, $state->projected ?? 0))} of {$n((float) $state->max)} days running.",
+            'streak' => "{$n((float) max($state->used ?? 0, $state->projected ?? 0))} of {$n((float) $state->max)} days in a row.",
             default => $state->projected === null
                 ? 'Too short a record to say.'
                 : 'Last week is '
@@ -219,7 +227,7 @@ final class Wording
             $limit instanceof CapLimit => ucfirst($unit).(
                 $limit->windowDays === null ? ' in one session' : ($limit->windowDays === 1 ? ' a day' : " in {$limit->windowDays} days")
             ),
-            $limit instanceof StepLimit => ucfirst($unit).' of a week, over the mean of the four weeks before or a floor',
+            $limit instanceof StepLimit => ucfirst($unit).' of seven days against the four weeks before, or against a floor',
             $limit instanceof LevelLimit => 'No single set above',
             $limit instanceof RestLimit => 'Days without, after so many '.$unit,
             $limit instanceof StreakLimit => 'Days running with such work',
@@ -236,34 +244,59 @@ final class Wording
             $limit instanceof CapLimit => $n($limit->max),
             $limit instanceof StepLimit => '+'.self::percent($limit->maxIncrease).", floor {$n($limit->floor)}",
             $limit instanceof LevelLimit => $limit->level === 'effort' ? self::percent($limit->max) : "{$n($limit->max)} m",
-            $limit instanceof RestLimit => implode(', ', array_map(fn (array $row): string => "≥ {$n($row[0])}: {$row[1]}", $limit->table)),
+            $limit instanceof RestLimit => implode(
+                ', ',
+                array_map(fn (array $row): string => "≥ {$n($row[0])}: {$row[1]}", $limit->table),
+            ),
             $limit instanceof StreakLimit => "{$limit->maxDays}",
             $limit instanceof RatioLimit => "{$n($limit->low)} to {$n($limit->high)}, stop {$n($limit->stop)}",
             default => '',
         };
     }
 
+    /** How many are left, and which limit is full then. */
     public static function headroom(Headroom $headroom, BlockPlan $block): string
     {
         $dose = self::dose($block->effort, $block->distanceM);
         if ($headroom->reps === null) {
-            return "No limit binds at {$dose}.";
+            return "Any number at {$dose}: no limit counts this work.";
         }
 
-        return "{$headroom->reps} left at {$dose}: ".self::limitNames($headroom->binding).' binds.';
+        return $headroom->reps === 0
+            ? "None left at {$dose}. ".ucfirst(self::full($headroom->binding)).'.'
+            : "{$headroom->reps} left at {$dose}. Then ".self::full($headroom->binding).'.';
+    }
+
+    /** @param  list<Limit>  $limits  that leave no room any more */
+    public static function full(array $limits): string
+    {
+        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => self::limitName($limit->label).match ($limit->kind()) {
+            'rest' => ' is owed',
+            'streak' => ' are used up',
+            'level' => ' is at its most',
+            default => str_starts_with($limit->label, 'Landings') || str_starts_with($limit->label, 'Hard') ? ' are full' : ' is full',
+        }, $limits)));
     }
 
     /** @param  list<Limit>  $limits */
     public static function limitNames(array $limits): string
     {
-        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => lcfirst($limit->label), $limits)));
+        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => self::limitName($limit->label), $limits)));
+    }
+
+    /** The name of a limit in the middle of a sentence. */
+    public static function limitName(string $label): string
+    {
+        $name = lcfirst((string) preg_replace('/, \d+ %$/', '', $label));
+
+        return str_starts_with($label, 'Daily ') ? "the {$name}" : $name;
     }
 
     /** What was taken off and why; beside the block it was taken off, so the block is not named. */
     public static function trim(Trim $trim, Day $on): string
     {
         $change = match ($trim->what) {
-            'dropped' => $trim->title === null ? 'Dropped' : "Left out, “{$trim->title}”",
+            'dropped' => $trim->title === null ? 'Left out' : "Left out, “{$trim->title}”",
             'reps' => self::number($trim->from).' → '.self::number($trim->to).' reps',
             'effort' => self::percent($trim->from).' → '.self::percent($trim->to),
             'distance' => self::number($trim->from).' → '.self::number($trim->to).' m',
@@ -272,7 +305,8 @@ final class Wording
         $why = match ($trim->cause) {
             'word' => match ($trim->word) {
                 Word::Unknown => 'not checked in',
-                Word::None, Word::Refer => ucfirst(self::channels($trim->channels)).': '.self::word($trim->word),
+                Word::None => 'no work for the '.self::channels($trim->channels).' today',
+                Word::Refer => 'the '.self::channels($trim->channels).' waits for a clinician',
                 default => self::channels($trim->channels).' reduced today',
             },
             'layoff' => $trim->idleDays === null
@@ -282,7 +316,7 @@ final class Wording
                 ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them"
                 : "fitted to {$trim->minutes} minutes",
             default => implode('; ', array_map(
-                fn (LimitState $state): string => lcfirst($state->limit->label).' ('.rtrim(self::limit($state, $on), '.').')',
+                fn (LimitFigures $state): string => self::limitName($state->label).' ('.rtrim(self::limit($state, $on), '.').')',
                 array_slice($trim->limits, 0, 2),
             )),
         };
@@ -322,13 +356,11 @@ final class Wording
                 ."; {$gate->minReps} on {$gate->minSessions} asked",
             Criterion::Mechanics => $result->rate === null
                 ? 'no judged rep yet'
-                : "{$result->good} of {$result->observed} good ("
-                    .self::percentBeside($result->rate, $gate->targetRate)
-                    .', asked '
-                    .self::percent($gate->targetRate)
-                    .'); surely above '
-                    .self::percentBeside((float) $result->lowerBound, $gate->lowerBound).', asked '.self::percent($gate->lowerBound)
-                    .($result->awaitsConfirmation ? '. An earlier look was not good enough: two good looks in a row are asked' : ''),
+                : "{$result->good} of {$result->observed} good: ".self::percentBeside($result->rate, $gate->targetRate)
+                    .'. '.self::percent($gate->targetRate).' is needed. At least '
+                    .self::percentBeside((float) $result->lowerBound, $gate->lowerBound).' ('.self::percent($gate->confidence).' sure), '
+                    .self::percent($gate->lowerBound).' is needed'
+                    .($result->awaitsConfirmation ? '. An earlier look was not good enough: two good looks in a row are needed' : ''),
             Criterion::Streak => $gate->streak === null
                 ? 'not asked on this rung'
                 : "{$result->bestRun} good in a row, asked {$gate->streak}",
@@ -361,7 +393,7 @@ final class Wording
     public static function gateHeadline(GateResult $result, ?string $nextRung): string
     {
         return match ($result->decision) {
-            GateDecision::Pause => 'Pause: today’s word does not allow this work',
+            GateDecision::Pause => 'Too sore for this today',
             GateDecision::StepBack => 'Step back one rung',
             GateDecision::Advance => $nextRung === null ? 'Held: the top of the ladder' : "Ready for “{$nextRung}”",
             GateDecision::Repeat => 'Repeat this rung',
@@ -382,14 +414,17 @@ final class Wording
                 $reps > 0
                     && $days > 0 => self::count($reps, 'more judged rep').', '.($days === 1 ? 'on another day' : "over {$days} more days"),
                 $reps > 0 => self::count($reps, 'more judged rep'),
-                default => 'judged reps on '.($days === 1 ? 'another day' : "{$days} more days").': shown again after a night it is learnt',
+                default => 'good again on '.($days === 1 ? 'a second day' : "{$days} more days").', then it counts as learnt',
             };
         }
         if ($result->awaitsConfirmation) {
             $missing[] = 'good again on the next look: after one that was not, two in a row are asked';
         }
         if ($is(Criterion::Mechanics, Verdict::Fail)) {
-            $missing[] = 'better mechanics: '.self::evidence(Criterion::Mechanics, $result, $gate, $word);
+            $missing[] = $result->rate !== null && $result->rate < $gate->targetRate
+                ? "{$result->good} of {$result->observed} good: ".self::percentBeside($result->rate, $gate->targetRate)
+                    .'. '.self::percent($gate->targetRate).' is needed'
+                : self::evidence(Criterion::Mechanics, $result, $gate, $word);
         }
         if ($is(Criterion::Streak, Verdict::Fail)) {
             $missing[] = self::evidence(Criterion::Streak, $result, $gate, $word);
@@ -462,6 +497,12 @@ final class Wording
         }
 
         return self::number(round($value, $decimals), $decimals);
+    }
+
+    /** A length below a metre in centimetres, as one would step it out or say it. */
+    public static function length(float $metres): string
+    {
+        return abs($metres) < 0.995 ? round(100 * $metres).' cm' : self::number($metres, 2).' m';
     }
 
     public static function number(float $value, int $decimals = 1): string

@@ -418,7 +418,7 @@ final class RulesOracleTest extends TestCase
         return ! str_contains($looks, 'f') || str_ends_with($looks, 'pp');
     }
 
-    /** The bound as the smaller root of (p̂ − p)² = z² p(1 − p)/n, with z by halving the normal distribution's error function series. */
+    /** The bound as the smaller root of (p̂ − p)² = z² p(1 − p)/n, z found by halving the error function's series. */
     private function wilson(int $good, int $n, float $confidence): float
     {
         [$low, $high] = [0.0, 10.0];

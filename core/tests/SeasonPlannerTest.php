@@ -314,6 +314,7 @@ final class SeasonPlannerTest extends TestCase
                 return $problem;
             }
         }
-        $this->fail("No problem “{$code}” among: ".implode(', ', array_map(fn (SeasonProblem $p): string => $p->code, $plan->problems)));
+        $codes = array_map(fn (SeasonProblem $each): string => $each->code, $plan->problems);
+        $this->fail("No problem “{$code}” among: ".implode(', ', $codes));
     }
 }

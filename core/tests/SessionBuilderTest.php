@@ -81,7 +81,7 @@ final class SessionBuilderTest extends TestCase
                 $this->assertSame('limit', $trim->cause);
                 $this->assertSame(
                     ['cap'],
-                    array_map(fn ($state): string => $state->limit->id, $trim->limits),
+                    array_map(fn ($state): string => $state->id, $trim->limits),
                     "max {$max}, block {$trim->block}, {$trim->what}",
                 );
             }

@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Athlete;
-use App\Models\Decision;
-use App\Models\Fixture;
-use App\Models\Placement;
-use App\Models\PlayReturn;
-use App\Models\ReturnAttempt;
-use App\Models\ReturnClearance;
-use App\Models\Role;
-use App\Models\Season;
-use App\Models\Sheet;
-use App\Models\SheetBlock;
-use App\Models\Squad;
-use App\Models\TrainingSession;
-use App\Models\User;
-use App\Models\Workspace;
-use App\Records\DailyTotals;
-use App\Records\HealthLog;
-use App\Records\LoadBook;
-use App\Records\RepLog;
-use App\Records\SeasonDesk;
-use App\Records\SheetDesk;
-use App\Records\SheetEvents;
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\Courtside\DailyTotals;
+use App\Courtside\RepLog;
+use App\Gates\Decision;
+use App\Gates\Placement;
+use App\Health\HealthLog;
+use App\Limits\AthleteLoads;
+use App\People\Role;
+use App\People\User;
+use App\People\Workspace;
+use App\Returns\PlayReturn;
+use App\Returns\ReturnAttempt;
+use App\Returns\ReturnClearance;
+use App\Seasons\Fixture;
+use App\Seasons\Season;
+use App\Seasons\Seasons;
+use App\Sessions\FitSheet;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
@@ -75,7 +75,7 @@ final class DemoSeeder extends Seeder
         private readonly Library $library,
         private readonly RepLog $log,
         private readonly HealthLog $health,
-        private readonly LoadBook $loads,
+        private readonly AthleteLoads $loads,
     ) {}
 
     public function run(): void
@@ -335,10 +335,7 @@ final class DemoSeeder extends Seeder
         $decision = $from === null ? null : Decision::query()->create([
             'athlete_id' => $athlete->id, 'ladder' => $ladder, 'ladder_version' => 1, 'rung' => $from,
             'action' => 'advance', 'to_rung' => $rung,
-            'evidence' => [
-                'headline' => 'Kept before Augendo',
-                'criteria' => [['label' => 'Record', 'evidence' => 'carried over from the coach’s notebook']],
-            ],
+            'evidence' => ['v' => 2],
             'overridden' => [], 'reason' => 'Carried over from the notebook.', 'day' => $day->iso(),
             'decided_by' => $this->coach->id, 'decided_at' => Carbon::parse($day->iso()),
         ]);
@@ -423,7 +420,7 @@ final class DemoSeeder extends Seeder
             'ladder' => $ladder, 'ladder_version' => 1,
             'rung' => $rung, 'trims' => [], 'state' => 'planned', 'version' => 0,
         ]);
-        SheetDesk::open($sheet)->fit();
+        FitSheet::now($sheet);
 
         return $sheet->refresh();
     }
@@ -501,15 +498,15 @@ final class DemoSeeder extends Seeder
             $device = (string) Str::uuid();
             $fault = $this->library->ladder($sheet->ladder)->rung($sheet->rung)->faults[1] ?? null;
             $along = [];
-            foreach (SheetEvents::standing($sheet->events) as $i => $rep) {
+            foreach (TapFold::standing($sheet->taps()) as $i => $rep) {
                 $verdict = $rep->verdict === 'unobserved' || $i % $every !== 1
                     ? $rep->verdict
                     : ($rep->verdict === 'good' ? 'not_good' : 'good');
                 $along[] = [
-                    'id' => (string) Str::uuid7(Carbon::parse($rep->at)), 'block_id' => $rep->block_id,
-                    'set_no' => $rep->set_no, 'kind' => 'second', 'verdict' => $verdict,
+                    'id' => (string) Str::uuid7(Carbon::parse($rep->at->text)), 'block_id' => $rep->blockId,
+                    'set_no' => $rep->setNo, 'kind' => 'second', 'verdict' => $verdict,
                     'fault' => $verdict !== 'not_good' ? null : ($verdict === $rep->verdict ? $rep->fault : $fault?->id),
-                    'side' => $rep->side, 'at' => $rep->at, 'seq' => $i, 'device' => $device,
+                    'side' => $rep->side, 'at' => $rep->at->text, 'seq' => $i, 'device' => $device,
                 ];
             }
             $this->log->append($sheet, $along, $this->assistant);
@@ -667,7 +664,7 @@ final class DemoSeeder extends Seeder
             'agreed' => $agreed, 'agreed_at' => $this->at($this->today->plus(-20), '18:00'), 'version' => 1,
             'created_by' => $this->coach->id,
         ]);
-        app(SeasonDesk::class)->change($season, [...$ask, 'version' => 1], $this->coach);
+        app(Seasons::class)->change($season, [...$ask, 'version' => 1], $this->coach);
     }
 
     private function at(Day $day, string $time): string

@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Problem } from './api/client';
 import './app.css';
 import { startSending } from './offline/store';
+import { watchForUpdates } from './offline/updates';
 import { router } from './router';
 
 const queries = new QueryClient({
@@ -22,8 +23,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.c
 if (nonce) setNonce(nonce);
 startSending();
 // Opens the application where there is no connection. Not while developing: it would serve yesterday's build.
-if (import.meta.env.PROD && 'serviceWorker' in navigator)
-    void navigator.serviceWorker.register('/sw.js', { scope: '/' });
+if (import.meta.env.PROD && 'serviceWorker' in navigator) void watchForUpdates();
 
 const root = document.getElementById('root');
 if (root) {

@@ -1,32 +1,15 @@
-import { createRootRoute, createRoute, createRouter, Outlet } from '@tanstack/react-router';
+import {
+    createRootRoute,
+    createRoute,
+    createRouter,
+    lazyRouteComponent as screen,
+    Outlet,
+} from '@tanstack/react-router';
 import { Frame } from './parts/Frame';
-import { AfterScreen } from './screens/after/AfterScreen';
-import { AthleteScreen } from './screens/athlete/AthleteScreen';
-import { CheckInScreen } from './screens/checkin/CheckInScreen';
-import { CourtsideScreen } from './screens/courtside/CourtsideScreen';
-import { GatesScreen } from './screens/gates/GatesScreen';
-import { HelpedScreen } from './screens/helped/HelpedScreen';
-import { HomeworkScreen } from './screens/homework/HomeworkScreen';
-import { IntakeScreen } from './screens/intake/IntakeScreen';
-import { LadderEditScreen } from './screens/library/LadderEditor';
-import { LadderPage, LibraryScreen } from './screens/library/LibraryScreen';
-import { LimitsScreen } from './screens/limits/LimitsScreen';
-import { RuleSetsScreen } from './screens/limits/RuleSetsScreen';
-import { JoinScreen } from './screens/join/JoinScreen';
-import { PlanScreen } from './screens/plan/PlanScreen';
-import { MatchScreen } from './screens/match/MatchScreen';
-import { PeopleScreen } from './screens/people/PeopleScreen';
-import { ProgrammesScreen } from './screens/returns/ProgrammesScreen';
-import { ReturnScreen } from './screens/returns/ReturnScreen';
-import { ReturnsScreen } from './screens/returns/ReturnsScreen';
-import { RollCallScreen } from './screens/rollcall/RollCallScreen';
-import { LoadScreen } from './screens/load/LoadScreen';
-import { ScoresScreen } from './screens/scores/ScoresScreen';
-import { NewSeasonScreen, SeasonScreen } from './screens/season/SeasonScreen';
-import { SessionScreen } from './screens/session/SessionScreen';
-import { SheetScreen } from './screens/sheet/SheetScreen';
-import { SignIn, SignInScreen } from './screens/signin/SignIn';
-import { TodayScreen } from './screens/today/TodayScreen';
+import { later } from './parts/later';
+
+const SignIn = later(async () => (await import('./screens/signin/SignIn')).SignIn);
+const SignInScreen = later(async () => (await import('./screens/signin/SignIn')).SignInScreen);
 
 const root = createRootRoute({
     component: Outlet,
@@ -40,70 +23,156 @@ const root = createRootRoute({
     ),
 });
 // Behind a link alone: nobody signs in for these.
-const checkIn = createRoute({ getParentRoute: () => root, path: '/check-in', component: CheckInScreen });
-const join = createRoute({ getParentRoute: () => root, path: '/join', component: JoinScreen });
+const checkIn = createRoute({
+    getParentRoute: () => root,
+    path: '/check-in',
+    component: screen(() => import('./screens/checkin/CheckInScreen'), 'CheckInScreen'),
+});
+const join = createRoute({
+    getParentRoute: () => root,
+    path: '/join',
+    component: screen(() => import('./screens/join/JoinScreen'), 'JoinScreen'),
+});
 
 const frame = createRoute({
     getParentRoute: () => root,
     id: 'frame',
     component: () => <Frame SignIn={SignIn} SignInScreen={SignInScreen} />,
 });
-const today = createRoute({ getParentRoute: () => frame, path: '/', component: TodayScreen });
-const rollCall = createRoute({ getParentRoute: () => frame, path: '/roll-call', component: RollCallScreen });
-const sheet = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId', component: SheetScreen });
+const today = createRoute({
+    getParentRoute: () => frame,
+    path: '/',
+    component: screen(() => import('./screens/today/TodayScreen'), 'TodayScreen'),
+});
+const rollCall = createRoute({
+    getParentRoute: () => frame,
+    path: '/roll-call',
+    component: screen(() => import('./screens/rollcall/RollCallScreen'), 'RollCallScreen'),
+});
+const sheet = createRoute({
+    getParentRoute: () => frame,
+    path: '/sheets/$sheetId',
+    component: screen(() => import('./screens/sheet/SheetScreen'), 'SheetScreen'),
+});
 const courtside = createRoute({
     getParentRoute: () => frame,
     path: '/sheets/$sheetId/courtside',
-    component: CourtsideScreen,
+    component: screen(() => import('./screens/courtside/CourtsideScreen'), 'CourtsideScreen'),
 });
-const after = createRoute({ getParentRoute: () => frame, path: '/sheets/$sheetId/after', component: AfterScreen });
-const athlete = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId', component: AthleteScreen });
+const after = createRoute({
+    getParentRoute: () => frame,
+    path: '/sheets/$sheetId/after',
+    component: screen(() => import('./screens/after/AfterScreen'), 'AfterScreen'),
+});
+const athlete = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId',
+    component: screen(() => import('./screens/athlete/AthleteScreen'), 'AthleteScreen'),
+});
 const intake = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/intake',
-    component: IntakeScreen,
+    component: screen(() => import('./screens/intake/IntakeScreen'), 'IntakeScreen'),
 });
-const match = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/match', component: MatchScreen });
+const match = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/match',
+    component: screen(() => import('./screens/match/MatchScreen'), 'MatchScreen'),
+});
 const scores = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/scores',
-    component: ScoresScreen,
+    component: screen(() => import('./screens/scores/ScoresScreen'), 'ScoresScreen'),
 });
 const helped = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/what-helped',
-    component: HelpedScreen,
+    component: screen(() => import('./screens/helped/HelpedScreen'), 'HelpedScreen'),
 });
-const gates = createRoute({ getParentRoute: () => frame, path: '/gates', component: GatesScreen });
-const library = createRoute({ getParentRoute: () => frame, path: '/library', component: LibraryScreen });
-const ladder = createRoute({ getParentRoute: () => frame, path: '/library/$ladderId', component: LadderPage });
+const gates = createRoute({
+    getParentRoute: () => frame,
+    path: '/gates',
+    component: screen(() => import('./screens/gates/GatesScreen'), 'GatesScreen'),
+});
+const library = createRoute({
+    getParentRoute: () => frame,
+    path: '/library',
+    component: screen(() => import('./screens/library/LibraryScreen'), 'LibraryScreen'),
+});
+const ladder = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/$ladderId',
+    component: screen(() => import('./screens/library/LibraryScreen'), 'LadderPage'),
+});
 const ladderEdit = createRoute({
     getParentRoute: () => frame,
     path: '/library/$ladderId/edit',
-    component: LadderEditScreen,
+    component: screen(() => import('./screens/library/LadderEditor'), 'LadderEditScreen'),
 });
-const plan = createRoute({ getParentRoute: () => frame, path: '/plan', component: PlanScreen });
+const plan = createRoute({
+    getParentRoute: () => frame,
+    path: '/plan',
+    component: screen(() => import('./screens/plan/PlanScreen'), 'PlanScreen'),
+});
 const newSeason = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/season',
-    component: NewSeasonScreen,
+    component: screen(() => import('./screens/season/SeasonScreen'), 'NewSeasonScreen'),
 });
-const season = createRoute({ getParentRoute: () => frame, path: '/seasons/$seasonId', component: SeasonScreen });
-const session = createRoute({ getParentRoute: () => frame, path: '/sessions/$sessionId', component: SessionScreen });
+const season = createRoute({
+    getParentRoute: () => frame,
+    path: '/seasons/$seasonId',
+    component: screen(() => import('./screens/season/SeasonScreen'), 'SeasonScreen'),
+});
+const session = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId',
+    component: screen(() => import('./screens/session/SessionScreen'), 'SessionScreen'),
+});
 const homework = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/homework',
-    component: HomeworkScreen,
+    component: screen(() => import('./screens/homework/HomeworkScreen'), 'HomeworkScreen'),
 });
-const load = createRoute({ getParentRoute: () => frame, path: '/athletes/$athleteId/load', component: LoadScreen });
-const returns = createRoute({ getParentRoute: () => frame, path: '/returns', component: ReturnsScreen });
-const programmes = createRoute({ getParentRoute: () => frame, path: '/programmes', component: ProgrammesScreen });
-const playReturn = createRoute({ getParentRoute: () => frame, path: '/returns/$returnId', component: ReturnScreen });
-const limits = createRoute({ getParentRoute: () => frame, path: '/limits', component: LimitsScreen });
-const ruleSets = createRoute({ getParentRoute: () => frame, path: '/rule-sets', component: RuleSetsScreen });
-const people = createRoute({ getParentRoute: () => frame, path: '/people', component: PeopleScreen });
+const load = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/load',
+    component: screen(() => import('./screens/load/LoadScreen'), 'LoadScreen'),
+});
+const returns = createRoute({
+    getParentRoute: () => frame,
+    path: '/returns',
+    component: screen(() => import('./screens/returns/ReturnsScreen'), 'ReturnsScreen'),
+});
+const programmes = createRoute({
+    getParentRoute: () => frame,
+    path: '/programmes',
+    component: screen(() => import('./screens/returns/ProgrammesScreen'), 'ProgrammesScreen'),
+});
+const playReturn = createRoute({
+    getParentRoute: () => frame,
+    path: '/returns/$returnId',
+    component: screen(() => import('./screens/returns/ReturnScreen'), 'ReturnScreen'),
+});
+const limits = createRoute({
+    getParentRoute: () => frame,
+    path: '/limits',
+    component: screen(() => import('./screens/limits/LimitsScreen'), 'LimitsScreen'),
+});
+const ruleSets = createRoute({
+    getParentRoute: () => frame,
+    path: '/rule-sets',
+    component: screen(() => import('./screens/limits/RuleSetsScreen'), 'RuleSetsScreen'),
+});
+const people = createRoute({
+    getParentRoute: () => frame,
+    path: '/people',
+    component: screen(() => import('./screens/people/PeopleScreen'), 'PeopleScreen'),
+});
 
+// Each screen is fetched when it is asked for, or pointed at; courtside has them all on the device (vite.config.ts).
 export const router = createRouter({
+    defaultPreload: 'intent',
     routeTree: root.addChildren([
         checkIn,
         join,

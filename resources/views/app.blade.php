@@ -7,6 +7,7 @@
     <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
     <title>Augendo</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icons/apple-180.png">
     <link rel="manifest" href="/app.webmanifest">
     @vite('resources/app/main.tsx')
 </head>

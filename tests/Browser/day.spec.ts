@@ -16,7 +16,7 @@ test('from the check-in to the decision, with the connection lost in the middle'
     await page.getByRole('button', { name: 'right shoulder' }).click();
     await page.getByRole('button', { name: 'Muscle ache' }).click();
     await page.getByRole('button', { name: '3', exact: true }).click();
-    await page.getByRole('button', { name: 'Keep this report' }).click();
+    await page.getByRole('button', { name: 'Save this report' }).click();
     await expect(mira.getByText('Reduced', { exact: true })).toBeVisible();
     await expect(mira.getByText('Right shoulder, muscle ache 3')).toBeVisible();
 
@@ -50,6 +50,14 @@ test('from the check-in to the decision, with the connection lost in the middle'
     await good();
     await tap('Toss behind the head');
     await good();
+    // With the server, all of them: a tap is stored first and sent after it.
+    const [, , sheetId] = new URL(page.url()).pathname.split('/');
+    const heard = (): Promise<number> =>
+        page.evaluate(async (id) => {
+            const answer = await fetch(`/api/sheets/${id}/courtside`, { headers: { Accept: 'application/json' } });
+            return ((await answer.json()) as { events: unknown[] }).events.length;
+        }, sheetId);
+    await expect.poll(heard).toBe(10 + 3 + 4);
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
     await context.setOffline(true);
     await good();
@@ -150,7 +158,7 @@ test('editing a dose moves every limit before it is saved, and a hard limit cann
     await row(page, 'Tomas Brandvik').getByRole('link', { name: /reps/ }).click();
     const step = page
         .getByRole('region', { name: 'Load on each limit' })
-        .getByText(/Arm weekly step, \+15 %$/)
+        .getByText(/Weekly rise of arm load, 15 %$/)
         .locator('xpath=ancestor::div[2]');
     const before = await step.innerText();
     const more = page.getByRole('button', { name: 'More repetitions of Five-step throw' });

@@ -1,3 +1,5 @@
+import { appendFileSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { expect, row, shelfCounts, signIn, test } from './support';
 
 test('the application opens without a connection, counts, and sends when there is one again', async ({
@@ -67,4 +69,39 @@ test('signing out leaves nothing of the squad on the device', async ({ page }) =
     await page.getByRole('button', { name: 'Sign out', exact: true }).click();
     await expect(page.getByLabel('Password')).toBeVisible();
     expect(await shelfCounts(page, ['packs', 'answers'])).toEqual([0, 0]);
+});
+
+test('a new version is offered, never in the middle of a session, and taken when somebody says so', async ({
+    page,
+}) => {
+    const built = join(import.meta.dirname, '../../public/build/sw.js');
+    const asBuilt = readFileSync(built);
+    const offered = page.getByText('A new version of Augendo is ready.');
+    await signIn(page);
+    await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+        if (!navigator.serviceWorker.controller)
+            await new Promise((done) => navigator.serviceWorker.addEventListener('controllerchange', done));
+    });
+    await expect(offered).toHaveCount(0);
+    try {
+        appendFileSync(built, '\n// the next version\n');
+        await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
+        await expect(offered).toBeVisible();
+
+        await row(page, 'Ravi Castellan')
+            .getByRole('link', { name: /with Ravi$/ })
+            .click();
+        await expect(page.getByRole('heading', { level: 1 })).toContainText('Ravi');
+        await expect(offered).toHaveCount(0);
+
+        await page.goto('/');
+        await page.getByRole('button', { name: 'Use it now' }).click();
+        await expect(offered).toHaveCount(0);
+        await expect(row(page, 'Ravi Castellan')).toBeVisible();
+        const waits = () => page.evaluate(async () => (await navigator.serviceWorker.ready).waiting !== null);
+        await expect.poll(waits).toBe(false);
+    } finally {
+        writeFileSync(built, asBuilt);
+    }
 });

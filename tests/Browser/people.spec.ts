@@ -41,7 +41,7 @@ test('a parent opens a link on a phone and is done in a few taps', async ({ page
     // A sore place: place, kind, score, keep.
     await tap('Report something else');
     taps = 0;
-    for (const name of ['left knee', 'Joint pain', '2', 'Keep this report']) await tap(name === '2' ? /^2$/ : name);
+    for (const name of ['left knee', 'Joint pain', '2', 'Save this report']) await tap(name === '2' ? /^2$/ : name);
     expect(taps).toBe(4);
     await tap('Fever');
     await tap('Done');
@@ -110,7 +110,7 @@ test('limits: who is close to what, and from whom each bound is', async ({ page 
         .click();
     await hasNoAxeFindings(page);
     await page
-        .getByRole('button', { name: /Arm weekly step.*the sets behind/ })
+        .getByRole('button', { name: /Weekly rise of arm load.*the sets behind/ })
         .first()
         .click();
     await expect(page.getByRole('cell', { name: /Float serve/ }).first()).toBeVisible();

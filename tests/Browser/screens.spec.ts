@@ -2,6 +2,7 @@ import { anotherDevice, expect, fillSignIn, hasNoAxeFindings, row, signIn, test,
 
 test('Today shows every state, and each opens to its reasons', async ({ page }) => {
     await page.goto('/');
+    await expect(page.getByLabel('E-mail')).toBeVisible();
     await hasNoAxeFindings(page);
     await fillSignIn(page, 'coach', 'wrong');
     await expect(page.getByText('Name and password do not go together. Check both and try again.')).toBeVisible();
@@ -15,9 +16,9 @@ test('Today shows every state, and each opens to its reasons', async ({ page }) 
     ] as const) {
         await expect(row(page, name).getByText(word, { exact: true })).toBeVisible();
     }
-    await expect(row(page, 'Tomas Brandvik').getByText(/^Near:/)).toBeVisible();
+    await expect(row(page, 'Tomas Brandvik').getByText(/left at|None left/)).toBeVisible();
     await expect(row(page, 'Tomas Brandvik').getByText('Ready for “Into the lane”')).toBeVisible();
-    await expect(row(page, 'Ilse Varga').getByText('Not yet: judged reps on another day')).toBeVisible();
+    await expect(row(page, 'Ilse Varga').getByText('Not yet: good again on a second day')).toBeVisible();
     await hasNoAxeFindings(page);
 
     await row(page, 'Sofie Marchetti')
@@ -27,7 +28,7 @@ test('Today shows every state, and each opens to its reasons', async ({ page }) 
     await hasNoAxeFindings(page);
     await page.keyboard.press('Escape');
     await row(page, 'Tomas Brandvik')
-        .getByRole('button', { name: /Arm weekly step/ })
+        .getByRole('button', { name: /Weekly rise of arm load/ })
         .click();
     await expect(page.getByRole('cell', { name: /Float serve, volleyball/ }).first()).toBeVisible();
 });
@@ -105,7 +106,7 @@ test('an assistant runs sessions but decides nothing; a clinician clears, and th
     await clinician.getByRole('button', { name: 'Record a clearance' }).click();
     await clinician.getByLabel(/Role/).fill('Sports physician');
     await hasNoAxeFindings(clinician);
-    await clinician.getByRole('button', { name: 'Keep the clearance' }).click();
+    await clinician.getByRole('button', { name: 'Save the clearance' }).click();
     await expect(clinician.getByText('Open referral')).toHaveCount(0);
     await expect(clinician.getByText(/Cleared by Dr\. Samira Lund, Sports physician/)).toBeVisible();
 });

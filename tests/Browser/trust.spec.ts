@@ -25,7 +25,7 @@ async function report(page: Page, place: string, kind: string, score: number): P
     await page.getByRole('button', { name: place, exact: true }).first().click();
     await page.getByRole('button', { name: kind, exact: true }).click();
     await page.getByRole('button', { name: String(score), exact: true }).click();
-    await page.getByRole('button', { name: /^Keep this report/ }).click();
+    await page.getByRole('button', { name: /^Save this report/ }).click();
 }
 
 test('one bad item holds up nothing else: set aside with its reason, sent again or written to a file', async ({

@@ -44,7 +44,7 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     await form.getByLabel('Expected work, each').selectOption({ label: 'Handball standing throw' });
     await form.getByLabel('How many').fill('30');
     await form.getByRole('button', { name: 'Middling' }).click();
-    await form.getByRole('button', { name: 'Keep it' }).click();
+    await form.getByRole('button', { name: 'Save' }).click();
     await expect(form).toHaveCount(0);
     await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
     await form.locator('input[name=day]').fill(iso(now, 83));
@@ -52,11 +52,11 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     await form.getByLabel('For whom').selectOption({ label: 'Ilse Varga' });
     await form.getByLabel('Expected work, each').selectOption({ label: 'Float serve' });
     await form.getByLabel('How many').fill('25');
-    await form.getByRole('button', { name: 'Keep it' }).click();
+    await form.getByRole('button', { name: 'Save' }).click();
     await expect(form).toHaveCount(0);
     await page.getByRole('link', { name: 'Ilse Varga' }).click();
     await expect(page.getByText('The way back is expected to end')).toBeVisible({ timeout: 20_000 });
-    await page.getByRole('button', { name: 'Keep this season' }).click();
+    await page.getByRole('button', { name: 'Save this season' }).click();
     await expect(page).toHaveURL(/\/seasons\//, { timeout: 20_000 });
     const seconds = (performance.now() - started) / 1000;
     console.log(`twelve weeks planned: ${seconds.toFixed(1)} s of the machine, ${await clicks()} clicks and fields`);

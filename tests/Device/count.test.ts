@@ -1,3 +1,4 @@
+import type { Verdict } from '../../resources/app/rules/fold';
 import { describe, expect, test } from 'vitest';
 import type { KeptReport } from '../../resources/app/offline/store';
 import { blockAt, fallOf, haltOf, handOf, judgedOf, setAt, tally } from '../../resources/app/rules/count';
@@ -5,7 +6,7 @@ import { budget, doseOf } from '../../resources/app/rules/doses';
 import { inOrder, standing } from '../../resources/app/rules/fold';
 import { block, BOUNDS, examples, pack, rep } from './support';
 
-describe('the repetitions that stand, as App\\Records\\SheetEvents has them', () => {
+describe('the repetitions that stand, as Augendo\\Core\\Courtside\\TapFold has them', () => {
     test.each(examples.fold.map((each, i) => [i, each] as const))('example %i', (_, each) => {
         const stands = standing(inOrder(each.events));
         expect(stands.map((one) => [one.id, one.verdict, one.fault])).toEqual(each.standing);
@@ -76,7 +77,15 @@ describe('how many are left', () => {
     test('the limit that stops first is the one told', () => {
         const bounds = [
             { limit_id: 'none', label: 'No cost', unit: 'units', used: 0, max: 0, remaining: 0 },
-            { limit_id: 'arm-day', label: 'Arm day', unit: 'units', used: 19.5, max: 20, remaining: 0.5 },
+            {
+                limit_id: 'arm-day',
+                label: 'Arm day',
+                full: 'arm day is full',
+                unit: 'units',
+                used: 19.5,
+                max: 20,
+                remaining: 0.5,
+            },
         ] as ReturnType<typeof pack>['bounds'];
         const left = budget(pack({ bounds }), [], at(0.5), 'dominant');
         expect([left?.tape.label, left?.repsLeft]).toEqual(['Arm day', 1]);
@@ -134,8 +143,8 @@ describe('why nothing more is counted', () => {
 });
 
 test('quality that falls is told in points', () => {
-    const judged = [...Array<string>(10).fill('good'), ...Array<string>(10).fill('not_good')].map((verdict) =>
-        rep({ verdict: verdict }),
+    const judged = [...Array<Verdict>(10).fill('good'), ...Array<Verdict>(10).fill('not_good')].map((verdict) =>
+        rep({ verdict }),
     );
     expect(fallOf(judged, { falls: 0.3 }, null, BOUNDS)).toContain('the last 10 lie 30 points below the best 10');
     expect(fallOf(judged, null, null, BOUNDS)).toBeNull();

@@ -9,6 +9,7 @@ type Answer = { status: number; body?: unknown } | 'hangs up';
 
 let sent: Sent[] = [];
 let answer: (path: string, body: never) => Answer;
+let client: typeof import('../../resources/app/api/client');
 let store: typeof import('../../resources/app/offline/store');
 let shelves: typeof import('../../resources/app/offline/shelf');
 let clubs = 0;
@@ -37,10 +38,10 @@ const report = (id: string): Report => ({
 });
 /** Kept as if the connection had been away, so that nothing is sent before the test says so. */
 async function lying(...taps: Tap[]): Promise<void> {
-    await shelves.shelf()?.taps.bulkPut(taps);
+    await (await shelves.shelf())?.taps.bulkPut(taps);
 }
 const sendings = async (sheet: string): Promise<string[]> => (await store.tapsOf(sheet)).map(({ sending }) => sending);
-const signIn = (key: string): Promise<void> => store.seated({ key, name: key } as Me);
+const signIn = (key: string): void => store.seated({ key, name: key } as Me);
 
 beforeEach(async () => {
     vi.resetModules();
@@ -56,9 +57,10 @@ beforeEach(async () => {
     });
     sent = [];
     answer = takesAll;
+    client = await import('../../resources/app/api/client');
     store = await import('../../resources/app/offline/store');
     shelves = await import('../../resources/app/offline/shelf');
-    await signIn(`club-${++clubs}`);
+    signIn(`club-${++clubs}`);
 });
 
 describe('taps', () => {
@@ -161,8 +163,8 @@ describe('taps', () => {
 });
 
 describe('where the device stores nothing', () => {
-    beforeEach(() => {
-        vi.spyOn(shelves.shelf()?.taps ?? never(), 'put').mockRejectedValue(new Error('QuotaExceededError'));
+    beforeEach(async () => {
+        vi.spyOn((await shelves.shelf())?.taps ?? never(), 'put').mockRejectedValue(new Error('QuotaExceededError'));
     });
 
     test('a tap counts once the server has it', async () => {
@@ -196,20 +198,24 @@ test('a report refused for good is set aside, one the server fails on waits, nei
 
 test('a kept answer is shown while the server is out of reach, and covers no refusal', async () => {
     answer = () => ({ status: 200, body: { date: '2026-11-26' } });
-    expect(await store.answerOrKept('/api/today')).toEqual({ date: '2026-11-26' });
+    expect(await store.answerOrKept('/api/today', () => client.api('GET', '/api/today'))).toEqual({
+        date: '2026-11-26',
+    });
     answer = () => 'hangs up';
-    expect(await store.answerOrKept('/api/today')).toEqual({ date: '2026-11-26' });
+    expect(await store.answerOrKept('/api/today', () => client.api('GET', '/api/today'))).toEqual({
+        date: '2026-11-26',
+    });
     expect(store.isOutOfReach()).toBe(true);
-    await expect(store.answerOrKept('/api/plan')).rejects.toThrow('out of reach');
+    await expect(store.answerOrKept('/api/plan', () => client.api('GET', '/api/plan'))).rejects.toThrow('out of reach');
     answer = () => refusal(403, 'Not yours.');
-    await expect(store.answerOrKept('/api/today')).rejects.toThrow('Not yours.');
+    await expect(store.answerOrKept('/api/today', () => client.api('GET', '/api/today'))).rejects.toThrow('Not yours.');
 });
 
 describe('a second person on the same device', () => {
     test('sees nothing of the first, sends nothing for them; the server hears that counts are missing', async () => {
         await lying(tap('s', { id: 'anna’s' }), tap('s'));
         const anna = `club-${clubs}`;
-        await signIn(`${anna}-ben`);
+        signIn(`${anna}-ben`);
         expect(await store.tapsOf('s')).toEqual([]);
         expect((await store.ofOthers()).find(({ person }) => person.key === anna)).toEqual({
             person: { key: anna, name: anna },
@@ -221,17 +227,19 @@ describe('a second person on the same device', () => {
         const [told] = to('/api/me/missing-counts');
         expect((told?.body as { athletes: object[] }).athletes).toContainEqual({ athlete_id: 'mira', count: 2 });
 
-        await signIn(anna);
+        signIn(anna);
         await store.flush();
         expect(to('/events').flatMap(idsOf)).toContain('anna’s');
         expect(await store.waitingOf('s')).toBe(0);
     });
 
     test('signing out without a connection leaves nothing on screen, and is made up for first', async () => {
-        await store.answerOrKept('/api/today');
+        await store.answerOrKept('/api/today', () => client.api('GET', '/api/today'));
         answer = () => 'hangs up';
         await store.signOut();
-        await expect(store.answerOrKept('/api/today')).rejects.toThrow('out of reach');
+        await expect(store.answerOrKept('/api/today', () => client.api('GET', '/api/today'))).rejects.toThrow(
+            'out of reach',
+        );
         await expect(store.whoIsHere()).rejects.toThrow('signed out here');
         answer = (path) => (path === '/api/me' ? refusal(401, 'Nobody is signed in.') : { status: 200 });
         sent = [];

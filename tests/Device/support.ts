@@ -96,7 +96,17 @@ export const pack = (of: Partial<Courtside> = {}): Courtside =>
         faults: [fault('late'), fault('elbow', true)],
         pattern: BOUNDS,
         stop: null,
-        bounds: [{ limit_id: 'arm-day', label: 'Arm day', unit: 'units', used: 10, max: 20, remaining: 10 }],
+        bounds: [
+            {
+                limit_id: 'arm-day',
+                label: 'Arm day',
+                full: 'arm day is full',
+                unit: 'units',
+                used: 10,
+                max: 20,
+                remaining: 10,
+            },
+        ],
         athlete: { throwing_side: 'left' },
         reports_known: [],
         reported: [],

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Athlete;
-use App\Models\PlayReturn;
-use App\Models\Role;
-use App\Models\User;
+use App\Athletes\Athlete;
+use App\People\Role;
+use App\People\User;
+use App\Returns\PlayReturn;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
@@ -169,7 +169,7 @@ final class AccessTest extends TestCase
                 'password' => 'x',
                 'role' => $role,
             ]);
-            $squad = \App\Models\Squad::query()->create([
+            $squad = \App\Athletes\Squad::query()->create([
                 'workspace_id' => $luca->workspace_id,
                 'name' => 'Other squad',
                 'rule_set' => 'starter',
@@ -266,7 +266,7 @@ final class AccessTest extends TestCase
             '{limit}' => 'arm-week:19-120:dominant',
             '{return}' => $id($return->id), '{attempt}' => $return->attempts->last()->id,
             '{report}' => $id(
-                \App\Models\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id,
+                \App\Health\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id,
             ),
             '{id}' => str_contains($path, '{id}') ? $this->measured($path, $athlete, $missing) : '',
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
@@ -312,7 +312,7 @@ final class AccessTest extends TestCase
 
     private function logged(Athlete $athlete): string
     {
-        app(\App\Records\WorkLog::class)->add(
+        app(\App\Sessions\WorkLog::class)->add(
             $athlete,
             [
                 'id' => $id = (string) Str::uuid7(),
@@ -332,7 +332,7 @@ final class AccessTest extends TestCase
 
     private function fixture(Athlete $athlete): string
     {
-        return \App\Models\Fixture::query()->create([
+        return \App\Seasons\Fixture::query()->create([
             'squad_id' => $athlete->squads()->firstOrFail()->id,
             'athlete_id' => $athlete->id,
             'kind' => 'match',
@@ -346,7 +346,7 @@ final class AccessTest extends TestCase
 
     private function season(Athlete $athlete): string
     {
-        return \App\Models\Season::query()->firstOrCreate(['athlete_id' => $athlete->id, 'ladder' => 'volleyball-float-serve'], [
+        return \App\Seasons\Season::query()->firstOrCreate(['athlete_id' => $athlete->id, 'ladder' => 'volleyball-float-serve'], [
             'squad_id' => $athlete->squads()->firstOrFail()->id, 'goal_rung' => null,
             'starts_on' => $this->coach()->workspace->today()->iso(),
             'goal_on' => $this->coach()->workspace->today()->plus(10)->iso(),
@@ -357,8 +357,8 @@ final class AccessTest extends TestCase
 
     private function link(Athlete $athlete): int
     {
-        app(\App\Records\LinkDesk::class)->checkIn($athlete, 'a phone', $this->coach());
+        app(\App\People\Links::class)->checkIn($athlete, 'a phone', $this->coach());
 
-        return (int) \App\Models\Link::query()->max('id');
+        return (int) \App\People\Link::query()->max('id');
     }
 }

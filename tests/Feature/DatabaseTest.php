@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Database\ImmediateConnector;
+use App\Records\ImmediateConnector;
 use PDOException;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Decision;
-use App\Models\Placement;
+use App\Gates\Decision;
+use App\Gates\Placement;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -19,7 +19,7 @@ final class DecisionTest extends TestCase
         $this->decide('Mira', 'advance', ['id' => $id])->assertOk();
         $decision = Decision::query()->findOrFail($id);
         $this->assertSame(['line', 'thirds'], [$decision->rung, $decision->to_rung]);
-        $this->assertCount(10, $decision->evidence['criteria']);
+        $this->assertCount(10, $decision->evidence['gate']['criteria']);
         $this->assertSame('thirds', Placement::query()->where('athlete_id', $mira->id)->orderByDesc('entered_at')->value('rung'));
         $this->assertSame(
             ['thirds'],

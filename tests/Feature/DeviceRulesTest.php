@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\RepEvent;
-use App\Records\SheetEvents;
+use Augendo\Core\Courtside\Tap;
+use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Instant;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\JudgedRep;
@@ -98,11 +98,14 @@ final class DeviceRulesTest extends TestCase
             $j = mt_rand(0, $i);
             [$arrived[$i], $arrived[$j]] = [$arrived[$j], $arrived[$i]];
         }
-        $standing = SheetEvents::standing(collect($arrived)->map(fn (array $event): RepEvent => (new RepEvent)->forceFill($event)));
+        $standing = TapFold::standing(array_map(fn (array $event): Tap => new Tap(
+            $event['id'], 'sheet', 'block', 1, $event['kind'], $event['target_id'], $event['verdict'], $event['fault'], 'dominant', null,
+            null, Instant::of($event['at']), $event['seq'], 'device', null, null, null,
+        ), $arrived));
 
         return [
             'events' => $arrived,
-            'standing' => array_map(fn (RepEvent $rep): array => [$rep->id, $rep->verdict, $rep->fault], $standing),
+            'standing' => array_map(fn (Tap $rep): array => [$rep->id, $rep->verdict, $rep->fault], $standing),
         ];
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Link;
-use App\Models\PlayReturn;
-use App\Models\Season;
-use App\Models\SorenessReport;
-use App\Models\User;
+use App\Health\SorenessReport;
+use App\People\Link;
+use App\People\User;
+use App\Returns\PlayReturn;
+use App\Seasons\Season;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;

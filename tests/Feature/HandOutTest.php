@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Link;
-use App\Models\Role;
-use App\Records\AthleteDay;
+use App\Athletes\AthleteDay;
+use App\People\Link;
+use App\People\Role;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Sabre\VObject\Component\VCalendar;
@@ -114,7 +114,7 @@ final class HandOutTest extends TestCase
                 'objects' => ['ball-javelin-400'],
             ],
         )->assertOk();
-        $sheets = \App\Models\Sheet::query()->where('held_on', $day)->with('blocks')->get();
+        $sheets = \App\Sessions\Sheet::query()->where('held_on', $day)->with('blocks')->get();
         $this->assertNotEmpty($sheets);
         $this->assertSame(['javelin-throw'], $sheets->pluck('ladder')->unique()->all());
         $objects = app(Library::class)->objects();

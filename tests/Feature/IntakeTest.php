@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Role;
-use App\Records\LoadBook;
+use App\Limits\AthleteLoads;
+use App\People\Role;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\UsualWeek;
 use Illuminate\Support\Facades\DB;
@@ -96,7 +96,7 @@ final class IntakeTest extends TestCase
             ->where('source', 'declared')
             ->sum('arm') / (4 * 0.8);
         $fromRecord = UsualWeek::ofRecord(
-            app(LoadBook::class)->for([$mira], $this->coach()->workspace->today())[$mira->id]->record->wholeSeries(Measure::Arm),
+            app(AthleteLoads::class)->for([$mira], $this->coach()->workspace->today())[$mira->id]->record->wholeSeries(Measure::Arm),
             $this->coach()->workspace->today()->ordinal,
         );
         $this->assertGreaterThan(0.0, $fromRecord);
@@ -122,7 +122,7 @@ final class IntakeTest extends TestCase
         $ilse = $this->athlete('Ilse');
         $max = fn (): float => collect(
             $this->actingAs($this->coach())->getJson("/api/athletes/{$ilse->id}")->json('tapes'),
-        )->firstWhere('label', 'Arm week')['max'];
+        )->firstWhere('label', 'Arm load, seven days')['max'];
         $before = $max();
         $today = $this->coach()->workspace->today();
         $this->postJson(

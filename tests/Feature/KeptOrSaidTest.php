@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\Middleware\SamePerson;
-use App\Models\RepEvent;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Records\AthleteDay;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\Courtside\RepEvent;
+use App\People\Role;
+use App\People\SamePerson;
+use App\Sessions\Sheet;
 use Augendo\Core\Load\Channel;
 use Carbon\Carbon;
 use Illuminate\Database\QueryException;

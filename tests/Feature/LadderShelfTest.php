@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Placement;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Records\AthleteDay;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\Gates\Placement;
+use App\People\Role;
+use App\Sessions\Sheet;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;

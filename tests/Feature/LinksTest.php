@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Link;
-use App\Models\Role;
-use App\Models\User;
+use App\People\Link;
+use App\People\Role;
+use App\People\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Athlete;
-use App\Records\AthleteDay;
-use App\Records\LoadBook;
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Limits\AthleteLoads;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\LimitState;
@@ -33,7 +33,7 @@ final class LoadBookTest extends TestCase
         $library = app(Library::class);
         foreach (Athlete::query()->get() as $athlete) {
             $day = new AthleteDay($athlete, $on);
-            $price = new SetCost(app(LoadBook::class)->profiles([$athlete], $on)[$athlete->id]);
+            $price = new SetCost(app(AthleteLoads::class)->profiles([$athlete], $on)[$athlete->id]);
             $sets = DB::table('work_sets')->where(
                 'athlete_id',
                 $athlete->id,
@@ -80,8 +80,8 @@ final class LoadBookTest extends TestCase
         $script = <<<'PHP'
             require 'vendor/autoload.php';
             (require 'bootstrap/app.php')->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-            $coach = App\Models\User::query()->where('role', 'coach')->firstOrFail();
-            $sheet = App\Models\Sheet::query()->where('held_on', $coach->workspace->today()->iso())->orderBy('id')->firstOrFail();
+            $coach = App\People\User::query()->where('role', 'coach')->firstOrFail();
+            $sheet = App\Sessions\Sheet::query()->where('held_on', $coach->workspace->today()->iso())->orderBy('id')->firstOrFail();
             $block = $sheet->blocks()->where('reps', '>', 0)->firstOrFail();
             mt_srand((int) $argv[1]);
             $tap = fn (int $i): array => [
@@ -89,7 +89,7 @@ final class LoadBookTest extends TestCase
                 'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5,
                 'at' => sprintf('2026-01-01T10:%02d:00+00:00', $i), 'seq' => $i, 'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
             ];
-            $send = fn (int $from, int $to) => app(App\Records\RepLog::class)
+            $send = fn (int $from, int $to) => app(App\Courtside\RepLog::class)
                 ->append($sheet->refresh(), array_map($tap, range($from, $to)), $coach);
             for ($round = 0; $round < 12; $round++) {
                 $from = mt_rand(0, 40);

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Jobs\RefitSheets;
-use App\Models\Athlete;
-use App\Models\Link;
-use App\Models\PlayReturn;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Models\User;
-use App\Records\Privacy;
+use App\Athletes\Athlete;
+use App\Athletes\Privacy;
+use App\Athletes\Squad;
+use App\People\Link;
+use App\People\Role;
+use App\People\User;
+use App\Returns\PlayReturn;
+use App\Sessions\RefitSheets;
+use App\Sessions\Sheet;
 use Carbon\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -99,13 +99,13 @@ final class RightsTest extends TestCase
         $made = 0;
         foreach ($found as $i => $link) {
             try {
-                app(\App\Records\LinkDesk::class)->join(
+                app(\App\People\Links::class)->join(
                     $link,
                     ['name' => 'Ada', 'email' => "ada{$i}@x.example", 'password' => 'seven grey herons wade'],
                 );
                 $made++;
             } catch (\App\Http\Problem $problem) {
-                $this->assertSame(404, $problem->status);
+                $this->assertSame(404, $problem->type->status());
             }
         }
         $this->assertSame(1, $made);
@@ -370,7 +370,7 @@ final class RightsTest extends TestCase
         }
         $this->assertSame([], $sheet->refresh()->trims);
         $this->postJson('/api/sign-in', ['email' => 'athlete@saltmarsh.example', 'password' => 'saltmarsh'])->assertStatus(422);
-        $this->assertContains($yuna->id, \App\Records\ErasureLedger::all());
+        $this->assertContains($yuna->id, \App\Athletes\ErasureLedger::all());
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Records\AthleteDay;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\People\Role;
+use App\Sessions\Sheet;
 use Augendo\Core\Limits\CapLimit;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Jobs\WorkOutSeason;
-use App\Models\Athlete;
-use App\Models\Season;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Records\AthleteDay;
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\Seasons\Season;
+use App\Seasons\WorkOutSeason;
+use App\Sessions\Sheet;
 use Augendo\Core\Day;
 use Carbon\Carbon;
 use Illuminate\Support\Facades\Queue;

@@ -107,4 +107,14 @@ final class SecurityTest extends TestCase
             (string) json_encode(DB::table('links')->get()).json_encode(DB::table('activity_log')->get()),
         );
     }
+
+    public function test_whoever_watches_the_machine_hears_what_is_wrong_and_nothing_else(): void
+    {
+        $this->get('/up')->assertOk()->assertExactJson(['ok' => true, 'wrong' => []]);
+        DB::table('jobs')->insert([
+            'queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => now()->subHour()->getTimestamp(),
+            'created_at' => now()->subHour()->getTimestamp(),
+        ]);
+        $this->get('/up')->assertStatus(503)->assertJsonPath('wrong', ['Work waits and nobody does it: is the worker running?']);
+    }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Decision;
-use App\Models\Placement;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\SheetBlock;
+use App\Gates\Decision;
+use App\Gates\Placement;
+use App\People\Role;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Illuminate\Support\Facades\DB;
@@ -239,7 +239,7 @@ final class SeeingTest extends TestCase
             ],
         );
         $this->actingAs($this->coach());
-        $this->assertStringContainsString('9 of 12 repetitions judged alike by two, 0.50 beyond chance', $ladder()['agreement']);
+        $this->assertStringContainsString('Two people judged 9 of 12 repetitions alike.', $ladder()['agreement']);
         $row = collect($this->getJson('/api/gates')->json('agreements'))->first();
         $this->assertSame('Anneke Duarte and Felix Moreau', $row['who']);
         $this->assertGreaterThan(12, $row['both'], 'with what the two judged before');
@@ -293,7 +293,7 @@ final class SeeingTest extends TestCase
         $this->assertNull($ready()['since']);
         $this->decide($mira->id, 'match', 'match_ready')->assertOk();
         $decision = Decision::query()->where('action', 'match_ready')->firstOrFail();
-        $this->assertCount(6, $decision->evidence['criteria']);
+        $this->assertCount(6, $decision->evidence['match']['criteria']);
         $this->assertStringContainsString('Anneke', (string) $ready()['since']);
         $this->assertNotNull(collect($this->getJson('/api/gates')->json('rows'))->firstWhere('athlete.id', $mira->id)['match_ready']);
         // A step back takes it back.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Sheet;
-use App\Models\SheetBlock;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
 use Tests\TestCase;
 
 final class SheetTest extends TestCase
@@ -54,7 +54,7 @@ final class SheetTest extends TestCase
             ->actingAs($this->coach())
             ->postJson("/api/sheets/{$sheet->id}/preview", ['version' => $sheet->version, 'blocks' => $doses])
             ->assertOk();
-        $this->assertStringContainsString('Arm weekly step', implode(' ', $preview->json('broken')));
+        $this->assertStringContainsString('Weekly rise of arm load', implode(' ', $preview->json('broken')));
         $this->putJson("/api/sheets/{$sheet->id}", ['version' => $sheet->version, 'blocks' => $doses])
             ->assertStatus(422)
             ->assertJsonPath('title', 'Over a hard limit');

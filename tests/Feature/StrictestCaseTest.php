@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Athlete;
-use App\Models\Role;
-use App\Models\Sheet;
-use App\Models\Squad;
-use App\Records\AthleteDay;
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\People\Role;
+use App\Sessions\Sheet;
 use Augendo\Core\Limits\StepLimit;
 use Carbon\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -376,7 +376,7 @@ final class StrictestCaseTest extends TestCase
             $serve->where('per_rep', '>', 0)->map(fn (array $cost): float => $inMatch[$cost['limit_id']] / $cost['per_rep'])->min() + 1e-9,
         );
         DB::table('fixtures')->where('title', 'Match 2')->delete();
-        Athlete::raiseRevision($sheet->athlete_id);
+        \App\Records\AthletesChanged::one($sheet->athlete_id);
         $alone = array_column($this->getJson("/api/athletes/{$sheet->athlete_id}/match")->json('bounds'), 'remaining', 'limit_id');
         $mostAlone = (int) floor(
             $serve->where('per_rep', '>', 0)->map(fn (array $cost): float => $alone[$cost['limit_id']] / $cost['per_rep'])->min() + 1e-9,

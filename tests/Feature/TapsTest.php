@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\RepEvent;
+use App\Courtside\RepEvent;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
@@ -70,8 +70,8 @@ final class TapsTest extends TestCase
         yield 'a time in the future' => [['at' => '2099-01-01T10:00:00+00:00'], 'at', 'in the future'];
         yield 'a time without an offset' => [['at' => '2026-01-01T10:00:00'], 'at', 'write it as'];
         yield 'an effort above all' => [['effort' => 1.2], 'effort', 'between 0 and 1'];
-        yield 'a verdict nobody gives' => [['verdict' => 'splendid'], 'verdict', 'invalid'];
-        yield 'a withdrawal of nothing' => [['kind' => 'withdraw', 'verdict' => null], 'target_id', 'required'];
+        yield 'a verdict nobody gives' => [['verdict' => 'splendid'], 'verdict', 'from the list'];
+        yield 'a withdrawal of nothing' => [['kind' => 'withdraw', 'verdict' => null], 'target_id', 'Fill in'];
     }
 
     /** @param  array<string, mixed>  $broken */
@@ -102,7 +102,7 @@ final class TapsTest extends TestCase
             ->assertOk()
             ->assertJsonCount(300, 'kept');
         $row = collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Mira');
-        $this->assertStringStartsWith('0 left', $row['headroom']);
+        $this->assertStringStartsWith('None left', $row['headroom']);
         $this->assertSame('over', $row['tape']['status']);
     }
 

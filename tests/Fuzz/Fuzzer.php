@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
-use App\Models\Role;
+use App\People\Role;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

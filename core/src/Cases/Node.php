@@ -167,7 +167,7 @@ final readonly class Node
         return $this->made(Instant::of(...), 'a time in ISO 8601 with an offset');
     }
 
-    /** @return int|float|string|bool|list<mixed>|stdClass|null */
+    /** What the case holds there, as JSON has it. */
     public function raw(): mixed
     {
         return $this->value;

@@ -48,6 +48,44 @@ final readonly class GateResult
         public bool $awaitsConfirmation = false,
     ) {}
 
+    /** @return array<string, mixed> figures and verdicts alone, to be kept and read again by fromArray() */
+    public function toArray(): array
+    {
+        return [
+            'decision' => $this->decision->value,
+            'criteria' => array_map(fn (Verdict $verdict): string => $verdict->value, $this->criteria),
+            'observed' => $this->observed,
+            'good' => $this->good,
+            'rate' => $this->rate,
+            'lower_bound' => $this->lowerBound,
+            'observed_days' => $this->observedDays,
+            'best_run' => $this->bestRun,
+            'safety_faults' => $this->safetyFaults,
+            'fade' => $this->fade,
+            'worst_soreness' => $this->worstSoreness,
+            'morning_after' => $this->morningAfter,
+            'last_rep_day' => $this->lastRepDay?->iso(),
+            'awaits_confirmation' => $this->awaitsConfirmation,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $kept  as toArray() made it */
+    public static function fromArray(array $kept): self
+    {
+        /** @var array{
+         *     decision: string, criteria: array<string, string>, observed: int, good: int, rate: float|null,
+         *     lower_bound: float|null, observed_days: int, best_run: int, safety_faults: int, fade: float|null,
+         *     worst_soreness: int|null, morning_after: bool, last_rep_day: string|null, awaits_confirmation: bool,
+         * } $kept
+         */
+        return new self(
+            GateDecision::from($kept['decision']), array_map(Verdict::from(...), $kept['criteria']),
+            $kept['observed'], $kept['good'], $kept['rate'], $kept['lower_bound'], $kept['observed_days'], $kept['best_run'],
+            $kept['safety_faults'], $kept['fade'], $kept['worst_soreness'], $kept['morning_after'],
+            $kept['last_rep_day'] === null ? null : Day::of($kept['last_rep_day']), $kept['awaits_confirmation'],
+        );
+    }
+
     public static function of(Gate $gate, Day $on, GateEvidence $evidence): self
     {
         $oldest = $on->ordinal - $gate->maxAgeDays;

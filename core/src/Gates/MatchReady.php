@@ -82,6 +82,29 @@ final readonly class MatchReady
         ], $goodDays, array_sum(array_column($byDay, 0)), array_sum(array_column($byDay, 1)), $safety);
     }
 
+    /** @return array<string, mixed> figures and verdicts alone, to be kept and read again by fromArray() */
+    public function toArray(): array
+    {
+        return [
+            'criteria' => array_map(fn (Verdict $verdict): string => $verdict->value, $this->criteria),
+            'good_days' => array_map(fn (int $day): string => Day::fromOrdinal($day)->iso(), $this->goodDays),
+            'judged' => $this->judged,
+            'good' => $this->good,
+            'safety_faults' => $this->safetyFaults,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $kept  as toArray() made it */
+    public static function fromArray(array $kept): self
+    {
+        /** @var array{criteria: array<string, string>, good_days: list<string>, judged: int, good: int, safety_faults: int} $kept */
+        return new self(
+            array_map(Verdict::from(...), $kept['criteria']),
+            array_map(fn (string $day): int => Day::of($day)->ordinal, $kept['good_days']),
+            $kept['judged'], $kept['good'], $kept['safety_faults'],
+        );
+    }
+
     /** Whether a match may be played today: it asks for everything, so the word has to be full. Unknown is not full. */
     public static function mayPlay(Word $word): bool
     {

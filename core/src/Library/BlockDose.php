@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
@@ -12,6 +13,8 @@ use Augendo\Core\Load\Surface;
 /** What a block of a rung prescribes before anything is trimmed, and how far a trim may go. */
 final readonly class BlockDose
 {
+    use CopiesItself;
+
     /**
      * @param  int  $reps  a set; 0 for a block without counted repetitions
      * @param  int  $repsMin  the least in all sets together that is still worth doing
@@ -51,12 +54,12 @@ final readonly class BlockDose
     /** The same dose landed on a floor; null: not known, and that counts as hard. What lands nowhere stays as it is. */
     public function onFloor(?Surface $floor): self
     {
-        return $this->skill->landingsPerRep > 0 ? new self(...[...get_object_vars($this), 'surface' => $floor]) : $this;
+        return $this->skill->landingsPerRep > 0 ? $this->with(['surface' => $floor]) : $this;
     }
 
     /** The same dose done with the other arm or the other direction of turn. */
     public function onSide(Side $side): self
     {
-        return new self(...[...get_object_vars($this), 'side' => $side]);
+        return $this->with(['side' => $side]);
     }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
 
 /** The ordered progression of one skill. */
 final readonly class Ladder
 {
+    use CopiesItself;
+
     /**
      * @param  list<string>  $cautions
      * @param  list<array{string, string}>  $needs  pairs of ladder id and the rung of it that must be held
@@ -31,12 +34,9 @@ final readonly class Ladder
     /** The ladder landed on one floor throughout; null: not known. */
     public function onFloor(?Surface $floor): self
     {
-        return new self(
-            ...[
-                ...get_object_vars($this),
-                'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs),
-            ],
-        );
+        return $this->with([
+            'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs),
+        ]);
     }
 
     /** @return int|null position from 0; null when the ladder has no such rung */

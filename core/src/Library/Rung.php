@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
@@ -12,6 +13,8 @@ use Augendo\Core\Load\Surface;
 /** One stage of a ladder. */
 final readonly class Rung
 {
+    use CopiesItself;
+
     /**
      * @param  bool  $outcomeIgnored  whether where it lands is not looked at yet
      * @param  list<Checkpoint>  $checkpoints
@@ -32,12 +35,9 @@ final readonly class Rung
     /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */
     public function onFloor(callable $floor): self
     {
-        return new self(
-            ...[
-                ...get_object_vars($this),
-                'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks),
-            ],
-        );
+        return $this->with([
+            'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks),
+        ]);
     }
 
     /** @return list<Channel> the channels its counted blocks load */

@@ -13,7 +13,7 @@ final readonly class DailySeries
     private const CHRONIC_LAMBDA = 2 / 29;
 
     /** How far the weighted averages were carried last, so that day after day is asked for at the cost of a day. */
-    private \stdClass $carried;
+    private CarriedAverages $carried;
 
     /**
      * @param  array<int, float>  $byDay  by ordinal of the day
@@ -21,7 +21,7 @@ final readonly class DailySeries
      */
     public function __construct(public array $byDay, public ?int $firstDay)
     {
-        $this->carried = new \stdClass;
+        $this->carried = new CarriedAverages;
     }
 
     public function on(int $day): float
@@ -46,7 +46,7 @@ final readonly class DailySeries
         $byDay = $this->byDay;
         $byDay[$day] = ($byDay[$day] ?? 0.0) + $amount;
         $series = new self($byDay, $this->firstDay === null ? $day : min($this->firstDay, $day));
-        if (isset($this->carried->day) && $this->carried->day < $day && $series->firstDay === $this->firstDay) {
+        if ($this->carried->day !== null && $this->carried->day < $day && $series->firstDay === $this->firstDay) {
             $series->carry($this->carried->day, $this->carried->acute, $this->carried->chronic);
         }
 
@@ -63,11 +63,11 @@ final readonly class DailySeries
         if ($this->firstDay === null || $day < $this->firstDay) {
             return null;
         }
-        if (! isset($this->carried->day) || $this->carried->day > $day) {
-            $this->carry($this->firstDay, $this->on($this->firstDay), $this->on($this->firstDay));
+        [$from, $acute, $chronic] = [$this->carried->day, $this->carried->acute, $this->carried->chronic];
+        if ($from === null || $from > $day) {
+            [$from, $acute, $chronic] = [$this->firstDay, $this->on($this->firstDay), $this->on($this->firstDay)];
         }
-        [$acute, $chronic] = [$this->carried->acute, $this->carried->chronic];
-        for ($t = $this->carried->day + 1; $t <= $day; $t++) {
+        for ($t = $from + 1; $t <= $day; $t++) {
             $value = $this->on($t);
             $acute += self::ACUTE_LAMBDA * ($value - $acute);
             $chronic += self::CHRONIC_LAMBDA * ($value - $chronic);

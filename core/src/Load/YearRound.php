@@ -15,6 +15,9 @@ final readonly class YearRound
 
     private const ENOUGH_OFF_DAYS = 60;
 
+    /** A shorter record says nothing of a year. */
+    private const LEAST_KNOWN_DAYS = 300;
+
     private function __construct(public int $monthsWorked, public int $longestOffDays, public int $daysKnown) {}
 
     public static function of(DailySeries $arm, Day $on): self
@@ -34,9 +37,15 @@ final readonly class YearRound
         return new self($months, $longest, $known);
     }
 
-    /** Fewer than two months off in one piece. */
+    /** Whether there is enough on record to look at a year. */
+    public function isKnown(): bool
+    {
+        return $this->daysKnown >= self::LEAST_KNOWN_DAYS;
+    }
+
+    /** Fewer than two months off in one piece, as far as that is known. */
     public function isShortOfRest(): bool
     {
-        return $this->longestOffDays < self::ENOUGH_OFF_DAYS;
+        return $this->isKnown() && $this->longestOffDays < self::ENOUGH_OFF_DAYS;
     }
 }

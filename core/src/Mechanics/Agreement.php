@@ -28,8 +28,8 @@ final readonly class Agreement
     private function __construct(public int $n, public int $same, public ?float $kappa, public ?array $interval) {}
 
     /**
-     * J. Cohen, Educational and Psychological Measurement 20 (1960), 37–46; its large-sample standard error from J. L. Fleiss, J. Cohen and
-     * B. S. Everitt, Psychological Bulletin 72 (1969), 323–327.
+     * J. Cohen, Educational and Psychological Measurement 20 (1960), 37–46; its large-sample standard error from J. L. Fleiss,
+     * J. Cohen and B. S. Everitt, Psychological Bulletin 72 (1969), 323–327.
      *
      * @param  list<array{string, string}>  $pairs  what each of the two said of the same repetition
      *

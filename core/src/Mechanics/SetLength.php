@@ -20,7 +20,8 @@ final readonly class SetLength
 
     /**
      * A drop is told when twice the gain in log-likelihood passes this: the 5 % point of the largest such statistic over all change points
-     * with 15 % trimmed at either end. D. W. K. Andrews, Econometrica 61 (1993), 821–856, table I with its correction, 71 (2003), 395–397.
+     * with 15 % trimmed at either end. D. W. K. Andrews, Econometrica 61 (1993), 821–856, table I with its correction,
+     * 71 (2003), 395–397.
      */
     private const CRITICAL = 8.68;
 

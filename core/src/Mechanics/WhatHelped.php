@@ -30,13 +30,19 @@ final readonly class WhatHelped
         if ($with === [] || $without === []) {
             return null;
         }
-        $good = fn (array $of): int => count(array_filter($of, fn (array $rep): bool => $rep[0]));
-        [$difference, $low, $high] = Statistics::newcombe($good($with), count($with), $good($without), count($without), self::CONFIDENCE);
+        [$goodWith, $goodWithout] = [self::good($with), self::good($without)];
+        [$difference, $low, $high] = Statistics::newcombe($goodWith, count($with), $goodWithout, count($without), self::CONFIDENCE);
 
-        return new self($good($with), count($with), $good($without), count($without), $difference, $low, $high, match (true) {
+        return new self($goodWith, count($with), $goodWithout, count($without), $difference, $low, $high, match (true) {
             $low > 0.0 => 'better',
             $high < 0.0 => 'worse',
             default => 'too few to tell',
         });
+    }
+
+    /** @param  array<array{bool, list<string>}>  $reps  good or not, and what was tried */
+    private static function good(array $reps): int
+    {
+        return count(array_filter($reps, fn (array $rep): bool => $rep[0]));
     }
 }

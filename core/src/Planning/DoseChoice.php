@@ -37,16 +37,15 @@ final class DoseChoice
         if ($plan->effort <= 0.0 || $plan->asked->skill->loadedChannels() === []) {
             return [$plan];
         }
-        $steps = fn (array $all): array => $upwards ? $all : array_filter($all, fn (float|int $step): bool => $step < 0);
         $efforts = [$plan->effort];
-        foreach ($steps(self::EFFORT_STEPS) as $step) {
+        foreach (self::steps(self::EFFORT_STEPS, $upwards) as $step) {
             $effort = round($plan->effort + $step, 2);
             if ($effort >= self::LEAST_EFFORT && ! Tolerance::above($effort, $effortCap)) {
                 $efforts[] = $effort;
             }
         }
         $distances = [$plan->distanceM];
-        foreach ($plan->distanceM === null ? [] : $steps(self::PACES) as $paces) {
+        foreach ($plan->distanceM === null ? [] : self::steps(self::PACES, $upwards) as $paces) {
             $distance = round($plan->distanceM + $paces * $paceM, 1);
             if ($distance >= self::LEAST_DISTANCE_M) {
                 $distances[] = $distance;
@@ -60,5 +59,14 @@ final class DoseChoice
         }
 
         return $choices;
+    }
+
+    /**
+     * @param  list<float|int>  $all
+     * @return array<float|int>
+     */
+    private static function steps(array $all, bool $upwards): array
+    {
+        return $upwards ? $all : array_filter($all, fn (float|int $step): bool => $step < 0);
     }
 }

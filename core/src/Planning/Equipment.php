@@ -41,7 +41,7 @@ final class Equipment
             }
             $swaps[] = [$block, $stand];
             if ($stand !== null) {
-                $blocks[] = new BlockDose(...[...get_object_vars($block), 'object' => $stand]);
+                $blocks[] = $block->with(['object' => $stand]);
             }
         }
 

@@ -59,15 +59,13 @@ final class Homework
         $possible = array_filter($rung->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::Rehearsal && $block->reps > 0);
         if ($focus !== null) {
             $drill = Weave::drillFor($rung->ownDose(), $focus);
-            $possible[] = new BlockDose(...[...get_object_vars($drill), 'sets' => self::DRILL_SETS]);
+            $possible[] = $drill->with(['sets' => self::DRILL_SETS]);
         }
         $calm = array_filter($possible, fn (BlockDose $block): bool => $block->skill->family !== Family::Jump && ! $block->object->hard);
         $blocks = array_map(function (BlockDose $block): BlockDose {
             $effort = min(self::MOST_EFFORT, $block->effort);
 
-            return new BlockDose(
-                ...[...get_object_vars($block), 'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false],
-            );
+            return $block->with(['effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
         }, array_values($calm));
 
         return new Rung(

@@ -138,8 +138,8 @@ final readonly class Pace
         $sets = max(1, min($block->sets, intdiv($reps, max(1, min($block->reps, 4)))));
         $perSet = max(1, intdiv($reps, $sets));
 
-        return new BlockDose(...[
-            ...get_object_vars($block), 'sets' => $sets, 'reps' => $perSet, 'repsMin' => min($block->repsMin, $sets * $perSet),
+        return $block->with([
+            'sets' => $sets, 'reps' => $perSet, 'repsMin' => min($block->repsMin, $sets * $perSet),
             'effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'distanceM' => $distanceM,
             'distanceMinM' => $block->distanceMinM === null || $distanceM === null
                 ? $block->distanceMinM

@@ -8,7 +8,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\CostedSet;
@@ -177,26 +177,34 @@ final class SeasonPlanner
         }
     }
 
-    /** @return array{list<CostedSet>, list<Limit>} what fits of a match, and the limits that hold the rest back */
+    /** @return array{list<CostedSet>, list<string>} what fits of a match, and the labels of the limits that hold the rest back */
     private function fitMatch(MatchEvent $match, LoadRecord $record): array
     {
         $board = $this->limits->board($match->day, $record);
         $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $match->day->ordinal));
-        /** @param  list<CostedSet>  $sets */
-        $over = fn (array $sets): array => $board->hardTouchedBy(array_values($sets))->over([...$sameDay, ...array_values($sets)]);
+        $over = fn (float $share): array => self::hardOver($board, $sameDay, $match->sets($this->price, $share));
         $whole = $match->reps();
-        $all = $match->sets($this->price);
-        $limits = array_map(fn (LimitState $state): Limit => $state->limit, $over($all));
+        $limits = self::labels($over(1.0));
         if ($limits === []) {
-            return [$all, []];
+            return [$match->sets($this->price), []];
         }
         [$fits, $breaks] = [0, $whole];
         while ($breaks - $fits > 1) {
             $middle = intdiv($fits + $breaks, 2);
-            $over($match->sets($this->price, $middle / $whole)) === [] ? $fits = $middle : $breaks = $middle;
+            $over($middle / $whole) === [] ? $fits = $middle : $breaks = $middle;
         }
 
         return [$match->sets($this->price, $fits / $whole), $limits];
+    }
+
+    /**
+     * @param  list<CostedSet>  $sameDay
+     * @param  list<CostedSet>  $sets
+     * @return list<LimitState>
+     */
+    private static function hardOver(LimitBoard $board, array $sameDay, array $sets): array
+    {
+        return $board->hardTouchedBy($sets)->over([...$sameDay, ...$sets]);
     }
 
     private function match(MatchEvent $match): void
@@ -358,8 +366,17 @@ final class SeasonPlanner
         $over = $this->limits->board($day, $this->record)->hardTouchedBy($sets)->over($sets);
         $already = array_filter($this->problems, fn (SeasonProblem $problem): bool => $problem->code === 'elsewhere_over');
         if ($over !== [] && $already === []) {
-            $this->problems[] = new SeasonProblem('elsewhere_over', $day, array_map(fn (LimitState $state): Limit => $state->limit, $over));
+            $this->problems[] = new SeasonProblem('elsewhere_over', $day, self::labels($over));
         }
+    }
+
+    /**
+     * @param  list<LimitState>  $states
+     * @return list<string>
+     */
+    private static function labels(array $states): array
+    {
+        return array_map(fn (LimitState $state): string => $state->limit->label, $states);
     }
 
     /** @param  list<SeasonDay>  $days */
@@ -374,7 +391,7 @@ final class SeasonPlanner
         foreach ($sessions as $day) {
             foreach ($day->built->trims ?? [] as $trim) {
                 foreach ($trim->limits as $state) {
-                    $limits[$state->limit->id] = $state->limit;
+                    $limits[$state->id] = $state->label;
                 }
             }
         }

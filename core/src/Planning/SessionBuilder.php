@@ -7,6 +7,7 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\LimitFigures;
 use Augendo\Core\Readiness\Word;
 
 /**
@@ -128,7 +129,7 @@ final class SessionBuilder
         $this->blocks = array_diff_key($this->blocks, $out);
         $position = array_flip(array_keys($this->blocks));
         $this->trims = array_map(
-            fn (Trim $trim): Trim => new Trim(...[...get_object_vars($trim), 'block' => $position[$trim->block] ?? null]),
+            fn (Trim $trim): Trim => $trim->with(['block' => $position[$trim->block] ?? null]),
             $this->trims,
         );
         foreach ($out as $block) {
@@ -321,7 +322,7 @@ final class SessionBuilder
                 $blocks = $this->blocks;
                 $blocks[$i] = $more;
 
-                return $this->frame->broken($blocks);
+                return array_map(LimitFigures::of(...), $this->frame->broken($blocks));
             };
             if ($block->reps === 0 && $wanted->reps > 0) {
                 $least = min($wanted->reps, max(1, $wanted->asked->repsMin));

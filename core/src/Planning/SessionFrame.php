@@ -176,7 +176,7 @@ final readonly class SessionFrame
      * in the limit's measure:
      * the budget courtside counts down.
      *
-     * @param  array<int, BlockPlan>  $blocks
+     * @param  array<BlockPlan>  $blocks
      * @return list<Gauge> those with an allowance
      */
     public function budget(array $blocks): array

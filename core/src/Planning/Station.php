@@ -34,7 +34,9 @@ final readonly class Station
         public int $ballsEach,
     ) {
         if ($lengthM <= 0 || $capacity < 1 || $ballsEach < 0) {
-            throw new InvalidValue("Station “{$title}” needs an area longer than 0 m, room for at least one, and no fewer than 0 balls.");
+            throw new InvalidValue(
+                "Station “{$title}” needs an area longer than 0 m, room for at least one, and no fewer than 0 balls.",
+            );
         }
     }
 }

@@ -58,8 +58,8 @@ final class Weave
     {
         $effort = min(self::DRILL_EFFORT, $whole->effort);
 
-        return new BlockDose(...[
-            ...get_object_vars($whole), 'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name),
+        return $whole->with([
+            'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name),
             'text' => "{$fault->drill}. Think: {$fault->cue}.",
             'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort,
             'effortMin' => $effort, 'judged' => false,
@@ -68,13 +68,10 @@ final class Weave
 
     private static function withSets(BlockDose $block, int $sets, string $name = ''): BlockDose
     {
-        return new BlockDose(
-            ...[
-                ...get_object_vars($block),
-                'title' => $block->title.$name,
-                'sets' => $sets,
-                'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets)),
-            ],
-        );
+        return $block->with([
+            'title' => $block->title.$name,
+            'sets' => $sets,
+            'repsMin' => min($block->repsMin, (int) ceil($block->repsMin * $sets / $block->sets)),
+        ]);
     }
 }

@@ -56,7 +56,9 @@ final class StopTable
 
             return false;
         };
+        /** @var array<string, list<array<string, list<Reason>>>> $plain */
         $plain = [];
+        /** @var array<string, array<string, array<int, list<array<string, list<Reason>>>>>> $reasons */
         $reasons = [];
         foreach (self::MOMENTS as $moment) {
             foreach (Kind::cases() as $kind) {

@@ -36,7 +36,6 @@ final class AttemptReading
         $at = fn (Moment ...$moments): array => array_values(
             array_filter($near, fn (SorenessReport $report): bool => in_array($report->moment, $moments, true)),
         );
-        $worst = fn (array $of): int => max([0, ...array_map(fn (SorenessReport $report): int => $report->score, $of)]);
         $warmup = $at(Moment::Warmup);
         $work = $at(Moment::During, Moment::After);
         $felt = [...$warmup, ...$work];
@@ -46,11 +45,11 @@ final class AttemptReading
             $day, $stage,
             completed: $done >= $asked->sets * $asked->reps
                 && ($asked->targetRate === null || ($goodRate ?? 0.0) >= $asked->targetRate - 1e-9),
-            during: $worst($felt),
+            during: self::worst($felt),
             eased: count($warmup) > 1
-                && $worst($warmup) >= self::SORE_LEAST
+                && self::worst($warmup) >= self::SORE_LEAST
                 && $warmup[count($warmup) - 1]->score <= self::EASED_MOST
-                && $worst($work) <= self::EASED_MOST,
+                && self::worst($work) <= self::EASED_MOST,
             nextMorning: null,
             redFlag: $any(
                 $near,
@@ -62,5 +61,11 @@ final class AttemptReading
                 fn (SorenessReport $report): bool => $report->kind === Kind::Joint && $report->score >= 1,
             ),
         );
+    }
+
+    /** @param  list<SorenessReport>  $reports */
+    private static function worst(array $reports): int
+    {
+        return max([0, ...array_map(fn (SorenessReport $report): int => $report->score, $reports)]);
     }
 }

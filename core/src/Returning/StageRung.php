@@ -31,15 +31,12 @@ final class StageRung
         $blocks = [];
         foreach ($own->blocks as $block) {
             if ($block->kind === BlockKind::WarmUp) {
-                $blocks[] = new BlockDose(
-                    ...[
-                        ...get_object_vars($block),
-                        'effort' => min($block->effort, $given->effort),
-                        'effortMin' => min($block->effortMin, $given->effort),
-                        'distanceM' => self::least($block->distanceM, $distanceM),
-                        'distanceMinM' => self::least($block->distanceMinM, $distanceM),
-                    ],
-                );
+                $blocks[] = $block->with([
+                    'effort' => min($block->effort, $given->effort),
+                    'effortMin' => min($block->effortMin, $given->effort),
+                    'distanceM' => self::least($block->distanceM, $distanceM),
+                    'distanceMinM' => self::least($block->distanceMinM, $distanceM),
+                ]);
             }
         }
         $blocks[] = new BlockDose(

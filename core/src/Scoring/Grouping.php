@@ -54,10 +54,7 @@ final readonly class Grouping
         sort($about);
         $middle = intdiv($n, 2);
         $half = $n % 2 === 1 ? $about[$middle] : ($about[$middle - 1] + $about[$middle]) / 2;
-        $variance = fn (array $values, float $mean): float => $n < 2
-            ? 0.0
-            : array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1);
-        [$varX, $varY] = [$variance($x, $meanX), $variance($y, $meanY)];
+        [$varX, $varY] = [self::variance($x, $meanX), self::variance($y, $meanY)];
         $covariance = $n < 2 ? 0.0 : array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $points)) / ($n - 1);
         $off = fn (float $mean, float $variance): bool => $n >= 4
             && abs($mean) > self::TENDENCY_ERRORS * sqrt($variance / $n)
@@ -80,7 +77,8 @@ final readonly class Grouping
     /**
      * Half axes of the ellipse that holds the next point with a given chance. The scatter is known from a few points only, so the squared
      * Mahalanobis radius is 2(n² − 1)/(n(n − 2)) × F(share; 2, n − 2): the prediction region of a two-dimensional normal scatter
-     * (R. A. Johnson and D. W. Wichern, Applied Multivariate Statistical Analysis, section 5.5). F(p; 2, m) = m/2 × ((1 − p)^(−2/m) − 1).
+     * (R. A. Johnson and D. W. Wichern, Applied Multivariate Statistical Analysis, section 5.5).
+     * F(p; 2, m) = m/2 × ((1 − p)^(−2/m) − 1).
      *
      * @return array{float, float}|null metres, the long one first
      */
@@ -135,5 +133,13 @@ final readonly class Grouping
         $spread = hypot(($varX - $varY) / 2, $covariance);
 
         return [sqrt(max(0.0, $middle + $spread)), sqrt(max(0.0, $middle - $spread)), 0.5 * atan2(2 * $covariance, $varX - $varY)];
+    }
+
+    /** @param  list<float>  $values */
+    private static function variance(array $values, float $mean): float
+    {
+        $n = count($values);
+
+        return $n < 2 ? 0.0 : array_sum(array_map(fn (float $value): float => ($value - $mean) ** 2, $values)) / ($n - 1);
     }
 }

@@ -1,5 +1,6 @@
 import { personHere } from '../offline/person';
 import type { components } from './schema';
+import type { Answer, Body, Method } from './typed';
 
 type Schemas = components['schemas'];
 export type Me = Schemas['MeView'];
@@ -69,6 +70,8 @@ export class Problem extends Error {
         detail: string,
         /** Messages by the path of the field they are about. */
         readonly errors: Record<string, string[]> = {},
+        /** The URI of its kind, which stays when its words change. */
+        readonly type: string = 'about:blank',
     ) {
         super(detail);
     }
@@ -94,6 +97,8 @@ type Ways = {
     /** token of a personal link or an invitation, which stands for a sign-in */
     linkToken?: string;
     withinMs?: number;
+    /** what follows the question mark; null: left out */
+    query?: Record<string, string | number | null>;
 };
 
 /** Asked before anybody is known to be here, or to find out who is. */
@@ -114,12 +119,31 @@ const headersOf = (
     ...(speaksFor === null ? {} : { 'X-Augendo-Person': speaksFor.key }),
 });
 
-export async function api<T>(
-    method: 'GET' | 'POST' | 'PUT',
+export type Given<M extends Method, Path extends string> =
+    Body<M, Path> extends undefined ? [body?: undefined, ways?: Ways] : [body: Body<M, Path>, ways?: Ways];
+
+/** Asks the server. The address says what is answered and what is to be sent along, as docs/openapi.json has it. */
+export async function api<M extends Method, const Path extends `/${string}`>(
+    method: M,
+    path: Path,
+    ...[body, ways = {}]: Given<M, Path>
+): Promise<Answer<M, Path>> {
+    return (await ask(method, path + asQuery(ways.query), body, ways)) as Answer<M, Path>;
+}
+
+const asQuery = (given: Ways['query'] = {}): string => {
+    const known = Object.entries(given).filter(([, value]) => value !== null);
+    return known.length === 0
+        ? ''
+        : `?${new URLSearchParams(known.map(([name, value]) => [name, String(value)])).toString()}`;
+};
+
+async function ask(
+    method: Method,
     path: string,
-    body?: unknown,
-    { linkToken, withinMs = PATIENCE_MS }: Ways = {},
-): Promise<T> {
+    body: unknown,
+    { linkToken, withinMs = PATIENCE_MS }: Ways,
+): Promise<unknown> {
     let response: Response;
     let text: string;
     const speaksFor = linkToken === undefined && !SPEAKS_FOR_NOBODY.includes(path) ? personHere() : null;
@@ -139,13 +163,14 @@ export async function api<T>(
         );
     }
     const answer: unknown = text === '' ? null : safeJson(text);
-    if (response.ok) return answer as T;
+    if (response.ok) return answer;
     throw refusalOf(response.status, answer, linkToken === undefined && !ASKS_WHO_IS_HERE.includes(path));
 }
 
 /** What the server refuses, as it says it itself; a page that speaks for nobody any more is told so. */
 function refusalOf(status: number, answer: unknown, signedInBefore: boolean): Problem {
     const said = (answer ?? {}) as {
+        type?: string;
         title?: string;
         detail?: string;
         code?: string;
@@ -159,6 +184,7 @@ function refusalOf(status: number, answer: unknown, signedInBefore: boolean): Pr
         said.title ?? 'This did not work',
         said.detail ?? `The server answered ${status}.`,
         said.errors,
+        said.type,
     );
 }
 
@@ -171,7 +197,9 @@ function safeJson(text: string): unknown {
 }
 
 /** A token for the first post of a session; later ones come with every answer. */
+export const firstToken = (): Promise<unknown> => ask('GET', '/sanctum/csrf-cookie', undefined, {});
+
 export async function signIn(email: string, password: string): Promise<Me> {
-    await api('GET', '/sanctum/csrf-cookie');
-    return api<Me>('POST', '/api/sign-in', { email, password });
+    await firstToken();
+    return api('POST', '/api/sign-in', { email, password });
 }

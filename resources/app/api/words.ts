@@ -1,4 +1,8 @@
 import type { Word } from './client';
+import type { Body } from './typed';
+
+/** A report of soreness, as it is sent. */
+type Said = Body<'POST', `/api/athletes/${string}/reports`>['reports'][number];
 
 /** The words of the day as they stand on screen. */
 export const WORDS: Record<Word, string> = {
@@ -9,7 +13,7 @@ export const WORDS: Record<Word, string> = {
     refer: 'Refer',
 };
 
-export const KINDS: ReadonlyArray<readonly [kind: string, label: string]> = [
+export const KINDS: ReadonlyArray<readonly [kind: Said['kind'], label: string]> = [
     ['muscle', 'Muscle ache'],
     ['joint', 'Joint pain'],
     ['sharp', 'Sharp pain'],
@@ -20,12 +24,21 @@ export const KINDS: ReadonlyArray<readonly [kind: string, label: string]> = [
     ['head', 'Head knock'],
 ];
 
-export const MOMENTS: ReadonlyArray<readonly [moment: string, label: string]> = [
+export const MOMENTS: ReadonlyArray<readonly [moment: Said['moment'], label: string]> = [
     ['morning', 'Morning'],
     ['before', 'Before'],
     ['warmup', 'Warm-up'],
     ['during', 'Working'],
     ['after', 'After'],
+];
+
+/** How hard work was, where nobody measured it. */
+export const FELT: ReadonlyArray<
+    readonly [felt: Body<'POST', `/api/athletes/${string}/logged-work`>['felt'], label: string]
+> = [
+    ['easy', 'Easy'],
+    ['middling', 'Middling'],
+    ['hard', 'Hard'],
 ];
 
 const NUMBER = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });

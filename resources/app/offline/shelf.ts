@@ -1,6 +1,7 @@
-import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Courtside, RepEvent } from '../api/client';
+import type { RepEvent } from '../api/client';
+import type { Body } from '../api/typed';
 import { personHere } from './person';
+import type { ShelfStore } from './ShelfStore';
 
 export type Sending = 'waiting' | 'sent' | 'refused';
 
@@ -16,77 +17,46 @@ export type Tap = RepEvent & {
     loose?: boolean;
 };
 
-export type Report = {
-    id: string;
-    at: string;
-    moment: string;
-    site: string;
-    side: string | null;
-    kind: string;
-    score: number;
-    note: string | null;
-};
+/** As the server takes it; the side and the note are said even where there is none. */
+export type Report = Required<Body<'POST', `/api/athletes/${string}/reports`>['reports'][number]>;
 
 /** Work without a sheet, as it was done: a skill of a match, say. */
-export type Work = {
-    id: string;
-    day: string;
-    at: string;
-    source: string;
-    skill: string;
-    reps: number;
-    felt: string | null;
-    distance_m: number | null;
-    side: string;
-};
+export type Work = Required<Body<'POST', `/api/athletes/${string}/logged-work`>> & { at: string };
 
 export type Kept = { id: string; athlete_id: string; sending: Sending; why: string | null };
 export type KeptWork = Kept & { work: Work };
 export type KeptReport = Kept & { report: Report };
 
-/**
- * What one person entered lies here before anything is sent, and stays until the server has said that it has it.
- * Nobody else opens it.
- */
-export class Shelf extends Dexie {
-    taps!: EntityTable<Tap, 'id'>;
-    reports!: Table<KeptReport, string>;
-    work!: Table<KeptWork, string>;
-    packs!: EntityTable<{ sheet_id: string; pack: Courtside }, 'sheet_id'>;
-    answers!: EntityTable<{ key: string; answer: unknown }, 'key'>;
+export type Shelf = ShelfStore;
 
-    constructor(person: string) {
-        // Strict: a phone that dies loses nothing that was said to be stored.
-        super(`augendo-${person}`, { chromeTransactionDurability: 'strict' });
-        this.version(1).stores({
-            taps: 'id, sheet_id, sending',
-            reports: 'id, athlete_id, sending',
-            work: 'id, athlete_id, sending',
-            packs: 'sheet_id',
-            answers: 'key',
-        });
-    }
-}
+/** The shelf of one person. What it is made of is fetched when it is first needed, after the page has been drawn. */
+export const shelfOf = async (person: string): Promise<Shelf> => new (await import('./ShelfStore')).ShelfStore(person);
 
-let open: { key: string; shelf: Shelf } | null = null;
+let open: { key: string; shelf: Promise<Shelf> } | null = null;
 
-/** @returns the shelf of whoever is here; null when nobody is */
-export function shelf(): Shelf | null {
+/** @returns the shelf of whoever is here as this is called; null when nobody is */
+export function shelf(): Promise<Shelf | null> {
     const person = personHere();
     if (open && open.key !== person?.key) {
-        open.shelf.close();
+        void open.shelf.then((left) => left.close()).catch(() => undefined);
         open = null;
     }
-    if (person) open ??= { key: person.key, shelf: new Shelf(person.key) };
-    return open?.shelf ?? null;
+    if (person && !open) {
+        const opening = { key: person.key, shelf: shelfOf(person.key) };
+        open = opening;
+        // What could not be fetched is fetched again the next time.
+        opening.shelf.catch(() => {
+            if (open === opening) open = null;
+        });
+    }
+    return open?.shelf ?? Promise.resolve(null);
 }
 
 /** What reading a shelf gives; nothing where the device lets nothing be stored. */
 export async function reading<T>(read: (from: Shelf) => PromiseLike<T>, otherwise: T): Promise<T> {
-    const from = shelf();
-    if (from === null) return otherwise;
     try {
-        return await read(from);
+        const from = await shelf();
+        return from === null ? otherwise : await read(from);
     } catch {
         return otherwise;
     }

@@ -9,7 +9,8 @@ import {
     type Report,
     type Sending,
     shelf,
-    Shelf,
+    type Shelf,
+    shelfOf,
     type Tap,
     type Work,
 } from './shelf';
@@ -68,9 +69,10 @@ async function askOrKept<T>(ask: () => Promise<T>, kept: () => Promise<T | undef
 
 /** Kept for later, if the device lets it: what is on screen does not depend on it. */
 async function putAside(write: (on: Shelf) => PromiseLike<unknown>): Promise<void> {
-    const on = shelf();
-    if (on === null) return;
+    const here = shelf();
     try {
+        const on = await here;
+        if (on === null) return;
         await write(on);
         storageIs('fine');
     } catch {
@@ -78,15 +80,19 @@ async function putAside(write: (on: Shelf) => PromiseLike<unknown>): Promise<voi
     }
 }
 
-/** Asks the server, and falls back on what it answered last when it is out of reach. */
-export function answerOrKept<T>(path: string): Promise<T> {
+/**
+ * Asks the server, and falls back on what it answered last when it is out of reach.
+ *
+ * @param key under which the answer is put aside: the address it came from
+ */
+export function answerOrKept<T>(key: string, ask: () => Promise<T>): Promise<T> {
     return askOrKept(
         async () => {
-            const answer = await api<T>('GET', path);
-            await putAside((on) => on.answers.put({ key: path, answer }));
+            const answer = await ask();
+            void putAside((on) => on.answers.put({ key, answer }));
             return answer;
         },
-        () => reading(async (from) => (await from.answers.get(path))?.answer as T | undefined, undefined),
+        () => reading(async (from) => (await from.answers.get(key))?.answer as T | undefined, undefined),
     );
 }
 
@@ -94,7 +100,7 @@ export function answerOrKept<T>(path: string): Promise<T> {
 export function takeAlong(sheetId: string): Promise<Courtside> {
     return askOrKept(
         async () => {
-            const pack = await api<Courtside>('GET', `/api/sheets/${sheetId}/courtside`);
+            const pack = await api('GET', `/api/sheets/${sheetId}/courtside`);
             await putAside((on) => on.packs.put({ sheet_id: sheetId, pack }));
             return pack;
         },
@@ -105,17 +111,17 @@ export function takeAlong(sheetId: string): Promise<Courtside> {
 /** Who is signed in. A sign-out that the server has not heard of yet comes first. */
 export async function whoIsHere(): Promise<Me> {
     if (signOutIsOwed()) await tellSignOut();
-    const me = await answerOrKept<Me>('/api/me');
-    await seated(me);
+    const me = await answerOrKept('/api/me', () => api('GET', '/api/me'));
+    seated(me);
     return me;
 }
 
 /** Somebody is signed in here: from now on the device keeps things under their name. */
-export async function seated(me: Me): Promise<void> {
+export function seated(me: Me): void {
     const before = personHere();
     sitDown({ key: me.key, name: me.name });
     signOutIsDone();
-    await putAside((on) => on.answers.put({ key: '/api/me', answer: me }));
+    void putAside((on) => on.answers.put({ key: '/api/me', answer: me }));
     void navigator.storage?.persist?.().catch(() => false);
     if (before !== null && before.key !== me.key) tabs?.postMessage('person');
 }
@@ -145,8 +151,9 @@ const loose = new Map<string, Tap>();
 
 /** @returns whether it counts: stored here, or with the server. Else it is held by the page alone, and said so. */
 export async function keepTap(tap: Tap): Promise<boolean> {
-    const on = shelf();
+    const here = shelf();
     try {
+        const on = await here;
         if (on === null) throw new Error('Nobody is here.');
         await on.taps.put(tap);
         storageIs('fine');
@@ -204,8 +211,9 @@ async function keepOrSend(
     kept: Kept[],
     send: (kept: Kept) => Promise<unknown>,
 ): Promise<void> {
-    const on = shelf();
+    const here = shelf();
     try {
+        const on = await here;
         if (on === null) throw new Error('Nobody is here.');
         await on.table(table).bulkPut(kept);
         storageIs('fine');
@@ -342,22 +350,12 @@ async function sendTaps(): Promise<void> {
  */
 async function sendSome(sheetId: string, taps: Tap[]): Promise<boolean> {
     try {
-        const answer = await api<{ kept: string[]; refused: Record<string, string> }>(
-            'POST',
-            `/api/sheets/${sheetId}/events`,
-            {
-                events: taps.map(
-                    ({
-                        sheet_id: _sheet,
-                        athlete_id: _athlete,
-                        sending: _sending,
-                        why: _why,
-                        loose: _loose,
-                        ...event
-                    }) => event,
-                ),
-            },
-        );
+        const answer = await api('POST', `/api/sheets/${sheetId}/events`, {
+            events: taps.map(
+                ({ sheet_id: _sheet, athlete_id: _athlete, sending: _sending, why: _why, loose: _loose, ...event }) =>
+                    event,
+            ),
+        });
         await settle(
             taps.filter((tap) => answer.kept.includes(tap.id)),
             'sent',
@@ -418,8 +416,9 @@ const sendWork = (kept: KeptWork): Promise<unknown> =>
 export async function ofOthers(): Promise<Array<{ person: Person; taps: number; athletes: Record<string, number> }>> {
     const found = [];
     for (const person of everybody().filter((each) => each.key !== personHere()?.key)) {
-        const theirs = new Shelf(person.key);
+        let theirs: Shelf | null = null;
         try {
+            theirs = await shelfOf(person.key);
             const athletes: Record<string, number> = {};
             for (const table of TABLES) {
                 for (const each of await theirs.table<Kept, string>(table).where('sending').equals('waiting').toArray())
@@ -430,7 +429,7 @@ export async function ofOthers(): Promise<Array<{ person: Person; taps: number; 
         } catch {
             // What cannot be read here cannot be told of.
         } finally {
-            theirs.close();
+            theirs?.close();
         }
     }
     return found;

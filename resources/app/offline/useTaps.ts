@@ -9,12 +9,12 @@ import { changes, keepTap, newId, type Tap, tapsOf } from './store';
 export type NewTap = {
     kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed';
     set_no: number;
-    side: string;
+    side: RepEvent['side'];
     verdict?: Verdict;
     fault?: string | null;
     target_id?: string;
     note?: string | null;
-    seen?: Record<string, string> | null;
+    seen?: RepEvent['seen'];
 };
 
 /**

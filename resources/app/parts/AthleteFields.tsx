@@ -1,4 +1,15 @@
+import type { Body } from '../api/typed';
+import { chosen, picked, typed } from './forms';
 import { Labelled, LabelledInput } from './Labelled';
+/** What stands in the fields, as it is sent. */
+export const athleteIn = (form: FormData): Omit<Body<'PUT', `/api/athletes/${string}`>, 'id'> => ({
+    given_name: typed(form, 'given_name'),
+    family_name: typed(form, 'family_name'),
+    birth_date: typed(form, 'birth_date') || null,
+    throwing_side: picked(form, 'throwing_side'),
+    turn_direction: chosen(form, 'turn_direction'),
+});
+
 /** Names, birth date and sides of an athlete. An unknown birth date makes every age's limits apply. */
 export function AthleteFields({
     given = '',

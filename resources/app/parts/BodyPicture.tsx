@@ -1,14 +1,16 @@
+import type { Report } from '../offline/store';
 import { clsx } from 'clsx';
-export type Place = { site: string; side: 'left' | 'right' | null; label: string };
+type Site = Report['site'];
+export type Place = { site: Site; side: 'left' | 'right' | null; label: string };
 
 /** Where each site lies on the picture, in its own units; sides are the athlete's, who faces us. */
-const MIDDLE: ReadonlyArray<readonly [site: string, label: string, x: number, y: number]> = [
+const MIDDLE: ReadonlyArray<readonly [site: Site, label: string, x: number, y: number]> = [
     ['head', 'head', 100, 24],
     ['neck', 'neck', 100, 56],
     ['chest', 'chest', 100, 92],
     ['back', 'back', 100, 132],
 ];
-const PAIRED: ReadonlyArray<readonly [site: string, label: string, dx: number, y: number]> = [
+const PAIRED: ReadonlyArray<readonly [site: Site, label: string, dx: number, y: number]> = [
     ['shoulder', 'shoulder', 40, 78],
     ['upper_arm', 'upper arm', 50, 106],
     ['elbow', 'elbow', 58, 134],

@@ -17,7 +17,7 @@ export function CheckIn({
     onClose,
 }: {
     athlete: AthleteCard;
-    moment?: string;
+    moment?: Report['moment'];
     onDone?: (reports: Report[]) => void;
     onClose: () => void;
 }) {

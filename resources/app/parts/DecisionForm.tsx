@@ -1,3 +1,4 @@
+import type { Body } from '../api/typed';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { api, type Gate } from '../api/client';
@@ -5,7 +6,9 @@ import { newId } from '../offline/store';
 import { Notice } from './Notice';
 import { Labelled } from './Labelled';
 
-const ACTS: [action: string, label: string, said: string][] = [
+type Action = Body<'POST', `/api/athletes/${string}/decisions`>['action'];
+
+const ACTS: [action: Action, label: string, said: string][] = [
     ['advance', 'Advance', 'Advanced.'],
     ['repeat', 'Repeat', 'Repeats this rung.'],
     ['step_back', 'Step back', 'Stepped back one rung.'],
@@ -43,7 +46,7 @@ export function DecisionForm({
     const acts = ACTS.filter(
         ([action]) => (action !== 'advance' || hasNext) && (action !== 'step_back' || hasPrevious),
     );
-    const decide = (action: string, said: string): void => {
+    const decide = (action: Action, said: string): void => {
         api('POST', `/api/athletes/${athleteId}/decisions`, {
             id: id.current,
             ladder,
@@ -142,7 +145,7 @@ function AgainstTheMechanics({
             <div className="flex gap-2">
                 <button className="btn btn-main">Advance with this reason</button>
                 <button type="button" className="btn" onClick={onLeave}>
-                    Leave it
+                    Cancel
                 </button>
             </div>
         </form>

@@ -1,4 +1,8 @@
+import type { Body } from '../api/typed';
 import { Options } from './Labelled';
+/** Null: nobody said. */
+export type Floor = Body<'PUT', `/api/sessions/${string}/floor`>['floor'];
+
 const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [
     ['', 'not said: counts as hard'],
     ['soft', 'soft (mat, sand)'],
@@ -13,9 +17,9 @@ export function FloorChoice({
     label,
     onChange,
 }: {
-    floor: string | null;
+    floor: Floor;
     label: string;
-    onChange: (floor: string | null) => void;
+    onChange: (floor: Floor) => void;
 }) {
     return (
         <label className="flex items-center gap-2 text-sm">
@@ -23,7 +27,7 @@ export function FloorChoice({
             <select
                 className="border-b border-soft bg-transparent py-1"
                 value={floor ?? ''}
-                onChange={(event) => onChange(event.target.value || null)}
+                onChange={(event) => onChange((event.target.value || null) as Floor)}
             >
                 <Options of={FLOORS} />
             </select>

@@ -1,16 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, Outlet, useLocation } from '@tanstack/react-router';
 import { type ComponentType, createContext, useContext, useEffect, useState } from 'react';
-import { api, type Me, type Place, Problem, signedOut } from '../api/client';
+import { type Me, Problem, signedOut } from '../api/client';
 import { dayName } from '../api/words';
 import { flush, seated, signOut, whoIsHere } from '../offline/store';
 import { noteActive, useLock } from '../offline/useLock';
 import { useOthers } from '../offline/useUnsent';
 import { UnsentMark } from './KeptHere';
-import { ChooseCode, Locked } from './Locked';
 import { Notice } from './Notice';
 import { Opens } from './Opens';
-import { Sheetlet } from './Sheetlet';
+import { later } from './later';
+import { UpdateOffer } from './UpdateOffer';
+
+const Sheetlet = later(async () => (await import('./Sheetlet')).Sheetlet);
+const Locked = later(async () => (await import('./Locked')).Locked);
+const Account = later(async () => (await import('./Account')).Account);
 
 const MeContext = createContext<Me | null>(null);
 
@@ -53,12 +57,12 @@ export function Frame({
         await queries.cancelQueries({ queryKey: ['me'] });
         if (me.data && me.data.key !== who.key) {
             // Somebody else: nothing that was on screen is theirs.
-            await seated(who);
+            seated(who);
             noteActive();
             window.location.assign('/');
             return;
         }
-        await seated(who);
+        seated(who);
         unlock();
         queries.setQueryData(['me'], who);
         setEnded(false);
@@ -91,6 +95,7 @@ export function Frame({
     return (
         <MeContext value={me.data}>
             {!counting && <TopBar me={me.data} />}
+            {!counting && <UpdateOffer />}
             {!counting && <Others />}
             {!counting && me.data.code && (
                 <p role="status" className="border-b border-line bg-faint px-4 py-1.5 sm:px-6">
@@ -99,9 +104,11 @@ export function Frame({
                 </p>
             )}
             <Outlet />
-            <Sheetlet open={ended} title="Sign in again">
-                <SignIn again onSignedIn={(who) => void signedIn(who)} />
-            </Sheetlet>
+            {ended && (
+                <Sheetlet open title="Sign in again">
+                    <SignIn again onSignedIn={(who) => void signedIn(who)} />
+                </Sheetlet>
+            )}
         </MeContext>
     );
 }
@@ -167,67 +174,9 @@ function TopBar({ me }: { me: Me }) {
             <span className="grow" />
             <UnsentMark />
             <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens
-                label="Who is signed in"
-                content={
-                    <div className="grid gap-1">
-                        <p className="head">{me.name}</p>
-                        <p className="text-soft">
-                            {me.role[0]?.toUpperCase()}
-                            {me.role.slice(1)}, {me.workspace}
-                        </p>
-                        {me.code && (
-                            <p className="mt-2 border-l-4 border-tape pl-2">
-                                Not confirmed yet: show the head coach{' '}
-                                <strong className="text-xl tracking-widest">{me.code}</strong>, face to face. Until then
-                                this account clears nobody.
-                            </p>
-                        )}
-                        <Places />
-                        <ChooseCode />
-                        <button type="button" className="btn mt-2" onClick={() => void leave()}>
-                            Sign out
-                        </button>
-                    </div>
-                }
-            >
+            <Opens label="Who is signed in" content={<Account me={me} onLeave={() => void leave()} />}>
                 {me.name}
             </Opens>
         </nav>
-    );
-}
-
-/** Where one is signed in, and the way to end the others. */
-function Places() {
-    const queries = useQueryClient();
-    const places = useQuery({ queryKey: ['places'], queryFn: () => api<Place[]>('GET', '/api/me/places') });
-    if (!places.data) return null;
-    return (
-        <div className="mt-2 border-t border-line pt-2">
-            <p className="label">Signed in</p>
-            <ul>
-                {places.data.map((place) => (
-                    <li key={place.id} className="text-sm">
-                        {place.browser},{' '}
-                        {place.here
-                            ? 'here'
-                            : `last seen ${dayName(place.last_seen.slice(0, 10))} ${place.last_seen.slice(11, 16)}`}
-                    </li>
-                ))}
-            </ul>
-            {places.data.length > 1 && (
-                <button
-                    type="button"
-                    className="btn mt-1"
-                    onClick={() =>
-                        void api<Place[]>('POST', '/api/me/places/end-others').then((left) =>
-                            queries.setQueryData(['places'], left),
-                        )
-                    }
-                >
-                    Sign out everywhere else
-                </button>
-            )}
-        </div>
     );
 }

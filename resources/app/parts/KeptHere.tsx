@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { dropSetAside, sendAgain, type SetAside, setAside } from '../offline/store';
 import { useKept } from '../offline/useKept';
 import { useUnsent } from '../offline/useUnsent';
-import { Sheetlet } from './Sheetlet';
+import { later } from './later';
+
+const Sheetlet = later(async () => (await import('./Sheetlet')).Sheetlet);
 
 /** Says what lies on this device only; opens to what the server refused, with the reason and the ways out. */
 export function UnsentMark() {

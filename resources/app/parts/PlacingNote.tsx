@@ -1,8 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type Placed, type Placing } from '../api/client';
+import { api, type Placing } from '../api/client';
 import { Notice } from './Notice';
+
+const wayOn = ({ next, rung_name: rung }: Placing): string =>
+    next === 'look' ? `Look at “${rung}” now` : `Start at “${rung}”`;
 
 /**
  * A newcomer’s place being looked for: ten judged repetitions a rung, upwards. The rule says where it goes on, the
@@ -21,7 +24,7 @@ export function PlacingNote({
     const navigate = useNavigate();
     const [problem, setProblem] = useState<unknown>(null);
     const goOn = (): void => {
-        api<Placed>('POST', `/api/athletes/${athleteId}/placing/${placing.ladder}/on`).then((placed) => {
+        api('POST', `/api/athletes/${athleteId}/placing/${placing.ladder}/on`).then((placed) => {
             void queries.invalidateQueries();
             if (placed.sheet_id) void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } });
         }, setProblem);
@@ -33,7 +36,7 @@ export function PlacingNote({
             </p>
             {decides && placing.next !== 'more' && (
                 <button type="button" className="btn btn-main justify-self-start" onClick={goOn}>
-                    {placing.next === 'look' ? `Look at “${placing.rung_name}” now` : `Start at “${placing.rung_name}”`}
+                    {wayOn(placing)}
                 </button>
             )}
             {placing.next === 'more' && placing.sheet_id && (

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
-import { api, type LadderChoice, type SessionMade, type Today } from '../api/client';
+import { api, type SessionMade, type Today } from '../api/client';
 import { useMe } from './Frame';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
 import { LabelledInput } from './Labelled';
+import { figure, typed } from './forms';
 
 /** A session for the squad: everybody on a ladder gets a sheet, fitted to that day. */
 export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; open: boolean; onClose: () => void }) {
@@ -17,13 +18,13 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
     const [objects, setObjects] = useState<string[] | null>(null);
     const all = useQuery({
         queryKey: ['ladders'],
-        queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'),
+        queryFn: () => api('GET', '/api/ladders'),
         enabled: open,
         staleTime: Infinity,
     });
     const kit = useQuery({
         queryKey: ['objects'],
-        queryFn: () => api<{ id: string; name: string }[]>('GET', '/api/objects'),
+        queryFn: () => api('GET', '/api/objects'),
         enabled: open,
         staleTime: Infinity,
     });
@@ -41,12 +42,12 @@ export function PlanSession({ squad, open, onClose }: { squad: Today['squad']; o
                     className="grid gap-3"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        const form = Object.fromEntries(new FormData(event.currentTarget));
-                        api<SessionMade>('POST', `/api/squads/${squad.id}/sessions`, {
-                            day: form.day,
-                            starts_at: form.starts_at,
-                            title: form.title,
-                            minutes: form.minutes ? Number(form.minutes) : null,
+                        const form = new FormData(event.currentTarget);
+                        api('POST', `/api/squads/${squad.id}/sessions`, {
+                            day: typed(form, 'day'),
+                            starts_at: typed(form, 'starts_at'),
+                            title: typed(form, 'title'),
+                            minutes: figure(form, 'minutes'),
                             ladders: ladders.length > 0 ? ladders : null,
                             objects,
                         }).then((answer) => {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type Channel, type Tape as TapeData, type Why } from '../api/client';
+import { api, type Channel, type Tape as TapeData } from '../api/client';
 import { dayName, n, percent } from '../api/words';
 import { Loading, Notice } from './Notice';
 import { Opens } from './Opens';
@@ -66,7 +66,7 @@ export function TapeRow({ tape, athleteId }: { tape: TapeData; athleteId: string
 export function WhyRows({ athleteId, limitId }: { athleteId: string; limitId: string }) {
     const why = useQuery({
         queryKey: ['why', athleteId, limitId],
-        queryFn: () => api<Why>('GET', `/api/athletes/${athleteId}/limits/${encodeURIComponent(limitId)}`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/limits/${encodeURIComponent(limitId)}`),
     });
     if (why.error) return <Notice problem={why.error} />;
     if (!why.data) return <Loading what="the sets behind this figure" />;

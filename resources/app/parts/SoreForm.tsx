@@ -30,14 +30,14 @@ export function SoreForm({
     onKeep,
 }: {
     young: boolean;
-    moment: string;
+    moment: Report['moment'];
     onKeep: (reports: Report[]) => void;
 }) {
     const [moment, setMoment] = useState(given);
     const [place, setPlace] = useState<Place | null>(null);
-    const [kind, setKind] = useState<string | null>(null);
+    const [kind, setKind] = useState<Report['kind'] | null>(null);
     const [named, setNamed] = useState<Array<Report & { label: string }>>([]);
-    const report = (site: string, side: string | null, ofKind: string, score: number): Report => ({
+    const report = (site: Report['site'], side: Report['side'], ofKind: Report['kind'], score: number): Report => ({
         id: newId(),
         at: nowWithOffset(),
         moment,
@@ -94,7 +94,7 @@ export function SoreForm({
                             className="btn btn-main thumb w-full text-lg"
                             onClick={() => onKeep(named.map(({ label: _label, ...each }) => each))}
                         >
-                            Keep {named.length === 1 ? 'this report' : `these ${named.length} reports`}
+                            Save {named.length === 1 ? 'this report' : `these ${named.length} reports`}
                         </button>
                     )}
                     <p className="label my-2 text-center">
@@ -103,7 +103,7 @@ export function SoreForm({
                     <BodyPicture
                         chosen={named.map((each) => ({
                             site: each.site,
-                            side: each.side as Place['side'],
+                            side: each.side,
                             label: each.label,
                         }))}
                         onChoose={setPlace}
@@ -143,7 +143,7 @@ function HowSore({
     place: Place;
     kind: string | null;
     young: boolean;
-    onKind: (kind: string) => void;
+    onKind: (kind: Report['kind']) => void;
     onScore: (score: number) => void;
     onBack: () => void;
 }) {
@@ -209,7 +209,7 @@ function HowSore({
     );
 }
 
-function Moments({ moment, onChange }: { moment: string; onChange: (moment: string) => void }) {
+function Moments({ moment, onChange }: { moment: Report['moment']; onChange: (moment: Report['moment']) => void }) {
     return (
         <div role="group" aria-label="Moment" className="mb-3 flex flex-wrap gap-x-3 gap-y-1">
             {MOMENTS.map(([each, label]) => (

@@ -1,5 +1,7 @@
 import type { UseQueryResult } from '@tanstack/react-query';
+import { Problem } from '../api/client';
 import { Loading, Notice } from './Notice';
+import { StartHere } from './StartHere';
 
 /**
  * What stands in place of a screen until its data is there: that it is fetched, or why it could not be, and the way
@@ -12,6 +14,8 @@ export function Waiting({ query, what }: { query: UseQueryResult; what: string }
                 <Loading what={what} />
             </main>
         );
+    if (query.error instanceof Problem && query.error.type === '/problems/no-squad-yet')
+        return <StartHere why={query.error.message} />;
     return (
         <main className="p-6">
             <Notice problem={query.error}>

@@ -21,7 +21,7 @@ export function budget(
     reps: RepEvent[],
     dose: Dose,
     side: string,
-): { tape: TapeData; repsLeft: number } | null {
+): { tape: TapeData; repsLeft: number; full: string } | null {
     const blocks = new Map(pack.blocks.map((each) => [each.id, each]));
     const first = tightest(
         pack.bounds,
@@ -36,6 +36,7 @@ export function budget(
     const { bound, taken, repsLeft } = first;
     return {
         repsLeft,
+        full: bound.full,
         tape: {
             limit_id: bound.limit_id,
             label: bound.label,

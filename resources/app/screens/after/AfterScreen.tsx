@@ -19,7 +19,7 @@ export function AfterScreen() {
     const { sheetId } = useParams({ from: '/frame/sheets/$sheetId/after' });
     const after = useQuery({
         queryKey: ['after', sheetId],
-        queryFn: () => api<After>('GET', `/api/sheets/${sheetId}/after`),
+        queryFn: () => api('GET', `/api/sheets/${sheetId}/after`),
     });
     if (!after.data) return <Waiting query={after} what="the session" />;
     const { sheet, athlete } = after.data;

@@ -29,7 +29,7 @@ export function AthleteScreen() {
     const [asking, setAsking] = useState(false);
     const query = useQuery({
         queryKey: ['athlete', athleteId],
-        queryFn: () => api<Athlete>('GET', `/api/athletes/${athleteId}`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}`),
     });
     if (!query.data) return <Waiting query={query} what="the athlete" />;
     const { athlete, ladders, referrals } = query.data;
@@ -341,7 +341,7 @@ function Referral({ of }: { of: Athlete }) {
                     className="btn mt-2 no-print"
                     content={<HandOn athlete={athlete} referrals={referrals} />}
                 >
-                    Words to hand on
+                    Text for the clinician
                 </Opens>
             </div>
             {me.clears && (

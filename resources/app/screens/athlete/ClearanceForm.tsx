@@ -1,14 +1,14 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { api } from '../../api/client';
-import { newId } from '../../offline/store';
+import { newId, type Report } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Labelled } from '../../parts/Labelled';
 import { ClinicianDocument, documentOf } from '../../parts/ClinicianDocument';
 
 /** A clinician’s entry, or the coach’s record of a document with the clinician’s name, role and date. */
-export function ClearanceForm({ athleteId, sites }: { athleteId: string; sites: string[] }) {
+export function ClearanceForm({ athleteId, sites }: { athleteId: string; sites: Report['site'][] }) {
     const queries = useQueryClient();
     const [open, setOpen] = useState(false);
     const [problem, setProblem] = useState<unknown>(null);
@@ -44,7 +44,7 @@ export function ClearanceForm({ athleteId, sites }: { athleteId: string; sites: 
                         </Labelled>
                     </ClinicianDocument>
                     <Notice problem={problem} />
-                    <button className="btn btn-main">Keep the clearance</button>
+                    <button className="btn btn-main">Save the clearance</button>
                     <p className="text-sm text-soft">It closes what was reported before now. The day stays light.</p>
                 </form>
             </Sheetlet>

@@ -2,14 +2,15 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type HeadroomGrid } from '../../api/client';
-import { dayName, n, percent } from '../../api/words';
-import { newId } from '../../offline/store';
+import { FELT, dayName, n, percent } from '../../api/words';
+import { newId, type Work } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { figure, picked, typed } from '../../parts/forms';
 
 const AMPLE_REPS = 250;
 const WANTED_REPS = 20;
@@ -25,10 +26,7 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
     const grid = useQuery({
         queryKey: ['headroom', athleteId, skill, reps],
         queryFn: () =>
-            api<HeadroomGrid>(
-                'GET',
-                `/api/athletes/${athleteId}/headroom?skill=${encodeURIComponent(skill)}&reps=${reps}`,
-            ),
+            api('GET', `/api/athletes/${athleteId}/headroom?skill=${encodeURIComponent(skill)}&reps=${reps}`),
         placeholderData: (before) => before,
     });
     const logs = me.role !== 'clinician';
@@ -111,7 +109,7 @@ function LogWork({
     today: string;
 }) {
     const queries = useQueryClient();
-    const [felt, setFelt] = useState<string | null>(null);
+    const [felt, setFelt] = useState<Work['felt']>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
     return (
@@ -120,16 +118,16 @@ function LogWork({
                 className="grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    const form = new FormData(event.currentTarget);
                     api('POST', `/api/athletes/${athleteId}/logged-work`, {
                         id: id.current,
-                        day: form.day,
-                        source: form.source,
-                        skill: form.skill,
-                        reps: Number(form.reps),
+                        day: typed(form, 'day'),
+                        source: picked<Work['source']>(form, 'source'),
+                        skill: picked<Work['skill']>(form, 'skill'),
+                        reps: Number(typed(form, 'reps')),
                         felt,
-                        distance_m: form.distance_m ? Number(form.distance_m) : null,
-                        side: form.side,
+                        distance_m: figure(form, 'distance_m'),
+                        side: picked<Work['side']>(form, 'side'),
                     }).then(() => {
                         id.current = newId();
                         setFelt(null);
@@ -160,17 +158,13 @@ function LogWork({
                 <fieldset>
                     <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
                     <div className="grid grid-cols-3 gap-1.5">
-                        {[
-                            ['easy', 'Easy'],
-                            ['middling', 'Middling'],
-                            ['hard', 'Hard'],
-                        ].map(([value, label]) => (
+                        {FELT.map(([value, label]) => (
                             <button
                                 key={value}
                                 type="button"
                                 aria-pressed={felt === value}
                                 className={`btn thumb ${felt === value ? 'btn-main' : ''}`}
-                                onClick={() => setFelt(felt === value ? null : (value ?? null))}
+                                onClick={() => setFelt(felt === value ? null : value)}
                             >
                                 {label}
                             </button>
@@ -187,7 +181,7 @@ function LogWork({
                     </Labelled>
                 </div>
                 <Notice problem={problem} />
-                <button className="btn btn-main">Keep it</button>
+                <button className="btn btn-main">Save</button>
             </form>
         </Sheetlet>
     );
@@ -243,16 +237,16 @@ function Left({
     return (
         <td className="pl-2">
             <Opens
-                label={`${percent(effort)}${distance}: ${cell.reps ?? 'no limit binds'}. Which limit?`}
+                label={`${percent(effort)}${distance}: ${cell.reps ?? 'any number'}. Which limit?`}
                 className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
                 content={
                     <p>
                         {cell.reps === null ? (
-                            'No limit binds.'
+                            'No limit counts this work.'
                         ) : (
                             <>
-                                <strong>{cell.reps} left.</strong> {cell.binding.join(' and ')}{' '}
-                                {cell.binding.length === 1 ? 'binds' : 'bind'}.{' '}
+                                <strong>{cell.reps} left.</strong> Then {cell.binding.join(' and ').toLowerCase()}{' '}
+                                {cell.binding.length === 1 ? 'is' : 'are'} full.{' '}
                                 {short
                                     ? cell.fits_on === null
                                         ? `${wanted} fit on none of the next five weeks’ days.`

@@ -1,12 +1,16 @@
+import type { Body } from '../../api/typed';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Openable, type ReturnDetail, type ReturnRef } from '../../api/client';
+import { api, type ReturnRef } from '../../api/client';
 import { newId } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { StageMark } from '../../parts/StageMark';
 import { Labelled } from '../../parts/Labelled';
+import { picked, typed } from '../../parts/forms';
+
+type Opening = Body<'POST', `/api/athletes/${string}/returns`>;
 
 const SITES: Record<string, string[]> = {
     arm: ['shoulder', 'upper_arm', 'elbow', 'forearm'],
@@ -67,7 +71,7 @@ function OpenReturn({ athleteId, onClose }: { athleteId: string; onClose: () => 
     const id = useRef(newId());
     const openable = useQuery({
         queryKey: ['programmes', athleteId],
-        queryFn: () => api<Openable[]>('GET', `/api/athletes/${athleteId}/programmes`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/programmes`),
     });
     const choices = (openable.data ?? []).flatMap((each) =>
         each.programmes.map((programme) => ({
@@ -86,12 +90,12 @@ function OpenReturn({ athleteId, onClose }: { athleteId: string; onClose: () => 
                     event.preventDefault();
                     const form = new FormData(event.currentTarget);
                     if (current)
-                        api<ReturnDetail>('POST', `/api/athletes/${athleteId}/returns`, {
+                        api('POST', `/api/athletes/${athleteId}/returns`, {
                             id: id.current,
                             programme: current.programme.id,
                             ladder: current.ladder,
-                            site: form.get('site'),
-                            side: form.get('side') || null,
+                            site: picked<Opening['site']>(form, 'site'),
+                            side: (typed(form, 'side') || null) as Opening['side'],
                         }).then(
                             (answer) => navigate({ to: '/returns/$returnId', params: { returnId: answer.ref.id } }),
                             setProblem,

@@ -7,7 +7,13 @@ import { Loading, Notice } from '../../parts/Notice';
 import { SoreForm } from '../../parts/SoreForm';
 import { WordMark } from '../../parts/WordMark';
 
-type Wellness = { sleep: number | null; energy: number | null; ill: string | null };
+type Wellness = { sleep: number | null; energy: number | null; ill: 'no' | 'cold' | 'fever' | null };
+
+const ILL: ReadonlyArray<readonly [ill: Wellness['ill'], label: string]> = [
+    ['no', 'No'],
+    ['cold', 'A cold'],
+    ['fever', 'Fever'],
+];
 
 /**
  * The page behind a personal link, on a phone, in the sun: done in a few taps. The token stands after the #, which
@@ -17,7 +23,7 @@ export function CheckInScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
     const page = useQuery({
         queryKey: ['check-in', token],
-        queryFn: () => api<CheckInPage>('GET', '/api/link/check-in', undefined, { linkToken: token }),
+        queryFn: () => api('GET', '/api/link/check-in', undefined, { linkToken: token }),
         staleTime: Infinity,
         refetchOnWindowFocus: false,
     });
@@ -50,7 +56,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
     const send = (given: Report[], extra: Wellness | null): void => {
         setBusy(true);
         const asked = extra !== null && (extra.sleep !== null || extra.energy !== null || extra.ill !== null);
-        api<CheckInPage>(
+        api(
             'POST',
             '/api/link/check-in',
             { reports: given, wellness: asked ? { id: newId(), at: nowWithOffset(), ...extra } : null },
@@ -229,17 +235,13 @@ function ThreeMore({
             <div role="group" aria-label="Ill">
                 <p className="label mb-1">Ill?</p>
                 <div className="grid grid-cols-3 gap-1.5">
-                    {[
-                        ['no', 'No'],
-                        ['cold', 'A cold'],
-                        ['fever', 'Fever'],
-                    ].map(([value, label]) => (
+                    {ILL.map(([value, label]) => (
                         <button
                             key={value}
                             type="button"
                             aria-pressed={wellness.ill === value}
                             className={`btn thumb ${wellness.ill === value ? 'btn-main' : ''}`}
-                            onClick={() => onChange({ ...wellness, ill: value ?? null })}
+                            onClick={() => onChange({ ...wellness, ill: value })}
                         >
                             {label}
                         </button>

@@ -38,7 +38,7 @@ const LISTEN_MS = 10_000;
 function useHeard(sheetId: string, known: string | undefined, onNews: () => void): void {
     const heard = useQuery({
         queryKey: ['heard', sheetId],
-        queryFn: () => api<{ health: string }>('GET', `/api/sheets/${sheetId}/heard`),
+        queryFn: () => api('GET', `/api/sheets/${sheetId}/heard`),
         enabled: known !== undefined,
         refetchInterval: LISTEN_MS,
         refetchIntervalInBackground: true,

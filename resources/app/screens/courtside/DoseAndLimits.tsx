@@ -111,13 +111,12 @@ function Left({ court, here }: { court: Court; here: Here }) {
                     <>
                         <Tape tape={left.tape} large />
                         <p className="mt-1.5 leading-tight">
-                            <strong>{left.repsLeft} more</strong>{' '}
-                            <span className="text-soft">until {left.tape.label.toLowerCase()} stops</span>
+                            <strong>{left.repsLeft} left.</strong> <span className="text-soft">Then {left.full}.</span>
                         </p>
                     </>
                 ) : (
                     <p className="text-soft">
-                        {second ? 'The limits are counted on the other device.' : 'No limit binds this work.'}
+                        {second ? 'The limits are counted on the other device.' : 'No limit counts this work.'}
                     </p>
                 )}
                 <Tools court={court} here={here} />

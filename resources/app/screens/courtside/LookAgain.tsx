@@ -4,7 +4,10 @@ import type { Verdict } from '../../rules/fold';
 import { verdictOf } from '../../rules/pattern';
 import { clsx } from 'clsx';
 
-const WORDS: [value: string, label: string][] = [
+/** Empty: not seen. */
+type Look = 'right' | 'wrong' | '';
+
+const WORDS: ReadonlyArray<readonly [look: Look, label: string]> = [
     ['right', 'Right'],
     ['wrong', 'Wrong'],
     ['', 'Not seen'],
@@ -14,7 +17,7 @@ const WORDS: [value: string, label: string][] = [
 const chosen = (value: string): string => (value === 'wrong' ? 'bg-stop text-chalk' : 'bg-ink text-chalk');
 
 /** What the last tap said about each checkpoint: all were right, or the one whose fault was named was wrong. */
-function implied(pack: Courtside, rep: RepEvent): Record<string, string> {
+function implied(pack: Courtside, rep: RepEvent): Record<string, Look> {
     if (rep.seen) return rep.seen;
     if (rep.verdict === 'good') return Object.fromEntries(pack.checkpoints.map((each) => [each.id, 'right']));
     const fault = pack.faults.find((each) => each.id === rep.fault);
@@ -32,14 +35,16 @@ export function LookAgain({
 }: {
     pack: Courtside;
     rep: RepEvent;
-    onCorrect: (verdict: Verdict, fault: string | null, seen: Record<string, string> | null) => void;
+    onCorrect: (verdict: Verdict, fault: string | null, seen: RepEvent['seen']) => void;
 }) {
     const [seen, setSeen] = useState(() => implied(pack, rep));
     const verdict = verdictOf(
         pack.checkpoints.map((each) => each.id),
         seen,
     );
-    const kept = Object.fromEntries(Object.entries(seen).filter(([, word]) => word !== ''));
+    const kept = Object.fromEntries(
+        Object.entries(seen).filter((each): each is [string, 'right' | 'wrong'] => each[1] !== ''),
+    );
     // The fault that was named stays while its checkpoint is still wrong.
     const named = pack.faults.find((each) => each.id === rep.fault);
     const fault = named && kept[named.checkpoint] === 'wrong' ? named.id : null;

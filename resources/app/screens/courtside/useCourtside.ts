@@ -35,7 +35,7 @@ export function useCourtside(pack: Courtside) {
     // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
     const [second, setSecond] = useState(false);
     const [chosen, setChosen] = useState<number | null>(null);
-    const [side, setSide] = useState<string | null>(null);
+    const [side, setSide] = useState<RepEvent['side'] | null>(null);
     const [moved, setMoved] = useState<Record<string, Dose>>({});
     const [grew, setGrew] = useState<string | null>(null);
     const [restUntil, setRestUntil] = useState<number | null>(null);

@@ -17,7 +17,7 @@ const GROUPS: [group: Row['group'], title: string, about: string][] = [
     ['ready', 'Ready', 'Mechanics and load pass; the decision is yours.'],
     ['watch', 'Watch next', 'Where six judged repetitions decide most, first.'],
     ['stuck', 'Stuck', 'What each waits for, or where a step back may help.'],
-    ['rest', 'Not this work today', 'The word leaves nothing of what the rung loads.'],
+    ['rest', 'Too sore for this today', 'Nothing of what the rung loads is for today.'],
     ['return', 'On the way back', 'The stages decide, not the ladder.'],
 ];
 
@@ -28,7 +28,7 @@ export function GatesScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const query = useQuery({
         queryKey: ['gates', squad],
-        queryFn: () => api<Gates>('GET', `/api/gates${squad === null ? '' : `?squad=${squad}`}`),
+        queryFn: () => api('GET', '/api/gates', undefined, { query: { squad } }),
     });
     if (!query.data) return <Waiting query={query} what="the gates" />;
     const { rows } = query.data;
@@ -121,8 +121,8 @@ export function GatesScreen() {
             })}
             <SameEyes rows={query.data.agreements} />
             <p className="label max-w-prose">
-                “Opens” is the chance that six more judged repetitions like those seen so far pass the mechanics, from a
-                beta-binomial prediction. It says whom to look at, never whom to advance.
+                “Opens” is the chance that six more repetitions like those seen pass the mechanics: whom to look at,
+                never whom to advance.
             </p>
         </main>
     );
@@ -149,17 +149,28 @@ function SameEyes({ rows }: { rows: Gates['agreements'] }) {
                         <span className="head">{row.who}</span>
                         <span>
                             {row.same} of {row.both} alike
-                            {row.kappa == null
-                                ? ''
-                                : `, ${row.kappa.toFixed(2)} beyond chance (${row.low?.toFixed(2)} to ` +
-                                  `${row.high?.toFixed(2)})`}
+                            {row.kappa !== null && (
+                                <Opens
+                                    label={`How sure, of ${row.who}`}
+                                    className="ml-2 underline decoration-dotted underline-offset-4"
+                                    content={
+                                        <p>
+                                            {row.kappa.toFixed(2)} above what chance would give, between{' '}
+                                            {row.low?.toFixed(2)} and {row.high?.toFixed(2)}. 1 is always alike, 0 is
+                                            chance.
+                                        </p>
+                                    }
+                                >
+                                    how sure?
+                                </Opens>
+                            )}
                         </span>
                         <span className={row.weak ? 'text-reduced' : 'text-soft'}>
                             {!row.enough
                                 ? 'Too few to tell.'
                                 : row.weak
-                                  ? 'Weak: what one judges alone is weak evidence.'
-                                  : 'Near enough.'}
+                                  ? 'Weak: look together before you decide.'
+                                  : 'You agree well.'}
                             {row.splits_on ? ` They split on ${row.splits_on}.` : ''}
                         </span>
                     </div>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type HelpedLog } from '../../api/client';
+import { api } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
@@ -15,7 +15,7 @@ export function HelpedScreen() {
     const [wanted, setWanted] = useState('');
     const query = useQuery({
         queryKey: ['helped', athleteId],
-        queryFn: () => api<HelpedLog>('GET', `/api/athletes/${athleteId}/what-helped`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/what-helped`),
     });
     if (!query.data) return <Waiting query={query} what="what was tried" />;
     const { athlete, warnings } = query.data;
@@ -57,8 +57,8 @@ export function HelpedScreen() {
             )}
             {query.data.rows.length === 0 && (
                 <p className="py-4 text-lg">
-                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from the next repetition
-                    on: a cue, a grip, a stance, a feed. One thing at a time.
+                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on: a cue, a
+                    grip, a stance, a feed. One thing at a time.
                 </p>
             )}
             {rows.map((row) => (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { api, type Homework } from '../../api/client';
+import { api } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Waiting } from '../../parts/Waiting';
 
@@ -9,7 +9,7 @@ export function HomeworkScreen() {
     const { athleteId } = useParams({ from: '/frame/athletes/$athleteId/homework' });
     const query = useQuery({
         queryKey: ['homework', athleteId],
-        queryFn: () => api<Homework>('GET', `/api/athletes/${athleteId}/homework`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/homework`),
     });
     if (!query.data) return <Waiting query={query} what="the card" />;
     const card = query.data;

@@ -1,4 +1,5 @@
 import type { Intake } from '../../api/client';
+import type { Body } from '../../api/typed';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
@@ -21,14 +22,14 @@ const TEXTS = [
 type TextOf = (typeof TEXTS)[number];
 
 /** What was written, as it is sent: empty fields are nothing. */
-function written(version: number, form: FormData): Record<string, unknown> {
+function written(version: number, form: FormData): Body<'PUT', `/api/athletes/${string}/intake`> {
     const text = (name: string): string | null => typed(form, name) || null;
     const [arm, landings] = [text('week_arm'), text('week_landings')];
     return {
         version,
         usual_week:
             arm === null && landings === null ? null : { arm: Number(arm ?? 0), landings: Number(landings ?? 0) },
-        ...Object.fromEntries(TEXTS.map((name) => [name, text(name)])),
+        ...(Object.fromEntries(TEXTS.map((name) => [name, text(name)])) as Record<TextOf, string | null>),
     };
 }
 
@@ -42,7 +43,7 @@ export function AskedOnce({ intake }: { intake: Editing }) {
             className="grid content-start gap-3"
             onSubmit={(event) => {
                 event.preventDefault();
-                void send('PUT', '/intake', written(kept.version, new FormData(event.currentTarget)), 'Kept.');
+                void send('PUT', '/intake', written(kept.version, new FormData(event.currentTarget)), 'Saved.');
             }}
         >
             <h2 className="text-base">In an emergency</h2>
@@ -72,7 +73,7 @@ export function AskedOnce({ intake }: { intake: Editing }) {
                 when="consent_film_on"
                 label="Film and pictures, apart from that"
             />
-            {me.decides && <button className="btn btn-main justify-self-start">Keep the intake</button>}
+            {me.decides && <button className="btn btn-main justify-self-start">Save the intake</button>}
         </form>
     );
 }
@@ -108,7 +109,9 @@ function UsualWeek({ intake: { kept, send } }: { intake: Editing }) {
                         <button
                             type="button"
                             className="btn"
-                            onClick={() => void send('POST', '/intake/usual-week/confirm', {}, 'Saved: it counts.')}
+                            onClick={() =>
+                                void send('POST', '/intake/usual-week/confirm', undefined, 'Saved: it counts.')
+                            }
                         >
                             It is right
                         </button>

@@ -1,3 +1,4 @@
+import type { Body } from '../../api/typed';
 import { useState } from 'react';
 import { KINDS } from '../../api/words';
 import { useMe } from '../../parts/Frame';
@@ -5,6 +6,9 @@ import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
+import { chosen, picked, typed } from '../../parts/forms';
+
+type Condition = Body<'POST', `/api/athletes/${string}/conditions`>;
 
 const SITES = [
     'shoulder',
@@ -73,17 +77,21 @@ function SetCondition({
                 className="grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    const condition = {
-                        id: nextId(),
-                        site: form.site,
-                        side: form.side || null,
-                        kind: form.kind,
-                        up_to_score: Number(form.up_to_score),
-                        until_day: form.until_day,
-                        note: form.note || null,
-                    };
-                    void send('POST', '/conditions', condition, 'The condition is set.').then((is) => is && onClose());
+                    const form = new FormData(event.currentTarget);
+                    void send(
+                        'POST',
+                        '/conditions',
+                        {
+                            id: nextId(),
+                            site: picked<Condition['site']>(form, 'site'),
+                            side: chosen<'left' | 'right'>(form, 'side'),
+                            kind: picked<Condition['kind']>(form, 'kind'),
+                            up_to_score: Number(typed(form, 'up_to_score')),
+                            until_day: typed(form, 'until_day'),
+                            note: typed(form, 'note') || null,
+                        },
+                        'The condition is set.',
+                    ).then((is) => is && onClose());
                 }}
             >
                 <div className="grid grid-cols-2 gap-2">

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { api, type Intake, type LadderChoice } from '../../api/client';
+import { api } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -17,7 +17,7 @@ export function IntakeScreen() {
     const intake = useIntake(athleteId);
     const query = useQuery({
         queryKey: ['intake', athleteId],
-        queryFn: () => api<Intake>('GET', `/api/athletes/${athleteId}/intake`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/intake`),
         refetchOnWindowFocus: false,
     });
     return query.data ? (
@@ -32,7 +32,7 @@ function Whole({ intake }: { intake: Editing }) {
     const { kept, problem, said } = intake;
     const ladders = useQuery({
         queryKey: ['ladders'],
-        queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'),
+        queryFn: () => api('GET', '/api/ladders'),
         enabled: me.decides,
     });
     return (

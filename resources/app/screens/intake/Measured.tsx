@@ -1,8 +1,10 @@
+import type { Work } from '../../offline/store';
 import type { Intake, LadderChoice } from '../../api/client';
 import { n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
+import { figure, picked, typed } from '../../parts/forms';
 
 export function Height({ intake }: { intake: Editing }) {
     const me = useMe();
@@ -32,8 +34,8 @@ export function Height({ intake }: { intake: Editing }) {
                             '/heights',
                             {
                                 id: nextId(),
-                                measured_on: form.get('measured_on'),
-                                height_cm: Number(form.get('height_cm')),
+                                measured_on: typed(form, 'measured_on'),
+                                height_cm: Number(typed(form, 'height_cm')),
                             },
                             'Height kept.',
                         ).then((is) => is && field.reset());
@@ -69,15 +71,17 @@ export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderCho
                         event.preventDefault();
                         const field = event.currentTarget;
                         const form = new FormData(field);
-                        const number = (name: string): number | null =>
-                            form.get(name) ? Number(form.get(name)) : null;
-                        const mark = {
-                            skill: form.get('skill'),
-                            longest_throw_m: number('longest'),
-                            reference_speed_ms: number('speed'),
-                            measured_on: me.today,
-                        };
-                        void send('POST', '/marks', mark, 'Kept.').then((is) => is && field.reset());
+                        void send(
+                            'POST',
+                            '/marks',
+                            {
+                                skill: picked<Work['skill']>(form, 'skill'),
+                                longest_throw_m: figure(form, 'longest'),
+                                reference_speed_ms: figure(form, 'speed'),
+                                measured_on: me.today,
+                            },
+                            'Saved.',
+                        ).then((is) => is && field.reset());
                     }}
                 >
                     <Labelled label="Skill">
@@ -109,11 +113,11 @@ function Measured({
     intake: Editing;
     all: Intake['marks'];
     most: number;
-    path: string;
+    path: '/heights' | '/marks';
     may: boolean;
 }) {
     const change = (id: string, how: 'confirm' | 'withdraw', said: string): void =>
-        void send('POST', `${path}/${id}/${how}`, {}, said);
+        void send('POST', `${path}/${id}/${how}`, undefined, said);
     const doubted = all.filter((each) => each.doubt !== null);
     const shown = [...doubted, ...all.filter((each) => each.doubt === null)].slice(0, Math.max(most, doubted.length));
     return (

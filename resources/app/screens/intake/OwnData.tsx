@@ -42,7 +42,7 @@ export function PersonalLinks({ intake: { kept, path, reload, setProblem } }: { 
                 onSubmit={(event) => {
                     event.preventDefault();
                     const label = typed(new FormData(event.currentTarget), 'label');
-                    api<Token>('POST', `${path}/links`, { label }).then((token) => {
+                    api('POST', `${path}/links`, { label }).then((token) => {
                         setMade({ token, path: '/check-in', whom: label });
                         void reload();
                     }, setProblem);
@@ -90,13 +90,13 @@ export function OwnData({ intake: { kept, path, problem, setProblem } }: { intak
                     onSubmit={(event) => {
                         event.preventDefault();
                         api('POST', `${path}/erase`, {
-                            name: new FormData(event.currentTarget).get('name'),
+                            name: typed(new FormData(event.currentTarget), 'name'),
                         }).then(() => window.location.assign('/'), setProblem);
                     }}
                 >
                     <p>
                         Name, birth date, health, decisions, links and this page are gone for good. Counts and loads
-                        stay under nobody’s name, so that the club’s totals stay true. Backups made before still hold
+                        stay under no name, so that the club’s totals stay true. Backups made before still hold
                         everything.
                     </p>
                     <LabelledInput label="Write the whole name to go on" name="name" required />

@@ -1,10 +1,11 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type LadderChoice, type Placed } from '../../api/client';
-import { AthleteFields } from '../../parts/AthleteFields';
+import { api, type LadderChoice } from '../../api/client';
+import { AthleteFields, athleteIn } from '../../parts/AthleteFields';
 import { useMe } from '../../parts/Frame';
 import { Labelled, Options } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
+import { typed } from '../../parts/forms';
 
 export function Person({ intake: { kept, send } }: { intake: Editing }) {
     return (
@@ -15,13 +16,8 @@ export function Person({ intake: { kept, send } }: { intake: Editing }) {
                 className="grid gap-2"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    const given = {
-                        ...form,
-                        birth_date: form.birth_date || null,
-                        turn_direction: form.turn_direction || null,
-                    };
-                    void send('PUT', '', given, 'Kept.');
+                    const form = new FormData(event.currentTarget);
+                    void send('PUT', '', athleteIn(form), 'Saved.');
                 }}
             >
                 <AthleteFields
@@ -31,7 +27,7 @@ export function Person({ intake: { kept, send } }: { intake: Editing }) {
                     throwing={kept.athlete.throwing_side}
                     turn={kept.turn_direction}
                 />
-                <button className="btn justify-self-start">Keep</button>
+                <button className="btn justify-self-start">Save</button>
             </form>
         </section>
     );
@@ -62,12 +58,12 @@ export function Ladders({ intake, ladders }: { intake: Editing; ladders: LadderC
                                     void send(
                                         'POST',
                                         `/placements/${each.id}/leave`,
-                                        {},
+                                        undefined,
                                         'Off this ladder. What was climbed stays held.',
                                     )
                                 }
                             >
-                                Leave it
+                                Leave this ladder
                             </button>
                         )}
                     </li>
@@ -96,7 +92,7 @@ function Place({
                 className="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const rung = new FormData(event.currentTarget).get('rung');
+                    const rung = typed(new FormData(event.currentTarget), 'rung');
                     void send(
                         'POST',
                         '/placements',
@@ -123,7 +119,7 @@ function Place({
                     type="button"
                     className="btn"
                     onClick={() =>
-                        void api<Placed>('POST', `${path}/placing/${chosen.id}/start`).then((placed) => {
+                        void api('POST', `${path}/placing/${chosen.id}/start`).then((placed) => {
                             if (placed.sheet_id)
                                 void navigate({ to: '/sheets/$sheetId', params: { sheetId: placed.sheet_id } });
                         }, setProblem)

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { api, type Intake } from '../../api/client';
+import { api, type Given, type Intake } from '../../api/client';
+import type { Body } from '../../api/typed';
 import { newId } from '../../offline/store';
 
 /** The intake of one athlete as it is read and changed here. */
@@ -9,7 +10,7 @@ export function useIntake(athleteId: string) {
     const [problem, setProblem] = useState<unknown>(null);
     const [said, setSaid] = useState<string | null>(null);
     const id = useRef(newId());
-    const path = `/api/athletes/${athleteId}`;
+    const path = `/api/athletes/${athleteId}` as const;
     return {
         path,
         problem,
@@ -21,9 +22,18 @@ export function useIntake(athleteId: string) {
          * Sends a change whose answer is the intake anew. True once it is kept; what was typed stays in its form
          * until then.
          */
-        send: async (method: 'POST' | 'PUT', to: string, body: unknown, words: string): Promise<boolean> => {
+        send: async <M extends 'POST' | 'PUT', const To extends string>(
+            method: M,
+            to: To,
+            body: Body<M, `/api/athletes/${string}${To}`>,
+            words: string,
+        ): Promise<boolean> => {
             try {
-                const answer = await api<Intake>(method, `${path}${to}`, body);
+                const answer = await api(
+                    method,
+                    `${path}${to}`,
+                    ...([body] as Given<M, `/api/athletes/${string}${To}`>),
+                );
                 id.current = newId();
                 queries.setQueryData(['intake', athleteId], answer);
                 void queries.invalidateQueries({ queryKey: ['athlete', athleteId] });

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Join, type Me } from '../../api/client';
+import { api, firstToken } from '../../api/client';
 import { seated } from '../../offline/store';
 import { noteActive } from '../../offline/useLock';
 import { Loading, Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
+import { typed, typedAsIs } from '../../parts/forms';
 
 /** Behind an invitation or a link for a new password. The token stands after the #, which browsers send to nobody. */
 export function JoinScreen() {
@@ -12,7 +13,7 @@ export function JoinScreen() {
     const [problem, setProblem] = useState<unknown>(null);
     const link = useQuery({
         queryKey: ['join', token],
-        queryFn: () => api<Join>('GET', '/api/link/entry', undefined, { linkToken: token }),
+        queryFn: () => api('GET', '/api/link/entry', undefined, { linkToken: token }),
         staleTime: Infinity,
         refetchOnWindowFocus: false,
     });
@@ -42,11 +43,15 @@ export function JoinScreen() {
                 className="mt-4 grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    api('GET', '/sanctum/csrf-cookie')
-                        .then(() => api<Me>('POST', '/api/link/entry', form, { linkToken: token }))
-                        .then(async (me) => {
-                            await seated(me);
+                    const form = new FormData(event.currentTarget);
+                    const given = {
+                        password: typedAsIs(form, 'password'),
+                        ...(purpose === 'invitation' ? { name: typed(form, 'name'), email: typed(form, 'email') } : {}),
+                    };
+                    firstToken()
+                        .then(() => api('POST', '/api/link/entry', given, { linkToken: token }))
+                        .then((me) => {
+                            seated(me);
                             noteActive();
                             window.location.assign('/');
                         })
@@ -74,7 +79,7 @@ export function JoinScreen() {
                     autoComplete="new-password"
                 />
                 <Notice problem={problem} />
-                <button className="btn btn-main">{purpose === 'invitation' ? 'Join' : 'Keep this password'}</button>
+                <button className="btn btn-main">{purpose === 'invitation' ? 'Join' : 'Save this password'}</button>
             </form>
         </main>
     );

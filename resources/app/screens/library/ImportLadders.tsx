@@ -14,7 +14,7 @@ export function ImportLadders() {
     const [rows, setRows] = useState<LadderImport[] | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const send = (chosen: Chosen[], keep: boolean): Promise<LadderImport[]> =>
-        api<LadderImport[]>('POST', '/api/library/import', { keep, files: chosen });
+        api('POST', '/api/library/import', { keep, files: chosen });
     const look = async (list: FileList | null): Promise<void> => {
         const chosen = await Promise.all(
             [...(list ?? [])].map(async (file) => ({ name: file.name, text: await file.text() })),
@@ -105,7 +105,7 @@ export function ImportLadders() {
                 </p>
                 <div className="flex gap-2">
                     <button type="button" className="btn" onClick={close}>
-                        Leave it
+                        Cancel
                     </button>
                     <button
                         type="button"

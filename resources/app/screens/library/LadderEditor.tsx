@@ -24,18 +24,18 @@ export function LadderEditScreen() {
     const { ladderId } = useParams({ from: '/frame/library/$ladderId/edit' });
     const file = useQuery({
         queryKey: ['ladder-file', ladderId],
-        queryFn: () => api<LibraryFile>('GET', `/api/library/${ladderId}/definition`),
+        queryFn: () => api('GET', `/api/library/${ladderId}/definition`),
         refetchOnWindowFocus: false,
         staleTime: Infinity,
     });
     const skills = useQuery({
         queryKey: ['skills'],
-        queryFn: () => api<Named[]>('GET', '/api/skills'),
+        queryFn: () => api('GET', '/api/skills'),
         staleTime: Infinity,
     });
     const objects = useQuery({
         queryKey: ['all-objects'],
-        queryFn: () => api<Named[]>('GET', '/api/objects?all=1'),
+        queryFn: () => api('GET', '/api/objects?all=1'),
         staleTime: Infinity,
     });
     if (file.error && !file.data)
@@ -82,14 +82,11 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
         void navigate({ to: '/library/$ladderId', params: { ladderId: file.id } });
     };
     const save = (): void => {
-        api<LibraryFile>('POST', '/api/library', { version: file.own ? file.version : 0, definition: ladder }).then(
-            (kept) => {
-                forget(keptAt(file));
-                void queries.invalidateQueries();
-                void navigate({ to: '/library/$ladderId', params: { ladderId: kept.id } });
-            },
-            setProblem,
-        );
+        api('POST', '/api/library', { version: file.own ? file.version : 0, definition: ladder }).then((kept) => {
+            forget(keptAt(file));
+            void queries.invalidateQueries();
+            void navigate({ to: '/library/$ladderId', params: { ladderId: kept.id } });
+        }, setProblem);
     };
     const places =
         problem instanceof Problem ? Object.entries(problem.errors).filter(([path]) => path.startsWith('/')) : [];
@@ -113,9 +110,9 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                     </div>
                     <span className="grow" />
                     <button type="button" className="btn" onClick={leave}>
-                        Leave it
+                        Cancel
                     </button>
-                    <button className="btn btn-main">Keep this ladder</button>
+                    <button className="btn btn-main">Save this ladder</button>
                 </header>
                 {places.length === 0 ? (
                     <Notice problem={problem} />

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type LibraryFile, type LibraryLadder, type LibraryRow, type Sentences } from '../../api/client';
+import { api, type LibraryLadder, type LibraryRow } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
@@ -22,7 +22,7 @@ export function LibraryScreen() {
     const [wanted, setWanted] = useState('');
     const query = useQuery({
         queryKey: ['library'],
-        queryFn: () => api<LibraryRow[]>('GET', '/api/library'),
+        queryFn: () => api('GET', '/api/library'),
         staleTime: 60_000,
     });
     if (!query.data) return <Waiting query={query} what="the library" />;
@@ -97,7 +97,7 @@ export function LibraryScreen() {
                 })}
             </div>
             {found.length === 0 && (
-                <p className="py-6 text-lg">No ladder says that. Try a shorter word: “elbow”, “toss”, “quiet”.</p>
+                <p className="py-6 text-lg">No ladder says that. Try a shorter word: “elbow” or “toss”.</p>
             )}
         </main>
     );
@@ -112,10 +112,7 @@ export function LadderPage() {
     const query = useQuery({
         queryKey: ['library', ladderId, hand, version],
         queryFn: () =>
-            api<LibraryLadder>(
-                'GET',
-                `/api/library/${ladderId}?hand=${hand}${version === null ? '' : `&version=${version}`}`,
-            ),
+            api('GET', `/api/library/${ladderId}?hand=${hand}${version === null ? '' : `&version=${version}`}`),
         placeholderData: (before) => before,
     });
     if (!query.data) return <Waiting query={query} what="the ladder" />;
@@ -146,7 +143,7 @@ export function LadderPage() {
 
 /** The ladder as a file on this device, to share or to edit elsewhere. */
 async function exportFile(ladderId: string): Promise<void> {
-    const file = await api<LibraryFile>('GET', `/api/library/${ladderId}/definition`);
+    const file = await api('GET', `/api/library/${ladderId}/definition`);
     const link = document.createElement('a');
     link.href = URL.createObjectURL(
         new Blob([`${JSON.stringify(file.definition, null, 2)}\n`], { type: 'application/json' }),
@@ -162,7 +159,7 @@ function Adopt({ ladderId, from, squads }: { ladderId: string; from: string; squ
     const [said, setSaid] = useState<string[]>([]);
     const [problem, setProblem] = useState<unknown>(null);
     const move = (squad: number): void => {
-        api<Sentences>('POST', `/api/squads/${squad}/ladders/${ladderId}`).then((answer) => {
+        api('POST', `/api/squads/${squad}/ladders/${ladderId}`).then((answer) => {
             setSaid(answer.sentences);
             setProblem(null);
             void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'library' });

@@ -225,7 +225,7 @@ function inWords(limit: LimitDef): string {
         cap: `${measure} ${limit.window?.session ? 'in one session' : `in ${days} ${days === 1 ? 'day' : 'days'}`}`,
         step: `${measure} of a week over the weeks before`,
         rest: `days without, after ${measure}`,
-        streak: `days running with ${measure}`,
+        streak: `days in a row with ${measure}`,
         level: `no single set above, ${measure}`,
     };
     return words[limit.kind] ?? 'last week against the weeks before';

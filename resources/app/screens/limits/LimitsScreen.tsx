@@ -21,7 +21,7 @@ export function LimitsScreen() {
     const [order, setOrder] = useState<Order>('closest');
     const query = useQuery({
         queryKey: ['limits', squad],
-        queryFn: () => api<Limits>('GET', `/api/limits${squad === null ? '' : `?squad=${squad}`}`),
+        queryFn: () => api('GET', '/api/limits', undefined, { query: { squad } }),
     });
     if (!query.data) return <Waiting query={query} what="the limits" />;
     const limits = query.data;
@@ -127,13 +127,10 @@ function OneAthlete({ limits }: { limits: Limits }) {
     const [problem, setProblem] = useState<unknown>(null);
     const [share, setShare] = useState('80');
     const send = (athlete: string, limit: string, of: number, reason: string | null): Promise<void> =>
-        api<Limits>('POST', `/api/athletes/${athlete}/limit-shares`, { limit_id: limit, share: of, reason }).then(
-            () => {
-                setProblem(null);
-                void queries.invalidateQueries();
-            },
-            setProblem,
-        );
+        api('POST', `/api/athletes/${athlete}/limit-shares`, { limit_id: limit, share: of, reason }).then(() => {
+            setProblem(null);
+            void queries.invalidateQueries();
+        }, setProblem);
     return (
         <section aria-label="For one athlete">
             <h2 className="border-b-2 border-ink pb-1 text-base">For one athlete</h2>
@@ -220,7 +217,7 @@ function OneAthlete({ limits }: { limits: Limits }) {
                         name="reason"
                     />
                     <Notice problem={problem} />
-                    <button className="btn justify-self-start">Keep it</button>
+                    <button className="btn justify-self-start">Save</button>
                 </form>
             </details>
         </section>

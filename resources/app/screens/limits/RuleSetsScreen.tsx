@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
-import { api, type Limits, type RuleCompare, type RuleSetFile } from '../../api/client';
+import { api, type Limits, type RuleCompare } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
@@ -27,10 +27,10 @@ export function RuleSetsScreen() {
     const [problem, setProblem] = useState<unknown>(null);
     const files = useQuery({
         queryKey: ['rule-sets'],
-        queryFn: () => api<RuleSetFile[]>('GET', '/api/rule-sets'),
+        queryFn: () => api('GET', '/api/rule-sets'),
         refetchOnWindowFocus: false,
     });
-    const limits = useQuery({ queryKey: ['limits', null], queryFn: () => api<Limits>('GET', '/api/limits') });
+    const limits = useQuery({ queryKey: ['limits', null], queryFn: () => api('GET', '/api/limits') });
     if (files.error && !files.data)
         return (
             <main className="p-6">
@@ -46,7 +46,7 @@ export function RuleSetsScreen() {
     const squad = limits.data.squad;
     const inForce = limits.data.rule_set_id;
     const assign = (id: string): void => {
-        api<Limits>('PUT', `/api/squads/${squad.id}/rule-set`, { rule_set: id }).then(() => {
+        api('PUT', `/api/squads/${squad.id}/rule-set`, { rule_set: id }).then(() => {
             setProblem(null);
             void queries.invalidateQueries();
         }, setProblem);
@@ -146,7 +146,7 @@ function Editor({
     const { days, setDays, compared, problem } = useComparison(definition, squad.id);
     const [refused, setRefused] = useState<unknown>(null);
     const save = (): void => {
-        api<RuleSetFile[]>('POST', '/api/rule-sets', { version, definition }).then((answer) => {
+        api('POST', '/api/rule-sets', { version, definition }).then((answer) => {
             queries.setQueryData(['rule-sets'], answer);
             void queries.invalidateQueries();
             onClose();
@@ -223,10 +223,10 @@ function Editor({
                 <Notice problem={refused} />
                 <div className="flex gap-2">
                     <button type="button" className="btn" onClick={onClose}>
-                        Leave it
+                        Cancel
                     </button>
                     <button className="btn btn-main grow" disabled={problem !== null}>
-                        Keep this rule set
+                        Save this rule set
                     </button>
                 </div>
             </aside>
@@ -242,7 +242,7 @@ function useComparison(definition: Definition, squadId: number) {
     useEffect(() => {
         let stopped = false;
         const timer = window.setTimeout(() => {
-            api<RuleCompare>('POST', `/api/squads/${squadId}/rule-set/compare`, { days, definition }).then(
+            api('POST', `/api/squads/${squadId}/rule-set/compare`, { days, definition }).then(
                 (answer) => {
                     if (!stopped) {
                         setCompared(answer);

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type DayWork, type Load } from '../../api/client';
+import { api, type Load } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -21,7 +21,7 @@ export function LoadScreen() {
     const [chosen, setChosen] = useState<string | null>(null);
     const query = useQuery({
         queryKey: ['load', athleteId, span],
-        queryFn: () => api<Load>('GET', `/api/athletes/${athleteId}/load?days=${span}`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/load?days=${span}`),
         placeholderData: (before) => before,
     });
     if (!query.data) return <Waiting query={query} what="the load" />;
@@ -116,7 +116,7 @@ export function LoadScreen() {
 function Day({ athleteId, day, load }: { athleteId: string; day: string; load: Load }) {
     const query = useQuery({
         queryKey: ['day', athleteId, day],
-        queryFn: () => api<DayWork>('GET', `/api/athletes/${athleteId}/days/${day}`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/days/${day}`),
     });
     const planned = load.days.find((each) => each.date === day);
     if (query.error) return <Notice problem={query.error} />;

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Load, type WhatIf as Answer } from '../../api/client';
+import { api, type Load } from '../../api/client';
 import { percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Stepper } from '../../parts/Stepper';
@@ -18,17 +18,16 @@ export function WhatIf({ athleteId, load }: { athleteId: string; load: Load }) {
         day: load.date,
     });
     const set = (with_: Partial<typeof dose>): void => setDose({ ...dose, ...with_ });
-    const asked = new URLSearchParams({
+    const asked = {
         skill: dose.skill,
-        reps: String(dose.sets * dose.reps),
-        effort: String(dose.effort),
+        reps: dose.sets * dose.reps,
+        effort: dose.effort,
         day: dose.day,
-        ...(dose.distance ? { distance_m: dose.distance } : {}),
-    });
-    const path = `/api/athletes/${athleteId}/what-if?${asked.toString()}`;
+        distance_m: dose.distance || null,
+    };
     const answer = useQuery({
-        queryKey: ['what-if', path],
-        queryFn: () => api<Answer>('GET', path),
+        queryKey: ['what-if', athleteId, asked],
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/what-if`, undefined, { query: asked }),
         placeholderData: (before) => before,
         retry: false,
     });

@@ -2,11 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { ArrowLeft } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
-import type { MatchCount } from '../../api/client';
+import { api, type MatchCount } from '../../api/client';
 import { nowWithOffset, percent } from '../../api/words';
 import { own } from '../../offline/person';
 import { recall, remember } from '../../offline/place';
-import { answerOrKept, type KeptWork, keepWork, newId, workOf } from '../../offline/store';
+import { answerOrKept, type KeptWork, keepWork, newId, type Work, workOf } from '../../offline/store';
 import { useKept } from '../../offline/useKept';
 import { tightest } from '../../rules/bounds';
 import { Opens } from '../../parts/Opens';
@@ -25,7 +25,8 @@ export function MatchScreen() {
     useAwake();
     const query = useQuery({
         queryKey: ['match', athleteId],
-        queryFn: () => answerOrKept<MatchCount>(`/api/athletes/${athleteId}/match`),
+        queryFn: () =>
+            answerOrKept(`/api/athletes/${athleteId}/match`, () => api('GET', `/api/athletes/${athleteId}/match`)),
     });
     if (!query.data) return <Waiting query={query} what="the match" />;
     return <Counting pack={query.data} athleteId={athleteId} />;
@@ -77,7 +78,7 @@ function Counting({ pack, athleteId }: { pack: MatchCount; athleteId: string }) 
                 )}
                 {kept && unsent.length === 0 && (
                     <p role="status" className="border-l-4 border-full pl-2">
-                        Kept as load of today. Cool down, and ask: anything sore, and where?
+                        Saved as load of today. Cool down, and ask: anything sore, and where?
                     </p>
                 )}
             </div>
@@ -126,12 +127,12 @@ function useMatch(pack: MatchCount, athleteId: string) {
         .filter((each) => each.sending !== 'refused' && !pack.logged.includes(each.id))
         .map((each) => each.work);
     const keep = async (): Promise<void> => {
-        const work = [...new Set(count.taps)].map((skill) => ({
+        const work = [...new Set(count.taps)].map((skill): Work => ({
             id: newId(),
             day: pack.date,
             at: nowWithOffset(),
             source: 'match',
-            skill,
+            skill: skill as Work['skill'],
             reps: done(skill),
             felt: 'hard',
             distance_m: null,
@@ -149,13 +150,13 @@ function useMatch(pack: MatchCount, athleteId: string) {
         of.costs.find((each) => each.limit_id === limitId)?.per_rep ?? 0;
     const here = (skill: string): number =>
         done(skill) + pending.filter((each) => each.skill === skill).reduce((all, each) => all + each.reps, 0);
-    const left = (skill: MatchCount['skills'][number]): { reps: number; label: string } | null => {
+    const left = (skill: MatchCount['skills'][number]): { reps: number; label: string; full: string } | null => {
         const first = tightest(
             pack.bounds,
             (limitId) => cost(skill, limitId),
             (limitId) => pack.skills.reduce((sum, each) => sum + here(each.id) * cost(each, limitId), 0),
         );
-        return first && { reps: first.repsLeft, label: first.bound.label.toLowerCase() };
+        return first && { reps: first.repsLeft, label: first.bound.label.toLowerCase(), full: first.bound.full };
     };
     return {
         count,
@@ -190,11 +191,10 @@ function SkillRow({ skill, match }: { skill: MatchCount['skills'][number]; match
                 <p className={stopped ? 'head text-stop' : ''} role={stopped ? 'alert' : undefined}>
                     {stopped ??
                         (more === null ? (
-                            <span className="text-soft">No limit binds.</span>
+                            <span className="text-soft">No limit counts this work.</span>
                         ) : (
                             <>
-                                <strong>{more.reps} more</strong>{' '}
-                                <span className="text-soft">until {more.label} stops</span>
+                                <strong>{more.reps} left.</strong> <span className="text-soft">Then {more.full}.</span>
                             </>
                         ))}
                 </p>

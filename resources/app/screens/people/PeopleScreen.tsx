@@ -1,10 +1,11 @@
+import type { Body } from '../../api/typed';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type People, type Token } from '../../api/client';
 import { dayName } from '../../api/words';
 import { newId } from '../../offline/store';
-import { AthleteFields } from '../../parts/AthleteFields';
+import { AthleteFields, athleteIn } from '../../parts/AthleteFields';
 import { FloorChoice } from '../../parts/FloorChoice';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
@@ -14,7 +15,9 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import { LabelledInput, Options } from '../../parts/Labelled';
 
-const ROLES: ReadonlyArray<readonly [role: string, name: string, does: string]> = [
+type Role = Body<'POST', '/api/people/invitations'>['role'];
+
+const ROLES: ReadonlyArray<readonly [role: Role, name: string, does: string]> = [
     ['coach', 'Coach', 'everything for the squads chosen'],
     ['assistant', 'Assistant', 'runs sessions and records, decides nothing'],
     ['clinician', 'Clinician', 'reports, returns and clearances of the athletes chosen'],
@@ -38,11 +41,11 @@ export function PeopleScreen() {
     const [problem, setProblem] = useState<unknown>(null);
     const [confirming, setConfirming] = useState<Person | null>(null);
     const [handingTo, setHandingTo] = useState<Person | null>(null);
-    const query = useQuery({ queryKey: ['people'], queryFn: () => api<People>('GET', '/api/people') });
+    const query = useQuery({ queryKey: ['people'], queryFn: () => api('GET', '/api/people') });
     if (!query.data) return <Waiting query={query} what="the people" />;
     const { people, links, audit } = query.data;
-    const change = (path: string): void => {
-        api<People>('POST', path).then((answer) => {
+    const change = (ask: Promise<People>): void => {
+        ask.then((answer) => {
             queries.setQueryData(['people'], answer);
             setProblem(null);
         }, setProblem);
@@ -84,7 +87,7 @@ export function PeopleScreen() {
                             onConfirm={setConfirming}
                             onHandOver={setHandingTo}
                             onMade={setMade}
-                            onClose={() => change(`/api/people/${person.id}/close`)}
+                            onClose={() => change(api('POST', `/api/people/${person.id}/close`))}
                             onProblem={setProblem}
                         />
                     ))}
@@ -94,7 +97,7 @@ export function PeopleScreen() {
             <HandOver key={handingTo?.id} to={handingTo} onClose={() => setHandingTo(null)} />
             <Squads of={query.data} onProblem={setProblem} />
             <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.5fr]">
-                <Links links={links} onTakeBack={(id) => change(`/api/people/links/${id}/revoke`)} />
+                <Links links={links} onTakeBack={(id) => change(api('POST', `/api/people/links/${id}/revoke`))} />
                 <WhoDidWhat audit={audit} />
             </div>
             {inviting && <Invite of={query.data} onClose={() => setInviting(false)} onMade={setMade} />}
@@ -127,7 +130,7 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
                     onChange={(event) => {
                         api('PUT', `/api/squads/${squad.id}`, {
                             name: squad.name,
-                            school: event.target.value || null,
+                            school: (event.target.value || null) as People['squads'][number]['school'],
                             floor: squad.floor ?? null,
                         }).then(() => {
                             onProblem(null);
@@ -144,7 +147,7 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
                 onChange={(floor) => {
                     api('PUT', `/api/squads/${squad.id}`, {
                         name: squad.name,
-                        school: squad.school ?? null,
+                        school: squad.school,
                         floor,
                     }).then(() => {
                         onProblem(null);
@@ -161,12 +164,10 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
                     className="grid gap-3"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        const form = Object.fromEntries(new FormData(event.currentTarget));
-                        api<People['athletes'][number]>('POST', `/api/squads/${squad.id}/athletes`, {
-                            ...form,
+                        const form = new FormData(event.currentTarget);
+                        api('POST', `/api/squads/${squad.id}/athletes`, {
+                            ...athleteIn(form),
                             id: id.current,
-                            birth_date: form.birth_date || null,
-                            turn_direction: form.turn_direction || null,
                         }).then((added) => {
                             id.current = newId();
                             void queries.invalidateQueries();
@@ -237,7 +238,7 @@ function PersonRow({
                             type="button"
                             className="btn btn-quiet"
                             onClick={() =>
-                                void api<Token>('POST', `/api/people/${person.id}/new-password`).then(
+                                void api('POST', `/api/people/${person.id}/new-password`).then(
                                     (token) =>
                                         onMade({
                                             token,
@@ -273,7 +274,7 @@ function Confirm({ of, onClose }: { of: Person | null; onClose: () => void }) {
                 onSubmit={(event) => {
                     event.preventDefault();
                     const code = typed(new FormData(event.currentTarget), 'code');
-                    api<People>('POST', `/api/people/${of?.id}/confirm`, { code }).then((answer) => {
+                    api('POST', `/api/people/${of?.id}/confirm`, { code }).then((answer) => {
                         queries.setQueryData(['people'], answer);
                         onClose();
                     }, setProblem);
@@ -333,11 +334,14 @@ function Squads({ of, onProblem }: { of: People; onProblem: (problem: unknown) =
                     onSubmit={(event) => {
                         event.preventDefault();
                         const form = event.currentTarget;
-                        api('POST', '/api/squads', { name: new FormData(form).get('name'), school: null }).then(() => {
-                            form.reset();
-                            onProblem(null);
-                            return queries.invalidateQueries();
-                        }, onProblem);
+                        api('POST', '/api/squads', { name: typed(new FormData(form), 'name'), school: null }).then(
+                            () => {
+                                form.reset();
+                                onProblem(null);
+                                return queries.invalidateQueries();
+                            },
+                            onProblem,
+                        );
                     }}
                 >
                     <LabelledInput label="Another squad" name="name" required placeholder="its name" />
@@ -348,7 +352,7 @@ function Squads({ of, onProblem }: { of: People; onProblem: (problem: unknown) =
                         type="checkbox"
                         checked={of.asks_wellness}
                         onChange={(event) => {
-                            api<People>('POST', '/api/people/settings', {
+                            api('POST', '/api/people/settings', {
                                 asks_wellness: event.target.checked,
                             }).then((answer) => queries.setQueryData(['people'], answer), onProblem);
                         }}
@@ -412,7 +416,7 @@ function WhoDidWhat({ audit }: { audit: People['audit'] }) {
 
 function Invite({ of, onClose, onMade }: { of: People; onClose: () => void; onMade: (made: Made) => void }) {
     const queries = useQueryClient();
-    const [role, setRole] = useState('assistant');
+    const [role, setRole] = useState<Role>('assistant');
     const [problem, setProblem] = useState<unknown>(null);
     const seesSquads = role === 'coach' || role === 'assistant';
     return (
@@ -423,11 +427,11 @@ function Invite({ of, onClose, onMade }: { of: People; onClose: () => void; onMa
                     event.preventDefault();
                     const form = new FormData(event.currentTarget);
                     const name = typed(form, 'name');
-                    api<Token>('POST', '/api/people/invitations', {
+                    api('POST', '/api/people/invitations', {
                         role,
                         name,
                         squads: seesSquads ? form.getAll('squads').map(Number) : [],
-                        athletes: seesSquads ? [] : form.getAll('athletes'),
+                        athletes: seesSquads ? [] : form.getAll('athletes').map(String),
                     }).then((token) => {
                         onClose();
                         onMade({ token, path: '/join', whom: name });

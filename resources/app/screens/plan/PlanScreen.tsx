@@ -2,8 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type Plan, type SessionMade, type Token } from '../../api/client';
-import { dayName, n } from '../../api/words';
-import { newId } from '../../offline/store';
+import { FELT, dayName, n } from '../../api/words';
+import { newId, type Work } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
@@ -15,6 +15,7 @@ import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { clsx } from 'clsx';
+import { figure, picked, typed } from '../../parts/forms';
 
 /** How often it is asked again while seasons are being worked out. */
 const WORKING_OUT_MS = 3_000;
@@ -41,13 +42,13 @@ export function PlanScreen() {
     const [link, setLink] = useState<{ token: Token; path: string; whom: string } | null>(null);
     const query = useQuery({
         queryKey: ['plan', squad],
-        queryFn: () => api<Plan>('GET', `/api/plan${squad === null ? '' : `?squad=${squad}`}`),
+        queryFn: () => api('GET', '/api/plan', undefined, { query: { squad } }),
         refetchInterval: (query) => ((query.state.data?.working_out ?? 0) > 0 ? WORKING_OUT_MS : false),
     });
     if (!query.data) return <Waiting query={query} what="the plan" />;
     const plan = query.data;
     const remove = (id: string): void => {
-        api<Plan>('POST', `/api/fixtures/${id}/remove`).then((answer) => {
+        api('POST', `/api/fixtures/${id}/remove`).then((answer) => {
             queries.setQueryData(['plan', squad], answer);
             void queries.invalidateQueries();
         }, setProblem);
@@ -63,7 +64,7 @@ export function PlanScreen() {
                     type="button"
                     className="btn btn-quiet"
                     onClick={() => {
-                        api<Token>('POST', '/api/me/calendar-link').then(
+                        api('POST', '/api/me/calendar-link').then(
                             (token) =>
                                 setLink({
                                     token,
@@ -149,7 +150,7 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
     const queries = useQueryClient();
     const id = useRef(newId());
     const [kind, setKind] = useState<'match' | 'elsewhere'>('match');
-    const [felt, setFelt] = useState<string | null>('hard');
+    const [felt, setFelt] = useState<Work['felt']>('hard');
     const [problem, setProblem] = useState<unknown>(null);
     return (
         <Sheetlet open={open} onClose={onClose} title="A match, or training elsewhere">
@@ -157,16 +158,18 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                 className="grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
-                    api<Plan>('POST', `/api/squads/${plan.squad.id}/fixtures`, {
+                    const form = new FormData(event.currentTarget);
+                    api('POST', `/api/squads/${plan.squad.id}/fixtures`, {
                         id: id.current,
                         kind,
-                        athlete_id: form.athlete || null,
-                        day: form.day,
-                        weeks: Number(form.weeks) || 1,
-                        starts_at: form.starts_at,
-                        title: form.title,
-                        doses: [{ skill: form.skill, reps: Number(form.reps), felt }],
+                        athlete_id: typed(form, 'athlete') || null,
+                        day: typed(form, 'day'),
+                        weeks: figure(form, 'weeks') ?? 1,
+                        starts_at: typed(form, 'starts_at'),
+                        title: typed(form, 'title'),
+                        doses: [
+                            { skill: picked<Work['skill']>(form, 'skill'), reps: Number(typed(form, 'reps')), felt },
+                        ],
                     }).then(() => {
                         id.current = newId();
                         setProblem(null);
@@ -207,17 +210,13 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                 <fieldset>
                     <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
                     <div className="grid grid-cols-3 gap-1.5">
-                        {[
-                            ['easy', 'Easy'],
-                            ['middling', 'Middling'],
-                            ['hard', 'Hard'],
-                        ].map(([value, label]) => (
+                        {FELT.map(([value, label]) => (
                             <button
                                 key={value}
                                 type="button"
                                 aria-pressed={felt === value}
                                 className={`btn ${felt === value ? 'btn-main' : ''}`}
-                                onClick={() => setFelt(felt === value ? null : (value ?? null))}
+                                onClick={() => setFelt(felt === value ? null : value)}
                             >
                                 {label}
                             </button>
@@ -225,7 +224,7 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     </div>
                 </fieldset>
                 <Notice problem={problem} />
-                <button className="btn btn-main">Keep it</button>
+                <button className="btn btn-main">Save</button>
             </form>
         </Sheetlet>
     );
@@ -266,13 +265,13 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     className="grid gap-3"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        const form = Object.fromEntries(new FormData(event.currentTarget));
+                        const form = new FormData(event.currentTarget);
                         setBusy(true);
-                        api<SessionMade>('POST', `/api/squads/${plan.squad.id}/seasons`, {
-                            goal_on: form.goal_on,
+                        api('POST', `/api/squads/${plan.squad.id}/seasons`, {
+                            goal_on: typed(form, 'goal_on'),
                             weekdays,
-                            minutes: form.minutes ? Number(form.minutes) : null,
-                            rungs_up: Number(form.rungs_up),
+                            minutes: figure(form, 'minutes'),
+                            rungs_up: Number(typed(form, 'rungs_up')),
                         })
                             .then((answer) => {
                                 setMade(answer);

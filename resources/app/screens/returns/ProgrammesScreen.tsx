@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type ProgrammeFile } from '../../api/client';
+import { api } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -34,7 +34,7 @@ export function ProgrammesScreen() {
     const [editing, setEditing] = useState<{ definition: Definition; version: number } | null>(null);
     const query = useQuery({
         queryKey: ['programme-files'],
-        queryFn: () => api<ProgrammeFile[]>('GET', '/api/programmes'),
+        queryFn: () => api('GET', '/api/programmes'),
         refetchOnWindowFocus: false,
     });
     if (!query.data) return <Waiting query={query} what="the programmes" />;
@@ -104,7 +104,7 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
             stages: definition.stages.map((stage, j) => (i === j ? { ...stage, ...with_ } : stage)),
         });
     const save = (): void => {
-        api<ProgrammeFile[]>('POST', '/api/programmes', { version, definition }).then((answer) => {
+        api('POST', '/api/programmes', { version, definition }).then((answer) => {
             queries.setQueryData(['programme-files'], answer);
             onClose();
         }, setProblem);
@@ -180,10 +180,10 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
             <Notice problem={problem} />
             <div className="flex gap-2">
                 <button className="btn btn-main">
-                    {version === 0 ? 'Keep as our copy' : `Keep as version ${version + 1}`}
+                    {version === 0 ? 'Save as our copy' : `Save as version ${version + 1}`}
                 </button>
                 <button type="button" className="btn" onClick={onClose}>
-                    Leave it
+                    Cancel
                 </button>
             </div>
         </form>

@@ -1,7 +1,8 @@
+import type { Body } from '../../api/typed';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type ReturnDetail, type SheetRef } from '../../api/client';
+import { api, type ReturnDetail } from '../../api/client';
 import { dayName, percent } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
@@ -38,12 +39,13 @@ export function ReturnScreen() {
     const id = useRef(newId());
     const query = useQuery({
         queryKey: ['return', returnId],
-        queryFn: () => api<ReturnDetail>('GET', `/api/returns/${returnId}`),
+        queryFn: () => api('GET', `/api/returns/${returnId}`),
     });
     if (!query.data) return <Waiting query={query} what="the return" />;
     const { ref } = query.data;
-    const send = (path: string, body: Record<string, unknown>): void => {
-        api<ReturnDetail>('POST', `/api/returns/${returnId}/${path}`, body).then((answer) => {
+    const path = `/api/returns/${returnId}` as const;
+    const put = (sent: Promise<ReturnDetail>): void => {
+        sent.then((answer) => {
             id.current = newId();
             setProblem(null);
             setAsking(null);
@@ -52,7 +54,7 @@ export function ReturnScreen() {
         }, setProblem);
     };
     const plan = (day: string): void => {
-        api<SheetRef>('POST', `/api/returns/${returnId}/sheets`, { day }).then(
+        api('POST', `/api/returns/${returnId}/sheets`, { day }).then(
             (sheet) => navigate({ to: '/sheets/$sheetId', params: { sheetId: sheet.id } }),
             setProblem,
         );
@@ -67,14 +69,22 @@ export function ReturnScreen() {
                         of={query.data}
                         problem={asking === null ? problem : null}
                         onAccept={() =>
-                            send('accept', { id: id.current, action: ref.action, stage: query.data.action_stage })
+                            put(
+                                api('POST', `${path}/accept`, {
+                                    id: id.current,
+                                    action: ref.action,
+                                    stage: query.data.action_stage,
+                                }),
+                            )
                         }
                         onPlan={() => plan(ref.not_before ?? me.today)}
                         onClose={() => setAsking('close')}
                     />
                     <Tried
                         of={query.data}
-                        onMorning={(attempt, score) => send(`attempts/${attempt}/morning`, { score })}
+                        onMorning={(attempt, score) =>
+                            put(api('POST', `${path}/attempts/${attempt}/morning`, { score }))
+                        }
                     />
                     <OnFile of={query.data} />
                     <section aria-label="Cautions" className="text-sm">
@@ -92,7 +102,7 @@ export function ReturnScreen() {
                     of={query.data}
                     problem={problem}
                     onClose={() => setAsking(null)}
-                    onSend={(body) => send('clearances', { id: id.current, ...body })}
+                    onSend={(body) => put(api('POST', `${path}/clearances`, { id: id.current, ...body }))}
                 />
             )}
             {asking === 'measure' && (
@@ -100,14 +110,14 @@ export function ReturnScreen() {
                     of={query.data}
                     problem={problem}
                     onClose={() => setAsking(null)}
-                    onSend={(body) => send('measures', { id: id.current, ...body })}
+                    onSend={(body) => put(api('POST', `${path}/measures`, { id: id.current, ...body }))}
                 />
             )}
             {asking === 'close' && (
                 <CloseReturn
                     problem={problem}
                     onClose={() => setAsking(null)}
-                    onSend={(reason) => send('close', { reason })}
+                    onSend={(reason) => put(api('POST', `${path}/close`, { reason }))}
                 />
             )}
         </main>
@@ -368,7 +378,7 @@ function RecordClearance({
     of: ReturnDetail;
     problem: unknown;
     onClose: () => void;
-    onSend: (body: Record<string, unknown>) => void;
+    onSend: (body: Omit<Body<'POST', `/api/returns/${string}/clearances`>, 'id'>) => void;
 }) {
     return (
         <Sheetlet open onClose={onClose} title="Record a clearance">
@@ -397,7 +407,7 @@ function RecordClearance({
                     </Labelled>
                 </ClinicianDocument>
                 <Notice problem={problem} />
-                <button className="btn btn-main">Keep the clearance</button>
+                <button className="btn btn-main">Save the clearance</button>
             </form>
         </Sheetlet>
     );
@@ -412,7 +422,7 @@ function EnterMeasure({
     of: ReturnDetail;
     problem: unknown;
     onClose: () => void;
-    onSend: (body: Record<string, unknown>) => void;
+    onSend: (body: Omit<Body<'POST', `/api/returns/${string}/measures`>, 'id'>) => void;
 }) {
     const me = useMe();
     return (
@@ -421,13 +431,13 @@ function EnterMeasure({
                 className="grid gap-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const form = Object.fromEntries(new FormData(event.currentTarget));
+                    const form = new FormData(event.currentTarget);
                     onSend({
-                        criterion: form.criterion,
-                        injured: Number(form.injured),
-                        sound: Number(form.sound),
-                        measured_by: form.measured_by,
-                        measured_on: form.measured_on,
+                        criterion: typed(form, 'criterion'),
+                        injured: Number(typed(form, 'injured')),
+                        sound: Number(typed(form, 'sound')),
+                        measured_by: typed(form, 'measured_by'),
+                        measured_on: typed(form, 'measured_on'),
                     });
                 }}
             >
@@ -454,7 +464,7 @@ function EnterMeasure({
                     defaultValue={me.today}
                 />
                 <Notice problem={problem} />
-                <button className="btn btn-main">Keep the measurement</button>
+                <button className="btn btn-main">Save the measurement</button>
             </form>
         </Sheetlet>
     );

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
-import { api, type ReturnRef } from '../../api/client';
+import { api } from '../../api/client';
 import { dayName } from '../../api/words';
 import { StageMark } from '../../parts/StageMark';
 import { Waiting } from '../../parts/Waiting';
@@ -8,7 +8,7 @@ import { clsx } from 'clsx';
 
 /** Who is on the way back, what is awaited, from whom? */
 export function ReturnsScreen() {
-    const board = useQuery({ queryKey: ['returns'], queryFn: () => api<ReturnRef[]>('GET', '/api/returns') });
+    const board = useQuery({ queryKey: ['returns'], queryFn: () => api('GET', '/api/returns') });
     if (!board.data) return <Waiting query={board} what="the returns" />;
     const open = board.data.filter((each) => each.state === 'open');
     const done = board.data.filter((each) => each.state === 'done');

@@ -20,7 +20,7 @@ export function RollCallScreen() {
     const [places] = useState(() => new Map<RollCall['rows'][number]['athlete']['id'], number>());
     const rollCall = useQuery({
         queryKey: ['roll-call', squad],
-        queryFn: () => api<RollCall>('GET', `/api/roll-call${squad === null ? '' : `?squad=${squad}`}`),
+        queryFn: () => api('GET', '/api/roll-call', undefined, { query: { squad } }),
     });
     if (!rollCall.data) return <Waiting query={rollCall} what="the squad" />;
     // Names stay where they were first seen: were the next to slide under the finger, a second tap would answer for

@@ -25,7 +25,7 @@ export function ScoresScreen() {
     const me = useMe();
     const query = useQuery({
         queryKey: ['scores', athleteId],
-        queryFn: () => api<Scores>('GET', `/api/athletes/${athleteId}/scores`),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/scores`),
     });
     if (!query.data) return <Waiting query={query} what="the scores" />;
     const { athlete, series, ladders, hidden } = query.data;
@@ -259,7 +259,7 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                     disabled={taps.length === 0 || (kind === 'clear_targets' && !full)}
                     onClick={score.keep}
                 >
-                    Keep it
+                    Save
                 </button>
             </div>
             {ladders.length > 0 && (
@@ -342,7 +342,7 @@ function useScore(athleteId: string, ladder: string) {
         setProblem(null);
     };
     const keep = (): void => {
-        api<Scores>('POST', `/api/athletes/${athleteId}/scores`, {
+        api('POST', `/api/athletes/${athleteId}/scores`, {
             id: id.current,
             kind,
             name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type LadderChoice, type Season } from '../../api/client';
+import { api, type Season } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
@@ -14,7 +14,6 @@ import { WeekGrid } from './WeekGrid';
 
 /** What can be set of a season; sent whole with every look and every save. */
 export type Ask = {
-    ladder?: string;
     goal_rung: string | null;
     goal_on: string;
     weekdays: number[];
@@ -41,7 +40,7 @@ export function SeasonScreen() {
     const { seasonId } = useParams({ from: '/frame/seasons/$seasonId' });
     const season = useQuery({
         queryKey: ['season', seasonId],
-        queryFn: () => api<Season>('GET', `/api/seasons/${seasonId}`),
+        queryFn: () => api('GET', `/api/seasons/${seasonId}`),
         refetchOnWindowFocus: false,
     });
     if (!season.data) return <Waiting query={season} what="the season" />;
@@ -50,7 +49,7 @@ export function SeasonScreen() {
             key={`${seasonId} ${season.data.version}`}
             kept={season.data}
             start={askOf(season.data)}
-            look={`/api/seasons/${seasonId}/preview`}
+            look={(ask) => api('POST', `/api/seasons/${seasonId}/preview`, ask)}
         />
     );
 }
@@ -61,16 +60,12 @@ export function NewSeasonScreen() {
     const me = useMe();
     const ladders = useQuery({
         queryKey: ['ladders'],
-        queryFn: () => api<LadderChoice[]>('GET', '/api/ladders'),
+        queryFn: () => api('GET', '/api/ladders'),
         staleTime: Infinity,
     });
     const athlete = useQuery({
         queryKey: ['athlete', athleteId],
-        queryFn: () =>
-            api<{ ladders: { id: string; name: string; rungs: { id: string; name: string }[]; current: string }[] }>(
-                'GET',
-                `/api/athletes/${athleteId}`,
-            ),
+        queryFn: () => api('GET', `/api/athletes/${athleteId}`),
     });
     const [ladder, setLadder] = useState<string | null>(null);
     if (athlete.error && !athlete.data)
@@ -107,7 +102,6 @@ export function NewSeasonScreen() {
             ladders={own}
             onLadder={setLadder}
             start={{
-                ladder: chosen,
                 goal_rung: top,
                 goal_on: plusDays(me.today, 7 * WEEKS_TO_START_WITH),
                 weekdays: [2, 4, 6],
@@ -115,11 +109,14 @@ export function NewSeasonScreen() {
                 moves: [],
                 off: [],
             }}
-            look={`/api/athletes/${athleteId}/seasons/draft`}
-            save={`/api/athletes/${athleteId}/seasons`}
+            look={(ask) => api('POST', `/api/athletes/${athleteId}/seasons/draft`, { ...ask, ladder: chosen })}
+            open={(ask) => api('POST', `/api/athletes/${athleteId}/seasons`, { ...ask, ladder: chosen })}
         />
     );
 }
+
+/** Sends what is asked, and hears the plan that comes of it. */
+type Look = (ask: Ask) => Promise<Season>;
 
 type LadderOf = { id: string; name: string };
 
@@ -127,19 +124,19 @@ function Planner({
     kept,
     start,
     look,
-    save,
+    open,
     ladders,
     onLadder,
 }: {
     kept: Season | null;
     start: Ask;
-    look: string;
-    save?: string;
+    look: Look;
+    open?: Look;
     ladders?: LadderOf[];
     onLadder?: (id: string) => void;
 }) {
     const me = useMe();
-    const planner = usePlanner(kept, start, look, save);
+    const planner = usePlanner(kept, start, look, open);
     const { season, ask, preview, problem, waiting, set } = planner;
     if (!season)
         return (
@@ -194,7 +191,7 @@ function Planner({
 }
 
 /** What is asked of a season as it is moved here, and the plan that comes of it. */
-function usePlanner(kept: Season | null, start: Ask, look: string, save: string | undefined) {
+function usePlanner(kept: Season | null, start: Ask, look: Look, open: Look | undefined) {
     const queries = useQueryClient();
     const navigate = useNavigate();
     const [ask, setAsk] = useState(start);
@@ -202,8 +199,8 @@ function usePlanner(kept: Season | null, start: Ask, look: string, save: string 
     const [past, setPast] = useState<Ask[]>([]);
     const changed = JSON.stringify(ask) !== JSON.stringify(start);
     const preview = useQuery({
-        queryKey: ['season-look', look, ask],
-        queryFn: () => api<Season>('POST', look, ask),
+        queryKey: ['season-look', kept?.id ?? 'new', ask],
+        queryFn: () => look(ask),
         enabled: kept === null || changed,
         placeholderData: keepPreviousData,
         retry: false,
@@ -226,8 +223,8 @@ function usePlanner(kept: Season | null, start: Ask, look: string, save: string 
         try {
             const answer =
                 kept === null
-                    ? await api<Season>('POST', save ?? look, ask)
-                    : await api<Season>('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
+                    ? await (open ?? look)(ask)
+                    : await api('PUT', `/api/seasons/${kept.id}`, { ...ask, version: kept.version });
             queries.setQueryData(['season', answer.id], answer);
             await queries.invalidateQueries({
                 predicate: (query) => query.queryKey[0] !== 'season' && query.queryKey[0] !== 'season-look',
@@ -254,8 +251,8 @@ function usePlanner(kept: Season | null, start: Ask, look: string, save: string 
 type Planning = ReturnType<typeof usePlanner>;
 
 function actOf(kept: Season | null, changed: boolean, season: Season): string | null {
-    if (kept === null) return 'Keep this season';
-    if (changed) return 'Keep the change';
+    if (kept === null) return 'Save this season';
+    if (changed) return 'Save the change';
     return season.differs ? 'Take today’s plan' : null;
 }
 
@@ -288,8 +285,8 @@ function Header({
                     {season.return_done
                         ? `The way back is expected to end ${dayName(season.return_done)}, if every stage goes calmly. `
                         : ''}
-                    By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung still needs
-                    its gate on the day.
+                    By then: {season.reached ? `“${season.reached}”` : 'a stage of the return'}. Each rung needs its
+                    gate on the day.
                 </p>
             </div>
             <span className="grow" />

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
-import { FloorChoice } from '../../parts/FloorChoice';
+import { type Floor, FloorChoice } from '../../parts/FloorChoice';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
@@ -59,7 +59,7 @@ export function SessionScreen() {
     const { sessionId } = useParams({ from: '/frame/sessions/$sessionId' });
     const session = useQuery({
         queryKey: ['session', sessionId],
-        queryFn: () => api<Session>('GET', `/api/sessions/${sessionId}`),
+        queryFn: () => api('GET', `/api/sessions/${sessionId}`),
         refetchOnWindowFocus: false,
     });
     if (!session.data) return <Waiting query={session} what="the session" />;
@@ -155,15 +155,12 @@ function PlanB({
         window.setTimeout(() => {
             // Only the last of several quick changes is looked at.
             if (asked !== asking.current) return;
-            api<Session>('POST', `/api/sessions/${kept.id}/preview`, { version: kept.version, ...next }).then(
-                (answer) => {
-                    if (asked === asking.current) {
-                        setLook(answer);
-                        setProblem(null);
-                    }
-                },
-                setProblem,
-            );
+            api('POST', `/api/sessions/${kept.id}/preview`, { version: kept.version, ...next }).then((answer) => {
+                if (asked === asking.current) {
+                    setLook(answer);
+                    setProblem(null);
+                }
+            }, setProblem);
         }, LOOK_AFTER_MS);
     };
     return (
@@ -215,7 +212,7 @@ function useSession(kept: Session) {
         void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     };
     const keep = (setup: Setup): Promise<void> =>
-        api<Session>('PUT', `/api/sessions/${kept.id}`, { version: kept.version, ...setup }).then(put, setProblem);
+        api('PUT', `/api/sessions/${kept.id}`, { version: kept.version, ...setup }).then(put, setProblem);
     const setup = setupOf(kept);
     const toggleAbsent = (id: string): void => {
         void keep({
@@ -238,9 +235,8 @@ function useSession(kept: Session) {
         keep,
         toggleAbsent,
         toggleLate,
-        landedOn: (floor: Session['floor']) =>
-            void api<Session>('PUT', `/api/sessions/${kept.id}/floor`, { floor }).then(put, setProblem),
-        undo: () => void api<Session>('POST', `/api/sessions/${kept.id}/undo`).then(put, setProblem),
+        landedOn: (floor: Floor) => void api('PUT', `/api/sessions/${kept.id}/floor`, { floor }).then(put, setProblem),
+        undo: () => void api('POST', `/api/sessions/${kept.id}/undo`).then(put, setProblem),
     };
 }
 

@@ -120,7 +120,7 @@ function Stations({
                     Add a station
                 </button>
                 <span className="grow" />
-                <button className="btn btn-main">Keep the stations</button>
+                <button className="btn btn-main">Save the stations</button>
             </div>
         </form>
     );

@@ -31,7 +31,7 @@ export function SheetScreen() {
     const { sheetId } = useParams({ from: '/frame/sheets/$sheetId' });
     const sheet = useQuery({
         queryKey: ['sheet', sheetId],
-        queryFn: () => api<Sheet>('GET', `/api/sheets/${sheetId}`),
+        queryFn: () => api('GET', `/api/sheets/${sheetId}`),
         refetchOnWindowFocus: false,
     });
     if (!sheet.data) return <Waiting query={sheet} what="the session sheet" />;
@@ -153,7 +153,7 @@ function useEdits(kept: Sheet) {
         if (!edited) return;
         const cut = new AbortController();
         const timer = window.setTimeout(() => {
-            api<Sheet>('POST', `/api/sheets/${kept.id}/preview`, { version: kept.version, blocks: doses }).then(
+            api('POST', `/api/sheets/${kept.id}/preview`, { version: kept.version, blocks: doses }).then(
                 (answer) => {
                     if (!cut.signal.aborted) {
                         setPreview(answer);
@@ -178,7 +178,7 @@ function useEdits(kept: Sheet) {
     };
     const shown = preview ?? kept;
     const save = (): void => {
-        api<Sheet>('PUT', `/api/sheets/${kept.id}`, { version: kept.version, blocks: doses }).then((answer) => {
+        api('PUT', `/api/sheets/${kept.id}`, { version: kept.version, blocks: doses }).then((answer) => {
             queries.setQueryData(['sheet', kept.id], answer);
             asKept();
             setProblem(null);
@@ -186,7 +186,7 @@ function useEdits(kept: Sheet) {
         }, setProblem);
     };
     const fit = (): void => {
-        api<Sheet>('POST', `/api/sheets/${kept.id}/fit`, { version: kept.version }).then((answer) => {
+        api('POST', `/api/sheets/${kept.id}/fit`, { version: kept.version }).then((answer) => {
             queries.setQueryData(['sheet', kept.id], answer);
             asKept();
             setProblem(null);
@@ -444,7 +444,7 @@ function Placed({ block, reps }: { block: Block; reps: number }) {
             {block.reps_by_set.join(' · ')}
             {block.asked_reps !== reps ? ` of ${block.asked_reps} asked` : ''} ·{' '}
             {block.headroom === null ? (
-                'no limit binds'
+                'no limit counts it'
             ) : (
                 <span title={block.binding.join(', ')}>
                     {block.headroom > AMPLE_REPS ? 'ample room' : `${block.headroom} more fit`}

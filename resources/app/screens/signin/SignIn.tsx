@@ -49,8 +49,8 @@ export function SignInScreen({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
                     <div className="absolute -inset-y-1.5 right-0 w-1 bg-ink" />
                 </div>
                 <p className="max-w-md text-lg">
-                    How many throws, serves and landings are left today, for each athlete, on the limit that binds. And
-                    whether they are ready for the next rung, with the evidence.
+                    How many throws, serves and landings are left today, for each athlete, and which limit is full then.
+                    And whether they are ready for the next rung, with the evidence.
                 </p>
             </div>
             <section aria-label="Sign in" className="border-l-2 border-ink pl-6">

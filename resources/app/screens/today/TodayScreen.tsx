@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
-import type { AthleteCard, Today, TodayRow, Word } from '../../api/client';
+import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
 import { answerOrKept, takeAlong } from '../../offline/store';
-import { CheckIn } from '../../parts/CheckIn';
-import { PlanSession } from '../../parts/PlanSession';
+import { later } from '../../parts/later';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Opens } from '../../parts/Opens';
@@ -17,6 +16,9 @@ import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
+
+const CheckIn = later(async () => (await import('../../parts/CheckIn')).CheckIn);
+const PlanSession = later(async () => (await import('../../parts/PlanSession')).PlanSession);
 
 const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
@@ -32,7 +34,10 @@ export function TodayScreen() {
     const me = useMe();
     const today = useQuery({
         queryKey: ['today', squad],
-        queryFn: () => answerOrKept<Today>(`/api/today${squad === null ? '' : `?squad=${squad}`}`),
+        queryFn: () =>
+            answerOrKept(`/api/today${squad === null ? '' : `?squad=${squad}`}`, () =>
+                api('GET', '/api/today', undefined, { query: { squad } }),
+            ),
         refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false),
     });
     useTakenAlong(me.records ? today.data : undefined);
@@ -92,8 +97,8 @@ export function TodayScreen() {
                 >
                     <p className="head text-stop">library/{problem.file} cannot be read</p>
                     <p>
-                        At “{problem.path}”: {problem.message} Mend the file and load this page again; the records are
-                        untouched.
+                        At “{problem.path}”: {problem.message} Mend the file and load this page again; no record is
+                        touched.
                     </p>
                 </div>
             ))}
@@ -116,12 +121,12 @@ export function TodayScreen() {
                         role="row"
                         className={clsx(
                             'label hidden border-b-2 border-ink pb-1 md:grid',
-                            'md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5',
+                            'md:grid-cols-[9.5rem_1.05fr_1.65fr_1.5fr_9.2rem] md:gap-x-5',
                         )}
                     >
                         <span role="columnheader">Athlete</span>
                         <span role="columnheader">Word today</span>
-                        <span role="columnheader">Left on the limit that binds</span>
+                        <span role="columnheader">How many are left</span>
                         <span role="columnheader">Rung and gate</span>
                         <span role="columnheader" className="text-right">
                             Session today
@@ -135,7 +140,7 @@ export function TodayScreen() {
             <p className="mt-4 text-sm text-soft">
                 <span className="head">{today.data.rule_set}.</span> {today.data.rule_notice}
             </p>
-            <PlanSession squad={today.data.squad} open={planning} onClose={() => setPlanning(false)} />
+            {planning && <PlanSession squad={today.data.squad} open onClose={() => setPlanning(false)} />}
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
     );
@@ -148,7 +153,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
             role="row"
             className={clsx(
                 'grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 border-b border-line py-2',
-                'md:grid-cols-[9.5rem_1.15fr_1.45fr_1.6fr_9.2rem] md:gap-x-5 md:py-[0.3rem]',
+                'md:grid-cols-[9.5rem_1.05fr_1.65fr_1.5fr_9.2rem] md:gap-x-5 md:py-[0.3rem]',
             )}
         >
             <div role="cell" className="min-w-0">
@@ -247,7 +252,6 @@ function RoomCell({ row }: { row: TodayRow }) {
                 className={`block truncate text-sm ${row.near ? 'font-bold text-reduced' : 'text-soft'}`}
                 title={row.headroom}
             >
-                {row.near ? 'Near: ' : ''}
                 {row.headroom}
             </span>
         </div>

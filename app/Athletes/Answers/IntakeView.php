@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes\Answers;
+
+use App\Health\Answers\ConditionView;
+use App\People\Answers\LinkView;
+
+/** What is asked once. */
+final readonly class IntakeView
+{
+    public function __construct(
+        public AthleteCardView $athlete,
+        public int $version,
+        public ?string $birth_date,
+        public ?string $sports,
+        public ?string $past_injuries,
+        public ?string $emergency_contact,
+        public ?string $emergency_plan,
+        public ?UsualWeekView $usual_week,
+        /** what counts until somebody says that a week far off the rest is right; null when nothing is asked */
+        public ?string $usual_week_doubt,
+        public ?string $usual_week_signed_by,
+        public ?string $usual_week_on,
+        public ?string $consent_record_by,
+        public ?string $consent_record_on,
+        public ?string $consent_film_by,
+        public ?string $consent_film_on,
+        /** @var list<MeasurementView> */
+        public array $heights,
+        public ?float $growth_cm_a_month,
+        public bool $growing_fast,
+        /** @var list<LinkView> */
+        public array $links,
+        /** @var list<ConditionView> */
+        public array $conditions,
+        public string $given_name,
+        public string $family_name,
+        public ?string $turn_direction,
+        /** @var list<MeasurementView> longest throws and reference speeds, the latest first */
+        public array $marks,
+        /** @var list<NamedView> where the athlete stands, by ladder */
+        public array $ladders,
+    ) {}
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes;
+
+use App\Athletes\Answers\AthleteView;
+use App\Courtside\Answers\MatchCountView;
+use App\Courtside\Answers\ScoresView;
+use App\Courtside\MatchScreen;
+use App\Courtside\Requests\ScoreRequest;
+use App\Courtside\Scores;
+use App\Courtside\ScoreScreen;
+use App\Gates\Answers\HelpedLogView;
+use App\Gates\DecideRung;
+use App\Gates\HelpedScreen;
+use App\Gates\Requests\DecisionRequest;
+use App\Health\HealthLog;
+use App\Health\Requests\ClearanceRequest;
+use App\Health\Requests\ReportsRequest;
+use App\Http\Answers;
+use App\Http\CalendarDay;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Limits\Answers\DayWorkView;
+use App\Limits\Answers\HeadroomGridView;
+use App\Limits\Answers\LoadView;
+use App\Limits\Answers\WhatIfView;
+use App\Limits\Answers\WhyView;
+use App\Limits\HeadroomScreen;
+use App\Limits\LoadScreen;
+use App\Limits\WhyScreen;
+use App\Sessions\Answers\HomeworkView;
+use App\Sessions\HomeworkScreen;
+use App\Sessions\Requests\WorkRequest;
+use App\Sessions\WorkLog;
+use Augendo\Core\Day;
+use Augendo\Core\InvalidValue;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class AthleteController
+{
+    #[Answers(AthleteView::class)]
+    public function show(Request $request, Athlete $athlete, AthleteScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(WhyView::class, query: ['day' => 'string'])]
+    public function why(Request $request, Athlete $athlete, string $limit, WhyScreen $screen): JsonResponse
+    {
+        try {
+            $day = $request->has('day') ? Day::of($request->string('day')->toString()) : $request->user()->workspace->today();
+        } catch (InvalidValue $error) {
+            throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['day' => [$error->getMessage()]]);
+        }
+
+        return response()->json($screen->view($athlete, $day, $limit));
+    }
+
+    #[Answers(LoadView::class, query: ['days' => 'integer'])]
+    public function load(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
+    {
+        return response()->json(
+            $screen->view($athlete, $request->user()->workspace->today(), max(14, min(366, $request->integer('days', 70)))),
+        );
+    }
+
+    #[Answers(DayWorkView::class)]
+    public function day(Athlete $athlete, string $day, LoadScreen $screen): JsonResponse
+    {
+        try {
+            return response()->json($screen->day($athlete, Day::of($day)));
+        } catch (InvalidValue $error) {
+            throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['day' => [$error->getMessage()]]);
+        }
+    }
+
+    #[Answers(ScoresView::class)]
+    public function scores(Request $request, Athlete $athlete, ScoreScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
+    }
+
+    #[Answers(ScoresView::class)]
+    public function score(ScoreRequest $request, Athlete $athlete, Scores $open, ScoreScreen $screen): JsonResponse
+    {
+        $open->add($athlete, $request->validated(), $request->user());
+
+        return $this->scores($request, $athlete, $screen);
+    }
+
+    #[Answers(HelpedLogView::class)]
+    public function helped(Request $request, Athlete $athlete, HelpedScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
+    }
+
+    #[Answers(HomeworkView::class, query: ['ladder' => 'string'])]
+    public function homework(Request $request, Athlete $athlete, HomeworkScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today(), $request->query('ladder')));
+    }
+
+    #[Answers(WhatIfView::class, query: [
+        'skill' => 'string', 'reps' => 'integer', 'effort' => 'number', 'distance_m' => 'number', 'day' => 'string',
+    ])]
+    public function whatIf(Request $request, Athlete $athlete, LoadScreen $screen): JsonResponse
+    {
+        $today = $request->user()->workspace->today();
+        $given = $request->validate([
+            'skill' => ['required', 'string'],
+            'reps' => ['required', 'integer', 'between:1,500'],
+            'effort' => ['required', 'numeric', 'between:0,1'],
+            'distance_m' => ['nullable', 'numeric', 'gt:0', 'max:200'],
+            'day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$today->iso(), 'before:'.$today->plus(366)->iso()],
+        ]);
+
+        return response()->json(
+            $screen->whatIf(
+                $athlete, $today, Day::of($given['day']), $given['skill'], (int) $given['reps'],
+                (float) $given['effort'], isset($given['distance_m']) ? (float) $given['distance_m'] : null,
+            ),
+        );
+    }
+
+    #[Answers(AthleteView::class)]
+    public function report(ReportsRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
+    {
+        $log->report($athlete, $request->validated('reports'), $request->user());
+
+        return response()->json($screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(AthleteView::class)]
+    public function clear(ClearanceRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
+    {
+        $log->clear($athlete, $request->validated(), $request->user());
+
+        return response()->json($screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(AthleteView::class)]
+    public function decide(DecisionRequest $request, Athlete $athlete, DecideRung $open, AthleteScreen $screen): JsonResponse
+    {
+        $open->decide($athlete, $request->validated(), $request->user());
+
+        return response()->json($screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(HeadroomGridView::class, query: ['skill' => 'string', 'reps' => 'integer'])]
+    public function headroom(Request $request, Athlete $athlete, HeadroomScreen $screen): JsonResponse
+    {
+        $given = $request->validate(['skill' => ['required', 'string'], 'reps' => ['nullable', 'integer', 'between:1,500']]);
+
+        return response()->json(
+            $screen->view($athlete, $request->user()->workspace->today(), $given['skill'], (int) ($given['reps'] ?? 20)),
+        );
+    }
+
+    #[Answers(null)]
+    public function logWork(WorkRequest $request, Athlete $athlete, WorkLog $log): JsonResponse
+    {
+        $log->add($athlete, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function takeBackWork(Request $request, Athlete $athlete, string $entry, WorkLog $log): JsonResponse
+    {
+        $log->takeBack($athlete, $entry, $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(MatchCountView::class)]
+    public function match(Request $request, Athlete $athlete, MatchScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->user()->workspace->today()));
+    }
+}

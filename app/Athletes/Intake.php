@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes;
+
+use App\Courtside\DailyTotals;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use App\Records\AthletesChanged;
+use App\Records\Audit;
+use Augendo\Core\Day;
+use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\UsualWeek;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** What is asked once: sports, past injuries, consents, whom to call; and height every few months. */
+final class Intake
+{
+    /**
+     * @param  array<string, mixed>  $given  validated
+     *
+     * @throws Problem when somebody saved since it was read
+     */
+    public function save(Athlete $athlete, array $given, int $version, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $given, $version, $by): void {
+            $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
+            if ($version !== (int) ($kept->version ?? 0)) {
+                throw new Problem(
+                    ProblemType::ChangedMeanwhile,
+                    'Somebody saved this intake since you opened it. What you wrote is kept in the form: load the page '
+                        .'in another tab, compare, and save again.',
+                    extra: ['version' => (int) ($kept->version ?? 0)],
+                );
+            }
+            $week = $given['usual_week'] === null ? null : array_map(floatval(...), $given['usual_week']);
+            $before = self::week($kept->usual_week ?? null);
+            $untilSure = $week == $before
+                ? self::week($kept->usual_week_until_sure ?? null)
+                : $this->untilSure($athlete, $week, self::week($kept->usual_week_until_sure ?? null) ?? $before, $by);
+            DB::table('intakes')->updateOrInsert(['athlete_id' => $athlete->id], [
+                ...$given,
+                'usual_week' => $week === null ? null : json_encode($week),
+                'usual_week_until_sure' => $untilSure === null ? null : json_encode($untilSure),
+                'version' => $version + 1,
+                'created_at' => $kept->created_at ?? Carbon::now(),
+                'updated_at' => Carbon::now(),
+            ]);
+            $this->declare($athlete, $untilSure ?? $week, $by);
+            Audit::of($by, $athlete, 'intake saved');
+            $this->changed($athlete, $by);
+        });
+    }
+
+    /** Somebody says that the declared week is right, however far off what else is known: from now on it counts. */
+    public function confirmUsualWeek(Athlete $athlete, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $by): void {
+            $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->whereNotNull('usual_week_until_sure')->first()
+                ?? throw new Problem(ProblemType::NothingToConfirm, 'No usual week waits for somebody to say that it is right.');
+            DB::table('intakes')->where('athlete_id', $athlete->id)->update(['usual_week_until_sure' => null]);
+            $week = self::week($intake->usual_week);
+            $this->declare($athlete, $week, $by);
+            Audit::of($by, $athlete, 'usual week said to be right', $week ?? []);
+            $this->changed($athlete, $by);
+        });
+    }
+
+    /**
+     * The smaller of each measure that lies far off what was declared before or what the record says.
+     *
+     * @param  array<string, float>|null  $week  units a week by measure
+     * @param  array<string, float>|null  $before  likewise
+     * @return array<string, float>|null units a week by measure; null when nothing is far off
+     */
+    private function untilSure(Athlete $athlete, ?array $week, ?array $before, User $by): ?array
+    {
+        if ($week === null) {
+            return null;
+        }
+        $today = $by->workspace->today()->ordinal;
+        $days = DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->where('source', '!=', 'declared')
+            ->groupBy('day')
+            ->orderBy('day')
+            ->selectRaw('day, sum(arm) as arm, sum(landings) as landings')
+            ->get()
+            ->keyBy(fn (object $row): int => Day::of(substr($row->day, 0, 10))->ordinal);
+        $smaller = [];
+        foreach ($week as $measure => $declared) {
+            $series = new DailySeries($days->map(fn (object $row): float => (float) $row->{$measure})->all(), $days->keys()->first());
+            $others = array_filter([$before[$measure] ?? null, UsualWeek::ofRecord($series, $today)], is_float(...));
+            $smaller[$measure] = UsualWeek::untilSure($declared, array_values($others));
+        }
+        $smaller = array_filter($smaller, is_float(...));
+
+        return $smaller === [] ? null : [...$week, ...$smaller];
+    }
+
+    /** @return array<string, float>|null units a week by measure */
+    public static function week(?string $json): ?array
+    {
+        return $json === null ? null : array_map(floatval(...), json_decode($json, true));
+    }
+
+    private function changed(Athlete $athlete, User $by): void
+    {
+        AthletesChanged::one($athlete, $by->workspace->today());
+    }
+
+    /**
+     * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, spread over the week, shown as declared.
+     *
+     * @param  array<string, float>|null  $week  units a week by measure: arm, landings
+     */
+    private function declare(Athlete $athlete, ?array $week, User $by): void
+    {
+        $days = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->distinct()->pluck('day')->all();
+        DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->delete();
+        $first = DB::table('work_sets')->where('athlete_id', $athlete->id)->min('day');
+        if ($week !== null) {
+            $end = $first === null ? $by->workspace->today() : Day::of(substr($first, 0, 10));
+            for ($back = 1; $back <= UsualWeek::DECLARED_DAYS; $back++) {
+                $day = $end->plus(-$back)->iso();
+                $days[] = $day;
+                foreach (['arm' => 'overhand-throw', 'landings' => 'jump'] as $measure => $skill) {
+                    DB::table('work_sets')->insert([
+                        'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}",
+                        'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body',
+                        'implement' => 'standard', 'side' => 'dominant',
+                        $measure => UsualWeek::declaredDay($week[$measure]),
+                    ]);
+                }
+            }
+        }
+        foreach (array_unique(array_map(fn (string $day): string => substr($day, 0, 10), $days)) as $day) {
+            DailyTotals::refresh($athlete->id, $day);
+        }
+    }
+}

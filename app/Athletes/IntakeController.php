@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes;
+
+use App\Athletes\Answers\IntakeView;
+use App\Athletes\Requests\CheckInLinkRequest;
+use App\Athletes\Requests\ErasureRequest;
+use App\Athletes\Requests\IntakeRequest;
+use App\Health\HealthLog;
+use App\Health\Requests\ConditionRequest;
+use App\Health\Requests\WellnessRequest;
+use App\Http\Answers;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\Answers\TokenView;
+use App\People\Link;
+use App\People\Links;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class IntakeController
+{
+    public function __construct(private readonly Intake $intake, private readonly IntakeScreen $screen) {}
+
+    #[Answers(IntakeView::class)]
+    public function show(Request $request, Athlete $athlete): JsonResponse
+    {
+        return response()->json($this->screen->view($request->user(), $athlete));
+    }
+
+    #[Answers(IntakeView::class)]
+    public function save(IntakeRequest $request, Athlete $athlete): JsonResponse
+    {
+        $this->intake->save($athlete, $request->safe()->except('version'), $request->integer('version'), $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
+    public function confirmUsualWeek(Request $request, Athlete $athlete): JsonResponse
+    {
+        $this->intake->confirmUsualWeek($athlete, $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
+    public function condition(ConditionRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
+    {
+        $log->setCondition($athlete, $request->validated(), $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(null)]
+    public function wellness(WellnessRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
+    {
+        $log->wellness($athlete, $request->validated(), $request->user()->workspace->today());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(TokenView::class)]
+    public function link(CheckInLinkRequest $request, Athlete $athlete, Links $links): JsonResponse
+    {
+        $given = $request->validated();
+        $token = $links->checkIn($athlete, $given['label'], $request->user());
+
+        return response()->json(
+            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
+        );
+    }
+
+    #[Answers(null)]
+    public function export(Request $request, Athlete $athlete, Privacy $privacy): JsonResponse
+    {
+        return response()->json(
+            $privacy->export($athlete, $request->user()),
+            headers: ['Content-Disposition' => "attachment; filename=\"augendo-{$athlete->id}.json\""],
+        );
+    }
+
+    #[Answers(null)]
+    public function erase(ErasureRequest $request, Athlete $athlete, Privacy $privacy): JsonResponse
+    {
+        $given = $request->validated();
+        if (trim($given['name']) !== $athlete->name()) {
+            throw new Problem(
+                ProblemType::NothingWasErased,
+                "Write the whole name as it stands, “{$athlete->name()}”, to erase it for good.",
+                ['name' => ['This is not the name.']],
+            );
+        }
+        $privacy->erase($athlete, $request->user());
+
+        return response()->json(status: 204);
+    }
+}

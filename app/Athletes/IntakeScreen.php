@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes;
+
+use App\Athletes\Answers\IntakeView;
+use App\Athletes\Answers\MeasurementView;
+use App\Athletes\Answers\NamedView;
+use App\Athletes\Answers\UsualWeekView;
+use App\Gates\Placement;
+use App\Health\Answers\ConditionView;
+use App\Library\Answers\LadderChoiceView;
+use App\Library\Ladders;
+use App\People\Link;
+use App\People\PeopleScreen;
+use App\People\User;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Site;
+use Illuminate\Support\Facades\DB;
+
+/** What is asked once, who may be called, how fast she grows, and which links lead to her page. */
+final class IntakeScreen
+{
+    public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
+
+    public function view(User $user, Athlete $athlete): IntakeView
+    {
+        $on = $user->workspace->today();
+        $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
+        $week = Intake::week($kept?->usual_week);
+        $growth = (new AthleteDay($athlete, $on))->limitBook->growthCmAMonth($athlete->id);
+        $day = fn (string $column): ?string => $kept?->{$column} === null ? null : substr($kept->{$column}, 0, 10);
+
+        return new IntakeView(
+            Cards::athlete($athlete, $on), (int) ($kept->version ?? 0),
+            $athlete->birth_date === null ? null : substr($athlete->birth_date, 0, 10),
+            $kept?->sports, $kept?->past_injuries, $kept?->emergency_contact, $kept?->emergency_plan,
+            $week === null ? null : new UsualWeekView($week['arm'], $week['landings']),
+            self::doubtOfWeek(Intake::week($kept?->usual_week_until_sure)),
+            $kept?->usual_week_signed_by, $day('usual_week_on'),
+            $kept?->consent_record_by, $day('consent_record_on'), $kept?->consent_film_by, $day('consent_film_on'),
+            $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
+            $growth, Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
+            $user->role->decides()
+                ? Link::query()
+                    ->where('athlete_id', $athlete->id)
+                    ->tap(Link::live(...))
+                    ->orderByDesc('id')
+                    ->get()
+                    ->map(PeopleScreen::link(...))
+                    ->all()
+                : [],
+            DB::table('known_conditions')
+                ->join('users', 'users.id', '=', 'known_conditions.set_by')
+                ->where('athlete_id', $athlete->id)
+                ->orderByDesc('set_at')
+                ->get(['known_conditions.*', 'users.name'])
+                ->map(fn (object $row): ConditionView => new ConditionView(
+                    $row->id,
+                    ucfirst(trim("{$row->side} ".Wording::site(Site::from($row->site)))).', '.Wording::kind(Kind::from($row->kind))
+                        ." up to {$row->up_to_score}, until ".Wording::day(Day::of(substr($row->until_day, 0, 10)))
+                        .". Set by {$row->name}.",
+                    substr($row->until_day, 0, 10), $row->ended_at !== null || substr($row->until_day, 0, 10) < $on->iso(),
+                ))->all(),
+            $athlete->given_name, $athlete->family_name, $athlete->turn_direction, $this->marks($athlete), $this->standing($athlete),
+        );
+    }
+
+    /** @return list<LadderChoiceView> */
+    public function ladders(User $user): array
+    {
+        return array_map(function (string $id): LadderChoiceView {
+            $ladder = $this->library->ladder($id);
+
+            return new LadderChoiceView(
+                $id,
+                $ladder->name,
+                $ladder->skill->id,
+                array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
+            );
+        }, $this->shelf->ids($user->workspace_id));
+    }
+
+    /** @return list<MeasurementView> */
+    private function marks(Athlete $athlete): array
+    {
+        $names = $this->library->skillNames();
+
+        return $this->measurements('skill_marks', $athlete, fn (object $row): string => (
+            $names[$row->skill] ?? $row->skill
+        ).': '.implode(', ', array_filter([
+            $row->longest_throw_m === null ? null : 'longest '.Wording::number((float) $row->longest_throw_m).' m',
+            $row->reference_speed_ms === null ? null : 'reference '.Wording::number((float) $row->reference_speed_ms).' m/s',
+        ])));
+    }
+
+    /**
+     * @param  'heights'|'skill_marks'  $table
+     * @param  callable(object): string  $what
+     * @return list<MeasurementView> the latest first
+     */
+    private function measurements(string $table, Athlete $athlete, callable $what): array
+    {
+        return DB::table($table)
+            ->leftJoin('users', 'users.id', '=', "{$table}.withdrawn_by")
+            ->where('athlete_id', $athlete->id)
+            ->orderByDesc('measured_on')
+            ->orderByDesc("{$table}.recorded_at")
+            ->get(["{$table}.*", 'users.name as taker'])->map(fn (object $row): MeasurementView => new MeasurementView(
+                (string) $row->id, $what($row).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))),
+                $row->doubted && $row->withdrawn_at === null
+                    ? 'Far off the others. Until somebody says that it is right, the safer value counts.'
+                    : null,
+                $row->withdrawn_at === null
+                    ? null
+                    : "Taken back by {$row->taker}, ".Wording::day(Day::of(substr($row->withdrawn_at, 0, 10))).'.',
+            ))->all();
+    }
+
+    /** @param  array<string, float>|null  $untilSure  units a week by measure */
+    private static function doubtOfWeek(?array $untilSure): ?string
+    {
+        return $untilSure === null ? null : 'Far off what is known: what was declared before, or the best month on the record.'
+            .' Until somebody says that it is right, the smaller counts: '.Wording::number($untilSure['arm']).' arm units and '
+            .Wording::number($untilSure['landings']).' landing units a week.';
+    }
+
+    /** @return list<NamedView> */
+    private function standing(Athlete $athlete): array
+    {
+        return Placement::standing()->where(
+            'athlete_id',
+            $athlete->id,
+        )->orderBy('entered_at')->get()->keyBy('ladder')->map(function (Placement $placement): NamedView {
+            $ladder = $this->library->ladder($placement->ladder);
+
+            return new NamedView($ladder->id, "{$ladder->name}: ".($ladder->rung($placement->rung)->name ?? $placement->rung));
+        })->values()->all();
+    }
+}

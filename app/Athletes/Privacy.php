@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Athletes;
+
+use App\People\Link;
+use App\People\Role;
+use App\People\User;
+use App\Records\Audit;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * One person's data: given to them as it is, or taken away for good. A test walks the schema and fails when a table is
+ * named in neither list.
+ */
+final class Privacy
+{
+    /** Given with an export: rows with the athlete's id. */
+    public const EXPORTED_OF_ATHLETE = [
+        'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
+        'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips',
+        'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
+    ];
+
+    /** Given with an export: what hangs on those rows, or is about them. */
+    public const EXPORTED_OF_THOSE = [
+        'athletes', 'rep_events', 'sheet_blocks', 'training_sessions', 'return_attempts', 'return_clearances',
+        'return_steps', 'return_measures', 'links', 'activity_log', 'users',
+    ];
+
+    /** Not given, and why. */
+    public const NOT_EXPORTED = [
+        'workspaces' => 'the club, not a person', 'squads' => 'the squad, not a person',
+        'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
+        'rule_sets' => 'the club’s own documents',
+        'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
+        'kept_rows' => 'worked out from the rest', 'jobs' => 'work that waits, with ids only',
+        'failed_jobs' => 'work that failed, with ids only', 'migrations' => 'the state of the tables',
+    ];
+
+    /** Deleted by an erasure: rows with the athlete's id. */
+    public const ERASED = [
+        'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
+        'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
+        'athlete_user', 'links',
+    ];
+
+    /** Goes with those, by the database's own rule. */
+    public const ERASED_WITH_THOSE = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
+
+    /** Stays without what names the person or tells of their health. */
+    public const EMPTIED = ['athletes', 'sheets', 'rep_events', 'activity_log', 'users', 'sessions'];
+
+    /** Stays, and why. */
+    public const KEPT = [
+        'work_sets' => 'counts and loads without a name: the club’s totals stay true',
+        'daily_totals' => 'sums of those', 'rep_strips' => 'marks without a name',
+        'sheet_blocks' => 'doses, in the words of the ladder',
+        'training_sessions' => 'the squad’s', 'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
+        'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
+        'rule_sets' => 'the club’s',
+        'ladders' => 'the club’s', 'jobs' => 'ids only', 'failed_jobs' => 'ids only', 'migrations' => 'the state of the tables',
+    ];
+
+    /** @return array<string, mixed> everything kept of an athlete, table by table */
+    public function export(Athlete $athlete, User $by): array
+    {
+        $rows = fn (string $table, string $column, array $ids): array => DB::table($table)
+            ->whereIn($column, $ids)
+            ->get()
+            ->map(fn (object $row): array => (array) $row)
+            ->all();
+        $data = ['athlete' => $athlete->attributesToArray()];
+        foreach (self::EXPORTED_OF_ATHLETE as $table) {
+            $data[$table] = $rows($table, 'athlete_id', [$athlete->id]);
+        }
+        $sheets = array_column($data['sheets'], 'id');
+        $data['rep_events'] = $rows('rep_events', 'sheet_id', $sheets);
+        $data['sheet_blocks'] = $rows('sheet_blocks', 'sheet_id', $sheets);
+        // Where and when, without who else was there.
+        $data['training_sessions'] = DB::table('training_sessions')
+            ->whereIn('id', array_column($data['sheets'], 'training_session_id'))
+            ->get(['id', 'squad_id', 'held_on', 'starts_at', 'title', 'minutes', 'floor'])
+            ->all();
+        foreach (self::ERASED_WITH_THOSE as $table) {
+            $data[$table] = $rows($table, 'return_id', array_column($data['returns'], 'id'));
+        }
+        // A link without what opens it; an account without what signs in.
+        $data['links'] = DB::table('links')
+            ->where('athlete_id', $athlete->id)
+            ->get(['id', 'purpose', 'label', 'made_by', 'expires_at', 'used_at', 'revoked_at', 'created_at'])
+            ->all();
+        $data['activity_log'] = DB::table('activity_log')
+            ->where('subject_type', 'athlete')
+            ->where('subject_id', $athlete->id)
+            ->get(['description', 'properties', 'causer_id', 'created_at'])
+            ->all();
+        $data['users'] = DB::table('users')
+            ->whereIn('id', $this->ownAccounts($athlete->id))
+            ->get(['id', 'name', 'email', 'role', 'created_at', 'closed_at'])
+            ->all();
+        Audit::of($by, $athlete, 'data exported');
+
+        return ['kept_by' => 'Augendo', 'written_at' => Carbon::now()->toIso8601String(), ...$data];
+    }
+
+    /**
+     * Takes away name, birth date, health, notes, links and the athlete's own sign-in. Squad totals keep their numbers
+     * under nobody's name.
+     */
+    public function erase(Athlete $athlete, User $by): void
+    {
+        DB::transaction(function () use ($athlete, $by): void {
+            $this->takeAway($athlete->id);
+            Audit::of($by, $athlete->refresh(), 'data erased');
+            // Before it is kept: a copy from before must never bring somebody back.
+            ErasureLedger::write($athlete->id);
+        });
+    }
+
+    /** Somebody who was erased comes with an older copy: erased again, by the ledger. */
+    public function eraseAgain(string $athleteId): void
+    {
+        if (DB::table('athletes')->where('id', $athleteId)->exists()) {
+            DB::transaction(fn () => $this->takeAway($athleteId));
+        }
+    }
+
+    private function takeAway(string $athleteId): void
+    {
+        $this->takeAwayAccounts($athleteId);
+        foreach (self::ERASED as $table) {
+            DB::table($table)->where('athlete_id', $athleteId)->delete();
+        }
+        $ofSheets = fn () => DB::table('rep_events')->whereIn(
+            'sheet_id',
+            DB::table('sheets')->where('athlete_id', $athleteId)->select('id'),
+        );
+        $ofSheets()->update(['note' => null]);
+        // Ids of faults and checkpoints stay; words that somebody wrote in their place do not.
+        foreach (
+            $ofSheets()
+                ->where(fn ($query) => $query->whereNotNull('fault')->orWhereNotNull('seen'))
+                ->get(['id', 'fault', 'seen']) as $event
+        ) {
+            $words = array_filter(
+                [$event->fault, ...array_keys(json_decode((string) $event->seen, true) ?? [])],
+                fn ($word): bool => $word !== null && preg_match('/^[a-z0-9-]+$/D', (string) $word) !== 1,
+            );
+            if ($words !== []) {
+                DB::table('rep_events')->where('id', $event->id)->update(['fault' => null, 'seen' => null]);
+            }
+        }
+        DB::table('sheets')->where('athlete_id', $athleteId)->update(['trims' => '[]', 'focus' => null]);
+        DB::table('activity_log')->where('subject_type', 'athlete')->where('subject_id', $athleteId)->update(['properties' => '[]']);
+        foreach (Link::query()->where('purpose', Link::INVITATION)->get() as $invitation) {
+            if (in_array($athleteId, $invitation->details['athletes'] ?? [], true)) {
+                $invitation->update([
+                    'label' => 'Taken back with an erasure',
+                    'details' => null,
+                    'revoked_at' => $invitation->revoked_at ?? Carbon::now(),
+                ]);
+            }
+        }
+        DB::table('athletes')->where('id', $athleteId)->update([
+            'given_name' => 'Erased', 'family_name' => 'athlete', 'birth_date' => null, 'turn_direction' => null,
+            'erased_at' => Carbon::now(), 'revision' => DB::raw('revision + 1'),
+        ]);
+    }
+
+    /** The athlete's own sign-in goes; a guardian's stays, and sees nothing of them any more. */
+    private function takeAwayAccounts(string $athleteId): void
+    {
+        foreach ($this->ownAccounts($athleteId) as $id) {
+            DB::table('links')->where('user_id', $id)->delete();
+            DB::table('sessions')->where('user_id', $id)->delete();
+            DB::table('users')->where('id', $id)->update([
+                'name' => 'Erased person', 'email' => "erased-{$id}@invalid", 'password' => Str::random(60),
+                'remember_token' => null, 'closed_at' => Carbon::now(),
+            ]);
+        }
+    }
+
+    /** @return list<int> accounts that are the athlete themself */
+    private function ownAccounts(string $athleteId): array
+    {
+        return DB::table('users')
+            ->where('role', Role::Athlete->value)
+            ->whereIn('id', DB::table('athlete_user')->where('athlete_id', $athleteId)->select('user_id'))
+            ->pluck('id')
+            ->all();
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside\Answers;
+
+use Augendo\Core\Load\Side;
+
+/** A block as it is run. */
+final readonly class CourtsideBlockView
+{
+    public function __construct(
+        public string $id,
+        public string $kind_name,
+        public string $title,
+        public string $text,
+        /** @var list<int> */
+        public array $reps_by_set,
+        /** @var value-of<Side> */
+        public string $side,
+        public float $effort,
+        public ?float $distance_m,
+        public string $object,
+        public int $rest_s,
+        public ?int $hold_s,
+        public bool $judged,
+        /** whether where it lands is looked at */
+        public bool $scored,
+        /** @var list<DoseView> as planned first, then what it may be changed to */
+        public array $doses,
+        /** names what it loads, for the table of stops */
+        public string $load,
+    ) {}
+}

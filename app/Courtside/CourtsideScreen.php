@@ -1,0 +1,367 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside;
+
+use App\Athletes\Answers\NamedView;
+use App\Athletes\Cards;
+use App\Courtside\Answers\BoundView;
+use App\Courtside\Answers\CourtsideBlockView;
+use App\Courtside\Answers\CourtsideView;
+use App\Courtside\Answers\DoseView;
+use App\Courtside\Answers\FaultView;
+use App\Courtside\Answers\PatternBoundsView;
+use App\Courtside\Answers\RepEventView;
+use App\Courtside\Answers\StopFromView;
+use App\Courtside\Answers\StopsView;
+use App\Gates\RungAnswers;
+use App\Health\Answers\ReportedView;
+use App\Health\DayReadiness;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Limits\Bounds;
+use App\People\User;
+use App\Returns\ReturnRefs;
+use App\Sessions\Answers\NeighbourView;
+use App\Sessions\Answers\RotationView;
+use App\Sessions\EditSheet;
+use App\Sessions\OpenSheet;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
+use App\Sessions\SheetNote;
+use App\Sessions\Stations;
+use App\Wording\SheetWording;
+use App\Wording\Wording;
+use Augendo\Core\Courtside\TapFold;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Checkpoint;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Gauge;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Mechanics\FaultPattern;
+use Augendo\Core\Mechanics\Nudge;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\DoseChoice;
+use Augendo\Core\Planning\StationPlan;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\StopTable;
+use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
+
+/** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
+final class CourtsideScreen
+{
+    /** Why nothing is left, in so many sentences. */
+    private const REASONS_AT_MOST = 3;
+
+    /** @throws Problem when the day of the session has not come */
+    public static function view(OpenSheet $open, User $user): CourtsideView
+    {
+        self::refuseAhead($open);
+        $sheet = $open->sheet;
+        $frame = $open->frame();
+        $plans = $open->plans();
+        $doses = array_map(
+            fn (BlockPlan $plan): array => DoseChoice::around(
+                $plan,
+                $frame->effortCap($frame->wordFor($plan)),
+                $user->pace_m,
+                $sheet->return_stage === null,
+            ),
+            $plans,
+        );
+        // Bounds of everything a block can become.
+        $budget = $frame->budget(
+            self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))),
+        );
+        $mirror = $open->side()->mirror(...);
+        $blocks = [];
+        foreach ($sheet->blocks as $i => $block) {
+            if ($plans[$i]->reps > 0) {
+                $blocks[] = self::block($open, $block, $plans[$i], $doses[$i], $budget);
+            }
+        }
+        $readiness = $open->readiness();
+        $health = new DayReadiness([$open->athlete], $open->day());
+        [$rotation, $neighbours] = self::around($sheet, $user);
+
+        return new CourtsideView(
+            $sheet->id, $sheet->trainingSession->title, $open->day()->iso(), $sheet->state, Cards::athlete($open->athlete, $open->day()),
+            RungAnswers::rungOf($open), $open->rung()->outcomeIgnored, $readiness->word->value, $open->ladder()->cautions, $blocks,
+            array_map(fn (Gauge $gauge): BoundView => Bounds::answer($gauge), $budget),
+            array_map(
+                fn (Fault $fault): FaultView => new FaultView(
+                    $fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety,
+                    $fault->checkpoint,
+                ),
+                $open->rung()->faults,
+            ),
+            new PatternBoundsView(
+                FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES,
+                Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL,
+            ),
+            $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
+            $neighbours,
+            $blocks === []
+                ? 'Nothing counted is left today. '.self::firstReasons($sheet)
+                : null,
+            Cards::emergency($open->athlete->id), ReturnRefs::ofSheet($open)?->sentence,
+            array_map(
+                fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name),
+                $open->rung()->checkpoints,
+            ),
+            $user->pace_m, $rotation, Conflicts::of($sheet, $user),
+            array_map(
+                fn (SorenessReport $report): ReportedView => new ReportedView(
+                    $report->site->value,
+                    $report->side,
+                    $report->kind->value,
+                    $report->score,
+                ),
+                $health->today($open->athlete),
+            ),
+            self::stops($open, $plans, $health), self::reportsKnown($sheet), self::heard($sheet),
+            $sheet->stale ? SheetWording::WAITS_TO_BE_FITTED : null, self::afterStop($open, $health),
+        );
+    }
+
+    private static function event(RepEvent $event): RepEventView
+    {
+        return new RepEventView(
+            $event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict,
+            $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m,
+            $event->seen, $event->device,
+        );
+    }
+
+    /**
+     * @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the
+     *         session, own group first
+     */
+    private static function around(Sheet $sheet, User $user): array
+    {
+        $others = Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get();
+        $groups = [];
+        $rotation = null;
+        if ($sheet->trainingSession->stations !== null) {
+            $plan = Stations::open($sheet->trainingSession, $user)->plan();
+            foreach ($plan->groups as $i => $group) {
+                foreach ($group as $athlete) {
+                    $groups[$athlete->id] = $i;
+                }
+            }
+            $own = $groups[$sheet->athlete_id] ?? null;
+            if ($own !== null && $plan->stations !== []) {
+                $walk = array_map(
+                    fn (array $round): ?string => ($at = array_search($own, $round, true)) === false ? null : $plan->stations[$at]->title,
+                    $plan->rounds,
+                );
+                $rotation = new RotationView(
+                    $sheet->training_session_id,
+                    $plan->rotationMin,
+                    StationPlan::CHANGE_OVER_MIN,
+                    array_values(array_filter($walk)),
+                );
+            }
+        }
+        $own = $groups[$sheet->athlete_id] ?? null;
+
+        return [$rotation, $others->sortBy(
+            fn (Sheet $other): array => [
+                ($groups[$other->athlete_id] ?? null) === $own ? 0 : 1,
+                $groups[$other->athlete_id] ?? 99,
+                $other->id,
+            ],
+        )
+            ->map(
+                fn (Sheet $other): NeighbourView => new NeighbourView(
+                    $other->id,
+                    $other->athlete->given_name,
+                    $other->state,
+                    isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null,
+                ),
+            )->values()->all()];
+    }
+
+    /** @param  list<BlockPlan>  $plans */
+    private static function stops(OpenSheet $open, array $plans, DayReadiness $health): StopsView
+    {
+        $table = $health->stopTable($open->athlete, $open->squad);
+        $rows = [];
+        foreach (array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0) as $plan) {
+            foreach (Side::cases() as $side) {
+                $load = self::load($plan)."|{$side->value}";
+                $rows[$load] ??= self::stopRows(
+                    $table,
+                    $load,
+                    $plan->asked->skill->loadedChannels(),
+                    $open->athlete->throwing_side->bodySide($side),
+                );
+            }
+        }
+
+        return new StopsView(
+            array_map(fn (array $place): string => "{$place[0]->value}|{$place[1]}", $table->places),
+            array_merge(
+                ...array_map(fn (Moment $moment): array => [$moment->value => StopTable::readsAs($moment)->value], Moment::cases()),
+            ),
+            array_merge(...array_values($rows)),
+        );
+    }
+
+    /**
+     * @param  list<Channel>  $channels
+     * @return list<StopFromView>
+     */
+    private static function stopRows(StopTable $table, string $load, array $channels, string $bodySide): array
+    {
+        $rows = [];
+        foreach (StopTable::MOMENTS as $moment) {
+            foreach (Kind::cases() as $kind) {
+                $from = fn (Word $word): string => $table->from($word, $moment, $kind, $channels, $bodySide);
+                $rows[] = new StopFromView($load, $moment->value, $kind->value, $from(Word::None), $from(Word::Refer));
+            }
+        }
+
+        return $rows;
+    }
+
+    /** Names what a block loads. */
+    private static function load(BlockPlan $plan): string
+    {
+        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $plan->asked->skill->loadedChannels()));
+    }
+
+    /** @return list<string> ids of the reports that these answers know of */
+    private static function reportsKnown(Sheet $sheet): array
+    {
+        return DB::table('soreness_reports')
+            ->where('athlete_id', $sheet->athlete_id)
+            ->where('day', '>=', $sheet->day()->plus(-1)->iso())
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
+    }
+
+    /** Changes whenever a report, a clearance or a condition comes or goes: another device then asks anew. */
+    public static function heard(Sheet $sheet): string
+    {
+        $of = fn (string $table, string $at): string => implode(
+            ' ',
+            (array) DB::table($table)->where('athlete_id', $sheet->athlete_id)->selectRaw("count(*) as n, max({$at}) as last")->first(),
+        );
+
+        return hash('xxh128', implode('|', [
+            $of('soreness_reports', 'received_at'), $of('soreness_reports', 'withdrawn_at'),
+            $of('clearances', 'received_at'), $of('known_conditions', 'set_at'), $of('wellness', 'received_at'),
+            $of('missing_counts', 'since'),
+        ]));
+    }
+
+    /** What was tapped although the work had to stop: kept, counted as load, and said. */
+    public static function afterStop(OpenSheet $open, DayReadiness $health): ?string
+    {
+        $stopped = [];
+        $reps = 0;
+        $first = null;
+        $blocks = $open->sheet->blocks->keyBy('id');
+        foreach (TapFold::standing($open->sheet->taps()) as $rep) {
+            $block = $blocks[$rep->blockId]->dose(app(Library::class));
+            $side = $open->athlete->throwing_side->bodySide(Side::from($rep->side));
+            $key = "{$block->skill->id}|{$side}";
+            if (! array_key_exists($key, $stopped)) {
+                $stopped[$key] = $health->stoppedSince($open->athlete, $open->squad, $block->skill->loadedChannels(), $side);
+            }
+            if ($stopped[$key] !== null && $rep->at->isAfter($stopped[$key])) {
+                $reps++;
+                $first = $first === null || $first->isAfter($stopped[$key]) ? $stopped[$key] : $first;
+            }
+        }
+
+        return $first === null ? null : Wording::afterStop($reps, $first);
+    }
+
+    /**
+     * @param  non-empty-list<BlockPlan>  $doses
+     * @param  list<Gauge>  $budget
+     */
+    private static function block(OpenSheet $open, SheetBlock $block, BlockPlan $planned, array $doses, array $budget): CourtsideBlockView
+    {
+        $plan = $doses[0];
+        $dose = $plan->asked;
+
+        return new CourtsideBlockView(
+            $block->id, Wording::blockKind($dose->kind), $dose->title, $open->side()->mirror($dose->text), $plan->repsBySet(),
+            $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
+            ! $open->rung()->outcomeIgnored
+                && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
+                && $dose->skill->family !== Family::Jump,
+            array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses), self::load($planned),
+        );
+    }
+
+    /** @param  list<Gauge>  $budget */
+    private static function dose(OpenSheet $open, BlockPlan $plan, array $budget): DoseView
+    {
+        $costs = [];
+        foreach (Side::cases() as $side) {
+            $oneRep = (new BlockPlan($plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM))->oneRep(
+                $open->day(),
+                $open->sheet->id,
+                $open->frame()->price,
+            );
+            $costs = [...$costs, ...Bounds::costs($oneRep, $side, $budget)];
+        }
+        // A rest day owed or an effort too high is not a budget: one repetition already breaks it.
+        $refused = EditSheet::refusals($open, [$plan->withReps(1)]);
+
+        return new DoseView($plan->effort, $plan->distanceM, $costs, $refused === [] ? null : implode(' ', $refused));
+    }
+
+    /**
+     * @param  list<BlockPlan>  $plans
+     * @return array<string, BlockPlan> the same work on each side, for a coach who switches sides courtside
+     */
+    private static function bothSides(array $plans): array
+    {
+        $both = [];
+        foreach ($plans as $i => $plan) {
+            foreach (Side::cases() as $side) {
+                $both["{$i}|{$side->value}"] = new BlockPlan(
+                    $plan->asked->onSide($side), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM,
+                );
+            }
+        }
+
+        return $both;
+    }
+
+    /** @throws Problem when the day of the session has not come */
+    private static function refuseAhead(OpenSheet $open): void
+    {
+        if ($open->isAhead()) {
+            throw new Problem(
+                ProblemType::NotToday,
+                'This session is planned for '
+                    .Wording::day($open->day())
+                    .'. To train today, plan a session for today: its doses are fitted to today’s word.',
+            );
+        }
+    }
+
+    private static function firstReasons(Sheet $sheet): string
+    {
+        $wording = app(SheetWording::class);
+
+        return implode(' ', array_map(
+            fn (SheetNote $note): string => $wording->note($note, $sheet),
+            array_slice($sheet->notes(), 0, self::REASONS_AT_MOST),
+        ));
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Cards;
+use App\Courtside\Answers\GroupingView;
+use App\Courtside\Answers\OutcomeHintView;
+use App\Courtside\Answers\ScoreLadderView;
+use App\Courtside\Answers\ScoreSeriesView;
+use App\Courtside\Answers\ScoresView;
+use App\Courtside\Answers\ScoreView;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Scoring\Grouping;
+use Augendo\Core\Scoring\ScoreKind;
+use Illuminate\Support\Facades\DB;
+
+/** Scores against the athlete's own past. None of them advances anybody. */
+final class ScoreScreen
+{
+    private const SHOWN = 20;
+
+    /** Fewer points say little about how large a target would have to be. */
+    private const HINTS_FROM = 10;
+
+    private const HINT_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
+
+    public function view(Athlete $athlete, Day $on): ScoresView
+    {
+        $day = new AthleteDay($athlete, $on);
+        $standing = [];
+        foreach ($day->ladders->placementsOf($athlete) as $placement) {
+            $rung = $day->ladders->rung($placement);
+            $standing[] = new ScoreLadderView(
+                $placement->ladder,
+                $day->ladders->ladder($placement)->name,
+                $rung->outcomeIgnored ? $rung->name : null,
+            );
+        }
+        $series = [];
+        $ignored = array_column(array_filter($standing, fn (ScoreLadderView $each): bool => $each->ignored_on !== null), 'id');
+        [$hidden, $shown] = DB::table('scores')
+            ->where('athlete_id', $athlete->id)
+            ->orderBy('at')
+            ->get()
+            ->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
+        foreach ($shown->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}|{$row->ladder}") as $rows) {
+            $kind = ScoreKind::from($rows[0]->kind);
+            $values = $rows->map(fn (object $row): float => (float) $row->value)->values()->all();
+            $last = $rows->last();
+            $goal = $last->goal === null ? null : (float) $last->goal;
+            $best = $values === [] ? 0.0 : $kind->best($values);
+            $series[] = new ScoreSeriesView(
+                $kind->value, $rows[0]->name, self::number($kind, $best), self::number($kind, (float) $last->value),
+                $goal === null ? null : self::number($kind, $goal),
+                $goal !== null && ($kind->lessIsBetter() ? (float) $last->value <= $goal + 1e-9 : (float) $last->value >= $goal - 1e-9),
+                $kind->lessIsBetter(), array_slice($values, -self::SHOWN),
+                $rows->reverse()->take(self::SHOWN)->map(
+                    fn (object $row): ScoreView => new ScoreView(
+                        $row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value),
+                        Scores::read($kind, json_decode($row->seen, true))->detail,
+                        abs((float) $row->value - $best) < 1e-9,
+                    ),
+                )->values()->all(),
+                $kind === ScoreKind::Grouping ? self::grouping(Scores::points(json_decode($last->seen, true))) : null,
+            );
+        }
+
+        return new ScoresView(Cards::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series);
+    }
+
+    private static function number(ScoreKind $kind, float $value): string
+    {
+        return match ($kind) {
+            ScoreKind::TargetRound => Wording::number($value).' points',
+            ScoreKind::ClearTargets => Wording::number($value).' throws',
+            ScoreKind::InARow => Wording::number($value).' in a row',
+            ScoreKind::ServeGame => Wording::percent($value).' first serves',
+            ScoreKind::Grouping => Wording::number($value, 2).' m off',
+        };
+    }
+
+    /** @param  non-empty-list<array{float, float}>  $points */
+    public static function grouping(array $points): GroupingView
+    {
+        $of = Grouping::of($points);
+        $length = Wording::length(...);
+        $thirds = $of->thirds;
+
+        return new GroupingView(
+            array_map(fn (array $point): string => implode(' ', $point), $points), $of->acrossM, $of->alongM,
+            $of->meanRadialErrorM, $of->halfCircleM,
+            $of->ellipse === null ? [] : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
+            self::onAverage($of).($of->tendency === [] ? ' No side leads.' : ' Tends '.implode(' and ', $of->tendency).'.').(
+                $thirds === null
+                    ? ''
+                    : " First third {$length($thirds[0]->meanRadialErrorM)} from the aim, last third "
+                        .$length($thirds[1]->meanRadialErrorM).'.'
+            ),
+            $of->n < self::HINTS_FROM ? [] : array_map(
+                fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)),
+                self::HINT_SHARES,
+            ),
+        );
+    }
+
+    /** Where they land on average, and how close together. */
+    private static function onAverage(Grouping $of): string
+    {
+        $off = array_filter([
+            abs($of->acrossM) < 0.005 ? null : Wording::length(abs($of->acrossM)).($of->acrossM < 0 ? ' left' : ' right'),
+            abs($of->alongM) < 0.005 ? null : Wording::length(abs($of->alongM)).($of->alongM < 0 ? ' short' : ' long'),
+        ]);
+
+        return Wording::count($of->n, 'point').'. On average '.($off === [] ? 'on the aim' : implode(' and ', $off))
+            .', '.Wording::length($of->meanRadialErrorM).' from the aim. Half land inside a circle of '
+            .Wording::length($of->halfCircleM).'.';
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gates;
+
+use App\Athletes\Athlete;
+use App\Athletes\Roster;
+use App\Courtside\RepStrip;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Library\Ladders;
+use App\People\User;
+use App\Records\AthletesChanged;
+use App\Records\Audit;
+use App\Sessions\RefitPlans;
+use App\Sessions\Sheet;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Gates\Placing;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Finds the rung a newcomer with skill starts at: ten judged repetitions a rung, upwards from the foot. */
+final class FindPlace
+{
+    public function __construct(private readonly Library $library) {}
+
+    public function start(Athlete $athlete, string $ladderId, User $by): Sheet
+    {
+        return DB::transaction(function () use ($athlete, $ladderId, $by): Sheet {
+            $ladder = app(Ladders::class)->ladder($by, $ladderId);
+            app(Roster::class)->place($athlete, $ladder->id, $ladder->rungs[0]->id, $by);
+            Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->update(['placing' => true]);
+
+            return $this->sheet($athlete, $ladder, $ladder->rungs[0]->id, $by);
+        });
+    }
+
+    /** What the looks so far come to; null when nobody is looking. */
+    public function placing(Athlete $athlete, string $ladderId): ?Placing
+    {
+        $placements = $this->placements($athlete, $ladderId);
+        if ($placements->last()?->placing !== true) {
+            return null;
+        }
+        $ladder = $this->library->ladder($ladderId);
+        $began = substr($placements->where('placing', true)->firstOrFail()->entered_on, 0, 10);
+        $strips = DB::table('rep_strips')
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladderId)
+            ->where('day', '>=', $began)
+            ->orderBy('last_at')
+            ->get()
+            ->groupBy('rung');
+
+        return Placing::of(count($ladder->rungs), array_map(fn (Rung $rung): array => array_merge([], ...array_map(
+            fn (object $strip): array => RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)),
+            $strips->get($rung->id)?->all() ?? [],
+        )), $ladder->rungs));
+    }
+
+    /** @return EloquentCollection<int, Placement> in the order they were entered */
+    private function placements(Athlete $athlete, string $ladderId): EloquentCollection
+    {
+        return Placement::standing()
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladderId)
+            ->orderBy('entered_at')
+            ->orderBy('id')
+            ->get();
+    }
+
+    /** @return int position of the rung the athlete stands on */
+    public function standsOn(Athlete $athlete, string $ladderId): int
+    {
+        return (int) $this->library->ladder($ladderId)->position((string) $this->placements($athlete, $ladderId)->last()?->rung);
+    }
+
+    /**
+     * Does what the rule says now: the next rung is looked at, or the place is found.
+     *
+     * @return Sheet|null the sheet of the next look; null when the place is found
+     */
+    public function go(Athlete $athlete, string $ladderId, User $by): ?Sheet
+    {
+        return DB::transaction(function () use ($athlete, $ladderId, $by): ?Sheet {
+            $placing = $this->placing($athlete, $ladderId)
+                ?? throw new Problem(
+                    ProblemType::NobodyIsBeingPlaced,
+                    'This athlete has a place on the ladder, or none at all. Start under Intake.',
+                );
+            $ladder = $this->library->ladder($ladderId);
+            if ($placing->look !== null && $placing->look === $this->standsOn($athlete, $ladderId)) {
+                throw new Problem(
+                    ProblemType::NotEnoughSeen,
+                    Placing::REPS." judged repetitions are asked for on this rung; {$placing->seen[$placing->look]['judged']} are there.",
+                );
+            }
+            $to = $placing->look ?? $placing->place;
+            $rung = $ladder->rungs[(int) $to];
+            Placement::query()->create([
+                'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
+                'rung' => $rung->id, 'placing' => $placing->place === null,
+                'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
+            ]);
+            AthletesChanged::one($athlete->id);
+            if ($placing->place === null) {
+                return $this->sheet($athlete, $ladder, $rung->id, $by);
+            }
+            Audit::of($by, $athlete, 'place found on a ladder', ['ladder' => $ladder->name, 'rung' => $rung->id]);
+            foreach (
+                $athlete
+                    ->sheets()
+                    ->where('held_on', '>=', $by->workspace->today()->iso())
+                    ->where('ladder', $ladder->id)
+                    ->where('state', 'planned')
+                    ->get() as $sheet
+            ) {
+                $sheet->update(['rung' => $rung->id]);
+                RefitPlans::afterCommit($sheet);
+            }
+
+            return null;
+        });
+    }
+
+    /**
+     * Today's sheet for a look at a rung, in the session of the day when there is one. What was planned on this ladder
+     * today and not begun gives way to it.
+     */
+    private function sheet(Athlete $athlete, Ladder $ladder, string $rung, User $by): Sheet
+    {
+        $today = $by->workspace->today()->iso();
+        $squad = $athlete->squads()->orderBy('squads.id')->first()
+            ?? throw new Problem(ProblemType::InNoSquad, 'Add the athlete to a squad first.');
+        $athlete->sheets()->where('held_on', $today)->where('ladder', $ladder->id)->where('state', 'planned')->get()->each->delete();
+        $session = TrainingSession::query()->where('squad_id', $squad->id)->where('held_on', $today)->orderBy('starts_at')->first()
+            ?? TrainingSession::query()->create([
+                'squad_id' => $squad->id,
+                'held_on' => $today,
+                'starts_at' => Carbon::now($by->workspace->timezone)->format('H:i'),
+                'title' => 'Finding the rung',
+            ]);
+        $sheet = Sheet::query()->create([
+            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today,
+            'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung,
+            'trims' => [], 'state' => 'planned', 'version' => 0,
+        ]);
+        RefitPlans::afterCommit($sheet);
+
+        return $sheet;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gates;
+
+use App\Athletes\Answers\RungRefView;
+use App\Courtside\RepStrip;
+use App\Gates\Answers\CriterionView;
+use App\Gates\Answers\GateView;
+use App\Sessions\OpenSheet;
+use App\Sessions\Sheet;
+use App\Wording\Wording;
+use Augendo\Core\Gates\Criterion;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Readiness\Word;
+
+/** Rungs, and gates held against their evidence, as every page shows them. */
+final class RungAnswers
+{
+    public static function rung(Ladder $ladder, Rung $rung): RungRefView
+    {
+        return new RungRefView(
+            $ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1,
+            count($ladder->rungs),
+        );
+    }
+
+    /** Where a sheet stands: on its rung, or on a stage of a return. */
+    public static function rungOf(OpenSheet $open): RungRefView
+    {
+        $stage = $open->sheet->return_stage;
+        if ($stage === null) {
+            return self::rung($open->ladder(), $open->rung());
+        }
+        $programme = $open->sheet->playReturn()->firstOrFail()->programmeAsOpened();
+
+        return new RungRefView(
+            $open->ladder()->id, "way back: {$programme->name}", $open->rung()->id, $open->rung()->name, $stage + 1,
+            count($programme->stages),
+        );
+    }
+
+    /**
+     * @param  Word  $word  of the channels and the side the rung loads
+     * @param  list<JudgedRep>  $reps  of the rung, oldest first
+     */
+    public static function gate(GateResult $result, Rung $rung, ?Rung $next, Word $word, array $reps): GateView
+    {
+        return new GateView(
+            $result->decision->value, Wording::gateHeadline($result, $next?->name), Wording::missing($result, $rung->gate, $word),
+            array_map(fn (Criterion $criterion): CriterionView => new CriterionView(
+                $criterion->value, Wording::criterion($criterion), $result->criteria[$criterion->value]->value,
+                Wording::evidence($criterion, $result, $rung->gate, $word), $criterion->mayBeOverridden(),
+            ), Criterion::cases()),
+            $result->observed, $result->good, $result->rate, $result->lowerBound, RepStrip::write(array_slice($reps, -10)),
+        );
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gates;
+
+use App\Athletes\Athlete;
+use App\Courtside\RepStrip;
+use App\Health\DayReadiness;
+use App\Limits\AthleteLoad;
+use Augendo\Core\Day;
+use Augendo\Core\Gates\GateEvidence;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Gates\MatchReady;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
+
+/** Where athletes stand on their ladders, and their gates held against the evidence. */
+final class Standings
+{
+    /** @var array<string, array<string, Placement>> latest placement by athlete and ladder */
+    private array $placements = [];
+
+    /** @var array<string, array<string, Placement>> the same of ladders somebody has left: what was climbed there stays held */
+    private array $left = [];
+
+    /** @var array<string, array<string, list<object>>> strips by athlete and "ladder/rung", oldest first */
+    private array $strips = [];
+
+    /** @param  list<Athlete>  $athletes */
+    public function __construct(
+        array $athletes,
+        private readonly Day $on,
+        private readonly Library $library,
+        private readonly DayReadiness $readiness,
+    ) {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        foreach (Placement::query()->whereIn('athlete_id', $ids)->orderBy('entered_at')->orderBy('id')->get() as $placement) {
+            if ($placement->left_on === null) {
+                $this->placements[$placement->athlete_id][$placement->ladder] = $placement;
+            } else {
+                $this->left[$placement->athlete_id][$placement->ladder] = $placement;
+            }
+        }
+        $strips = DB::table('rep_strips')
+            ->join('sheets', 'sheets.id', '=', 'rep_strips.sheet_id')
+            ->whereIn('rep_strips.athlete_id', $ids)
+            ->where('day', '<=', $on->iso())
+            ->where('day', '>', $on->plus(-400)->iso())
+            ->orderBy('day')->orderBy('last_at')->get([
+                'rep_strips.athlete_id', 'rep_strips.sheet_id', 'rep_strips.ladder', 'rep_strips.rung',
+                'rep_strips.day', 'last_at', 'marks', 'varied', 'sheets.ladder_version',
+            ]);
+        foreach ($strips as $strip) {
+            $this->strips[$strip->athlete_id]["{$strip->ladder}/{$strip->rung}"][] = $strip;
+        }
+    }
+
+    /** @return array<string, Placement> by ladder */
+    public function placementsOf(Athlete $athlete): array
+    {
+        return $this->placements[$athlete->id] ?? [];
+    }
+
+    public function ladder(Placement $placement): Ladder
+    {
+        return $this->library->ladder($placement->ladder);
+    }
+
+    public function rung(Placement $placement): Rung
+    {
+        return $this->ladder($placement)->rung($placement->rung)
+            ?? throw new \RuntimeException("Ladder {$placement->ladder} has no rung {$placement->rung}.");
+    }
+
+    /** @return list<JudgedRep> of this rung since the athlete entered it, as long as the same was looked for */
+    public function reps(Athlete $athlete, Placement $placement): array
+    {
+        $entered = Instant::of($placement->entered_at);
+        $reps = [];
+        foreach ($this->stripsLike($athlete, $this->ladder($placement), $this->rung($placement)) as $strip) {
+            $last = Instant::of($strip->last_at);
+            if ($last->isAfter($entered)) {
+                $reps = [...$reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last)];
+            }
+        }
+
+        return $reps;
+    }
+
+    /**
+     * The gate to a match; null on a ladder, or so low on it, that the outcome is not looked at yet.
+     *
+     * @param  bool  $onTheWayBack  whether a return is open: its stages decide first
+     */
+    public function matchReady(
+        Athlete $athlete, Placement $placement, Readiness $readiness, GateResult $gate, bool $onTheWayBack,
+    ): ?MatchReady {
+        $ladder = $this->ladder($placement);
+        $varied = [];
+        foreach (array_filter($ladder->rungs, fn (Rung $each): bool => ! $each->outcomeIgnored) as $rung) {
+            foreach ($this->stripsLike($athlete, $ladder, $rung) as $strip) {
+                // Where no rung judges game-like work, whatever is judged is the varied practice there is.
+                $varied = [
+                    ...$varied,
+                    ...RepStrip::read(
+                        $ladder->judgesGameLike() ? $strip->varied : $strip->marks,
+                        $strip->sheet_id,
+                        Instant::of($strip->last_at),
+                    ),
+                ];
+            }
+        }
+        $rung = $this->rung($placement);
+
+        return MatchReady::of(
+            $ladder, $rung, $gate, $varied, self::word($athlete, $rung, $readiness),
+            $onTheWayBack ? false : self::clearance($readiness), $this->on,
+        );
+    }
+
+    /** @return list<object> strips of a rung, oldest first, by which the same was looked for as now */
+    private function stripsLike(Athlete $athlete, Ladder $ladder, Rung $rung): array
+    {
+        return array_values(array_filter(
+            $this->strips[$athlete->id]["{$ladder->id}/{$rung->id}"] ?? [],
+            fn (object $strip): bool => $this->library
+                ->ladder($ladder->id, (int) $strip->ladder_version)
+                ->rung($rung->id)
+                ?->judgesLike($rung) === true,
+        ));
+    }
+
+    /** Training needs no clearance, but an open referral does, whatever it is about. */
+    private static function clearance(Readiness $readiness): ?bool
+    {
+        return $readiness->openReferrals === [] ? null : false;
+    }
+
+    /** The word of the channels and the side that a rung loads. */
+    public static function word(Athlete $athlete, Rung $rung, Readiness $readiness): Word
+    {
+        return $readiness->forWork($rung->loadedChannels(), $athlete->throwing_side->value);
+    }
+
+    public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, LimitCalendar $limits): GateResult
+    {
+        $rung = $this->rung($placement);
+        $channels = $rung->loadedChannels();
+
+        return GateResult::of($rung->gate, $this->on, new GateEvidence(
+            $this->reps($athlete, $placement),
+            $this->readiness->soreness($athlete, $channels),
+            self::word($athlete, $rung, $readiness),
+            $this->nextDoseFits($placement, $load, $limits),
+            $this->prerequisitesHeld($athlete, $this->ladder($placement)),
+            self::clearance($readiness),
+        ));
+    }
+
+    /**
+     * Whether the next rung's own dose fits every hard limit on the athlete's next planned day (or the day after tomorrow), in place
+     * of what is planned there.
+     */
+    private function nextDoseFits(Placement $placement, AthleteLoad $load, LimitCalendar $limits): bool
+    {
+        $next = $this->ladder($placement)->after($placement->rung);
+        if ($next === null) {
+            return true;
+        }
+        $later = array_filter(
+            array_map(fn (CostedSet $set): int => $set->day, $load->plans),
+            fn (int $day): bool => $day > $this->on->ordinal,
+        );
+        $day = $later === [] ? $this->on->plus(2) : Day::fromOrdinal(min($later));
+        $dose = BlockPlan::asAsked($next->ownDose());
+        $board = $limits->board($day, $load->record->with($load->plansOn($this->on)));
+
+        return $board->hardTouchedBy([$dose->oneRep($day, 'next', $load->price)])->over([$dose->cost($day, 'next', $load->price)]) === [];
+    }
+
+    /** @return bool|null null when the athlete has no place on a ladder it builds on */
+    private function prerequisitesHeld(Athlete $athlete, Ladder $ladder): ?bool
+    {
+        $held = true;
+        foreach ($ladder->needs as [$needed, $rung]) {
+            $places = $this->climbed($athlete, $needed);
+            if ($places === []) {
+                return null;
+            }
+            $held = $held && array_filter($places, function (Placement $placement) use ($rung): bool {
+                $other = $this->ladder($placement);
+
+                return $other->position($rung) !== null && $other->position($placement->rung) > $other->position($rung);
+            }) !== [];
+        }
+
+        return $held;
+    }
+
+    /** @return list<Placement> on a ladder or on copies of it, also where it was left since */
+    private function climbed(Athlete $athlete, string $ladder): array
+    {
+        return array_values(array_filter(
+            [...$this->placements[$athlete->id] ?? [], ...array_values($this->left[$athlete->id] ?? [])],
+            fn (Placement $placement): bool => $this->library->isOrCopies($placement->ladder, $ladder),
+        ));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Health;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Cards;
+use App\Health\Answers\CheckInPageView;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Support\Facades\DB;
+
+/** The page behind a personal link: no account, one athlete, and the least that does the job. */
+final class CheckInScreen
+{
+    public function view(Athlete $athlete): CheckInPageView
+    {
+        $workspace = $athlete->workspace()->firstOrFail();
+        $on = $workspace->today();
+        $day = new AthleteDay($athlete, $on);
+        $reports = DB::table('soreness_reports')
+            ->where('athlete_id', $athlete->id)
+            ->where('day', $on->iso())
+            ->whereNull('withdrawn_at')
+            ->get()
+            ->sortBy(DayReadiness::instant(...))
+            ->values();
+        $yesterday = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('day', $on->plus(-1)->iso())->sum('reps');
+        $next = DB::table('sheets')
+            ->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')
+            ->where('sheets.athlete_id', $athlete->id)
+            ->where('sheets.state', 'planned')
+            ->where('sheets.held_on', '>=', $on->iso())->orderBy('sheets.held_on')->first([
+                'sheets.id',
+                'sheets.held_on',
+                'training_sessions.starts_at',
+            ]);
+
+        return new CheckInPageView(
+            $athlete->given_name, Cards::isYoung($athlete, $on), (bool) $workspace->asks_wellness,
+            $yesterday > 0 && $reports->doesntContain('moment', 'morning')
+                ? "Yesterday: {$yesterday} repetitions. How is the body this morning?"
+                : null,
+            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
+            $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(
+                Moment::from($row->moment),
+            ) : Wording::report(new SorenessReport(
+                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
+                Kind::from($row->kind), (int) $row->score,
+            )))->all(),
+            $day->readiness->word->value,
+            $next === null
+                ? null
+                : Wording::day(Day::of(substr($next->held_on, 0, 10)))
+                    .", {$next->starts_at}: "
+                    .(int) DB::table('sheet_blocks')->where('sheet_id', $next->id)->sum('reps')
+                    .' repetitions planned',
+        );
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Answers;
+
+/** A fault, the thought that mends it, and the drill that does. */
+final readonly class LibraryFaultView
+{
+    public function __construct(
+        public string $name,
+        public string $checkpoint,
+        public string $cue,
+        public string $drill,
+        public bool $safety,
+    ) {}
+}

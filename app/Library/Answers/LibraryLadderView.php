@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Answers;
+
+use App\Courtside\Answers\CheckpointView;
+
+/** A ladder as a page of a manual, mirrored for one hand. */
+final readonly class LibraryLadderView
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $summary,
+        public int $version,
+        /** @var list<string> */
+        public array $cautions,
+        /** @var list<string> */
+        public array $needs,
+        /** @var list<FigurePoseView> */
+        public array $figures,
+        /** @var list<CheckpointView> */
+        public array $checkpoints,
+        /** @var list<LibraryFaultView> */
+        public array $faults,
+        /** @var list<LibraryRungView> */
+        public array $rungs,
+        /** whether it is the club's own copy */
+        public bool $own,
+        public ?string $copied_from,
+        /** @var list<LadderVersionView> newest first; none of a ladder that ships */
+        public array $versions,
+    ) {}
+}

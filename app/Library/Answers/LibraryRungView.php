@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Answers;
+
+/** A rung as a page of a manual. */
+final readonly class LibraryRungView
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $goal,
+        public bool $outcome_ignored,
+        /** @var list<string> */
+        public array $checkpoints,
+        /** @var list<string> */
+        public array $faults,
+        /** @var list<LibraryBlockView> */
+        public array $blocks,
+        public string $gate,
+    ) {}
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Athletes\Squad;
+use App\Gates\Answers\GatesView;
+use App\Gates\GatesScreen;
+use App\Http\Answers;
+use App\Http\DocumentRequest;
+use App\Library\Answers\DocumentView;
+use App\Library\Answers\LadderImportView;
+use App\Library\Answers\LibraryLadderView;
+use App\Library\Answers\LibraryProblemView;
+use App\Library\Answers\LibraryRowView;
+use App\Library\Answers\SentencesView;
+use App\Library\Requests\LadderImportRequest;
+use Augendo\Core\Library\Handedness;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class LibraryController
+{
+    public function __construct(private readonly LibraryScreen $screen, private readonly Ladders $shelf) {}
+
+    #[Answers(LibraryRowView::class, list: true)]
+    public function all(Request $request): JsonResponse
+    {
+        return response()->json($this->screen->all($request->user()));
+    }
+
+    #[Answers(LibraryLadderView::class, query: ['hand' => 'string', 'version' => 'integer'])]
+    public function ladder(Request $request, string $ladder): JsonResponse
+    {
+        $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
+
+        return response()->json(
+            $this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null),
+        );
+    }
+
+    /** The ladder as a file: to edit, to copy, to share. */
+    #[Answers(DocumentView::class)]
+    public function definition(Request $request, string $ladder): JsonResponse
+    {
+        return $this->document($request, $ladder);
+    }
+
+    #[Answers(DocumentView::class)]
+    public function save(DocumentRequest $request): JsonResponse
+    {
+        $given = $request->validated();
+
+        return $this->document($request, $this->shelf->save($given['definition'], $given['version'], $request->user()));
+    }
+
+    #[Answers(LadderImportView::class, list: true)]
+    public function import(LadderImportRequest $request): JsonResponse
+    {
+        $rows = $this->shelf->import($request->validated('files'), $request->boolean('keep'), $request->user());
+
+        return response()->json(array_map(fn (array $row): LadderImportView => new LadderImportView(
+            $row['file'], $row['name'], $row['rungs'], $row['becomes'],
+            array_map(
+                fn (array $problem): LibraryProblemView => new LibraryProblemView($row['file'], $problem['path'], $problem['message']),
+                $row['problems'],
+            ),
+        ), $rows));
+    }
+
+    #[Answers(SentencesView::class)]
+    public function adopt(Request $request, Squad $squad, string $ladder): JsonResponse
+    {
+        return response()->json(new SentencesView($this->shelf->adopt($request->user(), $squad, $ladder)));
+    }
+
+    #[Answers(GatesView::class, query: ['squad' => 'integer'])]
+    public function gates(Request $request, GatesScreen $screen): JsonResponse
+    {
+        return response()->json(
+            $screen->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
+        );
+    }
+
+    private function document(Request $request, string $id): JsonResponse
+    {
+        $ladder = $this->shelf->ladder($request->user(), $id);
+
+        return response()->json(
+            new DocumentView(
+                $id, $ladder->name, isset($this->shelf->own($request->user()->workspace_id)[$id]), $ladder->version,
+                $this->shelf->definition($id),
+            ),
+        );
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Courtside\Answers\CheckpointView;
+use App\Library\Answers\FigurePoseView;
+use App\Library\Answers\LadderVersionView;
+use App\Library\Answers\LibraryBlockView;
+use App\Library\Answers\LibraryFaultView;
+use App\Library\Answers\LibraryLadderView;
+use App\Library\Answers\LibraryRowView;
+use App\Library\Answers\LibraryRungView;
+use App\People\User;
+use App\Wording\Wording;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\Checkpoint;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Pose;
+use Augendo\Core\Library\Rung;
+
+/** How is this skill built and mended? */
+final class LibraryScreen
+{
+    public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
+
+    /** @return list<LibraryRowView> */
+    public function all(User $user): array
+    {
+        $own = $this->shelf->own($user->workspace_id);
+
+        return array_map(function (string $id) use ($own): LibraryRowView {
+            $ladder = $this->library->ladder($id);
+            $words = [$ladder->name, $ladder->summary];
+            foreach ($this->faults($ladder) as $fault) {
+                $words = [...$words, $fault->name, $fault->cue, $fault->drill];
+            }
+            foreach ($ladder->rungs as $rung) {
+                $words = [...$words, $rung->name, $rung->goal];
+            }
+
+            return new LibraryRowView(
+                $id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary),
+                count($ladder->rungs), mb_strtolower(implode(' | ', $words)), isset($own[$id]),
+            );
+        }, $this->shelf->ids($user->workspace_id));
+    }
+
+    public function ladder(User $user, string $id, Handedness $hand, ?int $version): LibraryLadderView
+    {
+        $ladder = $this->shelf->ladder($user, $id, $version);
+        $mirror = fn (string $text): string => ucfirst($hand->mirror($text));
+        $checkpoints = [];
+        foreach ($ladder->rungs as $rung) {
+            foreach ($rung->checkpoints as $checkpoint) {
+                $checkpoints[$checkpoint->id] = $checkpoint;
+            }
+        }
+
+        return new LibraryLadderView(
+            $id, $ladder->name, $mirror($ladder->summary), $ladder->version, $ladder->cautions,
+            array_map(
+                fn (array $need): string => $this->library->ladder($need[0])->name.': '.(
+                    $this->library->ladder($need[0])->rung($need[1])->name ?? $need[1]
+                ),
+                $ladder->needs,
+            ),
+            array_map(
+                fn (Pose $pose): FigurePoseView => new FigurePoseView(
+                    $pose->name, $mirror($pose->text), $pose->trunk, $pose->throwingArm, $pose->frontArm,
+                    $pose->frontLeg, $pose->backLeg, $pose->lift, $pose->tool,
+                ),
+                $this->library->figures()[$ladder->skill->id] ?? [],
+            ),
+            array_map(
+                fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView(
+                    $checkpoint->name,
+                    $mirror($checkpoint->good),
+                    array_map($mirror, $checkpoint->variants),
+                ),
+                array_values($checkpoints),
+            ),
+            array_map(
+                fn (Fault $fault): LibraryFaultView => new LibraryFaultView(
+                    $fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue),
+                    $mirror($fault->drill), $fault->safety,
+                ),
+                $this->faults($ladder),
+            ),
+            array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
+                $rung->id, $rung->name, $mirror($rung->goal), $rung->outcomeIgnored,
+                array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
+                array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
+                array_map(fn (BlockDose $block): LibraryBlockView => new LibraryBlockView(
+                    Wording::blockKind($block->kind), $block->title, $mirror($block->text),
+                    $block->reps === 0
+                        ? ''
+                        : "{$block->sets} × {$block->reps}, "
+                            .Wording::dose($block->effort, $block->distanceM)
+                            .', '
+                            .lcfirst(Wording::object($block->object))
+                            .($block->side->value === 'other' ? ', other side' : ''),
+                    $block->judged,
+                ), $rung->blocks), Wording::gateAsks($rung->gate),
+            ), $ladder->rungs),
+            isset($this->shelf->own($user->workspace_id)[$id]),
+            $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
+            array_map(
+                fn (array $kept): LadderVersionView => new LadderVersionView($kept['version'], $kept['saved_at'], $kept['by']),
+                $this->shelf->versions($id),
+            ),
+        );
+    }
+
+    /** @return list<Fault> of all rungs, those that can hurt first */
+    private function faults(Ladder $ladder): array
+    {
+        $faults = [];
+        foreach ($ladder->rungs as $rung) {
+            foreach ($rung->faults as $fault) {
+                $faults[$fault->id] = $fault;
+            }
+        }
+        usort($faults, fn (Fault $a, Fault $b): int => $b->safety <=> $a->safety);
+
+        return $faults;
+    }
+}

@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Limits;
+
+use App\Athletes\Athlete;
+use App\Athletes\Heights;
+use App\Courtside\DailyTotals;
+use App\People\Workspace;
+use App\Seasons\Fixture;
+use App\Seasons\Fixtures;
+use App\Sessions\SheetBlock;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Implement;
+use Augendo\Core\Load\LoadRecord;
+use Augendo\Core\Load\Marks;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Illuminate\Support\Facades\DB;
+
+/** Fetches what the limits need for many athletes at once, in a handful of queries. */
+final class AthleteLoads
+{
+    /** Beyond this many days an exponentially weighted average of 28 days has forgotten a day to within 1e-12. */
+    private const LOOK_BACK_DAYS = 400;
+
+    public function __construct(private readonly Library $library) {}
+
+    /**
+     * @param  list<Athlete>  $athletes
+     * @param  string|null  $withoutSheet  a sheet whose own work and plan are left out, because they are being planned or counted anew
+     * @return array<string, AthleteLoad> by athlete id
+     */
+    public function for(array $athletes, Day $on, ?string $withoutSheet = null): array
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $profiles = $this->profiles($athletes, $on);
+        $record = $this->record($ids, $on, Workspace::lastDayOf($athletes, $on), $withoutSheet);
+        $first = DB::table('daily_totals')
+            ->whereIn('athlete_id', $ids)
+            ->groupBy('athlete_id')
+            ->selectRaw('athlete_id, min(day) as day')
+            ->pluck('day', 'athlete_id');
+        $internal = $this->internal($ids, $on);
+        $plans = $this->plans($ids, $on, $withoutSheet, $profiles);
+        $fixtures = new Fixtures($ids, $on);
+        $loads = [];
+        foreach ($athletes as $athlete) {
+            $firstDay = isset($first[$athlete->id]) ? Day::of($first[$athlete->id])->ordinal : null;
+            $loads[$athlete->id] = new AthleteLoad(
+                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]),
+                new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
+                [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
+                $athlete->ageOn($on), $fixtures,
+            );
+        }
+
+        return $loads;
+    }
+
+    /**
+     * @param  list<Athlete>  $athletes
+     * @return array<string, AthleteProfile> by athlete id, with the marks known on that day
+     */
+    public function profiles(array $athletes, Day $on): array
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $throws = $speeds = [];
+        foreach (
+            DB::table('skill_marks')
+                ->whereIn('athlete_id', $ids)
+                ->where('measured_on', '<=', $on->iso())
+                ->whereNull('withdrawn_at')
+                ->orderBy('measured_on')
+                ->orderBy('id')
+                ->get() as $mark
+        ) {
+            $day = Day::of(substr($mark->measured_on, 0, 10));
+            if ($mark->longest_throw_m !== null) {
+                $throws[$mark->athlete_id][$mark->skill][] = [$day, (float) $mark->longest_throw_m, (bool) $mark->doubted];
+            }
+            if ($mark->reference_speed_ms !== null) {
+                $speeds[$mark->athlete_id][$mark->skill][] = [$day, (float) $mark->reference_speed_ms, (bool) $mark->doubted];
+            }
+        }
+        $heights = new Heights($ids, $on);
+        $profiles = [];
+        foreach ($athletes as $athlete) {
+            $longest = array_map(
+                fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)),
+                $throws[$athlete->id] ?? [],
+            );
+            $profiles[$athlete->id] = new AthleteProfile(
+                $athlete->birth_date === null ? null : Day::of(substr($athlete->birth_date, 0, 10)),
+                array_map(fn (array $mark): float => $mark[0], array_filter($longest)),
+                array_filter(array_map(fn (array $marks): ?float => Marks::referenceSpeedMs($marks, $on), $speeds[$athlete->id] ?? [])),
+                array_keys(array_filter(array_filter($longest), fn (array $mark): bool => $mark[1])),
+            );
+        }
+
+        return $profiles;
+    }
+
+    /**
+     * Totals of the days before, and the single sets of the day itself (session and level limits look at those).
+     *
+     * @param  list<string>  $ids
+     * @return array<string, list<CostedSet>>
+     */
+    private function record(array $ids, Day $on, Day $last, ?string $withoutSheet): array
+    {
+        $skills = $this->library->skills();
+        $record = [];
+        $days = [];
+        $totals = DB::table('daily_totals')
+            ->whereIn('athlete_id', $ids)
+            ->where('day', '<', $on->iso())
+            ->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->get();
+        foreach ($totals as $row) {
+            $record[$row->athlete_id][] = new CostedSet(
+                $days[$row->day] ??= Day::of($row->day)->ordinal, '', $row->skill, $skills[$row->skill]->family,
+                Side::from($row->side), Implement::from($row->implement), DailyTotals::toCost($row), 0.0, null,
+            );
+        }
+        // Who is hours ahead of the club lives in a day of their own: what was done there already is done.
+        $today = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', '>=', $on->iso())->where('day', '<=', $last->iso())
+            ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
+        foreach ($today as $row) {
+            $record[$row->athlete_id][] = new CostedSet(
+                $on->ordinal, $row->session, $row->skill, $skills[$row->skill]->family, Side::from($row->side),
+                Implement::from($row->implement),
+                DailyTotals::toCost($row), $row->effort === null ? 1.0 : (float) $row->effort,
+                $row->distance_m === null ? null : (float) $row->distance_m,
+            );
+        }
+
+        return $record;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, array<int, float>> minutes × session RPE
+     */
+    private function internal(array $ids, Day $on): array
+    {
+        $internal = [];
+        $sheets = DB::table('sheets')
+            ->whereIn('athlete_id', $ids)
+            ->where('held_on', '<=', $on->iso())
+            ->where('held_on', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->whereNotNull('minutes')->whereNotNull('session_rpe')->get(['athlete_id', 'held_on', 'minutes', 'session_rpe']);
+        foreach ($sheets as $sheet) {
+            $day = Day::of($sheet->held_on)->ordinal;
+            $internal[$sheet->athlete_id][$day] = ($internal[$sheet->athlete_id][$day] ?? 0.0) + $sheet->minutes * $sheet->session_rpe;
+        }
+
+        return $internal;
+    }
+
+    /** @return list<CostedSet> what matches and training elsewhere are expected to cost */
+    private function fixed(Fixtures $fixtures, string $athleteId, SetCost $price): array
+    {
+        return array_merge(
+            [],
+            ...array_map(fn (Fixture $each): array => $each->event($this->library->skills())->sets($price), $fixtures->ahead($athleteId)),
+        );
+    }
+
+    /**
+     * What is still planned from the day on: of a running sheet, what is not done yet.
+     *
+     * @param  list<string>  $ids
+     * @param  array<string, AthleteProfile>  $profiles
+     * @return array<string, list<CostedSet>>
+     */
+    private function plans(array $ids, Day $on, ?string $withoutSheet, array $profiles): array
+    {
+        $blocks = SheetBlock::query()->join('sheets', 'sheets.id', '=', 'sheet_blocks.sheet_id')
+            ->whereIn('sheets.athlete_id', $ids)
+            ->where('sheets.held_on', '>=', $on->iso())
+            ->where('sheets.state', '!=', 'finished')
+            ->where('sheet_blocks.reps', '>', 0)
+            ->when($withoutSheet !== null, fn ($query) => $query->where('sheets.id', '!=', $withoutSheet))
+            ->get(['sheet_blocks.*', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state']);
+        $running = $blocks->where('state', 'running')->pluck('id');
+        $done = $running->isEmpty()
+            ? collect()
+            : DB::table('work_sets')
+                ->whereIn('block_id', $running)
+                ->groupBy('block_id')
+                ->selectRaw('block_id, sum(reps) as reps')
+                ->pluck('reps', 'block_id');
+        $plans = [];
+        foreach ($blocks as $block) {
+            assert($block instanceof SheetBlock);
+            [$athleteId, $heldOn] = [(string) $block->getAttribute('athlete_id'), (string) $block->getAttribute('held_on')];
+            $plan = $block->plan($this->library);
+            $left = $plan->withReps(max(0, $plan->reps - (int) ($done[$block->id] ?? 0)));
+            if ($left->reps > 0) {
+                $plans[$athleteId][] = $left->cost(
+                    Day::of(substr($heldOn, 0, 10)),
+                    $block->sheet_id,
+                    new SetCost($profiles[$athleteId]),
+                );
+            }
+        }
+
+        return $plans;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Limits;
+
+use App\Athletes\Answers\NamedView;
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Courtside\DailyTotals;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Limits\Answers\HeadroomCellView;
+use App\Limits\Answers\HeadroomGridView;
+use App\Limits\Answers\HeadroomRowView;
+use App\Sessions\Answers\LoggedWorkView;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\FirstFit;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\WorkSet;
+use Illuminate\Support\Facades\DB;
+
+/** How many are left at each effort and distance, which limit binds, and when a wanted dose fits again. */
+final class HeadroomScreen
+{
+    private const EFFORTS = [0.3, 0.5, 0.6, 0.75, 0.85, 1.0];
+
+    private const DISTANCE_SHARES = [0.25, 0.4, 0.55, 0.7, 0.85, 1.0];
+
+    private const RECENT_DAYS = 21;
+
+    public function __construct(private readonly Library $library) {}
+
+    public function view(Athlete $athlete, Day $on, string $skillId, int $reps): HeadroomGridView
+    {
+        $skill = $this->library->skills()[$skillId] ?? throw new Problem(ProblemType::NotFound, 'There is no such skill.');
+        $day = new AthleteDay($athlete, $on);
+        $longest = $day->load->profile->longestThrowM[$skillId] ?? null;
+        $distances = $skill->family === Family::Throw && $longest !== null
+            ? array_map(fn (float $share): float => round($share * $longest), self::DISTANCE_SHARES)
+            : [null];
+        $board = $day->limits->board($on, $day->load->record);
+        $plan = $day->load->plansOn($on);
+        $rows = array_map(fn (float $effort): HeadroomRowView => new HeadroomRowView($effort, array_map(function (?float $distanceM) use (
+            $day, $on, $skill, $effort, $board, $plan, $reps,
+        ): HeadroomCellView {
+            $set = fn (Day $then, int $n): CostedSet => $day->load->price->of(self::set($then, $skill, $n, $effort, $distanceM));
+            $left = $board->headroom($set($on, 1), $plan);
+            $fits = $left->reps === null || $left->reps >= $reps ? $on : FirstFit::day(
+                $on->plus(1), fn (Day $then): CostedSet => $set($then, $reps), fn (Day $then): CostedSet => $set($then, 1),
+                $day->load->record, $day->load->plans, $day->limits,
+            );
+
+            return new HeadroomCellView(
+                $distanceM,
+                $left->reps,
+                array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $left->binding))),
+                $fits?->iso(),
+            );
+        }, $distances)), self::EFFORTS);
+        $names = $this->library->skillNames();
+
+        return new HeadroomGridView(
+            $skillId,
+            $names[$skillId],
+            $reps,
+            $rows,
+            array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            $this->logged($athlete, $on, $names),
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $names
+     * @return list<LoggedWorkView> newest first
+     */
+    private function logged(Athlete $athlete, Day $on, array $names): array
+    {
+        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereNotNull('client_id')->where(
+            'day',
+            '>',
+            $on->plus(-self::RECENT_DAYS)->iso(),
+        )->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
+            $row->client_id, substr($row->day, 0, 10), match ($row->source) {
+                'home' => 'At home',
+                'match' => 'In a match',
+                default => 'At another club',
+            }
+            .": {$row->reps} × "
+            .lcfirst($names[$row->skill] ?? $row->skill)
+            .', '
+            .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)),
+            DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],
+        ))->all();
+    }
+
+    private static function set(Day $day, Skill $skill, int $reps, float $effort, ?float $distanceM): WorkSet
+    {
+        return new WorkSet($day, 'what if', $skill, $reps, $effort, $skill->ordinaryImplement(), $distanceM);
+    }
+}

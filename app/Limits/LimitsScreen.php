@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Limits;
+
+use App\Athletes\Athlete;
+use App\Athletes\Cards;
+use App\Athletes\Squad;
+use App\Limits\Answers\LimitBandView;
+use App\Limits\Answers\LimitRuleView;
+use App\Limits\Answers\LimitShareView;
+use App\Limits\Answers\LimitsView;
+use App\Limits\Answers\RuleComparedView;
+use App\Limits\Answers\RuleCompareView;
+use App\Limits\Answers\SquadLimitRowView;
+use App\People\User;
+use App\Returns\ReturnsUnderWay;
+use App\Wording\Wording;
+use Augendo\Core\Library\RuleSet;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\Replay;
+use Augendo\Core\Load\Side;
+
+/** Which bounds hold, from whom, and who is close to what. */
+final class LimitsScreen
+{
+    private const CLOSEST = 3;
+
+    public function __construct(private readonly RuleSets $ruleSets, private readonly AthleteLoads $loads) {}
+
+    public function view(User $user, Squad $squad): LimitsView
+    {
+        $on = $user->workspace->today();
+        $ruleSet = $this->ruleSets->of($squad);
+        $athletes = $user->athletesOf($squad)->get()->all();
+        $loads = $this->loads->for($athletes, $on);
+        $book = new AthleteLimits($athletes, $squad, $on, new ReturnsUnderWay($athletes, $on));
+        $rows = array_map(function (Athlete $athlete) use ($loads, $book, $on): SquadLimitRowView {
+            $load = $loads[$athlete->id];
+            $tapes = array_values(
+                array_filter(
+                    Tapes::inPlay($book->of($athlete->id, $load)->board($on, $load->record)->states($load->plansOn($on)), $on),
+                    fn ($tape): bool => $tape->hard,
+                ),
+            );
+
+            return new SquadLimitRowView(
+                Cards::athlete($athlete, $on),
+                array_slice($tapes, 0, self::CLOSEST),
+                self::fullness($tapes[0] ?? null),
+            );
+        }, $athletes);
+        usort($rows, fn (SquadLimitRowView $a, SquadLimitRowView $b): int => $b->fullness <=> $a->fullness);
+
+        return new LimitsView(
+            $on->iso(), Cards::squad($squad),
+            Cards::squads($user),
+            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows,
+            $squad->rule_set, $this->shares($athletes, $ruleSet),
+        );
+    }
+
+    /**
+     * @param  list<Athlete>  $athletes
+     * @return list<LimitShareView>
+     */
+    private function shares(array $athletes, RuleSet $ruleSet): array
+    {
+        $labels = [];
+        foreach ($ruleSet->limits as $limit) {
+            $labels[$limit->baseId()] ??= $limit->label;
+        }
+        $all = RuleSets::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
+        $views = [];
+        foreach ($athletes as $athlete) {
+            foreach ($all[$athlete->id] ?? [] as $id => $row) {
+                $views[] = new LimitShareView(
+                    $athlete->id, $athlete->name(), $id, $labels[$id] ?? $id, (float) $row->share, $row->reason,
+                    $row->by, substr($row->set_at, 0, 10),
+                );
+            }
+        }
+
+        return $views;
+    }
+
+    /**
+     * The squad’s last weeks, held against the rule set in force and against another one.
+     */
+    public function compare(User $user, Squad $squad, RuleSet $other, int $days): RuleCompareView
+    {
+        $today = $user->workspace->today();
+        $athletes = $user->athletesOf($squad)->get()->all();
+        // The record up to yesterday, whole days.
+        $loads = $this->loads->for($athletes, $today);
+        $returns = new ReturnsUnderWay($athletes, $today);
+        $inForce = $this->ruleSets->of($squad);
+        $limitsUnder = fn (RuleSet $rules): AthleteLimits => new AthleteLimits($athletes, $squad, $today, $returns, $rules);
+        $books = [$limitsUnder($inForce), $limitsUnder($other)];
+        $rows = array_map(function (Athlete $athlete) use ($loads, $books, $today, $days): RuleComparedView {
+            [$now, $then] = array_map(
+                fn (AthleteLimits $book): array => Replay::over(
+                    $book->of($athlete->id, $loads[$athlete->id]),
+                    $loads[$athlete->id]->record,
+                    $today->plus(-$days),
+                    $today->plus(-1),
+                ),
+                $books,
+            );
+
+            return new RuleComparedView(Cards::athlete($athlete, $today), count($now), count($then), array_map(
+                fn (array $each): string => Wording::day($each[0])
+                    .': '
+                    .Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1])),
+                array_slice($then, -4),
+            ));
+        }, $athletes);
+        usort($rows, fn (RuleComparedView $a, RuleComparedView $b): int => [$b->then_days, $b->now_days] <=> [$a->then_days, $a->now_days]);
+        $counted = fn (string $which): int => count(array_filter($rows, fn (RuleComparedView $row): bool => $row->{$which} > 0));
+
+        return new RuleCompareView(
+            $inForce->name, $other->name, $days,
+            "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')
+                ." would have been over a hard limit in the last {$days} days;"
+                ." with “{$inForce->name}”, in force, {$counted('now_days')}.",
+            $rows,
+        );
+    }
+
+    /**
+     * Limits that differ in age and side alone are one line.
+     *
+     * @param  list<Limit>  $limits
+     * @return list<LimitRuleView>
+     */
+    private function rules(array $limits): array
+    {
+        $groups = [];
+        foreach ($limits as $limit) {
+            if ($limit->filter->sides !== [Side::Other]) {
+                $groups["{$limit->label}|{$limit->severity->value}|".strtok($limit->id, ':')][] = $limit;
+            }
+        }
+
+        return array_values(array_map(fn (array $group): LimitRuleView => new LimitRuleView(
+            $group[0]->baseId(), $group[0]->isScalable(), $group[0]->label, $group[0]->isHard(),
+            Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
+            array_map(fn (Limit $limit): LimitBandView => new LimitBandView(
+                $limit->ages === null ? 'every age' : (
+                    $limit->ages[1] >= 100 ? "{$limit->ages[0]}+" : "{$limit->ages[0]}–{$limit->ages[1]}"
+                ),
+                Wording::limitValue($limit),
+            ), $group),
+        ), $groups));
+    }
+
+    private static function fullness(?Answers\TapeView $tape): float
+    {
+        return match (true) {
+            $tape === null => 0.0,
+            $tape->max === null || $tape->max <= 0.0 => $tape->kind === 'rest' ? 1.0 : 0.0,
+            default => max($tape->used ?? 0.0, ($tape->used ?? 0.0) + ($tape->planned ?? 0.0)) / $tape->max,
+        };
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Health\Answers\CheckInPageView;
+use App\Health\CheckInScreen;
+use App\Health\HealthLog;
+use App\Health\Requests\LinkedReportsRequest;
+use App\Http\Answers;
+use App\People\Answers\JoinView;
+use App\People\Answers\MeView;
+use App\People\Requests\JoinRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What can be done with a link alone. */
+final class LinkController
+{
+    #[Answers(CheckInPageView::class)]
+    public function checkIn(Request $request, CheckInScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view(GivenLink::to($request, Link::CHECK_IN)->athlete()->firstOrFail()));
+    }
+
+    #[Answers(CheckInPageView::class)]
+    public function report(LinkedReportsRequest $request, HealthLog $log, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $link->update(['used_at' => now()]);
+        $athlete = $link->athlete()->firstOrFail();
+        $log->reportByLink($athlete, $request->validated(), $link);
+
+        return response()->json($screen->view($athlete));
+    }
+
+    #[Answers(JoinView::class)]
+    public function look(Request $request): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::INVITATION, Link::PASSWORD);
+
+        return response()->json(
+            new JoinView($link->purpose, $link->workspace()->firstOrFail()->name, $link->label, $link->details['role'] ?? null),
+        );
+    }
+
+    #[Answers(MeView::class)]
+    public function join(JoinRequest $request, Links $links): JsonResponse
+    {
+        $link = $request->link();
+        if ($link->purpose === Link::PASSWORD) {
+            $links->setPassword($link, $request->validated('password'));
+        }
+        $user = $link->purpose === Link::PASSWORD ? $link->user()->firstOrFail() : $links->join($link, $request->validated());
+
+        return response()->json(SignIn::enter($request, $user));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use Augendo\Core\Day;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * One club: its people and their records, closed to every other.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $timezone
+ * @property Carbon|null $created_at
+ * @property Carbon|null $updated_at
+ * @property int $asks_wellness
+ * @property int|null $head_id
+ */
+final class Workspace extends Model
+{
+    protected $guarded = [];
+
+    /** @return HasMany<Squad, $this> */
+    public function squads(): HasMany
+    {
+        return $this->hasMany(Squad::class);
+    }
+
+    /**
+     * The last day that what is asked for a day takes in. A day that is over ends with itself; today, and a day ahead,
+     * take in what somebody
+     * hours ahead of the club did or said until now, although it is dated a day later.
+     *
+     * @param  list<Athlete>  $athletes  of one club
+     */
+    public static function lastDayOf(array $athletes, Day $on): Day
+    {
+        $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
+
+        return $timezone !== null && $on->iso() >= Carbon::now($timezone)->toDateString() ? $on->plus(1) : $on;
+    }
+
+    /** The day it is where the club trains. */
+    public function today(): Day
+    {
+        return Day::of(Carbon::now($this->timezone)->toDateString());
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use Augendo\Core\Cases\CaseError;
+use Augendo\Core\Cases\Node;
+use Augendo\Core\Library\Library;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * Documents a club can use: those that ship as files, and its own edited copies, each version of them kept.
+ *
+ * @template T of object
+ */
+abstract class VersionedDocuments
+{
+    public function __construct(protected readonly Library $library) {}
+
+    /** Where a club's own ones are kept. */
+    abstract protected function table(): string;
+
+    /** What a person calls one of them. */
+    abstract protected function noun(): string;
+
+    /** @return array<string, string> library files by id */
+    abstract protected function shippedFiles(): array;
+
+    /** @return T */
+    abstract protected function shipped(string $id): object;
+
+    /**
+     * @return T
+     *
+     * @throws CaseError
+     */
+    abstract protected function read(Node $node): object;
+
+    /** @return array<string, array{document: T, definition: string, own: bool}> by id, the club's own last */
+    public function all(int $workspaceId): array
+    {
+        $all = [];
+        foreach ($this->shippedFiles() as $id => $file) {
+            $all[$id] = [
+                'document' => $this->shipped($id),
+                'definition' => (string) file_get_contents($this->library->path($file)),
+                'own' => false,
+            ];
+        }
+        foreach (DB::table($this->table())->where('workspace_id', $workspaceId)->orderBy('slug')->orderBy('version')->get() as $row) {
+            $all[$row->slug] = ['document' => $this->read(Node::parse($row->definition)), 'definition' => $row->definition, 'own' => true];
+        }
+
+        return $all;
+    }
+
+    /**
+     * An edited definition, read but not kept.
+     *
+     * @param  array<string, mixed>  $definition
+     * @return array{T, string} the document and its text
+     *
+     * @throws Problem with the place that cannot be used
+     */
+    public function draft(array $definition, string $slug, int $version): array
+    {
+        unset($definition['$schema']);
+        $text = json_encode(
+            [...$definition, 'id' => $slug, 'version' => $version],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
+        try {
+            return [$this->read(Node::parse($text)), $text];
+        } catch (CaseError $error) {
+            throw new Problem(
+                ProblemType::SomeOfItCannotBeUsed,
+                "This {$this->noun()} cannot be used: at “{$error->path}”, {$error->getMessage()}",
+                [$error->path => [$error->getMessage()]],
+            );
+        }
+    }
+
+    /**
+     * Keeps an edited definition: a copy of a shipped one gets a name of its own, a club's own one gets its next version.
+     *
+     * @param  array<string, mixed>  $definition
+     * @param  int  $version  the one that was edited; 0 for a copy
+     * @return string its id
+     *
+     * @throws Problem with the place that cannot be used
+     */
+    public function save(array $definition, int $version, User $by): string
+    {
+        return DB::transaction(function () use ($definition, $version, $by): string {
+            $slug = $version === 0
+                ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4))
+                : self::text($definition['id'] ?? null);
+            $kept = (int) DB::table($this->table())->where('workspace_id', $by->workspace_id)->where('slug', $slug)->max('version');
+            if ($kept !== $version) {
+                throw new Problem(
+                    ProblemType::ChangedMeanwhile,
+                    "Somebody saved this {$this->noun()} since you opened it. What you wrote is kept in the form: compare, and save again.",
+                    extra: ['version' => $kept],
+                );
+            }
+            [, $text] = $this->draft($definition, $slug, $version + 1);
+            DB::table($this->table())->insert([
+                'workspace_id' => $by->workspace_id,
+                'slug' => $slug,
+                'version' => $version + 1,
+                'definition' => $text,
+                'saved_by' => $by->id,
+                'saved_at' => Carbon::now(),
+            ]);
+            Audit::of($by, null, "{$this->noun()} saved", ['name' => $definition['name'] ?? $slug]);
+
+            return $slug;
+        });
+    }
+
+    /** What should be a text and is none is no text: the schema then says at which place. */
+    protected static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
+    }
+}

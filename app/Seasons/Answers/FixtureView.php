@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons\Answers;
+
+/** A match, or training at another club, with its expected work. */
+final readonly class FixtureView
+{
+    public function __construct(
+        public string $id,
+        /** @var 'match'|'elsewhere' */
+        public string $kind,
+        /** @format date */
+        public string $day,
+        public string $starts_at,
+        public string $title,
+        /** the expected work in words */
+        public string $sentence,
+        /** null: the whole squad */
+        public ?string $athlete_id,
+        public ?string $athlete_name,
+    ) {}
+}

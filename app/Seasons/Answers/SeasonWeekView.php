@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons\Answers;
+
+/** A week of a season, Monday to Sunday. */
+final readonly class SeasonWeekView
+{
+    public function __construct(
+        /** from 1 */
+        public int $number,
+        /** @format date */
+        public string $monday,
+        public bool $lighter,
+        /** done and planned */
+        public float $arm,
+        public float $arm_done,
+        /** what the step limit allows on its last day */
+        public ?float $arm_max,
+        public float $landings,
+        /** @var list<SeasonDayView> */
+        public array $days,
+    ) {}
+}

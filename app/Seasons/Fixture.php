@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Records\Record;
+use Augendo\Core\Day;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Planning\MatchDose;
+use Augendo\Core\Planning\MatchEvent;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * A day fixed from outside: a match, or training at another club, with the work it is expected to cost.
+ *
+ * @property string $id
+ * @property int|null $squad_id
+ * @property string|null $athlete_id
+ * @property string $kind
+ * @property string $held_on
+ * @property string $starts_at
+ * @property string $title
+ * @property array<array-key, mixed> $doses
+ * @property int $created_by
+ * @property Carbon|null $created_at
+ * @property Carbon|null $updated_at
+ */
+final class Fixture extends Record
+{
+    public const MATCH = 'match';
+
+    public const ELSEWHERE = 'elsewhere';
+
+    protected function casts(): array
+    {
+        return ['doses' => 'array'];
+    }
+
+    /**
+     * Those that concern any of these athletes: their own, and those of a squad of theirs that name nobody.
+     *
+     * @param  list<string>|\Illuminate\Contracts\Database\Query\Builder  $athleteIds  ids, or a query for them
+     * @return Builder<Fixture>
+     */
+    public static function concerning($athleteIds): Builder
+    {
+        $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->select('squad_id');
+
+        return self::query()->where(fn (Builder $query) => $query
+            ->whereIn('athlete_id', $athleteIds)
+            ->orWhere(fn (Builder $named) => $named->whereNull('athlete_id')->whereIn('squad_id', $squads)));
+    }
+
+    public function day(): Day
+    {
+        return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** @param  array<string, Skill>  $skills by id */
+    public function event(array $skills): MatchEvent
+    {
+        return new MatchEvent($this->id, $this->day(), $this->title, array_map(fn (array $dose): MatchDose => new MatchDose(
+            $skills[$dose['skill']], (int) $dose['reps'], $dose['felt'] === null ? null : Felt::from($dose['felt'])->effort(),
+        ), $this->doses));
+    }
+}

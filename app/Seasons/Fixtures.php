@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use Augendo\Core\Day;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** The fixtures of many athletes, their squads' and their own, fetched at once. */
+final class Fixtures
+{
+    /** Rest days after a match reach back no further than the record is looked at. */
+    private const LOOK_BACK_DAYS = 30;
+
+    /** @var array<string, list<Fixture>> by athlete, in order of day and hour */
+    private array $fixtures = [];
+
+    /** @var array<string, true> athlete, day and kind of which work was recorded already */
+    private array $played = [];
+
+    /** @param  list<string>  $athleteIds */
+    public function __construct(array $athleteIds, private readonly Day $on)
+    {
+        $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->get()->groupBy('athlete_id');
+        /** @var Collection<int, Fixture> $all */
+        $all = Fixture::concerning($athleteIds)
+            ->where('held_on', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->orderBy('held_on')
+            ->orderBy('starts_at')
+            ->get();
+        foreach ($athleteIds as $id) {
+            $own = ($squads[$id] ?? collect())->pluck('squad_id')->all();
+            $this->fixtures[$id] = $all->filter(
+                fn (Fixture $each): bool => $each->athlete_id === $id
+                    || ($each->athlete_id === null && in_array($each->squad_id, $own, true)),
+            )->values()->all();
+        }
+        foreach (
+            DB::table('work_sets')
+                ->whereIn('athlete_id', $athleteIds)
+                ->where('day', '>=', $on->iso())
+                ->whereIn('source', ['match', 'other club'])
+                ->get(['athlete_id', 'day', 'source']) as $row
+        ) {
+            $this->played["{$row->athlete_id} ".substr($row->day, 0, 10)." {$row->source}"] = true;
+        }
+    }
+
+    /** @return list<int> ordinals of match days, some weeks back and all ahead */
+    public function matchDays(string $athleteId): array
+    {
+        return array_values(
+            array_unique(
+                array_map(
+                    fn (Fixture $each): int => $each->day()->ordinal,
+                    array_filter($this->fixtures[$athleteId] ?? [], fn (Fixture $each): bool => $each->kind === Fixture::MATCH),
+                ),
+            ),
+        );
+    }
+
+    /** @return list<Fixture> from the day on, those not recorded as work yet */
+    public function ahead(string $athleteId, ?string $kind = null): array
+    {
+        return array_values(array_filter($this->fixtures[$athleteId] ?? [], function (Fixture $each) use ($athleteId, $kind): bool {
+            $source = $each->kind === Fixture::MATCH ? 'match' : 'other club';
+
+            return $each->day()->ordinal >= $this->on->ordinal
+                && ($kind === null || $each->kind === $kind)
+                && ! isset($this->played["{$athleteId} {$each->day()->iso()} {$source}"]);
+        }));
+    }
+}

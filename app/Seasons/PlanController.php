@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\Http\Answers;
+use App\Seasons\Answers\PlanView;
+use App\Seasons\Answers\SeasonView;
+use App\Seasons\Requests\FixtureRequest;
+use App\Seasons\Requests\SeasonRequest;
+use App\Seasons\Requests\SquadSeasonRequest;
+use App\Sessions\Answers\SessionMadeView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class PlanController
+{
+    public function __construct(
+        private readonly PlanScreen $plan,
+        private readonly SeasonScreen $season,
+        private readonly Seasons $seasons,
+        private readonly DeclareFixture $fixtures,
+    ) {}
+
+    #[Answers(PlanView::class, query: ['squad' => 'integer'])]
+    public function show(Request $request): JsonResponse
+    {
+        return response()->json(
+            $this->plan->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
+        );
+    }
+
+    #[Answers(PlanView::class)]
+    public function addFixture(FixtureRequest $request, Squad $squad): JsonResponse
+    {
+        $this->fixtures->add($squad, $request->validated(), $request->user());
+
+        return response()->json($this->plan->view($request->user(), $squad));
+    }
+
+    #[Answers(PlanView::class)]
+    public function removeFixture(Request $request, Fixture $fixture): JsonResponse
+    {
+        $squad = Squad::query()->findOrFail($fixture->squad_id);
+        $this->fixtures->remove($fixture, $request->user());
+
+        return response()->json($this->plan->view($request->user(), $squad));
+    }
+
+    #[Answers(SeasonView::class)]
+    public function draft(SeasonRequest $request, Athlete $athlete): JsonResponse
+    {
+        return response()->json(
+            $this->season->view(
+                $this->seasons->draft($athlete, $request->season(), $request->user()->workspace->today()),
+                $request->user()->workspace->today(),
+            ),
+        );
+    }
+
+    #[Answers(SeasonView::class)]
+    public function open(SeasonRequest $request, Athlete $athlete): JsonResponse
+    {
+        return response()->json(
+            $this->season->view($this->seasons->open($athlete, $request->season(), $request->user()), $request->user()->workspace->today()),
+        );
+    }
+
+    #[Answers(SessionMadeView::class)]
+    public function openForSquad(SquadSeasonRequest $request, Squad $squad): JsonResponse
+    {
+        return response()->json(new SessionMadeView(...$this->seasons->openForSquad($squad, $request->validated(), $request->user())));
+    }
+
+    #[Answers(SeasonView::class)]
+    public function season(Request $request, Season $season): JsonResponse
+    {
+        return response()->json($this->season->view($season->loadMissing('athlete', 'squad'), $request->user()->workspace->today()));
+    }
+
+    #[Answers(SeasonView::class)]
+    public function preview(SeasonRequest $request, Season $season): JsonResponse
+    {
+        $today = $request->user()->workspace->today();
+        $season->loadMissing('athlete', 'squad');
+
+        return response()->json($this->season->view($this->seasons->draft($season->athlete, $request->season(), $today, $season), $today));
+    }
+
+    #[Answers(SeasonView::class)]
+    public function change(SeasonRequest $request, Season $season): JsonResponse
+    {
+        $this->seasons->change($season, $request->season(), $request->user());
+
+        return $this->season($request, $season->refresh());
+    }
+
+    #[Answers(null)]
+    public function close(Request $request, Season $season): JsonResponse
+    {
+        $this->seasons->close($season->loadMissing('athlete'), $request->user());
+
+        return response()->json(status: 204);
+    }
+}

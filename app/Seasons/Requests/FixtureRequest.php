@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons\Requests;
+
+use App\Http\CalendarDay;
+use App\Http\UuidV7;
+use App\Seasons\Fixture;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Felt;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class FixtureRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', new UuidV7],
+            'kind' => ['required', Rule::in([Fixture::MATCH, Fixture::ELSEWHERE])],
+            'athlete_id' => ['present', 'nullable', 'uuid'],
+            'day' => [
+                'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
+                'before:'.$this->user()->workspace->today()->plus(366)->iso(),
+            ],
+            'weeks' => ['required', 'integer:strict', 'between:1,30'],
+            'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
+            'title' => ['required', 'string', 'max:80'],
+            'doses' => ['required', 'array', 'min:1', 'max:6'],
+            'doses.*.skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
+            'doses.*.reps' => ['required', 'integer:strict', 'between:1,400'],
+            'doses.*.felt' => ['present', 'nullable', Rule::enum(Felt::class)],
+        ];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\Records\Record;
+use Augendo\Core\Day;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One athlete's weeks ahead on a ladder: what was asked for, and what was agreed to.
+ *
+ * @property string $id
+ * @property string $athlete_id
+ * @property int $squad_id
+ * @property string $ladder
+ * @property string|null $goal_rung
+ * @property string $starts_on
+ * @property string $goal_on
+ * @property array<array-key, mixed> $weekdays
+ * @property array<array-key, mixed> $moves
+ * @property array<array-key, mixed> $off
+ * @property int|null $minutes
+ * @property array<array-key, mixed> $agreed
+ * @property string $agreed_at
+ * @property string $state
+ * @property int $version
+ * @property int $created_by
+ * @property Carbon|null $created_at
+ * @property Carbon|null $updated_at
+ * @property bool $waiting
+ */
+final class Season extends Record
+{
+    protected $attributes = ['waiting' => false];
+
+    protected function casts(): array
+    {
+        return [
+            'weekdays' => 'array',
+            'moves' => 'array',
+            'off' => 'array',
+            'agreed' => 'array',
+            'minutes' => 'integer',
+            'version' => 'integer',
+            'waiting' => 'boolean',
+        ];
+    }
+
+    public function startsOn(): Day
+    {
+        return Day::of(substr($this->starts_on, 0, 10));
+    }
+
+    public function goalOn(): Day
+    {
+        return Day::of(substr($this->goal_on, 0, 10));
+    }
+
+    /** @return BelongsTo<Athlete, $this> */
+    public function athlete(): BelongsTo
+    {
+        return $this->belongsTo(Athlete::class);
+    }
+
+    /** @return BelongsTo<Squad, $this> */
+    public function squad(): BelongsTo
+    {
+        return $this->belongsTo(Squad::class);
+    }
+}

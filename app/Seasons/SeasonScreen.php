@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Athletes\Answers\NamedView;
+use App\Athletes\AthleteDay;
+use App\Athletes\Cards;
+use App\Seasons\Answers\SeasonDayView;
+use App\Seasons\Answers\SeasonPointView;
+use App\Seasons\Answers\SeasonProblemView;
+use App\Seasons\Answers\SeasonView;
+use App\Seasons\Answers\SeasonWeekView;
+use App\Wording\PlanWording;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\SeasonAsk;
+use Augendo\Core\Planning\SeasonDay;
+use Augendo\Core\Planning\SeasonPlan;
+use Augendo\Core\Planning\SeasonProblem;
+use Augendo\Core\Planning\Trim;
+use Illuminate\Support\Facades\DB;
+
+/** Whether a goal can be reached in time without breaking anything: weeks with their load, matches, stages and rungs. */
+final class SeasonScreen
+{
+    public function __construct(private readonly Library $library, private readonly Seasons $seasons) {}
+
+    public function view(Season $season, Day $today): SeasonView
+    {
+        $plan = $this->seasons->plan($season, $today);
+        $ladder = $this->library->ladder($season->ladder);
+        $day = new AthleteDay($season->athlete, $today, $season->squad);
+        $placement = $day->ladders->placementsOf($season->athlete)[$ladder->id];
+        $arm = $day->load->record->wholeSeries(Measure::Arm);
+        $landings = $day->load->record->wholeSeries(Measure::Landings);
+        $sheets = DB::table('sheets')
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->where('held_on', '>=', $season->startsOn()->iso())
+            ->get(['id', 'held_on', 'state'])
+            ->keyBy(fn (object $row): string => substr($row->held_on, 0, 10))
+            ->all();
+        $planned = [];
+        foreach ($plan->days as $each) {
+            $planned[$each->day->iso()] = $each;
+        }
+        $elsewhere = [];
+        foreach ($day->load->fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE) as $fixture) {
+            $elsewhere[$fixture->day()->iso()] = $fixture;
+        }
+        $elsewhereArm = [];
+        foreach ($day->load->plans as $set) {
+            if (in_array($set->session, array_map(fn (Fixture $each): string => "match {$each->id}", array_values($elsewhere)), true)) {
+                $elsewhereArm[Day::fromOrdinal($set->day)->iso()] = (
+                    $elsewhereArm[Day::fromOrdinal($set->day)->iso()] ?? 0.0
+                ) + $set->cost['arm'];
+            }
+        }
+
+        $weeks = [];
+        $record = $day->load->record;
+        $monday = $season->startsOn()->ordinal - (SeasonAsk::weekday($season->startsOn()->ordinal) - 1);
+        for ($number = 0; $monday + 7 * $number <= $plan->ask->goalDay->ordinal; $number++) {
+            $days = [];
+            for ($ordinal = $monday + 7 * $number; $ordinal < $monday + 7 * $number + 7; $ordinal++) {
+                $on = Day::fromOrdinal($ordinal);
+                $iso = $on->iso();
+                $days[] = $today->isAfter($on) || ($planned[$iso] ?? null) === null && $arm->on($ordinal) > 0.0
+                    ? $this->pastDay($season, $on, $arm->on($ordinal), $landings->on($ordinal), $sheets[$iso] ?? null)
+                    : $this->day(
+                        $season, $on, $planned[$iso] ?? null, $sheets[$iso] ?? null, $elsewhere[$iso] ?? null,
+                        $elsewhereArm[$iso] ?? 0.0, $arm->on($ordinal),
+                    );
+                $record = $record->with([
+                    ...($planned[$iso] ?? null)->sets ?? [],
+                    ...array_values(
+                        array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day === $ordinal && isset($elsewhere[$iso])),
+                    ),
+                ]);
+            }
+            $last = Day::fromOrdinal($monday + 7 * $number + 6);
+            $weeks[] = new SeasonWeekView(
+                $number + 1, Day::fromOrdinal($monday + 7 * $number)->iso(), $number % 4 === 3,
+                array_sum(array_map(fn (SeasonDayView $each): float => $each->arm, $days)),
+                $arm->sum($monday + 7 * $number, $last->ordinal),
+                $day->limits->armStep($last, $record)?->gauge($record, $last)->read([])->max,
+                array_sum(array_map(fn (SeasonDayView $each): float => $each->landings, $days)), $days,
+            );
+        }
+
+        return new SeasonView(
+            $season->exists ? $season->id : null, $season->version, Cards::athlete($season->athlete, $today),
+            $today->iso(), $ladder->id, $ladder->name,
+            array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
+            $placement->rung, $season->goal_rung, $season->startsOn()->iso(), $plan->ask->goalDay->iso(),
+            $plan->ask->weekdays, $season->minutes, $season->moves === [] ? new \stdClass : $season->moves,
+            $season->off, $season->exists ? $season->agreed_at : null,
+            $plan->rungAtGoal === null ? null : $this->rungName($season, $plan->rungAtGoal), $plan->returnDone?->iso(),
+            array_map(function (SeasonProblem $problem) use ($plan, $season): SeasonProblemView {
+                [$what, $wayOut] = PlanWording::problem(
+                    $problem,
+                    $plan->ask,
+                    $plan->rungAtGoal === null ? 'a stage of the return' : $this->rungName($season, $plan->rungAtGoal),
+                );
+
+                return new SeasonProblemView($problem->code, $what, $wayOut);
+            }, $plan->problems),
+            self::missed($season, $today), $season->exists && ! $season->waiting && self::differs($season, $plan, $today), $weeks,
+            $this->curve($season, $plan, $today, $arm->byDay), $ladder->cautions,
+        );
+    }
+
+    private function rungName(Season $season, string $rung): string
+    {
+        return $this->library->ladder($season->ladder)->rung($rung)->name ?? $rung;
+    }
+
+    /** @param  object{id: string, state: string}|null  $sheet */
+    private function pastDay(Season $season, Day $on, float $arm, float $landings, ?object $sheet): SeasonDayView
+    {
+        $agreed = $season->agreed[$on->iso()] ?? null;
+        $done = $arm > 0.0 || $landings > 0.0 || $sheet?->state === 'finished';
+
+        return new SeasonDayView(
+            $on->iso(), $done ? 'done' : ($agreed !== null ? 'missed' : 'rest'), $agreed['title'] ?? null, null, null,
+            0, null, null, $arm, $landings, [], [], false, null, null,
+            isset($agreed['arm']) ? (float) $agreed['arm'] : null, $sheet?->id, false,
+        );
+    }
+
+    /** @param  object{id: string, state: string}|null  $sheet */
+    private function day(
+        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, float $elsewhereArm,
+        float $doneArm,
+    ): SeasonDayView {
+        $agreed = $season->agreed[$on->iso()]['arm'] ?? null;
+        if ($day === null) {
+            return new SeasonDayView(
+                $on->iso(), $elsewhere === null ? 'rest' : 'elsewhere', $elsewhere?->title, null, null, 0, null, null,
+                $elsewhereArm + $doneArm, 0.0, [], [], false, null, null, $agreed === null ? null : (float) $agreed,
+                $sheet?->id, false,
+            );
+        }
+        $own = self::ownBlock($day);
+
+        return new SeasonDayView(
+            $on->iso(), $day->match === null ? 'session' : 'match',
+            (
+                $day->match === null ? (string) $day->rung?->name : $day->match->title
+            ).($elsewhere === null ? '' : ', then '.$elsewhere->title),
+            $day->emphasis?->value, $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
+            $day->matchReps ?? (int) round($day->cost('reps')), $own?->effort, $own?->distanceM,
+            $day->cost('arm') + $elsewhereArm + $doneArm, $day->cost('landings'),
+            array_map(PlanWording::raised(...), $day->pace->raised ?? []),
+            array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []), $day->clearance,
+            $day->fullest === null ? null : "{$day->fullest->limit->label}: ".Wording::limit($day->fullest, $on), $day->fullest?->share(),
+            $agreed === null ? null : (float) $agreed, $sheet?->id, $day->match === null,
+        );
+    }
+
+    private static function ownBlock(SeasonDay $day): ?BlockPlan
+    {
+        foreach ($day->built->blocks ?? [] as $block) {
+            if ($block->asked->judged && $block->reps > 0) {
+                return $block;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return string|null sessions that were agreed to, are over and were not held */
+    public static function missed(Season $season, Day $today): ?string
+    {
+        $held = DB::table('work_sets')
+            ->where('athlete_id', $season->athlete_id)
+            ->where('day', '>=', $season->startsOn()->iso())
+            ->distinct()
+            ->pluck('day')
+            ->map(fn (string $day): string => substr($day, 0, 10))
+            ->all();
+        $missed = array_keys(
+            array_filter(
+                $season->agreed,
+                fn (array $each, string $day): bool => $day < $today->iso()
+                    && $each['match'] === false
+                    && ($each['reps'] ?? 0) > 0
+                    && ! in_array($day, $held, true),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+
+        return $missed === []
+            ? null
+            : Wording::count(count($missed), 'session')
+                .' missed, the last '
+                .Wording::day(Day::of($missed[count($missed) - 1]))
+                .'. What was missed is not added: planned forward from today’s record.';
+    }
+
+    private static function differs(Season $season, SeasonPlan $plan, Day $today): bool
+    {
+        $now = [];
+        foreach ($plan->days as $day) {
+            $now[$day->day->iso()] = (int) round($day->cost('arm') + $day->cost('landings'));
+        }
+        $agreed = array_map(
+            fn (array $each): int => (int) round($each['arm'] + $each['landings']),
+            array_filter($season->agreed, fn (string $day): bool => $day >= $today->iso(), ARRAY_FILTER_USE_KEY),
+        );
+
+        return $now != $agreed;
+    }
+
+    /**
+     * @param  array<int, float>  $done
+     * @return list<SeasonPointView>
+     */
+    private function curve(Season $season, SeasonPlan $plan, Day $today, array $done): array
+    {
+        $planned = [];
+        foreach ($plan->days as $day) {
+            $planned[$day->day->ordinal] = $day->cost('arm') > 0.0 ? $day->cost('arm') : $day->cost('landings');
+        }
+        $points = [];
+        for ($day = $season->startsOn()->ordinal; $day <= $plan->ask->goalDay->ordinal; $day++) {
+            $agreed = $season->agreed[Day::fromOrdinal($day)->iso()] ?? null;
+            $points[] = new SeasonPointView(
+                Day::fromOrdinal($day)->iso(),
+                $agreed === null ? null : (float) ($agreed['arm'] > 0 ? $agreed['arm'] : $agreed['landings']),
+                $day >= $today->ordinal ? $planned[$day] ?? null : null, $day <= $today->ordinal ? $done[$day] ?? 0.0 : null,
+            );
+        }
+
+        return $points;
+    }
+}

@@ -1,0 +1,463 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Squad;
+use App\Gates\Placement;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use App\Records\AthletesChanged;
+use App\Records\Audit;
+use App\Returns\ReturnsUnderWay;
+use App\Sessions\RefitPlans;
+use App\Sessions\Sheet;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\Pace;
+use Augendo\Core\Planning\SeasonAsk;
+use Augendo\Core\Planning\SeasonDay;
+use Augendo\Core\Planning\SeasonPlan;
+use Augendo\Core\Planning\SeasonPlanner;
+use Augendo\Core\Planning\SeasonReturn;
+use Augendo\Core\Planning\Standing;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Support\Facades\DB;
+
+/** Seasons: planned from the record as it is, agreed to, and put on the calendar two weeks at a time. */
+final class Seasons
+{
+    /** Sheets are made this far ahead; the weeks after it stay a plan. */
+    private const SHEETS_AHEAD_DAYS = 14;
+
+    public function __construct(private readonly Library $library) {}
+
+    /** @param  Season  $season  kept, or only filled in to be looked at */
+    public function plan(Season $season, Day $today): SeasonPlan
+    {
+        $athlete = $season->athlete;
+        $day = new AthleteDay($athlete, $today, $season->squad);
+        $ladder = $this->library->ladder($season->ladder);
+        $placement = $day->ladders->placementsOf($athlete)[$ladder->id] ?? throw new Problem(
+            ProblemType::NotOnThisLadder,
+            "{$athlete->given_name} has no place on “{$ladder->name}”. Place the athlete first, under Intake.",
+            ['ladder' => ['Not on this ladder yet.']],
+        );
+        $own = Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $ladder->id)
+            ->where('held_on', '>=', $today->iso())
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->pluck('id')
+            ->all();
+        $beside = array_values(
+            array_filter(
+                $day->load->plans,
+                fn (CostedSet $set): bool => ! in_array($set->session, $own, true)
+                    && ! $this->isMatch($set, $day->load->fixtures, $athlete->id),
+            ),
+        );
+        $calm = Readiness::on(
+            $today,
+            $day->load->age,
+            [new SorenessReport(Instant::of("{$today->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [],
+        );
+        // Today's own words hold today; tomorrow is planned as if nothing were sore.
+        $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
+
+        return SeasonPlanner::plan(
+            $this->ask($season, $today, $day->load->fixtures),
+            $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)), $this->standing($athlete, $placement),
+            $day->load->price, $day->load->record,
+            $day->limits, $athlete->throwing_side, $first, $calm, $this->wayBack($day, $ladder->id, $ladder->skill->id), $beside,
+        );
+    }
+
+    private function isMatch(CostedSet $set, Fixtures $fixtures, string $athleteId): bool
+    {
+        return in_array(
+            $set->session,
+            array_map(fn (Fixture $each): string => "match {$each->id}", $fixtures->ahead($athleteId, Fixture::MATCH)),
+            true,
+        );
+    }
+
+    private function ask(Season $season, Day $today, Fixtures $fixtures): SeasonAsk
+    {
+        $matches = array_map(
+            fn (Fixture $each) => $each->event($this->library->skills()),
+            $fixtures->ahead($season->athlete_id, Fixture::MATCH),
+        );
+        $moves = [];
+        foreach ($season->moves as $from => $to) {
+            $moves[Day::of($from)->ordinal] = Day::of($to)->ordinal;
+        }
+
+        return new SeasonAsk(
+            $season->startsOn()->latest($today), $season->goalOn(), $season->weekdays, $season->goal_rung, $matches, $moves,
+            array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), $season->minutes, $season->startsOn(),
+        );
+    }
+
+    private function standing(Athlete $athlete, Placement $placement): Standing
+    {
+        $sheets = Sheet::query()
+            ->with('blocks')
+            ->where('athlete_id', $athlete->id)
+            ->where('ladder', $placement->ladder)
+            ->where('rung', $placement->rung)
+            ->whereNull('return_stage')
+            ->where('state', 'finished')->where('held_on', '>=', substr($placement->entered_on, 0, 10))->orderByDesc('held_on')->get();
+        $reached = null;
+        foreach ($sheets as $sheet) {
+            $block = $sheet->blocks->first(fn ($block): bool => $block->judged && $block->reps > 0);
+            if ($block !== null && in_array($sheet->pace['emphasis'] ?? Emphasis::Heavy->value, [Emphasis::Heavy->value], true)) {
+                $done = (int) DB::table('work_sets')->where('block_id', $block->id)->sum('reps');
+                $reached = $done > 0 ? Pace::at($done, (float) $block->effort, $block->distance_m) : null;
+                break;
+            }
+        }
+
+        return new Standing($placement->rung, $sheets->count(), $reached);
+    }
+
+    private function wayBack(AthleteDay $day, string $ladder, string $skill): ?SeasonReturn
+    {
+        $return = $day->returns->open($day->athlete->id, $ladder);
+        if ($return === null) {
+            return null;
+        }
+        $programme = $return->programmeAsOpened();
+
+        return new SeasonReturn(
+            $programme, $return->stage, $day->returns->attempts($return), ReturnsUnderWay::clearances($return, $day->on),
+            $return->notBefore(), $return->workingSide($day->athlete), $this->library->objects()['nothing'],
+            $return->usual_week,
+        );
+    }
+
+    /**
+     * A season as it would be, without keeping it.
+     *
+     * @param  array<string, mixed>  $given  validated
+     */
+    public function draft(Athlete $athlete, array $given, Day $today, ?Season $over = null): Season
+    {
+        $season = $over === null
+            ? new Season([
+                'athlete_id' => $athlete->id,
+                'squad_id' => $this->squadOf($athlete)->id,
+                'starts_on' => $today->iso(),
+                'agreed' => [],
+                'state' => 'open',
+                'version' => 0,
+            ])
+            : $over;
+        $season->fill([
+            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off'])),
+            'ladder' => $over->ladder ?? $given['ladder'],
+        ]);
+        $season->setRelation('athlete', $athlete);
+        $ladder = $this->library->ladder($season->ladder);
+        if ($season->goal_rung !== null && $ladder->rung($season->goal_rung) === null) {
+            throw new Problem(
+                ProblemType::NoSuchRung,
+                "“{$ladder->name}” has no such rung.",
+                ['goal_rung' => ['Choose a rung of this ladder.']],
+            );
+        }
+        $this->refuseMoves($season, $today);
+
+        return $season;
+    }
+
+    /** @throws Problem when a session was moved where it cannot be */
+    private function refuseMoves(Season $season, Day $today): void
+    {
+        $taken = [];
+        foreach ($season->moves as $from => $to) {
+            $day = Day::of($to);
+            $why = match (true) {
+                $today->isAfter($day) => 'That day is over.',
+                $day->isAfter($season->goalOn()) => 'That day lies after the goal.',
+                isset($taken[$to]) => 'Another session was moved there already.',
+                in_array($to, $season->off, true) => 'That day is taken off.',
+                in_array(SeasonAsk::weekday($day->ordinal), $season->weekdays, true)
+                    && ! isset($season->moves[$to]) => 'There is a session that day already.',
+                Fixture::concerning([$season->athlete_id])
+                    ->where('kind', Fixture::MATCH)
+                    ->where('held_on', $to)
+                    ->exists() => 'A match is played that day.',
+                default => null,
+            };
+            if ($why !== null) {
+                throw new Problem(ProblemType::NotMoved, $why.' The session stays where it was.', ['moves' => [$why]]);
+            }
+            $taken[$to] = $from;
+        }
+    }
+
+    /** @param  array<string, mixed>  $given  validated */
+    public function open(Athlete $athlete, array $given, User $by): Season
+    {
+        $season = $this->draft($athlete, $given, $by->workspace->today());
+        $plan = $this->plan($season, $by->workspace->today());
+
+        return DB::transaction(function () use ($athlete, $given, $by, $season, $plan): Season {
+            if (self::hasOpen($athlete, $given['ladder'])) {
+                throw new Problem(
+                    ProblemType::ASeasonIsOpen,
+                    "{$athlete->given_name} has a season on this ladder already. Change that one, or close it first.",
+                );
+            }
+            $season->fill(['created_by' => $by->id]);
+            $this->agree($season, $plan, $by->workspace->today());
+            self::note($season, $by);
+
+            return $season;
+        });
+    }
+
+    private static function hasOpen(Athlete $athlete, string $ladder): bool
+    {
+        return Season::query()->where('athlete_id', $athlete->id)->where('ladder', $ladder)->where('state', 'open')->exists();
+    }
+
+    private static function note(Season $season, User $by): void
+    {
+        $asked = ['ladder' => $season->ladder, 'goal' => $season->goal_rung, 'on' => $season->goal_on];
+        Audit::of($by, $season->athlete, 'season planned', $asked);
+    }
+
+    /**
+     * The same season for everybody of a squad who stands on a ladder and has none: so many rungs up, or as they stand. Kept at once for
+     * all; the weeks of each are worked out by the worker, one athlete after the other.
+     *
+     * @param  array{goal_on: string, weekdays: list<int>, minutes: int|null, rungs_up: int}  $given  validated
+     * @return array{int, list<string>}
+     */
+    public function openForSquad(Squad $squad, array $given, User $by): array
+    {
+        $asked = [];
+        $left = [];
+        foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
+            $placement = Placement::standing()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->first();
+            if ($placement === null) {
+                $left[] = "{$athlete->given_name} stands on no ladder yet";
+
+                continue;
+            }
+            $ladder = $this->library->ladder($placement->ladder);
+            $goal = $ladder->rungs[min(count($ladder->rungs) - 1, (int) $ladder->position($placement->rung) + $given['rungs_up'])];
+            $ask = [...$given, 'ladder' => $ladder->id, 'goal_rung' => $goal->id, 'moves' => [], 'off' => []];
+            $asked[] = $this->draft($athlete, $ask, $by->workspace->today())->fill([
+                'agreed_at' => now()->toIso8601String(),
+                'created_by' => $by->id,
+                'waiting' => true,
+            ]);
+        }
+        $made = DB::transaction(function () use ($asked, $by, &$left): int {
+            $made = 0;
+            foreach ($asked as $season) {
+                if (self::hasOpen($season->athlete, $season->ladder)) {
+                    $left[] = "{$season->athlete->given_name} has a season already";
+
+                    continue;
+                }
+                $season->save();
+                self::note($season, $by);
+                WorkOutSeason::dispatch($season->id)->afterCommit();
+                $made++;
+            }
+
+            return $made;
+        });
+        if ($made === 0) {
+            throw new Problem(
+                ProblemType::NobodyToPlanFor,
+                $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.',
+                ['goal_on' => ['Nobody to plan for.']],
+            );
+        }
+
+        return [$made, $left];
+    }
+
+    /** Works out the weeks of a season that was kept for a whole squad, unless somebody changed or closed it meanwhile. */
+    public function workOut(Season $season): void
+    {
+        if (! $season->waiting || $season->state !== 'open') {
+            return;
+        }
+        $today = $season->squad->workspace->today();
+        $plan = $this->plan($season, $today);
+        DB::transaction(function () use ($season, $plan, $today): void {
+            $same = ['id' => $season->id, 'state' => 'open', 'waiting' => true, 'version' => $season->version];
+            if (Season::query()->where($same)->exists()) {
+                $this->agree($season, $plan, $today);
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $given  validated
+     *
+     * @throws Problem when somebody changed it since it was read
+     */
+    public function change(Season $season, array $given, User $by): void
+    {
+        $refuse = function () use ($season, $given): void {
+            $kept = DB::table('seasons')->where('id', $season->id)->first();
+            if ($kept === null || (int) $kept->version !== $given['version'] || $kept->state !== 'open') {
+                $version = (int) ($kept->version ?? 0);
+                throw new Problem(
+                    ProblemType::ChangedMeanwhile,
+                    "Somebody changed this season since you opened it (version {$version}, yours {$given['version']}). "
+                        .'What you set is kept on the screen: look at both, then save again.',
+                    extra: ['version' => $version],
+                );
+            }
+        };
+        $refuse();
+        $season->loadMissing('athlete', 'squad');
+        // Worked out before the write lock is taken, and kept only if nobody was faster.
+        $plan = $this->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
+        DB::transaction(function () use ($season, $plan, $refuse, $by): void {
+            $refuse();
+            $this->agree($season, $plan, $by->workspace->today());
+            Audit::of($by, $season->athlete, 'season changed', ['goal' => $season->goal_rung, 'on' => $season->goal_on]);
+        });
+    }
+
+    public function close(Season $season, User $by): void
+    {
+        DB::transaction(function () use ($season, $by): void {
+            $season->update(['state' => 'closed', 'version' => $season->version + 1]);
+            $this->takeOff($season, $by->workspace->today(), []);
+            Audit::of($by, $season->athlete, 'season closed');
+        });
+    }
+
+    /** Keeps what is planned now as what was agreed to, and puts the next two weeks on the calendar. */
+    private function agree(Season $season, SeasonPlan $plan, Day $today): void
+    {
+        $past = array_filter($season->agreed, fn (string $day): bool => $day < $today->iso(), ARRAY_FILTER_USE_KEY);
+        $ahead = [];
+        foreach ($plan->days as $day) {
+            $ahead[$day->day->iso()] = self::expected($day);
+        }
+        // What could not be planned as asked is kept as it was planned.
+        $season->fill([
+            'goal_on' => $plan->ask->goalDay->iso(), 'weekdays' => $plan->ask->weekdays,
+            'agreed' => [...$past, ...$ahead], 'agreed_at' => now()->toIso8601String(),
+            'version' => $season->version + 1, 'waiting' => false,
+        ])->save();
+        $this->putOnCalendar($season, $plan, $today);
+    }
+
+    /** @return array<string, mixed> a planned day as it is kept */
+    private static function expected(SeasonDay $day): array
+    {
+        return [
+            'title' => $day->match !== null ? $day->match->title : $day->rung?->name, 'match' => $day->match !== null,
+            'stage' => $day->stage,
+            'reps' => (int) round($day->cost('reps')), 'arm' => round($day->cost('arm'), 3), 'landings' => round($day->cost('landings'), 3),
+        ];
+    }
+
+    private function putOnCalendar(Season $season, SeasonPlan $plan, Day $today): void
+    {
+        $days = array_values(
+            array_filter(
+                $plan->days,
+                fn (SeasonDay $day): bool => $day->match === null && $day->day->ordinal < $today->ordinal + self::SHEETS_AHEAD_DAYS,
+            ),
+        );
+        $this->takeOff($season, $today, array_map(fn (SeasonDay $day): string => $day->day->iso(), $days));
+        $placement = Placement::standing()
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->orderByDesc('entered_at')
+            ->firstOrFail();
+        foreach ($days as $day) {
+            $iso = $day->day->iso();
+            $sheet = Sheet::query()
+                ->where('athlete_id', $season->athlete_id)
+                ->where('ladder', $season->ladder)
+                ->where('held_on', $iso)
+                ->first();
+            if ($sheet !== null && ($sheet->state !== 'planned' || $sheet->edited)) {
+                continue;
+            }
+            $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes];
+            if ($day->pace !== null && $day->rung?->id === $placement->rung) {
+                $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];
+            }
+            $sheet ??= new Sheet([
+                'training_session_id' => $this->session($season, $iso)->id, 'athlete_id' => $season->athlete_id,
+                'held_on' => $iso, 'ladder' => $season->ladder,
+                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
+                'state' => 'planned', 'version' => 0,
+            ]);
+            $sheet->fill(['season_id' => $season->id, 'pace' => $pace])->save();
+            RefitPlans::afterCommit($sheet);
+        }
+    }
+
+    /**
+     * Sheets of the season that are no longer in it go, as long as nobody has worked on them or edited them.
+     *
+     * @param  list<string>  $keep  days
+     */
+    private function takeOff(Season $season, Day $today, array $keep): void
+    {
+        $gone = Sheet::query()
+            ->where('season_id', $season->id)
+            ->where('held_on', '>=', $today->iso())
+            ->whereNotIn('held_on', $keep)
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->whereNotIn('id', DB::table('rep_events')->select('sheet_id'))
+            ->get();
+        foreach ($gone as $sheet) {
+            assert($sheet instanceof Sheet);
+            $sheet->delete();
+            if (! Sheet::query()->where('training_session_id', $sheet->training_session_id)->exists()) {
+                TrainingSession::destroy($sheet->training_session_id);
+            }
+        }
+        AthletesChanged::one($season->athlete_id);
+    }
+
+    private function session(Season $season, string $iso): TrainingSession
+    {
+        return TrainingSession::query()->where('squad_id', $season->squad_id)->where('held_on', $iso)->orderBy('starts_at')->first()
+            ?? TrainingSession::query()->create([
+                'squad_id' => $season->squad_id,
+                'held_on' => $iso,
+                'starts_at' => '17:00',
+                'title' => 'Season session',
+            ]);
+    }
+
+    private function squadOf(Athlete $athlete): Squad
+    {
+        /** @var Squad */
+        return $athlete->squads()->orderBy('squads.id')->firstOrFail();
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Answers;
+
+/** Work logged without a sheet. */
+final readonly class LoggedWorkView
+{
+    public function __construct(
+        public string $id,
+        public string $day,
+        public string $sentence,
+        public float $arm,
+        public float $landings,
+    ) {}
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Answers;
+
+use App\Athletes\Answers\AthleteCardView;
+use App\Athletes\Answers\SquadView;
+use Augendo\Core\Load\Surface;
+
+/** A squad’s session: who is where when, with what. */
+final readonly class SessionView
+{
+    public function __construct(
+        public string $id,
+        public int $version,
+        public SquadView $squad,
+        public string $title,
+        /** @format date */
+        public string $day,
+        public string $starts_at,
+        public int $minutes,
+        public int $adults,
+        public int $balls,
+        public int $balls_needed,
+        public int $warm_up_min,
+        public int $rotation_min,
+        public int $cool_down_min,
+        /** @var list<StationView> */
+        public array $stations,
+        /** @var list<StationGroupView> */
+        public array $groups,
+        /** @var list<StationRoundView> */
+        public array $rounds,
+        /** @var list<StationFlagView> */
+        public array $flags,
+        /** @var list<AthleteCardView> */
+        public array $absent,
+        /** @var list<string> against the plan that is kept */
+        public array $differences,
+        /** @var value-of<Surface>|null where everybody lands; null: not said, and that counts as hard */
+        public ?string $floor,
+        public bool $can_undo,
+        /** @var list<string> */
+        public array $cautions,
+    ) {}
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Answers;
+
+use App\Athletes\Answers\SquadView;
+use App\Library\Answers\LibraryProblemView;
+
+/** The squad in running order. */
+final readonly class TodayView
+{
+    public function __construct(
+        public string $date,
+        public SquadView $squad,
+        /** @var list<SquadView> */
+        public array $squads,
+        public string $rule_set,
+        public string $rule_notice,
+        /** sheets that wait to be fitted to a change for the squad */
+        public int $refitting,
+        /** @var list<LibraryProblemView> */
+        public array $problems,
+        /** @var list<TodayRowView> last of all: TodayScreen writes them into what it made of the rest */
+        public array $rows,
+    ) {}
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Records\AthletesChanged;
+use App\Wording\Wording;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Word;
+use Illuminate\Support\Facades\DB;
+
+/** A coach's own doses, held against limits and word before they are kept. */
+final class EditSheet
+{
+    /**
+     * @param  list<array{id: string, sets: int, reps: int, effort: float, distance_m: float|null}>  $doses
+     *
+     * @throws Problem when they are stale, or break a hard limit or the word
+     */
+    public static function save(Sheet $sheet, array $doses, int $version): void
+    {
+        DB::transaction(function () use ($sheet, $doses, $version): void {
+            $sheet->refresh();
+            self::refuseStale($sheet, $version);
+            if ($sheet->state === 'finished') {
+                throw new Problem(ProblemType::AlreadyFinished, 'A finished session keeps its doses.');
+            }
+            $open = OpenSheet::of($sheet);
+            $plans = $open->withDoses($doses);
+            $refusals = self::refusals($open, $plans);
+            if ($refusals !== []) {
+                throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
+            }
+            foreach ($sheet->blocks as $i => $block) {
+                $block->update([
+                    'sets' => $plans[$i]->sets,
+                    'reps' => $plans[$i]->reps,
+                    'effort' => $plans[$i]->effort,
+                    'distance_m' => $plans[$i]->distanceM,
+                ]);
+            }
+            $sheet->update(['version' => $version + 1, 'edited' => true]);
+            AthletesChanged::one($sheet->athlete_id);
+        });
+    }
+
+    /** @throws Problem when somebody saved the sheet since, or has started it */
+    public static function fitAnew(Sheet $sheet, int $version): void
+    {
+        self::refuseStale($sheet, $version);
+        if ($sheet->state !== 'planned') {
+            throw new Problem(ProblemType::AlreadyStarted, 'A session that has started is not fitted anew; change its doses instead.');
+        }
+        FitSheet::now($sheet);
+    }
+
+    /** @throws Problem when somebody saved the sheet since it was read */
+    private static function refuseStale(Sheet $sheet, int $version): void
+    {
+        if ($version !== $sheet->version) {
+            throw new Problem(
+                ProblemType::ChangedMeanwhile,
+                "Somebody saved this sheet since you opened it (version {$sheet->version}, yours {$version}). "
+                    .'Your doses are kept on the screen: look at both, then save again.',
+                extra: ['version' => $sheet->version],
+            );
+        }
+    }
+
+    /**
+     * Why these doses may not be done: a hard limit, or the word.
+     *
+     * @param  list<BlockPlan>  $plans
+     * @return list<string>
+     */
+    public static function refusals(OpenSheet $open, array $plans): array
+    {
+        $refusals = [];
+        foreach ($open->frame()->broken($plans) as $state) {
+            $refusals[] = "{$state->limit->label}: ".Wording::limit($state, $open->day());
+        }
+        foreach ($plans as $plan) {
+            $word = $open->frame()->wordFor($plan);
+            if ($plan->reps === 0) {
+                continue;
+            }
+            $title = Wording::blockKind($plan->asked->kind).' “'.$plan->asked->title.'”';
+            if (! $word->allowsWork()) {
+                $refusals[] = "{$title}: the word is ".Wording::word($word).', this work is not for today.'.(
+                    $word === Word::Refer ? ' It waits for a licensed clinician.' : ''
+                );
+            } elseif ($plan->effort > $open->frame()->effortCap($word) + 1e-9) {
+                $refusals[] = "{$title}: at most "
+                    .Wording::percent($open->frame()->effortCap($word))
+                    .' effort while the word is '
+                    .Wording::word($word)
+                    .'.';
+            }
+        }
+
+        return array_values(array_unique($refusals));
+    }
+}

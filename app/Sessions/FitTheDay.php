@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\People\Workspace;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+
+/**
+ * A club's day has begun: its sheets are fitted to it and the rows of Today worked out, before anybody looks. It comes after every
+ * midnight of the club; coming twice, or late, it finds nothing left to do.
+ */
+final class FitTheDay implements ShouldQueue
+{
+    use Dispatchable, Queueable;
+
+    public function __construct(public readonly int $workspaceId) {}
+
+    public function handle(): void
+    {
+        $workspace = Workspace::query()->find($this->workspaceId);
+        if ($workspace === null) {
+            return;
+        }
+        $ids = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->pluck('id')->all();
+        foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {
+            RefitSheets::dispatch($id);
+        }
+        foreach (Squad::query()->where('workspace_id', $workspace->id)->pluck('id') as $squadId) {
+            KeepRows::dispatch($squadId);
+        }
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Cards;
+use App\Gates\JudgedEvidence;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Sessions\Answers\HomeworkBlockView;
+use App\Sessions\Answers\HomeworkDayView;
+use App\Sessions\Answers\HomeworkView;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Checkpoint;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Mechanics\FocusPoints;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\Homework;
+use Augendo\Core\Planning\Layoff;
+use Augendo\Core\Planning\SessionFrame;
+
+/** What to practise alone until the next session, how many, what to look for, when to stop. */
+final class HomeworkScreen
+{
+    private const AHEAD_DAYS = 7;
+
+    private const LOOK_FOR = 3;
+
+    public function view(Athlete $athlete, Day $on, ?string $ladderId): HomeworkView
+    {
+        $day = new AthleteDay($athlete, $on);
+        $placements = $day->ladders->placementsOf($athlete);
+        $placement = $ladderId === null ? (array_values($placements)[0] ?? null) : ($placements[$ladderId] ?? null);
+        if ($placement === null) {
+            throw new Problem(
+                ProblemType::NotOnALadder,
+                "{$athlete->given_name} stands on no such ladder yet. Place the athlete first, under Intake.",
+            );
+        }
+        $ladder = $day->ladders->ladder($placement);
+        $rung = $day->ladders->rung($placement);
+        $focus = FocusPoints::of(JudgedEvidence::lately($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults);
+        // A drill that needs a partner is none for practice alone.
+        $focus = array_values(array_filter($focus, fn (Fault $fault): bool => stripos($fault->drill, 'partner') === false))[0] ?? null;
+        $planned = array_values(
+            array_unique(
+                array_map(
+                    fn (CostedSet $set): int => $set->day,
+                    array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day > $on->ordinal),
+                ),
+            ),
+        );
+        $sheetDays = Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('held_on', '>', $on->iso())
+            ->where('state', 'planned')
+            ->orderBy('held_on')
+            ->pluck('held_on')
+            ->map(fn (string $held): int => Day::of(substr($held, 0, 10))->ordinal)
+            ->all();
+        $next = $sheetDays === [] ? null : Day::fromOrdinal(min($sheetDays));
+        $waits = $day->returns->open($athlete->id) !== null;
+        $days = $waits ? [] : Homework::between($on->plus(1), $next ?? $on->plus(self::AHEAD_DAYS), $rung, $focus, [
+            ...$planned,
+            ...$sheetDays,
+        ], fn (Day $at): SessionFrame => new SessionFrame(
+            $at, 'homework', $day->load->price, $day->health->readiness($athlete, $day->squad, expected: true),
+            $day->load->record->with($day->load->plansOn($on)), $day->limits,
+            array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)),
+            Layoff::of($day->load->record, $at, $rung, $day->load->price), $athlete->throwing_side,
+        ));
+        $mirror = $athlete->sideFor($ladder->skill)->mirror(...);
+
+        return new HomeworkView(
+            Cards::athlete($athlete, $on), $on->iso(), $ladder->name, $rung->name, $mirror($rung->goal), $focus?->name,
+            $focus === null ? null : $mirror($focus->cue),
+            array_map(
+                fn (Checkpoint $checkpoint): string => "{$checkpoint->name}: ".lcfirst($mirror($checkpoint->good)),
+                array_slice($rung->checkpoints, 0, self::LOOK_FOR),
+            ),
+            array_map(fn (array $each): HomeworkDayView => new HomeworkDayView($each[0]->iso(), $this->blocks($each[1], $mirror)), $days),
+            match (true) {
+                $days !== [] => null,
+                $waits => 'On the way back nothing is practised alone: each stage is watched.',
+                Homework::alone($rung, $focus)->blocks === [] => 'This rung has nothing that is safe to do alone.',
+                default => 'No day before the next session has room, or the word leaves nothing. Rest is the homework.',
+            },
+            [
+                'It hurts, anywhere, or something tingles, swells or locks: stop, and say so the same day.',
+                'Three of the last five were not like the picture: stop for today, fewer good ones are worth more.',
+                'The count is done: stop, even when it goes well.',
+            ],
+            'Say how many, how hard, and how it feels the next morning: on the personal page, or to the coach. What is '
+                .'done at home counts like any other work.',
+            $next?->iso(),
+        );
+    }
+
+    /**
+     * @param  callable(string): string  $mirror
+     * @return list<HomeworkBlockView>
+     */
+    private function blocks(BuiltSession $built, callable $mirror): array
+    {
+        $working = array_filter($built->blocks, fn (BlockPlan $block): bool => $block->reps > 0);
+
+        return array_values(array_map(fn (BlockPlan $block): HomeworkBlockView => new HomeworkBlockView(
+            $block->asked->title, $mirror($block->asked->text),
+            implode(' + ', $block->repsBySet())
+                .', '
+                .Wording::dose($block->effort, $block->distanceM)
+                .', '
+                .lcfirst(Wording::object($block->asked->object)),
+            $block->asked->holdS,
+        ), $working));
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\Gates\JudgedEvidence;
+use App\Health\DayReadiness;
+use App\Limits\AthleteLimits;
+use App\Limits\AthleteLoad;
+use App\Limits\AthleteLoads;
+use App\Limits\RuleSets;
+use App\Returns\PlayReturn;
+use App\Returns\ReturnsUnderWay;
+use Augendo\Core\Day;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\RuleSet;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\SessionBuilder;
+use Augendo\Core\Planning\SessionFrame;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Returning\StageRung;
+
+/** One sheet with everything it has to fit into: ladder, rung, word, load, limits. Each is fetched once, when it is first asked for. */
+final class OpenSheet
+{
+    private ?AthleteLoad $load = null;
+
+    private ?SessionFrame $frame = null;
+
+    private ?Readiness $readiness = null;
+
+    private ?ReturnsUnderWay $returns = null;
+
+    /** @var list<JudgedRep>|null */
+    private ?array $seenLast = null;
+
+    private function __construct(
+        private readonly Library $library,
+        private readonly AthleteLoads $loads,
+        public readonly Sheet $sheet,
+        public readonly Athlete $athlete,
+        public readonly Squad $squad,
+    ) {}
+
+    public static function of(Sheet $sheet): self
+    {
+        $sheet->loadMissing('trainingSession.squad.workspace', 'athlete');
+
+        return new self(app(Library::class), app(AthleteLoads::class), $sheet, $sheet->athlete, $sheet->trainingSession->squad);
+    }
+
+    public function day(): Day
+    {
+        return $this->sheet->day();
+    }
+
+    public function today(): Day
+    {
+        return $this->squad->workspace->today();
+    }
+
+    /** A day that has not come: nobody can have checked in yet, so the sheet is planned for a calm day and fitted anew on it. */
+    public function isAhead(): bool
+    {
+        return $this->day()->isAfter($this->today());
+    }
+
+    public function ladder(): Ladder
+    {
+        return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version);
+    }
+
+    /** The side the ladder's text is read for. */
+    public function side(): Handedness
+    {
+        return $this->athlete->sideFor($this->ladder()->skill);
+    }
+
+    /** The rung of the sheet; on the way back from an injury, the stage put as one. */
+    public function rung(): Rung
+    {
+        return $this->sheet->return_stage === null
+            ? $this->ladderRung()
+            : $this->stageRung($this->sheet->playReturn()->firstOrFail(), $this->sheet->return_stage);
+    }
+
+    /** The rung of the sheet on its ladder, landed on the floors that are known. */
+    public function ladderRung(): Rung
+    {
+        return $this->ladder()->rung($this->sheet->rung)?->onFloor($this->floor(...))
+            ?? throw new \RuntimeException("Ladder {$this->sheet->ladder} has no rung {$this->sheet->rung}.");
+    }
+
+    /** @param  int  $stage  from 0 */
+    public function stageRung(PlayReturn $return, int $stage): Rung
+    {
+        $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
+
+        return StageRung::of(
+            $return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'],
+            $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $return->workingSide($this->athlete),
+        );
+    }
+
+    /**
+     * Where blocks of a kind land: on the floor of their station, of the session, of the squad's usual hall; null when
+     * nobody said, and that counts as hard.
+     */
+    public function floor(BlockKind $kind): ?Surface
+    {
+        $session = $this->sheet->trainingSession;
+        foreach ($session->stations['stations'] ?? [] as $station) {
+            if ($station['surface'] !== null && in_array($kind->value, $station['kinds'], true)) {
+                return Surface::from($station['surface']);
+            }
+        }
+
+        return Surface::tryFrom((string) ($session->floor ?? $this->squad->floor));
+    }
+
+    public function ruleSet(): RuleSet
+    {
+        return app(RuleSets::class)->of($this->squad);
+    }
+
+    public function readiness(): Readiness
+    {
+        return $this->readiness ??= (new DayReadiness([$this->athlete], $this->day()))->readiness(
+            $this->athlete,
+            $this->squad,
+            $this->isAhead(),
+        );
+    }
+
+    public function load(): AthleteLoad
+    {
+        return $this->load ??= $this->loads->for([$this->athlete], $this->day(), $this->sheet->id)[$this->athlete->id];
+    }
+
+    public function frame(): SessionFrame
+    {
+        return $this->frame ??= $this->load()->frame(
+            $this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung(),
+            $this->athlete->throwing_side,
+        );
+    }
+
+    public function limits(): LimitCalendar
+    {
+        return (new AthleteLimits([$this->athlete], $this->squad, $this->day(), $this->returns()))->of($this->athlete->id, $this->load());
+    }
+
+    public function returns(): ReturnsUnderWay
+    {
+        return $this->returns ??= new ReturnsUnderWay([$this->athlete], $this->day());
+    }
+
+    /** @return list<BlockPlan> */
+    public function plans(): array
+    {
+        $kept = $this->sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
+
+        return $this->sheet->waits($this->today()) ? SessionBuilder::lowered($this->frame(), $kept) : $kept;
+    }
+
+    /**
+     * Edited doses laid over the blocks of the sheet.
+     *
+     * @param  list<array{id: string, sets: int, reps: int, effort: float, distance_m: float|null}>  $doses
+     * @return list<BlockPlan>
+     */
+    public function withDoses(array $doses): array
+    {
+        $byId = array_column($doses, null, 'id');
+
+        return $this->sheet->blocks->map(function (SheetBlock $block) use ($byId): BlockPlan {
+            $dose = $byId[$block->id] ?? null;
+
+            return $dose === null
+                ? $block->plan($this->library)
+                : new BlockPlan($block->dose($this->library), $dose['sets'], $dose['reps'], $dose['effort'], $dose['distance_m']);
+        })->all();
+    }
+
+    /** @return list<JudgedRep> of the sessions on this rung before this one */
+    public function seenLast(): array
+    {
+        return $this->seenLast ??= JudgedEvidence::lately($this->athlete, $this->sheet->ladder, $this->sheet->rung, $this->day());
+    }
+
+    /** @return list<Fault> two or three at most, the most important first */
+    public function focus(): array
+    {
+        return array_values(array_filter(array_map($this->ladderRung()->fault(...), $this->sheet->focus ?? [])));
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** The version of the sheet that is fitted anew. */
+final class FitRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['version' => ['required', 'integer:strict']];
+    }
+}

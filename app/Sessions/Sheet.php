@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Athlete;
+use App\Courtside\RepEvent;
+use App\Records\Record;
+use App\Returns\PlayReturn;
+use Augendo\Core\Courtside\Tap;
+use Augendo\Core\Day;
+use Augendo\Core\Load\Side;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One athlete's part of a session: blocks with doses fitted to the day.
+ *
+ * @property string $id
+ * @property string $training_session_id
+ * @property string $athlete_id
+ * @property string $held_on
+ * @property string $ladder
+ * @property int $ladder_version
+ * @property string $rung
+ * @property string $state
+ * @property int $version
+ * @property bool $edited
+ * @property array<array-key, mixed> $trims
+ * @property string|null $started_at
+ * @property string|null $finished_at
+ * @property int|null $minutes
+ * @property int|null $session_rpe
+ * @property Carbon|null $created_at
+ * @property Carbon|null $updated_at
+ * @property string|null $return_id
+ * @property int|null $return_stage
+ * @property string|null $season_id
+ * @property array<array-key, mixed>|null $pace
+ * @property array<array-key, mixed>|null $focus
+ * @property string|null $fitted_on
+ * @property bool $stale
+ */
+final class Sheet extends Record
+{
+    protected $attributes = ['edited' => false, 'stale' => false, 'return_stage' => null, 'pace' => null];
+
+    protected function casts(): array
+    {
+        return [
+            'trims' => 'array',
+            'pace' => 'array',
+            'focus' => 'array',
+            'edited' => 'boolean',
+            'stale' => 'boolean',
+            'version' => 'integer',
+        ];
+    }
+
+    /** @return list<SheetNote> why it is what it is */
+    public function notes(): array
+    {
+        return array_map(SheetNote::fromArray(...), array_values($this->trims));
+    }
+
+    /** @return list<Tap> everything said of it courtside */
+    public function taps(): array
+    {
+        return $this->events->map(fn (RepEvent $event): Tap => $event->tap())->values()->all();
+    }
+
+    /** @return array<string, Side> the side asked for, by block: the judged ones */
+    public function judgedSides(): array
+    {
+        return $this->blocks->where('judged', true)->pluck('side', 'id')->all();
+    }
+
+    /** Whether it has to be fitted: something changed since, or its day has come and it was made ahead of it. */
+    public function waits(Day $today): bool
+    {
+        return $this->state === 'planned' && ! $this->edited && ($this->stale || $this->waitsForItsDay($today));
+    }
+
+    /**
+     * Those that wait, as waits() says it of one.
+     *
+     * @param  list<string>  $athleteIds
+     * @return Builder<self>
+     */
+    public static function waiting(array $athleteIds, Day $today): Builder
+    {
+        return self::query()
+            ->whereIn('athlete_id', $athleteIds)
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->where(fn (Builder $sheets) => $sheets->where('stale', true)->orWhere(
+                fn (Builder $ofToday) => $ofToday->where('held_on', $today->iso())->where(
+                    fn (Builder $made) => $made->whereNull('fitted_on')->orWhere('fitted_on', '<', $today->iso()),
+                ),
+            ));
+    }
+
+    public function waitsForItsDay(Day $today): bool
+    {
+        return $this->state === 'planned' && ! $this->edited && $this->day()->equals($today)
+            && ($this->fitted_on === null || substr($this->fitted_on, 0, 10) < $today->iso());
+    }
+
+    public function day(): Day
+    {
+        return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** @return BelongsTo<Athlete, $this> */
+    public function athlete(): BelongsTo
+    {
+        return $this->belongsTo(Athlete::class);
+    }
+
+    /** @return BelongsTo<TrainingSession, $this> */
+    public function trainingSession(): BelongsTo
+    {
+        return $this->belongsTo(TrainingSession::class);
+    }
+
+    /** @return BelongsTo<PlayReturn, $this> the return whose stage this sheet is, if any */
+    public function playReturn(): BelongsTo
+    {
+        return $this->belongsTo(PlayReturn::class, 'return_id');
+    }
+
+    /** @return HasMany<SheetBlock, $this> */
+    public function blocks(): HasMany
+    {
+        return $this->hasMany(SheetBlock::class)->orderBy('position');
+    }
+
+    /** @return HasMany<RepEvent, $this> in order of time, then as the device counted them */
+    public function events(): HasMany
+    {
+        return $this->hasMany(RepEvent::class)->orderBy('id');
+    }
+}

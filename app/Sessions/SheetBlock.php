@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Records\Record;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\BlockPlan;
+
+/**
+ * @property string $id
+ * @property string $sheet_id
+ * @property int $position
+ * @property BlockKind $kind
+ * @property string $title
+ * @property string $text
+ * @property string $skill
+ * @property string $object
+ * @property Side $side
+ * @property Surface|null $surface
+ * @property int $asked_sets
+ * @property int $asked_reps
+ * @property int $reps_min
+ * @property float $asked_effort
+ * @property float $effort_min
+ * @property float|null $asked_distance_m
+ * @property float|null $distance_min_m
+ * @property int $rest_s
+ * @property int|null $hold_s
+ * @property int $legs
+ * @property float|null $drop_cm
+ * @property bool $judged
+ * @property int $sets
+ * @property int $reps
+ * @property float $effort
+ * @property float|null $distance_m
+ * @property array<array-key, mixed>|null $loads
+ */
+final class SheetBlock extends Record
+{
+    public $timestamps = false;
+
+    protected function casts(): array
+    {
+        return ['kind' => BlockKind::class, 'side' => Side::class, 'surface' => Surface::class, 'judged' => 'boolean', 'loads' => 'array'];
+    }
+
+    /** A block keeps its own copy of the dose, so that editing a ladder never rewrites a sheet. */
+    public static function of(BlockPlan $plan, int $position): self
+    {
+        $dose = $plan->asked;
+
+        return new self([
+            'position' => $position, 'kind' => $dose->kind, 'title' => $dose->title, 'text' => $dose->text,
+            'skill' => $dose->skill->id, 'object' => $dose->object->id, 'side' => $dose->side, 'surface' => $dose->surface,
+            'asked_sets' => $dose->sets, 'asked_reps' => $dose->reps, 'reps_min' => $dose->repsMin,
+            'asked_effort' => $dose->effort, 'effort_min' => $dose->effortMin,
+            'asked_distance_m' => $dose->distanceM, 'distance_min_m' => $dose->distanceMinM,
+            'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm,
+            'judged' => $dose->judged,
+            'loads' => $dose->loads === null ? null : array_map(fn (Channel $channel): string => $channel->value, $dose->loads),
+            'sets' => $plan->sets, 'reps' => $plan->reps, 'effort' => $plan->effort, 'distance_m' => $plan->distanceM,
+        ]);
+    }
+
+    public function dose(Library $library): BlockDose
+    {
+        return new BlockDose(
+            $this->kind, $this->title, $this->text, $library->skills()[$this->skill], $library->objects()[$this->object],
+            $this->side, $this->surface, $this->asked_sets, $this->asked_reps, $this->reps_min,
+            (float) $this->asked_effort, (float) $this->effort_min, $this->asked_distance_m, $this->distance_min_m,
+            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged,
+            $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
+        );
+    }
+
+    public function plan(Library $library): BlockPlan
+    {
+        return new BlockPlan($this->dose($library), $this->sets, $this->reps, (float) $this->effort, $this->distance_m);
+    }
+}

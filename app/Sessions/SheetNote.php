@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\StepAsked;
+
+/**
+ * Why a sheet is what it is, one reason at a time. Kept as a reason with its figures and the version of its form; SheetWording puts
+ * it in words when it is read. Version 0 holds the words of the days when words were kept: there is no way back from words to figures.
+ */
+final readonly class SheetNote
+{
+    private const VERSION = 1;
+
+    /**
+     * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'as_written'  $why
+     * @param  array<string, mixed>  $figures
+     * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
+     */
+    private function __construct(
+        public string $why,
+        public array $figures,
+        public ?int $block = null,
+        private int $version = self::VERSION,
+    ) {}
+
+    public static function trim(Trim $trim): self
+    {
+        return new self('trim', $trim->toArray(), $trim->block);
+    }
+
+    /** @param  LibraryObject|null  $for  what stands in for it; null: nothing at hand can */
+    public static function swap(BlockDose $block, ?LibraryObject $for): self
+    {
+        return new self('swap', ['title' => $block->title, 'asked' => $block->object->id, 'for' => $for?->id]);
+    }
+
+    public static function floorNotKnown(): self
+    {
+        return new self('floor_not_known', []);
+    }
+
+    /**
+     * @param  int|null  $stage  that is trained, from 0; null: nothing of the return
+     * @param  Word|null  $word  that allows no work of it today; null where the word is not the cause
+     */
+    public static function wayBack(StepAsked $asked, ?int $stage, ?Word $word): self
+    {
+        return new self('way_back', ['asked' => $asked->toArray(), 'stage' => $stage, 'word' => $word?->value]);
+    }
+
+    public static function wayBackElsewhere(Site $site): self
+    {
+        return new self('way_back_elsewhere', ['site' => $site->value]);
+    }
+
+    public static function layoff(int $idleDays, Rung $below): self
+    {
+        return new self('layoff', ['idle_days' => $idleDays, 'below' => $below->id]);
+    }
+
+    public static function drill(Fault $fault): self
+    {
+        return new self('drill', ['fault' => $fault->id]);
+    }
+
+    public static function emphasis(Emphasis $emphasis): self
+    {
+        return new self('emphasis', ['emphasis' => $emphasis->value]);
+    }
+
+    /** @return array{v: int, why: string, block: int|null, figures: array<string, mixed>} */
+    public function toArray(): array
+    {
+        return ['v' => $this->version, 'why' => $this->why, 'block' => $this->block, 'figures' => $this->figures];
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    public static function fromArray(array $kept): self
+    {
+        return isset($kept['v'])
+            ? new self($kept['why'], $kept['figures'], $kept['block'], $kept['v'])
+            : new self('as_written', ['words' => $kept['sentence']], $kept['block'], 0);
+    }
+}

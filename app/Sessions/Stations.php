@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Station;
+use Augendo\Core\Planning\StationAthlete;
+use Augendo\Core\Planning\StationPlan;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** A squad's session with its stations: set, changed in a hurry, and taken back. */
+final class Stations
+{
+    private const MINUTES = 75;
+
+    private const ADULTS = 2;
+
+    private const BALLS = 30;
+
+    private const LEAST_LENGTH_M = 10.0;
+
+    /** As long as the title of a station may be. */
+    private const TITLE_MOST = 60;
+
+    private const BALLS_EACH = 3;
+
+    /** @var Collection<int, Sheet>|null */
+    private ?Collection $sheets = null;
+
+    public function __construct(private readonly Library $library, public readonly TrainingSession $session, private readonly User $user) {}
+
+    public static function open(TrainingSession $session, User $user): self
+    {
+        return new self(app(Library::class), $session, $user);
+    }
+
+    /** @return Collection<int, Sheet> of everybody the user may see, by running order */
+    public function sheets(): Collection
+    {
+        return $this->sheets ??= Sheet::query()
+            ->with(['blocks', 'athlete', 'trainingSession.squad'])
+            ->where('training_session_id', $this->session->id)
+            ->whereIn('athlete_id', $this->user->visibleAthletes()->select('athletes.id'))->orderBy('id')->get();
+    }
+
+    /** @return array<string, mixed> what is set: minutes, adults, balls, stations, absent and late */
+    public function setup(): array
+    {
+        $kept = $this->session->stations;
+        unset($kept['before']);
+
+        return $kept ?? [
+            'minutes' => $this->session->minutes ?? self::MINUTES,
+            'adults' => self::ADULTS,
+            'balls' => self::BALLS,
+            'stations' => $this->usualStations(),
+            'absent' => [],
+            'late' => [],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> one for each kind of block that anybody has, as wide as its longest dose asks */
+    private function usualStations(): array
+    {
+        $plans = array_merge([], ...$this->sheets()->map(fn (Sheet $sheet): array => $this->plans($sheet))->all());
+        $stations = [];
+        foreach (BlockKind::cases() as $kind) {
+            $working = array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->kind === $kind && $plan->reps > 0);
+            if ($working === [] || $kind === BlockKind::WarmUp || $kind === BlockKind::CoolDown) {
+                continue;
+            }
+            $stations[] = [
+                'id' => $kind->value, 'title' => $this->titleOf($working), 'kinds' => [$kind->value],
+                'length_m' => max(
+                    self::LEAST_LENGTH_M,
+                    ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5,
+                ),
+                'capacity' => 8,
+                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true),
+                'surface' => $this->session->floor ?? $this->session->squad->floor, 'gloves' => false,
+                'balls_each' => $kind === BlockKind::Rehearsal ? 0 : self::BALLS_EACH,
+            ];
+        }
+
+        return $stations;
+    }
+
+    /** @param  non-empty-array<BlockPlan>  $plans  done there: the drill most have names it, with its skill */
+    private function titleOf(array $plans): string
+    {
+        $skills = $this->library->skillNames();
+        $names = array_map(fn (BlockPlan $plan): string => "{$plan->asked->title}, {$skills[$plan->asked->skill->id]}", $plans);
+        $counted = array_count_values($names);
+        arsort($counted);
+        $title = (string) array_key_first($counted);
+
+        return Str::limit($title, self::TITLE_MOST - 11, '…').(count($counted) === 1 ? '' : ' and others');
+    }
+
+    /** @return list<BlockPlan> */
+    public function plans(Sheet $sheet): array
+    {
+        return $sheet->blocks->map(fn ($block): BlockPlan => $block->plan($this->library))->all();
+    }
+
+    public function plan(): StationPlan
+    {
+        $setup = $this->setup();
+        $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true));
+
+        return StationPlan::make($there->map(fn (Sheet $sheet): StationAthlete => new StationAthlete(
+            $sheet->athlete_id, $sheet->athlete->name(), $sheet->athlete->throwing_side, $sheet->ladder,
+            (int) $this->library->ladder($sheet->ladder)->position($sheet->rung), $this->plans($sheet),
+            (int) ($setup['late'][$sheet->athlete_id] ?? 0),
+        ))->values()->all(), array_map(self::station(...), $setup['stations']), $setup['minutes'], $setup['adults'], $setup['balls']);
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    public static function station(array $kept): Station
+    {
+        return new Station(
+            $kept['id'], $kept['title'], array_map(BlockKind::from(...), $kept['kinds']), (float) $kept['length_m'],
+            (int) $kept['capacity'], (bool) $kept['needs_adult'],
+            $kept['surface'] === null ? null : Surface::from($kept['surface']), (bool) $kept['gloves'], (int) $kept['balls_each'],
+        );
+    }
+
+    /**
+     * Keeps the stations; when the minutes changed, every sheet that nobody has worked on or edited is fitted to them.
+     *
+     * @param  array<string, mixed>  $setup
+     *
+     * @throws Problem when somebody changed it since it was read
+     */
+    public function keep(array $setup, int $version): void
+    {
+        DB::transaction(function () use ($setup, $version): void {
+            $this->session->refresh();
+            if ($this->session->version !== $version) {
+                throw new Problem(
+                    ProblemType::ChangedMeanwhile,
+                    'Somebody changed the stations since you opened them. What you set is kept on the screen: look at '
+                        .'both, then save again.',
+                    extra: ['version' => $this->session->version],
+                );
+            }
+            $before = $this->setup();
+            $this->write(
+                [...$setup, 'before' => $before],
+                $before['minutes'] !== $setup['minutes']
+                    || $this->session->stations === null
+                    || self::floors($before) !== self::floors($setup),
+            );
+        });
+    }
+
+    public function undo(): void
+    {
+        DB::transaction(function (): void {
+            $before = $this->session->refresh()->stations['before']
+                ?? throw new Problem(ProblemType::NothingToTakeBack, 'The stations are as they were first made.');
+            $this->write(
+                [...$before, 'before' => null],
+                $before['minutes'] !== $this->session->stations['minutes']
+                    || self::floors($before) !== self::floors($this->session->stations),
+            );
+        });
+    }
+
+    /**
+     * The floor of the whole session: what is planned is fitted to it, what was landed already is priced by it.
+     *
+     * @param  string|null  $floor  null: not known, and that counts as hard
+     */
+    public function floor(?string $floor): void
+    {
+        DB::transaction(function () use ($floor): void {
+            $this->session->update(['floor' => $floor, 'version' => $this->session->version + 1]);
+            $this->sheets = null;
+            foreach ($this->sheets() as $sheet) {
+                FitSheet::onItsFloor($sheet);
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $setup
+     * @return array<string, string|null> by station
+     */
+    private static function floors(array $setup): array
+    {
+        return array_column($setup['stations'], 'surface', 'id');
+    }
+
+    /** @param  array<string, mixed>  $stations */
+    private function write(array $stations, bool $refit): void
+    {
+        $this->session->update(['stations' => $stations, 'version' => $this->session->version + 1]);
+        foreach ($refit ? $this->sheets() : [] as $sheet) {
+            if ($sheet->state === 'planned' && ! $sheet->edited) {
+                $sheet->update(['pace' => [...$sheet->pace ?? [], 'minutes' => $stations['minutes']]]);
+            }
+            $sheet->setRelation('trainingSession', $this->session);
+            FitSheet::onItsFloor($sheet);
+        }
+        $this->sheets = null;
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Answers\RungRefView;
+use App\Athletes\Athlete;
+use App\Athletes\Cards;
+use App\Athletes\Squad;
+use App\Gates\Placement;
+use App\Gates\RungAnswers;
+use App\Gates\Standings;
+use App\Health\DayReadiness;
+use App\Health\ReadinessAnswers;
+use App\Limits\AthleteLimits;
+use App\Limits\AthleteLoad;
+use App\Limits\AthleteLoads;
+use App\Limits\Tapes;
+use App\Returns\PlayReturn;
+use App\Returns\ReturnRefs;
+use App\Returns\ReturnsUnderWay;
+use App\Sessions\Answers\SheetRefView;
+use App\Sessions\Answers\TodayRowView;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryProblem;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\Status;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Readiness\Readiness;
+use Illuminate\Support\Facades\DB;
+
+/** The rows of Today: as they were kept, where they still hold, else worked out. Looking keeps nothing; keep() does, from the queue. */
+final class TodayRows
+{
+    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+
+    /**
+     * @param  array<string, int>  $revisions  by athlete id, read before what their rows are made from
+     * @return array{list<string>, bool} JSON of each, in the order given; and whether every row was kept
+     */
+    public function of(array $revisions, Squad $squad, Day $on): array
+    {
+        $rows = (new KeptRows($squad, $on, $this->library))->read($revisions);
+        $missing = array_keys(array_diff_key($revisions, $rows));
+        $athletes = $missing === [] ? [] : Athlete::query()->whereIn('id', $missing)->get()->all();
+        foreach ($athletes === [] ? [] : $this->made($athletes, $squad, $on) as $id => $row) {
+            $rows[$id] = json_encode($row, JSON_THROW_ON_ERROR);
+        }
+
+        return [array_map(fn (string $id): string => $rows[$id], array_keys($revisions)), $missing === []];
+    }
+
+    /** Keeps the rows of a squad that are not kept yet. */
+    public function keep(Squad $squad, Day $on): void
+    {
+        $athletes = $squad->athletes()->whereNull('erased_at')->get();
+        $kept = new KeptRows($squad, $on, $this->library);
+        $rows = $kept->read($athletes->pluck('revision', 'id')->all());
+        $missing = $athletes->reject(fn (Athlete $athlete): bool => isset($rows[$athlete->id]))->values()->all();
+        if ($missing !== []) {
+            $kept->keep($missing, $this->made($missing, $squad, $on));
+        }
+    }
+
+    /**
+     * @param  non-empty-list<Athlete>  $athletes
+     * @return array<string, TodayRowView> by athlete id
+     */
+    private function made(array $athletes, Squad $squad, Day $on): array
+    {
+        $returns = new ReturnsUnderWay($athletes, $on);
+        $limits = new AthleteLimits($athletes, $squad, $on, $returns);
+        $loads = $this->loads->for($athletes, $on);
+        $readiness = new DayReadiness($athletes, $on);
+        $ladders = new Standings($athletes, $on, $this->library, $readiness);
+        $sheets = SheetRefs::for(array_keys($loads), $on, $on, $on);
+        $ladderOf = DB::table('sheets')
+            ->whereIn('athlete_id', array_keys($loads))
+            ->where('held_on', $on->iso())
+            ->pluck('ladder', 'id')
+            ->all();
+        $rows = [];
+        foreach ($athletes as $athlete) {
+            $rows[$athlete->id] = $this->row(
+                $athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders,
+                $limits->of($athlete->id, $loads[$athlete->id]), $returns, $this->next($sheets[$athlete->id] ?? []),
+                $ladderOf,
+            );
+        }
+
+        return $rows;
+    }
+
+    /** @param  list<SheetRefView>  $sheets the first that is not finished, else the last */
+    private function next(array $sheets): ?SheetRefView
+    {
+        foreach ($sheets as $sheet) {
+            if ($sheet->state !== 'finished') {
+                return $sheet;
+            }
+        }
+
+        return $sheets === [] ? null : $sheets[count($sheets) - 1];
+    }
+
+    /**
+     * @param  array<string, string>  $ladderOf  ladder by sheet id
+     */
+    private function row(
+        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, DayReadiness $book, Standings $ladders,
+        LimitCalendar $limits, ReturnsUnderWay $returns,
+        ?SheetRefView $sheet, array $ladderOf,
+    ): TodayRowView {
+        $readiness = $book->readiness($athlete, $squad);
+        $board = $limits->board($on, $load->record);
+        $plan = $load->plansOn($on);
+        $states = $board->states($plan);
+        $placement = $this->placement($ladders->placementsOf($athlete), $sheet === null ? null : $ladderOf[$sheet->id]);
+        $rung = $gate = null;
+        $return = $returns->open($athlete->id);
+        $headroom = 'No ladder yet: place the athlete first.';
+        $binding = [];
+        if ($placement !== null) {
+            try {
+                $ladder = $ladders->ladder($placement);
+                $standing = $ladders->rung($placement);
+                $rung = RungAnswers::rung($ladder, $standing);
+                if ($return !== null) {
+                    return $this->onTheWayBack($athlete, $on, $readiness, $states, $rung, $sheet, $return, $returns);
+                }
+                $word = Standings::word($athlete, $standing, $readiness);
+                $gate = RungAnswers::gate(
+                    $ladders->gate($athlete, $placement, $readiness, $load, $limits), $standing, $ladder->after($standing->id),
+                    $word, $ladders->reps($athlete, $placement),
+                );
+                $dose = BlockPlan::asAsked($standing->ownDose());
+                $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
+                $headroom = $word->allowsWork() ? Wording::headroom($left, $dose) : 'Nothing for this part today.';
+                $binding = $left->binding;
+            } catch (LibraryProblem $problem) {
+                $headroom = "library/{$problem->libraryFile} cannot be read: no gate and no dose until it is mended.";
+            }
+        }
+
+        return new TodayRowView(
+            Cards::athlete($athlete, $on), $readiness->word->value,
+            ReadinessAnswers::why($readiness), ReadinessAnswers::channels($readiness),
+            Tapes::leading($states, $binding, $on), $headroom,
+            self::isNear($states),
+            $rung, $gate, $sheet, count($readiness->openReferrals),
+            null,
+        );
+    }
+
+    /**
+     * On the way back the stages decide, not the ladder: no gate, and no headroom of a dose that is not theirs.
+     *
+     * @param  list<LimitState>  $states
+     */
+    private function onTheWayBack(
+        Athlete $athlete, Day $on, Readiness $readiness, array $states, RungRefView $rung, ?SheetRefView $sheet,
+        PlayReturn $return, ReturnsUnderWay $returns,
+    ): TodayRowView {
+        $tape = Tapes::leading($states, [], $on);
+
+        return new TodayRowView(
+            Cards::athlete($athlete, $on), $readiness->word->value,
+            ReadinessAnswers::why($readiness), ReadinessAnswers::channels($readiness), $tape,
+            $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}", self::isNear($states),
+            $rung, null, $sheet, count($readiness->openReferrals),
+            ReturnRefs::of($return, $athlete, $on, $returns->work($return, $readiness)),
+        );
+    }
+
+    /** @param  list<LimitState>  $states */
+    private static function isNear(array $states): bool
+    {
+        return array_filter(
+            $states,
+            fn (LimitState $state): bool => $state->limit->isHard() && ($state->status === Status::Near || $state->isOver()),
+        ) !== [];
+    }
+
+    /** @param  array<string, Placement>  $placements of the ladder today’s session is on, else the first */
+    private function placement(array $placements, ?string $ladder): ?Placement
+    {
+        return $placements[$ladder ?? ''] ?? (array_values($placements)[0] ?? null);
+    }
+}

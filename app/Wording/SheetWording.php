@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use App\Sessions\Sheet;
+use App\Sessions\SheetNote;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\Word;
+use Augendo\Core\Returning\StepAsked;
+
+/** Why a sheet is what it is, in words. */
+final class SheetWording
+{
+    public const FLOOR_NOT_KNOWN = 'The floor is not known: landings count as on a hard one. Say it on the page of the '
+        .'session, or for the squad under People.';
+
+    public const WAITS_TO_BE_FITTED = 'Something changed for the squad, and this sheet waits to be fitted to it. Until '
+        .'then it shows never more than was planned and never more than is left.';
+
+    public function __construct(private readonly Library $library) {}
+
+    public function note(SheetNote $note, Sheet $sheet): string
+    {
+        $of = $note->figures;
+
+        return match ($note->why) {
+            'trim' => Wording::trim(Trim::fromArray($of), $sheet->day()),
+            'swap' => $this->swap($of),
+            'floor_not_known' => self::FLOOR_NOT_KNOWN,
+            'way_back' => $this->wayBack($of, $sheet),
+            'way_back_elsewhere' => 'On the way back on another ladder: what loads the '.Wording::site(Site::from($of['site']))
+                .' is left to the return.',
+            'layoff' => Wording::count($of['idle_days'], 'idle day').': begin again on the rung below, '
+                ."“{$this->rungName($this->ladder($sheet), $of['below'])}”. What was missed is not made up.",
+            'drill' => "“{$this->faultName($sheet, $of['fault'])}” led last time: its drill goes before the judged block and again "
+                .'in the middle of it.',
+            'emphasis' => 'From the season: '.lcfirst(PlanWording::emphasis(Emphasis::from($of['emphasis']))).'.',
+            default => $of['words'],
+        };
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private function swap(array $of): string
+    {
+        $name = fn (string $id): string => lcfirst(($this->library->objects()[$id] ?? null)->name ?? $id);
+
+        $instead = $of['for'] === null ? 'left out' : "done with {$name($of['for'])}";
+
+        return "No {$name($of['asked'])} at hand: “{$of['title']}” is {$instead}.";
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private function wayBack(array $of, Sheet $sheet): string
+    {
+        $return = $sheet->playReturn()->first();
+        if ($return === null) {
+            return 'On the way back.';
+        }
+        $stages = count($return->programmeAsOpened()->stages);
+
+        return 'On the way back'.($of['stage'] === null ? '' : ', stage '.($of['stage'] + 1)." of {$stages}").'. '
+            .ReturnWording::sentence($return, StepAsked::fromArray($of['asked']))
+            .($of['word'] === null ? '' : ' Not today: the word is '.Wording::word(Word::from($of['word'])).'.');
+    }
+
+    private function ladder(Sheet $sheet): Ladder
+    {
+        return $this->library->ladder($sheet->ladder, $sheet->ladder_version);
+    }
+
+    private function rungName(Ladder $ladder, string $rung): string
+    {
+        return $ladder->rung($rung)->name ?? $rung;
+    }
+
+    private function faultName(Sheet $sheet, string $fault): string
+    {
+        return $this->ladder($sheet)->rung($sheet->rung)?->fault($fault)->name ?? $fault;
+    }
+}
