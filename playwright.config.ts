@@ -1,19 +1,17 @@
 import { defineConfig } from '@playwright/test';
 import './tests/Browser/clock';
-
-const PORT = 8765;
+import { serverOf, SERVERS } from './tests/Browser/servers';
 
 export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: 'test-results',
     fullyParallel: false,
-    workers: 1,
+    workers: SERVERS,
     timeout: 90_000,
     expect: { timeout: 10_000 },
     forbidOnly: true,
     reporter: [['list']],
     use: {
-        baseURL: `http://localhost:${PORT}`,
         timezoneId: 'Europe/Lisbon',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
@@ -31,10 +29,13 @@ export default defineConfig({
         actionTimeout: 15_000,
         screenshot: 'only-on-failure',
     },
-    webServer: {
-        command: `tests/Browser/server ${PORT}`,
-        url: `http://localhost:${PORT}/icon.svg`,
-        timeout: 120_000,
-        reuseExistingServer: false,
-    },
+    webServer: Array.from({ length: SERVERS }, (_, worker) => serverOf(worker)).map(
+        ({ port, url, storage, clock }) => ({
+            command: `tests/Browser/server ${port}`,
+            env: { LARAVEL_STORAGE_PATH: storage, AUGENDO_CLOCK_FILE: clock },
+            url: `${url}/icon.svg`,
+            timeout: 120_000,
+            reuseExistingServer: false,
+        }),
+    ),
 });

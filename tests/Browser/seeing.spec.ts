@@ -239,7 +239,13 @@ test('a match is counted live, without a connection too, and kept once', async (
     await expect(page).toHaveURL(new RegExp(`/athletes/${athlete.id}/match$`));
     await expect(page.getByRole('heading', { name: 'Pia: Harbour cup' })).toBeVisible();
     const left = async (): Promise<number> =>
-        Number.parseInt(await page.getByText(/^\d+ left\.$/).first().innerText(), 10);
+        Number.parseInt(
+            await page
+                .getByText(/^\d+ left\.$/)
+                .first()
+                .innerText(),
+            10,
+        );
     const before = await left();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Count one' }).first().click();
     await page.getByRole('button', { name: 'Undo' }).click();

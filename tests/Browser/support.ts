@@ -8,6 +8,7 @@ import {
     type Page,
 } from '@playwright/test';
 import { AHEAD_MS } from './clock';
+import { serverOf } from './servers';
 
 export { expect };
 
@@ -23,7 +24,14 @@ async function setClock(context: BrowserContext): Promise<void> {
     }, AHEAD_MS);
 }
 
-export const test = base.extend({
+/** The browser at the server of its worker, on the clock of this machine: for tests that set the clock themselves. */
+export const testAtOwnClock = base.extend({
+    baseURL: async ({}, use, { parallelIndex }) => {
+        await use(serverOf(parallelIndex).url);
+    },
+});
+
+export const test = testAtOwnClock.extend({
     context: async ({ context }, use) => {
         await setClock(context);
         await use(context);

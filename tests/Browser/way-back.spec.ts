@@ -1,13 +1,14 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page } from '@playwright/test';
 import { rmSync, writeFileSync } from 'node:fs';
 import { now } from './clock';
-import { signIn } from './support';
+import { serverOf } from './servers';
+import { expect, signIn, testAtOwnClock as test } from './support';
 
-const CLOCK = 'storage/framework/test-clock';
+const clock = (): string => serverOf(test.info().parallelIndex).clock;
 const DAY_MS = 86_400_000;
 const ARM_REPS_MOST = 40;
 
-test.afterAll(() => rmSync(CLOCK, { force: true }));
+test.afterAll(() => rmSync(clock(), { force: true }));
 
 /** What the coach does on the way back, day by day, on a clock of its own. */
 async function coachOf(page: Page) {
@@ -17,7 +18,7 @@ async function coachOf(page: Page) {
     const later = async (by: number, hour: number): Promise<void> => {
         days += by;
         const at = new Date(Math.floor(started / DAY_MS) * DAY_MS + days * DAY_MS + hour * 3_600_000);
-        writeFileSync(CLOCK, at.toISOString());
+        writeFileSync(clock(), at.toISOString());
         await page.clock.setSystemTime(at);
         // Away from the page first: an answer still on its way would bring the cookie back.
         await page.goto('about:blank');

@@ -1,13 +1,14 @@
 import { now as drawn } from './clock';
 import { rmSync, writeFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
-import { fillSignIn, hasNoAxeFindings } from './support';
+import { type Page } from '@playwright/test';
+import { serverOf } from './servers';
+import { expect, fillSignIn, hasNoAxeFindings, testAtOwnClock as test } from './support';
 
-const CLOCK = 'storage/framework/test-clock';
+const clock = (): string => serverOf(test.info().parallelIndex).clock;
 const DAY_MS = 86_400_000;
 const WORK_S = 120;
 
-test.afterAll(() => rmSync(CLOCK, { force: true }));
+test.afterAll(() => rmSync(clock(), { force: true }));
 
 // Runs last of all: it moves the clock.
 /** The demo's Ilse, thirteen: volleyball serves here, handball at school, and a shoulder on its way back. */
@@ -18,7 +19,7 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     let now = Math.floor(drawn() / DAY_MS) * DAY_MS + DAY_MS / 2;
     const later = async (days: number): Promise<void> => {
         now += days * DAY_MS;
-        writeFileSync(CLOCK, new Date(now).toISOString());
+        writeFileSync(clock(), new Date(now).toISOString());
         await page.clock.setSystemTime(now);
     };
     await page.clock.install({ time: now });

@@ -2,9 +2,10 @@ import { now } from './clock';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { type Page } from '@playwright/test';
 import { v7 } from 'uuid';
+import { serverOf } from './servers';
 import { anotherDevice, expect, fillSignIn, test } from './support';
 
-const PORT = 8767;
+const PORT = 8775;
 const BASE = `http://localhost:${PORT}`;
 const ATHLETES = 20;
 const TAPS_EACH = 30;
@@ -13,6 +14,8 @@ const CUTS = 12;
 /** A server of this test's own on the same database, so that it can be taken down and put up again. */
 class Server {
     private process: ChildProcess | null = null;
+
+    constructor(private readonly storage: string) {}
 
     /** Again until it answers: the port of a server just taken down may not be free at once. */
     async up(): Promise<void> {
@@ -38,7 +41,7 @@ class Server {
             stdio: 'ignore',
             env: {
                 ...process.env,
-                DB_DATABASE: `${root}/storage/app/browser-test.sqlite`,
+                LARAVEL_STORAGE_PATH: this.storage,
                 APP_ENV: 'local',
                 CACHE_STORE: 'file',
                 PHP_CLI_SERVER_WORKERS: '3',
@@ -53,8 +56,11 @@ class Server {
     }
 }
 
-const server = new Server();
-test.beforeAll(() => server.up());
+let server: Server;
+test.beforeAll(async ({}, { parallelIndex }) => {
+    server = new Server(serverOf(parallelIndex).storage);
+    await server.up();
+});
 test.afterAll(() => server.down());
 
 /** Asks the server as the page that is signed in. */
