@@ -16,7 +16,7 @@ club($athletes, $days, $sets);
 config(['queue.default' => 'sync']);
 $workspace = App\People\Workspace::query()->firstOrFail();
 $started = hrtime(true);
-(new App\Sessions\FitTheDay($workspace->id))->handle();
+App\Sessions\FitTheDay::dispatchSync($workspace->id);
 fprintf(STDERR, "The job after midnight: %.1f s\n", (hrtime(true) - $started) / 1e9);
 $client = new Client($database, 8799);
 $pdo = new PDO("sqlite:{$database}");
@@ -25,7 +25,8 @@ $forget = function (string $where) use ($pdo): void {
 };
 $squad = App\Athletes\Squad::query()->with('workspace')->firstOrFail();
 // Rows that a look found missing are kept by the worker.
-$keep = fn () => app(App\Sessions\TodayRows::class)->keep($squad->refresh(), $workspace->today());
+$keep = fn () => App\Sessions\KeepRows::dispatchSync($squad->id);
+$athlete = App\Athletes\Athlete::query()->firstOrFail()->id;
 $client->get('/api/today');
 $all = inTurn($athletes > 100 ? 5 : 15, [
     'bare route' => fn (): float => $client->get('/api/me'),
@@ -45,7 +46,13 @@ $all = inTurn($athletes > 100 ? 5 : 15, [
 
         return $client->get('/api/today');
     },
-    'Gates' => fn (): float => $client->get('/api/gates'),
+    'Gates' => function () use ($client, $keep): float {
+        $keep();
+
+        return $client->get('/api/gates');
+    },
+    'Load of an athlete' => fn (): float => $client->get("/api/athletes/{$athlete}/load"),
+    'An athlete’s page' => fn (): float => $client->get("/api/athletes/{$athlete}"),
     'Plan' => fn (): float => $client->get('/api/plan'),
 ]);
 foreach ($all as $name => $seconds) {

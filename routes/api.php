@@ -5,6 +5,7 @@ use App\Athletes\IntakeController;
 use App\Athletes\MeasurementController;
 use App\Athletes\RosterController;
 use App\Courtside\SheetController;
+use App\Gates\GatesController;
 use App\Health\RollCallController;
 use App\Http\FromThePage;
 use App\Library\LibraryController;
@@ -71,7 +72,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::post('library', [LibraryController::class, 'save'])->can('manage-people');
     Route::post('library/import', [LibraryController::class, 'import'])->can('manage-people');
     Route::post('squads/{squad}/ladders/{ladder}', [LibraryController::class, 'adopt'])->can('manage', 'squad');
-    Route::get('gates', [LibraryController::class, 'gates']);
+    Route::get('gates', GatesController::class);
     Route::get('plan', [PlanController::class, 'show']);
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
     Route::post('squads/{squad}/seasons', [PlanController::class, 'openForSquad'])->can('manage', 'squad');

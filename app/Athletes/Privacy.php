@@ -37,7 +37,7 @@ final class Privacy
         'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
         'rule_sets' => 'the club’s own documents',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
-        'kept_rows' => 'worked out from the rest', 'jobs' => 'work that waits, with ids only',
+        'kept_rows' => 'worked out from the rest', 'carried_work' => 'averages of the daily totals', 'jobs' => 'work that waits, with ids only',
         'failed_jobs' => 'work that failed, with ids only', 'migrations' => 'the state of the tables',
     ];
 
@@ -57,7 +57,7 @@ final class Privacy
     /** Stays, and why. */
     public const KEPT = [
         'work_sets' => 'counts and loads without a name: the club’s totals stay true',
-        'daily_totals' => 'sums of those', 'rep_strips' => 'marks without a name',
+        'daily_totals' => 'sums of those', 'carried_work' => 'averages of those', 'rep_strips' => 'marks without a name',
         'sheet_blocks' => 'doses, in the words of the ladder',
         'training_sessions' => 'the squad’s', 'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Courtside;
 
 use App\Athletes\Athlete;
+use App\Limits\CarriedLoads;
 use App\Records\AthletesChanged;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Measure;
@@ -55,6 +56,7 @@ final class DailyTotals
             [...self::KEY, ...array_values(self::columns())],
             self::summed()->where('athlete_id', $athleteId)->where('day', $day),
         );
+        CarriedLoads::forget($athleteId, $day);
         AthletesChanged::one($athleteId);
     }
 
@@ -74,6 +76,7 @@ final class DailyTotals
             $stored = $read(DB::table('daily_totals')->select([...self::KEY, ...array_values(self::columns())]));
             $true = $read(self::summed());
             DB::table('daily_totals')->delete();
+            CarriedLoads::forgetAll();
             DB::table('daily_totals')->insertUsing([...self::KEY, ...array_values(self::columns())], self::summed());
             AthletesChanged::many(Athlete::query()->pluck('id'));
 

@@ -27,14 +27,20 @@ final class RepStrip
     /** @return list<JudgedRep> all at the time of the last, which keeps their order and their day */
     public static function read(string $marks, string $sheetId, Instant $lastAt): array
     {
-        return array_map(fn (string $mark): JudgedRep => new JudgedRep(
-            $lastAt, $sheetId,
-            match (strtolower($mark)) {
-                'g' => true,
-                'b' => false,
-                default => null,
-            },
-            $mark !== strtolower($mark),
-        ), $marks === '' ? [] : str_split($marks));
+        $ofMark = [];
+        $reps = [];
+        foreach ($marks === '' ? [] : str_split($marks) as $mark) {
+            $reps[] = $ofMark[$mark] ??= new JudgedRep(
+                $lastAt, $sheetId,
+                match (strtolower($mark)) {
+                    'g' => true,
+                    'b' => false,
+                    default => null,
+                },
+                $mark !== strtolower($mark),
+            );
+        }
+
+        return $reps;
     }
 }

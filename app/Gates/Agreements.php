@@ -13,6 +13,7 @@ use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryProblem;
 use Augendo\Core\Mechanics\Agreement;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -45,10 +46,14 @@ final class Agreements
             ->values();
     }
 
-    /** @return list<Pair> of a sheet */
+    /** @return list<Pair> of a sheet; none while its ladder’s file cannot be read */
     private function read(Sheet $sheet): array
     {
-        $rung = $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung);
+        try {
+            $rung = $this->library->ladder($sheet->ladder, $sheet->ladder_version)->rung($sheet->rung);
+        } catch (LibraryProblem) {
+            return [];
+        }
         $names = array_column(array_map(fn (Checkpoint $each): array => [$each->id, $each->name], $rung->checkpoints ?? []), 1, 0);
         $bySet = fn (string $kind): Collection => collect(TapFold::standing($sheet->taps(), $kind))->groupBy([
             fn (Tap $rep): string => $rep->set(),

@@ -4,97 +4,59 @@ declare(strict_types=1);
 
 namespace App\Gates;
 
-use App\Athletes\Athlete;
 use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Gates\Answers\AgreementView;
-use App\Gates\Answers\GateRowView;
 use App\Gates\Answers\GatesView;
-use App\Health\DayReadiness;
-use App\Limits\AthleteLimits;
-use App\Limits\AthleteLoads;
+use App\Library\Answers\LibraryProblemView;
 use App\People\User;
-use App\Returns\ReturnsUnderWay;
+use App\Sessions\KeepRows;
 use App\Wording\JudgingWording;
-use App\Wording\Wording;
-use Augendo\Core\Day;
 use Augendo\Core\Gates\Attention;
-use Augendo\Core\Gates\GateResult;
-use Augendo\Core\Gates\Watch;
-use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Readiness\Word;
 
 /** Who is ready, who is stuck and why, whom to watch next. */
 final class GatesScreen
 {
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+    public function __construct(private readonly Library $library, private readonly GateRows $rows) {}
 
-    public function view(User $user, Squad $squad): GatesView
+    /** @return string JSON of a GatesView: rows as they were kept, with what other people said of them */
+    public function json(User $user, Squad $squad): string
     {
         $on = $user->workspace->today();
-        $athletes = $user->athletesOf($squad)->get()->all();
-        $loads = $this->loads->for($athletes, $on);
-        $returns = new ReturnsUnderWay($athletes, $on);
-        $limits = new AthleteLimits($athletes, $squad, $on, $returns);
-        $health = new DayReadiness($athletes, $on);
-        $ladders = new Standings($athletes, $on, $this->library, $health);
-        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $revisions = $user->athletesOf($squad)->toBase()->pluck('athletes.revision', 'athletes.id')->all();
+        $ids = array_keys($revisions);
+        [$kept, $areKept] = $this->rows->of($revisions, $squad, $on);
+        if (! $areKept) {
+            KeepRows::ask($squad);
+        }
         $agreements = new Agreements($ids, $on, $this->library);
-        $ready = MatchReadiness::since($ids);
+        $matchReady = MatchReadiness::since($ids);
         $rows = [];
-        foreach ($athletes as $athlete) {
-            $readiness = $health->readiness($athlete, $squad);
-            foreach ($ladders->placementsOf($athlete) as $placement) {
-                $result = $ladders->gate(
-                    $athlete, $placement, $readiness, $loads[$athlete->id],
-                    $limits->of($athlete->id, $loads[$athlete->id]),
-                );
-                $rows[] = $this->row(
-                    $athlete, $placement, $ladders, $result,
-                    Standings::word($athlete, $ladders->rung($placement), $readiness),
-                    $returns->open($athlete->id) !== null, $on, $agreements,
-                    $ready["{$athlete->id} {$placement->ladder}"] ?? null,
-                );
+        foreach ($kept as $id => $json) {
+            foreach (json_decode($json, true, 512, JSON_THROW_ON_ERROR) as $row) {
+                $rows[] = [
+                    ...$row,
+                    'agreement' => self::disagreement($agreements, $id, $row['rung']['ladder'], $row['rung']['rung']),
+                    'match_ready' => $matchReady["{$id} {$row['rung']['ladder']}"] ?? null,
+                ];
             }
         }
-        usort(
-            $rows,
-            fn (GateRowView $a, GateRowView $b): int => [
-                Attention::from($a->group)->place(),
-                $b->opens + $b->steps_back,
-            ] <=> [Attention::from($b->group)->place(), $a->opens + $a->steps_back],
-        );
+        $place = fn (array $row): array => [Attention::from($row['group'])->place(), -$row['opens'] - $row['steps_back']];
+        usort($rows, fn (array $a, array $b): int => $place($a) <=> $place($b));
+        $view = new GatesView($on->iso(), Cards::squad($squad), Cards::squads($user), array_map(LibraryProblemView::of(...), $this->library->problems()), [], array_map(
+            fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),
+            $agreements->byPeople(),
+        ));
 
-        return new GatesView(
-            $on->iso(), Cards::squad($squad),
-            Cards::squads($user), $rows,
-            array_map(
-                fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),
-                $agreements->byPeople(),
-            ),
-        );
+        return json_encode(['rows' => $rows] + (array) $view, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }
 
-    private function row(
-        Athlete $athlete, Placement $placement, Standings $ladders, GateResult $result, Word $word, bool $returns,
-        Day $on, Agreements $agreements, ?string $ready,
-    ): GateRowView {
-        $ladder = $ladders->ladder($placement);
-        $rung = $ladders->rung($placement);
-        $watch = Watch::of($rung->gate, $result->observed, $result->good);
-        $missing = Wording::missing($result, $rung->gate, $word);
-        $attention = Attention::of($returns, $word, $result->decision, $watch);
+    /** What two people see differently on a rung, in a sentence. */
+    private static function disagreement(Agreements $agreements, string $athleteId, string $ladder, string $rung): ?string
+    {
+        $of = $agreements->onRung($athleteId, $ladder, $rung);
 
-        return new GateRowView(
-            Cards::athlete($athlete, $on), $word->value, RungAnswers::rung($ladder, $rung),
-            RungAnswers::gate($result, $rung, $ladder->after($rung->id), $word, $ladders->reps($athlete, $placement)), $attention->value,
-            $returns ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
-            $watch->opens, $watch->stepsBack, $on->daysSince(Instant::of($placement->entered_at)->day),
-            ($of = $agreements->onRung($athlete->id, $ladder->id, $rung->id)) !== null && $of['agreement']->isWeak()
-                ? JudgingWording::disagreement($of['agreement'])
-                : null,
-            $ready,
-        );
+        return $of === null || ! $of['agreement']->isWeak() ? null : JudgingWording::disagreement($of['agreement']);
     }
 }

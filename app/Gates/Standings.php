@@ -12,14 +12,14 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\GateEvidence;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\MatchReady;
+use Augendo\Core\Gates\NextDose;
+use Augendo\Core\Gates\Prerequisites;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
-use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Mechanics\JudgedRep;
-use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
@@ -90,7 +90,7 @@ final class Standings
         foreach ($this->stripsLike($athlete, $this->ladder($placement), $this->rung($placement)) as $strip) {
             $last = Instant::of($strip->last_at);
             if ($last->isAfter($entered)) {
-                $reps = [...$reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last)];
+                array_push($reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last));
             }
         }
 
@@ -154,6 +154,7 @@ final class Standings
 
     public function gate(Athlete $athlete, Placement $placement, Readiness $readiness, AthleteLoad $load, LimitCalendar $limits): GateResult
     {
+        $ladder = $this->ladder($placement);
         $rung = $this->rung($placement);
         $channels = $rung->loadedChannels();
 
@@ -161,58 +162,18 @@ final class Standings
             $this->reps($athlete, $placement),
             $this->readiness->soreness($athlete, $channels),
             self::word($athlete, $rung, $readiness),
-            $this->nextDoseFits($placement, $load, $limits),
-            $this->prerequisitesHeld($athlete, $this->ladder($placement)),
+            NextDose::fits($ladder->after($rung->id), $this->on, $load->record, $load->plans, $limits, $load->price),
+            $ladder->needs === [] ? true : Prerequisites::held($ladder, $this->climbed($athlete), $this->library),
             self::clearance($readiness),
         ));
     }
 
-    /**
-     * Whether the next rung's own dose fits every hard limit on the athlete's next planned day (or the day after tomorrow), in place
-     * of what is planned there.
-     */
-    private function nextDoseFits(Placement $placement, AthleteLoad $load, LimitCalendar $limits): bool
+    /** @return list<array{string, string}> ladder and rung of each place, also where it was left since */
+    private function climbed(Athlete $athlete): array
     {
-        $next = $this->ladder($placement)->after($placement->rung);
-        if ($next === null) {
-            return true;
-        }
-        $later = array_filter(
-            array_map(fn (CostedSet $set): int => $set->day, $load->plans),
-            fn (int $day): bool => $day > $this->on->ordinal,
+        return array_map(
+            fn (Placement $placement): array => [$placement->ladder, $placement->rung],
+            [...array_values($this->placements[$athlete->id] ?? []), ...array_values($this->left[$athlete->id] ?? [])],
         );
-        $day = $later === [] ? $this->on->plus(2) : Day::fromOrdinal(min($later));
-        $dose = BlockPlan::asAsked($next->ownDose());
-        $board = $limits->board($day, $load->record->with($load->plansOn($this->on)));
-
-        return $board->hardTouchedBy([$dose->oneRep($day, 'next', $load->price)])->over([$dose->cost($day, 'next', $load->price)]) === [];
-    }
-
-    /** @return bool|null null when the athlete has no place on a ladder it builds on */
-    private function prerequisitesHeld(Athlete $athlete, Ladder $ladder): ?bool
-    {
-        $held = true;
-        foreach ($ladder->needs as [$needed, $rung]) {
-            $places = $this->climbed($athlete, $needed);
-            if ($places === []) {
-                return null;
-            }
-            $held = $held && array_filter($places, function (Placement $placement) use ($rung): bool {
-                $other = $this->ladder($placement);
-
-                return $other->position($rung) !== null && $other->position($placement->rung) > $other->position($rung);
-            }) !== [];
-        }
-
-        return $held;
-    }
-
-    /** @return list<Placement> on a ladder or on copies of it, also where it was left since */
-    private function climbed(Athlete $athlete, string $ladder): array
-    {
-        return array_values(array_filter(
-            [...$this->placements[$athlete->id] ?? [], ...array_values($this->left[$athlete->id] ?? [])],
-            fn (Placement $placement): bool => $this->library->isOrCopies($placement->ladder, $ladder),
-        ));
     }
 }

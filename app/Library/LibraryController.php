@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Athletes\Squad;
-use App\Gates\Answers\GatesView;
-use App\Gates\GatesScreen;
 use App\Http\Answers;
 use App\Http\DocumentRequest;
 use App\Library\Answers\DocumentView;
@@ -73,14 +71,6 @@ final class LibraryController
     public function adopt(Request $request, Squad $squad, string $ladder): JsonResponse
     {
         return response()->json(new SentencesView($this->shelf->adopt($request->user(), $squad, $ladder)));
-    }
-
-    #[Answers(GatesView::class, query: ['squad' => 'integer'])]
-    public function gates(Request $request, GatesScreen $screen): JsonResponse
-    {
-        return response()->json(
-            $screen->view($request->user(), $request->user()->squadOrFirst($request->has('squad') ? $request->integer('squad') : null)),
-        );
     }
 
     private function document(Request $request, string $id): JsonResponse

@@ -25,10 +25,7 @@ use Illuminate\Support\Facades\DB;
 /** Fetches what the limits need for many athletes at once, in a handful of queries. */
 final class AthleteLoads
 {
-    /** Beyond this many days an exponentially weighted average of 28 days has forgotten a day to within 1e-12. */
-    private const LOOK_BACK_DAYS = 400;
-
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly CarriedLoads $carried) {}
 
     /**
      * @param  list<Athlete>  $athletes
@@ -39,21 +36,17 @@ final class AthleteLoads
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $profiles = $this->profiles($athletes, $on);
-        $record = $this->record($ids, $on, Workspace::lastDayOf($athletes, $on), $withoutSheet);
-        $first = DB::table('daily_totals')
-            ->whereIn('athlete_id', $ids)
-            ->groupBy('athlete_id')
-            ->selectRaw('athlete_id, min(day) as day')
-            ->pluck('day', 'athlete_id');
+        $before = $this->carried->before($ids, $on);
+        $today = $this->today($ids, $on, Workspace::lastDayOf($athletes, $on), $withoutSheet);
         $internal = $this->internal($ids, $on);
         $plans = $this->plans($ids, $on, $withoutSheet, $profiles);
         $fixtures = new Fixtures($ids, $on);
         $loads = [];
         foreach ($athletes as $athlete) {
-            $firstDay = isset($first[$athlete->id]) ? Day::of($first[$athlete->id])->ordinal : null;
+            [$totals, $firstDay, $earlier] = $before[$athlete->id];
             $loads[$athlete->id] = new AthleteLoad(
                 $profiles[$athlete->id], new SetCost($profiles[$athlete->id]),
-                new LoadRecord($record[$athlete->id] ?? [], $internal[$athlete->id] ?? [], $firstDay),
+                new LoadRecord([...$totals, ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
                 [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
                 $athlete->ageOn($on), $fixtures,
             );
@@ -106,27 +99,15 @@ final class AthleteLoads
     }
 
     /**
-     * Totals of the days before, and the single sets of the day itself (session and level limits look at those).
+     * The single sets of the day itself: session and level limits look at those.
      *
      * @param  list<string>  $ids
      * @return array<string, list<CostedSet>>
      */
-    private function record(array $ids, Day $on, Day $last, ?string $withoutSheet): array
+    private function today(array $ids, Day $on, Day $last, ?string $withoutSheet): array
     {
         $skills = $this->library->skills();
         $record = [];
-        $days = [];
-        $totals = DB::table('daily_totals')
-            ->whereIn('athlete_id', $ids)
-            ->where('day', '<', $on->iso())
-            ->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
-            ->get();
-        foreach ($totals as $row) {
-            $record[$row->athlete_id][] = new CostedSet(
-                $days[$row->day] ??= Day::of($row->day)->ordinal, '', $row->skill, $skills[$row->skill]->family,
-                Side::from($row->side), Implement::from($row->implement), DailyTotals::toCost($row), 0.0, null,
-            );
-        }
         // Who is hours ahead of the club lives in a day of their own: what was done there already is done.
         $today = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', '>=', $on->iso())->where('day', '<=', $last->iso())
             ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
@@ -152,7 +133,7 @@ final class AthleteLoads
         $sheets = DB::table('sheets')
             ->whereIn('athlete_id', $ids)
             ->where('held_on', '<=', $on->iso())
-            ->where('held_on', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->where('held_on', '>', $on->plus(-CarriedLoads::LOOK_BACK_DAYS)->iso())
             ->whereNotNull('minutes')->whereNotNull('session_rpe')->get(['athlete_id', 'held_on', 'minutes', 'session_rpe']);
         foreach ($sheets as $sheet) {
             $day = Day::of($sheet->held_on)->ordinal;

@@ -13,4 +13,10 @@ abstract class Record extends Model
     use HasUuids;
 
     protected $guarded = [];
+
+    /** Never, whatever the key is called: asked at each attribute that is read. */
+    public function getIncrementing(): bool
+    {
+        return false;
+    }
 }

@@ -113,7 +113,7 @@ final class SeasonScreen
                 return new SeasonProblemView($problem->code, $what, $wayOut);
             }, $plan->problems),
             self::missed($season, $today), $season->exists && ! $season->waiting && self::differs($season, $plan, $today), $weeks,
-            $this->curve($season, $plan, $today, $arm->byDay), $ladder->cautions,
+            $this->curve($season, $plan, $today, $arm->byDay()), $ladder->cautions,
         );
     }
 

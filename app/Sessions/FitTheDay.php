@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Athlete;
 use App\Athletes\Squad;
+use App\Limits\CarriedLoads;
 use App\People\Workspace;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -21,13 +22,17 @@ final class FitTheDay implements ShouldQueue
 
     public function __construct(public readonly int $workspaceId) {}
 
-    public function handle(): void
+    public function handle(CarriedLoads $carried): void
     {
         $workspace = Workspace::query()->find($this->workspaceId);
         if ($workspace === null) {
             return;
         }
-        $ids = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->pluck('id')->all();
+        $athletes = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->get();
+        foreach ($athletes as $athlete) {
+            $carried->carry($athlete, $workspace->today());
+        }
+        $ids = $athletes->pluck('id')->all();
         foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {
             RefitSheets::dispatch($id);
         }

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Athletes\Squad;
+use App\Gates\GateRows;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Support\Facades\Cache;
 
-/** Works out the rows of Today that a look found missing, and keeps them. A row that was kept meanwhile is left as it is. */
+/** Works out the rows of Today and of Gates that a look found missing, and keeps them. A row that was kept meanwhile is left as it is. */
 final class KeepRows implements ShouldQueue
 {
     use Dispatchable, Queueable;
+
+    private const ASK_AGAIN_S = 5;
 
     public int $tries = 3;
 
@@ -20,11 +24,20 @@ final class KeepRows implements ShouldQueue
 
     public function __construct(public readonly int $squadId) {}
 
-    public function handle(TodayRows $rows): void
+    /** A look found rows missing: asked for once in so many seconds. */
+    public static function ask(Squad $squad): void
+    {
+        if (Cache::add("rows|{$squad->id}", 1, self::ASK_AGAIN_S)) {
+            self::dispatch($squad->id);
+        }
+    }
+
+    public function handle(TodayRows $today, GateRows $gates): void
     {
         $squad = Squad::query()->with('workspace')->find($this->squadId);
         if ($squad !== null) {
-            $rows->keep($squad, $squad->workspace->today());
+            $today->keep($squad, $squad->workspace->today());
+            $gates->keep($squad, $squad->workspace->today());
         }
     }
 }

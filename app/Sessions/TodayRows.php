@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Athletes\Answers\RungRefView;
 use App\Athletes\Athlete;
 use App\Athletes\Cards;
+use App\Athletes\KeptRows;
 use App\Athletes\Squad;
 use App\Gates\Placement;
 use App\Gates\RungAnswers;
@@ -33,37 +34,29 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Readiness;
 use Illuminate\Support\Facades\DB;
 
-/** The rows of Today: as they were kept, where they still hold, else worked out. Looking keeps nothing; keep() does, from the queue. */
+/** The rows of Today, one an athlete. */
 final class TodayRows
 {
     public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
 
     /**
      * @param  array<string, int>  $revisions  by athlete id, read before what their rows are made from
-     * @return array{list<string>, bool} JSON of each, in the order given; and whether every row was kept
+     * @return array{array<string, string>, bool} by athlete id, JSON of a TodayRowView; and whether all were kept
      */
     public function of(array $revisions, Squad $squad, Day $on): array
     {
-        $rows = (new KeptRows($squad, $on, $this->library))->read($revisions);
-        $missing = array_keys(array_diff_key($revisions, $rows));
-        $athletes = $missing === [] ? [] : Athlete::query()->whereIn('id', $missing)->get()->all();
-        foreach ($athletes === [] ? [] : $this->made($athletes, $squad, $on) as $id => $row) {
-            $rows[$id] = json_encode($row, JSON_THROW_ON_ERROR);
-        }
-
-        return [array_map(fn (string $id): string => $rows[$id], array_keys($revisions)), $missing === []];
+        return $this->kept($squad, $on)->of($revisions, fn (array $athletes): array => $this->made($athletes, $squad, $on));
     }
 
     /** Keeps the rows of a squad that are not kept yet. */
     public function keep(Squad $squad, Day $on): void
     {
-        $athletes = $squad->athletes()->whereNull('erased_at')->get();
-        $kept = new KeptRows($squad, $on, $this->library);
-        $rows = $kept->read($athletes->pluck('revision', 'id')->all());
-        $missing = $athletes->reject(fn (Athlete $athlete): bool => isset($rows[$athlete->id]))->values()->all();
-        if ($missing !== []) {
-            $kept->keep($missing, $this->made($missing, $squad, $on));
-        }
+        $this->kept($squad, $on)->keepMissing(fn (array $athletes): array => $this->made($athletes, $squad, $on));
+    }
+
+    private function kept(Squad $squad, Day $on): KeptRows
+    {
+        return new KeptRows('today', $squad, $on, $this->library);
     }
 
     /**

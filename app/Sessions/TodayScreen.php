@@ -17,9 +17,6 @@ use Illuminate\Support\Facades\Cache;
 /** Who may do what today, and who is missing. */
 final class TodayScreen
 {
-    /** A look asks for the same keeping once in so many seconds. */
-    private const ASK_AGAIN_S = 5;
-
     public function __construct(
         private readonly Library $library,
         private readonly TodayRows $rows,
@@ -34,8 +31,8 @@ final class TodayScreen
         $ids = array_keys($revisions);
         RefitPlans::queue($ids, $on);
         [$rows, $areKept] = $this->rows->of($revisions, $squad, $on);
-        if (! $areKept && Cache::add("rows|{$squad->id}", 1, self::ASK_AGAIN_S)) {
-            KeepRows::dispatch($squad->id);
+        if (! $areKept) {
+            KeepRows::ask($squad);
         }
         $about = $this->aboutLibrary($squad);
 

@@ -83,8 +83,8 @@ final class ConsequenceTest extends TestCase
         $this->assertSame($version, $sheet->refresh()->version);
         // Of somebody who is gone.
         (new RefitSheets('01a58947-3d78-71e5-9eb1-dd429c84fc33'))->handle();
-        (new KeepRows(999_999))->handle(app(\App\Sessions\TodayRows::class));
-        (new FitTheDay(999_999))->handle();
+        KeepRows::dispatchSync(999_999);
+        FitTheDay::dispatchSync(999_999);
     }
 
     public function test_a_job_that_dies_half_way_leaves_marks_that_the_next_one_finds(): void
@@ -116,7 +116,7 @@ final class ConsequenceTest extends TestCase
         $this->actingAs($this->coach());
         $mira = $this->athlete('Mira');
         $this->getJson('/api/today')->assertOk();
-        $this->assertSame(1, DB::table('kept_rows')->where('athlete_id', $mira->id)->count());
+        $this->assertSame(1, DB::table('kept_rows')->where('athlete_id', $mira->id)->where('screen', 'today')->count());
         Queue::fake();
         $revision = $mira->refresh()->revision;
         $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]])->assertOk();
@@ -131,7 +131,7 @@ final class ConsequenceTest extends TestCase
         $this->travel(1)->days();
         $today = $workspace->today();
         $ids = DB::table('athletes')->where('workspace_id', $workspace->id)->pluck('id')->all();
-        (new FitTheDay($workspace->id))->handle();
+        FitTheDay::dispatchSync($workspace->id);
         $this->assertSame(0, Sheet::waiting($ids, $today)->count());
         $kept = DB::table('kept_rows')->count();
         $this->assertGreaterThan(5, $kept);

@@ -52,7 +52,7 @@ final class LoadBookTest extends TestCase
             })->all();
             $anew = $day->limits->board(
                 $on,
-                new LoadRecord($sets, $day->load->record->wholeSeries(Measure::Internal)->byDay, $day->load->record->firstDay()),
+                new LoadRecord($sets, $day->load->record->wholeSeries(Measure::Internal)->byDay(), $day->load->record->firstDay()),
             )->states([]);
             $stored = $day->limits->board($on, $day->load->record)->states([]);
             $this->assertCount(count($anew), $stored);

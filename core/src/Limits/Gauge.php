@@ -17,6 +17,19 @@ final readonly class Gauge
      */
     public function __construct(public Limit $limit, private Closure $read, public ?float $allowance = null) {}
 
+    /**
+     * The plan looked through once, for many readings beside it.
+     *
+     * @param  list<CostedSet>  $plan  the planned sets of the day
+     * @return Closure(CostedSet): LimitState takes work that the limit touches
+     */
+    public function beside(array $plan): Closure
+    {
+        $fitting = array_values(array_filter($plan, $this->limit->filter->fits(...)));
+
+        return fn (CostedSet $work): LimitState => ($this->read)([...$fitting, $work]);
+    }
+
     /** @param  list<CostedSet>  $plan the planned sets of the day */
     public function read(array $plan): LimitState
     {

@@ -75,8 +75,13 @@ final readonly class LimitBoard
      */
     public function headroom(CostedSet $oneRep, array $plan): Headroom
     {
-        $board = $this->hardTouchedBy([$oneRep]);
+        $read = array_map(fn (Gauge $gauge): \Closure => $gauge->beside($plan), $this->hardTouchedBy([$oneRep])->gauges);
 
-        return Headroom::largest(fn (int $reps): array => $board->over([...$plan, $oneRep->times($reps)]));
+        return Headroom::largest(function (int $reps) use ($read, $oneRep): array {
+            $work = $oneRep->times($reps);
+            $states = array_map(fn (\Closure $with): LimitState => $with($work), $read);
+
+            return array_values(array_filter($states, fn (LimitState $state): bool => $state->isOver()));
+        });
     }
 }

@@ -7,6 +7,7 @@ namespace Augendo\Core\Limits;
 use Augendo\Core\Day;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\Side;
@@ -62,9 +63,14 @@ final readonly class LimitCalendar
         $limits = Adjustment::returning($limits, function (?Side $side) use ($on, $record, &$idle): bool {
             // No work on record at all, and no declared week, is the strictest case.
             return $this->returning
-                || $idle[$side->value ?? ''] ??= (
-                    $record->idleDays($on, Channel::Arm, $side, Adjustment::ENDS_IDLE_UNITS, false) ?? PHP_INT_MAX
-                ) >= Adjustment::LONG_LAYOFF_DAYS;
+                || $idle[$side->value ?? ''] ??= $record->isIdleFor(
+                    Adjustment::LONG_LAYOFF_DAYS,
+                    $on,
+                    Channel::Arm,
+                    $side,
+                    Adjustment::ENDS_IDLE_UNITS,
+                    false,
+                );
         });
         $after = [];
         foreach ($this->doneReturns as $done) {
@@ -104,6 +110,21 @@ final readonly class LimitCalendar
     public function board(Day $on, LoadRecord $record): LimitBoard
     {
         return LimitBoard::of($this->on($on, $record), $record, $on, $this->athlete->ageOn($on));
+    }
+
+    /**
+     * Only the hard limits that one such repetition touches.
+     *
+     * @param  LoadRecord  $record  up to the day
+     */
+    public function hardBoard(Day $on, LoadRecord $record, CostedSet $oneRep): LimitBoard
+    {
+        $touched = array_values(array_filter(
+            $this->on($on, $record),
+            fn (Limit $limit): bool => $limit->isHard() && $limit->touches($oneRep),
+        ));
+
+        return LimitBoard::of($touched, $record, $on, $this->athlete->ageOn($on));
     }
 
     /** @return int|null on how many later days work today can tighten a hard limit; null when there is no end to it */

@@ -93,7 +93,7 @@ final readonly class RestLimit extends Limit
     {
         $owedBy = $this->owedBy ?? $this->filter;
         $series = $record->series($this->summedMeasure(), $owedBy->key(), $owedBy->fits(...));
-        $earliest = $on;
+        $waitDays = 0;
         for ($back = 1; $back <= self::LOOK_BACK_DAYS; $back++) {
             $work = $series->on($on->ordinal - $back);
             $restDays = $work > 0.0 && in_array($on->ordinal - $back, $this->matchDays, true) ? self::AFTER_A_MATCH_DAYS : 0;
@@ -101,9 +101,9 @@ final readonly class RestLimit extends Limit
             foreach ($this->table as [$atLeast, $days]) {
                 $afterWork = Tolerance::atLeast($work, $atLeast) ? max($afterWork, $days) : $afterWork;
             }
-            $earliest = $earliest->latest($on->plus($restDays + $afterWork + 1 - $back));
+            $waitDays = max($waitDays, $restDays + $afterWork + 1 - $back);
         }
 
-        return $earliest;
+        return $on->plus($waitDays);
     }
 }

@@ -26,6 +26,12 @@ final readonly class CostedSet
         public ?float $distanceM,
     ) {}
 
+    /** What limits tell work apart by: sets of one kind fit the same filters. */
+    public function kind(): string
+    {
+        return "{$this->skill}|{$this->family->value}|{$this->side->value}|{$this->implement->value}";
+    }
+
     /** The same kind of set with $n times the repetitions of this one. */
     public function times(int $n): self
     {

@@ -18,23 +18,31 @@ final readonly class DailySeries
     /**
      * @param  array<int, float>  $byDay  by ordinal of the day
      * @param  int|null  $firstDay  ordinal of the first day of the whole record; null without a record
+     * @param  EarlierSeries|null  $earlier  the days before those of $byDay; null: there are none
      */
-    public function __construct(public array $byDay, public ?int $firstDay)
+    public function __construct(private array $byDay, public ?int $firstDay, private ?EarlierSeries $earlier = null)
     {
         $this->carried = new CarriedAverages;
     }
 
     public function on(int $day): float
     {
-        return $this->byDay[$day] ?? 0.0;
+        return $this->byDay[$day] ?? ($this->earlier === null || $day > $this->earlier->throughDay ? 0.0 : $this->earlier->byDay()[$day] ?? 0.0);
+    }
+
+    /** @return array<int, float> every day with work, by its ordinal */
+    public function byDay(): array
+    {
+        return $this->earlier === null ? $this->byDay : $this->earlier->byDay() + $this->byDay;
     }
 
     /** Sum of the days from $from to $to, both included. */
     public function sum(int $from, int $to): float
     {
+        $byDay = $this->earlier === null || $from > $this->earlier->throughDay ? $this->byDay : $this->byDay();
         $sum = 0.0;
         for ($day = $from; $day <= $to; $day++) {
-            $sum += $this->byDay[$day] ?? 0.0;
+            $sum += $byDay[$day] ?? 0.0;
         }
 
         return $sum;
@@ -43,9 +51,10 @@ final readonly class DailySeries
     /** The same series with more work on one day. */
     public function with(int $day, float $amount): self
     {
-        $byDay = $this->byDay;
+        $earlier = $this->earlier !== null && $day > $this->earlier->throughDay ? $this->earlier : null;
+        $byDay = $earlier === null ? $this->byDay() : $this->byDay;
         $byDay[$day] = ($byDay[$day] ?? 0.0) + $amount;
-        $series = new self($byDay, $this->firstDay === null ? $day : min($this->firstDay, $day));
+        $series = new self($byDay, $this->firstDay === null ? $day : min($this->firstDay, $day), $earlier);
         if ($this->carried->day !== null && $this->carried->day < $day && $series->firstDay === $this->firstDay) {
             $series->carry($this->carried->day, $this->carried->acute, $this->carried->chronic);
         }
@@ -65,7 +74,9 @@ final readonly class DailySeries
         }
         [$from, $acute, $chronic] = [$this->carried->day, $this->carried->acute, $this->carried->chronic];
         if ($from === null || $from > $day) {
-            [$from, $acute, $chronic] = [$this->firstDay, $this->on($this->firstDay), $this->on($this->firstDay)];
+            [$from, $acute, $chronic] = $this->earlier !== null && $day >= $this->earlier->throughDay
+                ? [$this->earlier->throughDay, $this->earlier->acute, $this->earlier->chronic]
+                : [$this->firstDay, $this->on($this->firstDay), $this->on($this->firstDay)];
         }
         for ($t = $from + 1; $t <= $day; $t++) {
             $value = $this->on($t);

@@ -12,6 +12,9 @@ final class LoadRecord
     /** @var array<int, list<CostedSet>> */
     private array $setsByDay = [];
 
+    /** @var array<string, non-empty-list<CostedSet>> the same sets by kind of work, so that a filter looks at each kind once */
+    private array $setsByKind = [];
+
     private ?int $firstDay = null;
 
     /** @var array<string, DailySeries> */
@@ -20,15 +23,23 @@ final class LoadRecord
     /** @var array<string, array{Measure, callable(CostedSet): bool}> what each kept series sums, by its key */
     private array $summed = [];
 
+    private ?self $whole = null;
+
     /**
      * @param  iterable<CostedSet>  $sets  in any order
      * @param  array<int, float>  $internalByDay  minutes × session RPE by ordinal of the day
      * @param  int|null  $firstDay  ordinal of the first day of the whole record, when $sets holds only its recent part
+     * @param  EarlierRecord|null  $earlier  the days before those of $sets; null: there is no work on them
      */
-    public function __construct(iterable $sets, private array $internalByDay = [], ?int $firstDay = null)
-    {
+    public function __construct(
+        iterable $sets,
+        private array $internalByDay = [],
+        ?int $firstDay = null,
+        private ?EarlierRecord $earlier = null,
+    ) {
         foreach ($sets as $set) {
             $this->setsByDay[$set->day][] = $set;
+            $this->setsByKind[$set->kind()][] = $set;
         }
         ksort($this->setsByDay);
         $days = [...array_keys($this->setsByDay), ...array_keys($internalByDay)];
@@ -48,9 +59,14 @@ final class LoadRecord
         if ($sets === []) {
             return $this;
         }
+        if ($this->earlier !== null && min(array_map(fn (CostedSet $set): int => $set->day, $sets)) <= $this->earlier->throughDay()) {
+            return $this->whole()->with($sets);
+        }
         $more = clone $this;
+        $more->whole = null;
         foreach ($sets as $set) {
             $more->setsByDay[$set->day][] = $set;
+            $more->setsByKind[$set->kind()][] = $set;
         }
         $more->firstDay = min($this->firstDay ?? PHP_INT_MAX, ...array_map(fn (CostedSet $set): int => $set->day, $sets));
         if ($more->firstDay !== $this->firstDay) {
@@ -73,9 +89,22 @@ final class LoadRecord
         return $more;
     }
 
+    /** The same record with nothing left to fetch. */
+    public function whole(): self
+    {
+        return $this->earlier === null ? $this : $this->whole ??= new self(
+            [...$this->earlier->sets(), ...array_merge(...array_values($this->setsByDay))],
+            $this->internalByDay,
+            $this->firstDay,
+        );
+    }
+
     /** The record as it stood on the evening before a day. */
     public function before(Day $day): self
     {
+        if ($this->earlier !== null && $day->ordinal <= $this->earlier->throughDay()) {
+            return $this->whole()->before($day);
+        }
         $sets = array_filter($this->setsByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
         $internal = array_filter($this->internalByDay, fn (int $on): bool => $on < $day->ordinal, ARRAY_FILTER_USE_KEY);
 
@@ -83,6 +112,7 @@ final class LoadRecord
             array_merge(...array_values($sets)),
             $internal,
             $this->firstDay !== null && $this->firstDay < $day->ordinal ? $this->firstDay : null,
+            $this->earlier,
         );
     }
 
@@ -96,21 +126,51 @@ final class LoadRecord
      */
     public function idleDays(Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): ?int
     {
+        return $this->idleFrom($on->ordinal - 1, PHP_INT_MIN, $channel, $side, $atLeast, $withShadow);
+    }
+
+    /** Whether the idle time before $on is of so many days or more; no record at all is idle for ever. The rest as with idleDays(). */
+    public function isIdleFor(int $days, Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): bool
+    {
+        return $this->idleFrom($on->ordinal - 1, $on->ordinal - $days, $channel, $side, $atLeast, $withShadow) === null;
+    }
+
+    /** @return int|null full days after the last day of work among those from $to back to $from; null when there is none */
+    private function idleFrom(int $to, int $from, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): ?int
+    {
         $measure = $channel->measure();
         $counts = fn (CostedSet $set): bool => ($side === null || $set->side === $side)
             && ($withShadow || $set->implement !== Implement::Shadow);
-        $declared = fn (CostedSet $set): bool => $counts($set) && $set->cost['reps'] === 0.0 && $set->cost['shadow'] === 0.0;
         $key = "idle {$side?->value} ".($withShadow ? 'shadow' : '');
         $worked = $this->series($measure, $key, $counts);
-        $thinly = $this->series($measure, "{$key} declared", $declared);
-        for ($day = $on->ordinal - 1; $this->firstDay !== null && $day >= $this->firstDay; $day--) {
+        $earliest = $this->firstDay === null ? PHP_INT_MAX : max($from, $this->firstDay, ($this->earlier?->throughDay() ?? PHP_INT_MIN) + 1);
+        for ($day = $to; $day >= $earliest; $day--) {
             $amount = $worked->on($day);
-            if (($amount > 0.0 && $amount >= $atLeast) || $thinly->on($day) > 0.0) {
-                return $on->ordinal - $day - 1;
+            if ($amount > 0.0 && ($amount >= $atLeast || $this->isDeclaredOn($day, $measure, $counts))) {
+                return $to - $day;
+            }
+        }
+        if ($this->earlier === null || $from > $this->earlier->throughDay() || $this->earlier->series($measure->value, $counts)->isEmpty()) {
+            return null;
+        }
+
+        return $this->whole()->idleFrom($to, $from, $channel, $side, $atLeast, $withShadow);
+    }
+
+    /**
+     * Whether such work of a declared usual week lies on a day: it has a load and no repetitions.
+     *
+     * @param  callable(CostedSet): bool  $fits
+     */
+    private function isDeclaredOn(int $day, Measure $measure, callable $fits): bool
+    {
+        foreach ($this->setsByDay[$day] ?? [] as $set) {
+            if ($set->cost[$measure->value] > 0.0 && $set->cost['reps'] === 0.0 && $set->cost['shadow'] === 0.0 && $fits($set)) {
+                return true;
             }
         }
 
-        return null;
+        return false;
     }
 
     public function firstDay(): ?int
@@ -121,11 +181,13 @@ final class LoadRecord
     /** @return list<CostedSet> */
     public function setsOn(int $day): array
     {
-        return $this->setsByDay[$day] ?? [];
+        return $this->earlier !== null && $day <= $this->earlier->throughDay()
+            ? $this->whole()->setsOn($day)
+            : $this->setsByDay[$day] ?? [];
     }
 
     /**
-     * @param  callable(CostedSet): bool  $fits
+     * @param  callable(CostedSet): bool  $fits  looks at the kind of work
      * @param  string  $key names what $fits keeps, so that equal filters share one sum
      */
     public function series(Measure $measure, string $key, callable $fits): DailySeries
@@ -148,18 +210,16 @@ final class LoadRecord
     private function sum(string $measure, callable $fits): DailySeries
     {
         $byDay = [];
-        foreach ($this->setsByDay as $day => $sets) {
-            $sum = 0.0;
-            foreach ($sets as $set) {
-                if ($fits($set)) {
-                    $sum += $set->cost[$measure];
+        foreach ($this->setsByKind as $sets) {
+            if ($fits($sets[0])) {
+                foreach ($sets as $set) {
+                    if ($set->cost[$measure] !== 0.0) {
+                        $byDay[$set->day] = ($byDay[$set->day] ?? 0.0) + $set->cost[$measure];
+                    }
                 }
-            }
-            if ($sum !== 0.0) {
-                $byDay[$day] = $sum;
             }
         }
 
-        return new DailySeries($byDay, $this->firstDay);
+        return new DailySeries($byDay, $this->firstDay, $this->earlier?->series($measure, $fits));
     }
 }

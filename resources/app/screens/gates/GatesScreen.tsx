@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Gates } from '../../api/client';
 import { percent } from '../../api/words';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
+import { LibraryProblems } from '../../parts/LibraryProblems';
 import { Opens } from '../../parts/Opens';
 import { RungMark } from '../../parts/RungMark';
 import { SquadChoice } from '../../parts/SquadChoice';
@@ -39,6 +40,7 @@ export function GatesScreen() {
                     Gates, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />
                 </h1>
             </header>
+            <LibraryProblems problems={query.data.problems} />
             {rows.length === 0 && (
                 <p className="text-lg">Nobody stands on a ladder yet. Place an athlete under Intake.</p>
             )}

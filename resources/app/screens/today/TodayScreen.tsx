@@ -14,6 +14,7 @@ import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { WordMark, WordShape } from '../../parts/WordMark';
+import { LibraryProblems } from '../../parts/LibraryProblems';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
 
@@ -89,19 +90,7 @@ export function TodayScreen() {
                     change for the squad. Until then each shows never more than was planned and never more than is left.
                 </p>
             )}
-            {today.data.problems.map((problem) => (
-                <div
-                    key={problem.file + problem.path}
-                    role="alert"
-                    className="mb-2 border-l-4 border-stop bg-page px-3 py-2"
-                >
-                    <p className="head text-stop">library/{problem.file} cannot be read</p>
-                    <p>
-                        At “{problem.path}”: {problem.message} Mend the file and load this page again; no record is
-                        touched.
-                    </p>
-                </div>
-            ))}
+            <LibraryProblems problems={today.data.problems} />
             {rows.length === 0 ? (
                 <p className="border-t-2 border-ink py-8 text-soft">
                     Nobody is in this squad yet.
