@@ -15,6 +15,7 @@ use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** The application on the demo scenario, in memory, at a set instant, with each test undone after it. */
@@ -27,6 +28,11 @@ abstract class TestCase extends LaravelTestCase
     /** The clock is set before the scenario is told: what a test finds depends on no day and no hour but the one it is run at. */
     protected function beforeRefreshingDatabase(): void
     {
+        // Side by side each process has a database of its own; in memory it has anyway.
+        if (DB::getDriverName() === 'pgsql' && getenv('TEST_TOKEN') !== false) {
+            config(['database.connections.pgsql.database' => 'augendo_'.getenv('TEST_TOKEN')]);
+            DB::purge();
+        }
         Carbon::setTestNow(
             getenv('AUGENDO_TEST_NOW') ?: json_decode((string) file_get_contents(__DIR__.'/instants.json'), flags: JSON_THROW_ON_ERROR)[0],
         );

@@ -8,6 +8,7 @@ use App\Courtside\DailyTotals;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use Augendo\Core\Day;
@@ -26,7 +27,7 @@ final class Intake
      */
     public function save(Athlete $athlete, array $given, int $version, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $version, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $version, $by): void {
             $kept = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
             if ($version !== (int) ($kept->version ?? 0)) {
                 throw new Problem(
@@ -58,7 +59,7 @@ final class Intake
     /** Somebody says that the declared week is right, however far off what else is known: from now on it counts. */
     public function confirmUsualWeek(Athlete $athlete, User $by): void
     {
-        DB::transaction(function () use ($athlete, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $by): void {
             $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->whereNotNull('usual_week_until_sure')->first()
                 ?? throw new Problem(ProblemType::NothingToConfirm, 'No usual week waits for somebody to say that it is right.');
             DB::table('intakes')->where('athlete_id', $athlete->id)->update(['usual_week_until_sure' => null]);

@@ -7,6 +7,7 @@ namespace App\Athletes;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
@@ -21,7 +22,7 @@ final class Measurements
     /** @param  array{id: string, measured_on: string, height_cm: float}  $given validated; sent before, it changes nothing */
     public function height(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             if (Sent::before('heights', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
@@ -39,7 +40,7 @@ final class Measurements
     /** @param  array{skill: string, longest_throw_m: float|null, reference_speed_ms: float|null, measured_on: string}  $given validated */
     public function mark(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             $others = self::standing('skill_marks', $athlete)->where('skill', $given['skill'])->where('doubted', false);
             $isFarOff = fn (string $what): bool => $given[$what] !== null
                 && Marks::isFarOff(
@@ -72,7 +73,7 @@ final class Measurements
      */
     private function change(Athlete $athlete, string $table, string $id, User $by, array $to, string $what): void
     {
-        DB::transaction(function () use ($athlete, $table, $id, $by, $to, $what): void {
+        Alone::with($athlete->id, function () use ($athlete, $table, $id, $by, $to, $what): void {
             $row = DB::table($table)->where('athlete_id', $athlete->id)->where('id', $id)->whereNull('withdrawn_at')->first()
                 ?? throw new Problem(ProblemType::NotFound, 'This measurement is not there any more.');
             DB::table($table)->where('id', $row->id)->update($to);

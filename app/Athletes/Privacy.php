@@ -7,6 +7,7 @@ namespace App\Athletes;
 use App\People\Link;
 use App\People\Role;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\Audit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +39,9 @@ final class Privacy
         'rule_sets' => 'the club’s own documents',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
         'kept_rows' => 'worked out from the rest', 'carried_work' => 'averages of the daily totals', 'jobs' => 'work that waits, with ids only',
-        'failed_jobs' => 'work that failed, with ids only', 'migrations' => 'the state of the tables',
+        'failed_jobs' => 'work that failed, with ids only',
+        'cache' => 'what can be worked out again', 'cache_locks' => 'who works just now',
+        'erasures' => 'ids of who was erased, so that no copy brings them back', 'migrations' => 'the state of the tables',
     ];
 
     /** Deleted by an erasure: rows with the athlete's id. */
@@ -63,6 +66,8 @@ final class Privacy
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
         'rule_sets' => 'the club’s',
         'ladders' => 'the club’s', 'jobs' => 'ids only', 'failed_jobs' => 'ids only', 'migrations' => 'the state of the tables',
+        'cache' => 'what can be worked out again', 'cache_locks' => 'who works just now',
+        'erasures' => 'who was erased, by id and day alone',
     ];
 
     /** @return array<string, mixed> everything kept of an athlete, table by table */
@@ -113,7 +118,7 @@ final class Privacy
      */
     public function erase(Athlete $athlete, User $by): void
     {
-        DB::transaction(function () use ($athlete, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $by): void {
             $this->takeAway($athlete->id);
             Audit::of($by, $athlete->refresh(), 'data erased');
             // Before it is kept: a copy from before must never bring somebody back.
@@ -121,11 +126,13 @@ final class Privacy
         });
     }
 
-    /** Somebody who was erased comes with an older copy: erased again, by the ledger. */
-    public function eraseAgain(string $athleteId): void
+    /** Somebody who was erased came back with an older copy: erased again, by the ledger. */
+    public function eraseAgain(): void
     {
-        if (DB::table('athletes')->where('id', $athleteId)->exists()) {
-            DB::transaction(fn () => $this->takeAway($athleteId));
+        foreach (array_chunk(ErasureLedger::all(), 500) as $ids) {
+            foreach (DB::table('athletes')->whereIn('id', $ids)->pluck('id') as $athleteId) {
+                Alone::with($athleteId, fn () => $this->takeAway($athleteId));
+            }
         }
     }
 

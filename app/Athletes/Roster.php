@@ -9,6 +9,7 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Library\Ladders;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Returns\PlayReturn;
@@ -26,7 +27,7 @@ final class Roster
     /** @param  array{name: string, school: string|null}  $given validated */
     public function addSquad(array $given, User $by): Squad
     {
-        return DB::transaction(function () use ($given, $by): Squad {
+        return Alone::inClub($by->workspace_id, function () use ($given, $by): Squad {
             $squad = Squad::query()->create([...$given, 'workspace_id' => $by->workspace_id, 'rule_set' => 'starter']);
             // A coach who is bound to squads works with the new one, too.
             if ($by->squads()->exists()) {
@@ -41,7 +42,7 @@ final class Roster
     /** @param  array{name: string, school: string|null}  $given validated */
     public function changeSquad(Squad $squad, array $given, User $by): void
     {
-        DB::transaction(function () use ($squad, $given, $by): void {
+        Alone::inClub($squad->workspace_id, function () use ($squad, $given, $by): void {
             $squad->update($given);
             Audit::of($by, null, 'squad changed', $given);
             AthletesChanged::many($squad->athletes()->get(), $by->workspace->today());
@@ -51,7 +52,7 @@ final class Roster
     /** @param  array<string, mixed>  $given validated */
     public function addAthlete(Squad $squad, array $given, User $by): Athlete
     {
-        return DB::transaction(function () use ($squad, $given, $by): Athlete {
+        return Alone::inClub($squad->workspace_id, function () use ($squad, $given, $by): Athlete {
             $athlete = Athlete::query()->find($given['id']);
             if ($athlete !== null) {
                 return $by->visibleAthletes()->whereKey($athlete->id)->exists()
@@ -72,7 +73,7 @@ final class Roster
     /** @param  array<string, mixed>  $given validated */
     public function changeAthlete(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             $athlete->update($given);
             Audit::of($by, $athlete, 'athlete changed');
             $this->changed($athlete, $by);
@@ -82,7 +83,7 @@ final class Roster
     /** Where somebody starts. An athlete who stands on the ladder already moves by a decision, not by this. */
     public function place(Athlete $athlete, string $ladderId, string $rungId, User $by): void
     {
-        DB::transaction(function () use ($athlete, $ladderId, $rungId, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $ladderId, $rungId, $by): void {
             $ladder = app(Ladders::class)->ladder($by, $ladderId);
             if ($ladder->rung($rungId) === null) {
                 throw new Problem(
@@ -106,7 +107,7 @@ final class Roster
     /** Somebody stops climbing a ladder: what was climbed stays held, what is planned on it from today is taken off. */
     public function leave(Athlete $athlete, string $ladderId, User $by): void
     {
-        DB::transaction(function () use ($athlete, $ladderId, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $ladderId, $by): void {
             foreach ([PlayReturn::class => 'A return', Season::class => 'A season'] as $model => $what) {
                 if ($model::query()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->where('state', 'open')->exists()) {
                     throw new Problem(ProblemType::StillInUse, "{$what} is open on this ladder. Close it first.");
@@ -137,7 +138,7 @@ final class Roster
      */
     public function planSession(Squad $squad, array $given, User $by): array
     {
-        return DB::transaction(function () use ($squad, $given, $by): array {
+        return Alone::inClub($squad->workspace_id, function () use ($squad, $given, $by): array {
             $day = Day::of($given['day']);
             $minutes = isset($given['minutes']) ? (int) $given['minutes'] : null;
             $session = TrainingSession::query()->create([

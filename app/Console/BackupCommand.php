@@ -7,7 +7,6 @@ namespace App\Console;
 use App\Records\Copies;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Throwable;
 
 final class BackupCommand extends Command
@@ -18,11 +17,6 @@ final class BackupCommand extends Command
 
     public function handle(): int
     {
-        if (DB::getDriverName() !== 'sqlite') {
-            $this->error('This is for SQLite. On PostgreSQL use pg_dump.');
-
-            return self::FAILURE;
-        }
         try {
             $file = $this->argument('file') ?? Copies::next('augendo-'.Carbon::now()->format('Ymd-His'));
             if (file_exists($file)) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Athletes\Athlete;
 use App\Courtside\DailyTotals;
 use App\Courtside\RepLog;
+use App\Records\Alone;
 use App\Sessions\Sheet;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +20,7 @@ final class RebuildCommand extends Command
 
     public function handle(RepLog $log): int
     {
-        return DB::transaction(function () use ($log): int {
+        return Alone::with(array_values(Athlete::query()->pluck('id')->all()), function () use ($log): int {
             $before = $this->fingerprint();
             $sheets = Sheet::query()->whereHas('events')->get();
             foreach ($sheets as $sheet) {
@@ -51,7 +53,7 @@ final class RebuildCommand extends Command
         ) {
             $columns = $table === 'rep_strips' ? $keys : [...$keys, ...$measures];
             $query = DB::table($table)->select($columns);
-            foreach ($columns as $column) {
+            foreach ($table === 'rep_strips' ? ['sheet_id'] : $columns as $column) {
                 $query->orderBy($column);
             }
             foreach ($query->cursor() as $row) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Athletes\Privacy;
 use App\Records\Copies;
 use App\Seasons\WorkOutSeason;
 use App\Sessions\RefitSheets;
@@ -18,16 +19,15 @@ final class UpdateCommand extends Command
 
     protected $description = 'Bring the tables up to date; what is there is copied first';
 
-    public function handle(): int
+    public function handle(Privacy $privacy): int
     {
         $kept = null;
-        Copies::letRequestsInAfterABreak();
         try {
             $migrator = app('migrator');
             $files = array_keys($migrator->getMigrationFiles(database_path('migrations')));
             $run = Schema::hasTable('migrations') ? $migrator->getRepository()->getRan() : [];
             if (array_diff($files, $run) === []) {
-                $this->goOnFitting();
+                $this->goOn($privacy);
 
                 return self::SUCCESS;
             }
@@ -37,7 +37,7 @@ final class UpdateCommand extends Command
                 $this->line("Updating the tables. A copy of the record is in {$kept}.");
             }
             $this->callSilently('migrate', ['--force' => true]);
-            $this->goOnFitting();
+            $this->goOn($privacy);
         } catch (Throwable $error) {
             $this->error("The tables could not be brought up to date: {$error->getMessage()}");
             $this->line(
@@ -53,9 +53,13 @@ final class UpdateCommand extends Command
         return self::SUCCESS;
     }
 
-    /** Sheets that were waiting to be fitted, and seasons to be worked out, when Augendo was last ended. */
-    private function goOnFitting(): void
+    /** What was waiting when Augendo was last ended: requests that a killed restore left outside, sheets to be fitted, seasons to be worked out. */
+    private function goOn(Privacy $privacy): void
     {
+        if (Copies::isHeld()) {
+            $privacy->eraseAgain();
+            Copies::letRequestsIn();
+        }
         foreach (DB::table('sheets')->where('stale', true)->where('state', 'planned')->distinct()->pluck('athlete_id') as $athleteId) {
             RefitSheets::dispatch($athleteId);
         }

@@ -6,6 +6,7 @@ namespace App\Courtside;
 
 use App\Athletes\Athlete;
 use App\Limits\CarriedLoads;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Measure;
@@ -63,7 +64,7 @@ final class DailyTotals
     /** Writes all of them anew and says how many rows differed from the work sets. */
     public static function rebuild(): int
     {
-        return DB::transaction(function (): int {
+        return Alone::with(array_values(Athlete::query()->pluck('id')->all()), function (): int {
             $read = fn ($query): array => $query
                 ->orderBy('athlete_id')
                 ->orderBy('day')

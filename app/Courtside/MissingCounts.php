@@ -6,6 +6,7 @@ namespace App\Courtside;
 
 use App\Athletes\Athlete;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use Augendo\Core\Day;
@@ -22,7 +23,7 @@ final class MissingCounts
      */
     public function tell(string $device, array $counts, User $by): void
     {
-        DB::transaction(function () use ($device, $counts, $by): void {
+        Alone::inClub($by->workspace_id, function () use ($device, $counts, $by): void {
             $ofClub = Athlete::query()->where('workspace_id', $by->workspace_id)->select('id');
             $before = DB::table('missing_counts')
                 ->where('device', $device)
@@ -55,7 +56,7 @@ final class MissingCounts
     /** The device is lost, or what is on it will never come: a coach goes on without, and says so. */
     public function giveUp(Athlete $athlete, User $by): void
     {
-        DB::transaction(function () use ($athlete, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $by): void {
             $count = (int) DB::table('missing_counts')->where('athlete_id', $athlete->id)->sum('count');
             DB::table('missing_counts')->where('athlete_id', $athlete->id)->delete();
             Audit::of($by, $athlete, 'missing counts given up', ['count' => $count]);

@@ -6,6 +6,7 @@ namespace App\Courtside;
 
 use App\Limits\AthleteLoads;
 use App\People\User;
+use App\Records\Alone;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Augendo\Core\Courtside\Tap;
@@ -33,7 +34,7 @@ final class RepLog
      */
     public function append(Sheet $sheet, array $events, User $user): array
     {
-        return DB::transaction(function () use ($sheet, $events, $user): array {
+        return Alone::with($sheet->athlete_id, function () use ($sheet, $events, $user): array {
             $now = Carbon::now();
             $rung = $this->rung($sheet);
             $new = DB::table('rep_events')->insertOrIgnore(array_map(fn (array $event): array => [

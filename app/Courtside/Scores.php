@@ -9,6 +9,7 @@ use App\Athletes\AthleteDay;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\Sent;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Scoring\Score;
@@ -30,7 +31,7 @@ final class Scores
             throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['seen' => [$error->getMessage()]]);
         }
         $now = Carbon::now($by->workspace->timezone);
-        DB::transaction(fn () => Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id]) || DB::table('scores')->insert([
+        Alone::with($athlete->id, fn () => Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id]) || DB::table('scores')->insert([
             'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'],
             'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
             'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value,

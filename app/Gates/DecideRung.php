@@ -9,6 +9,7 @@ use App\Athletes\AthleteDay;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Sent;
 use App\Sessions\RefitPlans;
@@ -21,7 +22,6 @@ use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Gates\Verdict;
 use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /** The coach's act on a rung, with the evidence frozen beside it. */
 final class DecideRung
@@ -29,10 +29,10 @@ final class DecideRung
     /** @param  array{id: string, ladder: string, rung: string, action: string, reason?: string|null}  $given */
     public function decide(Athlete $athlete, array $given, User $by): void
     {
-        if (Sent::before('decisions', $given['id'], ['athlete_id' => $athlete->id])) {
-            return;
-        }
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
+            if (Sent::before('decisions', $given['id'], ['athlete_id' => $athlete->id])) {
+                return;
+            }
             $on = $by->workspace->today();
             $day = new AthleteDay($athlete, $on);
             [$readiness, $ladders] = [$day->readiness, $day->ladders];

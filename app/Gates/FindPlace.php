@@ -11,6 +11,7 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Library\Ladders;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Sessions\RefitPlans;
@@ -32,7 +33,7 @@ final class FindPlace
 
     public function start(Athlete $athlete, string $ladderId, User $by): Sheet
     {
-        return DB::transaction(function () use ($athlete, $ladderId, $by): Sheet {
+        return Alone::with($athlete->id, function () use ($athlete, $ladderId, $by): Sheet {
             $ladder = app(Ladders::class)->ladder($by, $ladderId);
             app(Roster::class)->place($athlete, $ladder->id, $ladder->rungs[0]->id, $by);
             Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->update(['placing' => true]);
@@ -88,7 +89,7 @@ final class FindPlace
      */
     public function go(Athlete $athlete, string $ladderId, User $by): ?Sheet
     {
-        return DB::transaction(function () use ($athlete, $ladderId, $by): ?Sheet {
+        return Alone::with($athlete->id, function () use ($athlete, $ladderId, $by): ?Sheet {
             $placing = $this->placing($athlete, $ladderId)
                 ?? throw new Problem(
                     ProblemType::NobodyIsBeingPlaced,

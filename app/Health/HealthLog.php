@@ -10,6 +10,7 @@ use App\Http\ProblemType;
 use App\People\Link;
 use App\People\Role;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
@@ -36,7 +37,7 @@ final class HealthLog
     /** @param  array{reports: list<array<string, mixed>>, wellness: array<string, mixed>|null}  $given validated */
     public function reportByLink(Athlete $athlete, array $given, Link $link): void
     {
-        DB::transaction(function () use ($athlete, $given, $link): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $link): void {
             if ($given['wellness'] !== null) {
                 $this->wellness($athlete, $given['wellness'], $link->workspace()->firstOrFail()->today());
             }
@@ -52,7 +53,7 @@ final class HealthLog
     /** @param  array<string, mixed>  $given validated; sent before, it changes nothing */
     public function wellness(Athlete $athlete, array $given, Day $today): void
     {
-        DB::transaction(function () use ($athlete, $given, $today): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $today): void {
             if (Sent::before('wellness', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
@@ -72,7 +73,7 @@ final class HealthLog
      */
     private function keep(Athlete $athlete, array $reports, Day $today, array $who): void
     {
-        DB::transaction(function () use ($athlete, $reports, $today, $who): void {
+        Alone::with($athlete->id, function () use ($athlete, $reports, $today, $who): void {
             $now = Carbon::now();
             $new = array_filter(
                 $reports,
@@ -110,7 +111,7 @@ final class HealthLog
                 'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.',
             );
         }
-        DB::transaction(function () use ($report, $by): void {
+        Alone::with($report->athlete_id, function () use ($report, $by): void {
             $report->update(['withdrawn_at' => Carbon::now()]);
             $athlete = $report->athlete()->firstOrFail();
             AthletesChanged::one($athlete, $by->workspace->today());
@@ -120,7 +121,7 @@ final class HealthLog
     /** @param  array<string, mixed>  $given validated; only a clinician's policy lets one come here */
     public function setCondition(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             if (Sent::before('known_conditions', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
@@ -140,7 +141,7 @@ final class HealthLog
     /** @param  array<string, mixed>  $given validated */
     public function clear(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             if (Sent::before('clearances', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }

@@ -10,6 +10,7 @@ use App\Gates\Placement;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\VersionedDocuments;
@@ -114,7 +115,8 @@ final class Ladders extends VersionedDocuments
             ->where('workspace_id', $workspaceId)
             ->groupBy('slug')
             ->orderBy('slug')
-            ->pluck(DB::raw('max(version)'), 'slug')
+            ->selectRaw('slug, max(version) as version')
+            ->pluck('version', 'slug')
             ->map(fn ($version): int => (int) $version)
             ->all();
     }
@@ -176,7 +178,7 @@ final class Ladders extends VersionedDocuments
     /** @param  array<string, mixed>  $definition */
     public function save(array $definition, int $version, User $by): string
     {
-        return DB::transaction(function () use ($definition, $version, $by): string {
+        return Alone::inClub($by->workspace_id, function () use ($definition, $version, $by): string {
             $known = $this->ids($by->workspace_id);
             $from = $version === 0 && in_array($definition['id'] ?? '', $known, true)
                 ? $definition['id']
@@ -229,7 +231,7 @@ final class Ladders extends VersionedDocuments
                     ['files' => ['Nothing was imported.']],
                 );
             }
-            DB::transaction(function () use ($files, $own, $by): void {
+            Alone::inClub($by->workspace_id, function () use ($files, $own, $by): void {
                 foreach ($files as $file) {
                     $definition = json_decode($file['text'], true, 512, JSON_THROW_ON_ERROR);
                     $this->save($definition, $own[$definition['id']] ?? 0, $by);
@@ -253,7 +255,7 @@ final class Ladders extends VersionedDocuments
             'This ladder did not begin as a copy of another. Place athletes on it under Intake.',
         );
 
-        return DB::transaction(function () use ($by, $squad, $copy, $from): array {
+        return Alone::inClub($by->workspace_id, function () use ($by, $squad, $copy, $from): array {
             $said = [];
             foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
                 $placement = Placement::standing()

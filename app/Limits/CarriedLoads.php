@@ -6,6 +6,7 @@ namespace App\Limits;
 
 use App\Athletes\Athlete;
 use App\Courtside\DailyTotals;
+use App\Records\Alone;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\CarriedWork;
@@ -77,7 +78,7 @@ final class CarriedLoads
     public function carry(Athlete $athlete, Day $on): void
     {
         $through = $on->plus(-self::READ_DAYS);
-        DB::transaction(function () use ($athlete, $on, $through): void {
+        Alone::with($athlete->id, function () use ($athlete, $on, $through): void {
             $kept = DB::table('carried_work')->where('athlete_id', $athlete->id)->first();
             if ($kept !== null && $kept->through > $through->plus(-self::CARRY_EVERY_DAYS)->iso()) {
                 return;

@@ -9,6 +9,7 @@ use App\Athletes\Squad;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\VersionedDocuments;
@@ -86,7 +87,7 @@ final class RuleSets extends VersionedDocuments
     /** @param  array<string, mixed>  $definition */
     public function save(array $definition, int $version, User $by): string
     {
-        return DB::transaction(function () use ($definition, $version, $by): string {
+        return Alone::inClub($by->workspace_id, function () use ($definition, $version, $by): string {
             $slug = parent::save($definition, $version, $by);
             foreach (Squad::query()->where('workspace_id', $by->workspace_id)->where('rule_set', $slug)->get() as $squad) {
                 self::changed($squad, $by);
@@ -98,7 +99,7 @@ final class RuleSets extends VersionedDocuments
 
     public function assign(Squad $squad, string $slug, User $by): void
     {
-        DB::transaction(function () use ($squad, $slug, $by): void {
+        Alone::inClub($by->workspace_id, function () use ($squad, $slug, $by): void {
             $all = $this->all($by->workspace_id);
             if (! isset($all[$slug])) {
                 throw new Problem(
@@ -126,7 +127,7 @@ final class RuleSets extends VersionedDocuments
      */
     public function share(Athlete $athlete, string $limitId, float $share, string $reason, User $by): void
     {
-        DB::transaction(function () use ($athlete, $limitId, $share, $reason, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $limitId, $share, $reason, $by): void {
             $known = array_filter(
                 $this->of($athlete->squads()->orderBy('squads.id')->firstOrFail())->limits,
                 fn (Limit $limit): bool => $limit->baseId() === $limitId && $limit->isScalable(),

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Athletes\Athlete;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Records\Alone;
 use App\Records\Audit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -110,7 +111,7 @@ final class Links
     /** A calendar feed of what one may see. A new one takes the place of the old. */
     public function calendar(User $by): string
     {
-        return DB::transaction(function () use ($by): string {
+        return Alone::inClub($by->workspace_id, function () use ($by): string {
             Link::query()
                 ->where('purpose', Link::CALENDAR)
                 ->where('user_id', $by->id)
@@ -125,7 +126,7 @@ final class Links
     /** @param  array{name: string, email: string, password: string}  $given validated */
     public function join(Link $link, array $given): User
     {
-        return DB::transaction(function () use ($link, $given): User {
+        return Alone::inClub($link->workspace_id, function () use ($link, $given): User {
             $link->useUp();
             $user = User::query()->create([
                 'workspace_id' => $link->workspace_id,
@@ -146,7 +147,7 @@ final class Links
 
     public function setPassword(Link $link, string $password): void
     {
-        DB::transaction(function () use ($link, $password): void {
+        Alone::inClub($link->workspace_id, function () use ($link, $password): void {
             $link->useUp();
             $user = $link->user()->firstOrFail();
             // Whoever made the link could have set it: a clinician is confirmed again, face to face.
@@ -177,7 +178,7 @@ final class Links
         if ($user->workspace->head_id === $user->id) {
             throw new Problem(ProblemType::TheHeadCoach, 'Hand the club over to another coach first; then this account can be closed.');
         }
-        DB::transaction(function () use ($user, $by): void {
+        Alone::inClub($user->workspace_id, function () use ($user, $by): void {
             $user->update(['closed_at' => Carbon::now()]);
             self::endSessions($user);
             Link::query()->tap(Link::live(...))->where(

@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Records\Alone;
 use App\Records\Audit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
@@ -123,7 +124,7 @@ final class Rights
                 ['person' => ['Choose a coach of the whole club.']],
             );
         }
-        DB::transaction(function () use ($by, $to): void {
+        Alone::inClub($by->workspace_id, function () use ($by, $to): void {
             $by->workspace->update(['head_id' => $to->id]);
             Audit::of($by, null, 'club handed over', ['to' => $to->id]);
         });
@@ -149,7 +150,7 @@ final class Rights
                 ['code' => ['Not this code.']],
             );
         }
-        DB::transaction(function () use ($by, $clinician): void {
+        Alone::inClub($by->workspace_id, function () use ($by, $clinician): void {
             $clinician->update(['confirmed_at' => Carbon::now(), 'confirmed_by' => $by->id, 'code' => null]);
             Audit::of($by, null, 'clinician confirmed', ['of' => $clinician->id]);
         });

@@ -13,6 +13,7 @@ use App\People\User;
 use App\Records\AthletesChanged;
 use App\Records\AtomicMigrator;
 use App\Records\ImmediateConnector;
+use App\Records\PostgresNumbers;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnPolicy;
 use App\Seasons\Fixture;
@@ -27,6 +28,7 @@ use App\Sessions\TrainingSession;
 use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Migrations\Migrator;
@@ -43,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
+        Connection::resolverFor('pgsql', fn (mixed ...$given): PostgresNumbers => new PostgresNumbers(...$given));
         $this->app->extend(
             'migrator',
             fn (Migrator $_, Application $app): AtomicMigrator => new AtomicMigrator(
@@ -88,6 +91,8 @@ final class AppServiceProvider extends ServiceProvider
         foreach (['squad', 'person', 'link'] as $number) {
             Route::pattern($number, '[0-9]{1,15}');
         }
+        // Ids that are one, since not every database can compare another text with it.
+        Route::pattern('entry', '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}');
         Route::model('return', PlayReturn::class);
         Route::model('session', TrainingSession::class);
         RateLimiter::for('links', fn (Request $request): array => [

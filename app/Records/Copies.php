@@ -7,18 +7,19 @@ namespace App\Records;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use PDO;
-use PDOException;
 use RuntimeException;
 
 /** Copies of the whole record: made while Augendo runs, looked through before they are put in place, and never deleted by Augendo. */
 final class Copies
 {
+    public static function form(): CopyForm
+    {
+        return DB::getDriverName() === 'pgsql' ? new PostgresCopy : new SqliteCopy;
+    }
+
     public static function folder(): string
     {
-        $database = (string) config('database.connections.sqlite.database');
-
-        return $database === storage_path('app/augendo.sqlite') ? storage_path('backups') : dirname($database).'/backups';
+        return self::form()->folder();
     }
 
     /** Requests wait outside while the file changes; a device keeps what it has and sends it afterwards. */
@@ -37,15 +38,13 @@ final class Copies
     /** @return bool whether somebody has closed Augendo who is not a restore: then nobody but they open it */
     public static function isClosedByHand(): bool
     {
-        return app()->isDownForMaintenance() && ! is_file(self::holdMark());
+        return app()->isDownForMaintenance() && ! self::isHeld();
     }
 
     /** A restore that was killed let nobody in again: whoever starts Augendo next does. */
-    public static function letRequestsInAfterABreak(): void
+    public static function isHeld(): bool
     {
-        if (is_file(self::holdMark())) {
-            self::letRequestsIn();
-        }
+        return is_file(self::holdMark());
     }
 
     private static function holdMark(): string
@@ -61,7 +60,7 @@ final class Copies
             throw new RuntimeException("The folder {$folder} is not there and cannot be made.");
         }
         for ($number = 1; ; $number++) {
-            $file = sprintf('%s/%s-%04d.sqlite', $folder, $why, $number);
+            $file = sprintf('%s/%s-%04d.%s', $folder, $why, $number, self::form()->extension());
             if (! file_exists($file)) {
                 return $file;
             }
@@ -76,7 +75,7 @@ final class Copies
         // Nobody else may read it, from its first byte on.
         $before = umask(0077);
         try {
-            DB::statement('VACUUM INTO ?', [$half]);
+            self::form()->write($half);
             chmod($half, 0600);
             rename($half, $file);
         } finally {
@@ -88,7 +87,7 @@ final class Copies
     /** @return list<array{string, Carbon, int}> file, when it was made, and its bytes; the latest first */
     public static function all(): array
     {
-        $files = glob(self::folder().'/*.sqlite') ?: [];
+        $files = glob(self::folder().'/*.'.self::form()->extension()) ?: [];
         usort($files, fn (string $a, string $b): int => (int) filemtime($b) <=> (int) filemtime($a));
 
         return array_map(
@@ -103,31 +102,25 @@ final class Copies
         if (! is_file($file)) {
             return "{$file} is not there.";
         }
-        try {
-            $copy = new PDO(
-                "sqlite:{$file}",
-                options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY],
-            );
-            $check = $copy->query('PRAGMA integrity_check')->fetchColumn();
-            if ($check !== 'ok') {
-                return "{$file} is damaged: {$check}.";
-            }
-            $tables = $copy->query("select name from sqlite_master where type = 'table'")->fetchAll(PDO::FETCH_COLUMN);
-            if (array_diff(['workspaces', 'athletes', 'rep_events', 'migrations'], $tables) !== []) {
-                return "{$file} is a database, but not one of Augendo.";
-            }
-            $known = array_map(fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
-            $newer = array_diff($copy->query('select migration from migrations')->fetchAll(PDO::FETCH_COLUMN), $known);
-            if ($newer !== []) {
-                return "{$file} was written by a newer Augendo than this one. Update Augendo first, then restore it.";
-            }
-            if ($copy->query('PRAGMA foreign_key_check')->fetch() !== false) {
-                return "{$file} does not hold together: something in it belongs to a record that is not there.";
-            }
-        } catch (PDOException) {
-            return "{$file} is not a database.";
-        }
 
-        return null;
+        return self::form()->wrongWith($file);
+    }
+
+    /** @param  list<string>  $tables  that a file holds */
+    public static function wrongTables(string $file, array $tables): ?string
+    {
+        return array_diff(['workspaces', 'athletes', 'rep_events', 'migrations'], $tables) === []
+            ? null
+            : "{$file} is a database, but not one of Augendo.";
+    }
+
+    /** @param  list<string>  $migrations  that were run on it */
+    public static function wrongMigrations(string $file, array $migrations): ?string
+    {
+        $known = array_map(fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
+
+        return array_diff($migrations, $known) === []
+            ? null
+            : "{$file} was written by a newer Augendo than this one. Update Augendo first, then restore it.";
     }
 }

@@ -97,7 +97,7 @@ abstract class VersionedDocuments
      */
     public function save(array $definition, int $version, User $by): string
     {
-        return DB::transaction(function () use ($definition, $version, $by): string {
+        return Alone::inClub($by->workspace_id, function () use ($definition, $version, $by): string {
             $slug = $version === 0
                 ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4))
                 : self::text($definition['id'] ?? null);

@@ -13,6 +13,7 @@ use App\Http\ProblemType;
 use App\Limits\AthleteLoads;
 use App\People\Role;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
@@ -51,7 +52,7 @@ final class ReturnSteps
     /** @param  array{id: string, programme: string, ladder: string, site: string, side: string|null}  $given validated */
     public function open(Athlete $athlete, array $given, User $by): PlayReturn
     {
-        return DB::transaction(function () use ($athlete, $given, $by): PlayReturn {
+        return Alone::with($athlete->id, function () use ($athlete, $given, $by): PlayReturn {
             if (Sent::before('returns', $given['id'], ['athlete_id' => $athlete->id])) {
                 return PlayReturn::query()->findOrFail($given['id']);
             }
@@ -92,7 +93,7 @@ final class ReturnSteps
     /** @param  array<string, mixed>  $given validated */
     public function clear(PlayReturn $return, array $given, User $by): void
     {
-        DB::transaction(function () use ($return, $given, $by): void {
+        Alone::with($return->athlete_id, function () use ($return, $given, $by): void {
             if (Sent::before('return_clearances', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
@@ -110,7 +111,7 @@ final class ReturnSteps
     /** @param  array<string, mixed>  $given validated */
     public function measure(PlayReturn $return, array $given, User $by): void
     {
-        DB::transaction(function () use ($return, $given, $by): void {
+        Alone::with($return->athlete_id, function () use ($return, $given, $by): void {
             if (Sent::before('return_measures', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
@@ -127,7 +128,7 @@ final class ReturnSteps
     /** A sheet for the stage on a day: the one that is there, or a session of its own. */
     public function plan(PlayReturn $return, Day $day, User $by): Sheet
     {
-        return DB::transaction(function () use ($return, $day, $by): Sheet {
+        return Alone::with($return->athlete_id, function () use ($return, $day, $by): Sheet {
             $squad = $return->athlete->squads()->orderBy('squads.id')->firstOrFail();
             $there = Sheet::query()
                 ->where('athlete_id', $return->athlete_id)
@@ -192,7 +193,7 @@ final class ReturnSteps
                 ['score' => ['More than 48 hours ago.']],
             );
         }
-        DB::transaction(function () use ($return, $attempt, $score, $by): void {
+        Alone::with($return->athlete_id, function () use ($return, $attempt, $score, $by): void {
             $attempt->update(['morning_entered' => $score]);
             Audit::of($by, $return->athlete, 'morning after entered by hand', ['day' => substr($attempt->day, 0, 10), 'score' => $score]);
             $this->changed($return->athlete, $by->workspace->today());
@@ -202,7 +203,7 @@ final class ReturnSteps
     /** @param  array{id: string, action: string, stage: int}  $given what the coach saw and accepts */
     public function accept(PlayReturn $return, array $given, User $by): void
     {
-        DB::transaction(function () use ($return, $given, $by): void {
+        Alone::with($return->athlete_id, function () use ($return, $given, $by): void {
             if (Sent::before('return_steps', $given['id'], ['return_id' => $return->id])) {
                 return;
             }
@@ -251,7 +252,7 @@ final class ReturnSteps
 
     public function close(PlayReturn $return, string $reason, User $by): void
     {
-        DB::transaction(function () use ($return, $reason, $by): void {
+        Alone::with($return->athlete_id, function () use ($return, $reason, $by): void {
             $return->update(['state' => 'closed', 'ended_on' => $by->workspace->today()->iso(), 'end_reason' => $reason]);
             Audit::of($by, $return->athlete, 'return closed', ['reason' => $reason]);
             $this->changed($return->athlete, $by->workspace->today());

@@ -9,11 +9,11 @@ use App\Athletes\Squad;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
 use Augendo\Core\Day;
-use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
 
 /** Matches and training elsewhere: declared ahead, so that the days before give way. */
@@ -22,7 +22,7 @@ final class DeclareFixture
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Squad $squad, array $given, User $by): void
     {
-        DB::transaction(function () use ($squad, $given, $by): void {
+        Alone::inClub($by->workspace_id, function () use ($squad, $given, $by): void {
             $athlete = $given['athlete_id'] === null
                 ? null
                 : $squad->athletes()->whereKey($given['athlete_id'])->first()
@@ -49,7 +49,7 @@ final class DeclareFixture
 
     public function remove(Fixture $fixture, User $by): void
     {
-        DB::transaction(function () use ($fixture, $by): void {
+        Alone::inClub($by->workspace_id, function () use ($fixture, $by): void {
             $fixture->delete();
             Audit::of($by, null, 'fixture removed', ['title' => $fixture->title, 'day' => $fixture->held_on]);
             $this->changed(

@@ -11,6 +11,7 @@ use App\Gates\Placement;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Returns\ReturnsUnderWay;
@@ -218,7 +219,7 @@ final class Seasons
         $season = $this->draft($athlete, $given, $by->workspace->today());
         $plan = $this->plan($season, $by->workspace->today());
 
-        return DB::transaction(function () use ($athlete, $given, $by, $season, $plan): Season {
+        return Alone::with($athlete->id, function () use ($athlete, $given, $by, $season, $plan): Season {
             if (self::hasOpen($athlete, $given['ladder'])) {
                 throw new Problem(
                     ProblemType::ASeasonIsOpen,
@@ -271,7 +272,7 @@ final class Seasons
                 'waiting' => true,
             ]);
         }
-        $made = DB::transaction(function () use ($asked, $by, &$left): int {
+        $made = Alone::with(array_map(fn (Season $each): string => $each->athlete_id, $asked), function () use ($asked, $by, &$left): int {
             $made = 0;
             foreach ($asked as $season) {
                 if (self::hasOpen($season->athlete, $season->ladder)) {
@@ -306,7 +307,7 @@ final class Seasons
         }
         $today = $season->squad->workspace->today();
         $plan = $this->plan($season, $today);
-        DB::transaction(function () use ($season, $plan, $today): void {
+        Alone::with($season->athlete_id, function () use ($season, $plan, $today): void {
             $same = ['id' => $season->id, 'state' => 'open', 'waiting' => true, 'version' => $season->version];
             if (Season::query()->where($same)->exists()) {
                 $this->agree($season, $plan, $today);
@@ -337,7 +338,7 @@ final class Seasons
         $season->loadMissing('athlete', 'squad');
         // Worked out before the write lock is taken, and kept only if nobody was faster.
         $plan = $this->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
-        DB::transaction(function () use ($season, $plan, $refuse, $by): void {
+        Alone::with($season->athlete_id, function () use ($season, $plan, $refuse, $by): void {
             $refuse();
             $this->agree($season, $plan, $by->workspace->today());
             Audit::of($by, $season->athlete, 'season changed', ['goal' => $season->goal_rung, 'on' => $season->goal_on]);
@@ -346,7 +347,7 @@ final class Seasons
 
     public function close(Season $season, User $by): void
     {
-        DB::transaction(function () use ($season, $by): void {
+        Alone::with($season->athlete_id, function () use ($season, $by): void {
             $season->update(['state' => 'closed', 'version' => $season->version + 1]);
             $this->takeOff($season, $by->workspace->today(), []);
             Audit::of($by, $season->athlete, 'season closed');

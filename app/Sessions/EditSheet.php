@@ -6,11 +6,11 @@ namespace App\Sessions;
 
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Wording\Wording;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Word;
-use Illuminate\Support\Facades\DB;
 
 /** A coach's own doses, held against limits and word before they are kept. */
 final class EditSheet
@@ -22,7 +22,7 @@ final class EditSheet
      */
     public static function save(Sheet $sheet, array $doses, int $version): void
     {
-        DB::transaction(function () use ($sheet, $doses, $version): void {
+        Alone::with($sheet->athlete_id, function () use ($sheet, $doses, $version): void {
             $sheet->refresh();
             self::refuseStale($sheet, $version);
             if ($sheet->state === 'finished') {

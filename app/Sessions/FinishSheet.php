@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Returns\ReturnSteps;
 use App\Returns\ReturnsUnderWay;
 use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Courtside\TapFold;
-use Illuminate\Support\Facades\DB;
 
 /** Closes a sheet, once or again; what was done of a return's stage becomes an attempt at it. */
 final class FinishSheet
@@ -18,7 +18,7 @@ final class FinishSheet
     /** @param  array<string, mixed>  $given  validated minutes and session RPE; finishing again changes only these */
     public static function by(User $by, Sheet $sheet, array $given): void
     {
-        DB::transaction(function () use ($sheet, $given, $by): void {
+        Alone::with($sheet->athlete_id, function () use ($sheet, $given, $by): void {
             $sheet->update([
                 ...$given,
                 'state' => 'finished',

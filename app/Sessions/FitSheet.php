@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Courtside\RepLog;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
@@ -127,7 +128,7 @@ final class FitSheet
      */
     private function keep(array $row, array $blocks, int $version): void
     {
-        DB::transaction(function () use ($row, $blocks, $version): void {
+        Alone::with($this->sheet->athlete_id, function () use ($row, $blocks, $version): void {
             if ((int) DB::table('sheets')->where('id', $this->sheet->id)->where('state', 'planned')->value('version') !== $version) {
                 $this->sheet->refresh();
 

@@ -44,7 +44,7 @@ final class SheetRefs
             ])
             ->selectSub(DB::table('sheet_blocks')->whereColumn('sheet_id', 'sheets.id')->selectRaw('sum(reps)'), 'planned')
             ->selectSub(DB::table('sheet_blocks')->whereColumn('sheet_id', 'sheets.id')->selectRaw('sum(asked_sets * asked_reps)'), 'asked')
-            ->selectSub(DB::table('work_sets')->whereColumn('session', 'sheets.id')->selectRaw('sum(reps)'), 'done');
+            ->selectSub(DB::table('work_sets')->whereRaw('session = cast(sheets.id as text)')->selectRaw('sum(reps)'), 'done');
     }
 
     /**

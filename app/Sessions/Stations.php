@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Records\Alone;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Surface;
@@ -15,7 +16,6 @@ use Augendo\Core\Planning\Station;
 use Augendo\Core\Planning\StationAthlete;
 use Augendo\Core\Planning\StationPlan;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** A squad's session with its stations: set, changed in a hurry, and taken back. */
@@ -144,7 +144,7 @@ final class Stations
      */
     public function keep(array $setup, int $version): void
     {
-        DB::transaction(function () use ($setup, $version): void {
+        Alone::inClub($this->session->squad->workspace_id, function () use ($setup, $version): void {
             $this->session->refresh();
             if ($this->session->version !== $version) {
                 throw new Problem(
@@ -166,7 +166,7 @@ final class Stations
 
     public function undo(): void
     {
-        DB::transaction(function (): void {
+        Alone::inClub($this->session->squad->workspace_id, function (): void {
             $before = $this->session->refresh()->stations['before']
                 ?? throw new Problem(ProblemType::NothingToTakeBack, 'The stations are as they were first made.');
             $this->write(
@@ -184,7 +184,7 @@ final class Stations
      */
     public function floor(?string $floor): void
     {
-        DB::transaction(function () use ($floor): void {
+        Alone::inClub($this->session->squad->workspace_id, function () use ($floor): void {
             $this->session->update(['floor' => $floor, 'version' => $this->session->version + 1]);
             $this->sheets = null;
             foreach ($this->sheets() as $sheet) {

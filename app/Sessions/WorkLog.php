@@ -11,6 +11,7 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Limits\AthleteLoads;
 use App\People\User;
+use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
@@ -30,7 +31,7 @@ final class WorkLog
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Athlete $athlete, array $given, User $by): void
     {
-        DB::transaction(function () use ($athlete, $given, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
             if (Sent::before('work_sets', $given['id'], ['athlete_id' => $athlete->id], 'client_id')) {
                 return;
             }
@@ -56,7 +57,7 @@ final class WorkLog
     /** Takes an entry back; what it said stays in the log of who did what. */
     public function takeBack(Athlete $athlete, string $id, User $by): void
     {
-        DB::transaction(function () use ($athlete, $id, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
             $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->first()
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
             DB::table('work_sets')->where('id', $row->id)->delete();

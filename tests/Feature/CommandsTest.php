@@ -65,7 +65,7 @@ final class CommandsTest extends TestCase
             $process = new Process(
                 [PHP_BINARY, 'artisan', ...$arguments],
                 base_path(),
-                ['DB_DATABASE' => $live, 'APP_ENV' => 'production'],
+                ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $live, 'APP_ENV' => 'production'],
             );
 
             return [$process->run(), $process->getOutput().$process->getErrorOutput()];
@@ -152,7 +152,7 @@ final class CommandsTest extends TestCase
             $process = new Process(
                 [PHP_BINARY, 'artisan', ...$arguments],
                 base_path(),
-                ['DB_DATABASE' => $live, 'APP_ENV' => 'production', 'QUEUE_CONNECTION' => 'database'],
+                ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $live, 'APP_ENV' => 'production', 'QUEUE_CONNECTION' => 'database'],
             );
 
             return [$process->run(), $process->getOutput().$process->getErrorOutput()];

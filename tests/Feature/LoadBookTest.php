@@ -21,6 +21,7 @@ use Augendo\Core\Load\WorkSet;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
+use Tests\LiveDatabase;
 use Tests\TestCase;
 
 #[Group('once')]
@@ -70,13 +71,9 @@ final class LoadBookTest extends TestCase
     /** Four processes send the same taps at once, in parts that overlap: each is there once, and the totals are theirs. */
     public function test_many_devices_at_once_count_every_tap_once(): void
     {
-        $folder = sys_get_temp_dir().'/augendo-many-'.uniqid();
-        mkdir($folder);
-        $environment = ['DB_DATABASE' => "{$folder}/live.sqlite", 'APP_ENV' => 'production', 'APP_KEY' => config('app.key')];
-        touch("{$folder}/live.sqlite");
-        $run = fn (string ...$arguments): Process => new Process([PHP_BINARY, ...$arguments], base_path(), $environment, timeout: 240);
-        $this->assertSame(0, $run('artisan', 'migrate', '--force')->run());
-        $this->assertSame(0, $run('artisan', 'db:seed', '--class=Database\Seeders\DemoSeeder', '--force')->run());
+        $live = new LiveDatabase;
+        $this->assertSame(0, $live->artisan('migrate', '--force')[0]);
+        $this->assertSame(0, $live->artisan('db:seed', '--class=Database\Seeders\DemoSeeder', '--force')[0]);
         $script = <<<'PHP'
             require 'vendor/autoload.php';
             (require 'bootstrap/app.php')->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
@@ -98,16 +95,17 @@ final class LoadBookTest extends TestCase
             $send(0, 49);
             echo $sheet->id;
             PHP;
-        $processes = array_map(fn (int $seed): Process => $run('-r', $script, (string) $seed), range(1, 4));
+        $processes = array_map(fn (int $seed): Process => $live->run(['-r', $script, (string) $seed]), range(1, 4));
         array_map(fn (Process $process) => $process->start(), $processes);
         foreach ($processes as $process) {
             $this->assertSame(0, $process->wait(), $process->getErrorOutput().$process->getOutput());
         }
-        $pdo = new \PDO("sqlite:{$folder}/live.sqlite");
+        $pdo = $live->pdo();
         $sheet = $processes[0]->getOutput();
         $this->assertSame(50, (int) $pdo->query("select count(*) from rep_events where sheet_id = '{$sheet}'")->fetchColumn());
         $this->assertSame(50, (int) $pdo->query("select sum(reps) from work_sets where session = '{$sheet}'")->fetchColumn());
-        $this->assertSame(0, $run('artisan', 'augendo:rebuild')->run(), 'Equal to what the events come to.');
+        $this->assertSame(0, $live->artisan('augendo:rebuild')[0], 'Equal to what the events come to.');
+        $live->drop();
     }
 
     /** @return array<string, float|string> */
