@@ -13,6 +13,8 @@ export default defineConfig({
     reporter: [['list']],
     use: {
         timezoneId: 'Europe/Lisbon',
+        // Each context would fetch every screen once more, for nothing: tests that go without a connection allow it.
+        serviceWorkers: 'block',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: [

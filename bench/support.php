@@ -149,19 +149,24 @@ function club(int $athletes, int $days, int $setsEach): int
     return $squad->id;
 }
 
-/** A signed-in browser against the built-in server, with one connection kept open. */
+/** A signed-in browser against the built-in server, or against one that runs already, with one connection kept open. */
 final class Client
 {
     private CurlHandle $curl;
 
-    /** @var resource */
-    private $server;
+    /** @var resource|null */
+    private $server = null;
 
     private string $cookies;
 
-    public function __construct(string $database, private readonly int $port, int $workers = 1)
+    private string $base;
+
+    /** @var array<int, mixed> of every request */
+    private array $options = [];
+
+    public function __construct(string $database, int $port, int $workers = 1)
     {
-        $this->cookies = (string) tempnam(sys_get_temp_dir(), 'bench');
+        $this->base = "http://127.0.0.1:{$port}";
         // A process group of its own, so that a kill reaches every worker.
         $command = [
             'setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S',
@@ -183,16 +188,35 @@ final class Client
         for ($try = 0; $try < 100 && ! @fsockopen('127.0.0.1', $port); $try++) {
             usleep(50_000);
         }
+        $this->signIn('coach@bench.example', 'bench');
+    }
+
+    /** @param  array<int, mixed>  $options  of every request */
+    public static function at(string $base, array $options, string $email, string $password): self
+    {
+        $client = (new ReflectionClass(self::class))->newInstanceWithoutConstructor();
+        $client->base = $base;
+        $client->options = $options;
+        $client->signIn($email, $password);
+
+        return $client;
+    }
+
+    private function signIn(string $email, string $password): void
+    {
+        $this->cookies = (string) tempnam(sys_get_temp_dir(), 'bench');
         $this->curl = curl_init();
         curl_setopt_array($this->curl, [CURLOPT_COOKIEFILE => $this->cookies, CURLOPT_COOKIEJAR => $this->cookies]);
         $this->send('GET', '/sanctum/csrf-cookie');
-        $this->send('POST', '/api/sign-in', ['email' => 'coach@bench.example', 'password' => 'bench']);
+        $this->send('POST', '/api/sign-in', ['email' => $email, 'password' => $password]);
     }
 
     public function __destruct()
     {
-        exec('kill -9 -'.proc_get_status($this->server)['pid'].' 2>/dev/null');
-        proc_close($this->server);
+        if ($this->server !== null) {
+            exec('kill -9 -'.proc_get_status($this->server)['pid'].' 2>/dev/null');
+            proc_close($this->server);
+        }
         unlink($this->cookies);
     }
 
@@ -319,15 +343,15 @@ final class Client
             $found,
         ) ? urldecode($found[1]) : '';
         curl_setopt_array($handle, [
-            CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_URL => "{$this->base}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: application/json',
-                "Referer: http://127.0.0.1:{$this->port}/",
+                "Referer: {$this->base}/",
                 "X-XSRF-TOKEN: {$token}",
             ],
             CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_TIMEOUT => 60,
-        ]);
+        ] + $this->options);
     }
 
     private function armKill(): void

@@ -23,8 +23,6 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         $middleware->append(PlainHeaders::class);
-        // Behind a proxy the limits are by whoever asks, not by the proxy: TRUSTED_PROXIES=10.0.0.1,10.0.0.2
-        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('TRUSTED_PROXIES', '')))));
         $middleware->api(prepend: [GuestsKeepNoSession::class, ReadableInput::class]);
         // One origin, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);

@@ -19,5 +19,6 @@ return [
         ? trim((string) file_get_contents(base_path('bootstrap/cache/build')))
         : 'unbuilt',
     // Tests that run side by side close a door each of their own.
-    'maintenance' => ['driver' => env('APP_MAINTENANCE_DRIVER', 'file'), 'store' => 'array'],
+    'trusted_proxies' => array_values(array_filter(explode(',', (string) env('TRUSTED_PROXIES', '')))),
+    'maintenance' => ['driver' => env('APP_MAINTENANCE_DRIVER', 'file'), 'store' => env('APP_MAINTENANCE_STORE', 'array')],
 ];

@@ -9,4 +9,4 @@ Schedule::call(function (): void {
     foreach (Workspace::query()->pluck('id') as $id) {
         FitTheDay::dispatch($id);
     }
-})->name('fit the day')->everyFifteenMinutes()->withoutOverlapping();
+})->name('fit the day')->everyFifteenMinutes()->withoutOverlapping()->onOneServer();

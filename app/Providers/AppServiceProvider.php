@@ -32,6 +32,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Event;
@@ -73,6 +74,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Behind a proxy the limits are by whoever asks, not by the proxy: TRUSTED_PROXIES=10.0.0.1,10.0.0.2. Here, since .env is read by now.
+        TrustProxies::at(config('app.trusted_proxies'));
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->setClock();
         Event::listen(AthletesChanged::class, FollowChange::class);

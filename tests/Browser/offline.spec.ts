@@ -2,6 +2,8 @@ import { appendFileSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, row, shelfCounts, signIn, test } from './support';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('the application opens without a connection, counts, and sends when there is one again', async ({
     page,
     context,

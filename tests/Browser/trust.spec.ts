@@ -28,6 +28,8 @@ async function report(page: Page, place: string, kind: string, score: number): P
     await page.getByRole('button', { name: /^Save this report/ }).click();
 }
 
+test.use({ serviceWorkers: 'allow' });
+
 test('one bad item holds up nothing else: set aside with its reason, sent again or written to a file', async ({
     page,
     context,

@@ -19,7 +19,15 @@ final class TwoAtOnceTest extends TestCase
     private const SCRIPT = <<<'PHP'
         require 'vendor/autoload.php';
         (require 'bootstrap/app.php')->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-        [$which, $start, $rounds] = [(int) $argv[1], (float) $argv[2], (int) $argv[3]];
+        [$which, $folder, $rounds] = [(int) $argv[1], $argv[2], (int) $argv[3]];
+        // Goes on when the other has come as far.
+        $meet = function (int $point) use ($which, $folder): void {
+            touch("{$folder}/{$point}-{$which}");
+            for ($waited = 0; ! file_exists("{$folder}/{$point}-".(1 - $which)); $waited++) {
+                $waited < 300_000 ? usleep(200) : throw new RuntimeException('The other did not come.');
+                clearstatcache();
+            }
+        };
         $coach = App\People\User::query()->where('role', 'coach')->firstOrFail();
         $today = $coach->workspace->today();
         $mira = App\Athletes\Athlete::query()->where('given_name', 'Mira')->firstOrFail();
@@ -55,7 +63,7 @@ final class TwoAtOnceTest extends TestCase
         ];
         $said = $why = [];
         foreach (array_keys($acts) as $i => $name) {
-            time_sleep_until($start + 0.8 * $i);
+            $meet($i);
             try {
                 $acts[$name]();
                 $said[$name] = 'done';
@@ -65,7 +73,7 @@ final class TwoAtOnceTest extends TestCase
             }
         }
         // Many taps of both onto one sheet, some of them the same.
-        time_sleep_until($start + 0.8 * count($acts));
+        $meet(count($acts));
         $block = $sheet->blocks()->where('reps', '>', 0)->firstOrFail();
         for ($round = 0; $round < $rounds; $round++) {
             $taps = array_map(fn (int $i): array => [
@@ -92,9 +100,8 @@ final class TwoAtOnceTest extends TestCase
                 ." '{\"role\":\"assistant\",\"squads\":[],\"athletes\":[]}', id from users where role = 'coach'",
         );
         $pdo->exec("update seasons set state = 'closed'");
-        $start = microtime(true) + 2;
         $processes = array_map(
-            fn (int $which): Process => $live->run(['-r', self::SCRIPT, (string) $which, (string) $start, (string) self::ROUNDS]),
+            fn (int $which): Process => $live->run(['-r', self::SCRIPT, (string) $which, $live->folder, (string) self::ROUNDS]),
             [0, 1],
         );
         array_map(fn (Process $process) => $process->start(), $processes);
