@@ -63,14 +63,16 @@ $nginx = fn (string $name, string $http): string => "user root; daemon off; pid 
     ."scgi_temp_path {$folder}/{$name}.scgi; {$http} }";
 $tls = fn (string $conf): string => str_replace('/etc/augendo/tls', $folder, $conf);
 foreach (['a' => TLS_PORT + 1, 'b' => TLS_PORT + 2] as $host => $port) {
-    $sh("mkdir {$host} && tar -C {$root} --exclude=./node_modules --exclude=./.git --exclude=./storage --exclude=./.env -cf - . | tar -C {$host} -xf -");
+    $without = implode(' ', array_map(fn (string $part): string => "--exclude=./{$part}", ['node_modules', '.git', 'storage', '.env']));
+    $sh("mkdir {$host} && tar -C {$root} {$without} -cf - . | tar -C {$host} -xf -");
     $sh("mkdir -p {$host}/storage/app {$host}/storage/logs {$host}/storage/framework/cache/data {$host}/storage/framework/sessions"
         ." {$host}/storage/framework/views");
     file_put_contents("{$folder}/{$host}/.env", $environment);
     $own = preg_replace(['/^(user|group|listen\.\w+) = .*$/m', '/^listen = .*$/m'], ['', "listen = {$folder}/{$host}.sock"], $pool);
     file_put_contents("{$folder}/{$host}.fpm", "[global]\nerror_log = {$folder}/{$host}.fpm.log\n{$own}\nuser = root\ngroup = root\n");
     $served = preg_replace(
-        ['/^server \{\s+listen 80;.*?^\}$/ms', '/listen \[::\]:443[^\n]*/', '/listen 443/', '#/srv/augendo#', '#unix:/run/php/augendo.sock#'],
+        ['/^server \{\s+listen 80;.*?^\}$/ms', '/listen \[::\]:443[^\n]*/', '/listen 443/', '#/srv/augendo#',
+            '#unix:/run/php/augendo.sock#'],
         ['', '', "listen 127.0.0.1:{$port}", "{$folder}/{$host}", "unix:{$folder}/{$host}.sock"],
         $site,
     );

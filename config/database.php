@@ -1,5 +1,7 @@
 <?php
 
+$redis = ['url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379')];
+
 return [
     'default' => env('DB_CONNECTION', 'sqlite'),
     'connections' => [
@@ -34,7 +36,7 @@ return [
     'redis' => [
         'client' => 'phpredis',
         'options' => ['prefix' => env('REDIS_PREFIX', 'augendo_')],
-        'default' => ['url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379'), 'database' => '0'],
-        'cache' => ['url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379'), 'database' => '1'],
+        'default' => $redis + ['database' => '0'],
+        'cache' => $redis + ['database' => '1'],
     ],
 ];

@@ -21,6 +21,12 @@ for (const file of files('app', /Controller\.php$/)) {
     const text = readFileSync(join(root, file), 'utf8');
     if (/\b(foreach|for|while)\s*\(/.test(text)) broken.push(`${file} loops: a controller fetches, asks, answers`);
 }
+// Whoever reads and then writes does so alone (App\Records\Alone); a club is made before there is anybody to wait for.
+for (const file of files('app', /\.php$/)) {
+    if (file.startsWith('app/Records/') || file.endsWith('Console/ClubCommand.php')) continue;
+    if (readFileSync(join(root, file), 'utf8').includes('DB::transaction('))
+        broken.push(`${file} begins a transaction of its own: Alone::with or Alone::inClub`);
+}
 // A reader cannot review what a line hides.
 for (const [folders, ending, most] of [
     [['resources/app', 'tests', 'bench'], /\.(tsx?|mjs)$/, 120],

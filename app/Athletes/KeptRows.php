@@ -39,7 +39,8 @@ final class KeptRows
             $rows[$id] = json_encode($row, JSON_THROW_ON_ERROR);
         }
 
-        return [array_map(fn (string $id): string => $rows[$id], array_combine(array_keys($revisions), array_keys($revisions))), $missing === []];
+        // In the order given, and nobody else.
+        return [array_intersect_key([...array_fill_keys(array_keys($revisions), ''), ...$rows], $revisions), $missing === []];
     }
 
     /**

@@ -53,7 +53,7 @@ final class UpdateCommand extends Command
         return self::SUCCESS;
     }
 
-    /** What was waiting when Augendo was last ended: requests that a killed restore left outside, sheets to be fitted, seasons to be worked out. */
+    /** What waited when Augendo was last ended: requests a killed restore left outside, sheets to be fitted, seasons. */
     private function goOn(Privacy $privacy): void
     {
         if (Copies::isHeld()) {

@@ -31,7 +31,11 @@ final class Scores
             throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['seen' => [$error->getMessage()]]);
         }
         $now = Carbon::now($by->workspace->timezone);
-        Alone::with($athlete->id, fn () => Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id]) || DB::table('scores')->insert([
+        Alone::with($athlete->id, fn () => Sent::before(
+            'scores',
+            $given['id'],
+            ['athlete_id' => $athlete->id],
+        ) || DB::table('scores')->insert([
             'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'],
             'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
             'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value,

@@ -44,10 +44,17 @@ final class GatesScreen
         }
         $place = fn (array $row): array => [Attention::from($row['group'])->place(), -$row['opens'] - $row['steps_back']];
         usort($rows, fn (array $a, array $b): int => $place($a) <=> $place($b));
-        $view = new GatesView($on->iso(), Cards::squad($squad), Cards::squads($user), array_map(LibraryProblemView::of(...), $this->library->problems()), [], array_map(
-            fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),
-            $agreements->byPeople(),
-        ));
+        $view = new GatesView(
+            $on->iso(),
+            Cards::squad($squad),
+            Cards::squads($user),
+            array_map(LibraryProblemView::of(...), $this->library->problems()),
+            [],
+            array_map(
+                fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),
+                $agreements->byPeople(),
+            ),
+        );
 
         return json_encode(['rows' => $rows] + (array) $view, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }

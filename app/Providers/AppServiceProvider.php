@@ -74,7 +74,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        // Behind a proxy the limits are by whoever asks, not by the proxy: TRUSTED_PROXIES=10.0.0.1,10.0.0.2. Here, since .env is read by now.
+        // Behind a proxy the limits are by whoever asks, not by the proxy: TRUSTED_PROXIES=10.0.0.1,10.0.0.2.
+        // Said here and not in bootstrap/app.php, where .env is not read yet.
         TrustProxies::at(config('app.trusted_proxies'));
         Model::shouldBeStrict(! $this->app->isProduction());
         $this->setClock();

@@ -65,8 +65,9 @@ final class SqliteCopy implements CopyForm
             if ($check !== 'ok') {
                 return "{$file} is damaged: {$check}.";
             }
-            $wrong = Copies::wrongTables($file, $copy->query("select name from sqlite_master where type = 'table'")->fetchAll(PDO::FETCH_COLUMN))
-                ?? Copies::wrongMigrations($file, $copy->query('select migration from migrations')->fetchAll(PDO::FETCH_COLUMN));
+            $names = fn (string $query): array => $copy->query($query)->fetchAll(PDO::FETCH_COLUMN);
+            $wrong = Copies::wrongTables($file, $names("select name from sqlite_master where type = 'table'"))
+                ?? Copies::wrongMigrations($file, $names('select migration from migrations'));
             if ($wrong !== null) {
                 return $wrong;
             }

@@ -72,7 +72,8 @@ final class EarlierRecordTest extends TestCase
             $late = [...$whole->setsOn($firstDay)];
             foreach ([$through->plus(-10), $through->plus(10)] as $day) {
                 $this->assertEquals($whole->setsOn($day->ordinal), $carried->setsOn($day->ordinal));
-                $sum = fn (LoadRecord $of): ?array => $of->before($day)->with($late)->wholeSeries(Measure::Arm)->weightedAverages($day->ordinal);
+                $sum = fn (LoadRecord $of): ?array => $of->before($day)->with($late)->wholeSeries(Measure::Arm)
+                    ->weightedAverages($day->ordinal);
                 $this->assertEqualsWithDelta($sum($whole), $sum($carried), 1e-9);
             }
         }

@@ -16,7 +16,11 @@ return new class extends Migration
     public function up(): void
     {
         $this->rename(self::NAMES);
-        DB::table('sheets')->where('state', 'planned')->where('edited', false)->whereRaw("cast(trims as text) != '[]'")->update(['stale' => true]);
+        DB::table('sheets')
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->whereRaw("cast(trims as text) != '[]'")
+            ->update(['stale' => true]);
         // Work that waits is queued anew by augendo:update, from what the records say.
         DB::table('jobs')->where('payload', 'like', '%App%Jobs%')->delete();
     }

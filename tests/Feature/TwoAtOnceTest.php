@@ -32,14 +32,16 @@ final class TwoAtOnceTest extends TestCase
         $today = $coach->workspace->today();
         $mira = App\Athletes\Athlete::query()->where('given_name', 'Mira')->firstOrFail();
         $sheet = App\Sessions\Sheet::query()->where('athlete_id', $mira->id)->where('held_on', $today->iso())->firstOrFail();
-        $place = fn () => App\Gates\Placement::standing()->where('athlete_id', $mira->id)->orderByDesc('entered_at')->orderByDesc('id')->firstOrFail();
+        $place = fn () => App\Gates\Placement::standing()->where('athlete_id', $mira->id)
+            ->orderByDesc('entered_at')->orderByDesc('id')->firstOrFail();
         $link = App\People\Link::query()->where('purpose', 'invitation')->firstOrFail();
         $doses = fn () => $sheet->blocks()->orderBy('position')->get()->map(fn ($block) => [
             'id' => $block->id, 'sets' => $block->sets, 'reps' => $block->reps, 'effort' => $block->effort,
             'distance_m' => $block->distance_m,
         ])->all();
         // Read by both before either writes: what a page shows to two people.
-        $low = App\Gates\Placement::standing()->orderBy('entered_at')->orderBy('id')->get()->keyBy(fn ($each) => "{$each->athlete_id} {$each->ladder}")
+        $low = App\Gates\Placement::standing()->orderBy('entered_at')->orderBy('id')->get()
+            ->keyBy(fn ($each) => "{$each->athlete_id} {$each->ladder}")
             ->first(fn ($each) => app(Augendo\Core\Library\Library::class)
             ->ladder($each->ladder)->before($each->rung) !== null);
         $climber = App\Athletes\Athlete::query()->findOrFail($low->athlete_id);

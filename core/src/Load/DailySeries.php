@@ -27,7 +27,11 @@ final readonly class DailySeries
 
     public function on(int $day): float
     {
-        return $this->byDay[$day] ?? ($this->earlier === null || $day > $this->earlier->throughDay ? 0.0 : $this->earlier->byDay()[$day] ?? 0.0);
+        if (isset($this->byDay[$day])) {
+            return $this->byDay[$day];
+        }
+
+        return $this->earlier === null || $day > $this->earlier->throughDay ? 0.0 : $this->earlier->byDay()[$day] ?? 0.0;
     }
 
     /** @return array<int, float> every day with work, by its ordinal */

@@ -143,14 +143,15 @@ final class LoadRecord
             && ($withShadow || $set->implement !== Implement::Shadow);
         $key = "idle {$side?->value} ".($withShadow ? 'shadow' : '');
         $worked = $this->series($measure, $key, $counts);
-        $earliest = $this->firstDay === null ? PHP_INT_MAX : max($from, $this->firstDay, ($this->earlier?->throughDay() ?? PHP_INT_MIN) + 1);
+        $carriedThrough = $this->earlier?->throughDay() ?? PHP_INT_MIN;
+        $earliest = max($from, $this->firstDay ?? PHP_INT_MAX, $carriedThrough + 1);
         for ($day = $to; $day >= $earliest; $day--) {
             $amount = $worked->on($day);
             if ($amount > 0.0 && ($amount >= $atLeast || $this->isDeclaredOn($day, $measure, $counts))) {
                 return $to - $day;
             }
         }
-        if ($this->earlier === null || $from > $this->earlier->throughDay() || $this->earlier->series($measure->value, $counts)->isEmpty()) {
+        if ($this->earlier === null || $from > $carriedThrough || $this->earlier->series($measure->value, $counts)->isEmpty()) {
             return null;
         }
 
