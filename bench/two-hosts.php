@@ -77,8 +77,10 @@ foreach (['a' => TLS_PORT + 1, 'b' => TLS_PORT + 2] as $host => $port) {
         $site,
     );
     // One machine sends what a hall of phones would.
-    $served = str_replace(['limit_req zone=augendo burst=200 nodelay;', 'include fastcgi_params'], ['', 'include /etc/nginx/fastcgi_params'], $served);
-    file_put_contents("{$folder}/{$host}.nginx", $nginx($host, str_replace('server_name club.example', 'server_name localhost', $tls($served))));
+    $served = str_replace(['limit_req zone=augendo burst=200 nodelay;', 'include fastcgi_params'],
+        ['', 'include /etc/nginx/fastcgi_params'], $served);
+    $served = str_replace('server_name club.example', 'server_name localhost', $tls($served));
+    file_put_contents("{$folder}/{$host}.nginx", $nginx($host, $served));
 }
 $proxy = preg_replace(
     ['/listen \[::\]:443[^\n]*/', '/listen 443/', '/10\.0\.0\.11:443/', '/10\.0\.0\.12:443/', '/server_name club.example/'],

@@ -171,6 +171,12 @@ const people = createRoute({
 });
 
 // Each screen is fetched when it is asked for, or pointed at; courtside has them all on the device (vite.config.ts).
+const phone = createRoute({
+    getParentRoute: () => frame,
+    path: '/phone',
+    component: screen(() => import('./screens/phone/PhoneScreen'), 'PhoneScreen'),
+});
+
 export const router = createRouter({
     defaultPreload: 'intent',
     routeTree: root.addChildren([
@@ -203,6 +209,7 @@ export const router = createRouter({
             limits,
             ruleSets,
             people,
+            phone,
         ]),
     ]),
 });

@@ -129,6 +129,19 @@ test('intake and returns: axe finds nothing, and the programme prints', async ({
     await expect(page.getByText('Full motion, easy').first()).toBeVisible();
 });
 
+test('a phone in the hall: the code to scan, and what works at which address', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Who is signed in' }).click();
+    await page.getByRole('link', { name: 'Open Augendo on a phone' }).click();
+    await expect(page.getByText('Only this machine knows this address')).toBeVisible();
+    await page.getByLabel('Address').fill('http://192.168.1.10:8000');
+    await expect(page.getByText('a phone can only look and enter')).toBeVisible();
+    await page.getByLabel('Address').fill('https://192.168.1.10');
+    await expect(page.getByText('Everything works at this address')).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Code to scan: https://192.168.1.10' })).toBeVisible();
+    await hasNoAxeFindings(page);
+});
+
 test('an answer that was asked for before a sign-in, and comes after it, does not end it', async ({ browser }) => {
     const context = await anotherDevice(browser, { serviceWorkers: 'block' });
     const page = await context.newPage();

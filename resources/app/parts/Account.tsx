@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Me } from '../api/client';
 import { dayName } from '../api/words';
@@ -21,6 +22,9 @@ export function Account({ me, onLeave }: { me: Me; onLeave: () => void }) {
             )}
             <Places />
             <ChooseCode />
+            <Link to="/phone" className="mt-2 underline">
+                Open Augendo on a phone
+            </Link>
             <button type="button" className="btn mt-2" onClick={onLeave}>
                 Sign out
             </button>

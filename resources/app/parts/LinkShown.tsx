@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Token } from '../api/client';
 import { dayName } from '../api/words';
+import { ScanCode } from './ScanCode';
 import { Sheetlet } from './Sheetlet';
 
 /** A link that was just made. It is shown this once: only its hash is kept. */
@@ -35,6 +36,11 @@ export function LinkShown({
                     {made && dayName(made.token.expires_on, true)}. Whoever has it can use it: hand it to that person
                     only.
                 </p>
+                {made?.path.includes('{token}') === false && (
+                    <div className="justify-self-center">
+                        <ScanCode address={address} />
+                    </div>
+                )}
                 <input
                     className="field"
                     readOnly
