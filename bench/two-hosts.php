@@ -102,7 +102,8 @@ sleep(2);
 $trust = [CURLOPT_CAINFO => "{$folder}/ca.crt"];
 $client = Client::at('https://localhost:'.TLS_PORT, $trust, 'coach@saltmarsh.example', 'saltmarsh');
 $today = json_decode($client->send('GET', '/api/today')[1], true);
-$sheet = array_values(array_filter(array_column($today['rows'], 'sheet'), fn (?array $each): bool => $each !== null && $each['state'] !== 'finished'))[0];
+$open = fn (?array $each): bool => $each !== null && $each['state'] !== 'finished';
+$sheet = array_values(array_filter(array_column($today['rows'], 'sheet'), $open))[0];
 $courtside = json_decode($client->send('GET', "/api/sheets/{$sheet['id']}/courtside")[1], true);
 $block = array_values(array_filter($courtside['blocks'], fn (array $each): bool => array_sum($each['reps_by_set']) > 0))[0]['id'];
 

@@ -8,7 +8,7 @@ use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Gates\Answers\AgreementView;
 use App\Gates\Answers\GatesView;
-use App\Library\Answers\LibraryProblemView;
+use App\Library\LibraryProblems;
 use App\People\User;
 use App\Sessions\KeepRows;
 use App\Wording\JudgingWording;
@@ -48,7 +48,7 @@ final class GatesScreen
             $on->iso(),
             Cards::squad($squad),
             Cards::squads($user),
-            array_map(LibraryProblemView::of(...), $this->library->problems()),
+            LibraryProblems::now($this->library),
             [],
             array_map(
                 fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),

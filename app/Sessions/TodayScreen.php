@@ -6,12 +6,11 @@ namespace App\Sessions;
 
 use App\Athletes\Cards;
 use App\Athletes\Squad;
-use App\Library\Answers\LibraryProblemView;
+use App\Library\LibraryProblems;
 use App\Limits\RuleSets;
 use App\People\User;
 use App\Sessions\Answers\TodayView;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Library\LibraryProblem;
 use Illuminate\Support\Facades\Cache;
 
 /** Who may do what today, and who is missing. */
@@ -34,32 +33,29 @@ final class TodayScreen
         if (! $areKept) {
             KeepRows::ask($squad);
         }
-        $about = $this->aboutLibrary($squad);
+        $about = $this->aboutRules($squad);
 
         $view = new TodayView(
             $on->iso(), Cards::squad($squad),
             Cards::squads($user),
             $about['name'], $about['notice'],
             Sheet::waiting($ids, $on)->count(),
-            array_map(fn (array $problem): LibraryProblemView => new LibraryProblemView(...$problem), $about['problems']),
+            LibraryProblems::now($this->library),
             [],
         );
 
         return substr_replace(json_encode($view, JSON_THROW_ON_ERROR), implode(',', $rows).']}', -2);
     }
 
-    /** @return array{name: string, notice: string, problems: list<array{string, string, string}>} read anew when a library file changes */
-    private function aboutLibrary(Squad $squad): array
+    /** @return array{name: string, notice: string} read anew when a library file changes */
+    private function aboutRules(Squad $squad): array
     {
-        return Cache::rememberForever("library.{$this->library->fingerprint()}.{$this->ruleSets->versionOf($squad)}.".config(
-            'app.build',
-        ), function () use ($squad): array {
+        $key = "rules.{$this->library->fingerprint()}.{$this->ruleSets->versionOf($squad)}.".config('app.build');
+
+        return Cache::rememberForever($key, function () use ($squad): array {
             $ruleSet = $this->ruleSets->of($squad);
 
-            return ['name' => $ruleSet->name, 'notice' => $ruleSet->notice, 'problems' => array_map(
-                fn (LibraryProblem $problem): array => [$problem->libraryFile, $problem->path, $problem->getMessage()],
-                $this->library->problems(),
-            )];
+            return ['name' => $ruleSet->name, 'notice' => $ruleSet->notice];
         });
     }
 }

@@ -31,8 +31,8 @@ const STEPS = [
     ['Scan', 'Open the camera, hold it on the code, open what it offers, and sign in.'],
     [
         'If it warns',
-        'The phone does not know the club’s own certificate yet. Get the file ca.crt from whoever runs Augendo and open ' +
-            'it once. Android: Settings, Security, Install a certificate. iPhone: install the profile, then Settings, ' +
+        'The phone does not know the club’s own certificate yet. Get the file ca.crt from whoever runs Augendo ' +
+            'and open it once. Android: Settings, Security, Install a certificate. iPhone: install the profile, then Settings, ' +
             'General, About, Certificate Trust Settings. Open the address again: no warning, also with no internet.',
     ],
     [
