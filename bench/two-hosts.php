@@ -108,7 +108,7 @@ $courtside = json_decode($client->send('GET', "/api/sheets/{$sheet['id']}/courts
 $block = array_values(array_filter($courtside['blocks'], fn (array $each): bool => array_sum($each['reps_by_set']) > 0))[0]['id'];
 
 $why = [];
-[$seq, $acknowledged, $again, $unsure, $sentAgain] = [0, [], null, 0, 0];
+[$seq, $acknowledged, $again, $unsure, $failedLooks] = [0, [], null, 0, 0];
 for ($round = 1, $killed = 0; $killed < $kills; $round++) {
     $taps = $again ?? array_map(function () use ($block, &$seq): array {
         return [
@@ -138,7 +138,7 @@ for ($round = 1, $killed = 0; $killed < $kills; $round++) {
         for ($look = 0; $look < 3; $look++) {
             [$status] = $client->send('GET', '/api/today');
             if ($status !== 200) {
-                $sentAgain++;
+                $failedLooks++;
                 $why[$status] = ($why[$status] ?? 0) + 1;
             }
         }
@@ -159,10 +159,9 @@ $schedule = "env -u DB_DATABASE APP_ENV=local AUGENDO_CLOCK_FILE={$folder}/clock
 $sh("(cd a && {$schedule}) & (cd b && {$schedule}) & wait");
 $jobs = (int) $pdo->query("select count(*) from jobs where payload like '%FitTheDay%'")->fetchColumn();
 $files = $sh("find a/storage b/storage -type f ! -name '*.log' ! -path '*/framework/views/*' | wc -l");
-printf(
-    'seed %d: %d kills of one of two hosts, %d taps acknowledged, %d on the record, %d acknowledged and lost, %d twice; %d posts without an answer'
-        ." were sent again, %d of %d looks failed%s; totals %s; the day's job queued by two schedules: %d; files kept on a host: %d\n",
-    $seed, $kills, count($acknowledged), count($kept), count($lost), count($kept) - count(array_unique($kept)), $unsure, $sentAgain, 3 * $kills, $why === [] ? '' : ' '.json_encode($why),
-    $code === 0 ? 'equal' : 'DIFFERENT', $jobs, (int) $files,
-);
+printf("seed %d: %d kills of one of two hosts, %d taps acknowledged, %d on the record\n", $seed, $kills, count($acknowledged), count($kept));
+$twice = count($kept) - count(array_unique($kept));
+printf("%d acknowledged and lost, %d twice; totals %s\n", count($lost), $twice, $code === 0 ? 'equal' : 'DIFFERENT');
+printf("%d posts without an answer were sent again; %d of %d looks failed %s\n", $unsure, $failedLooks, 3 * $kills, json_encode($why));
+printf("the day's job, asked for by two schedules: %d; files kept on a host: %d\n", $jobs, (int) $files);
 exit($lost === [] && $code === 0 ? 0 : 1);

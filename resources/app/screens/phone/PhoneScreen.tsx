@@ -32,7 +32,8 @@ const STEPS = [
     [
         'If it warns',
         'The phone does not know the club’s own certificate yet. Get the file ca.crt from whoever runs Augendo ' +
-            'and open it once. Android: Settings, Security, Install a certificate. iPhone: install the profile, then Settings, ' +
+            'and open it once. Android: Settings, Security, Install a certificate. ' +
+            'iPhone: install the profile, then Settings, ' +
             'General, About, Certificate Trust Settings. Open the address again: no warning, also with no internet.',
     ],
     [
