@@ -159,7 +159,8 @@ $schedule = "env -u DB_DATABASE APP_ENV=local AUGENDO_CLOCK_FILE={$folder}/clock
 $sh("(cd a && {$schedule}) & (cd b && {$schedule}) & wait");
 $jobs = (int) $pdo->query("select count(*) from jobs where payload like '%FitTheDay%'")->fetchColumn();
 $files = $sh("find a/storage b/storage -type f ! -name '*.log' ! -path '*/framework/views/*' | wc -l");
-printf("seed %d: %d kills of one of two hosts, %d taps acknowledged, %d on the record\n", $seed, $kills, count($acknowledged), count($kept));
+printf("seed %d: %d kills of one of two hosts\n", $seed, $kills);
+printf("%d taps acknowledged, %d on the record\n", count($acknowledged), count($kept));
 $twice = count($kept) - count(array_unique($kept));
 printf("%d acknowledged and lost, %d twice; totals %s\n", count($lost), $twice, $code === 0 ? 'equal' : 'DIFFERENT');
 printf("%d posts without an answer were sent again; %d of %d looks failed %s\n", $unsure, $failedLooks, 3 * $kills, json_encode($why));
