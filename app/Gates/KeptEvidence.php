@@ -52,9 +52,10 @@ final class KeptEvidence
         $result = GateResult::fromArray($kept['gate']);
         $gate = $library->ladder($decision->ladder, $decision->ladder_version)->rung($decision->rung)?->gate;
 
+        // Those that were asked then: one that came later has no verdict here.
         return $gate === null ? [] : array_map(
             fn (Criterion $each): string => Wording::criterion($each).': '.Wording::evidence($each, $result, $gate, $word),
-            Criterion::cases(),
+            array_map(Criterion::from(...), array_keys($result->criteria)),
         );
     }
 }

@@ -92,6 +92,11 @@ final class KeptReasonsTest extends TestCase
         $words = KeptEvidence::words($decision, app(Library::class));
         $this->assertCount(10, $words);
         $this->assertStringContainsString('37 of 40 good', implode(' ', $words));
+        // Kept before a criterion came to the gate: told with those it was decided by.
+        $gate = $decision->evidence['gate'];
+        unset($gate['criteria']['prerequisites']);
+        $decision->evidence = ['v' => 2, 'word' => 'full', 'gate' => $gate];
+        $this->assertCount(9, KeptEvidence::words($decision, app(Library::class)));
         $decision->evidence = ['v' => 2, 'word' => 'full', 'match' => [
             'criteria' => array_fill_keys(['held', 'varied', 'apart', 'safety', 'readiness', 'clearance'], 'pass'),
             'good_days' => ['2026-11-10', '2026-11-20'], 'judged' => 20, 'good' => 18, 'safety_faults' => 0,

@@ -1,3 +1,5 @@
+// Held to core Limits\LimitBoard (headroom): the room of each limit comes with the session, only taps are taken off
+// here. tests/Device/count.test.ts.
 import type { Courtside } from '../api/client';
 
 type Bound = Courtside['bounds'][number];

@@ -1,3 +1,4 @@
+// Held to core Planning\BlockPlan: sets and repetitions come with the session; tests/Device/count.test.ts.
 import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape } from '../api/client';
 import type { KeptReport } from '../offline/store';
 import { nudge, stopsForQuality } from './pattern';

@@ -1,3 +1,4 @@
+// Held to core Planning\DoseChoice (the doses and their price come with the session); tests/Device/count.test.ts.
 import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape as TapeData } from '../api/client';
 import { tightest } from './bounds';
 

@@ -1,3 +1,5 @@
+// Held to core Courtside\TapFold by tests/examples/device-rules.json ("fold"), which the core writes: PHPUnit
+// (DeviceRulesTest) and vitest (tests/Device) replay it.
 import type { RepEvent } from '../api/client';
 
 export type Verdict = 'good' | 'not_good' | 'unobserved';

@@ -1,3 +1,4 @@
+// Of a season that is being edited; core Planning\SeasonAsk reads the moves. tests/Device/score.test.ts.
 /** From the day a session was planned for to the day it is held on. */
 export type Move = { from: string; to: string };
 

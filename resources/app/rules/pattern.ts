@@ -1,3 +1,5 @@
+// Held to core Mechanics\FaultPattern and Nudge by tests/examples/device-rules.json ("pattern"), which the core writes:
+// PHPUnit (DeviceRulesTest) and vitest (tests/Device) replay it.
 import type { Courtside, RepEvent } from '../api/client';
 import type { Report } from '../offline/store';
 import type { Verdict } from './fold';

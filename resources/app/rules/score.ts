@@ -1,3 +1,5 @@
+// Shown while it is tapped; core Scoring\Score reads the same taps again, and its value is what is kept.
+// tests/Device/score.test.ts.
 import type { Scores } from '../api/client';
 
 export type Kind = Scores['series'][number]['kind'];

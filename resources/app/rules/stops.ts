@@ -1,12 +1,13 @@
+// Held to core Readiness\StopTable: worked out ahead and only looked up here. KeptOrSaidTest holds it to the server's
+// word.
 import type { Courtside, CourtsideBlock } from '../api/client';
 import type { KeptReport } from '../offline/store';
 
 export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
 
 /**
- * What a report that lies on this device means for a block, by the table the core worked out ahead. Nothing is worked
- * out here, only looked
- * up. An answer of the server that knows of the report takes its place.
+ * What a report that lies on this device means for a block, by the table the core worked out ahead: nothing is worked
+ * out here. An answer of the server that knows of the report takes its place.
  */
 export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBlock, side: string): Stop | null {
     const open = kept.filter(
