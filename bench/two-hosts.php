@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // Two hosts of one club behind a proxy, one killed again and again in the middle of taps:
-//   AUGENDO_PG_FSYNC=on tests/with-postgres php bench/two-hosts.php [kills] [seed]
+//   AUGENDO_PG_FSYNC=on tests/with-postgres php bench/two-hosts.php [kills] [seed] [database|redis]
 // Each is a checkout with a storage folder, php-fpm and nginx of its own, by the files of deploy/; they share PostgreSQL and the key.
 // Needs nginx, php8.2-fpm and openssl.
 
@@ -12,8 +12,9 @@ require __DIR__.'/support.php';
 use Illuminate\Support\Str;
 
 const TLS_PORT = 8790;
+const REDIS_PORT = 8795;
 
-[$kills, $seed] = [(int) ($argv[1] ?? 20), (int) ($argv[2] ?? random_int(1, 999_999))];
+[$kills, $seed, $share] = [(int) ($argv[1] ?? 20), (int) ($argv[2] ?? random_int(1, 999_999)), $argv[3] ?? 'database'];
 mt_srand($seed);
 $root = dirname(__DIR__);
 $folder = sys_get_temp_dir().'/augendo-hosts-'.uniqid();
@@ -52,8 +53,8 @@ foreach (['DB_CONNECTION', 'DB_HOST', 'DB_PORT', 'DB_USERNAME', 'DB_DATABASE'] a
 }
 $environment = implode("\n", [
     'APP_ENV=production', 'APP_DEBUG=false', "APP_KEY={$key}", 'APP_URL=https://localhost:'.TLS_PORT, ...$shared,
-    'CACHE_STORE=database', 'SESSION_DRIVER=database', 'QUEUE_CONNECTION=database', 'SESSION_SECURE_COOKIE=true',
-    'APP_MAINTENANCE_DRIVER=cache', 'APP_MAINTENANCE_STORE=database', 'TRUSTED_PROXIES=127.0.0.1',
+    "CACHE_STORE={$share}", 'SESSION_DRIVER=database', "QUEUE_CONNECTION={$share}", 'SESSION_SECURE_COOKIE=true',
+    'APP_MAINTENANCE_DRIVER=cache', "APP_MAINTENANCE_STORE={$share}", 'TRUSTED_PROXIES=127.0.0.1', 'REDIS_PORT='.REDIS_PORT,
 ]);
 $site = (string) file_get_contents("{$root}/deploy/nginx/augendo.conf");
 $pool = (string) file_get_contents("{$root}/deploy/php-fpm/augendo.conf");
@@ -90,6 +91,10 @@ $proxy = preg_replace(
 file_put_contents("{$folder}/proxy.nginx", $nginx('proxy', $tls($proxy)));
 
 $artisan = fn (string $host, string $command): string => $sh('cd '.$host.' && env -u DB_DATABASE '.PHP_BINARY." artisan {$command}");
+if ($share === 'redis') {
+    $start('redis', ['redis-server', '--port', (string) REDIS_PORT, '--bind', '127.0.0.1', '--save', '', '--dir', $folder]);
+    sleep(1);
+}
 $artisan('a', 'augendo:update');
 $artisan('a', "db:seed --class='Database\\Seeders\\DemoSeeder' --force --quiet");
 $up = function (string $host) use ($start, $folder): void {
@@ -154,10 +159,13 @@ $lost = array_diff($acknowledged, $kept);
 exec('cd '.$folder.'/b && env -u DB_DATABASE '.PHP_BINARY.' artisan augendo:rebuild 2>&1', $said, $code);
 // The day's job, asked for by both schedules in the same minute: one host does it.
 $pdo->exec("delete from jobs; delete from cache where key like '%schedule%'");
+$share === 'redis' && $sh('redis-cli -p '.REDIS_PORT.' del augendo_queues:default');
 file_put_contents("{$folder}/clock", date('Y-m-d').'T10:15:00+00:00');
 $schedule = "env -u DB_DATABASE APP_ENV=local AUGENDO_CLOCK_FILE={$folder}/clock ".PHP_BINARY.' artisan schedule:run';
 $sh("(cd a && {$schedule}) & (cd b && {$schedule}) & wait");
-$jobs = (int) $pdo->query("select count(*) from jobs where payload like '%FitTheDay%'")->fetchColumn();
+$jobs = $share === 'redis'
+    ? (int) $sh('redis-cli -p '.REDIS_PORT.' llen augendo_queues:default')
+    : (int) $pdo->query("select count(*) from jobs where payload like '%FitTheDay%'")->fetchColumn();
 $files = $sh("find a/storage b/storage -type f ! -name '*.log' ! -path '*/framework/views/*' | wc -l");
 printf("seed %d: %d kills of one of two hosts\n", $seed, $kills);
 printf("%d taps acknowledged, %d on the record\n", count($acknowledged), count($kept));

@@ -32,7 +32,7 @@ return [
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
-    // Several hosts of one club may share sessions, cache and queue in Redis; one host needs none.
+    // Several hosts of one club may share cache and queue in Redis; one host needs none.
     'redis' => [
         'client' => 'phpredis',
         'options' => ['prefix' => env('REDIS_PREFIX', 'augendo_')],

@@ -13,6 +13,8 @@ return [
             'retry_after' => 90,
             'after_commit' => true,
         ],
+        // Several hosts may share the queue in Redis instead.
+        'redis' => ['driver' => 'redis', 'connection' => 'default', 'queue' => 'default', 'retry_after' => 90, 'after_commit' => true],
     ],
     'failed' => ['driver' => 'database-uuids', 'database' => env('DB_CONNECTION', 'sqlite'), 'table' => 'failed_jobs'],
 ];
