@@ -68,7 +68,8 @@ fwrite(STDERR, count($sample).' of '.count($slips)." mutants\n");
 $copies = [];
 for ($i = 0; $i < $processes; $i++) {
     $copies[$i] = "{$folder}/{$i}";
-    (new Process(['sh', '-c', "mkdir {$copies[$i]} && tar -cf - vendor core library composer.json phpunit.xml | tar -C {$copies[$i]} -xf -"]))
+    $copy = "mkdir {$copies[$i]} && tar -cf - vendor core library composer.json phpunit.xml | tar -C {$copies[$i]} -xf -";
+    (new Process(['sh', '-c', $copy]))
         ->setTimeout(300)->mustRun();
 }
 $survivors = $running = [];
