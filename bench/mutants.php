@@ -93,11 +93,9 @@ while ($next < count($sample) || $running !== []) {
                 continue;
             }
             usort($classes, fn (string $a, string $b): int => $seconds[$a] <=> $seconds[$b]);
-            $run = implode(' && ', array_map(
-                fn (string $class): string => escapeshellarg(PHP_BINARY).' vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php'
-                    ." --stop-on-defect --do-not-cache-result {$fileOf[$class]}",
-                $classes,
-            ));
+            $alone = escapeshellarg(PHP_BINARY).' vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php'
+                .' --stop-on-defect --do-not-cache-result';
+            $run = implode(' && ', array_map(fn (string $class): string => "{$alone} {$fileOf[$class]}", $classes));
             $process = Process::fromShellCommandline($run, $copy)->setTimeout(AT_MOST_S);
             $process->start();
             $running[$i] = [$process, $path, $original, "{$file}:{$line}  {$was} → {$is}"];
@@ -122,4 +120,5 @@ foreach ($survivors as $survivor) {
     echo str_replace(getcwd().'/', '', $survivor), "\n";
 }
 $tried = $caught + count($survivors);
-printf("seed %d: %d of %d mutants caught, %.1f %% (%d would not compile)\n", $seed, $caught, $tried, 100 * $caught / max(1, $tried), $unrunnable);
+$share = 100 * $caught / max(1, $tried);
+printf("seed %d: %d of %d mutants caught, %.1f %% (%d would not compile)\n", $seed, $caught, $tried, $share, $unrunnable);
