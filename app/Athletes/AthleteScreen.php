@@ -67,13 +67,22 @@ final class AthleteScreen
         [$squad, $load, $readiness, $ladders, $limits] = [$day->squad, $day->load, $day->readiness, $day->ladders, $day->limits];
 
         return new AthleteView(
-            Cards::athlete($athlete, $on), $on->iso(), $squad->name, $readiness->word->value, ReadinessAnswers::why($readiness),
-            $readiness->school->value,
-            ReadinessAnswers::channels($readiness),
-            array_map(fn (SorenessReport $report): ReferralView => new ReferralView(
-                $report->at->text, $report->site->value, $report->side, $report->kind->value, $report->score, Wording::referral($report),
+            athlete: Cards::athlete($athlete, $on),
+            date: $on->iso(),
+            squad: $squad->name,
+            word: $readiness->word->value,
+            why: ReadinessAnswers::why($readiness),
+            school: $readiness->school->value,
+            channels: ReadinessAnswers::channels($readiness),
+            referrals: array_map(fn (SorenessReport $report): ReferralView => new ReferralView(
+                report_at: $report->at->text,
+                site: $report->site->value,
+                side: $report->side,
+                kind: $report->kind->value,
+                score: $report->score,
+                sentence: Wording::referral($report),
             ), $readiness->openReferrals),
-            Clearance::query()
+            clearances: Clearance::query()
                 ->where('athlete_id', $athlete->id)
                 ->orderByDesc('id')
                 ->get()
@@ -81,24 +90,25 @@ final class AthleteScreen
                 ->values()
                 ->map(self::clearance(...))
                 ->all(),
-            array_values(
+            ladders: array_values(
                 array_map(
                     fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $day, $agreements),
                     $ladders->placementsOf($athlete),
                 ),
             ),
-            $this->days($load, $on), Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
-            $this->soreness($athlete, $squad, $on),
-            Decision::query()
+            days: $this->days($load, $on),
+            tapes: Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
+            soreness: $this->soreness($athlete, $squad, $on),
+            decisions: Decision::query()
                 ->with('decider')
                 ->where('athlete_id', $athlete->id)
                 ->orderByDesc('decided_at')
                 ->get()
                 ->map($this->decision(...))
                 ->all(),
-            SheetRefs::for([$athlete->id], $on->plus(-14), $on->plus(14), $on)[$athlete->id] ?? [],
-            $this->statistics(LoadStatistics::of($load->record->wholeSeries(Measure::Arm), $on->ordinal)),
-            array_map(
+            sheets: SheetRefs::for([$athlete->id], $on->plus(-14), $on->plus(14), $on)[$athlete->id] ?? [],
+            statistics: $this->statistics(LoadStatistics::of($load->record->wholeSeries(Measure::Arm), $on->ordinal)),
+            returns: array_map(
                 fn (PlayReturn $return): ReturnRefView => ReturnRefs::of(
                     $return,
                     $athlete,
@@ -107,7 +117,8 @@ final class AthleteScreen
                 ),
                 $day->returns->all($athlete->id),
             ),
-            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age), MissingCounts::of($athlete->id),
+            growing_fast: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
+            missing_counts: MissingCounts::of($athlete->id),
         );
     }
 
@@ -139,29 +150,37 @@ final class AthleteScreen
         $word = Standings::word($athlete, $current, $readiness);
 
         return new LadderView(
-            $ladder->id, $ladder->name, $ladder->summary,
-            array_map(fn (Rung $rung, int $i): RungView => new RungView(
-                $rung->id, $rung->name, $athlete->sideFor($ladder->skill)->mirror($rung->goal),
-                $i < $at ? 'held' : ($i === $at ? 'current' : 'ahead'),
-                isset($entered[$rung->id]) ? substr($entered[$rung->id], 0, 10) : null,
-                isset($decided[$rung->id])
+            id: $ladder->id,
+            name: $ladder->name,
+            summary: $ladder->summary,
+            rungs: array_map(fn (Rung $rung, int $i): RungView => new RungView(
+                id: $rung->id,
+                name: $rung->name,
+                goal: $athlete->sideFor($ladder->skill)->mirror($rung->goal),
+                state: $i < $at ? 'held' : ($i === $at ? 'current' : 'ahead'),
+                entered_on: isset($entered[$rung->id]) ? substr($entered[$rung->id], 0, 10) : null,
+                decision: isset($decided[$rung->id])
                     ? ucfirst(str_replace('_', ' ', $decided[$rung->id]->action)).', '.$decided[$rung->id]->decider->name
                     : null,
-                $count($rung->id, 'gbGB'), $count($rung->id, 'gG'),
+                observed: $count($rung->id, 'gbGB'),
+                good: $count($rung->id, 'gG'),
             ), $ladder->rungs, array_keys($ladder->rungs)),
-            $current->id, $next?->id, $ladder->before($current->id)?->id,
-            RungAnswers::gate($gate, $current, $next, $word, $ladders->reps($athlete, $placement)),
-            Wording::gateAsks($current->gate),
-            $ladder->skill->id, $this->progress->progress($athlete, $ladder->id, $day->on),
-            $this->progress->setLength($athlete, $ladder->id, $day->squad, $day->on),
-            $agreements->sentenceOn($athlete->id, $ladder->id, $current->id),
-            MatchReadiness::answer(
+            current: $current->id,
+            next: $next?->id,
+            previous: $ladder->before($current->id)?->id,
+            gate: RungAnswers::gate($gate, $current, $next, $word, $ladders->reps($athlete, $placement)),
+            gate_asks: Wording::gateAsks($current->gate),
+            skill: $ladder->skill->id,
+            progress: $this->progress->progress($athlete, $ladder->id, $day->on),
+            set_length: $this->progress->setLength($athlete, $ladder->id, $day->squad, $day->on),
+            agreement: $agreements->sentenceOn($athlete->id, $ladder->id, $current->id),
+            match_ready: MatchReadiness::answer(
                 $ladders->matchReady($athlete, $placement, $readiness, $gate, $day->returns->open($athlete->id) !== null),
                 $athlete,
                 $ladder->id,
                 $word,
             ),
-            $this->place->answer($athlete, $ladder->id),
+            placing: $this->place->answer($athlete, $ladder->id),
         );
     }
 
@@ -187,9 +206,15 @@ final class AthleteScreen
         }
 
         return array_map(fn (int $day): LoadDayView => new LoadDayView(
-            Day::fromOrdinal($day)->iso(), $series['arm']->on($day), $series['hand']->on($day),
-            $series['trunk']->on($day), $series['landings']->on($day),
-            $series['high']->on($day), $series['reps']->on($day), $planned[$day]['arm'] ?? 0.0, $planned[$day]['landings'] ?? 0.0,
+            date: Day::fromOrdinal($day)->iso(),
+            arm: $series['arm']->on($day),
+            hand: $series['hand']->on($day),
+            trunk: $series['trunk']->on($day),
+            landings: $series['landings']->on($day),
+            high_reps: $series['high']->on($day),
+            reps: $series['reps']->on($day),
+            planned_arm: $planned[$day]['arm'] ?? 0.0,
+            planned_landings: $planned[$day]['landings'] ?? 0.0,
         ), range($on->ordinal - self::DAYS_BACK, $on->ordinal + self::DAYS_AHEAD));
     }
 
@@ -207,11 +232,17 @@ final class AthleteScreen
             ->values();
 
         return $rows->map(fn (object $row): SorenessView => new SorenessView(
-            $row->at, $row->day, Wording::moment(\Augendo\Core\Readiness\Moment::from($row->moment)), $row->site,
-            Wording::site(Site::from($row->site)), $row->side,
-            Wording::kind(Kind::from($row->kind)), (int) $row->score,
-            $school->wordOf(Kind::from($row->kind), (int) $row->score)->value, $row->note,
-            $row->by ?? 'by personal link',
+            at: $row->at,
+            day: $row->day,
+            moment: Wording::moment(\Augendo\Core\Readiness\Moment::from($row->moment)),
+            site: $row->site,
+            site_name: Wording::site(Site::from($row->site)),
+            side: $row->side,
+            kind: Wording::kind(Kind::from($row->kind)),
+            score: (int) $row->score,
+            word: $school->wordOf(Kind::from($row->kind), (int) $row->score)->value,
+            note: $row->note,
+            by: $row->by ?? 'by personal link',
         ))->all();
     }
 
@@ -267,11 +298,16 @@ final class AthleteScreen
         };
 
         return new DecisionView(
-            $decision->id, substr($decision->day, 0, 10), $ladder->name, $rung->name ?? $decision->rung,
-            $to->name ?? $decision->to_rung, $decision->action,
-            "{$verb} “".($to->name ?? $decision->to_rung).'”', $decision->decider->name,
-            KeptEvidence::words($decision, $this->library),
-            $decision->reason,
+            id: $decision->id,
+            day: substr($decision->day, 0, 10),
+            ladder_name: $ladder->name,
+            rung_name: $rung->name ?? $decision->rung,
+            to_rung_name: $to->name ?? $decision->to_rung,
+            action: $decision->action,
+            sentence: "{$verb} “".($to->name ?? $decision->to_rung).'”',
+            by: $decision->decider->name,
+            evidence: KeptEvidence::words($decision, $this->library),
+            reason: $decision->reason,
         );
     }
 

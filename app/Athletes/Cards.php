@@ -17,8 +17,12 @@ final class Cards
     public static function athlete(Athlete $athlete, Day $on): AthleteCardView
     {
         return new AthleteCardView(
-            $athlete->id, $athlete->name(), $athlete->given_name, $athlete->ageOn($on), $athlete->throwing_side->value,
-            self::isYoung($athlete, $on),
+            id: $athlete->id,
+            name: $athlete->name(),
+            given_name: $athlete->given_name,
+            age: $athlete->ageOn($on),
+            throwing_side: $athlete->throwing_side->value,
+            young: self::isYoung($athlete, $on),
         );
     }
 

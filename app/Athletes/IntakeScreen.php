@@ -38,16 +38,25 @@ final class IntakeScreen
         $day = fn (string $column): ?string => $kept?->{$column} === null ? null : substr($kept->{$column}, 0, 10);
 
         return new IntakeView(
-            Cards::athlete($athlete, $on), (int) ($kept->version ?? 0),
-            $athlete->birth_date === null ? null : substr($athlete->birth_date, 0, 10),
-            $kept?->sports, $kept?->past_injuries, $kept?->emergency_contact, $kept?->emergency_plan,
-            $week === null ? null : new UsualWeekView($week['arm'], $week['landings']),
-            self::doubtOfWeek(Intake::week($kept?->usual_week_until_sure)),
-            $kept?->usual_week_signed_by, $day('usual_week_on'),
-            $kept?->consent_record_by, $day('consent_record_on'), $kept?->consent_film_by, $day('consent_film_on'),
-            $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
-            $growth, Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
-            $user->role->decides()
+            athlete: Cards::athlete($athlete, $on),
+            version: (int) ($kept->version ?? 0),
+            birth_date: $athlete->birth_date === null ? null : substr($athlete->birth_date, 0, 10),
+            sports: $kept?->sports,
+            past_injuries: $kept?->past_injuries,
+            emergency_contact: $kept?->emergency_contact,
+            emergency_plan: $kept?->emergency_plan,
+            usual_week: $week === null ? null : new UsualWeekView($week['arm'], $week['landings']),
+            usual_week_doubt: self::doubtOfWeek(Intake::week($kept?->usual_week_until_sure)),
+            usual_week_signed_by: $kept?->usual_week_signed_by,
+            usual_week_on: $day('usual_week_on'),
+            consent_record_by: $kept?->consent_record_by,
+            consent_record_on: $day('consent_record_on'),
+            consent_film_by: $kept?->consent_film_by,
+            consent_film_on: $day('consent_film_on'),
+            heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
+            growth_cm_a_month: $growth,
+            growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
+            links: $user->role->decides()
                 ? Link::query()
                     ->where('athlete_id', $athlete->id)
                     ->tap(Link::live(...))
@@ -56,7 +65,7 @@ final class IntakeScreen
                     ->map(PeopleScreen::link(...))
                     ->all()
                 : [],
-            DB::table('known_conditions')
+            conditions: DB::table('known_conditions')
                 ->join('users', 'users.id', '=', 'known_conditions.set_by')
                 ->where('athlete_id', $athlete->id)
                 ->orderByDesc('set_at')
@@ -68,7 +77,11 @@ final class IntakeScreen
                         .". Set by {$row->name}.",
                     substr($row->until_day, 0, 10), $row->ended_at !== null || substr($row->until_day, 0, 10) < $on->iso(),
                 ))->all(),
-            $athlete->given_name, $athlete->family_name, $athlete->turn_direction, $this->marks($athlete), $this->standing($athlete),
+            given_name: $athlete->given_name,
+            family_name: $athlete->family_name,
+            turn_direction: $athlete->turn_direction,
+            marks: $this->marks($athlete),
+            ladders: $this->standing($athlete),
         );
     }
 

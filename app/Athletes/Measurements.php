@@ -58,13 +58,27 @@ final class Measurements
     /** @param  'heights'|'skill_marks'  $table */
     public function confirm(Athlete $athlete, string $table, string $id, User $by): void
     {
-        $this->change($athlete, $table, $id, $by, ['doubted' => false], 'measurement said to be right');
+        $this->change(
+            athlete: $athlete,
+            table: $table,
+            id: $id,
+            by: $by,
+            to: ['doubted' => false],
+            what: 'measurement said to be right',
+        );
     }
 
     /** @param  'heights'|'skill_marks'  $table */
     public function withdraw(Athlete $athlete, string $table, string $id, User $by): void
     {
-        $this->change($athlete, $table, $id, $by, ['withdrawn_at' => Carbon::now(), 'withdrawn_by' => $by->id], 'measurement withdrawn');
+        $this->change(
+            athlete: $athlete,
+            table: $table,
+            id: $id,
+            by: $by,
+            to: ['withdrawn_at' => Carbon::now(), 'withdrawn_by' => $by->id],
+            what: 'measurement withdrawn',
+        );
     }
 
     /**

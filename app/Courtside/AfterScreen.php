@@ -77,47 +77,60 @@ final class AfterScreen
         $healthThen = new DayReadiness([$open->athlete], $open->day());
 
         return new AfterView(
-            SheetRefs::one($sheet, $today), Cards::athlete($open->athlete, $today),
-            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true)),
-            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null)),
-            count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === null)),
-            RepStrip::write($reps),
-            $pattern === null || $fault === null ? null : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
-            $fault === null ? null : $mirror($fault->cue), $fault === null ? null : $mirror($fault->drill), (object) $faults,
-            RungAnswers::gate(
+            sheet: SheetRefs::one($sheet, $today),
+            athlete: Cards::athlete($open->athlete, $today),
+            good: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true)),
+            observed: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null)),
+            unobserved: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === null)),
+            strip: RepStrip::write($reps),
+            pattern: $pattern === null || $fault === null
+                ? null
+                : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
+            cue: $fault === null ? null : $mirror($fault->cue),
+            drill: $fault === null ? null : $mirror($fault->drill),
+            faults: (object) $faults,
+            gate: RungAnswers::gate(
                 $ladders->gate($open->athlete, $placement, $readiness, $load, $limits), $standingRung, $next,
                 Standings::word($open->athlete, $standingRung, $readiness), $ladders->reps($open->athlete, $placement),
             ),
-            RungAnswers::rung($ladder, $standingRung), $next?->id, $ladder->before($standingRung->id)?->id,
-            Tapes::inPlay($limits->board($today, $load->record)->states($load->plansOn($today)), $today),
-            'Ask tomorrow morning: anything sore, and where? Without that report '.(
+            rung: RungAnswers::rung($ladder, $standingRung),
+            next_rung: $next?->id,
+            previous_rung: $ladder->before($standingRung->id)?->id,
+            tapes: Tapes::inPlay($limits->board($today, $load->record)->states($load->plansOn($today)), $today),
+            tomorrow: 'Ask tomorrow morning: anything sore, and where? Without that report '.(
                 $sheet->return_stage === null ? 'the gate stays shut.' : 'the return waits.'
             ),
-            $sheet->return_stage === null ? null : ReturnRefs::ofSheet(OpenSheet::of($sheet), $today),
-            self::nudge($reps, $names),
-            array_map(
+            return: $sheet->return_stage === null ? null : ReturnRefs::ofSheet(OpenSheet::of($sheet), $today),
+            nudge: self::nudge($reps, $names),
+            focus: array_map(
                 fn (Fault $each): FaultView => new FaultView(
-                    $each->id, $each->name, $mirror($each->cue), $mirror($each->drill), $each->safety,
-                    $each->checkpoint,
+                    id: $each->id,
+                    name: $each->name,
+                    cue: $mirror($each->cue),
+                    drill: $mirror($each->drill),
+                    safety: $each->safety,
+                    checkpoint: $each->checkpoint,
                 ),
                 FocusPoints::of([...$open->seenLast(), ...$reps], $rung->faults),
             ),
-            $this->progress->progress($open->athlete, $sheet->ladder, $today), self::grouping($sheet),
-            self::helped($sheet), self::felt($sheet),
-            array_map(Wording::report(...), Grown::during($healthThen->today($open->athlete))),
-            CourtsideScreen::afterStop($open, $healthThen),
-            $sheet->events
+            progress: $this->progress->progress($open->athlete, $sheet->ladder, $today),
+            grouping: self::grouping($sheet),
+            helped: self::helped($sheet),
+            felt: self::felt($sheet),
+            grew: array_map(Wording::report(...), Grown::during($healthThen->today($open->athlete))),
+            after_stop: CourtsideScreen::afterStop($open, $healthThen),
+            went_on: $sheet->events
                 ->where('kind', 'going_on')
                 ->map(fn (RepEvent $event): string => substr($event->at, 11, 5).", {$event->note}.")
                 ->values()
                 ->all(),
-            Conflicts::of($sheet, $user),
-            $this->progress->setLength($open->athlete, $sheet->ladder, $open->squad, $today),
-            (new Agreements([$open->athlete->id], $today, $this->library))->sentenceOn($open->athlete->id,
+            conflicts: Conflicts::of($sheet, $user),
+            set_length: $this->progress->setLength($open->athlete, $sheet->ladder, $open->squad, $today),
+            agreement: (new Agreements([$open->athlete->id], $today, $this->library))->sentenceOn($open->athlete->id,
                 $sheet->ladder,
                 $standingRung->id,
             ),
-            $this->place->answer($open->athlete, $sheet->ladder),
+            placing: $this->place->answer($open->athlete, $sheet->ladder),
         );
     }
 

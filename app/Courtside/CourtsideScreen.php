@@ -92,32 +92,52 @@ final class CourtsideScreen
         [$rotation, $neighbours] = self::around($sheet, $user);
 
         return new CourtsideView(
-            $sheet->id, $sheet->trainingSession->title, $open->day()->iso(), $sheet->state, Cards::athlete($open->athlete, $open->day()),
-            RungAnswers::rungOf($open), $open->rung()->outcomeIgnored, $readiness->word->value, $open->ladder()->cautions, $blocks,
-            array_map(fn (Gauge $gauge): BoundView => Bounds::answer($gauge), $budget),
-            array_map(
+            sheet_id: $sheet->id,
+            title: $sheet->trainingSession->title,
+            held_on: $open->day()->iso(),
+            state: $sheet->state,
+            athlete: Cards::athlete($open->athlete, $open->day()),
+            rung: RungAnswers::rungOf($open),
+            outcome_ignored: $open->rung()->outcomeIgnored,
+            word: $readiness->word->value,
+            cautions: $open->ladder()->cautions,
+            blocks: $blocks,
+            bounds: array_map(fn (Gauge $gauge): BoundView => Bounds::answer($gauge), $budget),
+            faults: array_map(
                 fn (Fault $fault): FaultView => new FaultView(
-                    $fault->id, $fault->name, $mirror($fault->cue), $mirror($fault->drill), $fault->safety,
-                    $fault->checkpoint,
+                    id: $fault->id,
+                    name: $fault->name,
+                    cue: $mirror($fault->cue),
+                    drill: $mirror($fault->drill),
+                    safety: $fault->safety,
+                    checkpoint: $fault->checkpoint,
                 ),
                 $open->rung()->faults,
             ),
-            new PatternBoundsView(
-                FaultPattern::LAST, FaultPattern::LEAST_FAULTS, FaultPattern::LEAST_SHARE, Nudge::RETURNS_TIMES,
-                Nudge::RETURNS_OF, Nudge::WINDOW, Nudge::FALL,
+            pattern: new PatternBoundsView(
+                last: FaultPattern::LAST,
+                least_faults: FaultPattern::LEAST_FAULTS,
+                least_share: FaultPattern::LEAST_SHARE,
+                returns_times: Nudge::RETURNS_TIMES,
+                returns_of: Nudge::RETURNS_OF,
+                window: Nudge::WINDOW,
+                fall: Nudge::FALL,
             ),
-            $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
-            $neighbours,
-            $blocks === []
+            events: $sheet->events->map(fn (RepEvent $event): RepEventView => self::event($event))->all(),
+            neighbours: $neighbours,
+            stop: $blocks === []
                 ? 'Nothing counted is left today. '.self::firstReasons($sheet)
                 : null,
-            Cards::emergency($open->athlete->id), ReturnRefs::ofSheet($open)?->sentence,
-            array_map(
+            emergency: Cards::emergency($open->athlete->id),
+            return_sentence: ReturnRefs::ofSheet($open)?->sentence,
+            checkpoints: array_map(
                 fn (Checkpoint $checkpoint): NamedView => new NamedView($checkpoint->id, $checkpoint->name),
                 $open->rung()->checkpoints,
             ),
-            $user->pace_m, $rotation, Conflicts::of($sheet, $user),
-            array_map(
+            pace_m: $user->pace_m,
+            rotation: $rotation,
+            conflicts: Conflicts::of($sheet, $user),
+            reported: array_map(
                 fn (SorenessReport $report): ReportedView => new ReportedView(
                     $report->site->value,
                     $report->side,
@@ -126,17 +146,32 @@ final class CourtsideScreen
                 ),
                 $health->today($open->athlete),
             ),
-            self::stops($open, $plans, $health), self::reportsKnown($sheet), self::heard($sheet),
-            $sheet->stale ? SheetWording::WAITS_TO_BE_FITTED : null, self::afterStop($open, $health),
+            stops: self::stops($open, $plans, $health),
+            reports_known: self::reportsKnown($sheet),
+            health: self::heard($sheet),
+            refitting: $sheet->stale ? SheetWording::WAITS_TO_BE_FITTED : null,
+            after_stop: self::afterStop($open, $health),
         );
     }
 
     private static function event(RepEvent $event): RepEventView
     {
         return new RepEventView(
-            $event->id, $event->block_id, $event->set_no, $event->kind, $event->target_id, $event->verdict,
-            $event->fault, $event->side, $event->at, $event->seq, $event->note, $event->effort, $event->distance_m,
-            $event->seen, $event->device,
+            id: $event->id,
+            block_id: $event->block_id,
+            set_no: $event->set_no,
+            kind: $event->kind,
+            target_id: $event->target_id,
+            verdict: $event->verdict,
+            fault: $event->fault,
+            side: $event->side,
+            at: $event->at,
+            seq: $event->seq,
+            note: $event->note,
+            effort: $event->effort,
+            distance_m: $event->distance_m,
+            seen: $event->seen,
+            device: $event->device,
         );
     }
 
@@ -297,12 +332,23 @@ final class CourtsideScreen
         $dose = $plan->asked;
 
         return new CourtsideBlockView(
-            $block->id, Wording::blockKind($dose->kind), $dose->title, $open->side()->mirror($dose->text), $plan->repsBySet(),
-            $dose->side->value, $plan->effort, $plan->distanceM, Wording::object($dose->object), $dose->restS, $dose->holdS, $dose->judged,
-            ! $open->rung()->outcomeIgnored
+            id: $block->id,
+            kind_name: Wording::blockKind($dose->kind),
+            title: $dose->title,
+            text: $open->side()->mirror($dose->text),
+            reps_by_set: $plan->repsBySet(),
+            side: $dose->side->value,
+            effort: $plan->effort,
+            distance_m: $plan->distanceM,
+            object: Wording::object($dose->object),
+            rest_s: $dose->restS,
+            hold_s: $dose->holdS,
+            judged: $dose->judged,
+            scored: ! $open->rung()->outcomeIgnored
                 && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
                 && $dose->skill->family !== Family::Jump,
-            array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses), self::load($planned),
+            doses: array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses),
+            load: self::load($planned),
         );
     }
 

@@ -40,7 +40,15 @@ final class MatchScreen
         $effort = Felt::Hard->effort();
         $ones = [];
         foreach ($this->skills($athlete, $day, $fixture) as $skill) {
-            $ones[$skill->id] = $day->load->price->of(new WorkSet($on, 'match', $skill, 1, $effort, $skill->ordinaryImplement(), null));
+            $ones[$skill->id] = $day->load->price->of(new WorkSet(
+                day: $on,
+                session: 'match',
+                skill: $skill,
+                reps: 1,
+                effort: $effort,
+                implement: $skill->ordinaryImplement(),
+                distanceM: null,
+            ));
         }
         // What other sessions and matches of the day hold is not left for this one; what this one holds is.
         $held = array_values(
@@ -56,8 +64,11 @@ final class MatchScreen
         $names = $this->library->skillNames();
 
         return new MatchCountView(
-            Cards::athlete($athlete, $on), $on->iso(), $fixture === null ? 'Match' : $fixture->title, $effort,
-            array_map(
+            athlete: Cards::athlete($athlete, $on),
+            date: $on->iso(),
+            title: $fixture === null ? 'Match' : $fixture->title,
+            effort: $effort,
+            skills: array_map(
                 fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView(
                     $id,
                     $names[$id],
@@ -67,8 +78,9 @@ final class MatchScreen
                 array_keys($ones),
                 $ones,
             ),
-            array_map(Bounds::answer(...), $gauges), Cards::emergency($athlete->id),
-            DB::table('work_sets')
+            bounds: array_map(Bounds::answer(...), $gauges),
+            emergency: Cards::emergency($athlete->id),
+            logged: DB::table('work_sets')
                 ->where('athlete_id', $athlete->id)
                 ->where('day', $on->iso())
                 ->whereNotNull('client_id')

@@ -185,10 +185,20 @@ final class RepLog
             $block = $blocks[$reps[0]->blockId];
             $dose = $block->dose($this->library);
             $set = new WorkSet(
-                $sheet->day(), $sheet->id, $dose->skill, count($reps), $reps[0]->effort, $dose->object->implement,
-                $reps[0]->distanceM, null,
-                $dose->object->massKg, $dose->object->referenceMassKg, Side::from($reps[0]->side), $dose->surface,
-                $dose->legs, $dose->dropCm,
+                day: $sheet->day(),
+                session: $sheet->id,
+                skill: $dose->skill,
+                reps: count($reps),
+                effort: $reps[0]->effort,
+                implement: $dose->object->implement,
+                distanceM: $reps[0]->distanceM,
+                speedMs: null,
+                massKg: $dose->object->massKg,
+                referenceMassKg: $dose->object->referenceMassKg,
+                side: Side::from($reps[0]->side),
+                surface: $dose->surface,
+                legs: $dose->legs,
+                dropCm: $dose->dropCm,
             );
             $rows[] = self::row(
                 $sheet->athlete_id, $set, 'courtside', $block->object, $block->id,

@@ -55,18 +55,24 @@ final class ScoreScreen
             $goal = $last->goal === null ? null : (float) $last->goal;
             $best = $values === [] ? 0.0 : $kind->best($values);
             $series[] = new ScoreSeriesView(
-                $kind->value, $rows[0]->name, self::number($kind, $best), self::number($kind, (float) $last->value),
-                $goal === null ? null : self::number($kind, $goal),
-                $goal !== null && ($kind->lessIsBetter() ? (float) $last->value <= $goal + 1e-9 : (float) $last->value >= $goal - 1e-9),
-                $kind->lessIsBetter(), array_slice($values, -self::SHOWN),
-                $rows->reverse()->take(self::SHOWN)->map(
+                kind: $kind->value,
+                name: $rows[0]->name,
+                best: self::number($kind, $best),
+                last: self::number($kind, (float) $last->value),
+                goal: $goal === null ? null : self::number($kind, $goal),
+                goal_reached: $goal !== null && ($kind->lessIsBetter()
+                    ? (float) $last->value <= $goal + 1e-9
+                    : (float) $last->value >= $goal - 1e-9),
+                less_is_better: $kind->lessIsBetter(),
+                trend: array_slice($values, -self::SHOWN),
+                scores: $rows->reverse()->take(self::SHOWN)->map(
                     fn (object $row): ScoreView => new ScoreView(
                         $row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value),
                         Scores::read($kind, json_decode($row->seen, true))->detail,
                         abs((float) $row->value - $best) < 1e-9,
                     ),
                 )->values()->all(),
-                $kind === ScoreKind::Grouping ? self::grouping(Scores::points(json_decode($last->seen, true))) : null,
+                grouping: $kind === ScoreKind::Grouping ? self::grouping(Scores::points(json_decode($last->seen, true))) : null,
             );
         }
 
@@ -92,16 +98,21 @@ final class ScoreScreen
         $thirds = $of->thirds;
 
         return new GroupingView(
-            array_map(fn (array $point): string => implode(' ', $point), $points), $of->acrossM, $of->alongM,
-            $of->meanRadialErrorM, $of->halfCircleM,
-            $of->ellipse === null ? [] : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
-            self::onAverage($of).($of->tendency === [] ? ' No side leads.' : ' Tends '.implode(' and ', $of->tendency).'.').(
+            points: array_map(fn (array $point): string => implode(' ', $point), $points),
+            across_m: $of->acrossM,
+            along_m: $of->alongM,
+            mean_radial_error_m: $of->meanRadialErrorM,
+            half_circle_m: $of->halfCircleM,
+            ellipses: $of->ellipse === null
+                ? []
+                : [...$of->ellipseHolding(0.5) ?? [], ...$of->ellipseHolding(0.9) ?? [], rad2deg($of->ellipse[2])],
+            sentence: self::onAverage($of).($of->tendency === [] ? ' No side leads.' : ' Tends '.implode(' and ', $of->tendency).'.').(
                 $thirds === null
                     ? ''
                     : " First third {$length($thirds[0]->meanRadialErrorM)} from the aim, last third "
                         .$length($thirds[1]->meanRadialErrorM).'.'
             ),
-            $of->n < self::HINTS_FROM ? [] : array_map(
+            hints: $of->n < self::HINTS_FROM ? [] : array_map(
                 fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)),
                 self::HINT_SHARES,
             ),

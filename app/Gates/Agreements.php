@@ -123,8 +123,15 @@ final class Agreements
     public static function answer(string $who, Agreement $of, ?string $splitsOn): AgreementView
     {
         return new AgreementView(
-            $who, $of->n, $of->same, $of->kappa, $of->interval[0] ?? null, $of->interval[1] ?? null, $splitsOn,
-            $of->isWeak(), $of->isEnough(),
+            who: $who,
+            both: $of->n,
+            same: $of->same,
+            kappa: $of->kappa,
+            low: $of->interval[0] ?? null,
+            high: $of->interval[1] ?? null,
+            splits_on: $splitsOn,
+            weak: $of->isWeak(),
+            enough: $of->isEnough(),
         );
     }
 }

@@ -73,7 +73,15 @@ final class GateRows
                 }
                 $word = Standings::word($athlete, $standings->rung($placement), $readiness);
                 $isReturning = $returns->open($athlete->id) !== null;
-                $rows[$athlete->id][] = $this->row($athlete, $placement, $standings, $gate, $word, $isReturning, $on);
+                $rows[$athlete->id][] = $this->row(
+                    athlete: $athlete,
+                    placement: $placement,
+                    standings: $standings,
+                    result: $gate,
+                    word: $word,
+                    isReturning: $isReturning,
+                    on: $on,
+                );
             }
         }
 
@@ -89,17 +97,17 @@ final class GateRows
         $missing = Wording::missing($result, $rung->gate, $word);
 
         return new GateRowView(
-            Cards::athlete($athlete, $on),
-            $word->value,
-            RungAnswers::rung($ladder, $rung),
-            RungAnswers::gate($result, $rung, $ladder->after($rung->id), $word, $standings->reps($athlete, $placement)),
-            Attention::of($isReturning, $word, $result->decision, $watch)->value,
-            $isReturning ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
-            $watch->opens,
-            $watch->stepsBack,
-            $on->daysSince(Instant::of($placement->entered_at)->day),
-            null,
-            null,
+            athlete: Cards::athlete($athlete, $on),
+            word: $word->value,
+            rung: RungAnswers::rung($ladder, $rung),
+            gate: RungAnswers::gate($result, $rung, $ladder->after($rung->id), $word, $standings->reps($athlete, $placement)),
+            group: Attention::of($isReturning, $word, $result->decision, $watch)->value,
+            why: $isReturning ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
+            opens: $watch->opens,
+            steps_back: $watch->stepsBack,
+            days: $on->daysSince(Instant::of($placement->entered_at)->day),
+            agreement: null,
+            match_ready: null,
         );
     }
 }

@@ -45,12 +45,12 @@ final class GatesScreen
         $place = fn (array $row): array => [Attention::from($row['group'])->place(), -$row['opens'] - $row['steps_back']];
         usort($rows, fn (array $a, array $b): int => $place($a) <=> $place($b));
         $view = new GatesView(
-            $on->iso(),
-            Cards::squad($squad),
-            Cards::squads($user),
-            LibraryProblems::now($this->library),
-            [],
-            array_map(
+            date: $on->iso(),
+            squad: Cards::squad($squad),
+            squads: Cards::squads($user),
+            problems: LibraryProblems::now($this->library),
+            rows: [],
+            agreements: array_map(
                 fn (array $row): AgreementView => Agreements::answer($row['who'], $row['agreement'], $row['splits']),
                 $agreements->byPeople(),
             ),

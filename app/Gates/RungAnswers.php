@@ -25,8 +25,12 @@ final class RungAnswers
     public static function rung(Ladder $ladder, Rung $rung): RungRefView
     {
         return new RungRefView(
-            $ladder->id, $ladder->name, $rung->id, $rung->name, (int) $ladder->position($rung->id) + 1,
-            count($ladder->rungs),
+            ladder: $ladder->id,
+            ladder_name: $ladder->name,
+            rung: $rung->id,
+            rung_name: $rung->name,
+            position: (int) $ladder->position($rung->id) + 1,
+            of: count($ladder->rungs),
         );
     }
 
@@ -40,8 +44,12 @@ final class RungAnswers
         $programme = $open->sheet->playReturn()->firstOrFail()->programmeAsOpened();
 
         return new RungRefView(
-            $open->ladder()->id, "way back: {$programme->name}", $open->rung()->id, $open->rung()->name, $stage + 1,
-            count($programme->stages),
+            ladder: $open->ladder()->id,
+            ladder_name: "way back: {$programme->name}",
+            rung: $open->rung()->id,
+            rung_name: $open->rung()->name,
+            position: $stage + 1,
+            of: count($programme->stages),
         );
     }
 
@@ -52,12 +60,18 @@ final class RungAnswers
     public static function gate(GateResult $result, Rung $rung, ?Rung $next, Word $word, array $reps): GateView
     {
         return new GateView(
-            $result->decision->value, Wording::gateHeadline($result, $next?->name), Wording::missing($result, $rung->gate, $word),
-            array_map(fn (Criterion $criterion): CriterionView => new CriterionView(
+            decision: $result->decision->value,
+            headline: Wording::gateHeadline($result, $next?->name),
+            missing: Wording::missing($result, $rung->gate, $word),
+            criteria: array_map(fn (Criterion $criterion): CriterionView => new CriterionView(
                 $criterion->value, Wording::criterion($criterion), $result->criteria[$criterion->value]->value,
                 Wording::evidence($criterion, $result, $rung->gate, $word), $criterion->mayBeOverridden(),
             ), Criterion::cases()),
-            $result->observed, $result->good, $result->rate, $result->lowerBound, RepStrip::write(array_slice($reps, -10)),
+            observed: $result->observed,
+            good: $result->good,
+            rate: $result->rate,
+            lower_bound: $result->lowerBound,
+            strip: RepStrip::write(array_slice($reps, -10)),
         );
     }
 }

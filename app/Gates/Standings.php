@@ -123,8 +123,13 @@ final class Standings
         $rung = $this->rung($placement);
 
         return MatchReady::of(
-            $ladder, $rung, $gate, $varied, self::word($athlete, $rung, $readiness),
-            $onTheWayBack ? false : self::clearance($readiness), $this->on,
+            ladder: $ladder,
+            rung: $rung,
+            gate: $gate,
+            varied: $varied,
+            word: self::word($athlete, $rung, $readiness),
+            clearanceOk: $onTheWayBack ? false : self::clearance($readiness),
+            on: $this->on,
         );
     }
 
@@ -159,12 +164,19 @@ final class Standings
         $channels = $rung->loadedChannels();
 
         return GateResult::of($rung->gate, $this->on, new GateEvidence(
-            $this->reps($athlete, $placement),
-            $this->readiness->soreness($athlete, $channels),
-            self::word($athlete, $rung, $readiness),
-            NextDose::fits($ladder->after($rung->id), $this->on, $load->record, $load->plans, $limits, $load->price),
-            $ladder->needs === [] ? true : Prerequisites::held($ladder, $this->climbed($athlete), $this->library),
-            self::clearance($readiness),
+            reps: $this->reps($athlete, $placement),
+            soreness: $this->readiness->soreness($athlete, $channels),
+            word: self::word($athlete, $rung, $readiness),
+            loadOk: NextDose::fits(
+                next: $ladder->after($rung->id),
+                on: $this->on,
+                record: $load->record,
+                plans: $load->plans,
+                limits: $limits,
+                price: $load->price,
+            ),
+            prerequisitesOk: $ladder->needs === [] ? true : Prerequisites::held($ladder, $this->climbed($athlete), $this->library),
+            clearanceOk: self::clearance($readiness),
         ));
     }
 

@@ -45,19 +45,25 @@ final class CheckInScreen
             ]);
 
         return new CheckInPageView(
-            $athlete->given_name, Cards::isYoung($athlete, $on), (bool) $workspace->asks_wellness,
-            $yesterday > 0 && $reports->doesntContain('moment', 'morning')
+            given_name: $athlete->given_name,
+            young: Cards::isYoung($athlete, $on),
+            asks_wellness: (bool) $workspace->asks_wellness,
+            morning_after: $yesterday > 0 && $reports->doesntContain('moment', 'morning')
                 ? "Yesterday: {$yesterday} repetitions. How is the body this morning?"
                 : null,
-            Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
-            $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(
+            asks_growth: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
+            today: $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(
                 Moment::from($row->moment),
             ) : Wording::report(new SorenessReport(
-                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
-                Kind::from($row->kind), (int) $row->score,
+                at: Instant::of($row->at),
+                moment: Moment::from($row->moment),
+                site: Site::from($row->site),
+                side: $row->side,
+                kind: Kind::from($row->kind),
+                score: (int) $row->score,
             )))->all(),
-            $day->readiness->word->value,
-            $next === null
+            word: $day->readiness->word->value,
+            next: $next === null
                 ? null
                 : Wording::day(Day::of(substr($next->held_on, 0, 10)))
                     .", {$next->starts_at}: "

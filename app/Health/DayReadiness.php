@@ -60,8 +60,12 @@ final class DayReadiness
             ->orderBy('received_at')->orderBy('id')->get();
         foreach ([...$this->lastOfPlaces($ids, $upTo), ...$rows] as $row) {
             $this->reports[$row->athlete_id][] = new SorenessReport(
-                Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
-                Kind::from($row->kind), (int) $row->score,
+                at: Instant::of($row->at),
+                moment: Moment::from($row->moment),
+                site: Site::from($row->site),
+                side: $row->side,
+                kind: Kind::from($row->kind),
+                score: (int) $row->score,
             );
         }
         foreach (DB::table('clearances')->whereIn('athlete_id', $ids)->get() as $row) {
@@ -81,8 +85,12 @@ final class DayReadiness
                 ->get() as $row
         ) {
             $this->conditions[$row->athlete_id][] = new KnownCondition(
-                Site::from($row->site), $row->side, Kind::from($row->kind), (int) $row->up_to_score,
-                Day::of(substr($row->from_day, 0, 10)), Day::of(substr($row->until_day, 0, 10)),
+                site: Site::from($row->site),
+                side: $row->side,
+                kind: Kind::from($row->kind),
+                upToScore: (int) $row->up_to_score,
+                from: Day::of(substr($row->from_day, 0, 10)),
+                until: Day::of(substr($row->until_day, 0, 10)),
             );
         }
         // The latest answer of the day counts: a fever that turned out to be none.
@@ -163,12 +171,23 @@ final class DayReadiness
     public function readiness(Athlete $athlete, ?Squad $squad, bool $expected = false): Readiness
     {
         $calm = $expected ? [
-            new SorenessReport(Instant::of("{$this->on->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0),
+            new SorenessReport(
+                at: Instant::of("{$this->on->iso()}T00:00:00Z"),
+                moment: Moment::Morning,
+                site: Site::None,
+                side: null,
+                kind: Kind::Muscle,
+                score: 0,
+            ),
         ] : [];
 
         return Readiness::on(
-            $this->on, $athlete->ageOn($this->on), [...$this->reports[$athlete->id] ?? [], ...$calm],
-            $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
+            on: $this->on,
+            age: $athlete->ageOn($this->on),
+            reports: [...$this->reports[$athlete->id] ?? [], ...$calm],
+            clearances: $this->clearances[$athlete->id] ?? [],
+            school: $squad?->school,
+            around: $this->around($athlete->id),
         );
     }
 
@@ -186,8 +205,12 @@ final class DayReadiness
     public function stopTable(Athlete $athlete, ?Squad $squad): StopTable
     {
         return StopTable::of(
-            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [],
-            $this->clearances[$athlete->id] ?? [], $squad?->school, $this->around($athlete->id),
+            on: $this->on,
+            age: $athlete->ageOn($this->on),
+            reports: $this->reports[$athlete->id] ?? [],
+            clearances: $this->clearances[$athlete->id] ?? [],
+            school: $squad?->school,
+            around: $this->around($athlete->id),
         );
     }
 
@@ -200,8 +223,14 @@ final class DayReadiness
     public function stoppedSince(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
     {
         return Readiness::stoppedSince(
-            $this->on, $athlete->ageOn($this->on), $this->reports[$athlete->id] ?? [], $this->clearances[$athlete->id] ?? [],
-            $squad?->school, $this->around($athlete->id), $loaded, $side,
+            on: $this->on,
+            age: $athlete->ageOn($this->on),
+            reports: $this->reports[$athlete->id] ?? [],
+            clearances: $this->clearances[$athlete->id] ?? [],
+            school: $squad?->school,
+            around: $this->around($athlete->id),
+            loaded: $loaded,
+            side: $side,
         );
     }
 

@@ -67,12 +67,15 @@ final class RollCallScreen
             $report = $today[$athlete->id] ?? null;
 
             return new RollCallRowView(
-                Cards::athlete($athlete, $on), $readiness->word->value, ReadinessAnswers::why($readiness),
-                $report === null ? null : substr($report->at, 11, 5),
-                $report !== null && HealthLog::mayWithdraw($report, $user) ? $report->id : null,
-                isset($before[$athlete->id]) ? substr($before[$athlete->id], 0, 10) : null,
-                in_array($athlete->id, $worked, true) && ! in_array($athlete->id, $mornings, true),
-                $ill[$athlete->id] ?? null, in_array($athlete->id, $linked, true),
+                athlete: Cards::athlete($athlete, $on),
+                word: $readiness->word->value,
+                why: ReadinessAnswers::why($readiness),
+                answered_at: $report === null ? null : substr($report->at, 11, 5),
+                report_id: $report !== null && HealthLog::mayWithdraw($report, $user) ? $report->id : null,
+                last_answer: isset($before[$athlete->id]) ? substr($before[$athlete->id], 0, 10) : null,
+                morning_after: in_array($athlete->id, $worked, true) && ! in_array($athlete->id, $mornings, true),
+                ill: $ill[$athlete->id] ?? null,
+                has_link: in_array($athlete->id, $linked, true),
             );
         }, $athletes);
         usort(

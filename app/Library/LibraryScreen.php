@@ -44,8 +44,13 @@ final class LibraryScreen
             }
 
             return new LibraryRowView(
-                $id, $ladder->name, $ladder->skill->family->value, Handedness::Right->mirror($ladder->summary),
-                count($ladder->rungs), mb_strtolower(implode(' | ', $words)), isset($own[$id]),
+                id: $id,
+                name: $ladder->name,
+                family: $ladder->skill->family->value,
+                summary: Handedness::Right->mirror($ladder->summary),
+                rungs: count($ladder->rungs),
+                words: mb_strtolower(implode(' | ', $words)),
+                own: isset($own[$id]),
             );
         }, $this->shelf->ids($user->workspace_id));
     }
@@ -62,21 +67,32 @@ final class LibraryScreen
         }
 
         return new LibraryLadderView(
-            $id, $ladder->name, $mirror($ladder->summary), $ladder->version, $ladder->cautions,
-            array_map(
+            id: $id,
+            name: $ladder->name,
+            summary: $mirror($ladder->summary),
+            version: $ladder->version,
+            cautions: $ladder->cautions,
+            needs: array_map(
                 fn (array $need): string => $this->library->ladder($need[0])->name.': '.(
                     $this->library->ladder($need[0])->rung($need[1])->name ?? $need[1]
                 ),
                 $ladder->needs,
             ),
-            array_map(
+            figures: array_map(
                 fn (Pose $pose): FigurePoseView => new FigurePoseView(
-                    $pose->name, $mirror($pose->text), $pose->trunk, $pose->throwingArm, $pose->frontArm,
-                    $pose->frontLeg, $pose->backLeg, $pose->lift, $pose->tool,
+                    name: $pose->name,
+                    text: $mirror($pose->text),
+                    trunk: $pose->trunk,
+                    throwing_arm: $pose->throwingArm,
+                    front_arm: $pose->frontArm,
+                    front_leg: $pose->frontLeg,
+                    back_leg: $pose->backLeg,
+                    lift: $pose->lift,
+                    tool: $pose->tool,
                 ),
                 $this->library->figures()[$ladder->skill->id] ?? [],
             ),
-            array_map(
+            checkpoints: array_map(
                 fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView(
                     $checkpoint->name,
                     $mirror($checkpoint->good),
@@ -84,18 +100,21 @@ final class LibraryScreen
                 ),
                 array_values($checkpoints),
             ),
-            array_map(
+            faults: array_map(
                 fn (Fault $fault): LibraryFaultView => new LibraryFaultView(
                     $fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue),
                     $mirror($fault->drill), $fault->safety,
                 ),
                 $this->faults($ladder),
             ),
-            array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
-                $rung->id, $rung->name, $mirror($rung->goal), $rung->outcomeIgnored,
-                array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
-                array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
-                array_map(fn (BlockDose $block): LibraryBlockView => new LibraryBlockView(
+            rungs: array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
+                id: $rung->id,
+                name: $rung->name,
+                goal: $mirror($rung->goal),
+                outcome_ignored: $rung->outcomeIgnored,
+                checkpoints: array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
+                faults: array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
+                blocks: array_map(fn (BlockDose $block): LibraryBlockView => new LibraryBlockView(
                     Wording::blockKind($block->kind), $block->title, $mirror($block->text),
                     $block->reps === 0
                         ? ''
@@ -105,11 +124,12 @@ final class LibraryScreen
                             .lcfirst(Wording::object($block->object))
                             .($block->side->value === 'other' ? ', other side' : ''),
                     $block->judged,
-                ), $rung->blocks), Wording::gateAsks($rung->gate),
+                ), $rung->blocks),
+                gate: Wording::gateAsks($rung->gate),
             ), $ladder->rungs),
-            isset($this->shelf->own($user->workspace_id)[$id]),
-            $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
-            array_map(
+            own: isset($this->shelf->own($user->workspace_id)[$id]),
+            copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
+            versions: array_map(
                 fn (array $kept): LadderVersionView => new LadderVersionView($kept['version'], $kept['saved_at'], $kept['by']),
                 $this->shelf->versions($id),
             ),

@@ -46,11 +46,12 @@ final class AthleteLimits
         $done = array_filter($this->returns->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'done');
 
         return new LimitCalendar(
-            self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []), $load->profile,
-            $load->fixtures->matchDays($athleteId),
-            Adjustment::isGrowingFast($this->growthCmAMonth($athleteId), $load->age),
-            $this->returns->open($athleteId) !== null,
-            array_values(
+            limits: self::shared($this->ruleSet->limits, $this->shares[$athleteId] ?? []),
+            athlete: $load->profile,
+            matchDays: $load->fixtures->matchDays($athleteId),
+            growingFast: Adjustment::isGrowingFast($this->growthCmAMonth($athleteId), $load->age),
+            returning: $this->returns->open($athleteId) !== null,
+            doneReturns: array_values(
                 array_map(
                     fn (PlayReturn $return): DoneReturn => new DoneReturn(
                         $return->programmeAsOpened()->channel,

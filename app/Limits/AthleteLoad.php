@@ -41,8 +41,15 @@ final readonly class AthleteLoad
         Day $on, string $session, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing,
     ): SessionFrame {
         return new SessionFrame(
-            $on, $session, $this->price, $readiness, $this->record, $limits, $this->plans,
-            Layoff::of($this->record, $on, $rung, $this->price), $throwing,
+            on: $on,
+            session: $session,
+            price: $this->price,
+            readiness: $readiness,
+            record: $this->record,
+            limits: $limits,
+            otherPlans: $this->plans,
+            layoff: Layoff::of($this->record, $on, $rung, $this->price),
+            throwing: $throwing,
         );
     }
 }

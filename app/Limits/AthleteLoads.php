@@ -45,10 +45,12 @@ final class AthleteLoads
         foreach ($athletes as $athlete) {
             [$totals, $firstDay, $earlier] = $before[$athlete->id];
             $loads[$athlete->id] = new AthleteLoad(
-                $profiles[$athlete->id], new SetCost($profiles[$athlete->id]),
-                new LoadRecord([...$totals, ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
-                [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
-                $athlete->ageOn($on), $fixtures,
+                profile: $profiles[$athlete->id],
+                price: new SetCost($profiles[$athlete->id]),
+                record: new LoadRecord([...$totals, ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
+                plans: [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
+                age: $athlete->ageOn($on),
+                fixtures: $fixtures,
             );
         }
 
@@ -113,10 +115,15 @@ final class AthleteLoads
             ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
         foreach ($today as $row) {
             $record[$row->athlete_id][] = new CostedSet(
-                $on->ordinal, $row->session, $row->skill, $skills[$row->skill]->family, Side::from($row->side),
-                Implement::from($row->implement),
-                DailyTotals::toCost($row), $row->effort === null ? 1.0 : (float) $row->effort,
-                $row->distance_m === null ? null : (float) $row->distance_m,
+                day: $on->ordinal,
+                session: $row->session,
+                skill: $row->skill,
+                family: $skills[$row->skill]->family,
+                side: Side::from($row->side),
+                implement: Implement::from($row->implement),
+                cost: DailyTotals::toCost($row),
+                effort: $row->effort === null ? 1.0 : (float) $row->effort,
+                distanceM: $row->distance_m === null ? null : (float) $row->distance_m,
             );
         }
 

@@ -19,9 +19,13 @@ final class Bounds
         $state = $gauge->read([]);
 
         return new BoundView(
-            $gauge->limit->id, $gauge->limit->label, Wording::full([$gauge->limit]), Wording::unit($gauge->limit),
-            (float) $gauge->allowance,
-            (float) $state->max, (float) $state->used,
+            limit_id: $gauge->limit->id,
+            label: $gauge->limit->label,
+            full: Wording::full([$gauge->limit]),
+            unit: Wording::unit($gauge->limit),
+            remaining: (float) $gauge->allowance,
+            max: (float) $state->max,
+            used: (float) $state->used,
         );
     }
 

@@ -152,8 +152,15 @@ final class CarriedLoads
     private function set(object $row): CostedSet
     {
         return new CostedSet(
-            $this->ordinal($row->day), '', $row->skill, $this->library->skills()[$row->skill]->family, Side::from($row->side),
-            Implement::from($row->implement), DailyTotals::toCost($row), 0.0, null,
+            day: $this->ordinal($row->day),
+            session: '',
+            skill: $row->skill,
+            family: $this->library->skills()[$row->skill]->family,
+            side: Side::from($row->side),
+            implement: Implement::from($row->implement),
+            cost: DailyTotals::toCost($row),
+            effort: 0.0,
+            distanceM: null,
         );
     }
 
@@ -177,8 +184,15 @@ final class CarriedLoads
         $acute = $chronic = [];
         foreach (json_decode($json, true, 512, JSON_THROW_ON_ERROR) as [$skill, $side, $implement, $ofWeek, $ofMonth]) {
             $kind = fn (array $cost): CostedSet => new CostedSet(
-                $through, '', $skill, $this->library->skills()[$skill]->family, Side::from($side), Implement::from($implement), $cost, 0.0,
-                null,
+                day: $through,
+                session: '',
+                skill: $skill,
+                family: $this->library->skills()[$skill]->family,
+                side: Side::from($side),
+                implement: Implement::from($implement),
+                cost: $cost,
+                effort: 0.0,
+                distanceM: null,
             );
             $acute[] = $kind($ofWeek);
             $chronic[] = $kind($ofMonth);

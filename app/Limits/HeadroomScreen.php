@@ -52,8 +52,12 @@ final class HeadroomScreen
             $set = fn (Day $then, int $n): CostedSet => $day->load->price->of(self::set($then, $skill, $n, $effort, $distanceM));
             $left = $board->headroom($set($on, 1), $plan);
             $fits = $left->reps === null || $left->reps >= $reps ? $on : FirstFit::day(
-                $on->plus(1), fn (Day $then): CostedSet => $set($then, $reps), fn (Day $then): CostedSet => $set($then, 1),
-                $day->load->record, $day->load->plans, $day->limits,
+                from: $on->plus(1),
+                dose: fn (Day $then): CostedSet => $set($then, $reps),
+                oneRep: fn (Day $then): CostedSet => $set($then, 1),
+                record: $day->load->record,
+                plans: $day->load->plans,
+                limits: $day->limits,
             );
 
             return new HeadroomCellView(
@@ -66,12 +70,12 @@ final class HeadroomScreen
         $names = $this->library->skillNames();
 
         return new HeadroomGridView(
-            $skillId,
-            $names[$skillId],
-            $reps,
-            $rows,
-            array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
-            $this->logged($athlete, $on, $names),
+            skill: $skillId,
+            skill_name: $names[$skillId],
+            wanted: $reps,
+            rows: $rows,
+            skills: array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            logged: $this->logged($athlete, $on, $names),
         );
     }
 
@@ -101,6 +105,14 @@ final class HeadroomScreen
 
     private static function set(Day $day, Skill $skill, int $reps, float $effort, ?float $distanceM): WorkSet
     {
-        return new WorkSet($day, 'what if', $skill, $reps, $effort, $skill->ordinaryImplement(), $distanceM);
+        return new WorkSet(
+            day: $day,
+            session: 'what if',
+            skill: $skill,
+            reps: $reps,
+            effort: $effort,
+            implement: $skill->ordinaryImplement(),
+            distanceM: $distanceM,
+        );
     }
 }

@@ -55,10 +55,16 @@ final class LimitsScreen
         usort($rows, fn (SquadLimitRowView $a, SquadLimitRowView $b): int => $b->fullness <=> $a->fullness);
 
         return new LimitsView(
-            $on->iso(), Cards::squad($squad),
-            Cards::squads($user),
-            $ruleSet->name, $ruleSet->version, $ruleSet->notice, $this->rules($ruleSet->limits), $rows,
-            $squad->rule_set, $this->shares($athletes, $ruleSet),
+            date: $on->iso(),
+            squad: Cards::squad($squad),
+            squads: Cards::squads($user),
+            rule_set: $ruleSet->name,
+            version: $ruleSet->version,
+            notice: $ruleSet->notice,
+            rules: $this->rules($ruleSet->limits),
+            rows: $rows,
+            rule_set_id: $squad->rule_set,
+            shares: $this->shares($athletes, $ruleSet),
         );
     }
 
@@ -77,8 +83,14 @@ final class LimitsScreen
         foreach ($athletes as $athlete) {
             foreach ($all[$athlete->id] ?? [] as $id => $row) {
                 $views[] = new LimitShareView(
-                    $athlete->id, $athlete->name(), $id, $labels[$id] ?? $id, (float) $row->share, $row->reason,
-                    $row->by, substr($row->set_at, 0, 10),
+                    athlete_id: $athlete->id,
+                    athlete_name: $athlete->name(),
+                    limit_id: $id,
+                    label: $labels[$id] ?? $id,
+                    share: (float) $row->share,
+                    reason: $row->reason,
+                    by: $row->by,
+                    day: substr($row->set_at, 0, 10),
                 );
             }
         }
@@ -145,9 +157,14 @@ final class LimitsScreen
         }
 
         return array_values(array_map(fn (array $group): LimitRuleView => new LimitRuleView(
-            $group[0]->baseId(), $group[0]->isScalable(), $group[0]->label, $group[0]->isHard(),
-            Wording::limitAbout($group[0]), $group[0]->filter->sides !== null, $group[0]->source,
-            array_map(fn (Limit $limit): LimitBandView => new LimitBandView(
+            id: $group[0]->baseId(),
+            scalable: $group[0]->isScalable(),
+            label: $group[0]->label,
+            hard: $group[0]->isHard(),
+            about: Wording::limitAbout($group[0]),
+            per_side: $group[0]->filter->sides !== null,
+            source: $group[0]->source,
+            bands: array_map(fn (Limit $limit): LimitBandView => new LimitBandView(
                 $limit->ages === null ? 'every age' : (
                     $limit->ages[1] >= 100 ? "{$limit->ages[0]}+" : "{$limit->ages[0]}–{$limit->ages[1]}"
                 ),

@@ -64,11 +64,16 @@ final class LoadScreen
         $names = $this->library->skillNames();
 
         return new LoadView(
-            Cards::athlete($athlete, $on), $on->iso(), $this->days($day, $daysBack),
-            $this->events($day, $on->plus(-$daysBack)), $this->caps($day), $this->protect($day), $this->honest($day),
-            self::year($day),
-            array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
-            self::ratioBand($day),
+            athlete: Cards::athlete($athlete, $on),
+            date: $on->iso(),
+            days: $this->days($day, $daysBack),
+            events: $this->events($day, $on->plus(-$daysBack)),
+            caps: $this->caps($day),
+            protect: $this->protect($day),
+            honest: $this->honest($day),
+            year: self::year($day),
+            skills: array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            ratio_band: self::ratioBand($day),
         );
     }
 
@@ -107,11 +112,25 @@ final class LoadScreen
             $plan = fn (string $measure): float => $planned[$ordinal][$measure] ?? 0.0;
             $last = $at('arm') + $at('landings') > 0.0 ? $ordinal : $last;
             $views[] = new LoadLaneDayView(
-                $on->iso(), $at('arm'), $at('hand'), $at('trunk'), $at('landings'), $at('high_reps'), $at('metres'), $at('internal'),
-                $plan('arm'), $plan('hand'), $plan('trunk'), $plan('landings'), $plan('high_reps'), $plan('metres'),
-                $arm->sum($ordinal - 6, $ordinal), $step?->gauge($with, $on)->read([])->max,
-                RatioMethod::Ewma->ratio($arm, $ordinal), $soreness[$on->iso()] ?? null,
-                $last !== null && $ordinal <= $day->on->ordinal && $ordinal - $last >= self::LAYOFF_DAYS,
+                date: $on->iso(),
+                arm: $at('arm'),
+                hand: $at('hand'),
+                trunk: $at('trunk'),
+                landings: $at('landings'),
+                high_reps: $at('high_reps'),
+                metres: $at('metres'),
+                internal: $at('internal'),
+                planned_arm: $plan('arm'),
+                planned_hand: $plan('hand'),
+                planned_trunk: $plan('trunk'),
+                planned_landings: $plan('landings'),
+                planned_high_reps: $plan('high_reps'),
+                planned_metres: $plan('metres'),
+                week: $arm->sum($ordinal - 6, $ordinal),
+                week_max: $step?->gauge($with, $on)->read([])->max,
+                ratio: RatioMethod::Ewma->ratio($arm, $ordinal),
+                soreness: $soreness[$on->iso()] ?? null,
+                idle: $last !== null && $ordinal <= $day->on->ordinal && $ordinal - $last >= self::LAYOFF_DAYS,
             );
         }
 
@@ -226,8 +245,15 @@ final class LoadScreen
             $before = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day < $ordinal));
             $from = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $ordinal));
             $room = (new SessionFrame(
-                $on, 'protect', $day->load->price, $day->readiness, $day->load->record->with($before), $day->limits,
-                $from, Layoff::days(0), $day->athlete->throwing_side,
+                on: $on,
+                session: 'protect',
+                price: $day->load->price,
+                readiness: $day->readiness,
+                record: $day->load->record->with($before),
+                limits: $day->limits,
+                otherPlans: $from,
+                layoff: Layoff::days(0),
+                throwing: $day->athlete->throwing_side,
             ))->roomBeforeLater(
                 $dose->oneRep($on, 'protect', $day->load->price),
             );
@@ -283,7 +309,14 @@ final class LoadScreen
                 default => 'About as hard as asked, as far as distance can tell.',
             };
 
-            return new HonestEffortView($names[$skill], count($of), $honest?->difference, $honest?->low, $honest?->high, $sentence);
+            return new HonestEffortView(
+                skill: $names[$skill],
+                sets: count($of),
+                difference: $honest?->difference,
+                low: $honest?->low,
+                high: $honest?->high,
+                sentence: $sentence,
+            );
         }, array_keys($pairs), $pairs));
     }
 
@@ -323,10 +356,16 @@ final class LoadScreen
             $cost = DailyTotals::toCost($set);
 
             return new DaySetView(
-                $set->source === 'declared' ? 'Declared usual week, at eight tenths' : $names[$set->skill] ?? $set->skill,
-                $set->source, (int) $set->reps, $set->effort === null ? null : (float) $set->effort,
-                $set->distance_m === null ? null : (float) $set->distance_m, $set->side, $cost['arm'], $cost['hand'],
-                $cost['trunk'], $cost['landings'],
+                what: $set->source === 'declared' ? 'Declared usual week, at eight tenths' : $names[$set->skill] ?? $set->skill,
+                source: $set->source,
+                reps: (int) $set->reps,
+                effort: $set->effort === null ? null : (float) $set->effort,
+                distance_m: $set->distance_m === null ? null : (float) $set->distance_m,
+                side: $set->side,
+                arm: $cost['arm'],
+                hand: $cost['hand'],
+                trunk: $cost['trunk'],
+                landings: $cost['landings'],
             );
         })->all(), $sessions->map(
             fn (object $sheet): string => "{$sheet->minutes} minutes at exertion {$sheet->session_rpe}: "
@@ -342,7 +381,15 @@ final class LoadScreen
         $day = new AthleteDay($athlete, $on);
         $load = $day->load;
         $set = fn (Day $at, int $n): CostedSet => $load->price->of(
-            new WorkSet($at, 'what if', $skill, $n, $effort, $skill->ordinaryImplement(), $distanceM),
+            new WorkSet(
+                day: $at,
+                session: 'what if',
+                skill: $skill,
+                reps: $n,
+                effort: $effort,
+                implement: $skill->ordinaryImplement(),
+                distanceM: $distanceM,
+            ),
         );
         $before = array_values(array_filter($load->plans, fn (CostedSet $each): bool => $each->day < $then->ordinal));
         $sameDay = $load->plansOn($then);
@@ -357,12 +404,14 @@ final class LoadScreen
         $left = $board->headroom($set($then, 1), $sameDay);
         $dose = "{$reps} × ".lcfirst($this->library->skillNames()[$skillId]).' at '.Wording::dose($effort, $distanceM);
         $fitsOn = $over === [] ? $then : FirstFit::day(
-            $then->plus(1),
-            fn (Day $at): CostedSet => $set($at, $reps),
-            fn (Day $at): CostedSet => $set($at, 1),
-            $load->record->with(array_values(array_filter($load->plans, fn (CostedSet $each): bool => $each->day <= $then->ordinal))),
-            array_values(array_filter($load->plans, fn (CostedSet $each): bool => $each->day > $then->ordinal)),
-            $day->limits,
+            from: $then->plus(1),
+            dose: fn (Day $at): CostedSet => $set($at, $reps),
+            oneRep: fn (Day $at): CostedSet => $set($at, 1),
+            record: $load->record->with(array_values(
+                array_filter($load->plans, fn (CostedSet $each): bool => $each->day <= $then->ordinal),
+            )),
+            plans: array_values(array_filter($load->plans, fn (CostedSet $each): bool => $each->day > $then->ordinal)),
+            limits: $day->limits,
         );
         $sentence = $over === []
             ? "{$dose} fit on ".Wording::day($then).($left->reps === null ? '.' : '; '.max(0, $left->reps - $reps).' more would, too.')

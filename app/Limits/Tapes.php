@@ -22,12 +22,20 @@ final class Tapes
         $times = fn (?float $value): ?float => $value === null ? null : $value * $scale;
 
         return new TapeView(
-            $limit->id, $limit->label, $limit->source, $limit->isHard(), $limit->kind(), Wording::unit($limit),
-            $times($state->used),
-            $state->projected === null || $state->used === null || $limit->kind() === 'ratio'
+            limit_id: $limit->id,
+            label: $limit->label,
+            source: $limit->source,
+            hard: $limit->isHard(),
+            kind: $limit->kind(),
+            unit: Wording::unit($limit),
+            used: $times($state->used),
+            planned: $state->projected === null || $state->used === null || $limit->kind() === 'ratio'
                 ? null
                 : $times(max(0.0, $state->projected - $state->used)),
-            $times($state->max), $times($state->remaining), $state->status->value, Wording::limit($state, $on),
+            max: $times($state->max),
+            remaining: $times($state->remaining),
+            status: $state->status->value,
+            sentence: Wording::limit($state, $on),
         );
     }
 

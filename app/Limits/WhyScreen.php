@@ -93,19 +93,28 @@ final class WhyScreen
             ->orderByDesc('day')->orderBy('id')->get();
         foreach ($sets as $set) {
             $costed = new CostedSet(
-                Day::of($set->day)->ordinal, $set->session, $set->skill, $skills[$set->skill]->family,
-                Side::from($set->side), Implement::from($set->implement), DailyTotals::toCost($set), 1.0, null,
+                day: Day::of($set->day)->ordinal,
+                session: $set->session,
+                skill: $set->skill,
+                family: $skills[$set->skill]->family,
+                side: Side::from($set->side),
+                implement: Implement::from($set->implement),
+                cost: DailyTotals::toCost($set),
+                effort: 1.0,
+                distanceM: null,
             );
             if ($limit->filter->fits($costed) && $set->{$column} > 0) {
                 $object = $this->library->objects()[$set->object] ?? null;
                 $rows[] = new WhyRowView(
-                    substr($set->day, 0, 10),
-                    $set->source === 'declared'
+                    date: substr($set->day, 0, 10),
+                    what: $set->source === 'declared'
                         ? 'Declared usual week, at eight tenths'
                         : $names[$set->skill].($object === null ? '' : ', '.lcfirst(Wording::object($object))),
-                    (int) $set->reps,
-                    $set->effort === null ? null : (float) $set->effort,
-                    $set->distance_m === null ? null : (float) $set->distance_m, $set->side, (float) $set->{$column},
+                    reps: (int) $set->reps,
+                    effort: $set->effort === null ? null : (float) $set->effort,
+                    distance_m: $set->distance_m === null ? null : (float) $set->distance_m,
+                    side: $set->side,
+                    amount: (float) $set->{$column},
                 );
             }
         }

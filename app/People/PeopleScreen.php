@@ -36,14 +36,20 @@ final class PeopleScreen
         $visible = $coach->visibleAthletes()->pluck('athletes.id')->all();
 
         return new PeopleView(
-            $people->map(fn (User $user): PersonView => new PersonView(
-                $user->id, $user->name, $user->email, $user->role->value, $this->sees($user), $user->closed_at !== null,
-                (int) ($signedIn[$user->id] ?? 0), $coach->workspace->head_id === $user->id,
-                $user->role === Role::Clinician && $user->closed_at === null && $user->confirmed_at === null,
-                Rights::mayBeHead($user) && $coach->workspace->head_id !== $user->id,
+            people: $people->map(fn (User $user): PersonView => new PersonView(
+                id: $user->id,
+                name: $user->name,
+                email: $user->email,
+                role: $user->role->value,
+                sees: $this->sees($user),
+                closed: $user->closed_at !== null,
+                signed_in_at: (int) ($signedIn[$user->id] ?? 0),
+                head: $coach->workspace->head_id === $user->id,
+                unconfirmed: $user->role === Role::Clinician && $user->closed_at === null && $user->confirmed_at === null,
+                may_be_head: Rights::mayBeHead($user) && $coach->workspace->head_id !== $user->id,
             ))->all(),
-            Rights::links($coach)->tap(Link::live(...))->orderByDesc('id')->get()->map(self::link(...))->all(),
-            Activity::query()->where('workspace_id', $coach->workspace_id)->when(
+            links: Rights::links($coach)->tap(Link::live(...))->orderByDesc('id')->get()->map(self::link(...))->all(),
+            audit: Activity::query()->where('workspace_id', $coach->workspace_id)->when(
                 ! $wholeClub,
                 fn ($log) => $log->where(
                     fn ($own) => $own->where(
@@ -58,13 +64,13 @@ final class PeopleScreen
                 $entry->causer instanceof User ? $entry->causer->name : 'somebody', $entry->description,
                 $entry->subject instanceof Athlete ? $entry->subject->name() : null,
             ))->all(),
-            Cards::squads($coach),
-            $coach->visibleAthletes()
+            squads: Cards::squads($coach),
+            athletes: $coach->visibleAthletes()
                 ->orderBy('given_name')
                 ->get()
                 ->map(fn (Athlete $athlete): NamedView => new NamedView($athlete->id, $athlete->name()))
                 ->all(),
-            (bool) $coach->workspace->asks_wellness,
+            asks_wellness: (bool) $coach->workspace->asks_wellness,
         );
     }
 

@@ -25,8 +25,17 @@ final class SignIn
     public static function about(User $user): MeView
     {
         return new MeView(
-            $user->key(), $user->name, $user->role->value, $user->workspace->name, $user->workspace->today()->iso(),
-            $user->role->records(), $user->role->decides(), $user->mayClear(), Cards::squads($user), $user->code, Rights::isHead($user),
+            key: $user->key(),
+            name: $user->name,
+            role: $user->role->value,
+            workspace: $user->workspace->name,
+            today: $user->workspace->today()->iso(),
+            records: $user->role->records(),
+            decides: $user->role->decides(),
+            clears: $user->mayClear(),
+            squads: Cards::squads($user),
+            code: $user->code,
+            head: Rights::isHead($user),
         );
     }
 }

@@ -24,16 +24,23 @@ final class ReturnRefs
         [$awaited, $from] = $return->state === 'open' ? ReturnWording::awaited($return, $work) : ['nothing', 'nobody'];
 
         return new ReturnRefView(
-            $return->id, Cards::athlete($athlete, $on), $return->programmeAsOpened()->name,
-            trim("{$return->side} ".Wording::site($return->site)),
-            $return->stage + 1, count($stages), $stages[$return->stage]->name,
-            $return->state === 'open' ? $work->step->action : $return->state,
-            $return->state === 'open' ? ReturnWording::sentence($return, StepAsked::of($work)) : (
+            id: $return->id,
+            athlete: Cards::athlete($athlete, $on),
+            programme: $return->programmeAsOpened()->name,
+            site: trim("{$return->side} ".Wording::site($return->site)),
+            stage: $return->stage + 1,
+            of: count($stages),
+            stage_name: $stages[$return->stage]->name,
+            action: $return->state === 'open' ? $work->step->action : $return->state,
+            sentence: $return->state === 'open' ? ReturnWording::sentence($return, StepAsked::of($work)) : (
                 $return->state === 'done'
                     ? 'Done on '.Wording::day(Day::of(substr($return->ended_on, 0, 10))).'. The weeks after stay lighter.'
                     : "Closed: {$return->end_reason}"
             ),
-            $awaited, $from, $return->state === 'open' ? $work->notBefore?->iso() : null, $return->state,
+            awaited: $awaited,
+            awaited_from: $from,
+            not_before: $return->state === 'open' ? $work->notBefore?->iso() : null,
+            state: $return->state,
         );
     }
 

@@ -89,11 +89,15 @@ final class ReturnScreen
         )[0] ?? null;
 
         return new ReturnView(
-            ReturnRefs::of($return, $athlete, $on, $work), $programme->summary, $programme->cautions,
-            $this->library->ladder($return->ladder)->name, $word->value,
-            $return->state === 'open' && in_array($work->step->action, self::ACCEPTABLE, true) && $hindrance === null,
-            $hindrance, $work->step->stage,
-            array_map(
+            ref: ReturnRefs::of($return, $athlete, $on, $work),
+            summary: $programme->summary,
+            cautions: $programme->cautions,
+            ladder_name: $this->library->ladder($return->ladder)->name,
+            word: $word->value,
+            acceptable: $return->state === 'open' && in_array($work->step->action, self::ACCEPTABLE, true) && $hindrance === null,
+            hindrance: $hindrance,
+            action_stage: $work->step->stage,
+            unmet: array_map(
                 fn (StageCriterion $criterion): UnmetView => new UnmetView(
                     $criterion->id,
                     $criterion->label,
@@ -102,30 +106,38 @@ final class ReturnScreen
                 ),
                 $unmet,
             ),
-            array_map(fn (ProgrammeStage $stage, int $i): StageView => new StageView(
-                $stage->name, $athlete->throwing_side->mirror($stage->text), ReturnWording::dose($stage, $longest),
-                ReturnWording::asks($stage),
-                $return->state === 'done' || $i < $return->stage ? 'passed' : ($i === $return->stage ? 'current' : 'ahead'),
-                self::cleanRun($day->returns, $return, $i), $stage->passes, $stage->needsClearance,
+            stages: array_map(fn (ProgrammeStage $stage, int $i): StageView => new StageView(
+                name: $stage->name,
+                text: $athlete->throwing_side->mirror($stage->text),
+                dose: ReturnWording::dose($stage, $longest),
+                asks: ReturnWording::asks($stage),
+                state: $return->state === 'done' || $i < $return->stage ? 'passed' : ($i === $return->stage ? 'current' : 'ahead'),
+                clean: self::cleanRun($day->returns, $return, $i),
+                passes: $stage->passes,
+                needs_clearance: $stage->needsClearance,
             ), $programme->stages, array_keys($programme->stages)),
-            $return->attempts->reverse()->map(
+            attempts: $return->attempts->reverse()->map(
                 fn (ReturnAttempt $attempt): AttemptView => self::attempt($return, $attempt, $day->returns, $user),
             )->values()->all(),
-            $return->clearances
+            clearances: $return->clearances
                 ->reverse()
                 ->map(fn (ReturnClearance $clearance): string => self::clearance($return, $clearance))
                 ->values()
                 ->all(),
-            $return->steps->reverse()->map(
+            steps: $return->steps->reverse()->map(
                 fn (ReturnStepTaken $step): StepTakenView => new StepTakenView(
                     substr($step->decided_at, 0, 10),
                     self::asked($return, $step),
                     $step->by->name,
                 ),
             )->values()->all(),
-            $return->measures->reverse()->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))->values()->all(),
-            substr($return->opened_on, 0, 10),
-            $return->state === 'done' && $after !== null
+            measures: $return->measures
+                ->reverse()
+                ->map(fn (ReturnMeasure $measure): string => self::measure($return, $measure))
+                ->values()
+                ->all(),
+            opened_on: substr($return->opened_on, 0, 10),
+            after: $return->state === 'done' && $after !== null
                 ? "{$after->label}: ".Wording::limit($after->gauge($day->load->record, $on)->read([]), $on)
                 : null,
         );

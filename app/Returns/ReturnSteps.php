@@ -270,12 +270,22 @@ final class ReturnSteps
             'athlete_id',
             $sheet->athlete_id,
         )->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
-            Instant::of($row->at), Moment::from($row->moment), Site::from($row->site), $row->side,
-            Kind::from($row->kind), (int) $row->score,
+            at: Instant::of($row->at),
+            moment: Moment::from($row->moment),
+            site: Site::from($row->site),
+            side: $row->side,
+            kind: Kind::from($row->kind),
+            score: (int) $row->score,
         ))->all();
         $read = AttemptReading::of(
-            $sheet->day(), $sheet->return_stage, $return->programmeAsOpened()->stages[$sheet->return_stage],
-            $return->site, $reports, $this->school($sheet), $doneOfStage, $goodRate,
+            day: $sheet->day(),
+            stage: $sheet->return_stage,
+            asked: $return->programmeAsOpened()->stages[$sheet->return_stage],
+            returning: $return->site,
+            reports: $reports,
+            school: $this->school($sheet),
+            done: $doneOfStage,
+            goodRate: $goodRate,
         );
         ReturnAttempt::query()->updateOrCreate(['sheet_id' => $sheet->id], [
             'return_id' => $return->id, 'day' => $read->day->iso(), 'stage' => $read->stage,

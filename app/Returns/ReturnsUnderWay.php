@@ -72,8 +72,13 @@ final class ReturnsUnderWay
     public function work(PlayReturn $return, Readiness $readiness): StageWork
     {
         return StageWork::on(
-            $this->on, $return->programmeAsOpened(), $return->stage, $this->attempts($return), self::clearances($return, $this->on),
-            $return->notBefore(), self::word($return, $readiness),
+            on: $this->on,
+            programme: $return->programmeAsOpened(),
+            stage: $return->stage,
+            attempts: $this->attempts($return),
+            clearances: self::clearances($return, $this->on),
+            accepted: $return->notBefore(),
+            word: self::word($return, $readiness),
         );
     }
 
@@ -89,8 +94,14 @@ final class ReturnsUnderWay
         $upTo = $return->attempts->filter(fn (ReturnAttempt $attempt): bool => substr($attempt->day, 0, 10) <= $this->on->iso());
 
         return $upTo->map(fn (ReturnAttempt $attempt): Attempt => new Attempt(
-            Day::of(substr($attempt->day, 0, 10)), $attempt->stage, $attempt->completed, $attempt->during, $attempt->eased,
-            $this->nextMorning($return, $attempt), $attempt->red_flag, $attempt->joint_sore,
+            day: Day::of(substr($attempt->day, 0, 10)),
+            stage: $attempt->stage,
+            completed: $attempt->completed,
+            during: $attempt->during,
+            eased: $attempt->eased,
+            nextMorning: $this->nextMorning($return, $attempt),
+            redFlag: $attempt->red_flag,
+            jointSore: $attempt->joint_sore,
         ))->values()->all();
     }
 

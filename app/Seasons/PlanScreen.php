@@ -65,16 +65,26 @@ final class PlanScreen
             ->get();
 
         return new PlanView(
-            $on->iso(), Cards::squad($squad), Cards::squads($user),
-            $sessions->map(
+            date: $on->iso(),
+            squad: Cards::squad($squad),
+            squads: Cards::squads($user),
+            sessions: $sessions->map(
                 fn (object $row): PlannedSessionView => new PlannedSessionView(
-                    $row->id, substr($row->held_on, 0, 10), $row->starts_at, $row->title, (int) $row->sheets,
-                    (int) $row->reps,
+                    id: $row->id,
+                    day: substr($row->held_on, 0, 10),
+                    starts_at: $row->starts_at,
+                    title: $row->title,
+                    sheets: (int) $row->sheets,
+                    reps: (int) $row->reps,
                 ),
             )->all(),
-            $fixtures->map(fn (Fixture $each): FixtureView => new FixtureView(
-                $each->id, $each->kind, $each->day()->iso(), $each->starts_at, $each->title,
-                implode(
+            fixtures: $fixtures->map(fn (Fixture $each): FixtureView => new FixtureView(
+                id: $each->id,
+                kind: $each->kind,
+                day: $each->day()->iso(),
+                starts_at: $each->starts_at,
+                title: $each->title,
+                sentence: implode(
                     ', ',
                     array_map(
                         fn (array $dose): string => "{$dose['reps']} × "
@@ -84,17 +94,18 @@ final class PlanScreen
                         $each->doses,
                     ),
                 ),
-                $each->athlete_id, $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
+                athlete_id: $each->athlete_id,
+                athlete_name: $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
             ))->all(),
-            $seasons->map(fn (Season $season): SeasonRowView => $this->season($season, $on))->all(),
-            $seasons->where('waiting', true)->count(),
-            $athletes->filter(
+            seasons: $seasons->map(fn (Season $season): SeasonRowView => $this->season($season, $on))->all(),
+            working_out: $seasons->where('waiting', true)->count(),
+            without: $athletes->filter(
                 fn (Athlete $athlete): bool => in_array($athlete->id, $placed, true) && ! in_array($athlete->id, $planned, true),
             )
                 ->map(fn (Athlete $athlete) => Cards::athlete($athlete, $on))
                 ->values()
                 ->all(),
-            array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            skills: array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
         );
     }
 
@@ -103,9 +114,12 @@ final class PlanScreen
         $ladder = $this->library->ladder($season->ladder);
 
         return new SeasonRowView(
-            $season->id, Cards::athlete($season->athlete, $on), $ladder->name,
-            $season->goal_rung === null ? null : $ladder->rung($season->goal_rung)?->name, $season->goalOn()->iso(),
-            SeasonScreen::missed($season, $on),
+            id: $season->id,
+            athlete: Cards::athlete($season->athlete, $on),
+            ladder_name: $ladder->name,
+            goal: $season->goal_rung === null ? null : $ladder->rung($season->goal_rung)?->name,
+            goal_on: $season->goalOn()->iso(),
+            missed: SeasonScreen::missed($season, $on),
         );
     }
 }

@@ -75,8 +75,13 @@ final class SeasonScreen
                 $days[] = $today->isAfter($on) || ($planned[$iso] ?? null) === null && $arm->on($ordinal) > 0.0
                     ? $this->pastDay($season, $on, $arm->on($ordinal), $landings->on($ordinal), $sheets[$iso] ?? null)
                     : $this->day(
-                        $season, $on, $planned[$iso] ?? null, $sheets[$iso] ?? null, $elsewhere[$iso] ?? null,
-                        $elsewhereArm[$iso] ?? 0.0, $arm->on($ordinal),
+                        season: $season,
+                        on: $on,
+                        day: $planned[$iso] ?? null,
+                        sheet: $sheets[$iso] ?? null,
+                        elsewhere: $elsewhere[$iso] ?? null,
+                        elsewhereArm: $elsewhereArm[$iso] ?? 0.0,
+                        doneArm: $arm->on($ordinal),
                     );
                 $record = $record->with([
                     ...($planned[$iso] ?? null)->sets ?? [],
@@ -87,23 +92,37 @@ final class SeasonScreen
             }
             $last = Day::fromOrdinal($monday + 7 * $number + 6);
             $weeks[] = new SeasonWeekView(
-                $number + 1, Day::fromOrdinal($monday + 7 * $number)->iso(), $number % 4 === 3,
-                array_sum(array_map(fn (SeasonDayView $each): float => $each->arm, $days)),
-                $arm->sum($monday + 7 * $number, $last->ordinal),
-                $day->limits->armStep($last, $record)?->gauge($record, $last)->read([])->max,
-                array_sum(array_map(fn (SeasonDayView $each): float => $each->landings, $days)), $days,
+                number: $number + 1,
+                monday: Day::fromOrdinal($monday + 7 * $number)->iso(),
+                lighter: $number % 4 === 3,
+                arm: array_sum(array_map(fn (SeasonDayView $each): float => $each->arm, $days)),
+                arm_done: $arm->sum($monday + 7 * $number, $last->ordinal),
+                arm_max: $day->limits->armStep($last, $record)?->gauge($record, $last)->read([])->max,
+                landings: array_sum(array_map(fn (SeasonDayView $each): float => $each->landings, $days)),
+                days: $days,
             );
         }
 
         return new SeasonView(
-            $season->exists ? $season->id : null, $season->version, Cards::athlete($season->athlete, $today),
-            $today->iso(), $ladder->id, $ladder->name,
-            array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
-            $placement->rung, $season->goal_rung, $season->startsOn()->iso(), $plan->ask->goalDay->iso(),
-            $plan->ask->weekdays, $season->minutes, $season->moves === [] ? new \stdClass : $season->moves,
-            $season->off, $season->exists ? $season->agreed_at : null,
-            $plan->rungAtGoal === null ? null : $this->rungName($season, $plan->rungAtGoal), $plan->returnDone?->iso(),
-            array_map(function (SeasonProblem $problem) use ($plan, $season): SeasonProblemView {
+            id: $season->exists ? $season->id : null,
+            version: $season->version,
+            athlete: Cards::athlete($season->athlete, $today),
+            date: $today->iso(),
+            ladder: $ladder->id,
+            ladder_name: $ladder->name,
+            rungs: array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
+            current_rung: $placement->rung,
+            goal_rung: $season->goal_rung,
+            starts_on: $season->startsOn()->iso(),
+            goal_on: $plan->ask->goalDay->iso(),
+            weekdays: $plan->ask->weekdays,
+            minutes: $season->minutes,
+            moves: $season->moves === [] ? new \stdClass : $season->moves,
+            off: $season->off,
+            agreed_at: $season->exists ? $season->agreed_at : null,
+            reached: $plan->rungAtGoal === null ? null : $this->rungName($season, $plan->rungAtGoal),
+            return_done: $plan->returnDone?->iso(),
+            problems: array_map(function (SeasonProblem $problem) use ($plan, $season): SeasonProblemView {
                 [$what, $wayOut] = PlanWording::problem(
                     $problem,
                     $plan->ask,
@@ -112,8 +131,11 @@ final class SeasonScreen
 
                 return new SeasonProblemView($problem->code, $what, $wayOut);
             }, $plan->problems),
-            self::missed($season, $today), $season->exists && ! $season->waiting && self::differs($season, $plan, $today), $weeks,
-            $this->curve($season, $plan, $today, $arm->byDay()), $ladder->cautions,
+            missed: self::missed($season, $today),
+            differs: $season->exists && ! $season->waiting && self::differs($season, $plan, $today),
+            weeks: $weeks,
+            curve: $this->curve($season, $plan, $today, $arm->byDay()),
+            cautions: $ladder->cautions,
         );
     }
 
@@ -129,9 +151,24 @@ final class SeasonScreen
         $done = $arm > 0.0 || $landings > 0.0 || $sheet?->state === 'finished';
 
         return new SeasonDayView(
-            $on->iso(), $done ? 'done' : ($agreed !== null ? 'missed' : 'rest'), $agreed['title'] ?? null, null, null,
-            0, null, null, $arm, $landings, [], [], false, null, null,
-            isset($agreed['arm']) ? (float) $agreed['arm'] : null, $sheet?->id, false,
+            date: $on->iso(),
+            kind: $done ? 'done' : ($agreed !== null ? 'missed' : 'rest'),
+            title: $agreed['title'] ?? null,
+            emphasis: null,
+            emphasis_name: null,
+            reps: 0,
+            effort: null,
+            distance_m: null,
+            arm: $arm,
+            landings: $landings,
+            raised: [],
+            trims: [],
+            needs_clearance: false,
+            fullest: null,
+            fullest_share: null,
+            agreed_arm: isset($agreed['arm']) ? (float) $agreed['arm'] : null,
+            sheet_id: $sheet?->id,
+            movable: false,
         );
     }
 
@@ -143,25 +180,49 @@ final class SeasonScreen
         $agreed = $season->agreed[$on->iso()]['arm'] ?? null;
         if ($day === null) {
             return new SeasonDayView(
-                $on->iso(), $elsewhere === null ? 'rest' : 'elsewhere', $elsewhere?->title, null, null, 0, null, null,
-                $elsewhereArm + $doneArm, 0.0, [], [], false, null, null, $agreed === null ? null : (float) $agreed,
-                $sheet?->id, false,
+                date: $on->iso(),
+                kind: $elsewhere === null ? 'rest' : 'elsewhere',
+                title: $elsewhere?->title,
+                emphasis: null,
+                emphasis_name: null,
+                reps: 0,
+                effort: null,
+                distance_m: null,
+                arm: $elsewhereArm + $doneArm,
+                landings: 0.0,
+                raised: [],
+                trims: [],
+                needs_clearance: false,
+                fullest: null,
+                fullest_share: null,
+                agreed_arm: $agreed === null ? null : (float) $agreed,
+                sheet_id: $sheet?->id,
+                movable: false,
             );
         }
         $own = self::ownBlock($day);
 
         return new SeasonDayView(
-            $on->iso(), $day->match === null ? 'session' : 'match',
-            (
+            date: $on->iso(),
+            kind: $day->match === null ? 'session' : 'match',
+            title: (
                 $day->match === null ? (string) $day->rung?->name : $day->match->title
             ).($elsewhere === null ? '' : ', then '.$elsewhere->title),
-            $day->emphasis?->value, $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
-            $day->matchReps ?? (int) round($day->cost('reps')), $own?->effort, $own?->distanceM,
-            $day->cost('arm') + $elsewhereArm + $doneArm, $day->cost('landings'),
-            array_map(PlanWording::raised(...), $day->pace->raised ?? []),
-            array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []), $day->clearance,
-            $day->fullest === null ? null : "{$day->fullest->limit->label}: ".Wording::limit($day->fullest, $on), $day->fullest?->share(),
-            $agreed === null ? null : (float) $agreed, $sheet?->id, $day->match === null,
+            emphasis: $day->emphasis?->value,
+            emphasis_name: $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
+            reps: $day->matchReps ?? (int) round($day->cost('reps')),
+            effort: $own?->effort,
+            distance_m: $own?->distanceM,
+            arm: $day->cost('arm') + $elsewhereArm + $doneArm,
+            landings: $day->cost('landings'),
+            raised: array_map(PlanWording::raised(...), $day->pace->raised ?? []),
+            trims: array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []),
+            needs_clearance: $day->clearance,
+            fullest: $day->fullest === null ? null : "{$day->fullest->limit->label}: ".Wording::limit($day->fullest, $on),
+            fullest_share: $day->fullest?->share(),
+            agreed_arm: $agreed === null ? null : (float) $agreed,
+            sheet_id: $sheet?->id,
+            movable: $day->match === null,
         );
     }
 

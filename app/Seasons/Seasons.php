@@ -75,17 +75,31 @@ final class Seasons
         $calm = Readiness::on(
             $today,
             $day->load->age,
-            [new SorenessReport(Instant::of("{$today->iso()}T00:00:00Z"), Moment::Morning, Site::None, null, Kind::Muscle, 0)],
+            [new SorenessReport(
+                at: Instant::of("{$today->iso()}T00:00:00Z"),
+                moment: Moment::Morning,
+                site: Site::None,
+                side: null,
+                kind: Kind::Muscle,
+                score: 0,
+            )],
             [],
         );
         // Today's own words hold today; tomorrow is planned as if nothing were sore.
         $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
 
         return SeasonPlanner::plan(
-            $this->ask($season, $today, $day->load->fixtures),
-            $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)), $this->standing($athlete, $placement),
-            $day->load->price, $day->load->record,
-            $day->limits, $athlete->throwing_side, $first, $calm, $this->wayBack($day, $ladder->id, $ladder->skill->id), $beside,
+            ask: $this->ask($season, $today, $day->load->fixtures),
+            ladder: $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)),
+            standing: $this->standing($athlete, $placement),
+            price: $day->load->price,
+            record: $day->load->record,
+            limits: $day->limits,
+            throwing: $athlete->throwing_side,
+            today: $first,
+            calm: $calm,
+            return: $this->wayBack($day, $ladder->id, $ladder->skill->id),
+            otherPlans: $beside,
         );
     }
 
@@ -110,8 +124,15 @@ final class Seasons
         }
 
         return new SeasonAsk(
-            $season->startsOn()->latest($today), $season->goalOn(), $season->weekdays, $season->goal_rung, $matches, $moves,
-            array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), $season->minutes, $season->startsOn(),
+            from: $season->startsOn()->latest($today),
+            goalDay: $season->goalOn(),
+            weekdays: $season->weekdays,
+            goalRung: $season->goal_rung,
+            matches: $matches,
+            moves: $moves,
+            off: array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off),
+            minutes: $season->minutes,
+            start: $season->startsOn(),
         );
     }
 
@@ -146,9 +167,14 @@ final class Seasons
         $programme = $return->programmeAsOpened();
 
         return new SeasonReturn(
-            $programme, $return->stage, $day->returns->attempts($return), ReturnsUnderWay::clearances($return, $day->on),
-            $return->notBefore(), $return->workingSide($day->athlete), $this->library->objects()['nothing'],
-            $return->usual_week,
+            programme: $programme,
+            stage: $return->stage,
+            attempts: $day->returns->attempts($return),
+            clearances: ReturnsUnderWay::clearances($return, $day->on),
+            accepted: $return->notBefore(),
+            side: $return->workingSide($day->athlete),
+            nothing: $this->library->objects()['nothing'],
+            usualWeek: $return->usual_week,
         );
     }
 

@@ -66,39 +66,59 @@ final class HomeworkScreen
             ->all();
         $next = $sheetDays === [] ? null : Day::fromOrdinal(min($sheetDays));
         $waits = $day->returns->open($athlete->id) !== null;
-        $days = $waits ? [] : Homework::between($on->plus(1), $next ?? $on->plus(self::AHEAD_DAYS), $rung, $focus, [
-            ...$planned,
-            ...$sheetDays,
-        ], fn (Day $at): SessionFrame => new SessionFrame(
-            $at, 'homework', $day->load->price, $day->health->readiness($athlete, $day->squad, expected: true),
-            $day->load->record->with($day->load->plansOn($on)), $day->limits,
-            array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)),
-            Layoff::of($day->load->record, $at, $rung, $day->load->price), $athlete->throwing_side,
-        ));
+        $days = $waits ? [] : Homework::between(
+            from: $on->plus(1),
+            to: $next ?? $on->plus(self::AHEAD_DAYS),
+            rung: $rung,
+            focus: $focus,
+            taken: [
+                ...$planned,
+                ...$sheetDays,
+            ],
+            frameOn: fn (Day $at): SessionFrame => new SessionFrame(
+                on: $at,
+                session: 'homework',
+                price: $day->load->price,
+                readiness: $day->health->readiness($athlete, $day->squad, expected: true),
+                record: $day->load->record->with($day->load->plansOn($on)),
+                limits: $day->limits,
+                otherPlans: array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day >= $at->ordinal)),
+                layoff: Layoff::of($day->load->record, $at, $rung, $day->load->price),
+                throwing: $athlete->throwing_side,
+            ),
+        );
         $mirror = $athlete->sideFor($ladder->skill)->mirror(...);
 
         return new HomeworkView(
-            Cards::athlete($athlete, $on), $on->iso(), $ladder->name, $rung->name, $mirror($rung->goal), $focus?->name,
-            $focus === null ? null : $mirror($focus->cue),
-            array_map(
+            athlete: Cards::athlete($athlete, $on),
+            date: $on->iso(),
+            ladder_name: $ladder->name,
+            rung_name: $rung->name,
+            goal: $mirror($rung->goal),
+            focus: $focus?->name,
+            cue: $focus === null ? null : $mirror($focus->cue),
+            look_for: array_map(
                 fn (Checkpoint $checkpoint): string => "{$checkpoint->name}: ".lcfirst($mirror($checkpoint->good)),
                 array_slice($rung->checkpoints, 0, self::LOOK_FOR),
             ),
-            array_map(fn (array $each): HomeworkDayView => new HomeworkDayView($each[0]->iso(), $this->blocks($each[1], $mirror)), $days),
-            match (true) {
+            days: array_map(
+                fn (array $each): HomeworkDayView => new HomeworkDayView($each[0]->iso(), $this->blocks($each[1], $mirror)),
+                $days,
+            ),
+            none: match (true) {
                 $days !== [] => null,
                 $waits => 'On the way back nothing is practised alone: each stage is watched.',
                 Homework::alone($rung, $focus)->blocks === [] => 'This rung has nothing that is safe to do alone.',
                 default => 'No day before the next session has room, or the word leaves nothing. Rest is the homework.',
             },
-            [
+            stop_when: [
                 'It hurts, anywhere, or something tingles, swells or locks: stop, and say so the same day.',
                 'Three of the last five were not like the picture: stop for today, fewer good ones are worth more.',
                 'The count is done: stop, even when it goes well.',
             ],
-            'Say how many, how hard, and how it feels the next morning: on the personal page, or to the coach. What is '
+            report_back: 'Say how many, how hard, and how it feels the next morning: on the personal page, or to the coach. What is '
                 .'done at home counts like any other work.',
-            $next?->iso(),
+            next_session: $next?->iso(),
         );
     }
 

@@ -108,8 +108,12 @@ final class OpenSheet
         $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
 
         return StageRung::of(
-            $return->programmeAsOpened(), $stage, $this->ladderRung(), $this->library->objects()['nothing'],
-            $profile->longestThrowM[$this->ladder()->skill->id] ?? null, $return->workingSide($this->athlete),
+            programme: $return->programmeAsOpened(),
+            stage: $stage,
+            own: $this->ladderRung(),
+            nothing: $this->library->objects()['nothing'],
+            longestThrowM: $profile->longestThrowM[$this->ladder()->skill->id] ?? null,
+            side: $return->workingSide($this->athlete),
         );
     }
 

@@ -76,15 +76,33 @@ final class SessionScreen
         $open = array_map(fn (Station $station): string => $station->id, $plan->stations);
 
         return new SessionView(
-            $session->id, $session->version, Cards::squad($squad), $session->title, $on->iso(), $session->starts_at,
-            $setup['minutes'], $setup['adults'], $setup['balls'], $plan->ballsNeeded, $plan->warmUpMin,
-            $plan->rotationMin, $plan->coolDownMin,
-            array_map(fn (array $kept): StationView => new StationView(
-                $kept['id'], $kept['title'], $kept['kinds'], (float) $kept['length_m'], (int) $kept['capacity'],
-                (bool) $kept['needs_adult'], $kept['surface'], (bool) $kept['gloves'], (int) $kept['balls_each'],
-                in_array($kept['id'], $open, true), $this->work($plan, Stations::station($kept)),
+            id: $session->id,
+            version: $session->version,
+            squad: Cards::squad($squad),
+            title: $session->title,
+            day: $on->iso(),
+            starts_at: $session->starts_at,
+            minutes: $setup['minutes'],
+            adults: $setup['adults'],
+            balls: $setup['balls'],
+            balls_needed: $plan->ballsNeeded,
+            warm_up_min: $plan->warmUpMin,
+            rotation_min: $plan->rotationMin,
+            cool_down_min: $plan->coolDownMin,
+            stations: array_map(fn (array $kept): StationView => new StationView(
+                id: $kept['id'],
+                title: $kept['title'],
+                kinds: $kept['kinds'],
+                length_m: (float) $kept['length_m'],
+                capacity: (int) $kept['capacity'],
+                needs_adult: (bool) $kept['needs_adult'],
+                surface: $kept['surface'],
+                gloves: (bool) $kept['gloves'],
+                balls_each: (int) $kept['balls_each'],
+                open: in_array($kept['id'], $open, true),
+                work: $this->work($plan, Stations::station($kept)),
             ), $setup['stations']),
-            array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (
+            groups: array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (
                 StationAthlete $member,
             ) use (
                 $plan, $i, $sheets, $book, $squad, $on, $today,
@@ -105,13 +123,16 @@ final class SessionScreen
                 }
 
                 return new StationMemberView(
-                    Cards::athlete($sheet->athlete, $on),
-                    $this->word($book->readiness($sheet->athlete, $squad), $on, $today), $sheet->id,
-                    implode(' and ', $names), $member->lateMinutes, $plan->joinsAt($member),
-                    $doses === [] ? new \stdClass : $doses,
+                    athlete: Cards::athlete($sheet->athlete, $on),
+                    word: $this->word($book->readiness($sheet->athlete, $squad), $on, $today),
+                    sheet_id: $sheet->id,
+                    with: implode(' and ', $names),
+                    late_minutes: $member->lateMinutes,
+                    joins_round: $plan->joinsAt($member),
+                    doses: $doses === [] ? new \stdClass : $doses,
                 );
             }, $group)), $plan->groups, array_keys($plan->groups)),
-            array_map(
+            rounds: array_map(
                 fn (array $round, int $i): StationRoundView => new StationRoundView(
                     self::clock($start + $plan->startsAt($i)),
                     array_map(self::groupName(...), $round),
@@ -119,13 +140,18 @@ final class SessionScreen
                 $plan->rounds,
                 array_keys($plan->rounds),
             ),
-            array_map(fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)), $plan->flags),
-            array_map(
+            flags: array_map(
+                fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)),
+                $plan->flags,
+            ),
+            absent: array_map(
                 fn (string $id) => Cards::athlete($sheets[$id]->athlete, $on),
                 array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id]))),
             ),
-            $differences, $session->floor ?? $squad->floor, isset($session->stations['before']),
-            array_values(
+            differences: $differences,
+            floor: $session->floor ?? $squad->floor,
+            can_undo: isset($session->stations['before']),
+            cautions: array_values(
                 array_unique(
                     array_merge(
                         [],

@@ -72,11 +72,26 @@ final class SheetBlock extends Record
     public function dose(Library $library): BlockDose
     {
         return new BlockDose(
-            $this->kind, $this->title, $this->text, $library->skills()[$this->skill], $library->objects()[$this->object],
-            $this->side, $this->surface, $this->asked_sets, $this->asked_reps, $this->reps_min,
-            (float) $this->asked_effort, (float) $this->effort_min, $this->asked_distance_m, $this->distance_min_m,
-            $this->rest_s, $this->hold_s, $this->legs, $this->drop_cm, $this->judged,
-            $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
+            kind: $this->kind,
+            title: $this->title,
+            text: $this->text,
+            skill: $library->skills()[$this->skill],
+            object: $library->objects()[$this->object],
+            side: $this->side,
+            surface: $this->surface,
+            sets: $this->asked_sets,
+            reps: $this->asked_reps,
+            repsMin: $this->reps_min,
+            effort: (float) $this->asked_effort,
+            effortMin: (float) $this->effort_min,
+            distanceM: $this->asked_distance_m,
+            distanceMinM: $this->distance_min_m,
+            restS: $this->rest_s,
+            holdS: $this->hold_s,
+            legs: $this->legs,
+            dropCm: $this->drop_cm,
+            judged: $this->judged,
+            loads: $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
         );
     }
 

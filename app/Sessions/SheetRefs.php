@@ -61,8 +61,15 @@ final class SheetRefs
             : array_sum(array_map(fn (BlockPlan $plan): int => $plan->reps, OpenSheet::of($waiting)->plans()));
 
         return new SheetRefView(
-            $row->id, $row->title, $row->starts_at, substr($row->held_on, 0, 10), $row->state, $planned, (int) $row->done,
-            count(json_decode($row->trims, true)), $planned === 0 && (int) $row->asked > 0,
+            id: $row->id,
+            title: $row->title,
+            starts_at: $row->starts_at,
+            held_on: substr($row->held_on, 0, 10),
+            state: $row->state,
+            planned_reps: $planned,
+            done_reps: (int) $row->done,
+            trims: count(json_decode($row->trims, true)),
+            nothing_left: $planned === 0 && (int) $row->asked > 0,
         );
     }
 }

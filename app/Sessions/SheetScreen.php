@@ -47,32 +47,54 @@ final class SheetScreen
         $words = self::words($notes, $sheet);
 
         return new SheetView(
-            $sheet->id, $sheet->version, $sheet->state, $on->iso(), $sheet->trainingSession->title, $sheet->trainingSession->starts_at,
-            Cards::athlete($open->athlete, $on), RungAnswers::rungOf($open),
-            $open->side()->mirror($open->rung()->goal), $open->rung()->outcomeIgnored,
-            $open->isAhead() ? Word::Unknown->value : $readiness->word->value,
-            $open->isAhead() ? 'Planned as if nothing were sore; fitted anew to the word of the day.' : ReadinessAnswers::why($readiness),
-            $open->ladder()->cautions,
-            array_map(
+            id: $sheet->id,
+            version: $sheet->version,
+            state: $sheet->state,
+            held_on: $on->iso(),
+            title: $sheet->trainingSession->title,
+            starts_at: $sheet->trainingSession->starts_at,
+            athlete: Cards::athlete($open->athlete, $on),
+            rung: RungAnswers::rungOf($open),
+            rung_goal: $open->side()->mirror($open->rung()->goal),
+            outcome_ignored: $open->rung()->outcomeIgnored,
+            word: $open->isAhead() ? Word::Unknown->value : $readiness->word->value,
+            why: $open->isAhead()
+                ? 'Planned as if nothing were sore; fitted anew to the word of the day.'
+                : ReadinessAnswers::why($readiness),
+            cautions: $open->ladder()->cautions,
+            blocks: array_map(
                 fn (SheetBlock $block, BlockPlan $plan, int $i): BlockView => self::block(
-                    $open, $block, $plan, $plans, $i, (int) ($done[$block->id] ?? 0), $words[$i] ?? [],
+                    open: $open,
+                    block: $block,
+                    plan: $plan,
+                    plans: $plans,
+                    position: $i,
+                    done: (int) ($done[$block->id] ?? 0),
+                    notes: $words[$i] ?? [],
                 ),
                 $sheet->blocks->all(),
                 $plans,
                 array_keys($plans),
             ),
-            [...($sheet->stale ? [SheetWording::WAITS_TO_BE_FITTED] : []), ...($words['sheet'] ?? [])],
-            Tapes::inPlay($open->frame()->states($plans), $on),
-            $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans),
-            $open->ruleSet()->notice, self::stillPossible($open), ReturnRefs::ofSheet($open),
-            array_map(
+            trims: [...($sheet->stale ? [SheetWording::WAITS_TO_BE_FITTED] : []), ...($words['sheet'] ?? [])],
+            tapes: Tapes::inPlay($open->frame()->states($plans), $on),
+            broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans),
+            rule_notice: $open->ruleSet()->notice,
+            swaps: self::stillPossible($open),
+            return: ReturnRefs::ofSheet($open),
+            focus: array_map(
                 fn (Fault $fault): FaultView => new FaultView(
-                    $fault->id, $fault->name, $open->side()->mirror($fault->cue), $open->side()->mirror($fault->drill),
-                    $fault->safety, $fault->checkpoint,
+                    id: $fault->id,
+                    name: $fault->name,
+                    cue: $open->side()->mirror($fault->cue),
+                    drill: $open->side()->mirror($fault->drill),
+                    safety: $fault->safety,
+                    checkpoint: $fault->checkpoint,
                 ),
                 $open->focus(),
             ),
-            (int) ceil(SessionClock::seconds($plans) / 60), $sheet->training_session_id,
+            minutes: (int) ceil(SessionClock::seconds($plans) / 60),
+            session_id: $sheet->training_session_id,
         );
     }
 
@@ -94,13 +116,34 @@ final class SheetScreen
         $headroom = $dose->reps === 0 || ! $word->allowsWork() ? null : $open->frame()->headroom($plans, $position);
 
         return new BlockView(
-            $block->id, $dose->kind->value, Wording::blockKind($dose->kind), $dose->title, $open->side()->mirror($dose->text),
-            $dose->skill->id, Wording::object($dose->object), $dose->side->value, $dose->surface?->value,
-            $plan->sets, $plan->reps, $plan->repsBySet(), $dose->sets, $dose->sets * $dose->reps, $plan->effort, $dose->effort,
-            $plan->distanceM, $dose->distanceM, $dose->restS, $dose->holdS, $dose->judged, $dose->reps > 0,
-            $word->value, $open->frame()->effortCap($word), $word->allowsWork() ? $headroom?->reps : 0,
-            $headroom === null ? [] : array_map(fn ($limit): string => $limit->label, $headroom->binding), $done,
-            $notes,
+            id: $block->id,
+            kind: $dose->kind->value,
+            kind_name: Wording::blockKind($dose->kind),
+            title: $dose->title,
+            text: $open->side()->mirror($dose->text),
+            skill: $dose->skill->id,
+            object: Wording::object($dose->object),
+            side: $dose->side->value,
+            surface: $dose->surface?->value,
+            sets: $plan->sets,
+            reps: $plan->reps,
+            reps_by_set: $plan->repsBySet(),
+            asked_sets: $dose->sets,
+            asked_reps: $dose->sets * $dose->reps,
+            effort: $plan->effort,
+            asked_effort: $dose->effort,
+            distance_m: $plan->distanceM,
+            asked_distance_m: $dose->distanceM,
+            rest_s: $dose->restS,
+            hold_s: $dose->holdS,
+            judged: $dose->judged,
+            counted: $dose->reps > 0,
+            word: $word->value,
+            effort_cap: $open->frame()->effortCap($word),
+            headroom: $word->allowsWork() ? $headroom?->reps : 0,
+            binding: $headroom === null ? [] : array_map(fn ($limit): string => $limit->label, $headroom->binding),
+            done_reps: $done,
+            trims: $notes,
         );
     }
 

@@ -119,9 +119,13 @@ final class Stations
         $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true));
 
         return StationPlan::make($there->map(fn (Sheet $sheet): StationAthlete => new StationAthlete(
-            $sheet->athlete_id, $sheet->athlete->name(), $sheet->athlete->throwing_side, $sheet->ladder,
-            (int) $this->library->ladder($sheet->ladder)->position($sheet->rung), $this->plans($sheet),
-            (int) ($setup['late'][$sheet->athlete_id] ?? 0),
+            id: $sheet->athlete_id,
+            name: $sheet->athlete->name(),
+            hand: $sheet->athlete->throwing_side,
+            ladder: $sheet->ladder,
+            level: (int) $this->library->ladder($sheet->ladder)->position($sheet->rung),
+            blocks: $this->plans($sheet),
+            lateMinutes: (int) ($setup['late'][$sheet->athlete_id] ?? 0),
         ))->values()->all(), array_map(self::station(...), $setup['stations']), $setup['minutes'], $setup['adults'], $setup['balls']);
     }
 
@@ -129,9 +133,15 @@ final class Stations
     public static function station(array $kept): Station
     {
         return new Station(
-            $kept['id'], $kept['title'], array_map(BlockKind::from(...), $kept['kinds']), (float) $kept['length_m'],
-            (int) $kept['capacity'], (bool) $kept['needs_adult'],
-            $kept['surface'] === null ? null : Surface::from($kept['surface']), (bool) $kept['gloves'], (int) $kept['balls_each'],
+            id: $kept['id'],
+            title: $kept['title'],
+            kinds: array_map(BlockKind::from(...), $kept['kinds']),
+            lengthM: (float) $kept['length_m'],
+            capacity: (int) $kept['capacity'],
+            needsAdult: (bool) $kept['needs_adult'],
+            surface: $kept['surface'] === null ? null : Surface::from($kept['surface']),
+            gloves: (bool) $kept['gloves'],
+            ballsEach: (int) $kept['balls_each'],
         );
     }
 

@@ -79,9 +79,16 @@ final class TodayRows
         $rows = [];
         foreach ($athletes as $athlete) {
             $rows[$athlete->id] = $this->row(
-                $athlete, $on, $squad, $loads[$athlete->id], $readiness, $ladders,
-                $limits->of($athlete->id, $loads[$athlete->id]), $returns, $this->next($sheets[$athlete->id] ?? []),
-                $ladderOf,
+                athlete: $athlete,
+                on: $on,
+                squad: $squad,
+                load: $loads[$athlete->id],
+                book: $readiness,
+                ladders: $ladders,
+                limits: $limits->of($athlete->id, $loads[$athlete->id]),
+                returns: $returns,
+                sheet: $this->next($sheets[$athlete->id] ?? []),
+                ladderOf: $ladderOf,
             );
         }
 
@@ -123,7 +130,16 @@ final class TodayRows
                 $standing = $ladders->rung($placement);
                 $rung = RungAnswers::rung($ladder, $standing);
                 if ($return !== null) {
-                    return $this->onTheWayBack($athlete, $on, $readiness, $states, $rung, $sheet, $return, $returns);
+                    return $this->onTheWayBack(
+                        athlete: $athlete,
+                        on: $on,
+                        readiness: $readiness,
+                        states: $states,
+                        rung: $rung,
+                        sheet: $sheet,
+                        return: $return,
+                        returns: $returns,
+                    );
                 }
                 $word = Standings::word($athlete, $standing, $readiness);
                 $gate = RungAnswers::gate(
@@ -140,12 +156,18 @@ final class TodayRows
         }
 
         return new TodayRowView(
-            Cards::athlete($athlete, $on), $readiness->word->value,
-            ReadinessAnswers::why($readiness), ReadinessAnswers::channels($readiness),
-            Tapes::leading($states, $binding, $on), $headroom,
-            self::isNear($states),
-            $rung, $gate, $sheet, count($readiness->openReferrals),
-            null,
+            athlete: Cards::athlete($athlete, $on),
+            word: $readiness->word->value,
+            why: ReadinessAnswers::why($readiness),
+            channels: ReadinessAnswers::channels($readiness),
+            tape: Tapes::leading($states, $binding, $on),
+            headroom: $headroom,
+            near: self::isNear($states),
+            rung: $rung,
+            gate: $gate,
+            sheet: $sheet,
+            referrals: count($readiness->openReferrals),
+            return: null,
         );
     }
 
@@ -161,11 +183,18 @@ final class TodayRows
         $tape = Tapes::leading($states, [], $on);
 
         return new TodayRowView(
-            Cards::athlete($athlete, $on), $readiness->word->value,
-            ReadinessAnswers::why($readiness), ReadinessAnswers::channels($readiness), $tape,
-            $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}", self::isNear($states),
-            $rung, null, $sheet, count($readiness->openReferrals),
-            ReturnRefs::of($return, $athlete, $on, $returns->work($return, $readiness)),
+            athlete: Cards::athlete($athlete, $on),
+            word: $readiness->word->value,
+            why: ReadinessAnswers::why($readiness),
+            channels: ReadinessAnswers::channels($readiness),
+            tape: $tape,
+            headroom: $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}",
+            near: self::isNear($states),
+            rung: $rung,
+            gate: null,
+            sheet: $sheet,
+            referrals: count($readiness->openReferrals),
+            return: ReturnRefs::of($return, $athlete, $on, $returns->work($return, $readiness)),
         );
     }
 

@@ -36,12 +36,14 @@ final class TodayScreen
         $about = $this->aboutRules($squad);
 
         $view = new TodayView(
-            $on->iso(), Cards::squad($squad),
-            Cards::squads($user),
-            $about['name'], $about['notice'],
-            Sheet::waiting($ids, $on)->count(),
-            LibraryProblems::now($this->library),
-            [],
+            date: $on->iso(),
+            squad: Cards::squad($squad),
+            squads: Cards::squads($user),
+            rule_set: $about['name'],
+            rule_notice: $about['notice'],
+            refitting: Sheet::waiting($ids, $on)->count(),
+            problems: LibraryProblems::now($this->library),
+            rows: [],
         );
 
         return substr_replace(json_encode($view, JSON_THROW_ON_ERROR), implode(',', $rows).']}', -2);

@@ -11,8 +11,10 @@ use App\People\Role;
 use App\Sessions\Sheet;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
+#[Group('once')]
 final class LadderShelfTest extends TestCase
 {
     protected function setUp(): void

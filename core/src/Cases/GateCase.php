@@ -23,10 +23,12 @@ final readonly class GateCase
         $on = $case->get('on')->day();
         $known = fn (string $key): ?bool => $case->get($key)->optional(fn (Node $n): bool => $n->bool());
         $result = GateResult::of(GateReader::read($case->get('gate')), $on, new GateEvidence(
-            array_map(fn (Node $node): JudgedRep => self::rep($node, $on), $case->get('reps')->items()),
-            array_map(fn (Node $node): DaySoreness => self::soreness($node, $on), $case->get('soreness')->items()),
-            $case->get('word')->enum(Word::class),
-            $known('load_ok'), $known('prerequisites_ok'), $known('clearance_ok'),
+            reps: array_map(fn (Node $node): JudgedRep => self::rep($node, $on), $case->get('reps')->items()),
+            soreness: array_map(fn (Node $node): DaySoreness => self::soreness($node, $on), $case->get('soreness')->items()),
+            word: $case->get('word')->enum(Word::class),
+            loadOk: $known('load_ok'),
+            prerequisitesOk: $known('prerequisites_ok'),
+            clearanceOk: $known('clearance_ok'),
         ));
 
         return [

@@ -71,8 +71,12 @@ final readonly class LoadCase
         $channels = $node->get('channels')->keys(['arm', 'hand', 'trunk']);
 
         return new Skill(
-            '', $node->get('family')->enum(Family::class), $node->get('landings_per_rep')->number(0),
-            $channels->get('arm')->number(0), $channels->get('hand')->number(0), $channels->get('trunk')->number(0),
+            id: '',
+            family: $node->get('family')->enum(Family::class),
+            landingsPerRep: $node->get('landings_per_rep')->number(0),
+            arm: $channels->get('arm')->number(0),
+            hand: $channels->get('hand')->number(0),
+            trunk: $channels->get('trunk')->number(0),
         );
     }
 
@@ -127,16 +131,20 @@ final readonly class LoadCase
         $amount = fn (Node $n): float => $n->number(0);
 
         return new WorkSet(
-            $templateOn ?? $day, $node->get('session')->string(), $skills[$skill],
-            $templateOn === null ? $node->get('reps')->int(0) : 1,
-            $node->get('effort')->optional(fn (Node $n): float => $n->number(0, 1)),
-            $node->get('object')->enum(Implement::class),
-            $node->get('distance_m')->optional($amount), $node->get('speed_ms')->optional($amount),
-            $node->get('mass_kg')->optional($positive), $node->get('reference_mass_kg')->optional($positive),
-            $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
-            $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
-            $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
-            $node->get('drop_cm')->optional($amount),
+            day: $templateOn ?? $day,
+            session: $node->get('session')->string(),
+            skill: $skills[$skill],
+            reps: $templateOn === null ? $node->get('reps')->int(0) : 1,
+            effort: $node->get('effort')->optional(fn (Node $n): float => $n->number(0, 1)),
+            implement: $node->get('object')->enum(Implement::class),
+            distanceM: $node->get('distance_m')->optional($amount),
+            speedMs: $node->get('speed_ms')->optional($amount),
+            massKg: $node->get('mass_kg')->optional($positive),
+            referenceMassKg: $node->get('reference_mass_kg')->optional($positive),
+            side: $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
+            surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
+            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
+            dropCm: $node->get('drop_cm')->optional($amount),
         );
     }
 

@@ -55,9 +55,12 @@ final readonly class ReadinessCase
         }
 
         return new SorenessReport(
-            $at, $node->get('moment')->enum(Moment::class), $site,
-            $node->get('side')->optional(fn (Node $n): string => $n->word(['left', 'right'])),
-            $node->get('kind')->enum(Kind::class), $score,
+            at: $at,
+            moment: $node->get('moment')->enum(Moment::class),
+            site: $site,
+            side: $node->get('side')->optional(fn (Node $n): string => $n->word(['left', 'right'])),
+            kind: $node->get('kind')->enum(Kind::class),
+            score: $score,
         );
     }
 

@@ -48,10 +48,13 @@ final readonly class ReturnCase
         $node->keys(['date', 'stage', 'completed', 'during', 'eased', 'next_morning', 'red_flag']);
 
         return new Attempt(
-            self::past($node->get('date'), $on),
-            $node->get('stage')->int(0, $lastStage), $node->get('completed')->bool(), $node->get('during')->int(0, 10),
-            $node->get('eased')->bool(),
-            $node->get('next_morning')->optional(fn (Node $n): int => $n->int(0, 10)), $node->get('red_flag')->bool(),
+            day: self::past($node->get('date'), $on),
+            stage: $node->get('stage')->int(0, $lastStage),
+            completed: $node->get('completed')->bool(),
+            during: $node->get('during')->int(0, 10),
+            eased: $node->get('eased')->bool(),
+            nextMorning: $node->get('next_morning')->optional(fn (Node $n): int => $n->int(0, 10)),
+            redFlag: $node->get('red_flag')->bool(),
         );
     }
 

@@ -79,10 +79,20 @@ final readonly class GateResult
          * } $kept
          */
         return new self(
-            GateDecision::from($kept['decision']), array_map(Verdict::from(...), $kept['criteria']),
-            $kept['observed'], $kept['good'], $kept['rate'], $kept['lower_bound'], $kept['observed_days'], $kept['best_run'],
-            $kept['safety_faults'], $kept['fade'], $kept['worst_soreness'], $kept['morning_after'],
-            $kept['last_rep_day'] === null ? null : Day::of($kept['last_rep_day']), $kept['awaits_confirmation'],
+            decision: GateDecision::from($kept['decision']),
+            criteria: array_map(Verdict::from(...), $kept['criteria']),
+            observed: $kept['observed'],
+            good: $kept['good'],
+            rate: $kept['rate'],
+            lowerBound: $kept['lower_bound'],
+            observedDays: $kept['observed_days'],
+            bestRun: $kept['best_run'],
+            safetyFaults: $kept['safety_faults'],
+            fade: $kept['fade'],
+            worstSoreness: $kept['worst_soreness'],
+            morningAfter: $kept['morning_after'],
+            lastRepDay: $kept['last_rep_day'] === null ? null : Day::of($kept['last_rep_day']),
+            awaitsConfirmation: $kept['awaits_confirmation'],
         );
     }
 
@@ -137,8 +147,20 @@ final readonly class GateResult
         $tooFewGood = $n >= $gate->minReps && $rate !== null && Tolerance::above($gate->stepBackRate, $rate);
 
         return new self(
-            self::decide($evidence->word, $criteria, $tooFewGood), $criteria,
-            $n, $good, $rate, $bound, $days, $run, $safety, $fade, $worst, $morning, $lastDay, $awaits,
+            decision: self::decide($evidence->word, $criteria, $tooFewGood),
+            criteria: $criteria,
+            observed: $n,
+            good: $good,
+            rate: $rate,
+            lowerBound: $bound,
+            observedDays: $days,
+            bestRun: $run,
+            safetyFaults: $safety,
+            fade: $fade,
+            worstSoreness: $worst,
+            morningAfter: $morning,
+            lastRepDay: $lastDay,
+            awaitsConfirmation: $awaits,
         );
     }
 

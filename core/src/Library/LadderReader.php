@@ -41,9 +41,12 @@ final readonly class LadderReader
             $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['safety']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
-                $id, $node->get('name')->string(), self::reference($node->get('checkpoint'), $checkpoints, 'checkpoint')->id,
-                $node->get('cue')->string(), $node->get('drill')->string(),
-                $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                id: $id,
+                name: $node->get('name')->string(),
+                checkpoint: self::reference($node->get('checkpoint'), $checkpoints, 'checkpoint')->id,
+                cue: $node->get('cue')->string(),
+                drill: $node->get('drill')->string(),
+                safety: $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
             );
         }
         $rungs = [];
@@ -55,14 +58,18 @@ final readonly class LadderReader
         }
 
         return new Ladder(
-            $file->get('id')->string(), $file->get('version')->int(1), $file->get('name')->string(),
-            self::reference($file->get('skill'), $this->skills, 'skill'), $file->get('summary')->string(),
-            array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
-            array_map(
+            id: $file->get('id')->string(),
+            version: $file->get('version')->int(1),
+            name: $file->get('name')->string(),
+            skill: self::reference($file->get('skill'), $this->skills, 'skill'),
+            summary: $file->get('summary')->string(),
+            cautions: array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
+            needs: array_map(
                 fn (Node $n): array => [$n->keys(['ladder', 'rung'])->get('ladder')->string(), $n->get('rung')->string()],
                 $file->get('needs')->optional(fn (Node $n): array => $n->items()) ?? [],
             ),
-            array_values($rungs), $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
+            rungs: array_values($rungs),
+            copiedFrom: $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
         );
     }
 
@@ -91,12 +98,17 @@ final readonly class LadderReader
         }
 
         return new Rung(
-            $node->get('id')->string(), $node->get('name')->string(), $node->get('goal')->string(),
-            $node->get('outcome')->word(['ignored', 'scored']) === 'ignored',
-            array_map(fn (Node $n): Checkpoint => self::reference($n, $checkpoints, 'checkpoint'), $node->get('checkpoints')->items()),
-            array_map(fn (Node $n): Fault => self::reference($n, $faults, 'fault'), $node->get('faults')->items()),
-            GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
-            $blocks,
+            id: $node->get('id')->string(),
+            name: $node->get('name')->string(),
+            goal: $node->get('goal')->string(),
+            outcomeIgnored: $node->get('outcome')->word(['ignored', 'scored']) === 'ignored',
+            checkpoints: array_map(
+                fn (Node $n): Checkpoint => self::reference($n, $checkpoints, 'checkpoint'),
+                $node->get('checkpoints')->items(),
+            ),
+            faults: array_map(fn (Node $n): Fault => self::reference($n, $faults, 'fault'), $node->get('faults')->items()),
+            gate: GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
+            blocks: $blocks,
         );
     }
 
@@ -123,20 +135,26 @@ final readonly class LadderReader
         }
 
         return new BlockDose(
-            $node->get('block')->enum(BlockKind::class), $node->get('title')->string(), $node->get('text')->string(),
-            self::reference($node->get('skill'), $this->skills, 'skill'),
-            self::reference($node->get('object'), $this->objects, 'object'),
-            $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
-            $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
-            $sets = $node->get('sets')->int(1, 20), $reps = $node->get('reps')->int(0, 200),
-            $node->get('reps_min')->optional(fn (Node $n): int => $n->int(0, $sets * $reps)) ?? intdiv($sets * $reps, 2),
-            $effort, $effortMin, $distance, $distanceMin,
-            $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 60,
-            $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
-            $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
-            $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
-            $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
-            $node->get('loads')->optional(
+            kind: $node->get('block')->enum(BlockKind::class),
+            title: $node->get('title')->string(),
+            text: $node->get('text')->string(),
+            skill: self::reference($node->get('skill'), $this->skills, 'skill'),
+            object: self::reference($node->get('object'), $this->objects, 'object'),
+            side: $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
+            surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
+            sets: $sets = $node->get('sets')->int(1, 20),
+            reps: $reps = $node->get('reps')->int(0, 200),
+            repsMin: $node->get('reps_min')->optional(fn (Node $n): int => $n->int(0, $sets * $reps)) ?? intdiv($sets * $reps, 2),
+            effort: $effort,
+            effortMin: $effortMin,
+            distanceM: $distance,
+            distanceMinM: $distanceMin,
+            restS: $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 60,
+            holdS: $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
+            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
+            dropCm: $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
+            judged: $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+            loads: $node->get('loads')->optional(
                 fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
             ),
         );

@@ -63,9 +63,13 @@ final class Library
                 $node->keys(['name', 'family', 'landings_per_rep', 'channels'], ['turns']);
                 $channels = $node->get('channels')->keys(['arm', 'hand', 'trunk']);
                 $skills[$id] = new Skill(
-                    $id, $node->get('family')->enum(Family::class), $node->get('landings_per_rep')->number(0),
-                    $channels->get('arm')->number(0), $channels->get('hand')->number(0), $channels->get('trunk')->number(0),
-                    $node->get('turns')->optional(fn (Node $turns): bool => $turns->bool()) ?? false,
+                    id: $id,
+                    family: $node->get('family')->enum(Family::class),
+                    landingsPerRep: $node->get('landings_per_rep')->number(0),
+                    arm: $channels->get('arm')->number(0),
+                    hand: $channels->get('hand')->number(0),
+                    trunk: $channels->get('trunk')->number(0),
+                    turns: $node->get('turns')->optional(fn (Node $turns): bool => $turns->bool()) ?? false,
                 );
             }
 
@@ -98,9 +102,12 @@ final class Library
                 $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard']);
                 $mass = fn (Node $n): float => $n->positive();
                 $objects[$id] = new LibraryObject(
-                    $id, $node->get('name')->string(), $node->get('class')->enum(Implement::class),
-                    $node->get('mass_kg')->optional($mass), $node->get('reference_mass_kg')->optional($mass),
-                    $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                    id: $id,
+                    name: $node->get('name')->string(),
+                    implement: $node->get('class')->enum(Implement::class),
+                    massKg: $node->get('mass_kg')->optional($mass),
+                    referenceMassKg: $node->get('reference_mass_kg')->optional($mass),
+                    hard: $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
                 );
             }
 
@@ -129,10 +136,15 @@ final class Library
                     $pose->keys(['name', 'text', 'trunk', 'throwing_arm', 'front_arm', 'front_leg', 'back_leg', 'lift'], ['tool']);
 
                     return new Pose(
-                        $pose->get('name')->string(), $pose->get('text')->string(), $angle($pose->get('trunk')),
-                        $pair($pose->get('throwing_arm')), $pair($pose->get('front_arm')),
-                        $pair($pose->get('front_leg')), $pair($pose->get('back_leg')), $pose->get('lift')->number(0, 3),
-                        $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
+                        name: $pose->get('name')->string(),
+                        text: $pose->get('text')->string(),
+                        trunk: $angle($pose->get('trunk')),
+                        throwingArm: $pair($pose->get('throwing_arm')),
+                        frontArm: $pair($pose->get('front_arm')),
+                        frontLeg: $pair($pose->get('front_leg')),
+                        backLeg: $pair($pose->get('back_leg')),
+                        lift: $pose->get('lift')->number(0, 3),
+                        tool: $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
                     );
                 }, $poses->items());
             }

@@ -177,8 +177,15 @@ final class Adjustment
         ], fn (?float $bound): bool => $bound !== null);
 
         return $bounds === [] ? null : new CapLimit(
-            "after-return-{$done->channel->value}", 'Week '.($week + 1).' after the return', 'Return programme',
-            Severity::Hard, null, $filter, $measure, 7, min($bounds),
+            id: "after-return-{$done->channel->value}",
+            label: 'Week '.($week + 1).' after the return',
+            source: 'Return programme',
+            severity: Severity::Hard,
+            ages: null,
+            filter: $filter,
+            measure: $measure,
+            windowDays: 7,
+            max: min($bounds),
         );
     }
 

@@ -20,7 +20,15 @@ final readonly class CapLimit extends Limit
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public ?int $windowDays, public float $max,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: $measure,
+        );
     }
 
     public function kind(): string

@@ -19,7 +19,15 @@ final readonly class LevelLimit extends Limit
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         public string $level, public float $max,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, null);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: null,
+        );
     }
 
     public function kind(): string

@@ -132,6 +132,13 @@ abstract readonly class Limit
             default => Status::Within,
         };
 
-        return new LimitState($this, $used, $projected, $max, max(0.0, $max - $projected), $status);
+        return new LimitState(
+            limit: $this,
+            used: $used,
+            projected: $projected,
+            max: $max,
+            remaining: max(0.0, $max - $projected),
+            status: $status,
+        );
     }
 }

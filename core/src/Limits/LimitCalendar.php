@@ -49,7 +49,14 @@ final readonly class LimitCalendar
     /** The calendar from the day a way back ends. */
     public function returned(DoneReturn $done): self
     {
-        return new self($this->limits, $this->athlete, $this->matchDays, false, false, [...$this->doneReturns, $done]);
+        return new self(
+            limits: $this->limits,
+            athlete: $this->athlete,
+            matchDays: $this->matchDays,
+            growingFast: false,
+            returning: false,
+            doneReturns: [...$this->doneReturns, $done],
+        );
     }
 
     /**

@@ -35,8 +35,17 @@ final readonly class LimitFigures
         $limit = $state->limit;
 
         return new self(
-            $limit->id, $limit->label, $limit->kind(), $limit->measure, $limit instanceof LevelLimit ? $limit->level : null,
-            $state->status, $state->used, $state->projected, $state->max, $state->remaining, $state->earliest,
+            id: $limit->id,
+            label: $limit->label,
+            kind: $limit->kind(),
+            measure: $limit->measure,
+            level: $limit instanceof LevelLimit ? $limit->level : null,
+            status: $state->status,
+            used: $state->used,
+            projected: $state->projected,
+            max: $state->max,
+            remaining: $state->remaining,
+            earliest: $state->earliest,
         );
     }
 
@@ -67,9 +76,17 @@ final readonly class LimitFigures
     public static function fromArray(array $kept): self
     {
         return new self(
-            $kept['id'], $kept['label'], $kept['kind'], $kept['measure'] === null ? null : Measure::from($kept['measure']), $kept['level'],
-            Status::from($kept['status']), $kept['used'], $kept['projected'], $kept['max'], $kept['remaining'],
-            $kept['earliest'] === null ? null : Day::of($kept['earliest']),
+            id: $kept['id'],
+            label: $kept['label'],
+            kind: $kept['kind'],
+            measure: $kept['measure'] === null ? null : Measure::from($kept['measure']),
+            level: $kept['level'],
+            status: Status::from($kept['status']),
+            used: $kept['used'],
+            projected: $kept['projected'],
+            max: $kept['max'],
+            remaining: $kept['remaining'],
+            earliest: $kept['earliest'] === null ? null : Day::of($kept['earliest']),
         );
     }
 }

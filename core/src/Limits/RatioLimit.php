@@ -23,7 +23,15 @@ final readonly class RatioLimit extends Limit
         Measure $measure, public RatioMethod $method, public float $low, public float $high, public float $stop,
         public int $minDays, public float $minChronic = 0.0,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: $measure,
+        );
     }
 
     public function kind(): string
@@ -48,7 +56,14 @@ final readonly class RatioLimit extends Limit
         return new Gauge($this, function (array $plan) use ($series, $ratio, $used, $on): LimitState {
             $projected = $plan === [] ? $used : $ratio($series->with($on->ordinal, $this->amount($plan)));
 
-            return new LimitState($this, $used, $projected, $this->stop, null, $this->status($projected));
+            return new LimitState(
+                limit: $this,
+                used: $used,
+                projected: $projected,
+                max: $this->stop,
+                remaining: null,
+                status: $this->status($projected),
+            );
         }, $this->allowance(fn (float $amount): ?float => $ratio($series->with($on->ordinal, $amount))));
     }
 

@@ -29,7 +29,15 @@ final readonly class RestLimit extends Limit
         Measure $measure, public array $table, public array $matchDays = [], public ?LimitFilter $owedBy = null,
         public ?Measure $waits = null,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: $measure,
+        );
     }
 
     public function kind(): string
@@ -72,9 +80,13 @@ final readonly class RestLimit extends Limit
         $earliest = $this->earliest($record, $on);
 
         return new Gauge($this, fn (array $plan): LimitState => new LimitState(
-            $this, null, null, null, null,
-            $this->waiting($plan) > 0.0 && $earliest->isAfter($on) ? Status::Over : Status::Within,
-            $earliest,
+            limit: $this,
+            used: null,
+            projected: null,
+            max: null,
+            remaining: null,
+            status: $this->waiting($plan) > 0.0 && $earliest->isAfter($on) ? Status::Over : Status::Within,
+            earliest: $earliest,
         ));
     }
 

@@ -19,7 +19,15 @@ final readonly class StepLimit extends Limit
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public float $maxIncrease, public float $floor,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: $measure,
+        );
     }
 
     public function kind(): string

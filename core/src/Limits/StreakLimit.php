@@ -20,7 +20,15 @@ final readonly class StreakLimit extends Limit
         string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
         Measure $measure, public int $maxDays, public ?float $atLeast,
     ) {
-        parent::__construct($id, $label, $source, $severity, $ages, $filter, $measure);
+        parent::__construct(
+            id: $id,
+            label: $label,
+            source: $source,
+            severity: $severity,
+            ages: $ages,
+            filter: $filter,
+            measure: $measure,
+        );
     }
 
     public function kind(): string
@@ -52,8 +60,12 @@ final readonly class StreakLimit extends Limit
             $projected = $this->counts($today + $this->amount($plan)) ? $before + 1 : 0;
 
             return new LimitState(
-                $this, $used, $projected, $this->maxDays, max(0, $this->maxDays - max($used, $projected)),
-                $projected > $this->maxDays ? Status::Over : Status::Within,
+                limit: $this,
+                used: $used,
+                projected: $projected,
+                max: $this->maxDays,
+                remaining: max(0, $this->maxDays - max($used, $projected)),
+                status: $projected > $this->maxDays ? Status::Over : Status::Within,
             );
         }, $this->allowance($before, $today));
     }

@@ -60,6 +60,16 @@ final readonly class CarriedWork
     /** @param  array<string, float>  $averages  by measure */
     private static function kind(CostedSet $like, int $day, array $averages): CostedSet
     {
-        return new CostedSet($day, '', $like->skill, $like->family, $like->side, $like->implement, $averages, 0.0, null);
+        return new CostedSet(
+            day: $day,
+            session: '',
+            skill: $like->skill,
+            family: $like->family,
+            side: $like->side,
+            implement: $like->implement,
+            cost: $averages,
+            effort: 0.0,
+            distanceM: null,
+        );
     }
 }

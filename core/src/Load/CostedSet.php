@@ -36,8 +36,15 @@ final readonly class CostedSet
     public function times(int $n): self
     {
         return new self(
-            $this->day, $this->session, $this->skill, $this->family, $this->side, $this->implement,
-            array_map(fn (float $amount): float => $amount * $n, $this->cost), $this->effort, $this->distanceM,
+            day: $this->day,
+            session: $this->session,
+            skill: $this->skill,
+            family: $this->family,
+            side: $this->side,
+            implement: $this->implement,
+            cost: array_map(fn (float $amount): float => $amount * $n, $this->cost),
+            effort: $this->effort,
+            distanceM: $this->distanceM,
         );
     }
 }

@@ -126,13 +126,27 @@ final class LoadRecord
      */
     public function idleDays(Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): ?int
     {
-        return $this->idleFrom($on->ordinal - 1, PHP_INT_MIN, $channel, $side, $atLeast, $withShadow);
+        return $this->idleFrom(
+            to: $on->ordinal - 1,
+            from: PHP_INT_MIN,
+            channel: $channel,
+            side: $side,
+            atLeast: $atLeast,
+            withShadow: $withShadow,
+        );
     }
 
     /** Whether the idle time before $on is of so many days or more; no record at all is idle for ever. The rest as with idleDays(). */
     public function isIdleFor(int $days, Day $on, Channel $channel, ?Side $side, float $atLeast, bool $withShadow): bool
     {
-        return $this->idleFrom($on->ordinal - 1, $on->ordinal - $days, $channel, $side, $atLeast, $withShadow) === null;
+        return $this->idleFrom(
+            to: $on->ordinal - 1,
+            from: $on->ordinal - $days,
+            channel: $channel,
+            side: $side,
+            atLeast: $atLeast,
+            withShadow: $withShadow,
+        ) === null;
     }
 
     /** @return int|null full days after the last day of work among those from $to back to $from; null when there is none */

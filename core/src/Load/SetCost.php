@@ -26,8 +26,13 @@ final readonly class SetCost
         $counts = $set->implement === Implement::Shadow ? 0 : $set->reps;
 
         return new CostedSet(
-            $set->day->ordinal, $set->session, $set->skill->id, $set->skill->family, $set->side, $set->implement,
-            [
+            day: $set->day->ordinal,
+            session: $set->session,
+            skill: $set->skill->id,
+            family: $set->skill->family,
+            side: $set->side,
+            implement: $set->implement,
+            cost: [
                 'reps' => (float) $counts,
                 'shadow' => (float) ($set->reps - $counts),
                 'high_reps' => $counts > 0 && $this->isHigh($set) ? (float) $counts : 0.0,
@@ -37,8 +42,8 @@ final readonly class SetCost
                 'trunk' => $stress * $set->skill->trunk,
                 'landings' => $this->landings($set),
             ],
-            $set->effort ?? 1.0,
-            $set->distanceM,
+            effort: $set->effort ?? 1.0,
+            distanceM: $set->distanceM,
         );
     }
 

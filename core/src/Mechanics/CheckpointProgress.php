@@ -44,15 +44,33 @@ final readonly class CheckpointProgress
         [$latest, $usedLast] = self::stretch(array_reverse($sessions));
         [$from, $to] = [$sessions[0][0], $sessions[count($sessions) - 1][0]];
         if ($used + $usedLast > count($sessions) || $from === $to) {
-            return new self($from, $to, $first, null, null, null, null, 'too few to tell');
+            return new self(
+                fromDay: $from,
+                toDay: $to,
+                first: $first,
+                latest: null,
+                difference: null,
+                low: null,
+                high: null,
+                says: 'too few to tell',
+            );
         }
         [$difference, $low, $high] = Statistics::newcombe($latest[0], $latest[1], $first[0], $first[1], self::CONFIDENCE);
 
-        return new self($from, $to, $first, $latest, $difference, $low, $high, match (true) {
-            $low > 0.0 => 'better',
-            $high < 0.0 => 'worse',
-            default => 'too few to tell',
-        });
+        return new self(
+            fromDay: $from,
+            toDay: $to,
+            first: $first,
+            latest: $latest,
+            difference: $difference,
+            low: $low,
+            high: $high,
+            says: match (true) {
+                $low > 0.0 => 'better',
+                $high < 0.0 => 'worse',
+                default => 'too few to tell',
+            },
+        );
     }
 
     /**

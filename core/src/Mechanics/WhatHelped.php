@@ -33,11 +33,20 @@ final readonly class WhatHelped
         [$goodWith, $goodWithout] = [self::good($with), self::good($without)];
         [$difference, $low, $high] = Statistics::newcombe($goodWith, count($with), $goodWithout, count($without), self::CONFIDENCE);
 
-        return new self($goodWith, count($with), $goodWithout, count($without), $difference, $low, $high, match (true) {
-            $low > 0.0 => 'better',
-            $high < 0.0 => 'worse',
-            default => 'too few to tell',
-        });
+        return new self(
+            good: $goodWith,
+            n: count($with),
+            otherGood: $goodWithout,
+            otherN: count($without),
+            difference: $difference,
+            low: $low,
+            high: $high,
+            says: match (true) {
+                $low > 0.0 => 'better',
+                $high < 0.0 => 'worse',
+                default => 'too few to tell',
+            },
+        );
     }
 
     /** @param  array<array{bool, list<string>}>  $reps  good or not, and what was tried */

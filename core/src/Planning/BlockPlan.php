@@ -96,8 +96,20 @@ final readonly class BlockPlan
         $dose = $this->asked;
 
         return new WorkSet(
-            $on, $session, $dose->skill, $reps, $this->effort, $dose->object->implement, $this->distanceM, null,
-            $dose->object->massKg, $dose->object->referenceMassKg, $dose->side, $dose->surface, $dose->legs, $dose->dropCm,
+            day: $on,
+            session: $session,
+            skill: $dose->skill,
+            reps: $reps,
+            effort: $this->effort,
+            implement: $dose->object->implement,
+            distanceM: $this->distanceM,
+            speedMs: null,
+            massKg: $dose->object->massKg,
+            referenceMassKg: $dose->object->referenceMassKg,
+            side: $dose->side,
+            surface: $dose->surface,
+            legs: $dose->legs,
+            dropCm: $dose->dropCm,
         );
     }
 }

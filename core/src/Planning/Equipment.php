@@ -46,7 +46,16 @@ final class Equipment
         }
 
         return [
-            new Rung($rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate, $blocks),
+            new Rung(
+                id: $rung->id,
+                name: $rung->name,
+                goal: $rung->goal,
+                outcomeIgnored: $rung->outcomeIgnored,
+                checkpoints: $rung->checkpoints,
+                faults: $rung->faults,
+                gate: $rung->gate,
+                blocks: $blocks,
+            ),
             $swaps,
         ];
     }

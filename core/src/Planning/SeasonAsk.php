@@ -52,8 +52,15 @@ final readonly class SeasonAsk
     public function until(Day $goalDay): self
     {
         return new self(
-            $this->from, $goalDay, $this->weekdays, $this->goalRung, $this->matches, $this->moves, $this->off,
-            $this->minutes, $this->start,
+            from: $this->from,
+            goalDay: $goalDay,
+            weekdays: $this->weekdays,
+            goalRung: $this->goalRung,
+            matches: $this->matches,
+            moves: $this->moves,
+            off: $this->off,
+            minutes: $this->minutes,
+            start: $this->start,
         );
     }
 
@@ -61,8 +68,15 @@ final readonly class SeasonAsk
     public function onDays(array $weekdays): self
     {
         return new self(
-            $this->from, $this->goalDay, $weekdays, $this->goalRung, $this->matches, $this->moves, $this->off,
-            $this->minutes, $this->start,
+            from: $this->from,
+            goalDay: $this->goalDay,
+            weekdays: $weekdays,
+            goalRung: $this->goalRung,
+            matches: $this->matches,
+            moves: $this->moves,
+            off: $this->off,
+            minutes: $this->minutes,
+            start: $this->start,
         );
     }
 

@@ -96,7 +96,19 @@ final class SeasonPlanner
             $problems[] = new SeasonProblem('no_free_day');
             $ask = $ask->onDays(self::NEAREST_WEEKDAYS);
         }
-        $planner = new self($ladder, $price, $record, $limits, $throwing, $today, $calm, $return, $otherPlans, $ask, $standing);
+        $planner = new self(
+            ladder: $ladder,
+            price: $price,
+            record: $record,
+            limits: $limits,
+            throwing: $throwing,
+            today: $today,
+            calm: $calm,
+            return: $return,
+            otherPlans: $otherPlans,
+            ask: $ask,
+            standing: $standing,
+        );
         $planner->problems = $problems;
 
         return $planner->run();
@@ -212,8 +224,18 @@ final class SeasonPlanner
         if ($this->return !== null) {
             $this->problems[] = new SeasonProblem('match_during_return', $match->day, of: $match->reps(), fits: 0);
             $this->days[] = new SeasonDay(
-                $match->day, $this->ask->week($match->day->ordinal), null, null, null, false, null, null, [], null,
-                $match, 0,
+                day: $match->day,
+                week: $this->ask->week($match->day->ordinal),
+                emphasis: null,
+                rung: null,
+                stage: null,
+                clearance: false,
+                pace: null,
+                built: null,
+                sets: [],
+                fullest: null,
+                match: $match,
+                matchReps: 0,
             );
 
             return;
@@ -223,7 +245,18 @@ final class SeasonPlanner
         if ($limits !== []) {
             $this->problems[] = new SeasonProblem('match_trimmed', $match->day, $limits, $match->reps(), $reps);
         }
-        $this->add($match->day, null, null, null, false, null, null, $sets, $match, $reps);
+        $this->add(
+            day: $match->day,
+            emphasis: null,
+            rung: null,
+            stage: null,
+            clearance: false,
+            pace: null,
+            built: null,
+            sets: $sets,
+            match: $match,
+            matchReps: $reps,
+        );
     }
 
     private function session(Day $day, Emphasis $emphasis, int $goal, int $sessionsLeft, bool $within): void
@@ -238,8 +271,14 @@ final class SeasonPlanner
                 : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
             $built = $this->build($day, $rung, asGiven: $stage !== null);
             $this->add(
-                $day, $stage === null ? $emphasis : Emphasis::Stage, $rung, $stage,
-                $due['clearance'] && $stage !== null, null, $built, null,
+                day: $day,
+                emphasis: $stage === null ? $emphasis : Emphasis::Stage,
+                rung: $rung,
+                stage: $stage,
+                clearance: $due['clearance'] && $stage !== null,
+                pace: null,
+                built: $built,
+                sets: null,
             );
             if ($stage !== null) {
                 $this->return = $return->after(
@@ -288,7 +327,16 @@ final class SeasonPlanner
             // A rung begun on a light day asks for its least effort and distance there already; the next heavy day goes on from them.
             $this->reached = Pace::at(max($this->reached->reps ?? 0, $pace->reps), $pace->effort, $pace->distanceM);
         }
-        $this->add($day, $emphasis, $rung, null, false, $pace, $built, null);
+        $this->add(
+            day: $day,
+            emphasis: $emphasis,
+            rung: $rung,
+            stage: null,
+            clearance: false,
+            pace: $pace,
+            built: $built,
+            sets: null,
+        );
     }
 
     /** The next rung is begun on a heavy day, once this one has had its share of the sessions that are left. */
@@ -320,9 +368,15 @@ final class SeasonPlanner
         }
         $others = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
         $frame = new SessionFrame(
-            $day, self::sessionId($day->ordinal), $this->price,
-            $day->equals($this->ask->from) ? $this->today : $this->calm, $this->record, $this->limits,
-            [...$later, ...$others], Layoff::of($this->record, $day, $rung, $this->price), $this->throwing,
+            on: $day,
+            session: self::sessionId($day->ordinal),
+            price: $this->price,
+            readiness: $day->equals($this->ask->from) ? $this->today : $this->calm,
+            record: $this->record,
+            limits: $this->limits,
+            otherPlans: [...$later, ...$others],
+            layoff: Layoff::of($this->record, $day, $rung, $this->price),
+            throwing: $this->throwing,
         );
 
         return SessionBuilder::build($frame, $rung, $asGiven, $this->ask->minutes);
@@ -355,8 +409,18 @@ final class SeasonPlanner
         }
         $this->record = $this->record->with($sets);
         $this->days[] = new SeasonDay(
-            $day, $this->ask->week($day->ordinal), $emphasis, $rung, $stage, $clearance, $pace, $built, $sets, $fullest,
-            $match, $matchReps,
+            day: $day,
+            week: $this->ask->week($day->ordinal),
+            emphasis: $emphasis,
+            rung: $rung,
+            stage: $stage,
+            clearance: $clearance,
+            pace: $pace,
+            built: $built,
+            sets: $sets,
+            fullest: $fullest,
+            match: $match,
+            matchReps: $matchReps,
         );
     }
 

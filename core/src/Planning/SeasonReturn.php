@@ -50,7 +50,16 @@ final readonly class SeasonReturn
         $attempts = array_map(
             fn (Attempt $a): Attempt => $a->nextMorning !== null || ! $day->isAfter($a->day)
                 ? $a
-                : new Attempt($a->day, $a->stage, $a->completed, $a->during, $a->eased, 0, $a->redFlag, $a->jointSore),
+                : new Attempt(
+                    day: $a->day,
+                    stage: $a->stage,
+                    completed: $a->completed,
+                    during: $a->during,
+                    eased: $a->eased,
+                    nextMorning: 0,
+                    redFlag: $a->redFlag,
+                    jointSore: $a->jointSore,
+                ),
             $this->attempts,
         );
         $stages = $this->programme->engineStages();
@@ -78,7 +87,14 @@ final readonly class SeasonReturn
 
     public function rung(int $stage, Rung $own, ?float $longestThrowM): Rung
     {
-        return StageRung::of($this->programme, $stage, $own, $this->nothing, $longestThrowM, $this->side);
+        return StageRung::of(
+            programme: $this->programme,
+            stage: $stage,
+            own: $own,
+            nothing: $this->nothing,
+            longestThrowM: $longestThrowM,
+            side: $this->side,
+        );
     }
 
     /** @param  bool  $completed  whether the whole dose of the stage fitted */
@@ -87,8 +103,22 @@ final readonly class SeasonReturn
         $cleared = $this->waitsForClearance($stage) ? [...$this->clearances, new StageClearance($day, $stage)] : $this->clearances;
 
         return new self(
-            $this->programme, $stage, [...$this->attempts, new Attempt($day, $stage, $completed, 0, false, 0, false)],
-            $cleared, null, $this->side, $this->nothing, $this->usualWeek,
+            programme: $this->programme,
+            stage: $stage,
+            attempts: [...$this->attempts, new Attempt(
+                day: $day,
+                stage: $stage,
+                completed: $completed,
+                during: 0,
+                eased: false,
+                nextMorning: 0,
+                redFlag: false,
+            )],
+            clearances: $cleared,
+            accepted: null,
+            side: $this->side,
+            nothing: $this->nothing,
+            usualWeek: $this->usualWeek,
         );
     }
 

@@ -326,23 +326,45 @@ final class SessionBuilder
             };
             if ($block->reps === 0 && $wanted->reps > 0) {
                 $least = min($wanted->reps, max(1, $wanted->asked->repsMin));
-                $this->trims[] = new Trim($i, 'dropped', $wanted->reps, 0, 'limit', $binding($block->withReps($least)));
+                $this->trims[] = new Trim(
+                    block: $i,
+                    what: 'dropped',
+                    from: $wanted->reps,
+                    to: 0,
+                    cause: 'limit',
+                    limits: $binding($block->withReps($least)),
+                );
 
                 continue;
             }
             if ($block->reps < $wanted->reps) {
-                $this->trims[] = new Trim($i, 'reps', $wanted->reps, $block->reps, 'limit', $binding($block->withReps($block->reps + 1)));
+                $this->trims[] = new Trim(
+                    block: $i,
+                    what: 'reps',
+                    from: $wanted->reps,
+                    to: $block->reps,
+                    cause: 'limit',
+                    limits: $binding($block->withReps($block->reps + 1)),
+                );
             }
             if ($block->effort < $wanted->effort - 1e-9) {
                 $this->trims[] = new Trim(
-                    $i, 'effort', $wanted->effort, $block->effort, 'limit',
-                    $binding($block->withEffort($wanted->effort)),
+                    block: $i,
+                    what: 'effort',
+                    from: $wanted->effort,
+                    to: $block->effort,
+                    cause: 'limit',
+                    limits: $binding($block->withEffort($wanted->effort)),
                 );
             }
             if (($block->distanceM ?? 0.0) < ($wanted->distanceM ?? 0.0) - 1e-9) {
                 $this->trims[] = new Trim(
-                    $i, 'distance', (float) $wanted->distanceM, (float) $block->distanceM, 'limit',
-                    $binding($block->withDistance($wanted->distanceM)),
+                    block: $i,
+                    what: 'distance',
+                    from: (float) $wanted->distanceM,
+                    to: (float) $block->distanceM,
+                    cause: 'limit',
+                    limits: $binding($block->withDistance($wanted->distanceM)),
                 );
             }
         }

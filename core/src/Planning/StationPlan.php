@@ -61,7 +61,18 @@ final readonly class StationPlan
         $flags = [];
         [$warmUpMin, $coolDownMin] = [self::longest($athletes, BlockKind::WarmUp), self::longest($athletes, BlockKind::CoolDown)];
         if ($athletes === []) {
-            return new self($minutes, 0, 0, 0, [], [], [], [], 0, [new StationFlag('nobody')]);
+            return new self(
+                minutes: $minutes,
+                warmUpMin: 0,
+                rotationMin: 0,
+                coolDownMin: 0,
+                stations: [],
+                groups: [],
+                pairs: [],
+                rounds: [],
+                ballsNeeded: 0,
+                flags: [new StationFlag('nobody')],
+            );
         }
         $time = fn (int $n): int => intdiv($minutes - $warmUpMin - $coolDownMin, max(1, $n)) - self::CHANGE_OVER_MIN;
         while (count($stations) > count($athletes)) {
@@ -70,12 +81,12 @@ final readonly class StationPlan
         while (count(array_filter($stations, fn (Station $station): bool => $station->needsAdult)) > $adults) {
             $needy = count(array_filter($stations, fn (Station $station): bool => $station->needsAdult));
             $stations = self::close(
-                $stations,
-                $flags,
-                'closed_adults',
-                $needy,
-                $adults,
-                fn (Station $station): bool => $station->needsAdult,
+                stations: $stations,
+                flags: $flags,
+                code: 'closed_adults',
+                wanted: $needy,
+                there: $adults,
+                among: fn (Station $station): bool => $station->needsAdult,
             );
         }
         while (count($stations) > 1 && $time(count($stations)) < self::LEAST_ROTATION_MIN) {
@@ -119,8 +130,16 @@ final readonly class StationPlan
         }
 
         return new self(
-            $minutes, $warmUpMin, $rotationMin, $coolDownMin, $stations, $groups, array_map(self::pairs(...), $groups),
-            $rounds, $ballsNeeded, $flags,
+            minutes: $minutes,
+            warmUpMin: $warmUpMin,
+            rotationMin: $rotationMin,
+            coolDownMin: $coolDownMin,
+            stations: $stations,
+            groups: $groups,
+            pairs: array_map(self::pairs(...), $groups),
+            rounds: $rounds,
+            ballsNeeded: $ballsNeeded,
+            flags: $flags,
         );
     }
 

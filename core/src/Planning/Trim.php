@@ -68,10 +68,17 @@ final readonly class Trim
          * } $kept
          */
         return new self(
-            $kept['block'], $kept['what'], $kept['from'], $kept['to'], $kept['cause'],
-            array_map(LimitFigures::fromArray(...), $kept['limits']),
-            $kept['word'] === null ? null : Word::from($kept['word']),
-            $kept['idle_days'], array_map(Channel::from(...), $kept['channels']), $kept['minutes'], $kept['title'],
+            block: $kept['block'],
+            what: $kept['what'],
+            from: $kept['from'],
+            to: $kept['to'],
+            cause: $kept['cause'],
+            limits: array_map(LimitFigures::fromArray(...), $kept['limits']),
+            word: $kept['word'] === null ? null : Word::from($kept['word']),
+            idleDays: $kept['idle_days'],
+            channels: array_map(Channel::from(...), $kept['channels']),
+            minutes: $kept['minutes'],
+            title: $kept['title'],
         );
     }
 }

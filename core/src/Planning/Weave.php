@@ -48,8 +48,14 @@ final class Weave
         }
 
         return new Rung(
-            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
-            $blocks,
+            id: $rung->id,
+            name: $rung->name,
+            goal: $rung->goal,
+            outcomeIgnored: $rung->outcomeIgnored,
+            checkpoints: $rung->checkpoints,
+            faults: $rung->faults,
+            gate: $rung->gate,
+            blocks: $blocks,
         );
     }
 

@@ -47,7 +47,14 @@ final readonly class Readiness
             if ($next !== null && $on->plus(-1)->isAfter($next->at->day)) {
                 continue;
             }
-            $then = self::on($on, $age, array_slice($reports, 0, $i + 1), $clearances, $school, $around);
+            $then = self::on(
+                on: $on,
+                age: $age,
+                reports: array_slice($reports, 0, $i + 1),
+                clearances: $clearances,
+                school: $school,
+                around: $around,
+            );
             if (! $then->forWork($loaded, $side)->allowsWork()) {
                 return $report->at;
             }
@@ -141,7 +148,15 @@ final readonly class Readiness
                 : array_values(array_filter($because, fn (Reason $reason): bool => $reason->rule !== 'nothing_sore'));
         }
 
-        return new self($school, self::worst(array_values($channels)), $channels, $reasons, $open, $checkedIn, $around->countsMissing);
+        return new self(
+            school: $school,
+            word: self::worst(array_values($channels)),
+            channels: $channels,
+            reasons: $reasons,
+            openReferrals: $open,
+            checkedIn: $checkedIn,
+            countsMissing: $around->countsMissing,
+        );
     }
 
     /**
@@ -214,7 +229,14 @@ final readonly class Readiness
     ): array {
         $reasons = array_fill_keys(array_column(Channel::cases(), 'value'), []);
         $latest = $last[array_key_last($last)];
-        foreach (SitePlace::judge($day, $school, $last, $all, $isCleared, $around->knows(...)) as $reason) {
+        foreach (SitePlace::judge(
+            on: $day,
+            school: $school,
+            today: $last,
+            all: $all,
+            isCleared: $isCleared,
+            isKnown: $around->knows(...),
+        ) as $reason) {
             $refers = $reason->word === Word::Refer && ($reason->rule === 'trend' || ($spreads && $reason->report === $latest));
             if ($refers) {
                 self::refer($reasons, $spreads ? new Reason('referral', Word::Refer, $latest) : $reason, $latest->site, $latest->kind);

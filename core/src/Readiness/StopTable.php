@@ -76,8 +76,19 @@ final class StopTable
                     $reasons[$moment->value][$kind->value][$i] = ($like === null ? null : $plain[$like] ?? null)
                         ?? array_map(
                             fn (int $score): array => self::given(
-                                $on, $school, new SorenessReport($at, $moment, $site, $side, $kind, $score), $before,
-                                $isCleared, $around,
+                                on: $on,
+                                school: $school,
+                                report: new SorenessReport(
+                                    at: $at,
+                                    moment: $moment,
+                                    site: $site,
+                                    side: $side,
+                                    kind: $kind,
+                                    score: $score,
+                                ),
+                                before: $before,
+                                isCleared: $isCleared,
+                                around: $around,
                             ),
                             range(0, 10),
                         );

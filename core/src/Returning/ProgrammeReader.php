@@ -34,11 +34,14 @@ final class ProgrammeReader
         }
 
         return new Programme(
-            $file->get('id')->string(), $file->get('version')->int(1), $file->get('name')->string(), $file->get('summary')->string(),
-            array_map(fn (Node $n): Family => $n->enum(Family::class), $file->get('families')->items()),
-            $file->get('channel')->enum(Channel::class),
-            array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
-            $stages,
+            id: $file->get('id')->string(),
+            version: $file->get('version')->int(1),
+            name: $file->get('name')->string(),
+            summary: $file->get('summary')->string(),
+            families: array_map(fn (Node $n): Family => $n->enum(Family::class), $file->get('families')->items()),
+            channel: $file->get('channel')->enum(Channel::class),
+            cautions: array_map(fn (Node $n): string => $n->string(), $file->get('cautions')->items()),
+            stages: $stages,
         );
     }
 
@@ -58,17 +61,21 @@ final class ProgrammeReader
         }
 
         return new ProgrammeStage(
-            $node->get('name')->string(), $node->get('text')->string(), $sets, $reps, $effort,
-            $node->get('distance_share')->optional($share),
-            $node->get('object')->optional(fn (Node $n): string => $n->word(['own', 'shadow'])) === 'shadow' ? 'shadow' : 'own',
-            $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
-            $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
-            $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 90,
-            $node->get('passes')->optional(fn (Node $n): int => $n->int(1, 9)) ?? 1,
-            $node->get('min_gap_days')->optional(fn (Node $n): int => $n->int(0, 30)) ?? 2,
-            $node->get('needs_clearance')->optional(fn (Node $n): bool => $n->bool()) ?? false,
-            array_map(self::criterion(...), $node->get('criteria')->optional(fn (Node $n): array => $n->items()) ?? []),
-            $node->get('target_rate')->optional($share),
+            name: $node->get('name')->string(),
+            text: $node->get('text')->string(),
+            sets: $sets,
+            reps: $reps,
+            effort: $effort,
+            distanceShare: $node->get('distance_share')->optional($share),
+            object: $node->get('object')->optional(fn (Node $n): string => $n->word(['own', 'shadow'])) === 'shadow' ? 'shadow' : 'own',
+            surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
+            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
+            restS: $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 90,
+            passes: $node->get('passes')->optional(fn (Node $n): int => $n->int(1, 9)) ?? 1,
+            minGapDays: $node->get('min_gap_days')->optional(fn (Node $n): int => $n->int(0, 30)) ?? 2,
+            needsClearance: $node->get('needs_clearance')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+            criteria: array_map(self::criterion(...), $node->get('criteria')->optional(fn (Node $n): array => $n->items()) ?? []),
+            targetRate: $node->get('target_rate')->optional($share),
         );
     }
 

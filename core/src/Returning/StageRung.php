@@ -40,15 +40,39 @@ final class StageRung
             }
         }
         $blocks[] = new BlockDose(
-            BlockKind::Whole, $given->name, $given->text, $dose->skill,
-            $given->object === 'shadow' ? $nothing : $dose->object, $side, $given->surface ?? $dose->surface,
-            $given->sets, $given->reps, intdiv($given->sets * $given->reps, 2), $given->effort, $given->effort, $distanceM, $distanceM,
-            $given->restS, null, $given->legs, $dose->dropCm, true,
+            kind: BlockKind::Whole,
+            title: $given->name,
+            text: $given->text,
+            skill: $dose->skill,
+            object: $given->object === 'shadow' ? $nothing : $dose->object,
+            side: $side,
+            surface: $given->surface ?? $dose->surface,
+            sets: $given->sets,
+            reps: $given->reps,
+            repsMin: intdiv($given->sets * $given->reps, 2),
+            effort: $given->effort,
+            effortMin: $given->effort,
+            distanceM: $distanceM,
+            distanceMinM: $distanceM,
+            restS: $given->restS,
+            holdS: null,
+            legs: $given->legs,
+            dropCm: $dose->dropCm,
+            judged: true,
         );
 
         return new Rung(
-            self::id($stage), $given->name, $given->text, $own->outcomeIgnored, $own->checkpoints, $own->faults, $own->gate,
-            [...$blocks, ...array_values(array_filter($own->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::CoolDown))],
+            id: self::id($stage),
+            name: $given->name,
+            goal: $given->text,
+            outcomeIgnored: $own->outcomeIgnored,
+            checkpoints: $own->checkpoints,
+            faults: $own->faults,
+            gate: $own->gate,
+            blocks: [
+                ...$blocks,
+                ...array_values(array_filter($own->blocks, fn (BlockDose $block): bool => $block->kind === BlockKind::CoolDown)),
+            ],
         );
     }
 
@@ -74,8 +98,14 @@ final class StageRung
         );
 
         return new Rung(
-            $rung->id, $rung->name, $rung->goal, $rung->outcomeIgnored, $rung->checkpoints, $rung->faults, $rung->gate,
-            array_values($blocks),
+            id: $rung->id,
+            name: $rung->name,
+            goal: $rung->goal,
+            outcomeIgnored: $rung->outcomeIgnored,
+            checkpoints: $rung->checkpoints,
+            faults: $rung->faults,
+            gate: $rung->gate,
+            blocks: array_values($blocks),
         );
     }
 

@@ -66,8 +66,14 @@ final readonly class Grouping
         $third = intdiv($n, 3);
 
         return new self(
-            $n, $meanX, $meanY, array_sum($radial) / $n, $half, $n < 3 ? null : self::axes($varX, $varY, $covariance), $tendency,
-            $withThirds && $n >= self::THIRDS_FROM ? [
+            n: $n,
+            acrossM: $meanX,
+            alongM: $meanY,
+            meanRadialErrorM: array_sum($radial) / $n,
+            halfCircleM: $half,
+            ellipse: $n < 3 ? null : self::axes($varX, $varY, $covariance),
+            tendency: $tendency,
+            thirds: $withThirds && $n >= self::THIRDS_FROM ? [
                 self::of(array_slice($points, 0, $third), false),
                 self::of(array_slice($points, -$third), false),
             ] : null,
