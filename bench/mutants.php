@@ -28,7 +28,7 @@ register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
 
 // Which test classes run which line, and how long each takes.
 fwrite(STDERR, "Which tests run which lines …\n");
-$php = [PHP_BINARY, '-d', 'extension=pcov', '-d', 'memory_limit=2G'];
+$php = [PHP_BINARY, '-d', 'extension=pcov', '-d', 'pcov.directory='.getcwd().'/core/src', '-d', 'memory_limit=2G'];
 $phpunit = [...$php, 'vendor/bin/phpunit', '--testsuite', 'core', '--do-not-cache-result'];
 $told = ['--coverage-filter', 'core/src', '--coverage-php', "{$folder}/lines.php", '--log-junit', "{$folder}/times.xml"];
 $measured = new Process([...$phpunit, ...$told]);
