@@ -63,4 +63,12 @@ final class HonestEffortTest extends TestCase
         $this->assertFalse(YearRound::of(new DailySeries($rested, $on->ordinal - 364), $on)->isShortOfRest());
         $this->assertSame(0, YearRound::of(new DailySeries([], null), $on)->daysKnown);
     }
+
+    public function test_a_year_is_looked_at_from_three_hundred_days_on(): void
+    {
+        $on = Day::of('2027-05-20');
+        $known = fn (int $days): bool => YearRound::of(new DailySeries([$on->ordinal => 1.0], $on->ordinal - $days + 1), $on)->isKnown();
+        $this->assertTrue($known(300));
+        $this->assertFalse($known(299));
+    }
 }
