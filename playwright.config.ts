@@ -16,7 +16,7 @@ export default defineConfig({
         // Each context would fetch every screen once more, for nothing: tests that go without a connection allow it.
         serviceWorkers: 'block',
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: '/usr/bin/chromium-headless-shell',
             args: [
                 '--no-sandbox',
                 '--disable-gpu',

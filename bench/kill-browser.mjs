@@ -61,7 +61,7 @@ await wait(1500);
 /** The browser of one life, on the same profile each time. */
 async function open() {
     const browser = spawn(
-        '/usr/bin/chromium',
+        '/usr/bin/chromium-headless-shell',
         [
             '--headless=new',
             '--no-sandbox',

@@ -6,7 +6,10 @@ import { chromium } from '@playwright/test';
 const TAPS = 60;
 const SLOWDOWN = 4;
 const base = process.argv[2] ?? 'http://localhost:8000';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium-headless-shell',
+    args: ['--no-sandbox', '--disable-gpu'],
+});
 const page = await (
     await browser.newContext({ viewport: { width: 390, height: 844 }, timezoneId: 'Europe/Lisbon' })
 ).newPage();

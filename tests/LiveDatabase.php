@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PDO;
 use Symfony\Component\Process\Process;
@@ -11,14 +12,12 @@ use Symfony\Component\Process\Process;
 /** A database beside the one the tests run on, of the same kind, for what runs in processes of its own. */
 final class LiveDatabase
 {
-    public readonly string $folder;
-
     private readonly string $name;
 
-    public function __construct()
+    /** @param  string  $folder  of the test; its clock stands there at the test's instant */
+    public function __construct(public readonly string $folder)
     {
-        $this->folder = sys_get_temp_dir().'/augendo-live-'.uniqid();
-        mkdir($this->folder);
+        file_put_contents("{$folder}/clock", Carbon::now()->toIso8601String());
         $this->name = DB::getDriverName() === 'pgsql' ? 'augendo_live_'.uniqid() : "{$this->folder}/live.sqlite";
         DB::getDriverName() === 'pgsql' ? self::postgres('augendo')->exec("create database {$this->name}") : touch($this->name);
     }
@@ -27,7 +26,8 @@ final class LiveDatabase
     public function run(array $arguments, array $with = []): Process
     {
         return new Process([PHP_BINARY, ...$arguments], base_path(), [
-            'DB_DATABASE' => $this->name, 'APP_ENV' => 'production', 'APP_KEY' => config('app.key'), ...$with,
+            'DB_DATABASE' => $this->name, 'APP_ENV' => 'local', 'AUGENDO_CLOCK_FILE' => "{$this->folder}/clock",
+            'APP_KEY' => config('app.key'), ...$with,
         ], timeout: 240);
     }
 
@@ -49,7 +49,6 @@ final class LiveDatabase
         if (DB::getDriverName() === 'pgsql') {
             self::postgres('augendo')->exec("drop database if exists {$this->name} with (force)");
         }
-        (new Process(['rm', '-rf', $this->folder]))->run();
     }
 
     /** Copies and marks of its own. */

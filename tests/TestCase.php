@@ -16,6 +16,7 @@ use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 
 /** The application on the demo scenario, in memory, at a set instant, with each test undone after it. */
@@ -36,6 +37,24 @@ abstract class TestCase extends LaravelTestCase
         Carbon::setTestNow(
             getenv('AUGENDO_TEST_NOW') ?: json_decode((string) file_get_contents(__DIR__.'/instants.json'), flags: JSON_THROW_ON_ERROR)[0],
         );
+    }
+
+    /** @var list<string> */
+    private array $folders = [];
+
+    protected function tearDown(): void
+    {
+        array_map(fn (string $folder): bool => File::deleteDirectory($folder), $this->folders);
+        parent::tearDown();
+    }
+
+    /** A folder of this test's own, gone after it. */
+    protected function folder(): string
+    {
+        $this->folders[] = $folder = sys_get_temp_dir().'/augendo-test-'.bin2hex(random_bytes(6));
+        mkdir($folder, 0700);
+
+        return $folder;
     }
 
     protected function setUp(): void

@@ -8,10 +8,8 @@ use App\Gates\Standings;
 use App\Health\DayReadiness;
 use App\Limits\AthleteLimits;
 use App\Limits\AthleteLoad;
-use App\Limits\AthleteLoads;
 use App\Returns\ReturnsUnderWay;
 use Augendo\Core\Day;
-use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Readiness\Readiness;
 
@@ -36,14 +34,14 @@ final class AthleteDay
 
     public function __construct(public readonly Athlete $athlete, public readonly Day $on, ?Squad $squad = null)
     {
-        $library = app(Library::class);
         $this->squad = $squad ?? $athlete->squads()->orderBy('squads.id')->firstOrFail();
-        $this->load = app(AthleteLoads::class)->for([$athlete], $on)[$athlete->id];
-        $this->health = new DayReadiness([$athlete], $on);
-        $this->readiness = $this->health->readiness($athlete, $this->squad);
-        $this->returns = new ReturnsUnderWay([$athlete], $on);
-        $this->limitBook = new AthleteLimits([$athlete], $this->squad, $on, $this->returns);
-        $this->limits = $this->limitBook->of($athlete->id, $this->load);
-        $this->ladders = new Standings([$athlete], $on, $library, $this->health);
+        $day = new AthletesDay([$athlete], $this->squad, $on);
+        $this->load = $day->loads[$athlete->id];
+        $this->health = $day->health;
+        $this->readiness = $day->readiness($athlete);
+        $this->returns = $day->returns;
+        $this->limitBook = $day->limitBook;
+        $this->limits = $day->limits($athlete);
+        $this->ladders = $day->standings;
     }
 }

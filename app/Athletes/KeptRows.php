@@ -15,27 +15,20 @@ use Illuminate\Support\Facades\DB;
  */
 final class KeptRows
 {
-    private readonly string $common;
-
-    /** @param  'today'|'gates'  $screen */
-    public function __construct(private readonly string $screen, private readonly Squad $squad, Day $on, Library $library)
-    {
-        $this->common = implode('|', [$on->iso(), $squad->rule_set, $squad->school?->value, $library->fingerprint(), config('app.build')]);
-    }
+    public function __construct(private readonly Library $library) {}
 
     /**
      * As they were kept, where they still hold, else worked out.
      *
      * @param  array<string, int>  $revisions  by athlete id, read before what their rows are made from
-     * @param  callable(non-empty-list<Athlete>): array<string, mixed>  $made  by athlete id, to be written as JSON
      * @return array{array<string, string>, bool} JSON by athlete id, in the order given; and whether every row was kept
      */
-    public function of(array $revisions, callable $made): array
+    public function of(MakesRows $screen, array $revisions, Squad $squad, Day $on): array
     {
-        $rows = $this->read($revisions);
+        $rows = $this->read($screen, $revisions, $squad, $on);
         $missing = array_keys(array_diff_key($revisions, $rows));
         $athletes = $missing === [] ? [] : Athlete::query()->whereIn('id', $missing)->get()->all();
-        foreach ($athletes === [] ? [] : $made($athletes) as $id => $row) {
+        foreach ($athletes === [] ? [] : $screen->made(new AthletesDay($athletes, $squad, $on)) as $id => $row) {
             $rows[$id] = json_encode($row, JSON_THROW_ON_ERROR);
         }
 
@@ -44,38 +37,43 @@ final class KeptRows
     }
 
     /**
-     * Keeps the rows of the squad that are not kept yet. A row that was kept meanwhile is left as it is.
+     * Keeps the rows of the squad that are not kept yet: what is known of its athletes is fetched once for all screens.
      *
-     * @param  callable(non-empty-list<Athlete>): array<string, mixed>  $made  by athlete id, to be written as JSON
+     * @param  list<MakesRows>  $screens
      */
-    public function keepMissing(callable $made): void
+    public function keepMissing(array $screens, Squad $squad, Day $on): void
     {
-        $athletes = $this->squad->athletes()->whereNull('erased_at')->get();
-        $rows = $this->read($athletes->pluck('revision', 'id')->all());
-        $missing = $athletes->reject(fn (Athlete $athlete): bool => isset($rows[$athlete->id]))->values()->all();
+        $athletes = $squad->athletes()->whereNull('erased_at')->get();
+        $revisions = $athletes->pluck('revision', 'id')->all();
+        $kept = array_map(fn (MakesRows $screen): array => $this->read($screen, $revisions, $squad, $on), $screens);
+        $everywhere = $kept === [] ? [] : array_intersect_key(...$kept);
+        $missing = $athletes->reject(fn (Athlete $athlete): bool => isset($everywhere[$athlete->id]))->values()->all();
         if ($missing === []) {
             return;
         }
-        $rows = $made($missing);
-        DB::table('kept_rows')->upsert(array_map(fn (Athlete $athlete): array => [
-            'athlete_id' => $athlete->id, 'squad_id' => $this->squad->id, 'screen' => $this->screen,
-            'key' => $this->key($athlete->revision), 'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
-        ], $missing), ['squad_id', 'screen', 'athlete_id']);
+        $day = new AthletesDay($missing, $squad, $on);
+        foreach ($screens as $screen) {
+            $rows = $screen->made($day);
+            DB::table('kept_rows')->upsert(array_map(fn (Athlete $athlete): array => [
+                'athlete_id' => $athlete->id, 'squad_id' => $squad->id, 'screen' => $screen->screen(),
+                'key' => $this->key($athlete->revision, $squad, $on), 'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
+            ], $missing), ['squad_id', 'screen', 'athlete_id']);
+        }
     }
 
     /**
      * @param  array<string, int>  $revisions  by athlete id
      * @return array<string, string> JSON by athlete id, as it was written: those that still hold
      */
-    private function read(array $revisions): array
+    private function read(MakesRows $screen, array $revisions, Squad $squad, Day $on): array
     {
-        $rows = [];
         $kept = DB::table('kept_rows')
-            ->where('squad_id', $this->squad->id)
-            ->where('screen', $this->screen)
+            ->where('squad_id', $squad->id)
+            ->where('screen', $screen->screen())
             ->get(['athlete_id', 'key', 'row']);
+        $rows = [];
         foreach ($kept as $row) {
-            if (isset($revisions[$row->athlete_id]) && $row->key === $this->key($revisions[$row->athlete_id])) {
+            if (isset($revisions[$row->athlete_id]) && $row->key === $this->key($revisions[$row->athlete_id], $squad, $on)) {
                 $rows[$row->athlete_id] = $row->row;
             }
         }
@@ -83,8 +81,10 @@ final class KeptRows
         return $rows;
     }
 
-    private function key(int $revision): string
+    private function key(int $revision, Squad $squad, Day $on): string
     {
-        return hash('xxh128', "{$revision}|{$this->common}");
+        return hash('xxh128', implode('|', [
+            $revision, $on->iso(), $squad->rule_set, $squad->school?->value, $this->library->fingerprint(), config('app.build'),
+        ]));
     }
 }

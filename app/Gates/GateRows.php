@@ -5,107 +5,62 @@ declare(strict_types=1);
 namespace App\Gates;
 
 use App\Athletes\Athlete;
+use App\Athletes\AthletesDay;
 use App\Athletes\Cards;
-use App\Athletes\KeptRows;
-use App\Athletes\Squad;
+use App\Athletes\MakesRows;
 use App\Gates\Answers\GateRowView;
-use App\Health\DayReadiness;
-use App\Limits\AthleteLimits;
-use App\Limits\AthleteLoads;
-use App\Returns\ReturnsUnderWay;
 use App\Wording\Wording;
-use Augendo\Core\Day;
 use Augendo\Core\Gates\Attention;
-use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\Watch;
 use Augendo\Core\Instant;
-use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryProblem;
-use Augendo\Core\Readiness\Word;
 
 /** The rows of Gates, one an athlete and ladder, without what other people said of them. */
-final class GateRows
+final class GateRows implements MakesRows
 {
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
-
-    /**
-     * @param  array<string, int>  $revisions  by athlete id, read before what their rows are made from
-     * @return array{array<string, string>, bool} by athlete id, JSON of a list of GateRowView; and whether all were kept
-     */
-    public function of(array $revisions, Squad $squad, Day $on): array
+    public function screen(): string
     {
-        return $this->kept($squad, $on)->of($revisions, fn (array $athletes): array => $this->made($athletes, $squad, $on));
+        return 'gates';
     }
 
-    /** Keeps the rows of a squad that are not kept yet. */
-    public function keep(Squad $squad, Day $on): void
+    /** @return array<string, list<GateRowView>> by athlete id; a ladder whose file cannot be read has no row, and is named above them */
+    public function made(AthletesDay $day): array
     {
-        $this->kept($squad, $on)->keepMissing(fn (array $athletes): array => $this->made($athletes, $squad, $on));
-    }
-
-    private function kept(Squad $squad, Day $on): KeptRows
-    {
-        return new KeptRows('gates', $squad, $on, $this->library);
-    }
-
-    /**
-     * @param  non-empty-list<Athlete>  $athletes
-     * @return array<string, list<GateRowView>> by athlete id
-     */
-    private function made(array $athletes, Squad $squad, Day $on): array
-    {
-        $loads = $this->loads->for($athletes, $on);
-        $returns = new ReturnsUnderWay($athletes, $on);
-        $limits = new AthleteLimits($athletes, $squad, $on, $returns);
-        $health = new DayReadiness($athletes, $on);
-        $standings = new Standings($athletes, $on, $this->library, $health);
         $rows = [];
-        foreach ($athletes as $athlete) {
+        foreach ($day->athletes as $athlete) {
             $rows[$athlete->id] = [];
-            $readiness = $health->readiness($athlete, $squad);
-            foreach ($standings->placementsOf($athlete) as $placement) {
-                $load = $loads[$athlete->id];
+            foreach ($day->standings->placementsOf($athlete) as $placement) {
                 try {
-                    $gate = $standings->gate($athlete, $placement, $readiness, $load, $limits->of($athlete->id, $load));
+                    $rows[$athlete->id][] = $this->row($athlete, $placement, $day);
                 } catch (LibraryProblem) {
-                    // Named above the rows, from what the library itself says.
                     continue;
                 }
-                $word = Standings::word($athlete, $standings->rung($placement), $readiness);
-                $isReturning = $returns->open($athlete->id) !== null;
-                $rows[$athlete->id][] = $this->row(
-                    athlete: $athlete,
-                    placement: $placement,
-                    standings: $standings,
-                    result: $gate,
-                    word: $word,
-                    isReturning: $isReturning,
-                    on: $on,
-                );
             }
         }
 
         return $rows;
     }
 
-    private function row(
-        Athlete $athlete, Placement $placement, Standings $standings, GateResult $result, Word $word, bool $isReturning, Day $on,
-    ): GateRowView {
-        $ladder = $standings->ladder($placement);
-        $rung = $standings->rung($placement);
+    private function row(Athlete $athlete, Placement $placement, AthletesDay $day): GateRowView
+    {
+        $ladder = $day->standings->ladder($placement);
+        $rung = $day->standings->rung($placement);
+        $result = $day->gate($athlete, $placement);
+        $word = Standings::word($athlete, $rung, $day->readiness($athlete));
         $watch = Watch::of($rung->gate, $result->observed, $result->good);
         $missing = Wording::missing($result, $rung->gate, $word);
+        $isReturning = $day->returns->open($athlete->id) !== null;
 
         return new GateRowView(
-            athlete: Cards::athlete($athlete, $on),
+            athlete: Cards::athlete($athlete, $day->on),
             word: $word->value,
             rung: RungAnswers::rung($ladder, $rung),
-            gate: RungAnswers::gate($result, $rung, $ladder->after($rung->id), $word, $standings->reps($athlete, $placement)),
+            gate: RungAnswers::gate($result, $rung, $ladder->after($rung->id), $word, $day->standings->reps($athlete, $placement)),
             group: Attention::of($isReturning, $word, $result->decision, $watch)->value,
             why: $isReturning ? 'On the way back: its stages decide.' : ($missing[0] ?? null),
             opens: $watch->opens,
             steps_back: $watch->stepsBack,
-            days: $on->daysSince(Instant::of($placement->entered_at)->day),
+            days: $day->on->daysSince(Instant::of($placement->entered_at)->day),
             agreement: null,
             match_ready: null,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gates;
 
 use App\Athletes\Cards;
+use App\Athletes\KeptRows;
 use App\Athletes\Squad;
 use App\Gates\Answers\AgreementView;
 use App\Gates\Answers\GatesView;
@@ -18,7 +19,11 @@ use Augendo\Core\Library\Library;
 /** Who is ready, who is stuck and why, whom to watch next. */
 final class GatesScreen
 {
-    public function __construct(private readonly Library $library, private readonly GateRows $rows) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly KeptRows $kept,
+        private readonly GateRows $rows,
+    ) {}
 
     /** @return string JSON of a GatesView: rows as they were kept, with what other people said of them */
     public function json(User $user, Squad $squad): string
@@ -26,7 +31,7 @@ final class GatesScreen
         $on = $user->workspace->today();
         $revisions = $user->athletesOf($squad)->toBase()->pluck('athletes.revision', 'athletes.id')->all();
         $ids = array_keys($revisions);
-        [$kept, $areKept] = $this->rows->of($revisions, $squad, $on);
+        [$kept, $areKept] = $this->kept->of($this->rows, $revisions, $squad, $on);
         if (! $areKept) {
             KeepRows::ask($squad);
         }

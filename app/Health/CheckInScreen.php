@@ -10,12 +10,8 @@ use App\Athletes\Cards;
 use App\Health\Answers\CheckInPageView;
 use App\Wording\Wording;
 use Augendo\Core\Day;
-use Augendo\Core\Instant;
 use Augendo\Core\Limits\Adjustment;
-use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
-use Augendo\Core\Readiness\Site;
-use Augendo\Core\Readiness\SorenessReport;
 use Illuminate\Support\Facades\DB;
 
 /** The page behind a personal link: no account, one athlete, and the least that does the job. */
@@ -54,14 +50,7 @@ final class CheckInScreen
             asks_growth: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
             today: $reports->map(fn (object $row): string => $row->site === 'none' ? 'Nothing sore, '.Wording::moment(
                 Moment::from($row->moment),
-            ) : Wording::report(new SorenessReport(
-                at: Instant::of($row->at),
-                moment: Moment::from($row->moment),
-                site: Site::from($row->site),
-                side: $row->side,
-                kind: Kind::from($row->kind),
-                score: (int) $row->score,
-            )))->all(),
+            ) : Wording::report(DayReadiness::report($row)))->all(),
             word: $day->readiness->word->value,
             next: $next === null
                 ? null

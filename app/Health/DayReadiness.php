@@ -59,14 +59,7 @@ final class DayReadiness
             ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
             ->orderBy('received_at')->orderBy('id')->get();
         foreach ([...$this->lastOfPlaces($ids, $upTo), ...$rows] as $row) {
-            $this->reports[$row->athlete_id][] = new SorenessReport(
-                at: Instant::of($row->at),
-                moment: Moment::from($row->moment),
-                site: Site::from($row->site),
-                side: $row->side,
-                kind: Kind::from($row->kind),
-                score: (int) $row->score,
-            );
+            $this->reports[$row->athlete_id][] = self::report($row);
         }
         foreach (DB::table('clearances')->whereIn('athlete_id', $ids)->get() as $row) {
             $at = Instant::of($row->at);
@@ -156,15 +149,33 @@ final class DayReadiness
             )->all();
     }
 
-    /** What is known around the reports: conditions a clinician set, and a fever. */
-    private function around(string $athleteId): DayContext
+    /**
+     * What the core is asked with: the reports, and around them conditions a clinician set, and a fever.
+     *
+     * @return array{
+     *     on: Day,
+     *     age: int|null,
+     *     reports: list<SorenessReport>,
+     *     clearances: list<SorenessClearance>,
+     *     school: School|null,
+     *     around: DayContext,
+     * }
+     */
+    private function known(Athlete $athlete, ?Squad $squad): array
     {
-        return new DayContext(
-            $this->conditions[$athleteId] ?? [],
-            isset($this->fevers[$athleteId]),
-            holdsOvernight: true,
-            countsMissing: isset($this->missing[$athleteId]),
-        );
+        return [
+            'on' => $this->on,
+            'age' => $athlete->ageOn($this->on),
+            'reports' => $this->reports[$athlete->id] ?? [],
+            'clearances' => $this->clearances[$athlete->id] ?? [],
+            'school' => $squad?->school,
+            'around' => new DayContext(
+                $this->conditions[$athlete->id] ?? [],
+                isset($this->fevers[$athlete->id]),
+                holdsOvernight: true,
+                countsMissing: isset($this->missing[$athlete->id]),
+            ),
+        ];
     }
 
     /** @param  bool  $expected  of a day ahead: as if nothing were sore then; open referrals hold all the same */
@@ -181,13 +192,24 @@ final class DayReadiness
             ),
         ] : [];
 
-        return Readiness::on(
-            on: $this->on,
-            age: $athlete->ageOn($this->on),
-            reports: [...$this->reports[$athlete->id] ?? [], ...$calm],
-            clearances: $this->clearances[$athlete->id] ?? [],
-            school: $squad?->school,
-            around: $this->around($athlete->id),
+        $known = $this->known($athlete, $squad);
+
+        return Readiness::on(...['reports' => [...$known['reports'], ...$calm]] + $known);
+    }
+
+    /**
+     * @param  object{at: string, moment: string, site: string, side: string|null, kind: string, score: int|string}  $row
+     *   a row or a model
+     */
+    public static function report(object $row): SorenessReport
+    {
+        return new SorenessReport(
+            at: Instant::of($row->at),
+            moment: Moment::from($row->moment),
+            site: Site::from($row->site),
+            side: $row->side,
+            kind: Kind::from($row->kind),
+            score: (int) $row->score,
         );
     }
 
@@ -204,14 +226,7 @@ final class DayReadiness
     /** What a report made now would mean, for a device that may have no connection. */
     public function stopTable(Athlete $athlete, ?Squad $squad): StopTable
     {
-        return StopTable::of(
-            on: $this->on,
-            age: $athlete->ageOn($this->on),
-            reports: $this->reports[$athlete->id] ?? [],
-            clearances: $this->clearances[$athlete->id] ?? [],
-            school: $squad?->school,
-            around: $this->around($athlete->id),
-        );
+        return StopTable::of(...$this->known($athlete, $squad));
     }
 
     /**
@@ -222,16 +237,7 @@ final class DayReadiness
      */
     public function stoppedSince(Athlete $athlete, ?Squad $squad, array $loaded, string $side): ?Instant
     {
-        return Readiness::stoppedSince(
-            on: $this->on,
-            age: $athlete->ageOn($this->on),
-            reports: $this->reports[$athlete->id] ?? [],
-            clearances: $this->clearances[$athlete->id] ?? [],
-            school: $squad?->school,
-            around: $this->around($athlete->id),
-            loaded: $loaded,
-            side: $side,
-        );
+        return Readiness::stoppedSince(...$this->known($athlete, $squad), loaded: $loaded, side: $side);
     }
 
     /** @return list<SorenessReport> of the day itself, in order of time */

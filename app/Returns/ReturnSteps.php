@@ -22,15 +22,11 @@ use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use App\Wording\ReturnWording;
 use Augendo\Core\Day;
-use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\UsualWeek;
-use Augendo\Core\Readiness\Kind;
-use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
-use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\AttemptReading;
 use Augendo\Core\Returning\StepAsked;
@@ -266,17 +262,13 @@ final class ReturnSteps
         if ($return === null || $return->state !== 'open' || $doneOfStage === 0 || $word === Word::Unknown) {
             return;
         }
-        $reports = DB::table('soreness_reports')->where(
-            'athlete_id',
-            $sheet->athlete_id,
-        )->where('day', $sheet->day()->iso())->whereNull('withdrawn_at')->get()->map(fn (object $row): SorenessReport => new SorenessReport(
-            at: Instant::of($row->at),
-            moment: Moment::from($row->moment),
-            site: Site::from($row->site),
-            side: $row->side,
-            kind: Kind::from($row->kind),
-            score: (int) $row->score,
-        ))->all();
+        $reports = DB::table('soreness_reports')
+            ->where('athlete_id', $sheet->athlete_id)
+            ->where('day', $sheet->day()->iso())
+            ->whereNull('withdrawn_at')
+            ->get()
+            ->map(DayReadiness::report(...))
+            ->all();
         $read = AttemptReading::of(
             day: $sheet->day(),
             stage: $sheet->return_stage,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Athletes\KeptRows;
 use App\Athletes\Squad;
 use App\Gates\GateRows;
 use Illuminate\Bus\Queueable;
@@ -32,12 +33,11 @@ final class KeepRows implements ShouldQueue
         }
     }
 
-    public function handle(TodayRows $today, GateRows $gates): void
+    public function handle(KeptRows $kept, TodayRows $today, GateRows $gates): void
     {
         $squad = Squad::query()->with('workspace')->find($this->squadId);
         if ($squad !== null) {
-            $today->keep($squad, $squad->workspace->today());
-            $gates->keep($squad, $squad->workspace->today());
+            $kept->keepMissing([$today, $gates], $squad, $squad->workspace->today());
         }
     }
 }

@@ -15,24 +15,15 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Station;
 use Augendo\Core\Planning\StationAthlete;
 use Augendo\Core\Planning\StationPlan;
+use Augendo\Core\Planning\UsualStations;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 
 /** A squad's session with its stations: set, changed in a hurry, and taken back. */
 final class Stations
 {
-    private const MINUTES = 75;
-
-    private const ADULTS = 2;
-
-    private const BALLS = 30;
-
-    private const LEAST_LENGTH_M = 10.0;
-
     /** As long as the title of a station may be. */
     private const TITLE_MOST = 60;
-
-    private const BALLS_EACH = 3;
 
     /** @var Collection<int, Sheet>|null */
     private ?Collection $sheets = null;
@@ -60,39 +51,32 @@ final class Stations
         unset($kept['before']);
 
         return $kept ?? [
-            'minutes' => $this->session->minutes ?? self::MINUTES,
-            'adults' => self::ADULTS,
-            'balls' => self::BALLS,
+            'minutes' => $this->session->minutes ?? UsualStations::MINUTES,
+            'adults' => UsualStations::ADULTS,
+            'balls' => UsualStations::BALLS,
             'stations' => $this->usualStations(),
             'absent' => [],
             'late' => [],
         ];
     }
 
-    /** @return list<array<string, mixed>> one for each kind of block that anybody has, as wide as its longest dose asks */
+    /** @return list<array<string, mixed>> */
     private function usualStations(): array
     {
         $plans = array_merge([], ...$this->sheets()->map(fn (Sheet $sheet): array => $this->plans($sheet))->all());
-        $stations = [];
-        foreach (BlockKind::cases() as $kind) {
-            $working = array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->kind === $kind && $plan->reps > 0);
-            if ($working === [] || $kind === BlockKind::WarmUp || $kind === BlockKind::CoolDown) {
-                continue;
-            }
-            $stations[] = [
-                'id' => $kind->value, 'title' => $this->titleOf($working), 'kinds' => [$kind->value],
-                'length_m' => max(
-                    self::LEAST_LENGTH_M,
-                    ceil(max(array_map(fn (BlockPlan $plan): float => (float) $plan->distanceM, $working))) + 5,
-                ),
-                'capacity' => 8,
-                'needs_adult' => in_array($kind, [BlockKind::Whole, BlockKind::Target, BlockKind::GameLike], true),
-                'surface' => $this->session->floor ?? $this->session->squad->floor, 'gloves' => false,
-                'balls_each' => $kind === BlockKind::Rehearsal ? 0 : self::BALLS_EACH,
-            ];
-        }
+        $floor = $this->session->floor ?? $this->session->squad->floor;
 
-        return $stations;
+        return array_map(fn (Station $station): array => [
+            'id' => $station->id,
+            'title' => $station->title,
+            'kinds' => array_map(fn (BlockKind $kind): string => $kind->value, $station->kinds),
+            'length_m' => $station->lengthM,
+            'capacity' => $station->capacity,
+            'needs_adult' => $station->needsAdult,
+            'surface' => $station->surface?->value,
+            'gloves' => $station->gloves,
+            'balls_each' => $station->ballsEach,
+        ], UsualStations::for($plans, $floor === null ? null : Surface::from($floor), $this->titleOf(...)));
     }
 
     /** @param  non-empty-array<BlockPlan>  $plans  done there: the drill most have names it, with its skill */

@@ -4,92 +4,43 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
-use App\Athletes\Answers\RungRefView;
 use App\Athletes\Athlete;
+use App\Athletes\AthletesDay;
 use App\Athletes\Cards;
-use App\Athletes\KeptRows;
-use App\Athletes\Squad;
+use App\Athletes\MakesRows;
 use App\Gates\Placement;
 use App\Gates\RungAnswers;
 use App\Gates\Standings;
-use App\Health\DayReadiness;
 use App\Health\ReadinessAnswers;
-use App\Limits\AthleteLimits;
-use App\Limits\AthleteLoad;
-use App\Limits\AthleteLoads;
 use App\Limits\Tapes;
-use App\Returns\PlayReturn;
 use App\Returns\ReturnRefs;
-use App\Returns\ReturnsUnderWay;
 use App\Sessions\Answers\SheetRefView;
 use App\Sessions\Answers\TodayRowView;
 use App\Wording\Wording;
-use Augendo\Core\Day;
-use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryProblem;
-use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\Status;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Readiness\Readiness;
 use Illuminate\Support\Facades\DB;
 
 /** The rows of Today, one an athlete. */
-final class TodayRows
+final class TodayRows implements MakesRows
 {
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
-
-    /**
-     * @param  array<string, int>  $revisions  by athlete id, read before what their rows are made from
-     * @return array{array<string, string>, bool} by athlete id, JSON of a TodayRowView; and whether all were kept
-     */
-    public function of(array $revisions, Squad $squad, Day $on): array
+    public function screen(): string
     {
-        return $this->kept($squad, $on)->of($revisions, fn (array $athletes): array => $this->made($athletes, $squad, $on));
+        return 'today';
     }
 
-    /** Keeps the rows of a squad that are not kept yet. */
-    public function keep(Squad $squad, Day $on): void
+    /** @return array<string, TodayRowView> by athlete id */
+    public function made(AthletesDay $day): array
     {
-        $this->kept($squad, $on)->keepMissing(fn (array $athletes): array => $this->made($athletes, $squad, $on));
-    }
-
-    private function kept(Squad $squad, Day $on): KeptRows
-    {
-        return new KeptRows('today', $squad, $on, $this->library);
-    }
-
-    /**
-     * @param  non-empty-list<Athlete>  $athletes
-     * @return array<string, TodayRowView> by athlete id
-     */
-    private function made(array $athletes, Squad $squad, Day $on): array
-    {
-        $returns = new ReturnsUnderWay($athletes, $on);
-        $limits = new AthleteLimits($athletes, $squad, $on, $returns);
-        $loads = $this->loads->for($athletes, $on);
-        $readiness = new DayReadiness($athletes, $on);
-        $ladders = new Standings($athletes, $on, $this->library, $readiness);
-        $sheets = SheetRefs::for(array_keys($loads), $on, $on, $on);
-        $ladderOf = DB::table('sheets')
-            ->whereIn('athlete_id', array_keys($loads))
-            ->where('held_on', $on->iso())
-            ->pluck('ladder', 'id')
-            ->all();
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $day->athletes);
+        $sheets = SheetRefs::for($ids, $day->on, $day->on, $day->on);
+        $ladderOf = DB::table('sheets')->whereIn('athlete_id', $ids)->where('held_on', $day->on->iso())->pluck('ladder', 'id')->all();
         $rows = [];
-        foreach ($athletes as $athlete) {
-            $rows[$athlete->id] = $this->row(
-                athlete: $athlete,
-                on: $on,
-                squad: $squad,
-                load: $loads[$athlete->id],
-                book: $readiness,
-                ladders: $ladders,
-                limits: $limits->of($athlete->id, $loads[$athlete->id]),
-                returns: $returns,
-                sheet: $this->next($sheets[$athlete->id] ?? []),
-                ladderOf: $ladderOf,
-            );
+        foreach ($day->athletes as $athlete) {
+            $sheet = $this->next($sheets[$athlete->id] ?? []);
+            $rows[$athlete->id] = $this->row($athlete, $day, $sheet, $sheet === null ? null : $ladderOf[$sheet->id]);
         }
 
         return $rows;
@@ -107,52 +58,46 @@ final class TodayRows
         return $sheets === [] ? null : $sheets[count($sheets) - 1];
     }
 
-    /**
-     * @param  array<string, string>  $ladderOf  ladder by sheet id
-     */
-    private function row(
-        Athlete $athlete, Day $on, Squad $squad, AthleteLoad $load, DayReadiness $book, Standings $ladders,
-        LimitCalendar $limits, ReturnsUnderWay $returns,
-        ?SheetRefView $sheet, array $ladderOf,
-    ): TodayRowView {
-        $readiness = $book->readiness($athlete, $squad);
-        $board = $limits->board($on, $load->record);
+    /** @param  string|null  $ladder  that today's session is on */
+    private function row(Athlete $athlete, AthletesDay $day, ?SheetRefView $sheet, ?string $ladder): TodayRowView
+    {
+        $on = $day->on;
+        $load = $day->loads[$athlete->id];
+        $readiness = $day->readiness($athlete);
+        $board = $day->limits($athlete)->board($on, $load->record);
         $plan = $load->plansOn($on);
         $states = $board->states($plan);
-        $placement = $this->placement($ladders->placementsOf($athlete), $sheet === null ? null : $ladderOf[$sheet->id]);
-        $rung = $gate = null;
-        $return = $returns->open($athlete->id);
+        $placement = $this->placement($day->standings->placementsOf($athlete), $ladder);
+        $rung = $gate = $wayBack = null;
         $headroom = 'No ladder yet: place the athlete first.';
         $binding = [];
         if ($placement !== null) {
             try {
-                $ladder = $ladders->ladder($placement);
-                $standing = $ladders->rung($placement);
+                $ladder = $day->standings->ladder($placement);
+                $standing = $day->standings->rung($placement);
                 $rung = RungAnswers::rung($ladder, $standing);
+                $return = $day->returns->open($athlete->id);
                 if ($return !== null) {
-                    return $this->onTheWayBack(
-                        athlete: $athlete,
-                        on: $on,
-                        readiness: $readiness,
-                        states: $states,
-                        rung: $rung,
-                        sheet: $sheet,
-                        return: $return,
-                        returns: $returns,
+                    // The stages decide, not the ladder: no gate, and no headroom of a dose that is not theirs.
+                    $wayBack = ReturnRefs::of($return, $athlete, $on, $day->returns->work($return, $readiness));
+                } else {
+                    $word = Standings::word($athlete, $standing, $readiness);
+                    $gate = RungAnswers::gate(
+                        $day->gate($athlete, $placement), $standing, $ladder->after($standing->id), $word,
+                        $day->standings->reps($athlete, $placement),
                     );
+                    $dose = BlockPlan::asAsked($standing->ownDose());
+                    $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
+                    $headroom = $word->allowsWork() ? Wording::headroom($left, $dose) : 'Nothing for this part today.';
+                    $binding = $left->binding;
                 }
-                $word = Standings::word($athlete, $standing, $readiness);
-                $gate = RungAnswers::gate(
-                    $ladders->gate($athlete, $placement, $readiness, $load, $limits), $standing, $ladder->after($standing->id),
-                    $word, $ladders->reps($athlete, $placement),
-                );
-                $dose = BlockPlan::asAsked($standing->ownDose());
-                $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);
-                $headroom = $word->allowsWork() ? Wording::headroom($left, $dose) : 'Nothing for this part today.';
-                $binding = $left->binding;
             } catch (LibraryProblem $problem) {
                 $headroom = "library/{$problem->libraryFile} cannot be read: no gate and no dose until it is mended.";
             }
+        }
+        $tape = Tapes::leading($states, $binding, $on);
+        if ($wayBack !== null) {
+            $headroom = $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}";
         }
 
         return new TodayRowView(
@@ -160,41 +105,14 @@ final class TodayRows
             word: $readiness->word->value,
             why: ReadinessAnswers::why($readiness),
             channels: ReadinessAnswers::channels($readiness),
-            tape: Tapes::leading($states, $binding, $on),
+            tape: $tape,
             headroom: $headroom,
             near: self::isNear($states),
             rung: $rung,
             gate: $gate,
             sheet: $sheet,
             referrals: count($readiness->openReferrals),
-            return: null,
-        );
-    }
-
-    /**
-     * On the way back the stages decide, not the ladder: no gate, and no headroom of a dose that is not theirs.
-     *
-     * @param  list<LimitState>  $states
-     */
-    private function onTheWayBack(
-        Athlete $athlete, Day $on, Readiness $readiness, array $states, RungRefView $rung, ?SheetRefView $sheet,
-        PlayReturn $return, ReturnsUnderWay $returns,
-    ): TodayRowView {
-        $tape = Tapes::leading($states, [], $on);
-
-        return new TodayRowView(
-            athlete: Cards::athlete($athlete, $on),
-            word: $readiness->word->value,
-            why: ReadinessAnswers::why($readiness),
-            channels: ReadinessAnswers::channels($readiness),
-            tape: $tape,
-            headroom: $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}",
-            near: self::isNear($states),
-            rung: $rung,
-            gate: null,
-            sheet: $sheet,
-            referrals: count($readiness->openReferrals),
-            return: ReturnRefs::of($return, $athlete, $on, $returns->work($return, $readiness)),
+            return: $wayBack,
         );
     }
 

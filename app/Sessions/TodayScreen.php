@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Athletes\Cards;
+use App\Athletes\KeptRows;
 use App\Athletes\Squad;
 use App\Library\LibraryProblems;
 use App\Limits\RuleSets;
@@ -18,6 +19,7 @@ final class TodayScreen
 {
     public function __construct(
         private readonly Library $library,
+        private readonly KeptRows $kept,
         private readonly TodayRows $rows,
         private readonly RuleSets $ruleSets,
     ) {}
@@ -29,7 +31,7 @@ final class TodayScreen
         $revisions = $user->athletesOf($squad)->toBase()->pluck('athletes.revision', 'athletes.id')->all();
         $ids = array_keys($revisions);
         RefitPlans::queue($ids, $on);
-        [$rows, $areKept] = $this->rows->of($revisions, $squad, $on);
+        [$rows, $areKept] = $this->kept->of($this->rows, $revisions, $squad, $on);
         if (! $areKept) {
             KeepRows::ask($squad);
         }

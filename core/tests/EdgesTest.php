@@ -18,6 +18,7 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StepLimit;
@@ -143,7 +144,7 @@ final class EdgesTest extends TestCase
     public function test_a_match_day_without_such_work_owes_no_rest_and_thirty_days_back_is_the_last_that_counts(): void
     {
         $limit = fn (array $matches, array $table = [[30.0, 1]]): RestLimit => new RestLimit(
-            'r', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, $table, $matches,
+            new LimitTerms('r', 'Rest', 'test', Severity::Hard, null, new LimitFilter), Measure::HighReps, $table, $matches,
         );
         $over = fn (RestLimit $limit, array $record): bool => LimitBoard::of(
             [$limit],
@@ -162,7 +163,7 @@ final class EdgesTest extends TestCase
     public function test_exactly_fifteen_idle_days_hold_the_step_floor_down(): void
     {
         $step = new StepLimit(
-            's', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Dominant]), Measure::Arm, 0.15,
+            new LimitTerms('s', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Dominant])), Measure::Arm, 0.15,
             200.0,
         );
         $floor = function (int $idle, int $reps = 10) use ($step): float {
@@ -313,7 +314,7 @@ final class EdgesTest extends TestCase
     {
         $serve = $this->library->skills()['float-serve'];
         $price = new SetCost(new AthleteProfile($this->on()->plus(-9000)));
-        $week = new CapLimit('week', 'Week', 'test', Severity::Hard, null, new LimitFilter, Measure::Reps, 7, 50.0);
+        $week = new CapLimit(new LimitTerms('week', 'Week', 'test', Severity::Hard, null, new LimitFilter), Measure::Reps, 7, 50.0);
         $room = function (int $daysAhead) use ($serve, $price, $week): ?int {
             $match = new MatchEvent('m', $this->on()->plus($daysAhead), 'Match', [new MatchDose($serve, 40, 0.5)]);
             $frame = new SessionFrame(

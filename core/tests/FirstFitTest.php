@@ -10,6 +10,7 @@ use Augendo\Core\Limits\FirstFit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
@@ -119,6 +120,6 @@ final class FirstFitTest extends TestCase
         string $id, Severity $severity, int $days, float $max, LimitFilter $filter = new LimitFilter,
         ?array $ages = null,
     ): CapLimit {
-        return new CapLimit($id, $id, 'test', $severity, $ages, $filter, Measure::Arm, $days, $max);
+        return new CapLimit(new LimitTerms($id, $id, 'test', $severity, $ages, $filter), Measure::Arm, $days, $max);
     }
 }

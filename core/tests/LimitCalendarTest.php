@@ -7,6 +7,7 @@ namespace Augendo\Core\Tests;
 use Augendo\Core\Day;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StreakLimit;
@@ -25,9 +26,12 @@ final class LimitCalendarTest extends TestCase
     public function test_a_match_day_is_not_paced_by_the_days_before_and_asks_for_one_rest_day_more(): void
     {
         $match = Day::of('2027-05-15');
+        $terms = fn (string $id, string $label): LimitTerms => new LimitTerms(
+            $id, $label, 'test', Severity::Hard, null, new LimitFilter,
+        );
         $calendar = fn (array $matches): LimitCalendar => new LimitCalendar([
-            new RestLimit('rest', 'Rest', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, [[30.0, 1], [60.0, 2]]),
-            new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::HighReps, 2, 10.0),
+            new RestLimit($terms('rest', 'Rest'), Measure::HighReps, [[30.0, 1], [60.0, 2]]),
+            new StreakLimit($terms('streak', 'Days running'), Measure::HighReps, 2, 10.0),
         ], new AthleteProfile(null), $matches);
         $hardOver = fn (array $matches, Day $on, LoadRecord $record): array => array_map(
             fn ($state): string => $state->limit->id,

@@ -10,6 +10,7 @@ use Augendo\Core\Limits\LevelLimit;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Replay;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
@@ -29,11 +30,11 @@ final class ReplayTest extends TestCase
         $on = Day::of('2027-05-10');
         $filter = new LimitFilter;
         $limits = new LimitCalendar([
-            new CapLimit('week', 'Week', 'test', Severity::Hard, null, $filter, Measure::Arm, 7, 100.0),
-            new CapLimit('advice', 'Advice', 'test', Severity::Advise, null, $filter, Measure::Arm, 1, 1.0),
-            new CapLimit('session', 'Session', 'test', Severity::Hard, null, $filter, Measure::Arm, null, 1.0),
-            new LevelLimit('level', 'Level', 'test', Severity::Hard, null, $filter, 'effort', 0.1),
-            new RestLimit('rest', 'Rest', 'test', Severity::Hard, null, $filter, Measure::Arm, [[60.0, 2]]),
+            new CapLimit(new LimitTerms('week', 'Week', 'test', Severity::Hard, null, $filter), Measure::Arm, 7, 100.0),
+            new CapLimit(new LimitTerms('advice', 'Advice', 'test', Severity::Advise, null, $filter), Measure::Arm, 1, 1.0),
+            new CapLimit(new LimitTerms('session', 'Session', 'test', Severity::Hard, null, $filter), Measure::Arm, null, 1.0),
+            new LevelLimit(new LimitTerms('level', 'Level', 'test', Severity::Hard, null, $filter), 'effort', 0.1),
+            new RestLimit(new LimitTerms('rest', 'Rest', 'test', Severity::Hard, null, $filter), Measure::Arm, [[60.0, 2]]),
         ], new AthleteProfile(null));
         $record = new LoadRecord(
             array_map(

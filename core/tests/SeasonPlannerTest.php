@@ -13,6 +13,7 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
@@ -56,7 +57,7 @@ final class SeasonPlannerTest extends TestCase
     {
         $match = new MatchEvent('m', Day::of('2027-03-20'), 'Match', [new MatchDose($this->library->skills()['float-serve'], 35, 0.95)]);
         // A week that cannot hold the sessions and the match.
-        $week = [new CapLimit('week', 'Week', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 7, 60.0)];
+        $week = [new CapLimit(new LimitTerms('week', 'Week', 'test', Severity::Hard, null, new LimitFilter), Measure::Arm, 7, 60.0)];
         $with = $this->plan([1, 2, 3, 4, 5], 6, matches: [$match], limits: $week);
         $without = $this->plan([1, 2, 3, 4, 5], 6, limits: $week);
         $day = $this->on($with, '2027-03-20');

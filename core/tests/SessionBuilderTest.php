@@ -16,6 +16,7 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StreakLimit;
 use Augendo\Core\Load\AthleteProfile;
@@ -112,19 +113,23 @@ final class SessionBuilderTest extends TestCase
 
     public function test_a_limit_the_work_does_not_touch_trims_nothing(): void
     {
-        $landings = new CapLimit('landings', 'Landings', 'test', Severity::Hard, null, new LimitFilter, Measure::Landings, 1, 0.0);
+        $terms = fn (string $id, Severity $severity): LimitTerms => new LimitTerms(
+            $id, ucfirst($id), 'test', $severity, null, new LimitFilter,
+        );
+        $landings = new CapLimit($terms('landings', Severity::Hard), Measure::Landings, 1, 0.0);
         $this->assertSame([], $this->build([$landings])->trims);
-        $advice = new CapLimit('advice', 'Advice', 'test', Severity::Advise, null, new LimitFilter, Measure::Arm, 1, 1.0);
+        $advice = new CapLimit($terms('advice', Severity::Advise), Measure::Arm, 1, 1.0);
         $this->assertSame([], $this->build([$advice])->trims, 'Advice is said, not enforced.');
         $otherSide = new CapLimit(
-            'other', 'Other', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 1, 0.0,
+            new LimitTerms('other', 'Other', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other])), Measure::Arm, 1, 0.0,
         );
         $this->assertSame([], $this->build([$otherSide])->trims);
     }
 
     public function test_too_many_days_running_leaves_a_free_day(): void
     {
-        $streak = new StreakLimit('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, 2, 10.0);
+        $running = new LimitTerms('streak', 'Days running', 'test', Severity::Hard, null, new LimitFilter);
+        $streak = new StreakLimit($running, Measure::Arm, 2, 10.0);
         $on = Day::of(self::ON);
         $built = $this->build([$streak], record: [$this->set($on->plus(-1), 20), $this->set($on->plus(-2), 20)]);
         $this->assertLessThan(
@@ -187,7 +192,7 @@ final class SessionBuilderTest extends TestCase
 
     private function cap(float $max, int $days = 1): CapLimit
     {
-        return new CapLimit('cap', 'Arm', 'test', Severity::Hard, null, new LimitFilter, Measure::Arm, $days, $max);
+        return new CapLimit(new LimitTerms('cap', 'Arm', 'test', Severity::Hard, null, new LimitFilter), Measure::Arm, $days, $max);
     }
 
     private function price(): SetCost

@@ -11,6 +11,7 @@ use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\DoneReturn;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StepLimit;
@@ -137,19 +138,19 @@ final class WayBackTest extends TestCase
 
     public function test_growing_and_returning_make_limits_tighter_and_never_looser(): void
     {
-        $common = ['x', 'X', 'test', Severity::Hard, null, new LimitFilter];
+        $terms = new LimitTerms('x', 'X', 'test', Severity::Hard);
         $limits = [
-            new CapLimit(...$common, measure: Measure::Arm, windowDays: 7, max: 400.0),
-            new CapLimit(...$common, measure: Measure::Landings, windowDays: 1, max: 80.0),
-            new StepLimit(...$common, measure: Measure::Arm, maxIncrease: 0.15, floor: 200.0),
-            new RestLimit(...$common, measure: Measure::HighReps, table: [[20.0, 1]]),
+            new CapLimit($terms, measure: Measure::Arm, windowDays: 7, max: 400.0),
+            new CapLimit($terms, measure: Measure::Landings, windowDays: 1, max: 80.0),
+            new StepLimit($terms, measure: Measure::Arm, maxIncrease: 0.15, floor: 200.0),
+            new RestLimit($terms, measure: Measure::HighReps, table: [[20.0, 1]]),
         ];
         $growing = Adjustment::growing($limits);
         $this->assertEqualsWithDelta([320.0, 56.0, 160.0], [$growing[0]->max, $growing[1]->max, $growing[2]->floor], 1e-9);
         $this->assertSame($limits[3], $growing[3]);
         $this->assertSame(60.0, Adjustment::returning($limits, fn (): bool => true)[2]->floor);
         $this->assertSame(200.0, Adjustment::returning($limits, fn (): bool => false)[2]->floor);
-        $low = new StepLimit(...$common, measure: Measure::Arm, maxIncrease: 0.15, floor: 45.0);
+        $low = new StepLimit($terms, measure: Measure::Arm, maxIncrease: 0.15, floor: 45.0);
         $this->assertSame(45.0, Adjustment::returning([$low], fn (): bool => true)[0]->floor, 'a floor that is lower already stays');
         $this->assertTrue(Adjustment::isGrowingFast(0.61, 30) && ! Adjustment::isGrowingFast(0.6, 10));
         $this->assertSame(
@@ -163,10 +164,13 @@ final class WayBackTest extends TestCase
     {
         $done = Day::of('2027-05-01');
         $cap = fn (Side $side): CapLimit => new CapLimit(
-            "w {$side->value}", 'Arm week', 'test', Severity::Hard, null, new LimitFilter(sides: [$side]), Measure::Arm,
+            new LimitTerms("w {$side->value}", 'Arm week', 'test', Severity::Hard, null, new LimitFilter(sides: [$side])), Measure::Arm,
             7, 400.0,
         );
-        $step = new StepLimit('s', 'Step', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Other]), Measure::Arm, 0.15, 200.0);
+        $other = new LimitFilter(sides: [Side::Other]);
+        $step = new StepLimit(
+            new LimitTerms('s', 'Step', 'test', Severity::Hard, null, $other), Measure::Arm, 0.15, 200.0,
+        );
         $limits = [$cap(Side::Dominant), $cap(Side::Other), $step];
         $hurt = Side::Dominant;
         $usual = 300.0;

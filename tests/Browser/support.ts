@@ -75,11 +75,14 @@ export async function toJudged(page: Page): Promise<void> {
     }
 }
 
+/** What stands when the screen has settled is held against axe, not the moment before it was fetched. */
 export async function hasNoAxeFindings(page: Page): Promise<void> {
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(
-        violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
-    ).toEqual([]);
+    await expect(async () => {
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+            violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+        ).toEqual([]);
+    }).toPass({ timeout: 15_000 });
 }
 
 /** How much lies in the stores of whoever was here last. */

@@ -57,8 +57,7 @@ final class CommandsTest extends TestCase
 
     public function test_a_backup_restores_what_was_and_refuses_what_is_none(): void
     {
-        $folder = sys_get_temp_dir().'/augendo-backup-'.uniqid();
-        mkdir($folder);
+        $folder = $this->folder();
         $live = "{$folder}/live.sqlite";
         touch($live);
         $run = function (string ...$arguments) use ($live): array {
@@ -144,8 +143,7 @@ final class CommandsTest extends TestCase
 
     public function test_an_update_that_breaks_off_leaves_nothing_half_done_and_a_copy_is_made_first(): void
     {
-        $folder = sys_get_temp_dir().'/augendo-update-'.uniqid();
-        mkdir($folder);
+        $folder = $this->folder();
         $live = "{$folder}/live.sqlite";
         touch($live);
         $run = function (string ...$arguments) use ($live): array {

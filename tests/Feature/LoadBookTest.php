@@ -71,7 +71,7 @@ final class LoadBookTest extends TestCase
     /** Four processes send the same taps at once, in parts that overlap: each is there once, and the totals are theirs. */
     public function test_many_devices_at_once_count_every_tap_once(): void
     {
-        $live = new LiveDatabase;
+        $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('migrate', '--force')[0]);
         $this->assertSame(0, $live->artisan('db:seed', '--class=Database\Seeders\DemoSeeder', '--force')[0]);
         $script = <<<'PHP'

@@ -25,7 +25,7 @@ final class PostgresCopiesTest extends TestCase
 
     public function test_a_copy_restores_what_was_is_undone_and_brings_nobody_back_who_was_erased(): void
     {
-        $live = new LiveDatabase;
+        $live = new LiveDatabase($this->folder());
         $kept = "{$live->folder}/kept.dump";
         $names = fn (): array => $live->pdo()->query('select name from workspaces order by id')->fetchAll(PDO::FETCH_COLUMN);
         $person = '0198aaaa-0000-7000-8000-000000000001';
@@ -66,7 +66,7 @@ final class PostgresCopiesTest extends TestCase
 
     public function test_an_update_that_breaks_off_leaves_nothing_half_done_and_a_copy_is_made_first(): void
     {
-        $live = new LiveDatabase;
+        $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('augendo:update')[0]);
         $has = fn (string $table): bool => (bool) $live->pdo()->query("select to_regclass('{$table}') is not null")->fetchColumn();
         $this->assertSame(0, $live->artisan('migrate:rollback', '--step=1', '--force')[0]);

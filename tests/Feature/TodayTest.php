@@ -52,7 +52,7 @@ final class TodayTest extends TestCase
 
     public function test_an_unreadable_ladder_file_is_named_and_the_rest_of_the_squad_is_served(): void
     {
-        $folder = sys_get_temp_dir().'/augendo-library-'.uniqid();
+        $folder = $this->folder();
         File::copyDirectory(base_path('library'), $folder);
         File::put("{$folder}/ladders/javelin-throw.json", '{"id": "javelin-throw",');
         config(['app.library' => $folder]);
@@ -68,7 +68,6 @@ final class TodayTest extends TestCase
         $this->assertContains('Mira', array_column(array_column($gates['rows'], 'athlete'), 'given_name'));
         $this->assertNotContains('javelin-throw', array_column(array_column($gates['rows'], 'rung'), 'ladder'));
         $this->getJson("/api/sheets/{$this->sheetOf('Tomas')->id}")->assertStatus(503)->assertSee('Mend the file');
-        File::deleteDirectory($folder);
     }
 
     public function test_every_number_opens_to_the_sets_behind_it(): void

@@ -92,7 +92,7 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_of_two_at_once_one_is_let_through_and_every_tap_counts_once(): void
     {
-        $live = new LiveDatabase;
+        $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('migrate', '--force')[0]);
         $this->assertSame(0, $live->artisan('db:seed', '--class=Database\\Seeders\\DemoSeeder', '--force')[0]);
         $pdo = $live->pdo();

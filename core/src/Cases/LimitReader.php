@@ -8,6 +8,7 @@ use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\LevelLimit;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitFilter;
+use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\RatioLimit;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
@@ -45,47 +46,50 @@ final readonly class LimitReader
         $kind = $node->get('kind')->word(array_keys(self::PARAMETERS));
         [$required, $optional] = self::PARAMETERS[$kind];
         $node->keys([...self::COMMON, ...$required], [...self::OPTIONAL, ...$optional]);
-        $common = [
-            $node->get('id')->string(), $node->get('label')->string(), $node->get('source')->string(),
-            $node->get('severity')->enum(Severity::class),
-            $node->get('ages')->optional(self::ages(...)),
-            $node->get('filter')->optional($this->filter(...)) ?? new LimitFilter,
-        ];
+        $terms = new LimitTerms(
+            id: $node->get('id')->string(),
+            label: $node->get('label')->string(),
+            source: $node->get('source')->string(),
+            severity: $node->get('severity')->enum(Severity::class),
+            ages: $node->get('ages')->optional(self::ages(...)),
+            filter: $node->get('filter')->optional($this->filter(...)) ?? new LimitFilter,
+        );
         if ($kind === 'level') {
             /** @var 'effort'|'distance' $level */
             $level = $node->get('measure')->word(['effort', 'distance']);
 
-            return new LevelLimit(...$common, level: $level, max: $node->get('max')->number(0));
+            return new LevelLimit($terms, level: $level, max: $node->get('max')->number(0));
         }
         $measure = $node->get('measure')->enum(Measure::class);
 
         return match ($kind) {
             'cap' => new CapLimit(
-                ...$common,
+                $terms,
                 measure: $measure,
                 windowDays: self::windowDays($node->get('window'), $node->get('measure'), $measure),
                 max: $node->get('max')->number(0),
             ),
-            'rest' => new RestLimit(...$common, measure: $measure, table: array_map(self::tableRow(...), $node->get('table')->items()),
-                owedBy: $node
-                    ->get('owed_by')
-                    ->optional($this->filter(...)), waits: $node
-                    ->get('waits')
-                    ->optional(fn (Node $n): Measure => $n->enum(Measure::class))),
+            'rest' => new RestLimit(
+                $terms,
+                measure: $measure,
+                table: array_map(self::tableRow(...), $node->get('table')->items()),
+                owedBy: $node->get('owed_by')->optional($this->filter(...)),
+                waits: $node->get('waits')->optional(fn (Node $n): Measure => $n->enum(Measure::class)),
+            ),
             'streak' => new StreakLimit(
-                ...$common,
+                $terms,
                 measure: $measure,
                 maxDays: $node->get('max_days')->int(0),
                 atLeast: $node->get('at_least')->optional(fn (Node $n): float => $n->positive()),
             ),
             'step' => new StepLimit(
-                ...$common,
+                $terms,
                 measure: $measure,
                 maxIncrease: $node->get('max_increase')->number(0),
                 floor: $node->get('floor')->positive(),
             ),
             default => new RatioLimit(
-                ...$common, measure: $measure, method: $node->get('method')->enum(RatioMethod::class),
+                $terms, measure: $measure, method: $node->get('method')->enum(RatioMethod::class),
                 low: $node->get('low')->number(0), high: $node->get('high')->number(0), stop: $node->get('stop')->number(0),
                 minDays: $node->get('min_days')->int(0),
                 minChronic: $node->get('min_chronic')->optional(fn (Node $n): float => $n->number(0)) ?? 0.0,

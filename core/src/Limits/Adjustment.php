@@ -177,12 +177,13 @@ final class Adjustment
         ], fn (?float $bound): bool => $bound !== null);
 
         return $bounds === [] ? null : new CapLimit(
-            id: "after-return-{$done->channel->value}",
-            label: 'Week '.($week + 1).' after the return',
-            source: 'Return programme',
-            severity: Severity::Hard,
-            ages: null,
-            filter: $filter,
+            new LimitTerms(
+                id: "after-return-{$done->channel->value}",
+                label: 'Week '.($week + 1).' after the return',
+                source: 'Return programme',
+                severity: Severity::Hard,
+                filter: $filter,
+            ),
             measure: $measure,
             windowDays: 7,
             max: min($bounds),

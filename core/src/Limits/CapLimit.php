@@ -13,22 +13,13 @@ use Augendo\Core\Load\Measure;
 final readonly class CapLimit extends Limit
 {
     /**
-     * @param  array{int, int}|null  $ages
      * @param  int|null  $windowDays  null for a window of one session
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         Measure $measure, public ?int $windowDays, public float $max,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: $measure,
-        );
+        parent::__construct($terms, $measure);
     }
 
     public function kind(): string
@@ -43,7 +34,7 @@ final readonly class CapLimit extends Limit
 
     public function scaled(float $share): self
     {
-        return new self(...$this->common(), windowDays: $this->windowDays, max: $this->max * $share);
+        return new self($this->terms, $this->summedMeasure(), windowDays: $this->windowDays, max: $this->max * $share);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge

@@ -12,22 +12,13 @@ use Augendo\Core\Load\LoadRecord;
 final readonly class LevelLimit extends Limit
 {
     /**
-     * @param  array{int, int}|null  $ages
      * @param  'effort'|'distance'  $level
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         public string $level, public float $max,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: null,
-        );
+        parent::__construct($terms, null);
     }
 
     public function kind(): string

@@ -18,16 +18,28 @@ abstract readonly class Limit
     /** A cap or step is near above this share of its maximum. */
     private const NEAR_SHARE = 0.9;
 
-    /** @param  array{int, int}|null  $ages whole years from–to, both included; null for every age */
-    public function __construct(
-        public string $id,
-        public string $label,
-        public string $source,
-        public Severity $severity,
-        public ?array $ages,
-        public LimitFilter $filter,
-        public ?Measure $measure,
-    ) {}
+    public string $id;
+
+    public string $label;
+
+    public string $source;
+
+    public Severity $severity;
+
+    /** @var array{int, int}|null whole years from–to, both included; null for every age */
+    public ?array $ages;
+
+    public LimitFilter $filter;
+
+    public function __construct(protected LimitTerms $terms, public ?Measure $measure)
+    {
+        $this->id = $terms->id;
+        $this->label = $terms->label;
+        $this->source = $terms->source;
+        $this->severity = $terms->severity;
+        $this->ages = $terms->ages;
+        $this->filter = $terms->filter;
+    }
 
     abstract public function kind(): string;
 
@@ -83,13 +95,10 @@ abstract readonly class Limit
         return $this->severity === Severity::Hard;
     }
 
-    /**
-     * @return array{string, string, string, Severity, array{int, int}|null, LimitFilter, Measure} what the constructors
-     *         of limits that sum a measure begin with
-     */
-    protected function common(?Severity $severity = null): array
+    /** The same, said and not held. */
+    protected function advisory(): LimitTerms
     {
-        return [$this->id, $this->label, $this->source, $severity ?? $this->severity, $this->ages, $this->filter, $this->summedMeasure()];
+        return $this->terms->with(['severity' => Severity::Advise]);
     }
 
     /** The measure of a limit that sums one. */

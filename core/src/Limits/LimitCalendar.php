@@ -39,11 +39,11 @@ final readonly class LimitCalendar
         private array $doneReturns = [],
     ) {
         $limits = $growingFast ? Adjustment::growing($limits) : $limits;
-        $this->limits = array_map(
+        $this->limits = $matchDays === [] ? $limits : array_map(
             fn (Limit $limit): Limit => $limit instanceof RestLimit ? $limit->afterMatches($matchDays) : $limit,
             $limits,
         );
-        $this->onMatchDays = array_map(fn (Limit $limit): Limit => $limit->onMatchDay(), $this->limits);
+        $this->onMatchDays = $matchDays === [] ? [] : array_map(fn (Limit $limit): Limit => $limit->onMatchDay(), $this->limits);
     }
 
     /** The calendar from the day a way back ends. */

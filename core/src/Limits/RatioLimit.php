@@ -15,23 +15,14 @@ use Augendo\Core\Tolerance;
 final readonly class RatioLimit extends Limit
 {
     /**
-     * @param  array{int, int}|null  $ages
      * @param  int  $minDays days of record below which the ratio is not known
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         Measure $measure, public RatioMethod $method, public float $low, public float $high, public float $stop,
         public int $minDays, public float $minChronic = 0.0,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: $measure,
-        );
+        parent::__construct($terms, $measure);
     }
 
     public function kind(): string

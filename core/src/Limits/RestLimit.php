@@ -18,26 +18,17 @@ final readonly class RestLimit extends Limit
     private const AFTER_A_MATCH_DAYS = 1;
 
     /**
-     * @param  array{int, int}|null  $ages
      * @param  list<array{float, int}>  $table  pairs of work at least, rest days
      * @param  list<int>  $matchDays  ordinals of declared match days: such work there asks for one rest day more
      * @param  LimitFilter|null  $owedBy  what counts on a day; null: the limit's own filter, which says what must wait
      * @param  Measure|null  $waits  the measure that must wait; null: the one the days are measured by
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         Measure $measure, public array $table, public array $matchDays = [], public ?LimitFilter $owedBy = null,
         public ?Measure $waits = null,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: $measure,
-        );
+        parent::__construct($terms, $measure);
     }
 
     public function kind(): string
@@ -52,20 +43,24 @@ final readonly class RestLimit extends Limit
 
     public function onMatchDay(): self
     {
-        return $this->made(Severity::Advise, $this->matchDays);
+        return $this->made($this->advisory(), $this->matchDays);
     }
 
     /** @param  list<int>  $days  ordinals */
     public function afterMatches(array $days): self
     {
-        return $this->made($this->severity, $days);
+        return $this->made($this->terms, $days);
     }
 
     /** @param  list<int>  $matchDays */
-    private function made(Severity $severity, array $matchDays): self
+    private function made(LimitTerms $terms, array $matchDays): self
     {
         return new self(
-            ...$this->common($severity), table: $this->table, matchDays: $matchDays, owedBy: $this->owedBy,
+            terms: $terms,
+            measure: $this->summedMeasure(),
+            table: $this->table,
+            matchDays: $matchDays,
+            owedBy: $this->owedBy,
             waits: $this->waits,
         );
     }

@@ -12,22 +12,13 @@ use Augendo\Core\Load\Measure;
 final readonly class StepLimit extends Limit
 {
     /**
-     * @param  array{int, int}|null  $ages
      * @param  float  $maxIncrease 0.15 for 15 %
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         Measure $measure, public float $maxIncrease, public float $floor,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: $measure,
-        );
+        parent::__construct($terms, $measure);
     }
 
     public function kind(): string
@@ -48,7 +39,7 @@ final readonly class StepLimit extends Limit
 
     public function withFloor(float $floor): self
     {
-        return new self(...$this->common(), maxIncrease: $this->maxIncrease, floor: $floor);
+        return new self($this->terms, $this->summedMeasure(), maxIncrease: $this->maxIncrease, floor: $floor);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge

@@ -13,22 +13,13 @@ use Augendo\Core\Tolerance;
 final readonly class StreakLimit extends Limit
 {
     /**
-     * @param  array{int, int}|null  $ages
      * @param  float|null  $atLeast null: anything above 0
      */
     public function __construct(
-        string $id, string $label, string $source, Severity $severity, ?array $ages, LimitFilter $filter,
+        LimitTerms $terms,
         Measure $measure, public int $maxDays, public ?float $atLeast,
     ) {
-        parent::__construct(
-            id: $id,
-            label: $label,
-            source: $source,
-            severity: $severity,
-            ages: $ages,
-            filter: $filter,
-            measure: $measure,
-        );
+        parent::__construct($terms, $measure);
     }
 
     public function kind(): string
@@ -43,7 +34,7 @@ final readonly class StreakLimit extends Limit
 
     public function onMatchDay(): self
     {
-        return new self(...$this->common(Severity::Advise), maxDays: $this->maxDays, atLeast: $this->atLeast);
+        return new self($this->advisory(), $this->summedMeasure(), maxDays: $this->maxDays, atLeast: $this->atLeast);
     }
 
     public function gauge(LoadRecord $record, Day $on): Gauge

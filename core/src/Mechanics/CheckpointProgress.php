@@ -65,11 +65,7 @@ final readonly class CheckpointProgress
             difference: $difference,
             low: $low,
             high: $high,
-            says: match (true) {
-                $low > 0.0 => 'better',
-                $high < 0.0 => 'worse',
-                default => 'too few to tell',
-            },
+            says: Statistics::says($low, $high),
         );
     }
 

@@ -62,6 +62,20 @@ final class Statistics
     }
 
     /**
+     * What an interval of a difference says: no doubt left on which side of nothing it lies, or too few.
+     *
+     * @return 'better'|'worse'|'too few to tell'
+     */
+    public static function says(float $low, float $high): string
+    {
+        return match (true) {
+            $low > 0.0 => 'better',
+            $high < 0.0 => 'worse',
+            default => 'too few to tell',
+        };
+    }
+
+    /**
      * Inverse of the standard normal distribution, to about 1 part in 10^16:
      * algorithm AS 241 (PPND16), M. J. Wichura, Applied Statistics 37 (1988), 477–484.
      *

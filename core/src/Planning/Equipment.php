@@ -46,16 +46,7 @@ final class Equipment
         }
 
         return [
-            new Rung(
-                id: $rung->id,
-                name: $rung->name,
-                goal: $rung->goal,
-                outcomeIgnored: $rung->outcomeIgnored,
-                checkpoints: $rung->checkpoints,
-                faults: $rung->faults,
-                gate: $rung->gate,
-                blocks: $blocks,
-            ),
+            $rung->with(['blocks' => $blocks]),
             $swaps,
         ];
     }

@@ -68,15 +68,6 @@ final class Homework
             return $block->with(['effort' => $effort, 'effortMin' => min($block->effortMin, $effort), 'judged' => false]);
         }, array_values($calm));
 
-        return new Rung(
-            id: $rung->id,
-            name: $rung->name,
-            goal: $rung->goal,
-            outcomeIgnored: $rung->outcomeIgnored,
-            checkpoints: $rung->checkpoints,
-            faults: $rung->faults,
-            gate: $rung->gate,
-            blocks: $blocks,
-        );
+        return $rung->with(['blocks' => $blocks]);
     }
 }

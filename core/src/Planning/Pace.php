@@ -122,16 +122,7 @@ final readonly class Pace
             default => $block,
         }, $rung->blocks);
 
-        return new Rung(
-            id: $rung->id,
-            name: $rung->name,
-            goal: $rung->goal,
-            outcomeIgnored: $rung->outcomeIgnored,
-            checkpoints: $rung->checkpoints,
-            faults: $rung->faults,
-            gate: $rung->gate,
-            blocks: $blocks,
-        );
+        return $rung->with(['blocks' => $blocks]);
     }
 
     private function lighter(Emphasis $emphasis): self

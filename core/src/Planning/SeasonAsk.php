@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Planning;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
 
 /** What a coach asks of a season: from when to when, on which days, up to which rung, around which matches. */
 final readonly class SeasonAsk
 {
+    use CopiesItself;
+
     /** @var list<int> ISO weekdays, 1 Monday to 7 Sunday, in order */
     public array $weekdays;
 
@@ -51,33 +54,13 @@ final readonly class SeasonAsk
 
     public function until(Day $goalDay): self
     {
-        return new self(
-            from: $this->from,
-            goalDay: $goalDay,
-            weekdays: $this->weekdays,
-            goalRung: $this->goalRung,
-            matches: $this->matches,
-            moves: $this->moves,
-            off: $this->off,
-            minutes: $this->minutes,
-            start: $this->start,
-        );
+        return $this->with(['goalDay' => $goalDay]);
     }
 
     /** @param  list<int>  $weekdays */
     public function onDays(array $weekdays): self
     {
-        return new self(
-            from: $this->from,
-            goalDay: $this->goalDay,
-            weekdays: $weekdays,
-            goalRung: $this->goalRung,
-            matches: $this->matches,
-            moves: $this->moves,
-            off: $this->off,
-            minutes: $this->minutes,
-            start: $this->start,
-        );
+        return $this->with(['weekdays' => $weekdays]);
     }
 
     /** @return array<int, MatchEvent> those of the season, by ordinal of the day; of several on a day the first holds the rest */

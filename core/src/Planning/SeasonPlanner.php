@@ -226,14 +226,6 @@ final class SeasonPlanner
             $this->days[] = new SeasonDay(
                 day: $match->day,
                 week: $this->ask->week($match->day->ordinal),
-                emphasis: null,
-                rung: null,
-                stage: null,
-                clearance: false,
-                pace: null,
-                built: null,
-                sets: [],
-                fullest: null,
                 match: $match,
                 matchReps: 0,
             );
@@ -247,12 +239,6 @@ final class SeasonPlanner
         }
         $this->add(
             day: $match->day,
-            emphasis: null,
-            rung: null,
-            stage: null,
-            clearance: false,
-            pace: null,
-            built: null,
             sets: $sets,
             match: $match,
             matchReps: $reps,
@@ -276,9 +262,7 @@ final class SeasonPlanner
                 rung: $rung,
                 stage: $stage,
                 clearance: $due['clearance'] && $stage !== null,
-                pace: null,
                 built: $built,
-                sets: null,
             );
             if ($stage !== null) {
                 $this->return = $return->after(
@@ -331,11 +315,8 @@ final class SeasonPlanner
             day: $day,
             emphasis: $emphasis,
             rung: $rung,
-            stage: null,
-            clearance: false,
             pace: $pace,
             built: $built,
-            sets: null,
         );
     }
 
@@ -391,8 +372,8 @@ final class SeasonPlanner
      * @param  list<CostedSet>|null  $sets  of a match; null: what the session costs
      */
     private function add(
-        Day $day, ?Emphasis $emphasis, ?Rung $rung, ?int $stage, bool $clearance, ?Pace $pace, ?BuiltSession $built,
-        ?array $sets, ?MatchEvent $match = null, ?int $matchReps = null,
+        Day $day, ?Emphasis $emphasis = null, ?Rung $rung = null, ?int $stage = null, bool $clearance = false,
+        ?Pace $pace = null, ?BuiltSession $built = null, ?array $sets = null, ?MatchEvent $match = null, ?int $matchReps = null,
     ): void {
         if ($sets === null) {
             $working = array_filter($built->blocks ?? [], fn (BlockPlan $block): bool => $block->reps > 0);

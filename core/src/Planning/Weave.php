@@ -47,16 +47,7 @@ final class Weave
             ];
         }
 
-        return new Rung(
-            id: $rung->id,
-            name: $rung->name,
-            goal: $rung->goal,
-            outcomeIgnored: $rung->outcomeIgnored,
-            checkpoints: $rung->checkpoints,
-            faults: $rung->faults,
-            gate: $rung->gate,
-            blocks: $blocks,
-        );
+        return $rung->with(['blocks' => $blocks]);
     }
 
     /** The drill that mends a fault, at no more than half effort. */

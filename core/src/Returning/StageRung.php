@@ -97,16 +97,7 @@ final class StageRung
             ) === [],
         );
 
-        return new Rung(
-            id: $rung->id,
-            name: $rung->name,
-            goal: $rung->goal,
-            outcomeIgnored: $rung->outcomeIgnored,
-            checkpoints: $rung->checkpoints,
-            faults: $rung->faults,
-            gate: $rung->gate,
-            blocks: array_values($blocks),
-        );
+        return $rung->with(['blocks' => array_values($blocks)]);
     }
 
     private static function least(?float $a, ?float $b): ?float
