@@ -7,11 +7,11 @@ namespace Tests;
 use App\Athletes\Athlete;
 use App\People\Role;
 use App\People\User;
-use App\People\Workspace;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Carbon\Carbon;
-use Database\Seeders\DemoSeeder;
+use Database\Factories\UserFactory;
+use Database\Factories\WorkspaceFactory;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
@@ -19,14 +19,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 
-/** The application on the demo scenario, in memory, at a set instant, with each test undone after it. */
+/** The application with the tests’ own squad, in memory, at a set instant, with each test undone after it. */
 abstract class TestCase extends LaravelTestCase
 {
     use RefreshDatabase;
 
-    protected string $seeder = DemoSeeder::class;
+    protected string $seeder = TestSquad::class;
 
-    /** The clock is set before the scenario is told: what a test finds depends on no day and no hour but the one it is run at. */
+    /** The clock is set before the squad’s story is told: what a test finds depends on no day and no hour but the one it is run at. */
     protected function beforeRefreshingDatabase(): void
     {
         // Side by side each process has a database of its own; in memory it has anyway.
@@ -104,9 +104,9 @@ abstract class TestCase extends LaravelTestCase
     /** Somebody with the same role in a club of their own. */
     protected function stranger(Role $role): User
     {
-        $workspace = Workspace::query()->create(['name' => 'Elsewhere', 'timezone' => 'Europe/Lisbon']);
+        $workspace = WorkspaceFactory::new()->create(['name' => 'Elsewhere', 'timezone' => 'Europe/Lisbon']);
 
-        return User::query()->create([
+        return UserFactory::new()->create([
             'workspace_id' => $workspace->id,
             'name' => 'Nobody Here',
             'email' => Str::random(8).'@elsewhere.example',

@@ -125,28 +125,28 @@ final class AthleteController
         );
     }
 
-    #[Answers(AthleteView::class)]
-    public function report(ReportsRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
+    #[Answers(null)]
+    public function report(ReportsRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
     {
         $log->report($athlete, $request->validated('reports'), $request->user());
 
-        return response()->json($screen->view($request->user(), $athlete));
+        return response()->json(status: 204);
     }
 
-    #[Answers(AthleteView::class)]
-    public function clear(ClearanceRequest $request, Athlete $athlete, HealthLog $log, AthleteScreen $screen): JsonResponse
+    #[Answers(null)]
+    public function clear(ClearanceRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
     {
         $log->clear($athlete, $request->validated(), $request->user());
 
-        return response()->json($screen->view($request->user(), $athlete));
+        return response()->json(status: 204);
     }
 
-    #[Answers(AthleteView::class)]
-    public function decide(DecisionRequest $request, Athlete $athlete, DecideRung $open, AthleteScreen $screen): JsonResponse
+    #[Answers(null)]
+    public function decide(DecisionRequest $request, Athlete $athlete, DecideRung $open): JsonResponse
     {
         $open->decide($athlete, $request->validated(), $request->user());
 
-        return response()->json($screen->view($request->user(), $athlete));
+        return response()->json(status: 204);
     }
 
     #[Answers(HeadroomGridView::class, query: ['skill' => 'string', 'reps' => 'integer'])]

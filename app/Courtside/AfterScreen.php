@@ -35,12 +35,11 @@ use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Mechanics\WhatHelped;
 use Augendo\Core\Readiness\Grown;
+use Augendo\Core\Scoring\Grouping;
 
 /** What happened, what next, what to tell them. */
 final class AfterScreen
 {
-    private const LEAST_PLACES = 3;
-
     public function __construct(
         private readonly RepLog $log,
         private readonly Library $library,
@@ -138,7 +137,7 @@ final class AfterScreen
     {
         $points = TapFold::landed($sheet->taps());
 
-        return count($points) < self::LEAST_PLACES ? null : ScoreScreen::grouping($points);
+        return count($points) < Grouping::LEAST_POINTS ? null : ScoreScreen::grouping($points);
     }
 
     /** What was tried this time that went with the better repetitions, if anything did. */

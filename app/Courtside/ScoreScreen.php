@@ -24,11 +24,6 @@ final class ScoreScreen
 {
     private const SHOWN = 20;
 
-    /** Fewer points say little about how large a target would have to be. */
-    private const HINTS_FROM = 10;
-
-    private const HINT_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
-
     public function view(Athlete $athlete, Day $on): ScoresView
     {
         $day = new AthleteDay($athlete, $on);
@@ -112,10 +107,7 @@ final class ScoreScreen
                     : " First third {$length($thirds[0]->meanRadialErrorM)} from the aim, last third "
                         .$length($thirds[1]->meanRadialErrorM).'.'
             ),
-            hints: $of->n < self::HINTS_FROM ? [] : array_map(
-                fn (float $share): OutcomeHintView => new OutcomeHintView($share, Grouping::radiusHolding($points, $share)),
-                self::HINT_SHARES,
-            ),
+            hints: array_map(fn (array $target): OutcomeHintView => new OutcomeHintView(...$target), Grouping::targets($points)),
         );
     }
 

@@ -103,12 +103,12 @@ final class SheetController
         return response()->json(status: 204);
     }
 
-    #[Answers(AfterView::class)]
-    public function finish(FinishRequest $request, Sheet $sheet, AfterScreen $screen): JsonResponse
+    #[Answers(null)]
+    public function finish(FinishRequest $request, Sheet $sheet): JsonResponse
     {
         FinishSheet::by($request->user(), $sheet, $request->validated());
 
-        return $this->after($request, $sheet->refresh(), $screen);
+        return response()->json(status: 204);
     }
 
     #[Answers(AfterView::class)]

@@ -27,8 +27,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class Agreements
 {
-    private const DAYS = 60;
-
     /** @var Collection<int, Pair> failed: the name of the checkpoint each saw fail */
     private readonly Collection $pairs;
 
@@ -38,7 +36,7 @@ final class Agreements
         $this->pairs = Sheet::query()
             ->with('events')
             ->whereIn('athlete_id', $athleteIds)
-            ->where('held_on', '>', $on->plus(-self::DAYS)->iso())
+            ->where('held_on', '>', $on->plus(-Agreement::DAYS)->iso())
             ->where('held_on', '<=', $on->iso())
             ->whereIn('id', DB::table('rep_events')->where('kind', 'second')->select('sheet_id'))
             ->get()

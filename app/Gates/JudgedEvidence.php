@@ -9,14 +9,12 @@ use App\Courtside\RepLog;
 use App\Sessions\Sheet;
 use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Day;
+use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Mechanics\JudgedRep;
 
 /** The judged repetitions of whole sheets, read from their taps. */
 final class JudgedEvidence
 {
-    /** Focus points come from this many sessions back. */
-    private const FOCUS_SESSIONS = 2;
-
     /** @return list<JudgedRep> of the last sessions on a rung before a day, in order: what focus points come from */
     public static function lately(Athlete $athlete, string $ladder, string $rung, Day $before): array
     {
@@ -29,7 +27,7 @@ final class JudgedEvidence
             ->where('state', 'finished')
             ->where('held_on', '<', $before->iso())
             ->orderByDesc('held_on')
-            ->limit(self::FOCUS_SESSIONS)
+            ->limit(FocusPoints::SESSIONS)
             ->get()
             ->reverse()
             ->flatMap(fn (Sheet $sheet): array => self::of($sheet, app(RepLog::class)->safetyFaults($sheet)))->values()->all();

@@ -24,8 +24,6 @@ final class Progress
 {
     private const DAYS_BACK = 365;
 
-    private const SET_LENGTH_DAYS = 60;
-
     public function __construct(private readonly Library $library) {}
 
     /** Every checkpoint of a ladder that was looked for. */
@@ -77,7 +75,7 @@ final class Progress
     {
         $marks = DB::table('rep_strips')
             ->where('ladder', $ladderId)
-            ->where('day', '>', $on->plus(-self::SET_LENGTH_DAYS)->iso())
+            ->where('day', '>', $on->plus(-SetLength::DAYS)->iso())
             ->where('day', '<=', $on->iso())
             ->whereIn(
                 'athlete_id',

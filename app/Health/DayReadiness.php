@@ -29,8 +29,6 @@ use Illuminate\Support\Facades\DB;
 final class DayReadiness
 {
     /** A gate may look back this many days for soreness; the rules of the day need three. */
-    private const LOOK_BACK_DAYS = 14;
-
     /** @var array<string, list<SorenessReport>> */
     private array $reports = [];
 
@@ -56,7 +54,7 @@ final class DayReadiness
         // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
         $upTo = Workspace::lastDayOf($athletes, $on)->iso();
         $rows = $this->reported($ids, $upTo)
-            ->where(fn ($query) => $query->where('day', '>', $on->plus(-self::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
+            ->where(fn ($query) => $query->where('day', '>', $on->plus(-Readiness::LOOK_BACK_DAYS)->iso())->orWhere('refers', true))
             ->orderBy('received_at')->orderBy('id')->get();
         foreach ([...$this->lastOfPlaces($ids, $upTo), ...$rows] as $row) {
             $this->reports[$row->athlete_id][] = self::report($row);
@@ -74,7 +72,7 @@ final class DayReadiness
             DB::table('known_conditions')
                 ->whereIn('athlete_id', $ids)
                 ->whereNull('ended_at')
-                ->where('until_day', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+                ->where('until_day', '>=', $on->plus(-Readiness::LOOK_BACK_DAYS)->iso())
                 ->get() as $row
         ) {
             $this->conditions[$row->athlete_id][] = new KnownCondition(
@@ -118,7 +116,7 @@ final class DayReadiness
      */
     private function lastOfPlaces(array $ids, string $upTo): array
     {
-        $before = $this->on->plus(-self::LOOK_BACK_DAYS)->iso();
+        $before = $this->on->plus(-Readiness::LOOK_BACK_DAYS)->iso();
         $referring = array_column(
             array_filter(Kind::cases(), fn (Kind $kind): bool => Word::None->oneWorse($kind) === Word::Refer),
             'value',

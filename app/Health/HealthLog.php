@@ -18,6 +18,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\School;
+use Augendo\Core\Readiness\SorenessReport as Soreness;
 use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -25,9 +26,6 @@ use Illuminate\Support\Facades\DB;
 /** Keeps soreness reports and clearances; what is planned for the day is fitted to them at once. */
 final class HealthLog
 {
-    /** How long a tap on the wrong name can be taken back. */
-    private const WITHDRAW_MINUTES = 15;
-
     /** @param  list<array<string, mixed>>  $reports validated, each with its client-made id; one sent before changes nothing */
     public function report(Athlete $athlete, array $reports, User $by): void
     {
@@ -96,7 +94,7 @@ final class HealthLog
     {
         return ! $report->refers
             && $report->reported_by === $by->id
-            && Carbon::parse($report->received_at)->addMinutes(self::WITHDRAW_MINUTES)->isFuture();
+            && Carbon::parse($report->received_at)->addMinutes(Soreness::WITHDRAW_MINUTES)->isFuture();
     }
 
     /** Takes back a report made on the wrong name. A report that refers stays: only a clearance closes it. */
@@ -108,7 +106,7 @@ final class HealthLog
         if (! self::mayWithdraw($report, $by)) {
             throw new Problem(
                 ProblemType::TooLateToTakeBack,
-                'A report can be taken back for '.self::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.',
+                'A report can be taken back for '.Soreness::WITHDRAW_MINUTES.' minutes by who made it. Report again: the latest counts.',
             );
         }
         Alone::with($report->athlete_id, function () use ($report, $by): void {

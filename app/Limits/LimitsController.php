@@ -55,22 +55,20 @@ final class LimitsController
         return response()->json($this->screen->compare($request->user(), $squad, $other, $given['days']));
     }
 
-    #[Answers(LimitsView::class)]
+    #[Answers(null)]
     public function assign(RuleSetRequest $request, Squad $squad): JsonResponse
     {
         $this->ruleSets->assign($squad, $request->validated('rule_set'), $request->user());
 
-        return response()->json($this->screen->view($request->user(), $squad->refresh()));
+        return response()->json(status: 204);
     }
 
-    #[Answers(LimitsView::class)]
+    #[Answers(null)]
     public function share(LimitShareRequest $request, Athlete $athlete): JsonResponse
     {
         $given = $request->validated();
         $this->ruleSets->share($athlete, $given['limit_id'], (float) $given['share'], $given['reason'] ?? '', $request->user());
-        /** @var Squad $squad */
-        $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
 
-        return response()->json($this->screen->view($request->user(), $squad));
+        return response()->json(status: 204);
     }
 }

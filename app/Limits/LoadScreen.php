@@ -40,6 +40,7 @@ use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Load\YearRound;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Layoff;
+use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\SessionFrame;
 use Illuminate\Support\Facades\DB;
 
@@ -47,12 +48,6 @@ use Illuminate\Support\Facades\DB;
 final class LoadScreen
 {
     private const DAYS_AHEAD = 28;
-
-    private const LAYOFF_DAYS = 8;
-
-    private const PROTECT_DAYS = 6;
-
-    private const HONEST_DAYS = 120;
 
     private const MEASURES = ['arm', 'hand', 'trunk', 'landings', 'high_reps', 'metres'];
 
@@ -130,7 +125,7 @@ final class LoadScreen
                 week_max: $step?->gauge($with, $on)->read([])->max,
                 ratio: RatioMethod::Ewma->ratio($arm, $ordinal),
                 soreness: $soreness[$on->iso()] ?? null,
-                idle: $last !== null && $ordinal <= $day->on->ordinal && $ordinal - $last >= self::LAYOFF_DAYS,
+                idle: $last !== null && $ordinal <= $day->on->ordinal && $ordinal - $last >= Layoff::LOWER_DAYS,
             );
         }
 
@@ -239,7 +234,7 @@ final class LoadScreen
         }
         $dose = BlockPlan::asAsked($day->ladders->rung($placement)->ownDose());
         $days = [];
-        $first = max($day->on->ordinal, $match->day()->ordinal - self::PROTECT_DAYS);
+        $first = max($day->on->ordinal, $match->day()->ordinal - MatchEvent::PROTECT_DAYS);
         for ($ordinal = $first; $ordinal < $match->day()->ordinal; $ordinal++) {
             $on = Day::fromOrdinal($ordinal);
             $before = array_values(array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day < $ordinal));
@@ -279,7 +274,7 @@ final class LoadScreen
         $pairs = [];
         $sets = DB::table('work_sets')
             ->where('athlete_id', $day->athlete->id)
-            ->where('day', '>', $day->on->plus(-self::HONEST_DAYS)->iso())
+            ->where('day', '>', $day->on->plus(-HonestEffort::DAYS)->iso())
             ->whereNotNull('effort')
             ->where('implement', '!=', 'shadow')
             ->get(['skill', 'effort', 'distance_m', 'speed_ms']);
@@ -302,7 +297,7 @@ final class LoadScreen
             $honest = HonestEffort::of($of);
             $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
             $sentence = match (true) {
-                $honest === null => count($of).' measured sets: too few to tell, eight are needed.',
+                $honest === null => count($of).' measured sets: too few to tell, '.HonestEffort::LEAST_SETS.' are needed.',
                 $honest->low > 0.0 => "Done harder than asked: by {$points($honest->difference)} points in the median"
                     ." (80 % interval {$points($honest->low)} to {$points($honest->high)}). Ask for less, or shorten the distance.",
                 $honest->high < 0.0 => 'Not thrown harder than asked, as far as distance can tell.',

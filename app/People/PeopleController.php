@@ -67,12 +67,12 @@ final class PeopleController
         return $this->show($request);
     }
 
-    #[Answers(PeopleView::class)]
+    #[Answers(null)]
     public function handOver(Request $request, int $person): JsonResponse
     {
         Rights::handOver($request->user(), $request->user()->colleague($person));
 
-        return $this->show($request);
+        return response()->json(status: 204);
     }
 
     #[Answers(PeopleView::class)]

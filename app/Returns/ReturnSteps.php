@@ -36,9 +36,6 @@ use Illuminate\Support\Facades\DB;
 /** Opens returns, keeps what comes in, and takes the engine's next step when a coach accepts it. */
 final class ReturnSteps
 {
-    /** A missed morning report may be entered by hand for so many hours. */
-    private const MORNING_ENTRY_HOURS = 48;
-
     public function __construct(
         private readonly Library $library,
         private readonly AthleteLoads $loads,
@@ -161,7 +158,7 @@ final class ReturnSteps
     {
         $hours = self::hoursSinceMorning($attempt, $by);
 
-        return $hours >= 0 && $hours <= self::MORNING_ENTRY_HOURS;
+        return $hours >= 0 && $hours <= AttemptReading::MORNING_ENTRY_HOURS;
     }
 
     /** From the start of the day after the attempt, where the club trains. */
@@ -182,11 +179,12 @@ final class ReturnSteps
                 ['score' => ['The morning after has not come yet.']],
             );
         }
-        if ($hours > self::MORNING_ENTRY_HOURS) {
+        if ($hours > AttemptReading::MORNING_ENTRY_HOURS) {
             throw new Problem(
                 ProblemType::TooLate,
-                'A missed morning may be entered for 48 hours. It stays not reported, which is never a pass; repeat the stage.',
-                ['score' => ['More than 48 hours ago.']],
+                'A missed morning may be entered for '.AttemptReading::MORNING_ENTRY_HOURS
+                    .' hours. It stays not reported, which is never a pass; repeat the stage.',
+                ['score' => ['More than '.AttemptReading::MORNING_ENTRY_HOURS.' hours ago.']],
             );
         }
         Alone::with($return->athlete_id, function () use ($return, $attempt, $score, $by): void {

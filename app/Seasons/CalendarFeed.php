@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\People\User;
+use Augendo\Core\Planning\MatchEvent;
+use Augendo\Core\Planning\UsualStations;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Sabre\VObject\Component\VCalendar;
@@ -16,10 +18,6 @@ final class CalendarFeed
     private const DAYS_BACK = 30;
 
     private const DAYS_AHEAD = 366;
-
-    private const SESSION_MINUTES = 75;
-
-    private const MATCH_MINUTES = 120;
 
     public function of(User $user): string
     {
@@ -46,7 +44,7 @@ final class CalendarFeed
             $this->event(
                 $calendar, "session-{$session->id}", "{$session->title}, {$session->squad}",
                 Carbon::parse(substr($session->held_on, 0, 10)." {$session->starts_at}", $zone),
-                (int) ($session->minutes ?? self::SESSION_MINUTES),
+                (int) ($session->minutes ?? UsualStations::MINUTES),
             );
         }
         $fixtures = Fixture::concerning($athletes)->whereBetween('held_on', $span)->orderBy('held_on')->get();
@@ -54,7 +52,7 @@ final class CalendarFeed
             assert($fixture instanceof Fixture);
             $this->event(
                 $calendar, "fixture-{$fixture->id}", $fixture->title,
-                Carbon::parse("{$fixture->day()->iso()} {$fixture->starts_at}", $zone), self::MATCH_MINUTES,
+                Carbon::parse("{$fixture->day()->iso()} {$fixture->starts_at}", $zone), MatchEvent::MINUTES,
             );
         }
         foreach (

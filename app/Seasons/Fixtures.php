@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use Augendo\Core\Day;
+use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The fixtures of many athletes, their squads' and their own, fetched at once. */
 final class Fixtures
 {
-    /** Rest days after a match reach back no further than the record is looked at. */
-    private const LOOK_BACK_DAYS = 30;
-
     /** @var array<string, list<Fixture>> by athlete, in order of day and hour */
     private array $fixtures = [];
 
@@ -26,15 +25,14 @@ final class Fixtures
         $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->get()->groupBy('athlete_id');
         /** @var Collection<int, Fixture> $all */
         $all = Fixture::concerning($athleteIds)
-            ->where('held_on', '>=', $on->plus(-self::LOOK_BACK_DAYS)->iso())
+            ->where('held_on', '>=', $on->plus(-LimitCalendar::MATCHES_BACK_DAYS)->iso())
             ->orderBy('held_on')
             ->orderBy('starts_at')
             ->get();
         foreach ($athleteIds as $id) {
             $own = ($squads[$id] ?? collect())->pluck('squad_id')->all();
             $this->fixtures[$id] = $all->filter(
-                fn (Fixture $each): bool => $each->athlete_id === $id
-                    || ($each->athlete_id === null && in_array($each->squad_id, $own, true)),
+                fn (Fixture $each): bool => MatchEvent::concerns($each->athlete_id, $each->squad_id, $id, $own),
             )->values()->all();
         }
         foreach (

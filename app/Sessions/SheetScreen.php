@@ -14,7 +14,6 @@ use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
-use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Planning\BlockPlan;
@@ -80,7 +79,7 @@ final class SheetScreen
             tapes: Tapes::inPlay($open->frame()->states($plans), $on),
             broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans),
             rule_notice: $open->ruleSet()->notice,
-            swaps: self::stillPossible($open),
+            possible: self::stillPossible($open, $plans),
             return: ReturnRefs::ofSheet($open),
             focus: array_map(
                 fn (Fault $fault): FaultView => new FaultView(
@@ -147,27 +146,19 @@ final class SheetScreen
         );
     }
 
-    /** @return list<string> what may still be trained, when something may not */
-    private static function stillPossible(OpenSheet $open): array
+    /**
+     * @param  list<BlockPlan>  $plans
+     * @return list<string>|null ids of the blocks that may be done when a sore part rules others out; null: it rules out none, or all
+     */
+    private static function stillPossible(OpenSheet $open, array $plans): ?array
     {
-        $readiness = $open->readiness();
-        $free = array_values(
-            array_filter(Channel::cases(), fn (Channel $channel): bool => $readiness->channels[$channel->value]->allowsWork()),
-        );
-        if (count($free) === count(Channel::cases()) || $free === []) {
-            return [];
+        $free = array_filter($open->readiness()->channels, fn (Word $word): bool => $word->allowsWork());
+        if ($free === [] || count($free) === count(Channel::cases())) {
+            return null;
         }
-        $possible = array_filter(
-            $open->rung()->blocks,
-            fn (BlockDose $dose): bool => $dose->reps > 0
-                && $readiness->forWork($dose->loadedChannels(), $open->athlete->throwing_side->bodySide($dose->side))->allowsWork(),
-        );
+        $possible = array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0 && $open->frame()->wordFor($plan)->allowsWork());
 
-        return [
-            $possible === []
-                ? 'Nothing counted on this rung is free of the sore part. Footwork without the swing, watching and calling are.'
-                : 'Still possible today: '.implode(', ', array_map(fn (BlockDose $dose): string => lcfirst($dose->title), $possible)).'.',
-        ];
+        return array_values(array_map(fn (int $i): string => $open->sheet->blocks[$i]->id, array_keys($possible)));
     }
 
     /**

@@ -114,6 +114,9 @@ final class TapFoldTest extends TestCase
         );
         $this->assertCount(1, TapFold::countedTwice([...$of(self::FIRST, 1, 3, 5), ...$of(self::SECOND, 2, 4)]));
         $this->assertSame([], TapFold::countedTwice([...$of(self::FIRST, 1, 2), ...$of(self::SECOND, 3, 4)]), 'one went on for the other');
+        $this->assertCount(1, TapFold::countedTwice([...$of(self::FIRST, 1, 3, 5), ...$of(self::SECOND, 4, 6)]));
+        $this->assertCount(1, TapFold::countedTwice([...$of(self::FIRST, 4, 6), ...$of(self::SECOND, 1, 3, 5)]));
+        $this->assertCount(1, TapFold::countedTwice([...$of(self::FIRST, 1, 2), ...$of(self::SECOND, 2, 3)]), 'in the same instant');
         $another = array_map(fn (Tap $tap): Tap => $tap->with(['setNo' => 2]), $of(self::SECOND, 2, 4));
         $this->assertSame([], TapFold::countedTwice([...$of(self::FIRST, 1, 3, 5), ...$another]), 'two sets');
     }

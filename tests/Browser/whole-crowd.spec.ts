@@ -74,7 +74,7 @@ async function ask<T>(page: Page, method: string, path: string, body?: unknown):
                 ...(body_ === undefined ? {} : { body: JSON.stringify(body_) }),
             });
             if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
-            return (await answer.json()) as unknown;
+            return answer.status === 204 ? undefined : ((await answer.json()) as unknown);
         },
         [method, path, body] as const,
     ) as Promise<T>;

@@ -8,6 +8,9 @@ use App\Athletes\Athlete;
 use App\People\Role;
 use App\People\User;
 use App\Returns\PlayReturn;
+use Database\Factories\FixtureFactory;
+use Database\Factories\SquadFactory;
+use Database\Factories\UserFactory;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
@@ -162,14 +165,13 @@ final class AccessTest extends TestCase
             $bound[$role->value] = $this->person($role);
             $role->seesSquads() || $bound[$role->value]->boundAthletes()->syncWithoutDetaching($luca->id);
             $strangers[$role->value] = $this->stranger($role);
-            $unbound[$role->value] = User::query()->create([
+            $unbound[$role->value] = UserFactory::new()->create([
                 'workspace_id' => $luca->workspace_id,
                 'name' => 'Not Bound',
-                'email' => Str::random(8).'@saltmarsh.example',
-                'password' => 'x',
+                'email' => Str::random(8).'@lighthouse.example',
                 'role' => $role,
             ]);
-            $squad = \App\Athletes\Squad::query()->create([
+            $squad = SquadFactory::new()->create([
                 'workspace_id' => $luca->workspace_id,
                 'name' => 'Other squad',
                 'rule_set' => 'starter',
@@ -243,16 +245,16 @@ final class AccessTest extends TestCase
     {
         $try = fn (string $password, string $who = 'coach') => $this->postJson(
             '/api/sign-in',
-            ['email' => "{$who}@saltmarsh.example", 'password' => $password],
+            ['email' => "{$who}@lighthouse.example", 'password' => $password],
         );
-        $try('saltmarsh')->assertOk()->assertJsonPath('role', 'coach');
+        $try('lighthouse')->assertOk()->assertJsonPath('role', 'coach');
         $this->postJson('/api/people/'.$this->person(Role::Assistant)->id.'/close')->assertOk();
         $this->postJson('/api/sign-out')->assertNoContent();
-        $try('saltmarsh', 'assistant')->assertStatus(422);
+        $try('lighthouse', 'assistant')->assertStatus(422);
         foreach (range(1, 10) as $_) {
             $try('wrong')->assertStatus(422)->assertJsonPath('errors.password.0', 'Name and password do not go together.');
         }
-        $try('saltmarsh')->assertStatus(429)->assertHeader('Content-Type', 'application/problem+json');
+        $try('lighthouse')->assertStatus(429)->assertHeader('Content-Type', 'application/problem+json');
     }
 
     private function ask(?User $user, string $method, string $path, Athlete $athlete, bool $missing = false): int
@@ -332,7 +334,7 @@ final class AccessTest extends TestCase
 
     private function fixture(Athlete $athlete): string
     {
-        return \App\Seasons\Fixture::query()->create([
+        return FixtureFactory::new()->create([
             'squad_id' => $athlete->squads()->firstOrFail()->id,
             'athlete_id' => $athlete->id,
             'kind' => 'match',

@@ -189,7 +189,7 @@ final class CommandsTest extends TestCase
 
     public function test_a_club_of_ones_own_starts_with_a_link_to_a_password(): void
     {
-        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'coach@saltmarsh.example'])
+        $this->artisan('augendo:club', ['name' => 'Hill Club', 'coach' => 'Ada Sorel', 'email' => 'coach@lighthouse.example'])
             ->expectsOutputToContain('Nothing was made')
             ->assertFailed();
         $this->artisan(

@@ -119,7 +119,8 @@ final class ConsequenceTest extends TestCase
         $this->assertSame(1, DB::table('kept_rows')->where('athlete_id', $mira->id)->where('screen', 'today')->count());
         Queue::fake();
         $revision = $mira->refresh()->revision;
-        $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]])->assertOk();
+        $this->postJson("/api/athletes/{$mira->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]])
+            ->assertNoContent();
         $this->assertGreaterThan($revision, $mira->refresh()->revision);
         $row = collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.id', $mira->id);
         $this->assertSame('none', $row['word']);

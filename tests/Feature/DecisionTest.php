@@ -16,7 +16,7 @@ final class DecisionTest extends TestCase
     {
         $mira = $this->athlete('Mira');
         $id = (string) Str::uuid7();
-        $this->decide('Mira', 'advance', ['id' => $id])->assertOk();
+        $this->decide('Mira', 'advance', ['id' => $id])->assertNoContent();
         $decision = Decision::query()->findOrFail($id);
         $this->assertSame(['line', 'thirds'], [$decision->rung, $decision->to_rung]);
         $this->assertCount(10, $decision->evidence['gate']['criteria']);
@@ -27,7 +27,7 @@ final class DecisionTest extends TestCase
         );
 
         // The same decision sent again is the same decision; another on the old rung is stale.
-        $this->decide('Mira', 'advance', ['id' => $id, 'rung' => 'line'])->assertOk();
+        $this->decide('Mira', 'advance', ['id' => $id, 'rung' => 'line'])->assertNoContent();
         $this->assertSame(1, Decision::query()->whereKey($id)->count());
         $this->decide('Mira', 'repeat', ['rung' => 'line'])->assertStatus(409);
         // Old repetitions are no evidence for the new rung.
@@ -38,7 +38,7 @@ final class DecisionTest extends TestCase
     {
         $this->decide('Pia', 'advance')->assertStatus(422)->assertJsonPath('title', 'A reason is needed');
         $this->decide('Pia', 'advance', ['reason' => 'short'])->assertStatus(422);
-        $this->decide('Pia', 'advance', ['reason' => 'She threw well at school all month; I watched.'])->assertOk();
+        $this->decide('Pia', 'advance', ['reason' => 'She threw well at school all month; I watched.'])->assertNoContent();
         $this->assertSame(['mechanics'], Decision::query()->where('rung', 'kneel')->latest('decided_at')->firstOrFail()->overridden);
         // Not checked in, a sore knee, an open referral: nobody passes over these.
         foreach (['Jonah' => 'today’s word', 'Noor' => 'today’s word', 'Sofie' => 'clearance'] as $name => $firm) {
@@ -52,7 +52,7 @@ final class DecisionTest extends TestCase
 
     public function test_stepping_back_starts_the_evidence_anew(): void
     {
-        $this->decide('Kaito', 'step_back')->assertOk();
+        $this->decide('Kaito', 'step_back')->assertNoContent();
         $this->assertSame(
             'pose',
             Placement::query()->where('athlete_id', $this->athlete('Kaito')->id)->orderByDesc('entered_at')->value('rung'),

@@ -164,7 +164,7 @@ final class IntakeTest extends TestCase
         $send = fn (array $report) => $this
             ->actingAs($this->coach())
             ->postJson("/api/athletes/{$jonah->id}/reports", ['reports' => [$report]])
-            ->assertOk();
+            ->assertNoContent();
         $send($report = $this->report('none', null, 'muscle', 0));
         $this->assertSame($report['id'], $this->row('Jonah')['report_id']);
         $this->actingAs($this->person(Role::Assistant))->postJson("/api/reports/{$report['id']}/withdraw")->assertStatus(422);

@@ -12,6 +12,7 @@ use App\People\SamePerson;
 use App\Sessions\Sheet;
 use Augendo\Core\Load\Channel;
 use Carbon\Carbon;
+use Database\Factories\SquadFactory;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -36,8 +37,8 @@ final class KeptOrSaidTest extends TestCase
         ]);
 
         $report = $this->report('knee', 'left', 'joint', 2);
-        $this->postJson("/api/athletes/{$mira->athlete_id}/reports", ['reports' => [$report]])->assertOk();
-        $this->postJson("/api/athletes/{$mira->athlete_id}/reports", ['reports' => [$report]])->assertOk();
+        $this->postJson("/api/athletes/{$mira->athlete_id}/reports", ['reports' => [$report]])->assertNoContent();
+        $this->postJson("/api/athletes/{$mira->athlete_id}/reports", ['reports' => [$report]])->assertNoContent();
         $this->postJson("/api/athletes/{$ravi->athlete_id}/reports", ['reports' => [$report]])
             ->assertStatus(409)
             ->assertJsonPath('title', 'Not kept');
@@ -55,7 +56,7 @@ final class KeptOrSaidTest extends TestCase
             'doses' => [['skill' => 'spike', 'reps' => 20, 'felt' => 'hard']],
         ];
         $this->postJson("/api/squads/{$squad->id}/fixtures", $fixture)->assertOk();
-        $second = Squad::query()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Second', 'rule_set' => 'starter']);
+        $second = SquadFactory::new()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Second']);
         $this->postJson("/api/squads/{$second->id}/fixtures", $fixture)->assertStatus(409);
         $height = ['id' => (string) Str::uuid7(), 'measured_on' => $this->coach()->workspace->today()->iso(), 'height_cm' => 150.0];
         $this->postJson("/api/athletes/{$mira->athlete_id}/heights", $height)->assertOk();
@@ -304,7 +305,7 @@ final class KeptOrSaidTest extends TestCase
             "/api/sheets/{$sheet->id}/events",
             ['events' => [$this->tap($block, 1, $moment(4)), $this->tap($block, 2, $moment(2)), $this->tap($block, 3, $moment(1))]],
         )->assertOk();
-        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$sharp]])->assertOk();
+        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$sharp]])->assertNoContent();
         $after = $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk();
         $this->assertStringStartsWith('2 repetitions were tapped after the work had to stop at', $after->json('after_stop'));
         $this->assertSame($after->json('after_stop'), $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->json('after_stop'));
@@ -354,7 +355,7 @@ final class KeptOrSaidTest extends TestCase
                 $looked = $at($row['refer']) ? 'refer' : ($at($row['none']) ? 'none' : 'goes on');
                 [$site, $side] = explode('|', $pack['stops']['places'][$place]);
                 $report = $this->report($site, $side === '' ? null : $side, $row['kind'], $score, $moment);
-                $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$report]])->assertOk();
+                $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$report]])->assertNoContent();
                 $loaded = array_map(fn (string $channel): Channel => Channel::from($channel), explode(',', $block['load']));
                 $word = (new AthleteDay($athlete, $this->coach()->workspace->today()))->readiness->forWork(
                     $loaded,

@@ -7,11 +7,11 @@ namespace Tests\Feature;
 use App\Gates\Decision;
 use App\Gates\KeptEvidence;
 use App\Returns\PlayReturn;
-use App\Returns\ReturnStepTaken;
 use App\Sessions\Sheet;
 use App\Sessions\SheetNote;
 use App\Wording\SheetWording;
 use Augendo\Core\Library\Library;
+use Database\Factories\ReturnStepTakenFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -107,7 +107,7 @@ final class KeptReasonsTest extends TestCase
     public function test_a_step_of_a_return_is_read_in_both_forms(): void
     {
         $return = PlayReturn::query()->firstOrFail();
-        $taken = fn (array $evidence) => ReturnStepTaken::query()->create([
+        $taken = fn (array $evidence) => ReturnStepTakenFactory::new()->create([
             'id' => (string) Str::uuid7(), 'return_id' => $return->id, 'attempt_id' => null, 'action' => 'advance', 'from_stage' => 0,
             'to_stage' => 1, 'not_before' => null, 'evidence' => $evidence, 'decided_by' => $this->coach()->id, 'decided_at' => now(),
         ]);

@@ -9,6 +9,7 @@ use App\Athletes\Squad;
 use App\Gates\Placement;
 use App\People\Role;
 use App\Sessions\Sheet;
+use Database\Factories\PlacementFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -175,10 +176,9 @@ final class LadderShelfTest extends TestCase
         $today = $this->coach()->workspace->today();
         foreach (['racket-serve' => 'fence-free', 'overhead' => null] as $ladder => $rung) {
             $rung ??= $this->definition($ladder)['rungs'][0]['id'];
-            Placement::query()->create([
+            PlacementFactory::new()->create([
                 'athlete_id' => $pia->id,
                 'ladder' => $ladder,
-                'ladder_version' => 1,
                 'rung' => $rung,
                 'entered_on' => $today->iso(),
                 'entered_at' => now()->toIso8601String(),

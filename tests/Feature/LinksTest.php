@@ -82,7 +82,7 @@ final class LinksTest extends TestCase
         };
         $this->withHeader('X-Link-Token', $token)->getJson('/api/link/entry')->assertOk()->assertJsonPath('role', 'clinician');
         $join(['password' => 'short'])->assertStatus(422);
-        $join(['email' => 'coach@saltmarsh.example'])->assertStatus(422)->assertJsonPath(
+        $join(['email' => 'coach@lighthouse.example'])->assertStatus(422)->assertJsonPath(
             'errors.email.0',
             'There is an account with this e-mail already: sign in with it.',
         );
@@ -120,7 +120,7 @@ final class LinksTest extends TestCase
         $this->withHeader('X-Link-Token', $token)->postJson('/api/link/entry', ['password' => 'another long one'])->assertNotFound();
         $this->flushHeaders()
             ->withHeader('Referer', config('app.url'))
-            ->postJson('/api/sign-in', ['email' => 'assistant@saltmarsh.example', 'password' => 'a new long one'])
+            ->postJson('/api/sign-in', ['email' => 'assistant@lighthouse.example', 'password' => 'a new long one'])
             ->assertOk();
         // A link for a password runs out after two hours.
         $late = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->json('token');

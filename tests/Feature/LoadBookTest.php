@@ -73,7 +73,7 @@ final class LoadBookTest extends TestCase
     {
         $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('migrate', '--force')[0]);
-        $this->assertSame(0, $live->artisan('db:seed', '--class=Database\Seeders\DemoSeeder', '--force')[0]);
+        $this->assertSame(0, $live->artisan('db:seed', '--class=Tests\TestSquad', '--force')[0]);
         $script = <<<'PHP'
             require 'vendor/autoload.php';
             (require 'bootstrap/app.php')->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();

@@ -81,7 +81,7 @@ final class ReturnTest extends TestCase
         $this->postJson(
             "/api/athletes/{$luca->id}/reports",
             ['reports' => [$this->report('shoulder', 'right', 'muscle', 1, 'morning')]],
-        )->assertOk();
+        )->assertNoContent();
         $this->getJson("/api/returns/{$sheet->return_id}")->assertJsonPath('ref.action', 'advance')->assertJsonPath('action_stage', 3);
         $return = $this->returnOf('Luca');
         $this->act($return, 'accept', ['action' => 'advance', 'stage' => 4])->assertStatus(409);
@@ -112,7 +112,7 @@ final class ReturnTest extends TestCase
             fn () => $this->postJson(
                 "/api/athletes/{$sheet->athlete_id}/reports",
                 ['reports' => [$this->report('shoulder', 'right', 'sharp', 5, 'during')]],
-            )->assertOk(),
+            )->assertNoContent(),
         );
         $return = $this->returnOf('Luca');
         $this->getJson("/api/returns/{$return->id}")->assertJsonPath('ref.action', 'stop');
@@ -138,19 +138,19 @@ final class ReturnTest extends TestCase
         $this->postJson(
             "/api/athletes/{$sheet->athlete_id}/reports",
             ['reports' => [$this->report('shoulder', 'right', 'muscle', 3)]],
-        )->assertOk();
+        )->assertNoContent();
         $this->assertSame([1, 16], [$sheet->refresh()->return_stage, (int) $this->judgedBlock($sheet)->reps]);
         $this->postJson(
             "/api/athletes/{$sheet->athlete_id}/reports",
             ['reports' => [$this->report('shoulder', 'right', 'muscle', 6)]],
-        )->assertOk();
+        )->assertNoContent();
         $this->assertNull($sheet->refresh()->return_stage);
         $this->assertStringContainsString('the word is None', implode(' ', $this->getJson("/api/sheets/{$sheet->id}")->json('trims')));
         // The other shoulder is not the returning one.
         $this->postJson(
             "/api/athletes/{$this->athlete('Henrike')->id}/reports",
             ['reports' => [$this->report('none', null, 'muscle', 0)]],
-        )->assertOk();
+        )->assertNoContent();
     }
 
     public function test_a_missed_morning_may_be_entered_for_forty_eight_hours(): void
@@ -293,6 +293,6 @@ final class ReturnTest extends TestCase
             ['events' => array_map(fn (int $i): array => $this->tap($block, $i), range(0, $reps - 1))],
         )->assertOk()->assertJsonCount($reps, 'kept');
         $meanwhile === null || $meanwhile();
-        $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 30, 'session_rpe' => 3])->assertOk();
+        $this->postJson("/api/sheets/{$sheet->id}/finish", ['minutes' => 30, 'session_rpe' => 3])->assertNoContent();
     }
 }

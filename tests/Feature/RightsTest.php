@@ -14,6 +14,10 @@ use App\Returns\PlayReturn;
 use App\Sessions\RefitSheets;
 use App\Sessions\Sheet;
 use Carbon\Carbon;
+use Database\Factories\AthleteFactory;
+use Database\Factories\LinkFactory;
+use Database\Factories\SquadFactory;
+use Database\Factories\UserFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Schema;
@@ -28,12 +32,10 @@ final class RightsTest extends TestCase
     {
         $return = PlayReturn::query()->firstOrFail();
         $stranger = $this->stranger(Role::Coach);
-        $squad = Squad::query()->create(['workspace_id' => $stranger->workspace_id, 'name' => 'Theirs', 'rule_set' => 'starter']);
-        $theirs = Athlete::query()->create([
+        $squad = SquadFactory::new()->create(['workspace_id' => $stranger->workspace_id, 'name' => 'Theirs']);
+        $theirs = AthleteFactory::new()->create([
             'workspace_id' => $stranger->workspace_id,
             'given_name' => 'Theirs',
-            'family_name' => 'Too',
-            'throwing_side' => 'right',
         ]);
         $theirs->squads()->attach($squad->id, ['position' => 1]);
         $answer = $this->actingAs($stranger)->postJson(
@@ -74,7 +76,7 @@ final class RightsTest extends TestCase
             ->assertNotFound();
         $this->postJson("/api/people/{$assistant->id}/new-password")->assertStatus(409);
         // A link that was already there by another way opens it neither.
-        $old = Link::query()->create([
+        $old = LinkFactory::new()->create([
             'workspace_id' => $assistant->workspace_id,
             'purpose' => Link::PASSWORD,
             'token_hash' => hash('sha256', 'old'),
@@ -115,27 +117,23 @@ final class RightsTest extends TestCase
     public function test_a_coach_of_one_squad_gives_no_right_beyond_it(): void
     {
         $squad = Squad::query()->firstOrFail();
-        $other = Squad::query()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Other squad', 'rule_set' => 'starter']);
-        $hidden = Athlete::query()->create([
+        $other = SquadFactory::new()->create(['workspace_id' => $squad->workspace_id, 'name' => 'Other squad']);
+        $hidden = AthleteFactory::new()->create([
             'workspace_id' => $squad->workspace_id,
             'given_name' => 'Hidden',
-            'family_name' => 'Person',
-            'throwing_side' => 'right',
         ]);
         $hidden->squads()->attach($other->id, ['position' => 1]);
-        $theirGuardian = User::query()->create([
+        $theirGuardian = UserFactory::new()->create([
             'workspace_id' => $squad->workspace_id,
             'name' => 'Guardian Of Hidden',
             'email' => 'g@h.example',
-            'password' => 'x',
             'role' => Role::Guardian,
         ]);
         $theirGuardian->boundAthletes()->attach($hidden->id);
-        $bound = User::query()->create([
+        $bound = UserFactory::new()->create([
             'workspace_id' => $squad->workspace_id,
             'name' => 'One Squad',
             'email' => 'one@x.example',
-            'password' => 'x',
             'role' => Role::Coach,
         ]);
         $bound->squads()->attach($squad->id);
@@ -171,17 +169,16 @@ final class RightsTest extends TestCase
     public function test_a_head_coach_is_handed_over_and_never_just_closed(): void
     {
         $head = $this->coach();
-        $next = User::query()->create([
+        $next = UserFactory::new()->create([
             'workspace_id' => $head->workspace_id,
             'name' => 'Next Head',
             'email' => 'next@x.example',
-            'password' => 'x',
             'role' => Role::Coach,
         ]);
         $this->actingAs($next)->postJson("/api/people/{$head->id}/close")->assertStatus(403);
         $this->postJson("/api/people/{$next->id}/hand-over")->assertStatus(403);
         $this->actingAs($head)->postJson("/api/people/{$this->person(Role::Assistant)->id}/hand-over")->assertStatus(422);
-        $this->postJson("/api/people/{$next->id}/hand-over")->assertOk();
+        $this->postJson("/api/people/{$next->id}/hand-over")->assertNoContent();
         $this->actingAs($next->fresh() ?? $next)->postJson("/api/people/{$head->id}/close")->assertOk();
     }
 
@@ -216,7 +213,7 @@ final class RightsTest extends TestCase
         $clear()->assertStatus(403);
         $this->actingAs($this->coach())->postJson("/api/people/{$clinician->id}/confirm", ['code' => '000000x'])->assertStatus(422);
         $this->postJson("/api/people/{$clinician->id}/confirm", ['code' => $me->json('code')])->assertOk();
-        $clear()->assertOk();
+        $clear()->assertNoContent();
         $said = $this->actingAs($this->coach())->getJson("/api/athletes/{$sofie->id}")->json('clearances.0.sentence');
         $this->assertStringContainsString('by Dr. New, account made by Anneke Duarte', $said);
         $this->assertStringContainsString('confirmed by Anneke Duarte', $said);
@@ -230,7 +227,7 @@ final class RightsTest extends TestCase
 
     public function test_a_clinicians_code_cannot_be_found_by_trying(): void
     {
-        $clinician = User::query()->create([
+        $clinician = UserFactory::new()->create([
             'workspace_id' => $this->coach()->workspace_id,
             'name' => 'Dr. Later',
             'email' => 'later@clinic.example',
@@ -260,7 +257,7 @@ final class RightsTest extends TestCase
         foreach (
             [
                 'short', 'password123', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'aaaaaaaaaaaa', 'abcdefghijkl',
-                'FelixMoreau', 'saltmarsh2026', 'volleyball1', '20262026202',
+                'FelixMoreau', 'lighthouse2026', 'volleyball1', '20262026202',
             ] as $weak
         ) {
             $this->withHeader('X-Link-Token', $token())
@@ -297,7 +294,7 @@ final class RightsTest extends TestCase
         // One password for every name.
         $said = [];
         foreach (range(1, 45) as $i) {
-            $said[] = $this->postJson('/api/sign-in', ['email' => "name{$i}@saltmarsh.example", 'password' => 'saltmarsh'])->status();
+            $said[] = $this->postJson('/api/sign-in', ['email' => "name{$i}@lighthouse.example", 'password' => 'lighthouse'])->status();
         }
         $this->assertSame([422, 429], array_values(array_unique($said)));
         $this->travel(61)->seconds();
@@ -371,7 +368,7 @@ final class RightsTest extends TestCase
             }
         }
         $this->assertSame([], $sheet->refresh()->trims);
-        $this->postJson('/api/sign-in', ['email' => 'athlete@saltmarsh.example', 'password' => 'saltmarsh'])->assertStatus(422);
+        $this->postJson('/api/sign-in', ['email' => 'athlete@lighthouse.example', 'password' => 'lighthouse'])->assertStatus(422);
         $this->assertContains($yuna->id, \App\Athletes\ErasureLedger::all());
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }

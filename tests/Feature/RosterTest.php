@@ -46,7 +46,8 @@ final class RosterTest extends TestCase
         $this->postJson(
             "/api/athletes/{$id}/reports",
             ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]],
-        )->assertOk()->assertJsonPath('word', 'full');
+        )->assertNoContent();
+        $this->getJson("/api/athletes/{$id}")->assertJsonPath('word', 'full');
         $text = collect($this->getJson("/api/sheets/{$row['sheet']['id']}")->assertOk()->json('blocks'))->pluck('text')->implode(' ');
         $this->assertStringNotContainsString('{', $text, 'Text mirrors for a left-hander.');
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Gates\Placement;
+use Database\Factories\PlacementFactory;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -89,10 +89,9 @@ final class ScoreTest extends TestCase
         $this->postJson($path, $row('javelin-throw'))->assertStatus(422)->assertJsonPath('title', 'Not on this ladder');
         $this->postJson($path, $row(null))->assertOk()->assertJsonCount(1, 'series');
         // Where it counts, it is scored; after a step back it is put away until it counts again.
-        $stand = fn (string $rung) => Placement::query()->create([
+        $stand = fn (string $rung) => PlacementFactory::new()->create([
             'athlete_id' => $kaito->id,
             'ladder' => $serve,
-            'ladder_version' => 1,
             'rung' => $rung,
             'entered_on' => now()->toDateString(),
             'entered_at' => now()->toIso8601String(),

@@ -12,6 +12,7 @@ use App\Seasons\WorkOutSeason;
 use App\Sessions\Sheet;
 use Augendo\Core\Day;
 use Carbon\Carbon;
+use Database\Factories\SquadFactory;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -203,7 +204,7 @@ final class SeasonTest extends TestCase
         $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", [...$this->ask(), 'minutes' => 0])
             ->assertStatus(422)
             ->assertJsonStructure(['errors' => ['minutes']]);
-        $empty = Squad::query()->create(['workspace_id' => $this->coach()->workspace_id, 'name' => 'Nobody yet', 'rule_set' => 'starter']);
+        $empty = SquadFactory::new()->create(['workspace_id' => $this->coach()->workspace_id, 'name' => 'Nobody yet']);
         $this->postJson(
             "/api/squads/{$empty->id}/seasons",
             ['goal_on' => $this->today->plus(40)->iso(), 'weekdays' => [2], 'minutes' => null, 'rungs_up' => 1],

@@ -53,11 +53,11 @@ final class SecurityTest extends TestCase
         $this->assertSame([], $names($this->getJson('/api/today')->assertStatus(401)));
         $this->assertSame(
             [],
-            $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'not this'])->assertStatus(422)),
+            $names($this->postJson('/api/sign-in', ['email' => 'coach@lighthouse.example', 'password' => 'not this'])->assertStatus(422)),
         );
         $this->assertContains(
             'augendo_session',
-            $names($this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])->assertOk()),
+            $names($this->postJson('/api/sign-in', ['email' => 'coach@lighthouse.example', 'password' => 'lighthouse'])->assertOk()),
         );
         $this->assertContains('augendo_session', $names($this->getJson('/api/me')->assertOk()));
         $this->assertContains('augendo_session', $names($this->postJson('/api/sign-out')->assertNoContent()));
@@ -80,14 +80,14 @@ final class SecurityTest extends TestCase
     public function test_cookies_cannot_be_read_by_scripts_and_are_secure_behind_tls(): void
     {
         $cookie = $this
-            ->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])
+            ->postJson('/api/sign-in', ['email' => 'coach@lighthouse.example', 'password' => 'lighthouse'])
             ->assertOk()
             ->getCookie('augendo_session', false);
         $this->assertTrue($cookie?->isHttpOnly());
         $this->assertSame('lax', $cookie?->getSameSite());
         config(['session.secure' => true]);
         $this->assertTrue(
-            $this->postJson('/api/sign-in', ['email' => 'coach@saltmarsh.example', 'password' => 'saltmarsh'])
+            $this->postJson('/api/sign-in', ['email' => 'coach@lighthouse.example', 'password' => 'lighthouse'])
                 ->getCookie('augendo_session', false)
                 ?->isSecure(),
         );

@@ -11,6 +11,8 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
+use Database\Factories\PlacementFactory;
+use Database\Factories\SheetFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -252,10 +254,9 @@ final class SeeingTest extends TestCase
         $ready = fn (): ?array => $this->getJson("/api/athletes/{$mira->id}")->json('ladders.0.match_ready');
         $this->assertNull($ready(), 'the outcome is not looked at on this rung');
         $this->decide($mira->id, 'line', 'match_ready')->assertStatus(422)->assertJsonPath('title', 'Not yet');
-        Placement::query()->create([
+        PlacementFactory::new()->create([
             'athlete_id' => $mira->id,
             'ladder' => $ladder->id,
-            'ladder_version' => 1,
             'rung' => 'match',
             'entered_on' => '2020-01-01',
             'entered_at' => now()->toIso8601String(),
@@ -267,7 +268,7 @@ final class SeeingTest extends TestCase
         $sheet = Sheet::query()->where('athlete_id', $mira->id)->where('state', 'finished')->firstOrFail();
         $varied = function (int $ago, string $marks) use ($mira, $sheet): void {
             $day = $this->coach()->workspace->today()->plus(-$ago);
-            $at = Sheet::query()->create([
+            $at = SheetFactory::new()->create([
                 ...collect($sheet->getAttributes())->except(['id', 'trims', 'pace', 'focus'])->all(),
                 'trims' => [],
                 'rung' => 'match',
@@ -291,24 +292,23 @@ final class SeeingTest extends TestCase
         $varied(2, 'ggggggug');
         $this->assertTrue($ready()['open']);
         $this->assertNull($ready()['since']);
-        $this->decide($mira->id, 'match', 'match_ready')->assertOk();
+        $this->decide($mira->id, 'match', 'match_ready')->assertNoContent();
         $decision = Decision::query()->where('action', 'match_ready')->firstOrFail();
         $this->assertCount(6, $decision->evidence['match']['criteria']);
         $this->assertStringContainsString('Anneke', (string) $ready()['since']);
         $this->assertNotNull(collect($this->getJson('/api/gates')->json('rows'))->firstWhere('athlete.id', $mira->id)['match_ready']);
         // A step back takes it back.
         $this->travel(1)->minutes();
-        $this->decide($mira->id, 'match', 'pause')->assertOk();
+        $this->decide($mira->id, 'match', 'pause')->assertNoContent();
         $this->assertNull($ready()['since']);
     }
 
     public function test_nobody_on_the_way_back_is_match_ready(): void
     {
         $luca = $this->athlete('Luca');
-        Placement::query()->create([
+        PlacementFactory::new()->create([
             'athlete_id' => $luca->id,
             'ladder' => 'volleyball-float-serve',
-            'ladder_version' => 1,
             'rung' => 'match',
             'entered_on' => '2020-01-01',
             'entered_at' => now()->toIso8601String(),
@@ -324,7 +324,7 @@ final class SeeingTest extends TestCase
         $report = fn (string $side, int $score, string $moment) => $this->postJson(
             "/api/athletes/{$sheet->athlete_id}/reports",
             ['reports' => [$this->report('shoulder', $side, 'muscle', $score, $moment)]],
-        )->assertOk();
+        )->assertNoContent();
         $grew = fn (): array => $this->getJson("/api/sheets/{$sheet->id}/after")->json('grew');
         $report('right', 4, 'during');
         $this->assertSame([], $grew(), 'four in the morning, four now');

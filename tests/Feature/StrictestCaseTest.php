@@ -34,14 +34,14 @@ final class StrictestCaseTest extends TestCase
         $this->postJson(
             "/api/athletes/{$ravi->id}/reports",
             ['reports' => [[...$this->report('head', null, 'head', 6), ...$ahead]]],
-        )->assertOk();
+        )->assertNoContent();
         $this->assertSame('refer', $word());
         // One that does not refer holds today as well.
         $noor = $this->athlete('Mira');
         $this->postJson(
             "/api/athletes/{$noor->id}/reports",
             ['reports' => [[...$this->report('shoulder', 'right', 'sharp', 2), ...$ahead]]],
-        )->assertOk();
+        )->assertNoContent();
         $this->assertSame('none', collect($this->getJson('/api/today')->json('rows'))->firstWhere('athlete.given_name', 'Mira')['word']);
     }
 
@@ -68,7 +68,8 @@ final class StrictestCaseTest extends TestCase
         $day = fn (): AthleteDay => new AthleteDay($ravi, $this->coach()->workspace->today());
         $this->assertSame('refer', $day()->readiness->channels['arm']->value, 'five weeks later, with nothing said of the elbow since');
         $this->assertCount(1, $day()->readiness->openReferrals);
-        $this->postJson("/api/athletes/{$ravi->id}/reports", ['reports' => [$this->report('elbow', 'right', 'joint', 0)]])->assertOk();
+        $this->postJson("/api/athletes/{$ravi->id}/reports", ['reports' => [$this->report('elbow', 'right', 'joint', 0)]])
+            ->assertNoContent();
         $this->assertSame('full', $day()->readiness->channels['arm']->value);
     }
 
@@ -79,7 +80,7 @@ final class StrictestCaseTest extends TestCase
         $this->postJson(
             "/api/athletes/{$yuna->id}/reports",
             ['reports' => [$this->report('elbow', 'right', 'joint', 4), $this->report('wrist', 'right', 'skin', 0)]],
-        )->assertOk();
+        )->assertNoContent();
         $this->travel(5)->minutes();
         $this->actingAs($this->person(Role::Clinician))->postJson(
             "/api/athletes/{$yuna->id}/clearances",
@@ -91,7 +92,7 @@ final class StrictestCaseTest extends TestCase
                 'document_date' => '2027-05-20',
                 'note' => null,
             ],
-        )->assertOk();
+        )->assertNoContent();
         $channels = (new AthleteDay($yuna, $this->coach()->workspace->today()))->readiness->channels;
         $this->assertSame(['none', 'full'], [$channels['arm']->value, $channels['hand']->value]);
     }
@@ -210,7 +211,7 @@ final class StrictestCaseTest extends TestCase
         $this->postJson(
             "/api/athletes/{$adult->id}/reports",
             ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]],
-        )->assertOk();
+        )->assertNoContent();
         $sheet = Sheet::query()->where('athlete_id', $adult->id)->firstOrFail();
         $judged = $this->judgedBlock($sheet);
         $this->assertLessThanOrEqual(0.6 * $judged->asked_sets * $judged->asked_reps, $judged->reps);
@@ -293,7 +294,7 @@ final class StrictestCaseTest extends TestCase
         $this->postJson(
             "/api/athletes/{$sheet->athlete_id}/reports",
             ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]],
-        )->assertOk();
+        )->assertNoContent();
         $block = $this->judgedBlock($sheet->refresh());
         $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1), $this->tap($block, 2)]])->assertOk();
         $landed = fn (): float => round((float) DB::table('work_sets')->where('session', $sheet->id)->sum('landings'), 6);
@@ -387,7 +388,8 @@ final class StrictestCaseTest extends TestCase
     public function test_a_sore_part_is_offered_no_hold_either(): void
     {
         $jonah = $this->athlete('Jonah');
-        $this->postJson("/api/athletes/{$jonah->id}/reports", ['reports' => [$this->report('knee', 'left', 'joint', 3)]])->assertOk();
+        $this->postJson("/api/athletes/{$jonah->id}/reports", ['reports' => [$this->report('knee', 'left', 'joint', 3)]])
+            ->assertNoContent();
         $sheet = $this->getJson('/api/sheets/'.$this->sheetOf('Jonah')->id)->assertOk();
         $kept = collect($sheet->json('blocks'))
             ->filter(fn (array $block): bool => $block['reps'] > 0 || ! $block['counted'])
@@ -404,7 +406,7 @@ final class StrictestCaseTest extends TestCase
         // The hour that comes twice: 01:50 of summer time is before 01:10 of winter time.
         $first = [...$this->report('shoulder', 'right', 'muscle', 4), 'at' => '2028-10-29T01:50:00+01:00'];
         $second = [...$this->report('shoulder', 'right', 'muscle', 0), 'at' => '2028-10-29T01:10:00+00:00'];
-        $this->postJson("/api/athletes/{$ravi->id}/reports", ['reports' => [$second, $first]])->assertOk();
+        $this->postJson("/api/athletes/{$ravi->id}/reports", ['reports' => [$second, $first]])->assertNoContent();
         $row = collect($this->getJson('/api/roll-call')->json('rows'))->firstWhere('athlete.given_name', 'Ravi');
         $this->assertSame(['reduced', '01:10'], [$row['word'], $row['answered_at']], 'it eased: the later one says nothing sore');
     }

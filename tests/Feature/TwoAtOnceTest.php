@@ -55,7 +55,7 @@ final class TwoAtOnceTest extends TestCase
                 'action' => 'hold', 'reason' => null,
             ], $coach),
             'a link used' => fn () => app(App\People\Links::class)->join($link, [
-                'name' => "Person {$which}", 'email' => "person{$which}@saltmarsh.example", 'password' => 'a long password',
+                'name' => "Person {$which}", 'email' => "person{$which}@lighthouse.example", 'password' => 'a long password',
             ]),
             'a sheet edited' => fn () => App\Sessions\EditSheet::save($sheet, $doses(), $sheet->version),
             'a season opened' => fn () => app(App\Seasons\Seasons::class)->open($mira, [
@@ -94,7 +94,7 @@ final class TwoAtOnceTest extends TestCase
     {
         $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('migrate', '--force')[0]);
-        $this->assertSame(0, $live->artisan('db:seed', '--class=Database\\Seeders\\DemoSeeder', '--force')[0]);
+        $this->assertSame(0, $live->artisan('db:seed', '--class=Tests\\TestSquad', '--force')[0]);
         $pdo = $live->pdo();
         $pdo->exec(
             'insert into links (workspace_id, purpose, label, token_hash, expires_at, details, made_by)'

@@ -10,7 +10,10 @@ use Random\Randomizer;
 /** The effort that was asked for against the one the measurements imply: “her half is 84 %”. */
 final readonly class HonestEffort
 {
-    private const LEAST_SETS = 8;
+    /** Sets of so many days are looked at. */
+    public const DAYS = 120;
+
+    public const LEAST_SETS = 8;
 
     private const RESAMPLES = 2000;
 
@@ -41,7 +44,7 @@ final readonly class HonestEffort
 
     /**
      * @param  list<array{float, float}>  $sets  effort asked and effort implied, 0 to 1
-     * @return self|null null with fewer than eight sets: too few to tell. The interval is a percentile bootstrap of the median
+     * @return self|null null with fewer than LEAST_SETS: too few to tell. The interval is a percentile bootstrap of the median
      *                   (B. Efron, Annals of Statistics 7 (1979), 1–26)
      */
     public static function of(array $sets): ?self

@@ -9,6 +9,9 @@ use Augendo\Core\InvalidValue;
 /** Whether two people who watched the same repetitions saw the same: agreement, and agreement beyond chance. */
 final readonly class Agreement
 {
+    /** Sessions of so many days, judged by two, are compared. */
+    public const DAYS = 60;
+
     private const CONFIDENCE = 0.95;
 
     private const LEAST_PAIRS = 10;

@@ -9,6 +9,9 @@ use Augendo\Core\Library\Fault;
 /** What to work on next: two or three faults at most, in order of importance, from what was seen last. */
 final class FocusPoints
 {
+    /** They come from so many of the last sessions. */
+    public const SESSIONS = 2;
+
     private const MOST = 3;
 
     /** A fault seen once may be chance; one that can hurt counts at once. */

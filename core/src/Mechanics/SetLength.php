@@ -10,6 +10,9 @@ namespace Augendo\Core\Mechanics;
  */
 final readonly class SetLength
 {
+    /** Sets of so many days are looked at. */
+    public const DAYS = 60;
+
     /** The squad speaks for at most so many repetitions of an athlete's own. */
     private const SQUAD_WORTH = 40.0;
 

@@ -24,7 +24,8 @@ final readonly class Layoff
     /** From so many idle days on a rung is begun again one lower. */
     public const BEGIN_AGAIN_DAYS = 29;
 
-    private const LOWER_DAYS = 8;
+    /** From so many idle days on the next session starts lower. */
+    public const LOWER_DAYS = 8;
 
     private const LOWER_AND_EASIER_DAYS = 15;
 

@@ -12,8 +12,25 @@ use Augendo\Core\Load\WorkSet;
 /** A declared match with the work it is expected to cost. */
 final readonly class MatchEvent
 {
+    /** What so many days before a match may hold is looked at. */
+    public const PROTECT_DAYS = 6;
+
+    /** How long one is taken to last when nobody said. */
+    public const MINUTES = 120;
+
     /** @param  list<MatchDose>  $doses */
     public function __construct(public string $id, public Day $day, public string $title, public array $doses) {}
+
+    /**
+     * Whom a day fixed from outside concerns: the one it names; where it names nobody, everybody of the squad.
+     *
+     * @param  string|null  $named  id of an athlete
+     * @param  list<int>  $squads  of the athlete
+     */
+    public static function concerns(?string $named, ?int $squad, string $athlete, array $squads): bool
+    {
+        return $named === null ? $squad !== null && in_array($squad, $squads, true) : $named === $athlete;
+    }
 
     /**
      * @param  float  $share  of the expected dose, 0 to 1

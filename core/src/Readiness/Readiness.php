@@ -11,6 +11,9 @@ use Augendo\Core\Load\Channel;
 /** The day's decision, channel by channel, with the rule behind each word. */
 final readonly class Readiness
 {
+    /** Reports of so many days, and open referrals of any age, are all that the word of a day can depend on. */
+    public const LOOK_BACK_DAYS = 14;
+
     /**
      * @param  array<string, Word>  $channels  by channel name
      * @param  array<string, list<Reason>>  $reasons  by channel name, worst first

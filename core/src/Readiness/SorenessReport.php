@@ -9,6 +9,9 @@ use Augendo\Core\InvalidValue;
 
 final readonly class SorenessReport
 {
+    /** A report on the wrong name can be taken back for so long by who made it. */
+    public const WITHDRAW_MINUTES = 15;
+
     /**
      * @param  string|null  $side  `left` or `right` as the athlete's own; null for the middle of the body
      * @param  int  $score  0 to 10

@@ -16,6 +16,9 @@ use Augendo\Core\Readiness\Word;
 final class AttemptReading
 {
     /** Up to this score something sore in the warm-up counts as eased. */
+    /** A missed morning report may be entered by hand for so many hours of the day after. */
+    public const MORNING_ENTRY_HOURS = 48;
+
     private const EASED_MOST = 2;
 
     private const SORE_LEAST = 3;

@@ -10,7 +10,15 @@ use Augendo\Core\Mechanics\Statistics;
 /** Where it landed, against the aim: how far off in the mean, how wide, and which way. Metres; x to the right, y beyond the aim. */
 final readonly class Grouping
 {
+    /** Fewer landing points are not spoken of. */
+    public const LEAST_POINTS = 3;
+
     private const THIRDS_FROM = 6;
+
+    /** Fewer points say little about how large a target would have to be. */
+    private const TARGETS_FROM = 10;
+
+    private const TARGET_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
 
     /** A tendency is named when the mean is off by more than its standard error this many times. */
     private const TENDENCY_ERRORS = 2.0;
@@ -113,6 +121,19 @@ final readonly class Grouping
         [$low, $high] = Statistics::wilsonInterval($inside, max(1, count($points)), 0.8);
 
         return [$inside, $inside / max(1, count($points)), $low, $high];
+    }
+
+    /**
+     * How large a target about the aim would have to be to hold a share of them.
+     *
+     * @param  list<array{float, float}>  $points  relative to the aim
+     * @return list<array{float, float}> share and radius in m; empty with too few to tell
+     */
+    public static function targets(array $points): array
+    {
+        return count($points) < self::TARGETS_FROM ? [] : array_map(
+            fn (float $share): array => [$share, self::radiusHolding($points, $share)], self::TARGET_SHARES,
+        );
     }
 
     /**

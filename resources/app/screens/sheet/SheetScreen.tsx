@@ -92,8 +92,9 @@ function BlockRow({
     const blocked = block.word === 'none' || block.word === 'refer';
     return (
         <article
+            id={block.id}
             className={clsx(
-                'grid gap-x-6 gap-y-1 border-t border-line py-2.5 first:border-0',
+                'grid scroll-mt-4 gap-x-6 gap-y-1 border-t border-line py-2.5 first:border-0 target:bg-page',
                 'md:grid-cols-[6.5rem_1fr_auto]',
             )}
         >
@@ -146,6 +147,8 @@ function useEdits(kept: Sheet) {
     const [problem, setProblem] = useState<unknown>(null);
     // Kept apart, so that a preview that works does not wipe away why saving did not.
     const [previewProblem, setPreviewProblem] = useState<unknown>(null);
+    // Saved before the other's sheet is here, it would be refused once more.
+    const [fetching, setFetching] = useState(false);
     const edited = Object.keys(edits).length > 0;
     const doses = useMemo(() => kept.blocks.map((block) => edits[block.id] ?? doseOf(block)), [kept, edits]);
 
@@ -205,7 +208,14 @@ function useEdits(kept: Sheet) {
         },
         save,
         fit,
-        fetchAgain: () => void queries.invalidateQueries({ queryKey: ['sheet', kept.id] }).then(() => setProblem(null)),
+        fetching,
+        fetchAgain: () => {
+            setFetching(true);
+            void queries
+                .invalidateQueries({ queryKey: ['sheet', kept.id] })
+                .then(() => setProblem(null))
+                .finally(() => setFetching(false));
+        },
     };
 }
 
@@ -273,7 +283,7 @@ function Acts({ sheet, kept, onAsk }: { sheet: Edits; kept: Sheet; onAsk: () => 
                     <button
                         type="button"
                         className="btn btn-main"
-                        disabled={sheet.shown.broken.length > 0}
+                        disabled={sheet.fetching || sheet.shown.broken.length > 0}
                         onClick={sheet.save}
                     >
                         Save doses
@@ -313,7 +323,7 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
                     </ul>
                 </div>
             )}
-            {(trimmed > 0 || kept.trims.length > 0 || kept.swaps.length > 0) && (
+            {(trimmed > 0 || kept.trims.length > 0 || kept.possible !== null) && (
                 <div className="mb-2 border-l-4 border-tape pl-3">
                     {trimmed > 0 && (
                         <p>
@@ -323,9 +333,10 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
                             The reason stands beside each block.
                         </p>
                     )}
-                    {[...kept.trims, ...kept.swaps].map((each) => (
+                    {kept.trims.map((each) => (
                         <p key={each}>{each}</p>
                     ))}
+                    {kept.possible !== null && <StillPossible blocks={kept.blocks} ids={kept.possible} />}
                 </div>
             )}
             {kept.focus.length > 0 && (
@@ -345,6 +356,27 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
                 </section>
             )}
         </>
+    );
+}
+
+/** Something is sore: what can be done all the same, each one touch away. */
+function StillPossible({ blocks, ids }: { blocks: Block[]; ids: string[] }) {
+    if (ids.length === 0) {
+        return (
+            <p>No drill of this rung is free of the sore part. Footwork without the swing, watching and calling are.</p>
+        );
+    }
+    return (
+        <div className="flex flex-wrap items-center gap-2 py-1">
+            <span>Still possible today:</span>
+            {blocks
+                .filter((block) => ids.includes(block.id))
+                .map((block) => (
+                    <a key={block.id} href={`#${block.id}`} className="btn py-1 text-sm">
+                        {block.title}
+                    </a>
+                ))}
+        </div>
     );
 }
 
