@@ -362,9 +362,7 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
 /** Something is sore: what can be done all the same, each one touch away. */
 function StillPossible({ blocks, ids }: { blocks: Block[]; ids: string[] }) {
     if (ids.length === 0) {
-        return (
-            <p>No drill of this rung is free of the sore part. Footwork without the swing, watching and calling are.</p>
-        );
+        return <p>No drill of this rung is free of the sore part. Watching and calling are.</p>;
     }
     return (
         <div className="flex flex-wrap items-center gap-2 py-1">
