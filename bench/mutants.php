@@ -106,7 +106,12 @@ while ($next < count($sample) || $running !== []) {
         if (! $process->isRunning() || $over) {
             // A test that never ends notices, too.
             $over && $process->stop(0);
-            $over || $process->getExitCode() !== 0 ? $caught++ : $survivors[] = $what;
+            if ($over || $process->getExitCode() !== 0) {
+                $caught++;
+            } else {
+                $survivors[] = $what;
+                fwrite(STDERR, str_replace(getcwd().'/', '', $what)."\n");
+            }
             file_put_contents($path, $original);
             unset($running[$i]);
             if (($caught + count($survivors)) % 20 === 0) {

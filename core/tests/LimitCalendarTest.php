@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Day;
+use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Limits\Severity;
+use Augendo\Core\Limits\StepLimit;
 use Augendo\Core\Limits\StreakLimit;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
@@ -100,5 +103,35 @@ final class LimitCalendarTest extends TestCase
         return new CostedSet($day->ordinal, "s{$day->ordinal}", 'float-serve', $family, Side::Dominant, Implement::Standard, [
             ...array_fill_keys(Measure::ofSets(), 0.0), 'reps' => (float) $reps, 'high_reps' => (float) $reps, 'arm' => 0.7 * $reps,
         ], 1.0, null);
+    }
+
+    public function test_the_line_a_week_is_drawn_under_is_the_hard_step_of_the_own_arm_at_that_age(): void
+    {
+        $step = fn (string $id, array $terms = [], Measure $measure = Measure::Arm): StepLimit => new StepLimit(
+            (new LimitTerms($id, $id, 'test', Severity::Hard))->with($terms), $measure, 0.15, 200.0,
+        );
+        $line = fn (Limit ...$limits): ?string => (new LimitCalendar(
+            array_values($limits), new AthleteProfile(Day::of('2012-01-01')), returning: false,
+        ))->armStep(Day::of('2027-05-20'), new LoadRecord([]))?->baseId();
+        $other = ['filter' => new LimitFilter(sides: [Side::Other])];
+        $this->assertNull($line());
+        $this->assertNull($line(
+            $step('landings', [], Measure::Landings), $step('advice', ['severity' => Severity::Advise]), $step('other', $other),
+            $step('grown', ['ages' => [19, 99]]), new CapLimit(new LimitTerms('cap', 'Cap', 'test', Severity::Hard), Measure::Arm, 7, 9.0),
+        ));
+        $this->assertSame('own', $line($step('other', $other), $step('own', ['ages' => [15, 15]]), $step('later')));
+    }
+
+    public function test_work_reaches_as_many_days_ahead_as_the_longest_hard_limit_and_a_week_at_least(): void
+    {
+        $terms = fn (Severity $severity): LimitTerms => new LimitTerms('l', 'L', 'test', $severity);
+        $cap = fn (int $days, Severity $severity = Severity::Hard): CapLimit => new CapLimit($terms($severity), Measure::Arm, $days, 9.0);
+        $reach = fn (Limit ...$limits): ?int => (new LimitCalendar(array_values($limits), new AthleteProfile(null)))->reachDays();
+        $this->assertSame(6, $reach());
+        $this->assertSame(6, $reach($cap(1), $cap(7)));
+        $this->assertSame(7, $reach($cap(1), $cap(8), $cap(2)));
+        $this->assertSame(6, $reach($cap(28, Severity::Advise)), 'what is advised reaches nowhere');
+        $step = new StepLimit($terms(Severity::Hard), Measure::Arm, 0.15, 200.0);
+        $this->assertSame($step->reachDays() === null ? null : max(6, $step->reachDays()), $reach($step));
     }
 }

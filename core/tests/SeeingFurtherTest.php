@@ -234,6 +234,9 @@ final class SeeingFurtherTest extends TestCase
         $this->assertSame(Verdict::Unknown, $open($good, word: Word::Unknown)?->criteria['readiness']);
         $this->assertSame(Verdict::Fail, $open($good, word: Word::Reduced)?->criteria['readiness']);
         $this->assertSame(Verdict::Fail, $open($good, clearance: false)?->criteria['clearance']);
+        $kept = json_decode((string) json_encode($open($good)->toArray()), true);
+        $this->assertEquals($open($good), MatchReady::fromArray($kept), 'kept beside a decision and read again');
+        $this->assertSame(['2027-05-10', '2027-05-17'], $kept['good_days']);
         $unseen = array_map(fn (JudgedRep $rep): JudgedRep => new JudgedRep($rep->at, 's', null), $day(10, 6, 6));
         $this->assertSame(Verdict::Short, $open([$unseen])?->criteria['varied'], 'what nobody saw is no evidence');
     }

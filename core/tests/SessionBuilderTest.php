@@ -178,6 +178,50 @@ final class SessionBuilderTest extends TestCase
         );
     }
 
+    public function test_doses_that_were_fitted_before_are_lowered_to_what_is_left_and_never_raised(): void
+    {
+        $lowered = function (array $limits, array $reps, ?array $reports = null): array {
+            $plans = array_map(
+                fn (BlockPlan $plan, int $wanted): BlockPlan => $plan->withReps($wanted), $this->build([])->blocks, $reps,
+            );
+
+            return array_map(
+                fn (BlockPlan $plan): array => [$plan->reps, round($plan->effort, 2)],
+                SessionBuilder::lowered($this->frame($limits, reports: $reports), $plans),
+            );
+        };
+        $as = [[10, 0.4], [6, 0.3], [12, 0.5], [20, 0.8], [10, 0.8], [10, 0.8]];
+        $this->assertSame($as, $lowered([], [10, 6, 12, 20, 10, 10]));
+        $fewer = $lowered([], [5, 6, 12, 9, 0, 10]);
+        $this->assertSame([5, 6, 12, 9, 0, 10], array_column($fewer, 0), 'what was taken off is not given back');
+        $none = $lowered([], [10, 6, 12, 20, 10, 10], [[Site::Shoulder, 'right', Kind::Muscle, 8]]);
+        $this->assertSame([0, 0, 0, 0, 0, 0], array_column($none, 0), 'too sore by now');
+        $sore = $lowered([], [10, 6, 12, 20, 10, 10], [[Site::Shoulder, 'right', Kind::Muscle, 4]]);
+        $this->assertSame([10, 6, 12, 20, 10, 10], array_column($sore, 0));
+        $this->assertLessThan(0.8, $sore[3][1] + 0.01, 'effort is held down by the word');
+        $held = array_sum(array_map(fn (array $each): float => $each[0] * $each[1], $lowered([$this->cap(20.0)], [10, 6, 12, 20, 10, 10])));
+        $this->assertLessThanOrEqual(20.0 + 6 * 0.3, $held, 'the rehearsal costs a quarter of itself');
+        $this->assertGreaterThan(15.0, $held);
+    }
+
+    public function test_a_block_that_counts_nothing_is_left_out_where_its_part_is_too_sore_and_trims_keep_their_places(): void
+    {
+        $hold = fn (BlockPlan $of): BlockDose => $of->asked->with(['reps' => 0, 'title' => 'Hold the pose', 'kind' => BlockKind::CoolDown]);
+        $rung = fn (array $blocks): Rung => new Rung('r', 'Rung', '', false, [], [], new Gate, $blocks);
+        [$warm, $rehearsal, $part] = $this->build([])->blocks;
+        $blocks = [$hold($part), $warm->asked, $hold($warm)->with(['title' => 'Hold on']), $part->asked];
+        $fit = fn (?array $reports): BuiltSession => SessionBuilder::build($this->frame([], reports: $reports), $rung($blocks));
+        $this->assertCount(4, $fit(null)->blocks);
+        $sore = $fit([[Site::Shoulder, 'right', Kind::Muscle, 8]]);
+        $this->assertSame([0, 0], $this->reps($sore), 'only what counts is shown as left out');
+        $dropped = array_values(array_filter($sore->trims, fn (Trim $trim): bool => $trim->block === null));
+        $this->assertSame(['Hold the pose', 'Hold on'], array_map(fn (Trim $trim): ?string => $trim->title, $dropped));
+        foreach ([0, 1] as $i) {
+            $this->assertCount(1, $this->trimsOf($sore, $i), 'the reason stands beside its block, wherever that is now');
+        }
+        $this->assertSame($rehearsal->asked->kind, BlockKind::Rehearsal);
+    }
+
     /** @return list<int> */
     private function reps(BuiltSession $built): array
     {
@@ -220,22 +264,7 @@ final class SessionBuilderTest extends TestCase
         array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2,
         bool $asGiven = false,
     ): BuiltSession {
-        $on = Day::of(self::ON);
-        $reports ??= [[Site::None, null, Kind::Muscle, 0]];
-        $readiness = Readiness::on(
-            $on,
-            30,
-            array_map(
-                fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r),
-                $reports,
-            ),
-            [],
-        );
-        $frame = new SessionFrame(
-            $on, 's', $this->price(), $readiness, new LoadRecord($record),
-            new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle),
-            Handedness::Right,
-        );
+        $frame = $this->frame($limits, $record, $plans, $reports, $idle);
         $ball = new LibraryObject('ball', 'Ball', Implement::Standard, null, null);
         $nothing = new LibraryObject('nothing', 'Nothing', Implement::Shadow, null, null);
         $block = fn (
@@ -251,5 +280,32 @@ final class SessionBuilderTest extends TestCase
             $block(BlockKind::Part, 1, 12, 0.5),
             $block(BlockKind::Whole, 2, 10, 0.8, 0.6), $block(BlockKind::Target, 1, 10, 0.8), $block(BlockKind::GameLike, 1, 10, 0.8),
         ]), $asGiven);
+    }
+
+    /**
+     * @param  list<Limit>  $limits
+     * @param  list<CostedSet>  $record
+     * @param  list<CostedSet>  $plans
+     * @param  list<array{Site, string|null, Kind, int}>|null  $reports  null: nothing sore
+     */
+    private function frame(array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2): SessionFrame
+    {
+        $on = Day::of(self::ON);
+        $reports ??= [[Site::None, null, Kind::Muscle, 0]];
+        $readiness = Readiness::on(
+            $on,
+            30,
+            array_map(
+                fn (array $r): SorenessReport => new SorenessReport(Instant::of(self::ON.'T08:00:00Z'), Moment::Before, ...$r),
+                $reports,
+            ),
+            [],
+        );
+
+        return new SessionFrame(
+            $on, 's', $this->price(), $readiness, new LoadRecord($record),
+            new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle),
+            Handedness::Right,
+        );
     }
 }

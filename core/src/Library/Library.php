@@ -17,6 +17,8 @@ use Augendo\Core\Returning\ProgrammeReader;
 /** The open files a coach may read, copy and edit. Each is read once, when it is first asked for. */
 final class Library
 {
+    private ?string $fingerprint = null;
+
     /** @var array<string, Skill>|null */
     private ?array $skills = null;
 
@@ -38,8 +40,13 @@ final class Library
      */
     public function __construct(private readonly string $folder, private readonly ?OwnLadders $own = null) {}
 
-    /** Changes whenever a file changes: what was worked out from the files holds as long as this does. */
+    /** What was worked out from the files holds as long as this stays the same. Read once, as the files are. */
     public function fingerprint(): string
+    {
+        return $this->fingerprint ??= $this->hashed();
+    }
+
+    private function hashed(): string
     {
         $hash = hash_init('xxh128');
         foreach (glob("{$this->folder}/{*,*/*}.json", GLOB_BRACE) ?: [] as $file) {

@@ -120,7 +120,7 @@ final readonly class Grouping
         $inside = count(array_filter($points, fn (array $p): bool => abs($p[0]) <= $widthM / 2 + 1e-9 && abs($p[1]) <= $depthM / 2 + 1e-9));
         [$low, $high] = Statistics::wilsonInterval($inside, max(1, count($points)), 0.8);
 
-        return [$inside, $inside / max(1, count($points)), $low, $high];
+        return [$inside, (float) $inside / max(1, count($points)), $low, $high];
     }
 
     /**

@@ -88,7 +88,7 @@ final readonly class Score
         return new self(
             ScoreKind::Grouping,
             $grouping->meanRadialErrorM,
-            "{$grouping->n} points".($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
+            ($grouping->n === 1 ? '1 point' : "{$grouping->n} points").($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
         );
     }
 }
