@@ -14,11 +14,17 @@ use Symfony\Component\Process\Process;
 
 const AT_MOST_S = 300;
 
-/** One of them in place of the other: each is a slip somebody could make. */
+/**
+ * One of them in place of the other: each is a slip somebody could make. The strict flag of in_array and array_search is none: what is
+ * looked for here are enums and words, found by == where they are by ===.
+ */
 const SLIPS = [
     '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '===', '+' => '-', '-' => '+', '*' => '/', '/' => '*',
-    '&&' => '||', '||' => '&&', 'true' => 'false', 'false' => 'true', 'min' => 'max', 'max' => 'min', '??' => '?:', '!' => '',
+    '&&' => '||', '||' => '&&', 'true' => 'false', 'false' => 'true', 'min' => 'max', 'max' => 'min', '!' => '',
 ];
+
+/** What stands before it. */
+const STRICT_FLAG = '/\b(in_array|array_search)\((?:[^()]|(\((?:[^()]|(?2))*\)))*,\s*$/';
 
 [$wanted, $seed, $processes] = [(int) ($argv[1] ?? 300), (int) ($argv[2] ?? 20_261_126), (int) ($argv[3] ?? 2)];
 mt_srand($seed);
@@ -53,7 +59,8 @@ foreach ($lines as $file => $of) {
     foreach (Token::tokenize($code) as $token) {
         $isNumber = in_array($token->id, [T_LNUMBER, T_DNUMBER], true);
         $instead = $isNumber ? (string) (1 + (float) str_replace('_', '', $token->text)) : SLIPS[$token->text] ?? null;
-        if ($instead !== null && array_key_exists($token->line, $of)) {
+        $isStrictFlag = $token->text === 'true' && preg_match(STRICT_FLAG, substr($code, 0, $token->pos)) === 1;
+        if ($instead !== null && ! $isStrictFlag && array_key_exists($token->line, $of)) {
             $instead = $token->id === T_LNUMBER ? (string) (int) $instead : $instead;
             $mutant = substr_replace($code, $instead, $token->pos, strlen($token->text));
             $slips[] = [$file, $token->line, $token->text, $instead, $mutant, $of[$token->line]];
@@ -93,7 +100,7 @@ while ($next < count($sample) || $running !== []) {
                 continue;
             }
             usort($classes, fn (string $a, string $b): int => $seconds[$a] <=> $seconds[$b]);
-            $alone = escapeshellarg(PHP_BINARY).' vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php'
+            $alone = escapeshellarg(PHP_BINARY).' vendor/bin/phpunit --fail-on-warning'
                 .' --stop-on-defect --do-not-cache-result';
             $run = implode(' && ', array_map(fn (string $class): string => "{$alone} {$fileOf[$class]}", $classes));
             $process = Process::fromShellCommandline($run, $copy)->setTimeout(AT_MOST_S);

@@ -8,6 +8,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\LimitState;
@@ -25,6 +26,7 @@ use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
+use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\KnownCondition;
 use Augendo\Core\Readiness\Moment;
@@ -50,7 +52,7 @@ final class FiguresTest extends TestCase
         $this->dose = $ladder->rungs[2]->ownDose()->with(['sets' => 3, 'reps' => 8]);
     }
 
-    /** @return iterable<string, array{int, int, float, float|null, string|null}> sets, repetitions, effort, metres, and what is said of it */
+    /** @return iterable<string, array{int, int, float, float|null, string|null}> sets, repetitions, effort, metres, what is said */
     public static function plans(): iterable
     {
         yield 'nothing' => [1, 0, 0.0, null, null];
@@ -178,7 +180,8 @@ final class FiguresTest extends TestCase
         ] as $with) {
             $this->assertFalse($known()->covers($report($with)));
         }
-        foreach ([[Kind::Joint, 0], [Kind::Joint, 8], [Kind::Numb, 3], [Kind::Head, 3], [Kind::Swelling, 1], [Kind::Locking, 1]] as [$kind, $upTo]) {
+        $refused = [[Kind::Joint, 0], [Kind::Joint, 8], [Kind::Numb, 3], [Kind::Head, 3], [Kind::Swelling, 1], [Kind::Locking, 1]];
+        foreach ($refused as [$kind, $upTo]) {
             try {
                 new KnownCondition(Site::Elbow, 'right', $kind, $upTo, $from, $from);
                 $this->fail("{$kind->value} up to {$upTo} was taken.");
@@ -230,6 +233,35 @@ final class FiguresTest extends TestCase
         $over = new LimitState($limit, 1.0, 2.0, 1.5, null, Status::Over);
         $headroom = Headroom::largest(fn (int $reps): array => $most !== null && $reps >= $most ? [$over] : []);
         $this->assertSame([$fits, $fits === null ? [] : [$limit]], [$headroom->reps, $headroom->binding]);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    #[TestWith([BlockKind::WarmUp, 10, [], 360 + 50])]
+    #[TestWith([BlockKind::Rehearsal, 10, [], 50])]
+    #[TestWith([BlockKind::Part, 10, [], 80])]
+    #[TestWith([BlockKind::OtherSide, 10, [], 80])]
+    #[TestWith([BlockKind::Whole, 10, [], 120])]
+    #[TestWith([BlockKind::Target, 10, [], 150])]
+    #[TestWith([BlockKind::GameLike, 10, [], 150])]
+    #[TestWith([BlockKind::CoolDown, 10, [], 50])]
+    #[TestWith([BlockKind::Whole, 10, ['holdS' => 9], 120])]
+    #[TestWith([BlockKind::Whole, 10, ['holdS' => 11], 130])]
+    #[TestWith([BlockKind::Whole, 10, ['sets' => 3, 'reps' => 4], 120 + 2 * 60])]
+    #[TestWith([BlockKind::WarmUp, 0, ['reps' => 0], 360])]
+    #[TestWith([BlockKind::CoolDown, 0, ['reps' => 0], 240])]
+    #[TestWith([BlockKind::Part, 0, ['reps' => 0], 120])]
+    #[TestWith([BlockKind::WarmUp, 0, [], 0])]
+    #[TestWith([BlockKind::Part, 0, ['reps' => 1], 0])]
+    public function test_a_block_takes_its_repetitions_its_rests_and_what_loosens_up(
+        BlockKind $kind, int $reps, array $with, int $seconds,
+    ): void {
+        $asked = $this->dose->with(['kind' => $kind, 'sets' => 1, 'reps' => 10, 'restS' => 60, 'holdS' => null, ...$with]);
+        $plan = BlockPlan::asAsked($asked)->withReps($reps);
+        $this->assertSame($seconds, SessionClock::blockSeconds($plan));
+        $this->assertSame($seconds, SessionClock::seconds([$plan]));
+        $whole = BlockPlan::asAsked($asked->with(['kind' => BlockKind::Whole, 'sets' => 1, 'reps' => 1, 'holdS' => null]));
+        $this->assertSame($seconds === 0 ? 12 : $seconds + 45 + 12, SessionClock::seconds([$plan, $whole]), 'and a change-over');
+        $this->assertSame(0, SessionClock::seconds([]));
     }
 
     private function armSet(int $daysAgo, float $arm): CostedSet

@@ -27,8 +27,8 @@ final class HelpedTest extends TestCase
     }
 
     /**
-     * 56 of 70 against 48 of 80 is the example (a) of R. G. Newcombe, Statistics in Medicine 17 (1998), 873–890, method 10: the 95 % interval
-     * is 0.0524 to 0.3339. The 90 % interval here lies inside it.
+     * 56 of 70 against 48 of 80 is the example (a) of R. G. Newcombe, Statistics in Medicine 17 (1998), 873–890, method 10:
+     * the 95 % interval is 0.0524 to 0.3339. The 90 % interval here lies inside it.
      */
     public function test_the_interval_of_the_difference_is_newcombes(): void
     {

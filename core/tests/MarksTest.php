@@ -31,8 +31,8 @@ final class MarksTest extends TestCase
     {
         $this->assertNull($this->longest());
         $this->assertSame([41.0, false], $this->longest($this->mark(9, 38.0), $this->mark(30, 41.0), $this->mark(2, 36.0)));
-        $this->assertSame([41.0, false], $this->longest($this->mark(9, 41.0), $this->mark(3, 60.0, true)), 'far beyond: not until it is sure');
-        $this->assertSame([20.0, false], $this->longest($this->mark(9, 41.0), $this->mark(3, 20.0, true)), 'far below: at once');
+        $this->assertSame([41.0, false], $this->longest($this->mark(9, 41.0), $this->mark(3, 60.0, true)), 'not until it is sure');
+        $this->assertSame([20.0, false], $this->longest($this->mark(9, 41.0), $this->mark(3, 20.0, true)), 'at once');
         $this->assertSame([60.0, false], $this->longest($this->mark(3, 60.0, true)), 'nothing else is known');
     }
 

@@ -71,6 +71,18 @@ final class PaceTest extends TestCase
         $this->assertPace([15, 0.8, 20.0, ['reps']], Pace::next(Pace::at(10, 0.8, 20.0), $this->throw, Emphasis::Heavy));
     }
 
+    public function test_what_lies_just_below_is_raised_too_and_what_is_rounded_is_not(): void
+    {
+        $this->assertPace([16, 0.5, 20.0, ['distance']], Pace::next(Pace::at(16, 0.5, 19.5), $this->throw, Emphasis::Heavy));
+        $this->assertPace([16, 0.5, 8.0, ['distance']], Pace::next(Pace::at(16, 0.5, 7.5), $this->throw, Emphasis::Heavy));
+        $this->assertPace([16, 0.65, 20.0, ['effort']], Pace::next(Pace::at(16, 0.5, 20.0 - 1e-10), $this->throw, Emphasis::Heavy));
+        $this->assertPace([20, 0.8, 20.0, ['reps']], Pace::next(Pace::at(16, 0.8 - 1e-10, 20.0), $this->throw, Emphasis::Heavy));
+        $this->assertPace([16, 0.5, 13.0, ['distance']], Pace::next(Pace::at(16, 0.5, 8.0 - 1e-10), $this->throw, Emphasis::Heavy));
+        $this->assertPace([1, 0.5, 13.0, ['distance']], Pace::next(Pace::at(1, 0.5, 8.0), $this->throw, Emphasis::Heavy, begins: false));
+        $four = $this->throw->with(['sets' => 1, 'reps' => 4, 'repsMin' => 1]);
+        $this->assertPace([2, 0.8, 20.0, ['reps']], Pace::next(Pace::at(1, 0.8, 20.0), $four, Emphasis::Heavy));
+    }
+
     public function test_a_new_rung_asks_for_its_least_at_once_and_an_old_one_comes_back_by_steps(): void
     {
         $low = Pace::at(4, 0.4, 5.0);
@@ -115,6 +127,10 @@ final class PaceTest extends TestCase
         $whole = Pace::at(20, 0.8, 20.0)->on($this->rung->with(['blocks' => $blocks]));
         $this->assertDose([2, 10, 6, 0.8, 0.5, 20.0, 8.0], $whole->blocks[2]);
         $this->assertDose([3, 4, 12, 0.8, 0.7, 20.0, 8.0], $whole->blocks[3]);
+        $more = Pace::at(40, 0.8, 20.0)->on($this->rung->with(['blocks' => $blocks]));
+        $this->assertSame(12, $more->blocks[3]->sets * $more->blocks[3]->reps, 'never more than was asked');
+        $least = Pace::at(1, 0.5, 7.0)->on($this->rung->with(['blocks' => $blocks]));
+        $this->assertSame([1, 1], [$least->blocks[3]->sets, $least->blocks[3]->reps], 'one is left');
         $standing = Pace::at(2, 0.5, null)->on($this->rung->with(['blocks' => $blocks]));
         $this->assertDose([1, 2, 2, 0.5, 0.5, null, 8.0], $standing->blocks[2]);
     }

@@ -41,6 +41,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Trims by hand: one rung of every block, linear effort, one arm unit a full repetition. */
@@ -178,6 +179,75 @@ final class SessionBuilderTest extends TestCase
         );
     }
 
+    /** @return list<string> every trim: its block, what, from, to and why */
+    private function told(BuiltSession $built): array
+    {
+        return array_map(fn (Trim $trim): string => sprintf(
+            '%s %s %g→%g %s%s', $trim->block ?? '-', $trim->what, round($trim->from, 3), round($trim->to, 3), $trim->cause,
+            $trim->idleDays === null ? '' : " {$trim->idleDays}",
+        ), $built->trims);
+    }
+
+    public function test_every_trim_says_what_it_took_from_which_block_and_why(): void
+    {
+        $sore = fn (int $score): array => [[Site::Shoulder, 'right', Kind::Muscle, $score]];
+        $this->assertSame([
+            '1 reps 6→3 word', '2 reps 12→7 word', '3 reps 20→12 word', '3 effort 0.8→0.75 word', '4 reps 10→6 word',
+            '4 effort 0.8→0.75 word', '5 reps 10→6 word', '5 effort 0.8→0.75 word',
+        ], $this->told($this->build([], reports: $sore(4))), 'six tenths, three quarters of the effort at most; the warm-up stays');
+        $this->assertSame([
+            '0 dropped 10→0 word', '1 dropped 6→0 word', '2 dropped 12→0 word', '3 dropped 20→0 word', '4 dropped 10→0 word',
+            '5 dropped 10→0 word',
+        ], $this->told($this->build([], reports: $sore(8))));
+        $this->assertSame([
+            '1 reps 6→3 word', '2 reps 12→7 word', '3 reps 20→12 word', '3 effort 0.8→0.5 word', '4 reps 10→6 word',
+            '4 effort 0.8→0.5 word', '5 reps 10→6 word', '5 effort 0.8→0.5 word',
+        ], $this->told($this->build([], reports: [])), 'nobody has checked in');
+        $this->assertSame(
+            ['2 reps 12→9 layoff 9', '3 reps 20→16 layoff 9', '4 reps 10→8 layoff 9', '5 reps 10→8 layoff 9'],
+            $this->told($this->build([], idle: 9)),
+        );
+        $this->assertSame([
+            '2 reps 12→7 layoff 20', '2 effort 0.5→0.25 layoff 20', '3 reps 20→12 layoff 20', '3 effort 0.8→0.55 layoff 20',
+            '4 reps 10→6 layoff 20', '4 effort 0.8→0.55 layoff 20', '5 reps 10→6 layoff 20', '5 effort 0.8→0.55 layoff 20',
+        ], $this->told($this->build([], idle: 20)));
+        $this->assertSame(
+            ['3 reps 20→10 limit', '3 effort 0.8→0.75 limit', '4 reps 10→5 limit', '5 dropped 10→0 limit'],
+            $this->told($this->build([$this->cap(22.0)])),
+        );
+        $one = $this->build([])->blocks[3]->asked->with(['sets' => 1, 'reps' => 1, 'effort' => 0.9]);
+        $fit = fn (?array $reports, int $idle): BuiltSession => SessionBuilder::build(
+            $this->frame([], reports: $reports, idle: $idle), new Rung('r', 'Rung', '', false, [], [], new Gate, [$one]),
+        );
+        $this->assertSame(['0 dropped 1→0 word'], $this->told($fit($sore(4), 2)), 'what is left out has no effort to lower');
+        $this->assertSame(['0 dropped 1→0 layoff 20'], $this->told($fit(null, 20)));
+    }
+
+    /**
+     * 410 s of warm-up, 30, 96, 300, 150 and 150, and five change-overs of 45: 1361 s.
+     *
+     * @param  list<string>  $told
+     */
+    #[TestWith([23, []])]
+    #[TestWith([22, ['5 reps 10→7 minutes']])]
+    #[TestWith([20, ['3 reps 20→19 minutes', '4 reps 10→5 minutes', '5 reps 10→5 minutes']])]
+    #[TestWith([14, ['3 reps 20→10 minutes', '4 dropped 10→0 minutes', '5 dropped 10→0 minutes']])]
+    #[TestWith([6, [
+        '1 dropped 6→0 minutes', '2 dropped 12→0 minutes', '3 dropped 20→0 minutes', '4 dropped 10→0 minutes',
+        '5 dropped 10→0 minutes', '0 minutes 7→6 minutes',
+    ]])]
+    public function test_what_does_not_fit_the_minutes_goes_and_the_warm_up_stays(int $minutes, array $told): void
+    {
+        $rung = new Rung('r', 'Rung', '', false, [], [], new Gate, array_map(
+            fn (BlockPlan $block): BlockDose => $block->asked, $this->build([])->blocks,
+        ));
+        $built = SessionBuilder::build($this->frame([]), $rung, minutes: $minutes);
+        $this->assertSame($told, $this->told($built));
+        foreach ($built->trims as $trim) {
+            $this->assertSame($minutes, $trim->minutes);
+        }
+    }
+
     public function test_doses_that_were_fitted_before_are_lowered_to_what_is_left_and_never_raised(): void
     {
         $lowered = function (array $limits, array $reps, ?array $reports = null): array {
@@ -215,6 +285,7 @@ final class SessionBuilderTest extends TestCase
         $sore = $fit([[Site::Shoulder, 'right', Kind::Muscle, 8]]);
         $this->assertSame([0, 0], $this->reps($sore), 'only what counts is shown as left out');
         $dropped = array_values(array_filter($sore->trims, fn (Trim $trim): bool => $trim->block === null));
+        $this->assertSame(['- dropped 0→0 word', '- dropped 0→0 word'], array_slice($this->told($sore), -2));
         $this->assertSame(['Hold the pose', 'Hold on'], array_map(fn (Trim $trim): ?string => $trim->title, $dropped));
         foreach ([0, 1] as $i) {
             $this->assertCount(1, $this->trimsOf($sore, $i), 'the reason stands beside its block, wherever that is now');

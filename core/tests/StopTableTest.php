@@ -93,14 +93,12 @@ final class StopTableTest extends TestCase
                         }
                         $least = $from[$i] === '-' ? 11 : (int) base_convert($from[$i], 36, 10);
                         foreach (range(0, 10) as $score) {
-                            $report = new SorenessReport(
-                                at: Instant::of('2027-05-20T23:59:59Z'), moment: $moment, site: $site, side: $side, kind: $kind, score: $score,
-                            );
+                            $report = $this->report('2027-05-20T23:59:59Z', $site, $side, $kind, $score, $moment);
                             $says = $with($report)->forWork($loaded, 'right')->rank() >= $word->rank();
                             $saidBefore = $without()->forWork($loaded, 'right')->rank() >= $word->rank();
                             if (! $saidBefore) {
                                 $this->assertSame(
-                                    $score >= $least, $says, "{$moment->value} {$kind->value} {$site->value} {$side} {$score} {$word->value}",
+                                    $score >= $least, $says, "{$moment->value} {$kind->value} {$site->value} {$side} {$score}",
                                 );
                             }
                         }
@@ -110,10 +108,9 @@ final class StopTableTest extends TestCase
         }
     }
 
-    private function report(string $at, Site $site, ?string $side, Kind $kind, int $score): SorenessReport
-    {
-        return new SorenessReport(
-            at: Instant::of($at), moment: Moment::During, site: $site, side: $side, kind: $kind, score: $score,
-        );
+    private function report(
+        string $at, Site $site, ?string $side, Kind $kind, int $score, Moment $moment = Moment::During,
+    ): SorenessReport {
+        return new SorenessReport(at: Instant::of($at), moment: $moment, site: $site, side: $side, kind: $kind, score: $score);
     }
 }
