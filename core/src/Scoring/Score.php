@@ -88,7 +88,8 @@ final readonly class Score
         return new self(
             ScoreKind::Grouping,
             $grouping->meanRadialErrorM,
-            ($grouping->n === 1 ? '1 point' : "{$grouping->n} points").($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
+            ($grouping->n === 1 ? '1 point' : "{$grouping->n} points")
+                .($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
         );
     }
 }
