@@ -127,7 +127,8 @@ final class AdjustmentTest extends TestCase
     public function test_growth_is_between_the_latest_heights_and_the_nearest_four_weeks_before(array $heights, ?float $cm, int $days): void
     {
         $on = Day::of('2027-05-20');
-        $growth = Adjustment::growthCmAMonth(array_map(fn (array $each): array => [$on->plus(-$each[0]), $each[1], $each[2]], $heights), $on);
+        $known = array_map(fn (array $each): array => [$on->plus(-$each[0]), $each[1], $each[2]], $heights);
+        $growth = Adjustment::growthCmAMonth($known, $on);
         $this->assertEqualsWithDelta($cm === null ? null : $cm / $days * 30.4375, $growth, 1e-9);
         $this->assertSame($cm === null, $growth === null);
     }
