@@ -39,7 +39,8 @@ final class AllowanceTest extends TestCase
 
         return new CostedSet(
             day: Day::of(self::ON)->plus(-$daysAgo)->ordinal, session: $session, skill: 'throw', family: Family::Throw,
-            side: Side::Dominant, implement: Implement::Standard, cost: ['arm' => $arm, 'reps' => $arm] + $nothing, effort: $effort, distanceM: $distanceM,
+            side: Side::Dominant, implement: Implement::Standard, cost: ['arm' => $arm, 'reps' => $arm] + $nothing,
+            effort: $effort, distanceM: $distanceM,
         );
     }
 
@@ -186,9 +187,26 @@ final class AllowanceTest extends TestCase
             $this->set(7, 200.0), $this->set(34, 200.0), $this->set(35, 999.0), $this->set(6, 10.0),
         ]), Day::of(self::ON))->read([]);
         $this->assertEqualsWithDelta([10.0, 1.25 * 100.0], [$grown->used, $grown->max], 1e-9, 'four weeks that ended a week ago');
-        $this->assertSame([1, 0, 6], [
-            (new CapLimit($this->terms(), Measure::Arm, 2, 1.0))->reachDays(), (new CapLimit($this->terms(), Measure::Arm, null, 1.0))->reachDays(),
-            (new StepLimit($this->terms(), Measure::Arm, 0.1, 1.0))->reachDays(),
-        ]);
+        $cap = fn (?int $days): int => (new CapLimit($this->terms(), Measure::Arm, $days, 1.0))->reachDays();
+        $this->assertSame([1, 0, 6], [$cap(2), $cap(null), (new StepLimit($this->terms(), Measure::Arm, 0.1, 1.0))->reachDays()]);
+    }
+
+    public function test_a_cap_of_a_session_holds_each_session_alone(): void
+    {
+        $limit = new CapLimit($this->terms(), Measure::Arm, null, 30.0);
+        $read = function (array $done, array $planned) use ($limit): array {
+            $sets = fn (array $of): array => array_map(fn (array $each): CostedSet => $this->set(0, $each[1], $each[0]), $of);
+            $gauge = $limit->gauge(new LoadRecord([...$sets($done), $this->set(1, 99.0, 'a')]), Day::of(self::ON));
+            $state = $gauge->read($sets($planned));
+
+            return [$state->used, $state->projected, $state->status, $gauge->allowance];
+        };
+        $this->assertEquals([0.0, 0.0, Status::Within, 30.0], $read([], []));
+        $this->assertEquals([20.0, 20.0, Status::Within, 30.0], $read([['a', 12.0], ['b', 20.0]], []), 'the largest of the day');
+        $this->assertEquals([28.0, 28.0, Status::Near, 30.0], $read([['a', 28.0]], []));
+        $this->assertEquals([0.0, 20.0, Status::Within, 30.0], $read([['a', 28.0]], [['b', 20.0]]), 'another session');
+        $this->assertEquals([0.0, 28.0, Status::Near, 30.0], $read([['a', 8.0]], [['a', 20.0]]));
+        $this->assertEquals([0.0, 31.0, Status::Over, 30.0], $read([['a', 8.0]], [['a', 20.0], ['a', 3.0], ['b', 5.0]]));
+        $this->assertEquals([0.0, 0.5, Status::Within, 30.0], $read([], [['a', 0.5]]));
     }
 }

@@ -248,6 +248,38 @@ final class SessionBuilderTest extends TestCase
         }
     }
 
+    /** Thrown 36 m of the longest 40 a throw costs nine tenths, at 28 m seven: after the repetitions the distance gives way, in metres. */
+    public function test_a_throw_gives_way_in_distance_after_effort(): void
+    {
+        $whole = $this->build([])->blocks[3]->asked->with([
+            'sets' => 1, 'reps' => 20, 'repsMin' => 10, 'effort' => 0.5, 'effortMin' => 0.4, 'distanceM' => 36.0, 'distanceMinM' => 20.0,
+        ]);
+        $price = new SetCost(new AthleteProfile(null, ['throw' => 40.0]), EffortCurve::Linear);
+        $fit = fn (float $cap, BlockDose $dose): BuiltSession => SessionBuilder::build(
+            $this->frame([$this->cap($cap)], price: $price), new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]),
+        );
+        $this->assertSame([], $this->told($fit(18.0, $whole)));
+        $this->assertSame(['0 reps 20→11 limit'], $this->told($fit(10.0, $whole)));
+        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→28 limit'], $this->told($fit(7.01, $whole)));
+        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→35 limit'], $this->told($fit(8.75, $whole)));
+        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→20 limit'], $this->told($fit(5.0, $whole)), 'to its least');
+        $this->assertSame(['0 dropped 20→0 limit'], $this->told($fit(3.9, $whole)));
+        $halves = $fit(8.9, $whole->with(['distanceM' => 35.5]));
+        $this->assertSame(['0 reps 20→10 limit'], $this->told($halves), 'half a metre is given back with the rest');
+        $fixed = $fit(8.0, $whole->with(['distanceMinM' => null]));
+        $this->assertSame(['0 dropped 20→0 limit'], $this->told($fixed), 'a distance that may not give way');
+    }
+
+    public function test_minutes_may_be_filled_to_the_last_second(): void
+    {
+        $whole = $this->build([])->blocks[3]->asked->with(['sets' => 1, 'reps' => 15]);
+        $fit = fn (BlockDose $dose): array => $this->told(SessionBuilder::build(
+            $this->frame([]), new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]), minutes: 3,
+        ));
+        $this->assertSame([], $fit($whole), 'fifteen times twelve seconds are three minutes');
+        $this->assertSame(['0 reps 16→15 minutes'], $fit($whole->with(['reps' => 16])));
+    }
+
     public function test_doses_that_were_fitted_before_are_lowered_to_what_is_left_and_never_raised(): void
     {
         $lowered = function (array $limits, array $reps, ?array $reports = null): array {
@@ -359,8 +391,9 @@ final class SessionBuilderTest extends TestCase
      * @param  list<CostedSet>  $plans
      * @param  list<array{Site, string|null, Kind, int}>|null  $reports  null: nothing sore
      */
-    private function frame(array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2): SessionFrame
-    {
+    private function frame(
+        array $limits, array $record = [], array $plans = [], ?array $reports = null, ?int $idle = 2, ?SetCost $price = null,
+    ): SessionFrame {
         $on = Day::of(self::ON);
         $reports ??= [[Site::None, null, Kind::Muscle, 0]];
         $readiness = Readiness::on(
@@ -374,7 +407,7 @@ final class SessionBuilderTest extends TestCase
         );
 
         return new SessionFrame(
-            $on, 's', $this->price(), $readiness, new LoadRecord($record),
+            $on, 's', $price ?? $this->price(), $readiness, new LoadRecord($record),
             new LimitCalendar($limits, new AthleteProfile($on->plus(-30 * 366))), $plans, Layoff::days($idle),
             Handedness::Right,
         );
