@@ -264,6 +264,24 @@ final class FiguresTest extends TestCase
         $this->assertSame(0, SessionClock::seconds([]));
     }
 
+    /** @param  float|null  $projected  with the plan */
+    #[TestWith([null, null, null, Status::Within, 0.0])]
+    #[TestWith([30.0, null, 40.0, Status::Within, 0.75])]
+    #[TestWith([30.0, 36.0, 40.0, Status::Near, 0.9])]
+    #[TestWith([36.0, 30.0, 40.0, Status::Near, 0.9])]
+    #[TestWith([0.0, 0.5, 0.0, Status::Over, 1.0])]
+    #[TestWith([0.0, 0.0, 0.0, Status::Within, 0.0])]
+    #[TestWith([0.25, 0.25, 0.5, Status::Within, 0.5])]
+    #[TestWith([10.0, 50.0, 40.0, Status::Over, 1.25])]
+    #[TestWith([null, null, null, Status::Over, 1.0])]
+    public function test_how_full_a_limit_stands(?float $used, ?float $projected, ?float $max, Status $status, float $share): void
+    {
+        $limit = new RatioLimit(
+            new LimitTerms('ratio', 'Ratio', 'test', Severity::Hard), Measure::Arm, RatioMethod::Rolling, 0.8, 1.3, 1.5, 28,
+        );
+        $this->assertEqualsWithDelta($share, (new LimitState($limit, $used, $projected, $max, null, $status))->share(), 1e-12);
+    }
+
     private function armSet(int $daysAgo, float $arm): CostedSet
     {
         $set = BlockPlan::asAsked($this->dose)->cost(Day::of(self::ON)->plus(-$daysAgo), 's', new SetCost(new AthleteProfile(null)));

@@ -54,6 +54,17 @@ final class FirstFitTest extends TestCase
         $this->assertGreaterThan(50, $later, 'the cases are ones in which waiting is needed');
     }
 
+    public function test_five_weeks_are_looked_at_and_no_day_more(): void
+    {
+        $from = Day::of('2027-05-10');
+        $full = fn (int $days): array => array_combine(
+            range($from->ordinal, $from->ordinal + $days - 1), array_fill(0, $days, self::DAY_CAP),
+        );
+        $limits = [$this->cap('day', Severity::Hard, 1, self::DAY_CAP)];
+        $this->assertSame($from->ordinal + 34, $this->firstFit($from, 1.0, $full(34), $limits)?->ordinal);
+        $this->assertNull($this->firstFit($from, 1.0, $full(35), $limits));
+    }
+
     public function test_only_hard_limits_on_the_same_sets_and_at_that_age_make_anybody_wait(): void
     {
         $from = Day::of('2027-05-10');

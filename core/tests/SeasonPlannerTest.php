@@ -22,6 +22,7 @@ use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
@@ -235,6 +236,54 @@ final class SeasonPlannerTest extends TestCase
             [],
             array_filter($stopped->days, fn (SeasonDay $day): bool => $day->cost('arm') > 0.0),
             'nothing is planned past a stop',
+        );
+    }
+
+    /** Whole seasons as they are planned now: whoever changes how one is planned looks at every day that changed, and keeps it. */
+    public function test_seasons_are_planned_as_they_were(): void
+    {
+        $serves = $this->library->skills()['float-serve'];
+        $match = fn (int $day, int $reps): MatchEvent => new MatchEvent(
+            "m{$day}", Day::of(self::FROM)->plus($day), 'Match', [new MatchDose($serves, $reps, 0.95)],
+        );
+        $return = new SeasonReturn(
+            $this->library->programme('serves-effort-first'), 0, [], [new StageClearance(Day::of('2027-03-01'), null)], null,
+            Side::Dominant, $this->library->objects()['nothing'], 300.0,
+        );
+        $seasons = [
+            'from nothing, three days a week, nine weeks' => $this->plan([1, 3, 5], 63),
+            'after eight weeks of thirty serves, two days a week, to the last rung' => $this->plan(
+                [2, 4], 84, 'last', record: $this->weeks(8, 30),
+            ),
+            'four days a week, two matches, one too large' => $this->plan(
+                [1, 2, 4, 6], 42, 'last', [$match(12, 30), $match(33, 400)], $this->weeks(8, 40),
+            ),
+            'twenty-five minutes, two days a week' => $this->plan([2, 5], 35, minutes: 25, record: $this->weeks(6, 20)),
+            'the way back first' => $this->plan([1, 3, 5], 84, 'last', return: $return),
+        ];
+        $lines = [];
+        foreach ($seasons as $name => $plan) {
+            $lines = [...$lines, "# {$name}", ...array_map($this->line(...), $plan->days)];
+            $lines[] = "ends on {$plan->rungAtGoal}, goal {$plan->ask->goalDay->iso()}, back {$plan->returnDone?->iso()}";
+            foreach ($plan->problems as $problem) {
+                $lines[] = trim("{$problem->code} {$problem->day?->iso()} {$problem->fits} of {$problem->of} ".implode(', ', $problem->limits));
+            }
+        }
+        KeptText::assertSame(__DIR__.'/plans/seasons.txt', $lines);
+    }
+
+    private function line(SeasonDay $day): string
+    {
+        $blocks = array_map(fn (BlockPlan $block): string => sprintf(
+            '%s %d×%d@%g%s', $block->asked->kind->value, $block->sets, $block->reps, round($block->effort, 3),
+            $block->distanceM === null ? '' : ' '.round($block->distanceM, 2).' m',
+        ), $day->built->blocks ?? []);
+
+        return sprintf(
+            '%s week %d %s %s%s%s%s: %s | arm %.2f | %s', $day->day->iso(), $day->week, $day->emphasis?->value ?? 'match',
+            $day->rung?->id ?? "{$day->matchReps} reps", $day->stage === null ? '' : " stage {$day->stage}", $day->clearance ? ' waits' : '',
+            $day->pace === null ? '' : ' '.implode('+', $day->pace->raised), implode(', ', $blocks), $day->cost('arm'),
+            $day->fullest === null ? 'no limit' : $day->fullest->limit->baseId().' '.round($day->fullest->share(), 3),
         );
     }
 

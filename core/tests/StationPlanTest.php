@@ -151,6 +151,67 @@ final class StationPlanTest extends TestCase
         );
     }
 
+    /** Whole plans as they are made now: whoever changes how one is made looks at each, and keeps it. */
+    public function test_stations_are_planned_as_they_were(): void
+    {
+        $late = fn (int $minutes): StationAthlete => new StationAthlete(
+            'late', 'Late', Handedness::Left, 'volleyball-float-serve', 3, $this->athletes(1)[0]->blocks, $minutes,
+        );
+        $throws = $this->athletes(6, 'javelin-throw', 4);
+        $jumps = array_map(fn (StationAthlete $each): StationAthlete => new StationAthlete(
+            "j{$each->id}", $each->name, $each->hand, $each->ladder, $each->level, $each->blocks,
+        ), $this->athletes(5, 'block-jump-landing', 2));
+        $small = fn (string $id, array $kinds, float $length, int $capacity): Station => new Station(
+            $id, ucfirst($id), $kinds, $length, $capacity, true, Surface::Hard, false, 4,
+        );
+        $plans = [
+            '25 children, 90 min, 3 adults, 60 balls' => StationPlan::make($this->athletes(25), $this->stations(), 90, 3, 60),
+            '13 children, 75 min, 1 adult, 30 balls, one late' => StationPlan::make(
+                [...$this->athletes(12), $late(20)], $this->stations(), 75, 1, 30,
+            ),
+            '7 children, 30 min, 2 adults, 8 balls' => StationPlan::make($this->athletes(7), $this->stations(), 30, 2, 8),
+            'throwers and jumpers, 60 min, 2 adults, 20 balls' => StationPlan::make(
+                [...$throws, ...$jumps],
+                [$small('part', [BlockKind::Part, BlockKind::Rehearsal], 20, 4), $small('whole', [BlockKind::Whole], 27, 6)], 60, 2, 20,
+            ),
+            '3 children, 240 min' => StationPlan::make($this->athletes(3), $this->stations(), 240, 3, 99),
+            'one child, 12 min, nobody grown up' => StationPlan::make($this->athletes(1), $this->stations(), 12, 0, 3),
+        ];
+        $lines = [];
+        foreach ($plans as $name => $plan) {
+            $lines[] = "# {$name}";
+            $lines[] = "warm-up {$plan->warmUpMin}, rotation {$plan->rotationMin}, cool-down {$plan->coolDownMin}, balls {$plan->ballsNeeded}";
+            $lines[] = 'stations '.implode(', ', array_map(fn (Station $station): string => $station->id, $plan->stations));
+            foreach ($plan->groups as $i => $group) {
+                $lines[] = "group {$i}: ".implode(' ', array_map(fn (StationAthlete $each): string => $each->id, $group))
+                    .' | '.implode(' ', array_map(fn (array $pair): string => implode('+', $pair), $plan->pairs[$i]));
+            }
+            foreach ($plan->rounds as $i => $round) {
+                $lines[] = "round {$i} at {$plan->startsAt($i)}: ".implode(' ', $round);
+            }
+            foreach ($plan->flags as $flag) {
+                $lines[] = trim("{$flag->code} {$flag->station?->id} {$flag->who} {$flag->there} of {$flag->wanted}");
+            }
+        }
+        KeptText::assertSame(__DIR__.'/plans/stations.txt', $lines);
+    }
+
+    public function test_a_station_needs_an_area_room_and_no_fewer_than_no_balls(): void
+    {
+        $station = fn (float $length, int $capacity, int $balls): Station => new Station(
+            's', 'S', [BlockKind::Whole], $length, $capacity, false, null, false, $balls,
+        );
+        $this->assertSame(1, $station(0.1, 1, 0)->capacity);
+        foreach ([[0.0, 1, 0], [1.0, 0, 0], [1.0, 1, -1]] as $wrong) {
+            try {
+                $station(...$wrong);
+                $this->fail('It was taken.');
+            } catch (InvalidValue) {
+                $this->addToAssertionCount(1);
+            }
+        }
+    }
+
     /**
      * @param  list<int|string>  $values
      * @return list<int|string>
