@@ -36,6 +36,19 @@ final class DayTest extends TestCase
         $this->assertSame(0, Day::of('2027-05-10')->ageOf(Day::of('2027-05-10')));
     }
 
+    public function test_one_moment_is_the_same_whatever_offset_it_is_written_with(): void
+    {
+        $noon = Instant::of('2027-05-20T12:00:00Z')->microseconds;
+        $written = ['2027-05-20T17:30:00+05:30', '2027-05-20T17:30:00+0530', '2027-05-20T08:15:00-03:45', '2027-05-21T02:00+14:00'];
+        foreach ($written as $same) {
+            $this->assertSame($noon, Instant::of($same)->microseconds, $same);
+        }
+        $this->assertSame($noon + 3_723_000_000 + 50_000, Instant::of('2027-05-20T13:02:03.05Z')->microseconds);
+        $this->assertSame($noon + 1, Instant::of('2027-05-20T12:00:00,0000019Z')->microseconds, 'what is finer is cut off');
+        $this->assertTrue(Instant::of('2027-05-20T12:00:00.000001Z')->isAfter(Instant::of('2027-05-20T13:00:00+01:00')));
+        $this->assertFalse(Instant::of('2027-05-20T12:00:00Z')->isAfter(Instant::of('2027-05-20T13:00:00+01:00')));
+    }
+
     /** @return iterable<string, array{string}> */
     public static function notDays(): iterable
     {

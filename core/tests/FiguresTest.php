@@ -189,6 +189,7 @@ final class FiguresTest extends TestCase
                 $this->addToAssertionCount(1);
             }
         }
+        $this->assertSame(1, (new KnownCondition(Site::Elbow, 'right', Kind::Muscle, 1, $from, $from))->upToScore);
         $this->assertSame(7, (new KnownCondition(Site::Elbow, 'right', Kind::Muscle, 7, $from, $from))->upToScore);
     }
 

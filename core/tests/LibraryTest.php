@@ -70,4 +70,18 @@ final class LibraryTest extends TestCase
         $this->expectExceptionMessage('1.4 is outside 0 to 1');
         $library->ladder('javelin-throw');
     }
+
+    public function test_where_the_outcome_is_ignored_is_what_the_file_says(): void
+    {
+        $library = new Library(dirname(__DIR__, 2).'/library');
+        $both = [];
+        foreach ($library->ladderIds() as $id) {
+            $file = json_decode((string) file_get_contents($library->path("ladders/{$id}.json")), true);
+            foreach ($library->ladder($id)->rungs as $i => $rung) {
+                $this->assertSame($file['rungs'][$i]['outcome'] === 'ignored', $rung->outcomeIgnored, "{$id} {$rung->id}");
+                $both[(int) $rung->outcomeIgnored] = true;
+            }
+        }
+        $this->assertCount(2, $both);
+    }
 }

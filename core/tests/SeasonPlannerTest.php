@@ -266,7 +266,8 @@ final class SeasonPlannerTest extends TestCase
             $lines = [...$lines, "# {$name}", ...array_map($this->line(...), $plan->days)];
             $lines[] = "ends on {$plan->rungAtGoal}, goal {$plan->ask->goalDay->iso()}, back {$plan->returnDone?->iso()}";
             foreach ($plan->problems as $problem) {
-                $lines[] = trim("{$problem->code} {$problem->day?->iso()} {$problem->fits} of {$problem->of} ".implode(', ', $problem->limits));
+                $limits = implode(', ', $problem->limits);
+                $lines[] = trim("{$problem->code} {$problem->day?->iso()} {$problem->fits} of {$problem->of} {$limits}");
             }
         }
         KeptText::assertSame(__DIR__.'/plans/seasons.txt', $lines);
@@ -281,7 +282,8 @@ final class SeasonPlannerTest extends TestCase
 
         return sprintf(
             '%s week %d %s %s%s%s%s: %s | arm %.2f | %s', $day->day->iso(), $day->week, $day->emphasis?->value ?? 'match',
-            $day->rung?->id ?? "{$day->matchReps} reps", $day->stage === null ? '' : " stage {$day->stage}", $day->clearance ? ' waits' : '',
+            $day->rung?->id ?? "{$day->matchReps} reps", $day->stage === null ? '' : " stage {$day->stage}",
+            $day->clearance ? ' waits' : '',
             $day->pace === null ? '' : ' '.implode('+', $day->pace->raised), implode(', ', $blocks), $day->cost('arm'),
             $day->fullest === null ? 'no limit' : $day->fullest->limit->baseId().' '.round($day->fullest->share(), 3),
         );

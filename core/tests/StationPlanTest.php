@@ -180,7 +180,8 @@ final class StationPlanTest extends TestCase
         $lines = [];
         foreach ($plans as $name => $plan) {
             $lines[] = "# {$name}";
-            $lines[] = "warm-up {$plan->warmUpMin}, rotation {$plan->rotationMin}, cool-down {$plan->coolDownMin}, balls {$plan->ballsNeeded}";
+            $lines[] = "warm-up {$plan->warmUpMin}, rotation {$plan->rotationMin}, cool-down {$plan->coolDownMin}";
+            $lines[] = "balls {$plan->ballsNeeded}";
             $lines[] = 'stations '.implode(', ', array_map(fn (Station $station): string => $station->id, $plan->stations));
             foreach ($plan->groups as $i => $group) {
                 $lines[] = "group {$i}: ".implode(' ', array_map(fn (StationAthlete $each): string => $each->id, $group))

@@ -247,6 +247,23 @@ final class WayBackTest extends TestCase
         $this->assertSame([3, true], [($a = $read([$muscle(Moment::Warmup, 3), $muscle(Moment::Warmup, 1)]))->during, $a->eased]);
         $this->assertFalse($read([$muscle(Moment::Warmup, 3)])->eased, 'One report does not say that it eased.');
         $this->assertFalse($read([$muscle(Moment::Warmup, 3), $muscle(Moment::Warmup, 1), $muscle(Moment::During, 3)])->eased);
+        $eased = fn (int $first, int $then, int ...$working): bool => $read([
+            $muscle(Moment::Warmup, $first), $muscle(Moment::Warmup, $then),
+            ...array_map(fn (int $score): array => $muscle(Moment::During, $score), array_values($working)),
+        ])->eased;
+        $this->assertSame(
+            [true, true, false, false, false, false],
+            [$eased(3, 2), $eased(3, 0, 2), $eased(3, 3), $eased(2, 0), $eased(0, 3), $eased(3, 2, 3)],
+            'sore, then hardly, and so it stayed',
+        );
+        $this->assertTrue($read([], good: 0.5)->completed, 'half is half');
+        $this->assertFalse($read([[Moment::Morning, Site::Shoulder, Kind::Numb, 1]])->redFlag, 'that of the morning has its own way');
+        $strict = fn (Moment $moment, int $score): bool => $read(
+            [[$moment, Site::Shoulder, Kind::Joint, $score]], school: School::Strict,
+        )->jointSore;
+        $this->assertSame([true, true, false, false], [
+            $strict(Moment::Warmup, 1), $strict(Moment::After, 1), $strict(Moment::Morning, 5), $strict(Moment::During, 0),
+        ]);
         $this->assertSame(0, $read([[Moment::During, Site::Knee, Kind::Muscle, 6]])->during, 'A knee is not on the way back.');
         $this->assertSame(0, $read([$muscle(Moment::Morning, 6)])->during, 'The morning was before the work.');
         $this->assertTrue($read([[Moment::After, Site::Shoulder, Kind::Numb, 1]])->redFlag);
