@@ -24,6 +24,7 @@ use Augendo\Core\Load\RatioMethod;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\DoseChoice;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\SessionClock;
@@ -263,6 +264,32 @@ final class FiguresTest extends TestCase
         $whole = BlockPlan::asAsked($asked->with(['kind' => BlockKind::Whole, 'sets' => 1, 'reps' => 1, 'holdS' => null]));
         $this->assertSame($seconds === 0 ? 12 : $seconds + 45 + 12, SessionClock::seconds([$plan, $whole]), 'and a change-over');
         $this->assertSame(0, SessionClock::seconds([]));
+    }
+
+    public function test_doses_around_a_plan_are_whole_steps_that_stay_within_the_word(): void
+    {
+        $plan = (new BlockPlan($this->dose, 1, 8, 0.5, 10.0));
+        $around = fn (float $cap, float $paceM = 0.7, bool $upwards = true): array => array_map(
+            fn (BlockPlan $each): array => [$each->effort, $each->distanceM], DoseChoice::around($plan, $cap, $paceM, $upwards),
+        );
+        $all = $around(1.0);
+        $this->assertSame([0.5, 10.0], $all[0], 'as planned first');
+        $efforts = array_values(array_unique(array_column($all, 0)));
+        $distances = array_values(array_unique(array_column($all, 1)));
+        $this->assertCount(count($efforts) * count($distances), $all, 'each with each');
+        $this->assertSame([], array_filter($efforts, fn (float $effort): bool => $effort < 0.2));
+        $this->assertContains(10.7, $distances);
+        $this->assertContains(9.3, $distances);
+        $this->assertSame(0.5, max(array_column($around(0.5), 0)), 'no more than the word allows');
+        $down = $around(1.0, upwards: false);
+        $this->assertSame([0.5, 10.0], [max(array_column($down, 0)), max(array_column($down, 1))]);
+        $this->assertSame([], array_filter(array_column($around(1.0, 9.0), 1), fn (float $m): bool => $m < 1.0), 'a metre at the least');
+        $this->assertContains(1.0, array_column($around(1.0, 9.0), 1));
+        $standing = DoseChoice::around(new BlockPlan($this->dose, 1, 8, 0.5, null), 1.0, 0.7, true);
+        $this->assertSame([null], array_values(array_unique(array_map(fn (BlockPlan $each): ?float => $each->distanceM, $standing))));
+        $this->assertCount(1, DoseChoice::around(new BlockPlan($this->dose, 1, 8, 0.0, 10.0), 1.0, 0.7, true), 'nothing to move');
+        $this->expectException(InvalidValue::class);
+        DoseChoice::around($plan, 1.0, 0.0, true);
     }
 
     /** @param  float|null  $projected  with the plan */

@@ -127,6 +127,35 @@ final class FileEdgesTest extends TestCase
         }
     }
 
+    public function test_a_stage_at_full_effort_stays_under_forty_repetitions(): void
+    {
+        $text = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/library/returns/serves-effort-first.json'));
+        $text->stages[0]->effort = 1;
+        $read = function (int $sets, int $reps) use ($text): bool {
+            [$text->stages[0]->sets, $text->stages[0]->reps] = [$sets, $reps];
+            try {
+                ProgrammeReader::read(Node::parse((string) json_encode($text)));
+            } catch (CaseError $error) {
+                $this->assertSame('/stages/0/reps', $error->path);
+
+                return false;
+            }
+
+            return true;
+        };
+        $this->assertSame([true, false, false, true], [$read(3, 13), $read(4, 10), $read(1, 40), $read(1, 39)]);
+    }
+
+    public function test_minutes_times_how_hard_it_felt_add_up_by_day(): void
+    {
+        $case = json_decode((string) file_get_contents(__DIR__.'/examples/load-step-and-ratio.json'))->case;
+        $case->sessions = [
+            (object) ['date' => $case->on, 'minutes' => 60, 'rpe' => 5], (object) ['date' => $case->on, 'minutes' => 30, 'rpe' => 8],
+        ];
+        $days = array_column(Evaluator::answer((string) json_encode($case))['days'], 'internal', 'date');
+        $this->assertEqualsWithDelta(540.0, $days[$case->on], 1e-9);
+    }
+
     /** @return string the same JSON with one figure put in */
     private static function with(\stdClass $of, string $path, int|float $value): string
     {

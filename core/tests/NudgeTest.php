@@ -37,4 +37,17 @@ final class NudgeTest extends TestCase
             }, false, in_array($mark, ['g', 'b', 'u'], true) ? null : $mark,
         ), $marks === '' ? [] : str_split($marks));
     }
+
+    public function test_the_best_ten_in_a_row_are_looked_for_to_the_very_last(): void
+    {
+        $reps = fn (string $marks): array => array_map(
+            fn (string $mark): JudgedRep => new JudgedRep(Instant::of('2027-05-20T17:00:00Z'), 's', $mark === 'g'), str_split($marks),
+        );
+        $this->assertSame(['falls', 0.2], Nudge::of($reps('bggggggggggbgggggggb')));
+        $this->assertNull(Nudge::of($reps('ggggggggggbggggggggg')), 'one in ten is no fall');
+        $this->assertNull(Nudge::of($reps('bbbbbbbbbbgggggggggg')), 'the last ten are the best');
+        $this->assertNull(Nudge::of($reps('ggggggggggbbbbbbbbb')), 'nineteen are too few');
+        $this->assertSame(['falls', 1.0], Nudge::of($reps('ggggggggggbbbbbbbbbb')));
+        $this->assertEqualsWithDelta(0.9, Nudge::of($reps('bggggggggggbbbbbbbbb'))[1] ?? 0.0, 1e-12);
+    }
 }

@@ -12,6 +12,7 @@ use Augendo\Core\Readiness\DayContext;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Reason;
 use Augendo\Core\Readiness\School;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
@@ -231,5 +232,41 @@ final class ReadinessTest extends TestCase
             fn (SorenessReport $report): bool => School::Graded->wordOf($report->kind, $report->score) === Word::Refer,
         ) !== [];
         $this->assertSame($refers ? $since : null, $of('left')?->text);
+    }
+
+    public function test_of_two_words_the_worse_holds_and_one_worse_is_a_step(): void
+    {
+        $order = [Word::Full, Word::Unknown, Word::Reduced, Word::None, Word::Refer];
+        foreach ($order as $i => $one) {
+            foreach ($order as $j => $other) {
+                $this->assertSame($order[max($i, $j)], $one->worst($other));
+            }
+        }
+        $this->assertSame(
+            [Word::Reduced, Word::None, Word::None, Word::Refer, Word::Unknown],
+            array_map(
+                fn (Word $word): Word => $word->oneWorse(Kind::Muscle),
+                [Word::Full, Word::Reduced, Word::None, Word::Refer, Word::Unknown],
+            ),
+        );
+        $this->assertSame([Word::None, Word::Refer], [Word::None->oneWorse(Kind::Skin), Word::None->oneWorse(Kind::Joint)]);
+        $this->assertSame([1.0, null, 0.6, 0.0, 0.0], array_map(fn (Word $word): ?float => $word->multiplier(), $order));
+    }
+
+    public function test_a_reason_counts_on_the_side_it_is_about_and_a_referral_on_both(): void
+    {
+        $report = fn (?string $side): SorenessReport => new SorenessReport(
+            at: Instant::of('2027-05-20T08:00:00Z'), moment: Moment::Before, site: Site::Shoulder, side: $side, kind: Kind::Muscle, score: 4,
+        );
+        $counts = fn (string $rule, Word $word, ?SorenessReport $of): bool => (new Reason($rule, $word, $of))->countsOn('right');
+        $this->assertSame([true, false, true, true], [
+            $counts('score', Word::Reduced, $report('right')), $counts('score', Word::Reduced, $report('left')),
+            $counts('score', Word::Reduced, $report(null)), $counts('no_report', Word::Unknown, null),
+        ]);
+        $this->assertSame([true, true, true, false, false], [
+            $counts('referral', Word::Refer, $report('left')), $counts('referral_elsewhere', Word::None, $report('left')),
+            $counts('trend', Word::Refer, $report('left')), $counts('trend', Word::None, $report('left')),
+            $counts('score', Word::Refer, $report('left')),
+        ]);
     }
 }

@@ -34,6 +34,7 @@ final class UsualStationsTest extends TestCase
         ]);
         $this->assertSame([], $this->for([]));
         $this->assertSame([], $this->for([$this->plan(BlockKind::Part, null, 0)]), 'nobody works there');
+        $this->assertCount(1, $this->for([$this->plan(BlockKind::Part, null, 1)]), 'one repetition is work');
         $this->assertNull(UsualStations::for([$this->plan(BlockKind::Part, null)], null, fn (): string => '')[0]->surface);
     }
 

@@ -32,7 +32,7 @@ final class Nudge
             for ($i = 0; $i + self::WINDOW <= count($good); $i++) {
                 $best = max($best, array_sum(array_slice($good, $i, self::WINDOW)));
             }
-            $fall = ($best - array_sum(array_slice($good, -self::WINDOW))) / self::WINDOW;
+            $fall = (float) ($best - array_sum(array_slice($good, -self::WINDOW))) / self::WINDOW;
             if (Tolerance::atLeast($fall, self::FALL)) {
                 return ['falls', $fall];
             }
