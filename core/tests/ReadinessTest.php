@@ -256,7 +256,8 @@ final class ReadinessTest extends TestCase
     public function test_a_reason_counts_on_the_side_it_is_about_and_a_referral_on_both(): void
     {
         $report = fn (?string $side): SorenessReport => new SorenessReport(
-            at: Instant::of('2027-05-20T08:00:00Z'), moment: Moment::Before, site: Site::Shoulder, side: $side, kind: Kind::Muscle, score: 4,
+            at: Instant::of('2027-05-20T08:00:00Z'), moment: Moment::Before, site: Site::Shoulder, side: $side,
+            kind: Kind::Muscle, score: 4,
         );
         $counts = fn (string $rule, Word $word, ?SorenessReport $of): bool => (new Reason($rule, $word, $of))->countsOn('right');
         $this->assertSame([true, false, true, true], [

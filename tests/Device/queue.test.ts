@@ -18,7 +18,7 @@ let clubs = 0;
 const takesAll = (path: string, body: { events?: { id: string }[] }): Answer =>
     path.endsWith('/events')
         ? { status: 200, body: { kept: (body.events ?? []).map((event) => event.id), refused: {} } }
-        : { status: 200, body: {} };
+        : { status: 204 };
 const refusal = (status: number, detail: string): Answer => ({ status, body: { title: 'Refused', detail } });
 const to = (part: string): Sent[] => sent.filter(({ path }) => path.includes(part));
 const idsOf = ({ body }: Sent): string[] => (body as { events: { id: string }[] }).events.map((event) => event.id);
@@ -53,7 +53,8 @@ beforeEach(async () => {
         sent.push({ path, body: given });
         const is = answer(path, given as never);
         if (is === 'hangs up') return Promise.reject(new TypeError('Failed to fetch'));
-        return Promise.resolve(new Response(JSON.stringify(is.body ?? {}), { status: is.status }));
+        const text = is.status === 204 ? null : JSON.stringify(is.body ?? {});
+        return Promise.resolve(new Response(text, { status: is.status }));
     });
     sent = [];
     answer = takesAll;
