@@ -299,15 +299,24 @@ final class Storyteller
         foreach ($this->library->ladder($ladder)->rung($rung)->blocks ?? [] as $dose) {
             if ($dose->reps > 0) {
                 $reps = (int) round($dose->sets * $dose->reps * mt_rand(8, 11) / 10);
-                $this->work(
+                $this->set(
                     $athlete, $day, 'entered', $dose->skill->id, $reps, $dose->effort, $dose->object->id,
                     $dose->surface?->value, $dose->distanceM, $dose->side,
                 );
             }
         }
+        DailyTotals::refresh($athlete->id, $day->iso());
     }
 
     private function work(
+        Athlete $athlete, Day $day, string $source, string $skill, int $reps, float $effort, string $object,
+        ?string $surface, ?float $distanceM,
+    ): void {
+        $this->set($athlete, $day, $source, $skill, $reps, $effort, $object, $surface, $distanceM);
+        DailyTotals::refresh($athlete->id, $day->iso());
+    }
+
+    private function set(
         Athlete $athlete, Day $day, string $source, string $skill, int $reps, float $effort, string $object,
         ?string $surface, ?float $distanceM, Side $side = Side::Dominant,
     ): void {
@@ -318,7 +327,6 @@ final class Storyteller
         );
         $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
         DB::table('work_sets')->insert(RepLog::row($athlete->id, $set, $source, $object, null) + DailyTotals::toColumns($price->of($set)));
-        DailyTotals::refresh($athlete->id, $day->iso());
     }
 
     private function sheet(Athlete $athlete, string $ladder, string $rung, Day $day): Sheet
