@@ -18,6 +18,7 @@ use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\Status;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\DailySeries;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\RatioMethod;
@@ -218,6 +219,21 @@ final class FiguresTest extends TestCase
         $idle = $limit(Severity::Hard)->gauge(new LoadRecord([$this->armSet(30, 10.0), $this->armSet(3, 1.0)]), $on)->read([]);
         $this->assertSame(Status::Low, $idle->status);
         $this->assertSame(['ratio', null], [$limit(Severity::Hard)->kind(), $limit(Severity::Hard)->reachDays()]);
+    }
+
+    public function test_a_ratio_needs_a_record_that_has_begun_and_a_month_with_something_in_it(): void
+    {
+        foreach (RatioMethod::cases() as $method) {
+            $this->assertNull($method->ratio(new DailySeries([], null), 1000));
+            $this->assertNull($method->ratio(new DailySeries([1001 => 5.0], 1001), 1000), 'it begins tomorrow');
+            $this->assertNull($method->ratio(new DailySeries([900 => 5.0], 1000), 1000), 'nothing in the month');
+        }
+        $even = new DailySeries(array_fill_keys(range(900, 1000), 4.0), 900);
+        foreach (RatioMethod::cases() as $method) {
+            $this->assertEqualsWithDelta(1.0, $method->ratio($even, 1000), 1e-9, $method->value);
+            $this->assertEqualsWithDelta(1.0, $method->ratio($even, 1000, 28.0), 1e-9, 'exactly enough');
+            $this->assertNull($method->ratio($even, 1000, 28.1), 'a week of the month holds too little');
+        }
     }
 
     /** @param  int|null  $most  repetitions from which on it is over; null: never */

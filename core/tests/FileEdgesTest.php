@@ -137,6 +137,7 @@ final class FileEdgesTest extends TestCase
                 ProgrammeReader::read(Node::parse((string) json_encode($text)));
             } catch (CaseError $error) {
                 $this->assertSame('/stages/0/reps', $error->path);
+                $this->assertStringContainsString('this one has '.$sets * $reps.'.', $error->getMessage());
 
                 return false;
             }

@@ -46,6 +46,13 @@ final class GateTest extends TestCase
         $this->assertSame([13, 12], [$result->observed, $result->good]);
     }
 
+    public function test_with_nothing_good_the_longest_run_is_none(): void
+    {
+        $this->assertSame(0, $this->gate($this->days(['18' => 'bbbbbb', '19' => 'bbbbbb']))->bestRun);
+        $this->assertSame(0, $this->gate([])->bestRun);
+        $this->assertSame(1, $this->gate($this->days(['18' => 'bgbbbb', '19' => 'bbgbbb']))->bestRun);
+    }
+
     public function test_each_criterion_alone_stops_it_with_its_own_answer(): void
     {
         $good = $this->days(['18' => 'ggggggg', '19' => 'gggggg']);

@@ -63,7 +63,10 @@ final class RungTest extends TestCase
         $rung = $this->of($this->block(BlockKind::WarmUp, 40), $this->block(BlockKind::Part, 6), $this->block(BlockKind::Target, 9));
         $this->assertSame(BlockKind::Target, $rung->leadingDose()?->kind);
         $twoSets = $this->block(BlockKind::Part, 6, ['sets' => 2]);
-        $this->assertSame($twoSets, $this->of($this->block(BlockKind::Part, 9), $twoSets)->leadingDose(), 'twelve in all');
+        $nine = $this->block(BlockKind::Part, 9);
+        foreach ([$this->of($nine, $twoSets), $this->of($twoSets, $nine)] as $rung) {
+            $this->assertSame($twoSets, $rung->leadingDose(), 'twelve in all');
+        }
         $this->assertNull($this->of($this->block(BlockKind::WarmUp, 40), $this->block(BlockKind::CoolDown, 0))->leadingDose());
     }
 

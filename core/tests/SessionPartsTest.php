@@ -71,6 +71,23 @@ final class SessionPartsTest extends TestCase
         $this->assertGreaterThan(10, $woven);
     }
 
+    public function test_the_drill_comes_before_and_in_the_middle_of_the_sets(): void
+    {
+        $rung = $this->library->ladder('volleyball-float-serve')->rungs[4];
+        $whole = $rung->ownDose();
+        $woven = fn (int $sets, int $least): array => array_map(
+            fn (BlockDose $block): array => str_starts_with($block->title, 'Drill: ') ? ['drill'] : [$block->sets, $block->repsMin],
+            Weave::drill(
+                $rung->with(['blocks' => [$whole->with(['sets' => $sets, 'reps' => 8, 'repsMin' => $least])]]), $rung->faults[0],
+            )->blocks,
+        );
+        $this->assertSame([['drill'], [1, 5]], $woven(1, 5));
+        $this->assertSame([['drill'], [1, 3], ['drill'], [1, 3]], $woven(2, 5), 'each half keeps its share of the least, rounded up');
+        $this->assertSame([['drill'], [2, 8], ['drill'], [1, 4]], $woven(3, 12));
+        $this->assertSame([['drill'], [2, 6], ['drill'], [2, 6]], $woven(4, 12));
+        $this->assertSame([['drill'], [3, 6], ['drill'], [2, 4]], $woven(5, 10));
+    }
+
     public function test_what_is_not_at_hand_is_swapped_for_something_no_heavier_or_left_out(): void
     {
         $rung = $this->library->ladder('javelin-throw')->rungs[4];

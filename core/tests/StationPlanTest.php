@@ -197,6 +197,16 @@ final class StationPlanTest extends TestCase
         KeptText::assertSame(__DIR__.'/plans/stations.txt', $lines);
     }
 
+    public function test_without_anybody_there_is_nothing_to_plan(): void
+    {
+        $plan = StationPlan::make([], $this->stations(), 60, 2, 10);
+        $this->assertSame([0, 0, 0, 0, 60], [
+            $plan->warmUpMin, $plan->rotationMin, $plan->coolDownMin, $plan->ballsNeeded, $plan->minutes,
+        ]);
+        $this->assertSame(['nobody'], array_map(fn (StationFlag $flag): string => $flag->code, $plan->flags));
+        $this->assertSame([[], [], []], [$plan->stations, $plan->groups, $plan->rounds]);
+    }
+
     public function test_a_station_needs_an_area_room_and_no_fewer_than_no_balls(): void
     {
         $station = fn (float $length, int $capacity, int $balls): Station => new Station(
