@@ -22,20 +22,14 @@ final class TestSquad extends Seeder
 
     public function run(): void
     {
-        mt_srand(20_270_311);
-        DB::transaction(function (): void {
-            $people = [
-                'coach' => 'Anneke Duarte', 'assistant' => 'Felix Moreau', 'clinician' => 'Dr. Samira Lund',
-                'guardian' => 'Leila Haddad', 'athlete' => 'Yuna Petrovic',
-            ];
-            $club = Club::found('Lighthouse Throwing Club', 'Harbour squad', $people, 'lighthouse.example', 'lighthouse');
-            $teller = Storyteller::of($club);
-            array_map($teller->tell(...), $this->stories());
-            $teller->judgedAlong('Pia', 3);
-            $teller->judgedAlong('Yuna', 11);
-            $teller->planAhead();
-            $teller->season('Mira');
-        });
+        $people = [
+            'coach' => 'Anneke Duarte', 'assistant' => 'Felix Moreau', 'clinician' => 'Dr. Samira Lund',
+            'guardian' => 'Leila Haddad', 'athlete' => 'Yuna Petrovic',
+        ];
+        DB::transaction(fn () => Storyteller::tellSquad(
+            Club::found('Lighthouse Throwing Club', 'Harbour squad', $people, 'lighthouse.example', 'lighthouse'),
+            $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira',
+        ));
     }
 
     /** @return list<Story> */

@@ -52,11 +52,12 @@ final class KeptRows
             return;
         }
         $day = new AthletesDay($missing, $squad, $on);
+        $holds = $this->holdsFor($squad, $on);
         foreach ($screens as $screen) {
             $rows = $screen->made($day);
             DB::table('kept_rows')->upsert(array_map(fn (Athlete $athlete): array => [
                 'athlete_id' => $athlete->id, 'squad_id' => $squad->id, 'screen' => $screen->screen(),
-                'key' => $this->key($athlete->revision, $squad, $on), 'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
+                'key' => self::key($athlete->revision, $holds), 'row' => json_encode($rows[$athlete->id], JSON_THROW_ON_ERROR),
             ], $missing), ['squad_id', 'screen', 'athlete_id']);
         }
     }
@@ -71,9 +72,10 @@ final class KeptRows
             ->where('squad_id', $squad->id)
             ->where('screen', $screen->screen())
             ->get(['athlete_id', 'key', 'row']);
+        $holds = $this->holdsFor($squad, $on);
         $rows = [];
         foreach ($kept as $row) {
-            if (isset($revisions[$row->athlete_id]) && $row->key === $this->key($revisions[$row->athlete_id], $squad, $on)) {
+            if (isset($revisions[$row->athlete_id]) && $row->key === self::key($revisions[$row->athlete_id], $holds)) {
                 $rows[$row->athlete_id] = $row->row;
             }
         }
@@ -81,10 +83,14 @@ final class KeptRows
         return $rows;
     }
 
-    private function key(int $revision, Squad $squad, Day $on): string
+    /** What every row of the squad's day depends on besides its athlete. */
+    private function holdsFor(Squad $squad, Day $on): string
     {
-        return hash('xxh128', implode('|', [
-            $revision, $on->iso(), $squad->rule_set, $squad->school?->value, $this->library->fingerprint(), config('app.build'),
-        ]));
+        return implode('|', [$on->iso(), $squad->rule_set, $squad->school?->value, $this->library->fingerprint(), config('app.build')]);
+    }
+
+    private static function key(int $revision, string $holds): string
+    {
+        return hash('xxh128', "{$revision}|{$holds}");
     }
 }

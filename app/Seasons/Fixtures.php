@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use Augendo\Core\Day;
-use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -25,7 +25,7 @@ final class Fixtures
         $squads = DB::table('athlete_squad')->whereIn('athlete_id', $athleteIds)->get()->groupBy('athlete_id');
         /** @var Collection<int, Fixture> $all */
         $all = Fixture::concerning($athleteIds)
-            ->where('held_on', '>=', $on->plus(-LimitCalendar::MATCHES_BACK_DAYS)->iso())
+            ->where('held_on', '>=', $on->plus(-RestLimit::LOOK_BACK_DAYS)->iso())
             ->orderBy('held_on')
             ->orderBy('starts_at')
             ->get();

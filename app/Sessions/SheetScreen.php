@@ -15,7 +15,6 @@ use App\Sessions\Answers\SheetView;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Word;
@@ -79,7 +78,7 @@ final class SheetScreen
             tapes: Tapes::inPlay($open->frame()->states($plans), $on),
             broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans),
             rule_notice: $open->ruleSet()->notice,
-            possible: self::stillPossible($open, $plans),
+            possible: self::blockIds($sheet, $open->frame()->stillPossible($plans)),
             return: ReturnRefs::ofSheet($open),
             focus: array_map(
                 fn (Fault $fault): FaultView => new FaultView(
@@ -147,18 +146,12 @@ final class SheetScreen
     }
 
     /**
-     * @param  list<BlockPlan>  $plans
-     * @return list<string>|null ids of the blocks that may be done when a sore part rules others out; null: it rules out none, or all
+     * @param  list<int>|null  $positions
+     * @return list<string>|null ids of the blocks there
      */
-    private static function stillPossible(OpenSheet $open, array $plans): ?array
+    private static function blockIds(Sheet $sheet, ?array $positions): ?array
     {
-        $free = array_filter($open->readiness()->channels, fn (Word $word): bool => $word->allowsWork());
-        if ($free === [] || count($free) === count(Channel::cases())) {
-            return null;
-        }
-        $possible = array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0 && $open->frame()->wordFor($plan)->allowsWork());
-
-        return array_values(array_map(fn (int $i): string => $open->sheet->blocks[$i]->id, array_keys($possible)));
+        return $positions === null ? null : array_map(fn (int $i): string => $sheet->blocks[$i]->id, $positions);
     }
 
     /**

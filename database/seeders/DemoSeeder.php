@@ -19,19 +19,14 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        mt_srand(20_270_311);
-        DB::transaction(function (): void {
-            $people = [
-                'coach' => 'Anneke Duarte', 'assistant' => 'Felix Moreau', 'clinician' => 'Dr. Samira Lund',
-                'guardian' => 'Leila Haddad', 'athlete' => 'Yuna Petrovic',
-            ];
-            $teller = Storyteller::of(Club::found('Saltmarsh Throwing Club', 'Harbour squad', $people, 'saltmarsh.example', 'saltmarsh'));
-            array_map($teller->tell(...), $this->stories());
-            $teller->judgedAlong('Pia', 3);
-            $teller->judgedAlong('Yuna', 11);
-            $teller->planAhead();
-            $teller->season('Mira');
-        });
+        $people = [
+            'coach' => 'Anneke Duarte', 'assistant' => 'Felix Moreau', 'clinician' => 'Dr. Samira Lund',
+            'guardian' => 'Leila Haddad', 'athlete' => 'Yuna Petrovic',
+        ];
+        DB::transaction(fn () => Storyteller::tellSquad(
+            Club::found('Saltmarsh Throwing Club', 'Harbour squad', $people, 'saltmarsh.example', 'saltmarsh'),
+            $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira',
+        ));
     }
 
     /** @return list<Story> */

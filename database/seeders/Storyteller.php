@@ -42,10 +42,12 @@ use Illuminate\Support\Str;
 
 /**
  * Makes the record of a squad from stories: ten weeks that end today. The last four go through the same code as real taps and reports do.
- * Every chance is drawn from mt_rand: seed it first.
  */
 final class Storyteller
 {
+    /** Every chance is drawn from it. */
+    private const SEED = 20_270_311;
+
     private const WEEKS = 10;
 
     private const TAPPED_DAYS = 28;
@@ -67,13 +69,32 @@ final class Storyteller
         $this->today = $club->workspace->today();
     }
 
-    public static function of(Club $club): self
+    private static function of(Club $club): self
     {
         return new self($club, app(Library::class), app(RepLog::class), app(HealthLog::class), app(AthleteLoads::class));
     }
 
+    /**
+     * A whole squad, the same each time on the same day.
+     *
+     * @param  list<Story>  $stories  in running order
+     * @param  array<string, int>  $judgedAlong  by given name: the assistant judged along and saw every so-many-th repetition differently
+     * @param  string  $season  given name of the one whose weeks ahead are planned
+     */
+    public static function tellSquad(Club $club, array $stories, array $judgedAlong, string $season): void
+    {
+        mt_srand(self::SEED);
+        $teller = self::of($club);
+        array_map($teller->tell(...), $stories);
+        foreach ($judgedAlong as $givenName => $every) {
+            $teller->judgedAlong($givenName, $every);
+        }
+        $teller->planAhead();
+        $teller->season($season);
+    }
+
     /** One athlete more in the squad, with all that is behind them. */
-    public function tell(Story $story): void
+    private function tell(Story $story): void
     {
         $athlete = $this->athlete($story, $this->told++);
         if ($story->before !== null) {
@@ -115,11 +136,11 @@ final class Storyteller
     }
 
     /** The assistant judged the last two sessions along, and saw every so-many-th repetition differently. */
-    public function judgedAlong(string $givenName, int $every): void
+    private function judgedAlong(string $givenName, int $every): void
     {
         $sheets = Sheet::query()
             ->with(['blocks', 'events'])
-            ->whereHas('athlete', fn ($query) => $query->where('given_name', $givenName))
+            ->where('athlete_id', $this->named($givenName)->id)
             ->where('state', 'finished')
             ->orderByDesc('held_on')
             ->limit(2)
@@ -144,7 +165,7 @@ final class Storyteller
     }
 
     /** Today’s session and the next two. */
-    public function planAhead(): void
+    private function planAhead(): void
     {
         $athletes = $this->club->squad->athletes()->get();
         foreach ([0, 3, 5] as $ahead) {
@@ -158,9 +179,9 @@ final class Storyteller
     /**
      * Weeks up to the pace of a rung: three behind the athlete with a session missed, two matches, and training at school on the same arm.
      */
-    public function season(string $givenName): void
+    private function season(string $givenName): void
     {
-        $athlete = Athlete::query()->where('given_name', $givenName)->where('workspace_id', $this->club->workspace->id)->firstOrFail();
+        $athlete = $this->named($givenName);
         $coach = $this->club->person(Role::Coach);
         $fixture = FixtureFactory::new()->state([
             'squad_id' => $this->club->squad->id, 'athlete_id' => $athlete->id, 'created_by' => $coach->id,
@@ -246,6 +267,11 @@ final class Storyteller
         }
 
         return $athlete;
+    }
+
+    private function named(string $givenName): Athlete
+    {
+        return $this->club->squad->athletes()->where('given_name', $givenName)->firstOrFail();
     }
 
     private function place(Athlete $athlete, string $ladder, string $rung, int $daysAgo, ?string $from): void

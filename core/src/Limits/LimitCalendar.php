@@ -18,9 +18,6 @@ use Augendo\Core\Load\Side;
  */
 final readonly class LimitCalendar
 {
-    /** Matches of so many days before count: no rest day is asked for longer after one. */
-    public const MATCHES_BACK_DAYS = 30;
-
     /** @var list<Limit> the rule set with growth, and with the rest days after matches */
     private array $limits;
 

@@ -13,7 +13,8 @@ use Augendo\Core\Tolerance;
 /** After a day of so much work, so many days without: what counts on that day and what must wait after it may be two things. */
 final readonly class RestLimit extends Limit
 {
-    private const LOOK_BACK_DAYS = 30;
+    /** Work and matches of so many days before count: nothing asks for rest longer after one. */
+    public const LOOK_BACK_DAYS = 30;
 
     private const AFTER_A_MATCH_DAYS = 1;
 

@@ -87,6 +87,24 @@ final readonly class SessionFrame
         return $this->readiness->forWork($block->asked->loadedChannels(), $this->throwing->bodySide($block->asked->side));
     }
 
+    /**
+     * Which blocks are left when a sore part rules others out.
+     *
+     * @param  array<int, BlockPlan>  $blocks
+     * @return list<int>|null positions of those that work and may; null: the day rules out no part, or every one
+     */
+    public function stillPossible(array $blocks): ?array
+    {
+        $free = array_filter($this->readiness->channels, fn (Word $word): bool => $word->allowsWork());
+        if ($free === [] || count($free) === count($this->readiness->channels)) {
+            return null;
+        }
+
+        return array_keys(
+            array_filter($blocks, fn (BlockPlan $block): bool => $block->reps > 0 && $this->wordFor($block)->allowsWork()),
+        );
+    }
+
     /** @return list<Channel> the channels a block loads that have this word */
     public function channelsWith(Word $word, BlockPlan $block): array
     {
