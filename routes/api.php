@@ -17,6 +17,7 @@ use App\People\SignInController;
 use App\Returns\ProgrammeController;
 use App\Returns\ReturnController;
 use App\Seasons\PlanController;
+use App\Sessions\CalendarController;
 use App\Sessions\SessionController;
 use App\Sessions\TodayController;
 use Illuminate\Support\Facades\Route;
@@ -64,8 +65,21 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
         Route::put('', 'changeSquad')->can('manage', 'squad');
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
-        Route::post('sessions', 'planSession')->can('manage', 'squad');
     });
+    Route::get('calendar', [CalendarController::class, 'show']);
+    Route::prefix('squads/{squad}/sessions')->controller(CalendarController::class)->group(function (): void {
+        Route::post('', 'plan')->can('manage', 'squad');
+        Route::post('preview', 'preview')->can('manage', 'squad');
+        Route::post('copy-week', 'copyWeek')->can('manage', 'squad');
+    });
+    Route::prefix('sessions/{session}')->controller(CalendarController::class)->group(function (): void {
+        Route::post('change', 'change')->can('change', 'session');
+        Route::post('call-off', 'callOff')->can('change', 'session');
+        Route::post('athletes', 'join')->can('change', 'session');
+        Route::post('athletes/take-out', 'takeOut')->can('change', 'session');
+        Route::post('close', 'close')->can('change', 'session');
+    });
+    Route::post('session-changes/{change}/take-back', [CalendarController::class, 'takeBack'])->can('takeBack', 'change');
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
     Route::get('library/{ladder}/definition', [LibraryController::class, 'definition']);

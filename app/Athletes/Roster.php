@@ -14,14 +14,10 @@ use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Returns\PlayReturn;
 use App\Seasons\Season;
-use App\Sessions\RefitPlans;
-use App\Sessions\Sheet;
-use App\Sessions\TrainingSession;
-use Augendo\Core\Day;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Squads, who is in them, where they stand on their ladders, and the sessions they are planned for. */
+/** Squads, who is in them, and where they stand on their ladders. */
 final class Roster
 {
     /** @param  array{name: string, school: string|null}  $given validated */
@@ -125,75 +121,6 @@ final class Roster
                 ->delete();
             Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
             AthletesChanged::one($athlete->id);
-        });
-    }
-
-    /**
-     * A session of the squad on a day: a fitted sheet for everybody who stands on a ladder and has none that day.
-     *
-     * @param  array{
-     *     day: string, starts_at: string, title: string, minutes?: int|null, ladders?: list<string>|null, objects?: list<string>|null,
-     * }  $given  validated; ladders: those to work on, null the one each is on last
-     * @return array{int, list<string>} how many sheets were made, and who was left out
-     */
-    public function planSession(Squad $squad, array $given, User $by): array
-    {
-        return Alone::inClub($squad->workspace_id, function () use ($squad, $given, $by): array {
-            $day = Day::of($given['day']);
-            $minutes = isset($given['minutes']) ? (int) $given['minutes'] : null;
-            $session = TrainingSession::query()->create([
-                'squad_id' => $squad->id,
-                'held_on' => $day->iso(),
-                'starts_at' => $given['starts_at'],
-                'title' => $given['title'],
-                'minutes' => $minutes,
-                'objects' => $given['objects'] ?? null,
-            ]);
-            $made = 0;
-            $left = [];
-            foreach ($squad->athletes()->whereNull('erased_at')->get() as $athlete) {
-                $standing = Placement::standing()
-                    ->where('athlete_id', $athlete->id)
-                    ->orderBy('entered_at')
-                    ->get()
-                    ->keyBy('ladder')
-                    ->sortByDesc('entered_at')
-                    ->values();
-                $chosen = isset($given['ladders']) ? $standing->whereIn('ladder', $given['ladders'])->values() : $standing->take(1);
-                if ($chosen->isEmpty()) {
-                    $left[] = $standing->isEmpty()
-                        ? "{$athlete->given_name} stands on no ladder yet"
-                        : "{$athlete->given_name} stands on none of these ladders";
-                }
-                foreach ($chosen as $placement) {
-                    $same = ['athlete_id' => $athlete->id, 'held_on' => $day->iso(), 'ladder' => $placement->ladder];
-                    if (Sheet::query()->where($same)->exists()) {
-                        $left[] = "{$athlete->given_name} has a sheet that day already";
-
-                        continue;
-                    }
-                    $sheet = Sheet::query()->create([
-                        'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $day->iso(),
-                        'ladder' => $placement->ladder,
-                        'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
-                        'state' => 'planned', 'version' => 0,
-                        // Two skills in one session share its minutes.
-                        'pace' => $minutes === null ? null : ['minutes' => intdiv($minutes, $chosen->count())],
-                    ]);
-                    RefitPlans::afterCommit($sheet);
-                    $made++;
-                }
-            }
-            if ($made === 0) {
-                throw new Problem(
-                    ProblemType::NobodyToPlanFor,
-                    $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', $left).'.',
-                    ['day' => ['Nobody to plan for.']],
-                );
-            }
-            Audit::of($by, null, 'session planned', ['day' => $day->iso(), 'sheets' => $made]);
-
-            return [$made, $left];
         });
     }
 

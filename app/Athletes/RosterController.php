@@ -14,8 +14,6 @@ use App\Athletes\Requests\SquadRequest;
 use App\Gates\FindPlace;
 use App\Http\Answers;
 use App\Library\Answers\LadderChoiceView;
-use App\Sessions\Answers\SessionMadeView;
-use App\Sessions\Requests\SessionRequest;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryObject;
 use Illuminate\Http\JsonResponse;
@@ -45,12 +43,6 @@ final class RosterController
         $athlete = $this->roster->addAthlete($squad, $request->validated(), $request->user());
 
         return response()->json(new NamedView($athlete->id, $athlete->name()));
-    }
-
-    #[Answers(SessionMadeView::class)]
-    public function planSession(SessionRequest $request, Squad $squad): JsonResponse
-    {
-        return response()->json(new SessionMadeView(...$this->roster->planSession($squad, $request->validated(), $request->user())));
     }
 
     #[Answers(IntakeView::class)]

@@ -63,7 +63,7 @@ final class CourtsideScreen
     /** @throws Problem when the day of the session has not come */
     public static function view(OpenSheet $open, User $user): CourtsideView
     {
-        self::refuseAhead($open);
+        self::refuseWhatIsNotOn($open);
         $sheet = $open->sheet;
         $frame = $open->frame();
         $plans = $open->plans();
@@ -388,9 +388,16 @@ final class CourtsideScreen
         return $both;
     }
 
-    /** @throws Problem when the day of the session has not come */
-    private static function refuseAhead(OpenSheet $open): void
+    /** @throws Problem when the day of the session has not come, or it was called off */
+    private static function refuseWhatIsNotOn(OpenSheet $open): void
     {
+        if ($open->sheet->state === Sheet::CALLED_OFF) {
+            throw new Problem(
+                ProblemType::Closed,
+                "{$open->athlete->given_name} is not in this session: it was called off, or the athlete was taken out. Take that back on "
+                    .'the page of the session, or plan another one.',
+            );
+        }
         if ($open->isAhead()) {
             throw new Problem(
                 ProblemType::NotToday,

@@ -7,6 +7,7 @@ namespace App\Courtside;
 use App\Limits\AthleteLoads;
 use App\People\User;
 use App\Records\Alone;
+use App\Sessions\SessionState;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Augendo\Core\Courtside\Tap;
@@ -47,8 +48,10 @@ final class RepLog
                 'at' => $event['at'], 'seq' => $event['seq'], 'device' => $event['device'], 'user_id' => $user->id, 'received_at' => $now,
             ], $events));
             if ($new > 0) {
-                if ($sheet->state === 'planned') {
+                if (in_array($sheet->state, ['planned', Sheet::CALLED_OFF], true)) {
+                    // Somebody counted where no connection told that it was called off: what was done was done.
                     $sheet->update(['state' => 'running', 'started_at' => $events[0]['at']]);
+                    $sheet->trainingSession()->where('state', '!=', SessionState::Planned->value)->update(['state' => SessionState::Planned->value]);
                 }
                 $this->derive($sheet);
             }

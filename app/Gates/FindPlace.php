@@ -140,12 +140,13 @@ final class FindPlace
         $squad = $athlete->squads()->orderBy('squads.id')->first()
             ?? throw new Problem(ProblemType::InNoSquad, 'Add the athlete to a squad first.');
         $athlete->sheets()->where('held_on', $today)->where('ladder', $ladder->id)->where('state', 'planned')->get()->each->delete();
-        $session = TrainingSession::query()->where('squad_id', $squad->id)->where('held_on', $today)->orderBy('starts_at')->first()
+        $session = TrainingSession::standing($squad->id)->where('held_on', $today)->orderBy('starts_at')->first()
             ?? TrainingSession::query()->create([
                 'squad_id' => $squad->id,
                 'held_on' => $today,
                 'starts_at' => Carbon::now($by->workspace->timezone)->format('H:i'),
                 'title' => 'Finding the rung',
+                'extra' => true,
             ]);
         $sheet = Sheet::query()->create([
             'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today,

@@ -36,7 +36,7 @@ final class NewcomerPlace
             Sheet::query()
                 ->where('athlete_id', $athlete->id)
                 ->where('ladder', $ladderId)
-                ->where('state', '!=', 'finished')
+                ->whereIn('state', ['planned', 'running'])
                 ->orderByDesc('held_on')
                 ->value('id'),
         );

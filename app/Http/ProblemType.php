@@ -18,6 +18,7 @@ enum ProblemType: string
     case NotFound = 'not-found';
     case ThisLinkDoesNotWorkAnyMore = 'this-link-does-not-work-any-more';
     case ASeasonIsOpen = 'a-season-is-open';
+    case AlreadyCounted = 'already-counted';
     case AlreadyFinished = 'already-finished';
     case AlreadyOnTheWayBack = 'already-on-the-way-back';
     case AlreadyStarted = 'already-started';
@@ -98,6 +99,7 @@ enum ProblemType: string
             self::NotFound,
             self::ThisLinkDoesNotWorkAnyMore => 404,
             self::ASeasonIsOpen,
+            self::AlreadyCounted,
             self::AlreadyFinished,
             self::AlreadyOnTheWayBack,
             self::AlreadyStarted,
@@ -133,6 +135,7 @@ enum ProblemType: string
             self::NotFound => 'Not found',
             self::ThisLinkDoesNotWorkAnyMore => 'This link does not work any more',
             self::ASeasonIsOpen => 'A season is open',
+            self::AlreadyCounted => 'Counted already',
             self::AlreadyFinished => 'Already finished',
             self::AlreadyOnTheWayBack => 'Already on the way back',
             self::AlreadyStarted => 'Already started',

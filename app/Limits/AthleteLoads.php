@@ -171,7 +171,7 @@ final class AthleteLoads
         $blocks = SheetBlock::query()->join('sheets', 'sheets.id', '=', 'sheet_blocks.sheet_id')
             ->whereIn('sheets.athlete_id', $ids)
             ->where('sheets.held_on', '>=', $on->iso())
-            ->where('sheets.state', '!=', 'finished')
+            ->whereIn('sheets.state', ['planned', 'running'])
             ->where('sheet_blocks.reps', '>', 0)
             ->when($withoutSheet !== null, fn ($query) => $query->where('sheets.id', '!=', $withoutSheet))
             ->get(['sheet_blocks.*', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state']);

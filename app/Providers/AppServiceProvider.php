@@ -21,6 +21,8 @@ use App\Seasons\FixturePolicy;
 use App\Seasons\Season;
 use App\Seasons\SeasonPolicy;
 use App\Sessions\FollowChange;
+use App\Sessions\SessionChange;
+use App\Sessions\SessionChangePolicy;
 use App\Sessions\SessionPolicy;
 use App\Sessions\Sheet;
 use App\Sessions\SheetPolicy;
@@ -87,6 +89,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(PlayReturn::class, ReturnPolicy::class);
         Gate::policy(Squad::class, SquadPolicy::class);
         Gate::policy(TrainingSession::class, SessionPolicy::class);
+        Gate::policy(SessionChange::class, SessionChangePolicy::class);
         Gate::policy(Season::class, SeasonPolicy::class);
         Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());

@@ -127,15 +127,15 @@ final class ReturnSteps
                 ->where('athlete_id', $return->athlete_id)
                 ->where('held_on', $day->iso())
                 ->where('ladder', $return->ladder)
-                ->where('state', '!=', 'finished')
+                ->whereIn('state', ['planned', 'running'])
                 ->first();
             if ($there !== null) {
                 return $there;
             }
-            $session = TrainingSession::query()->firstOrCreate(
-                ['squad_id' => $squad->id, 'held_on' => $day->iso()],
-                ['starts_at' => '17:00', 'title' => 'Return session'],
-            );
+            $session = TrainingSession::standing($squad->id)->where('held_on', $day->iso())->orderBy('starts_at')->first()
+                ?? TrainingSession::query()->create([
+                    'squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => '17:00', 'title' => 'Return session', 'extra' => true,
+                ]);
             $placement = Placement::query()
                 ->where('athlete_id', $return->athlete_id)
                 ->where('ladder', $return->ladder)

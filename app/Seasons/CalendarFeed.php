@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\People\User;
+use App\Sessions\SessionState;
+use App\Sessions\Sheet;
 use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\UsualStations;
 use Illuminate\Support\Carbon;
@@ -36,7 +38,18 @@ final class CalendarFeed
             '=',
             'training_sessions.squad_id',
         )->whereBetween('held_on', $span)
-            ->whereExists(DB::table('sheets')->whereColumn('training_session_id', 'training_sessions.id')->whereIn('athlete_id', $athletes))
+            ->where('training_sessions.state', SessionState::Planned->value)
+            ->where(fn ($seen) => $seen
+                ->whereExists(
+                    DB::table('sheets')
+                        ->whereColumn('training_session_id', 'training_sessions.id')
+                        ->where('sheets.state', '!=', Sheet::CALLED_OFF)
+                        ->whereIn('athlete_id', $athletes),
+                )
+                // Weeks ahead nobody has a sheet in it yet.
+                ->orWhere(fn ($ahead) => $ahead
+                    ->where('has_sheets', false)
+                    ->whereIn('training_sessions.squad_id', $user->visibleSquads()->select('squads.id'))))
             ->orderBy('held_on')->orderBy('starts_at')->get([
                 'training_sessions.id', 'held_on', 'starts_at', 'title', 'minutes', 'squads.name as squad',
             ]);

@@ -8,11 +8,11 @@ use App\Athletes\Athlete;
 use App\Athletes\Squad;
 use App\Http\Answers;
 use App\Seasons\Answers\PlanView;
+use App\Seasons\Answers\SeasonsMadeView;
 use App\Seasons\Answers\SeasonView;
 use App\Seasons\Requests\FixtureRequest;
 use App\Seasons\Requests\SeasonRequest;
 use App\Seasons\Requests\SquadSeasonRequest;
-use App\Sessions\Answers\SessionMadeView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -69,10 +69,10 @@ final class PlanController
         );
     }
 
-    #[Answers(SessionMadeView::class)]
+    #[Answers(SeasonsMadeView::class)]
     public function openForSquad(SquadSeasonRequest $request, Squad $squad): JsonResponse
     {
-        return response()->json(new SessionMadeView(...$this->seasons->openForSquad($squad, $request->validated(), $request->user())));
+        return response()->json(new SeasonsMadeView(...$this->seasons->openForSquad($squad, $request->validated(), $request->user())));
     }
 
     #[Answers(SeasonView::class)]

@@ -33,10 +33,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $created_at
  * @property Carbon|null $updated_at
  * @property bool $waiting
+ * @property string|null $followed_on
  */
 final class Season extends Record
 {
-    protected $attributes = ['waiting' => false];
+    protected $attributes = ['waiting' => false, 'followed_on' => null];
 
     protected function casts(): array
     {

@@ -12,6 +12,7 @@ use App\Seasons\Answers\SeasonPointView;
 use App\Seasons\Answers\SeasonProblemView;
 use App\Seasons\Answers\SeasonView;
 use App\Seasons\Answers\SeasonWeekView;
+use App\Sessions\Sheet;
 use App\Wording\PlanWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -44,6 +45,7 @@ final class SeasonScreen
             ->where('athlete_id', $season->athlete_id)
             ->where('ladder', $season->ladder)
             ->where('held_on', '>=', $season->startsOn()->iso())
+            ->where('state', '!=', Sheet::CALLED_OFF)
             ->get(['id', 'held_on', 'state'])
             ->keyBy(fn (object $row): string => substr($row->held_on, 0, 10))
             ->all();
@@ -55,14 +57,8 @@ final class SeasonScreen
         foreach ($day->load->fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE) as $fixture) {
             $elsewhere[$fixture->day()->iso()] = $fixture;
         }
-        $elsewhereArm = [];
-        foreach ($day->load->plans as $set) {
-            if (in_array($set->session, array_map(fn (Fixture $each): string => "match {$each->id}", array_values($elsewhere)), true)) {
-                $elsewhereArm[Day::fromOrdinal($set->day)->iso()] = (
-                    $elsewhereArm[Day::fromOrdinal($set->day)->iso()] ?? 0.0
-                ) + $set->cost['arm'];
-            }
-        }
+        $beside = $this->beside($season, $day->load->plans);
+        $squad = $this->seasons->squadDays($season, $today);
 
         $weeks = [];
         $record = $day->load->record;
@@ -80,15 +76,11 @@ final class SeasonScreen
                         day: $planned[$iso] ?? null,
                         sheet: $sheets[$iso] ?? null,
                         elsewhere: $elsewhere[$iso] ?? null,
-                        elsewhereArm: $elsewhereArm[$iso] ?? 0.0,
+                        beside: $beside[$ordinal] ?? [],
                         doneArm: $arm->on($ordinal),
+                        withSquad: $squad->isWith($on),
                     );
-                $record = $record->with([
-                    ...($planned[$iso] ?? null)->sets ?? [],
-                    ...array_values(
-                        array_filter($day->load->plans, fn (CostedSet $set): bool => $set->day === $ordinal && isset($elsewhere[$iso])),
-                    ),
-                ]);
+                $record = $record->with([...($planned[$iso] ?? null)->sets ?? [], ...$beside[$ordinal] ?? []]);
             }
             $last = Day::fromOrdinal($monday + 7 * $number + 6);
             $weeks[] = new SeasonWeekView(
@@ -139,6 +131,40 @@ final class SeasonScreen
         );
     }
 
+    /**
+     * What is planned beside the season: training elsewhere, other skills with the squad, doses a coach set. Its own sheets and the
+     * matches are in the plan itself.
+     *
+     * @param  list<CostedSet>  $plans
+     * @return array<int, non-empty-list<CostedSet>> by ordinal of the day
+     */
+    private function beside(Season $season, array $plans): array
+    {
+        $inPlan = Sheet::query()
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->pluck('id')
+            ->all();
+        $matches = Fixture::concerning([$season->athlete_id])->where('kind', Fixture::MATCH)->pluck('id');
+        $inPlan = array_flip([...$inPlan, ...$matches->map(fn (string $id): string => "match {$id}")->all()]);
+        $beside = [];
+        foreach ($plans as $set) {
+            if (! isset($inPlan[$set->session])) {
+                $beside[$set->day][] = $set;
+            }
+        }
+
+        return $beside;
+    }
+
+    /** @param  list<CostedSet>  $sets */
+    private static function sum(array $sets, string $measure): float
+    {
+        return array_sum(array_map(fn (CostedSet $set): float => $set->cost[$measure], $sets));
+    }
+
     private function rungName(Season $season, string $rung): string
     {
         return $this->library->ladder($season->ladder)->rung($rung)->name ?? $rung;
@@ -169,27 +195,30 @@ final class SeasonScreen
             agreed_arm: isset($agreed['arm']) ? (float) $agreed['arm'] : null,
             sheet_id: $sheet?->id,
             movable: false,
+            with_squad: false,
         );
     }
 
-    /** @param  object{id: string, state: string}|null  $sheet */
+    /**
+     * @param  object{id: string, state: string}|null  $sheet
+     * @param  list<CostedSet>  $beside
+     */
     private function day(
-        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, float $elsewhereArm,
-        float $doneArm,
+        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, array $beside, float $doneArm, bool $withSquad,
     ): SeasonDayView {
         $agreed = $season->agreed[$on->iso()]['arm'] ?? null;
         if ($day === null) {
             return new SeasonDayView(
                 date: $on->iso(),
-                kind: $elsewhere === null ? 'rest' : 'elsewhere',
-                title: $elsewhere?->title,
+                kind: $elsewhere !== null ? 'elsewhere' : ($beside === [] ? 'rest' : 'other'),
+                title: $elsewhere->title ?? ($beside === [] ? null : self::titleOf($beside[0])),
                 emphasis: null,
                 emphasis_name: null,
-                reps: 0,
+                reps: (int) round(self::sum($beside, 'reps')),
                 effort: null,
                 distance_m: null,
-                arm: $elsewhereArm + $doneArm,
-                landings: 0.0,
+                arm: self::sum($beside, 'arm') + $doneArm,
+                landings: self::sum($beside, 'landings'),
                 raised: [],
                 trims: [],
                 needs_clearance: false,
@@ -198,6 +227,7 @@ final class SeasonScreen
                 agreed_arm: $agreed === null ? null : (float) $agreed,
                 sheet_id: $sheet?->id,
                 movable: false,
+                with_squad: false,
             );
         }
         $own = self::ownBlock($day);
@@ -213,8 +243,8 @@ final class SeasonScreen
             reps: $day->matchReps ?? (int) round($day->cost('reps')),
             effort: $own?->effort,
             distance_m: $own?->distanceM,
-            arm: $day->cost('arm') + $elsewhereArm + $doneArm,
-            landings: $day->cost('landings'),
+            arm: $day->cost('arm') + self::sum($beside, 'arm') + $doneArm,
+            landings: $day->cost('landings') + self::sum($beside, 'landings'),
             raised: array_map(PlanWording::raised(...), $day->pace->raised ?? []),
             trims: array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []),
             needs_clearance: $day->clearance,
@@ -222,8 +252,17 @@ final class SeasonScreen
             fullest_share: $day->fullest?->share(),
             agreed_arm: $agreed === null ? null : (float) $agreed,
             sheet_id: $sheet?->id,
-            movable: $day->match === null,
+            movable: $day->match === null && ! $withSquad,
+            with_squad: $withSquad,
         );
+    }
+
+    private static function titleOf(CostedSet $set): ?string
+    {
+        return DB::table('sheets')
+            ->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')
+            ->where('sheets.id', $set->session)
+            ->value('training_sessions.title');
     }
 
     private static function ownBlock(SeasonDay $day): ?BlockPlan

@@ -18,6 +18,7 @@ use App\Returns\ReturnsUnderWay;
 use App\Sessions\RefitPlans;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
+use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
@@ -30,6 +31,7 @@ use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonPlanner;
 use Augendo\Core\Planning\SeasonReturn;
+use Augendo\Core\Planning\SessionLife;
 use Augendo\Core\Planning\Standing;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
@@ -41,8 +43,8 @@ use Illuminate\Support\Facades\DB;
 /** Seasons: planned from the record as it is, agreed to, and put on the calendar two weeks at a time. */
 final class Seasons
 {
-    /** Sheets are made this far ahead; the weeks after it stay a plan. */
-    private const SHEETS_AHEAD_DAYS = 14;
+    /** How far beyond its goal the squad's own sessions are looked at: as far as the planner looks for the goal. */
+    private const SQUAD_BEYOND_DAYS = 182;
 
     public function __construct(private readonly Library $library) {}
 
@@ -89,7 +91,7 @@ final class Seasons
         $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
 
         return SeasonPlanner::plan(
-            ask: $this->ask($season, $today, $day->load->fixtures),
+            ask: $this->ask($season, $today, $day->load->fixtures, $this->squadDays($season, $today)),
             ladder: $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)),
             standing: $this->standing($athlete, $placement),
             price: $day->load->price,
@@ -112,8 +114,23 @@ final class Seasons
         );
     }
 
-    private function ask(Season $season, Day $today, Fixtures $fixtures): SeasonAsk
+    public function squadDays(Season $season, Day $today): SquadDays
     {
+        return new SquadDays($season->athlete, $season->ladder, $today, $season->goalOn()->latest($today)->plus(self::SQUAD_BEYOND_DAYS));
+    }
+
+    private function ask(Season $season, Day $today, Fixtures $fixtures, SquadDays $squad): SeasonAsk
+    {
+        // Doses a coach set on a day are priced as they are; the season plans nothing on top of them.
+        $given = Sheet::query()
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->where('held_on', '>', $today->iso())
+            ->where('state', 'planned')
+            ->where('edited', true)
+            ->get()
+            ->map(fn (Sheet $sheet): int => $sheet->day()->ordinal)
+            ->all();
         $matches = array_map(
             fn (Fixture $each) => $each->event($this->library->skills()),
             $fixtures->ahead($season->athlete_id, Fixture::MATCH),
@@ -130,9 +147,10 @@ final class Seasons
             goalRung: $season->goal_rung,
             matches: $matches,
             moves: $moves,
-            off: array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off),
+            off: [...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), ...$squad->lost(), ...array_values($given)],
             minutes: $season->minutes,
             start: $season->startsOn(),
+            withSquad: $squad->with(),
         );
     }
 
@@ -217,10 +235,13 @@ final class Seasons
     private function refuseMoves(Season $season, Day $today): void
     {
         $taken = [];
+        $squad = $season->moves === [] ? null : $this->squadDays($season, $today);
         foreach ($season->moves as $from => $to) {
             $day = Day::of($to);
             $why = match (true) {
                 $today->isAfter($day) => 'That day is over.',
+                $squad->isWith(Day::of($from)) => 'The squad trains on '.Wording::day(Day::of($from)).'. Move its session on the calendar.',
+                $squad->isWith($day) => 'The squad trains that day.',
                 $day->isAfter($season->goalOn()) => 'That day lies after the goal.',
                 isset($taken[$to]) => 'Another session was moved there already.',
                 in_array($to, $season->off, true) => 'That day is taken off.',
@@ -412,7 +433,7 @@ final class Seasons
         $days = array_values(
             array_filter(
                 $plan->days,
-                fn (SeasonDay $day): bool => $day->match === null && $day->day->ordinal < $today->ordinal + self::SHEETS_AHEAD_DAYS,
+                fn (SeasonDay $day): bool => $day->match === null && SessionLife::needsSheets($day->day, $today),
             ),
         );
         $this->takeOff($season, $today, array_map(fn (SeasonDay $day): string => $day->day->iso(), $days));
@@ -427,11 +448,12 @@ final class Seasons
                 ->where('athlete_id', $season->athlete_id)
                 ->where('ladder', $season->ladder)
                 ->where('held_on', $iso)
+                ->where('state', '!=', Sheet::CALLED_OFF)
                 ->first();
             if ($sheet !== null && ($sheet->state !== 'planned' || $sheet->edited)) {
                 continue;
             }
-            $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes];
+            $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes ?? $sheet->pace['minutes'] ?? null];
             if ($day->pace !== null && $day->rung?->id === $placement->rung) {
                 $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];
             }
@@ -441,9 +463,13 @@ final class Seasons
                 'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
                 'state' => 'planned', 'version' => 0,
             ]);
-            $sheet->fill(['season_id' => $season->id, 'pace' => $pace])->save();
-            RefitPlans::afterCommit($sheet);
+            $sheet->fill(['season_id' => $season->id, 'pace' => $pace]);
+            if ($sheet->isDirty()) {
+                $sheet->save();
+                RefitPlans::afterCommit($sheet);
+            }
         }
+        $season->update(['followed_on' => $today->iso()]);
     }
 
     /**
@@ -463,22 +489,55 @@ final class Seasons
             ->get();
         foreach ($gone as $sheet) {
             assert($sheet instanceof Sheet);
+            $session = $sheet->trainingSession()->firstOrFail();
+            if (! $session->extra) {
+                // The squad's session is theirs without the season, too: at the rung's own dose.
+                $minutes = $sheet->pace['minutes'] ?? null;
+                $sheet->update(['season_id' => null, 'pace' => $minutes === null ? null : ['minutes' => $minutes]]);
+                RefitPlans::afterCommit($sheet);
+
+                continue;
+            }
             $sheet->delete();
-            if (! Sheet::query()->where('training_session_id', $sheet->training_session_id)->exists()) {
-                TrainingSession::destroy($sheet->training_session_id);
+            if ($session->sheets()->doesntExist()) {
+                $session->delete();
             }
         }
         AthletesChanged::one($season->athlete_id);
     }
 
+    /** Puts the next weeks on the calendar anew, once a day and whenever the squad's sessions change. */
+    public function follow(Season $season): void
+    {
+        if ($season->waiting || $season->state !== 'open') {
+            return;
+        }
+        $today = $season->squad->workspace->today();
+        if ($today->isAfter($season->goalOn())) {
+            return;
+        }
+        $plan = $this->plan($season, $today);
+        Alone::with($season->athlete_id, function () use ($season, $plan, $today): void {
+            $same = ['id' => $season->id, 'state' => 'open', 'waiting' => false, 'version' => $season->version];
+            if (Season::query()->where($same)->exists()) {
+                $this->putOnCalendar($season, $plan, $today);
+            }
+        });
+    }
+
+    /** The squad's session of that day that works on the ladder; else one of the season's own. */
     private function session(Season $season, string $iso): TrainingSession
     {
-        return TrainingSession::query()->where('squad_id', $season->squad_id)->where('held_on', $iso)->orderBy('starts_at')->first()
+        $there = TrainingSession::standing($season->squad_id)->where('held_on', $iso)->orderBy('starts_at')->get();
+
+        return $there->first(fn (TrainingSession $each): bool => $each->extra || $each->ladders === null
+            || in_array($season->ladder, $each->ladders, true))
             ?? TrainingSession::query()->create([
                 'squad_id' => $season->squad_id,
                 'held_on' => $iso,
                 'starts_at' => '17:00',
                 'title' => 'Season session',
+                'extra' => true,
             ]);
     }
 

@@ -28,6 +28,9 @@ final class EditSheet
             if ($sheet->state === 'finished') {
                 throw new Problem(ProblemType::AlreadyFinished, 'A finished session keeps its doses.');
             }
+            if ($sheet->state === Sheet::CALLED_OFF) {
+                throw new Problem(ProblemType::Closed, 'This session is called off. Take that back first, on its page.');
+            }
             $open = OpenSheet::of($sheet);
             $plans = $open->withDoses($doses);
             $refusals = self::refusals($open, $plans);

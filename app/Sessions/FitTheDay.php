@@ -8,6 +8,8 @@ use App\Athletes\Athlete;
 use App\Athletes\Squad;
 use App\Limits\CarriedLoads;
 use App\People\Workspace;
+use App\Seasons\FollowSessions;
+use App\Seasons\Season;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -33,6 +35,12 @@ final class FitTheDay implements ShouldQueue
             $carried->carry($athlete, $workspace->today());
         }
         $ids = $athletes->pluck('id')->all();
+        MakeSheets::ofDaysComeNear($workspace->id);
+        $seasons = Season::query()->whereIn('athlete_id', $ids)->where('state', 'open')->where('waiting', false);
+        foreach ($seasons->where(fn ($due) => $due->whereNull('followed_on')->orWhere('followed_on', '<', $workspace->today()->iso()))
+            ->pluck('id') as $id) {
+            FollowSessions::dispatch($id);
+        }
         foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {
             RefitSheets::dispatch($id);
         }

@@ -40,6 +40,13 @@ final class RefitPlans
         });
     }
 
+    /** The same by the worker, once for all sheets of an athlete that wait. */
+    public static function later(Sheet $sheet): void
+    {
+        $sheet->update(['stale' => true]);
+        RefitSheets::dispatch($sheet->athlete_id)->afterCommit();
+    }
+
     /** A sheet whose day has come is shown as it will be kept; the keeping is left to the queue. */
     public static function toLookAt(Sheet $sheet, Day $today): Sheet
     {

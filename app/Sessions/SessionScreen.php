@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Athletes\Cards;
 use App\Health\DayReadiness;
 use App\People\User;
+use App\Sessions\Answers\SessionLifeView;
 use App\Sessions\Answers\SessionView;
 use App\Sessions\Answers\StationFlagView;
 use App\Sessions\Answers\StationGroupView;
@@ -30,13 +31,43 @@ use Illuminate\Support\Facades\DB;
 /** Who is where when, with what. */
 final class SessionScreen
 {
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly CalendarScreen $calendar) {}
 
     public function view(TrainingSession $session, User $user): SessionView
     {
         $open = Stations::open($session, $user);
 
-        return $this->of($open, $open->plan(), []);
+        return $this->of($open, $open->plan(), [], $user);
+    }
+
+    private function life(Stations $open, User $user): SessionLifeView
+    {
+        $session = $open->session;
+        $in = $open->sheets()->pluck('athlete_id')->all();
+        $mayChange = $user->can('change', $session);
+        $on = $session->day();
+        $ofSquad = $session->squad->athletes()->pluck('athletes.id')->all();
+
+        return new SessionLifeView(
+            state: $session->state->value,
+            reason: $session->reason,
+            place: $session->place,
+            repeats: $session->series_id !== null,
+            counted: $session->isCounted(),
+            open: $open->sheets()->contains('state', 'running'),
+            has_sheets: $session->has_sheets,
+            minutes_planned: $session->minutes,
+            moved_from: $session->first_on === null ? null : substr($session->first_on, 0, 10),
+            not_in: ! $mayChange ? [] : $user->visibleAthletes()
+                ->whereNotIn('id', $in)
+                ->get()
+                ->sortBy(fn (Athlete $athlete): array => [! in_array($athlete->id, $ofSquad, true), $athlete->name()])
+                ->map(fn (Athlete $athlete) => Cards::athlete($athlete, $on))
+                ->values()
+                ->all(),
+            changes: $mayChange ? $this->calendar->changesOf($session, $user) : [],
+            may_change: $mayChange,
+        );
     }
 
     /**
@@ -53,7 +84,7 @@ final class SessionScreen
         try {
             $open->keep($setup, $version);
             $plan = $open->plan();
-            $view = $this->of($open, $plan, self::differences($kept, $plan, $absent, count($setup['absent'])));
+            $view = $this->of($open, $plan, self::differences($kept, $plan, $absent, count($setup['absent'])), $user);
         } finally {
             DB::rollBack();
         }
@@ -62,9 +93,10 @@ final class SessionScreen
     }
 
     /** @param  list<string>  $differences */
-    private function of(Stations $open, StationPlan $plan, array $differences): SessionView
+    private function of(Stations $open, StationPlan $plan, array $differences, User $user): SessionView
     {
         $session = $open->session;
+        $life = $this->life($open, $user);
         $setup = $open->setup();
         $on = Day::of(substr($session->held_on, 0, 10));
         $sheets = $open->sheets()->keyBy('athlete_id');
@@ -151,6 +183,7 @@ final class SessionScreen
             differences: $differences,
             floor: $session->floor ?? $squad->floor,
             can_undo: isset($session->stations['before']),
+            life: $life,
             cautions: array_values(
                 array_unique(
                     array_merge(

@@ -46,6 +46,9 @@ use Illuminate\Support\Carbon;
  */
 final class Sheet extends Record
 {
+    /** The athlete was taken out, or the session was called off: nothing of it is planned any more. */
+    public const CALLED_OFF = 'called_off';
+
     protected $attributes = ['edited' => false, 'stale' => false, 'return_stage' => null, 'pace' => null];
 
     protected function casts(): array

@@ -41,6 +41,7 @@ final class Stations
         return $this->sheets ??= Sheet::query()
             ->with(['blocks', 'athlete', 'trainingSession.squad'])
             ->where('training_session_id', $this->session->id)
+            ->where('state', '!=', Sheet::CALLED_OFF)
             ->whereIn('athlete_id', $this->user->visibleAthletes()->select('athletes.id'))->orderBy('id')->get();
     }
 

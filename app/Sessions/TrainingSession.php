@@ -6,9 +6,13 @@ namespace App\Sessions;
 
 use App\Athletes\Squad;
 use App\Records\Record;
+use Augendo\Core\Day;
+use Augendo\Core\Planning\SessionLife;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A squad's meeting on one day; each athlete has a sheet in it.
@@ -25,12 +29,54 @@ use Illuminate\Support\Carbon;
  * @property array<array-key, mixed>|null $objects
  * @property int $version
  * @property string|null $floor
+ * @property string|null $series_id
+ * @property bool $own
+ * @property SessionState $state
+ * @property string|null $reason
+ * @property string|null $first_on
+ * @property string|null $place
+ * @property list<string>|null $ladders
+ * @property bool $has_sheets
+ * @property bool $extra
  */
 final class TrainingSession extends Record
 {
+    protected $attributes = ['state' => 'planned', 'own' => false, 'extra' => false, 'has_sheets' => true, 'series_id' => null, 'version' => 1];
+
     protected function casts(): array
     {
-        return ['stations' => 'array', 'objects' => 'array', 'minutes' => 'integer', 'version' => 'integer'];
+        return [
+            'stations' => 'array', 'objects' => 'array', 'ladders' => 'array', 'minutes' => 'integer', 'version' => 'integer',
+            'own' => 'boolean', 'has_sheets' => 'boolean', 'extra' => 'boolean', 'state' => SessionState::class,
+        ];
+    }
+
+    public function day(): Day
+    {
+        return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    public function isOff(): bool
+    {
+        return $this->state !== SessionState::Planned;
+    }
+
+    public function life(): SessionLife
+    {
+        return new SessionLife($this->day(), $this->isOff(), $this->isCounted());
+    }
+
+    /** Whether somebody counted in it, or closed a sheet of it. */
+    public function isCounted(): bool
+    {
+        return $this->sheets()->whereIn('state', ['running', 'finished'])->exists()
+            || DB::table('rep_events')->whereIn('sheet_id', $this->sheets()->select('id'))->exists();
+    }
+
+    /** @return Builder<self> those of a squad that take place */
+    public static function standing(int $squadId): Builder
+    {
+        return self::query()->where('squad_id', $squadId)->where('state', SessionState::Planned->value);
     }
 
     /** @return BelongsTo<Squad, $this> */
@@ -39,7 +85,7 @@ final class TrainingSession extends Record
         return $this->belongsTo(Squad::class);
     }
 
-    /** @return HasMany<Sheet, $this> */
+    /** @return HasMany<Sheet, $this> those called off with them */
     public function sheets(): HasMany
     {
         return $this->hasMany(Sheet::class);

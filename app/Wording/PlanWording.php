@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use App\Sessions\PlanAct;
+use App\Sessions\SessionChange;
+use Augendo\Core\Day;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonProblem;
@@ -39,6 +42,29 @@ final class PlanWording
     public static function weekdays(array $weekdays): string
     {
         return implode(', ', array_map(fn (int $day): string => self::WEEKDAYS[$day], $weekdays));
+    }
+
+    /** @param  string|null  $athlete  given name, where the change was about one and the reader may see them */
+    public static function change(SessionChange $change, ?string $athlete): string
+    {
+        $about = $change->about;
+        $day = Day::of($about['day']);
+        $what = "“{$about['title']}”, ".Wording::day($day)." {$about['starts_at']}";
+        $more = $about['sessions'] > 1 ? ' and '.Wording::count($about['sessions'] - 1, 'session').' after it' : '';
+
+        return match ($change->kind) {
+            PlanAct::Planned => "{$what}{$more}: planned.",
+            PlanAct::Copied => Wording::count($about['sessions'], 'session').' copied from the week before, the first '
+                .Wording::day($day).'.',
+            PlanAct::Moved => "{$what}{$more}: moved to ".Wording::day(Day::of($about['to'] ?? $about['day']))
+                .' '.($about['to_starts_at'] ?? $about['starts_at']).'.',
+            PlanAct::Changed => "{$what}{$more}: changed.",
+            PlanAct::CalledOff => "{$what}{$more}: called off, “".($about['reason'] ?? '').'”.',
+            PlanAct::Deleted => "{$what}{$more}: deleted.",
+            PlanAct::Closed => "{$what}: closed, who was not counted taken out.",
+            PlanAct::Joined => "{$what}: ".($athlete ?? 'somebody').' added.',
+            PlanAct::TakenOut => "{$what}: ".($athlete ?? 'somebody').' taken out.',
+        };
     }
 
     public static function flag(StationFlag $flag): string

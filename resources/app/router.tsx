@@ -114,6 +114,11 @@ const plan = createRoute({
     path: '/plan',
     component: screen(() => import('./screens/plan/PlanScreen'), 'PlanScreen'),
 });
+const calendar = createRoute({
+    getParentRoute: () => frame,
+    path: '/calendar',
+    component: screen(() => import('./screens/calendar/CalendarScreen'), 'CalendarScreen'),
+});
 const newSeason = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/season',
@@ -199,6 +204,7 @@ export const router = createRouter({
             library,
             ladder,
             ladderEdit,
+            calendar,
             plan,
             newSeason,
             season,

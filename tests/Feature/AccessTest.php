@@ -9,6 +9,7 @@ use App\People\Role;
 use App\People\User;
 use App\Returns\PlayReturn;
 use Database\Factories\FixtureFactory;
+use Database\Factories\SessionChangeFactory;
 use Database\Factories\SquadFactory;
 use Database\Factories\UserFactory;
 use Illuminate\Routing\Route;
@@ -49,6 +50,15 @@ final class AccessTest extends TestCase
         'POST api/squads' => self::COACH,
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
+        'GET api/calendar' => self::EVERYBODY,
+        'POST api/squads/{squad}/sessions/preview' => self::COACH,
+        'POST api/squads/{squad}/sessions/copy-week' => self::COACH,
+        'POST api/sessions/{session}/change' => self::COACH,
+        'POST api/sessions/{session}/call-off' => self::COACH,
+        'POST api/sessions/{session}/athletes' => self::COACH,
+        'POST api/sessions/{session}/athletes/take-out' => self::COACH,
+        'POST api/sessions/{session}/close' => self::COACH,
+        'POST api/session-changes/{change}/take-back' => self::COACH,
         'POST api/squads/{squad}/sessions' => self::COACH,
         'GET api/rule-sets' => self::EVERYBODY,
         'POST api/rule-sets' => self::COACH,
@@ -273,6 +283,7 @@ final class AccessTest extends TestCase
             '{id}' => str_contains($path, '{id}') ? $this->measured($path, $athlete, $missing) : '',
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '',
+            '{change}' => str_contains($path, '{change}') ? $id($this->change($athlete)) : '',
             '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(),
             '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
@@ -343,6 +354,14 @@ final class AccessTest extends TestCase
             'title' => 'Match',
             'doses' => [],
             'created_by' => $this->coach()->id,
+        ])->id;
+    }
+
+    private function change(Athlete $athlete): string
+    {
+        return SessionChangeFactory::new()->create([
+            'squad_id' => $athlete->squads()->firstOrFail()->id,
+            'made_by' => $this->coach()->id,
         ])->id;
     }
 

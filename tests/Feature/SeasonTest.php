@@ -10,7 +10,9 @@ use App\Athletes\Squad;
 use App\Seasons\Season;
 use App\Seasons\WorkOutSeason;
 use App\Sessions\Sheet;
+use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
+use Augendo\Core\Planning\SeasonAsk;
 use Carbon\Carbon;
 use Database\Factories\SquadFactory;
 use Illuminate\Support\Facades\Queue;
@@ -181,11 +183,54 @@ final class SeasonTest extends TestCase
         );
     }
 
+    /** Two planners, one shoulder: what the squad does is the season's training, and what it does not is said to be extra. */
+    public function test_a_season_trains_on_the_days_of_the_squad_and_says_which_of_its_days_are_extra(): void
+    {
+        $athlete = $this->steady();
+        $squad = Squad::query()->firstOrFail();
+        [$own, $with] = [$this->today->plus(3), $this->today->plus(5)];
+        TrainingSession::query()->where('held_on', '>', $this->today->iso())->delete();
+        $plan = fn (array $more): array => $this->postJson("/api/squads/{$squad->id}/sessions", [
+            'day' => $with->iso(), 'starts_at' => '18:30', 'title' => 'Evening of the squad', ...$more,
+        ])->assertOk()->json();
+        $plan([]);
+        $ask = [...$this->ask(), 'weekdays' => [SeasonAsk::weekday($own->ordinal)]];
+        $season = $this->postJson("/api/athletes/{$athlete->id}/seasons", $ask)->assertOk()->json('id');
+        $day = fn (Day $of): array => collect($this->getJson("/api/seasons/{$season}")->assertOk()->json('weeks'))
+            ->pluck('days')->flatten(1)->firstWhere('date', $of->iso());
+        $this->assertSame(['session', true], [$day($with)['kind'], $day($with)['with_squad']]);
+        $this->assertSame(['session', false], [$day($own)['kind'], $day($own)['with_squad']]);
+        $sheets = Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $with->iso())->get();
+        $this->assertSame([$season], $sheets->pluck('season_id')->all(), 'One session, one sheet: the season uses it.');
+
+        // The squad comes on its own day, too: the session the season had made for itself is the squad's now.
+        $made = $plan(['day' => $own->iso()]);
+        $this->assertTrue($day($own)['with_squad']);
+        $this->assertSame(1, Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $own->iso())->where('state', 'planned')->count());
+        $this->postJson("/api/session-changes/{$made['change_id']}/take-back")->assertNoContent();
+        $this->assertFalse($day($own)['with_squad']);
+
+        // Called off, it is no training day any more, and nothing is put in its place.
+        $session = Sheet::query()->where('season_id', $season)->where('held_on', $with->iso())->firstOrFail()->training_session_id;
+        $this->postJson("/api/sessions/{$session}/call-off", ['scope' => 'one', 'reason' => 'No hall'])->assertOk();
+        $this->assertSame('rest', $day($with)['kind']);
+
+        // Another skill on a day of rest is no rest.
+        $this->postJson("/api/athletes/{$athlete->id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'kneel'])->assertOk();
+        $plan(['day' => $this->today->plus(4)->iso(), 'ladders' => ['javelin-throw']]);
+        $other = $day($this->today->plus(4));
+        $this->assertSame(['other', 'Evening of the squad'], [$other['kind'], $other['title']]);
+        $this->assertGreaterThan(0, $other['reps']);
+    }
+
     public function test_impossible_asks_are_explained_with_the_nearest_plan(): void
     {
         $athlete = $this->steady();
         foreach ([
-            'no_free_day' => ['weekdays' => []],
+            // Without days of its own a season has those of the squad; here they are taken off.
+            'no_free_day' => ['weekdays' => [], 'off' => array_map(
+                fn (int $days): string => $this->today->plus($days)->iso(), range(0, 60),
+            )],
             'too_near' => ['goal_on' => $this->today->plus(3)->iso(), 'goal_rung' => 'match', 'weekdays' => [1, 2, 3, 4, 5, 6, 7]],
             'goal_past' => ['goal_on' => $this->today->iso()],
         ] as $code => $with) {
@@ -219,9 +264,9 @@ final class SeasonTest extends TestCase
             "/api/squads/{$squad->id}/seasons",
             ['goal_on' => $this->today->plus(56)->iso(), 'weekdays' => [1, 3, 5], 'minutes' => 75, 'rungs_up' => 1],
         )->assertOk();
-        $this->assertSame(Season::query()->count() - 1, $made->json('sheets'));
+        $this->assertSame(Season::query()->count() - 1, $made->json('seasons'));
         $this->assertSame(['Mira has a season already'], $made->json('left_out'));
-        $this->assertGreaterThan(8, $made->json('sheets'));
+        $this->assertGreaterThan(8, $made->json('seasons'));
         foreach (Season::query()->with('athlete')->get() as $season) {
             $this->getJson("/api/seasons/{$season->id}")->assertOk();
         }
@@ -236,7 +281,7 @@ final class SeasonTest extends TestCase
         $made = $this->postJson(
             "/api/squads/{$squad->id}/seasons",
             ['goal_on' => $this->today->plus(28)->iso(), 'weekdays' => [1, 3, 5], 'minutes' => 75, 'rungs_up' => 1],
-        )->assertOk()->json('sheets');
+        )->assertOk()->json('seasons');
         $this->assertSame($before, Sheet::query()->count(), 'Nothing is worked out while the answer is waited for.');
         Queue::assertPushed(WorkOutSeason::class, $made);
         $this->getJson("/api/plan?squad={$squad->id}")->assertOk()->assertJsonPath('working_out', $made);

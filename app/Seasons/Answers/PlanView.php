@@ -17,8 +17,6 @@ final readonly class PlanView
         public SquadView $squad,
         /** @var list<SquadView> */
         public array $squads,
-        /** @var list<PlannedSessionView> */
-        public array $sessions,
         /** @var list<FixtureView> */
         public array $fixtures,
         /** @var list<SeasonRowView> */

@@ -10,7 +10,10 @@ final readonly class SeasonDayView
     public function __construct(
         /** @format date */
         public string $date,
-        /** @var 'session'|'match'|'elsewhere'|'missed'|'done'|'rest' missed and done: of the days gone by */
+        /**
+         * @var 'session'|'match'|'elsewhere'|'other'|'missed'|'done'|'rest'
+         *      other: a session beside the season; missed and done: of the days gone by
+         */
         public string $kind,
         /** rung, stage or match */
         public ?string $title,
@@ -37,5 +40,7 @@ final readonly class SeasonDayView
         public ?float $agreed_arm,
         public ?string $sheet_id,
         public bool $movable,
+        /** the squad trains that day: the season uses its session; a session without it is extra */
+        public bool $with_squad,
     ) {}
 }

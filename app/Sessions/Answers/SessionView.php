@@ -41,6 +41,7 @@ final readonly class SessionView
         /** @var value-of<Surface>|null where everybody lands; null: not said, and that counts as hard */
         public ?string $floor,
         public bool $can_undo,
+        public SessionLifeView $life,
         /** @var list<string> */
         public array $cautions,
     ) {}

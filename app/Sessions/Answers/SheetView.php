@@ -16,7 +16,7 @@ final readonly class SheetView
     public function __construct(
         public string $id,
         public int $version,
-        /** @var 'planned'|'running'|'finished' */
+        /** @var 'planned'|'running'|'finished'|'called_off' */
         public string $state,
         public string $held_on,
         public string $title,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions\Requests;
 
 use App\Http\CalendarDay;
+use App\Http\UuidV7;
 use App\Library\KnownLadder;
 use Augendo\Core\Library\Library;
 use Illuminate\Foundation\Http\FormRequest;
@@ -16,6 +17,7 @@ final class SessionRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'id' => ['nullable', new UuidV7],
             'day' => [
                 'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
                 'before:'.$this->user()->workspace->today()->plus(366)->iso(),
@@ -23,6 +25,14 @@ final class SessionRequest extends FormRequest
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
             'minutes' => ['nullable', 'integer:strict', 'between:1,240'],
+            'place' => ['nullable', 'string', 'max:80'],
+            // Every week, until a day, on these weekdays, but for holidays.
+            'until' => ['nullable', 'bail', new CalendarDay],
+            'weekdays' => ['required_with:until', 'array', 'max:7'],
+            'weekdays.*' => ['integer:strict', 'between:1,7'],
+            'without' => ['nullable', 'array', 'max:20'],
+            'without.*.from' => ['required', 'bail', new CalendarDay],
+            'without.*.to' => ['required', 'bail', new CalendarDay],
             'ladders' => ['nullable', 'array', 'max:40'],
             'ladders.*' => [new KnownLadder($this->user()->workspace_id)],
             'objects' => ['nullable', 'array', 'max:100'],

@@ -25,6 +25,7 @@ final readonly class SeasonAsk
      * @param  int|null  $minutes  a session, when time is short
      * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a
      *         plan made anew keeps its rhythm
+     * @param  list<int>  $withSquad  ordinals of days on which the squad trains: training days whatever the weekday, unless taken off
      *
      * @throws InvalidValue
      */
@@ -38,6 +39,7 @@ final readonly class SeasonAsk
         public array $off = [],
         public ?int $minutes = null,
         public ?Day $start = null,
+        public array $withSquad = [],
     ) {
         foreach ($weekdays as $weekday) {
             if ($weekday < 1 || $weekday > 7) {
@@ -89,7 +91,7 @@ final readonly class SeasonAsk
         $matches = $this->matchesByDay();
         $days = [];
         for ($day = $this->monday(); $day <= $this->goalDay->ordinal; $day++) {
-            $isPlanned = in_array(self::weekday($day), $this->weekdays, true)
+            $isPlanned = (in_array(self::weekday($day), $this->weekdays, true) || in_array($day, $this->withSquad, true))
                 && ! in_array($day, $this->off, true)
                 && ! isset($this->moves[$day]);
             if (($isPlanned || in_array($day, $this->moves, true)) && ! isset($matches[$day])) {

@@ -153,7 +153,7 @@ function TopBar({ me }: { me: Me }) {
                 [
                     ['/', 'Today'],
                     ['/roll-call', 'Roll call'],
-                    ['/plan', 'Plan'],
+                    ['/calendar', 'Calendar'],
                     ['/gates', 'Gates'],
                     ['/returns', 'Returns'],
                     ['/library', 'Library'],

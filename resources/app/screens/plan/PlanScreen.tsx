@@ -1,14 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Plan, type SessionMade, type Token } from '../../api/client';
-import { FELT, dayName, n } from '../../api/words';
+import { api, type Plan, type SeasonsMade, type Token } from '../../api/client';
+import { FELT, dayName } from '../../api/words';
 import { newId, type Work } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
-import { PlanSession } from '../../parts/PlanSession';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
@@ -32,12 +31,12 @@ function series(fixtures: Fixture[]): Fixture[][] {
     return [...found.values()];
 }
 
-/** What is ahead: seasons, matches and training elsewhere, and the sessions of the next three weeks. */
+/** What is ahead beside the squad’s sessions: seasons, matches and training elsewhere. */
 export function PlanScreen() {
     const me = useMe();
     const queries = useQueryClient();
     const [squad, setSquad] = useState<number | null>(null);
-    const [open, setOpen] = useState<'session' | 'fixture' | 'squad' | null>(null);
+    const [open, setOpen] = useState<'fixture' | 'squad' | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     const [link, setLink] = useState<{ token: Token; path: string; whom: string } | null>(null);
     const query = useQuery({
@@ -57,7 +56,7 @@ export function PlanScreen() {
         <main className="px-4 pb-10 sm:px-6">
             <header className="flex flex-wrap items-end gap-3 py-3">
                 <h1 className="text-2xl">
-                    Plan, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} />
+                    Seasons and matches, <SquadChoice squad={plan.squad} squads={plan.squads} onChange={setSquad} />
                 </h1>
                 <span className="grow" />
                 <button
@@ -81,9 +80,6 @@ export function PlanScreen() {
                 </button>
                 {me.decides && (
                     <>
-                        <button type="button" className="btn" onClick={() => setOpen('session')}>
-                            Plan a session
-                        </button>
                         <button type="button" className="btn" onClick={() => setOpen('fixture')}>
                             Match or training elsewhere
                         </button>
@@ -95,14 +91,10 @@ export function PlanScreen() {
             </header>
             <Notice problem={problem} />
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.25fr_1fr]">
-                <div className="grid content-start gap-8">
-                    <Seasons plan={plan} />
-                    <SessionsAhead sessions={plan.sessions} />
-                </div>
+                <Seasons plan={plan} />
                 <FixedDays plan={plan} onTakeBack={me.decides ? remove : null} />
             </div>
             <LinkShown made={link} onClose={() => setLink(null)} />
-            <PlanSession squad={plan.squad} open={open === 'session'} onClose={() => setOpen(null)} />
             <FixtureForm plan={plan} open={open === 'fixture'} onClose={() => setOpen(null)} />
             <SquadSeason plan={plan} open={open === 'squad'} onClose={() => setOpen(null)} />
         </main>
@@ -234,7 +226,7 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
     const queries = useQueryClient();
     const [weekdays, setWeekdays] = useState([2, 4]);
     const [problem, setProblem] = useState<unknown>(null);
-    const [made, setMade] = useState<SessionMade | null>(null);
+    const [made, setMade] = useState<SeasonsMade | null>(null);
     const [busy, setBusy] = useState(false);
     const close = (): void => {
         setMade(null);
@@ -246,7 +238,7 @@ function SquadSeason({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
             {made ? (
                 <div className="grid gap-3">
                     <p className="text-lg">
-                        {made.sheets} {made.sheets === 1 ? 'season is' : 'seasons are'} kept. The weeks are worked out
+                        {made.seasons} {made.seasons === 1 ? 'season is' : 'seasons are'} kept. The weeks are worked out
                         one athlete after the other, each from their own record.
                     </p>
                     {made.left_out.length > 0 && (
@@ -363,37 +355,6 @@ function Seasons({ plan }: { plan: Plan }) {
                     ))}
                 </p>
             )}
-        </section>
-    );
-}
-
-function SessionsAhead({ sessions }: { sessions: Plan['sessions'] }) {
-    return (
-        <section aria-label="Sessions ahead">
-            <h2 className="border-b-2 border-ink pb-1 text-base">Sessions of the next three weeks</h2>
-            {sessions.length === 0 && <p className="py-3 text-soft">None planned.</p>}
-            <ul>
-                {sessions.map((session) => (
-                    <li key={session.id}>
-                        <Link
-                            to="/sessions/$sessionId"
-                            params={{ sessionId: session.id }}
-                            className={clsx(
-                                'grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-3 border-b border-line py-1.5',
-                                'hover:bg-faint',
-                            )}
-                        >
-                            <span className="label">
-                                {dayName(session.day)} {session.starts_at}
-                            </span>
-                            <span className="head truncate">{session.title}</span>
-                            <span className="label">
-                                {session.sheets} {session.sheets === 1 ? 'athlete' : 'athletes'}, {n(session.reps)} reps
-                            </span>
-                        </Link>
-                    </li>
-                ))}
-            </ul>
         </section>
     );
 }

@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Season } from '../../api/client';
 import { dayName, n } from '../../api/words';
+import { plusDays } from '../../parts/days';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { Weekdays } from '../../parts/Weekdays';
@@ -24,8 +25,6 @@ export type Ask = {
 
 const WEEKS_TO_START_WITH = 12;
 
-const plusDays = (iso: string, days: number): string =>
-    new Date(Date.parse(`${iso}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 const askOf = (season: Season): Ask => ({
     goal_rung: season.goal_rung ?? null,
     goal_on: season.goal_on,

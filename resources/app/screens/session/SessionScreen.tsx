@@ -1,15 +1,17 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link, useParams } from '@tanstack/react-router';
+import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { type Floor, FloorChoice } from '../../parts/FloorChoice';
 import { Notice } from '../../parts/Notice';
+import { PlanChanges } from '../../parts/PlanChanges';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { SessionLife } from './SessionLife';
 import { StationForm } from './StationForm';
 
 type Station = Session['stations'][number];
@@ -73,6 +75,8 @@ function Stations({ kept }: { kept: Session }) {
     const [planB, setPlanB] = useState(false);
     const [editing, setEditing] = useState<StationSet[] | null>(null);
     const open = kept.stations.filter((station) => station.open);
+    const nobody = kept.groups.length === 0;
+    const navigate = useNavigate();
     return (
         <main className="px-4 pb-10 sm:px-6">
             <Header
@@ -80,9 +84,12 @@ function Stations({ kept }: { kept: Session }) {
                 session={session}
                 onStations={() => setEditing(setup.stations)}
                 onPlanB={() => setPlanB(true)}
+                onDeleted={() => void navigate({ to: '/calendar' })}
             />
             <Notice problem={session.problem} />
-            {kept.flags.length > 0 && (
+            <PlanChanges changes={kept.life.changes} shown={1} />
+            <Standing kept={kept} />
+            {!nobody && kept.flags.length > 0 && (
                 <ul
                     aria-label="To see to first"
                     className="my-3 grid gap-x-8 border-l-4 border-reduced bg-page px-3 py-2 lg:grid-cols-2"
@@ -92,7 +99,7 @@ function Stations({ kept }: { kept: Session }) {
                     ))}
                 </ul>
             )}
-            {open.length > 0 && <Clock kept={kept} open={open} />}
+            {!nobody && open.length > 0 && <Clock kept={kept} open={open} />}
             <div className="mt-5 grid gap-6">
                 {kept.groups.map((group) => (
                     <Group key={group.name} kept={kept} group={group} open={open} session={session} />
@@ -129,6 +136,24 @@ function Stations({ kept }: { kept: Session }) {
                 }
             />
         </main>
+    );
+}
+
+/** That it was called off, or is too far ahead for doses. */
+function Standing({ kept }: { kept: Session }) {
+    const { life } = kept;
+    if (life.state === 'called_off')
+        return (
+            <p role="status" className="my-3 border-l-4 border-stop bg-page px-3 py-2">
+                <strong className="head text-stop">Called off.</strong> {life.reason} Nothing of it is planned for
+                anybody.
+            </p>
+        );
+    return life.has_sheets ? null : (
+        <p role="status" className="my-3 border-l-4 border-tape px-3 py-2">
+            On the calendar. Everybody gets a sheet when the day is a fortnight away: doses further ahead would be
+            guesses.
+        </p>
     );
 }
 
@@ -248,11 +273,13 @@ function Header({
     session,
     onStations,
     onPlanB,
+    onDeleted,
 }: {
     kept: Session;
     session: Changes;
     onStations: () => void;
     onPlanB: () => void;
+    onDeleted: () => void;
 }) {
     const me = useMe();
     const athletes = kept.groups.reduce((sum, group) => sum + group.members.length, 0);
@@ -261,15 +288,18 @@ function Header({
         <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3">
             <div className="max-w-3xl">
                 <p className="label">
-                    <Link to="/plan" className="hover:underline">
-                        Plan
+                    <Link to="/calendar" className="hover:underline">
+                        Calendar
                     </Link>{' '}
                     · {kept.squad.name}
+                    {kept.life.place ? ` · ${kept.life.place}` : ''}
+                    {kept.life.repeats ? ' · every week' : ''}
+                    {kept.life.moved_from ? ` · was ${dayName(kept.life.moved_from)}` : ''}
                 </p>
                 <h1 className="text-2xl">
                     {kept.title}, {dayName(kept.day, true)} {kept.starts_at}
                 </h1>
-                <p className="text-soft">
+                <p className="text-soft" hidden={athletes === 0}>
                     {athletes} athletes in {kept.groups.length} groups. Warm up together {kept.warm_up_min} min,{' '}
                     {rounds} × {kept.rotation_min} min with a minute between, cool down {kept.cool_down_min} min:{' '}
                     {kept.minutes} min. {kept.balls_needed} balls in use of {kept.balls}, {kept.adults}{' '}
@@ -292,17 +322,24 @@ function Header({
                                 Undo the last change
                             </button>
                         )}
-                        <button type="button" className="btn" onClick={onStations}>
-                            Set the stations
-                        </button>
-                        <button type="button" className="btn" onClick={onPlanB}>
-                            Plan B
-                        </button>
+                        {athletes > 0 && (
+                            <>
+                                <button type="button" className="btn" onClick={onStations}>
+                                    Set the stations
+                                </button>
+                                <button type="button" className="btn" onClick={onPlanB}>
+                                    Plan B
+                                </button>
+                            </>
+                        )}
                     </>
                 )}
-                <button type="button" className="btn btn-main" onClick={() => window.print()}>
-                    Print
-                </button>
+                <SessionLife kept={kept} onDeleted={onDeleted} />
+                {athletes > 0 && (
+                    <button type="button" className="btn btn-main" onClick={() => window.print()}>
+                        Print
+                    </button>
+                )}
             </span>
         </header>
     );

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+
+/**
+ * A season follows the sessions of the squad, and time: its next two weeks are put on the calendar anew. What was agreed to stays as it
+ * was agreed. Doing it twice changes nothing.
+ */
+final class FollowSessions implements ShouldQueue
+{
+    use Dispatchable, Queueable;
+
+    public int $tries = 3;
+
+    public int $timeout = 60;
+
+    public function __construct(public readonly string $seasonId) {}
+
+    /** @param  list<string>  $ids */
+    public static function ofAthletes(array $ids): void
+    {
+        $open = Season::query()->whereIn('athlete_id', $ids)->where('state', 'open')->where('waiting', false);
+        foreach ($open->pluck('id') as $id) {
+            self::dispatch($id);
+        }
+    }
+
+    public function handle(Seasons $seasons): void
+    {
+        $season = Season::query()->with('athlete', 'squad.workspace')->find($this->seasonId);
+        if ($season !== null) {
+            $seasons->follow($season);
+        }
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Answers;
+
+/** A ladder that athletes of a squad stand on. */
+final readonly class LadderOfSquadView
+{
+    public function __construct(public string $id, public string $name, public int $athletes) {}
+}

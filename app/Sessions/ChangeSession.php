@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Athletes\Athlete;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use Augendo\Core\Day;
+use Augendo\Core\Planning\SessionLife;
+use Illuminate\Support\Collection;
+
+/** What becomes of a session after it was planned: moved, changed, called off, deleted; one athlete more or less. */
+final class ChangeSession
+{
+    public function __construct(private readonly FinishSheet $finish) {}
+
+    /**
+     * Another day, hour, name, length or place; for this session, or for it and those of its series after it.
+     *
+     * @param  array{
+     *     version: int, scope: 'one'|'after', day: string, starts_at: string, title: string, minutes: int|null, place: string|null,
+     * }  $given  validated
+     */
+    public function change(TrainingSession $session, array $given, User $by): SessionChange
+    {
+        $to = Day::of($given['day']);
+        $act = $to->equals($session->day()) && $given['starts_at'] === $session->starts_at ? PlanAct::Changed : PlanAct::Moved;
+
+        return PlanChange::make($session->squad, $act, $by, function (PlanChange $change) use ($session, $given, $to, $by): array {
+            self::refuseStale($session->refresh(), $given['version']);
+            if ($session->isOff()) {
+                throw self::refused('off');
+            }
+            $from = $session->day();
+            $today = $by->workspace->today();
+            $all = $given['scope'] === 'one' ? collect([$session]) : $this->following($session);
+            foreach ($all as $each) {
+                $this->put($each, $to->daysSince($from), $given, $today, $change);
+                $change->madeOwn($each, $given['scope'] === 'one');
+            }
+
+            return [
+                ...self::about($session, $from), 'sessions' => $all->count(), 'to' => $to->iso(), 'to_starts_at' => $given['starts_at'],
+            ];
+        });
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function put(TrainingSession $session, int $days, array $given, Day $today, PlanChange $change): void
+    {
+        $to = $session->day()->plus($days);
+        $why = $days === 0 ? null : $session->life()->refusesDay($to, $today);
+        if ($why !== null) {
+            throw self::refused($why);
+        }
+        $change->touch($session);
+        $minutes = $given['minutes'] !== $session->minutes;
+        $session->update([
+            'held_on' => $to->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'],
+            'minutes' => $given['minutes'], 'place' => $given['place'],
+            'first_on' => $session->first_on ?? ($days === 0 ? null : $session->day()->plus(-$days)->iso()),
+            'version' => $session->version + 1,
+        ]);
+        foreach ($days === 0 && ! $minutes ? [] : $session->sheets()->where('state', 'planned')->get() as $sheet) {
+            $change->touchSheet($sheet);
+            $sheet->update([
+                'held_on' => $to->iso(),
+                'pace' => $given['minutes'] === null ? $sheet->pace : [...$sheet->pace ?? [], 'minutes' => $given['minutes']],
+            ]);
+            $this->refitIfItDoesNotHold($sheet);
+        }
+        if (! $session->has_sheets && SessionLife::needsSheets($to, $today)) {
+            MakeSheets::forSquad($session, $session->squad, $change);
+        }
+    }
+
+    /** Doses a coach set stay on the new day as long as they hold there; else they are fitted to it. */
+    private function refitIfItDoesNotHold(Sheet $sheet): void
+    {
+        if ($sheet->edited) {
+            $open = OpenSheet::of($sheet->fresh() ?? $sheet);
+            if (EditSheet::refusals($open, $open->plans()) !== []) {
+                $sheet->update(['edited' => false]);
+            }
+        }
+    }
+
+    /** It does not take place: it stays on the calendar with its reason, and nothing of it is planned any more. */
+    public function callOff(TrainingSession $session, string $scope, string $reason, User $by): SessionChange
+    {
+        return $this->end($session, $scope, SessionState::CalledOff, $reason, $by);
+    }
+
+    /** Planned by mistake: out of sight. */
+    public function delete(TrainingSession $session, string $scope, User $by): SessionChange
+    {
+        return $this->end($session, $scope, SessionState::Deleted, null, $by);
+    }
+
+    private function end(TrainingSession $session, string $scope, SessionState $state, ?string $reason, User $by): SessionChange
+    {
+        $act = $state === SessionState::Deleted ? PlanAct::Deleted : PlanAct::CalledOff;
+
+        return PlanChange::make($session->squad, $act, $by, function (PlanChange $change) use ($session, $scope, $state, $reason): array {
+            $why = $session->refresh()->life()->refusesEnd();
+            // What was called off may still be deleted.
+            if ($why !== null && ! ($why === 'off' && $session->state === SessionState::CalledOff && $state === SessionState::Deleted)) {
+                throw self::refused($why);
+            }
+            $all = $scope === 'one' ? collect([$session]) : $this->following($session);
+            foreach ($all as $each) {
+                $change->touch($each);
+                $each->update(['state' => $state, 'reason' => $reason, 'version' => $each->version + 1]);
+                foreach ($each->sheets()->where('state', 'planned')->get() as $sheet) {
+                    $change->touchSheet($sheet);
+                    $sheet->update(['state' => Sheet::CALLED_OFF]);
+                }
+            }
+
+            return [
+                ...self::about($session, $session->day()), 'sessions' => $all->count(),
+                ...($reason === null ? [] : ['reason' => $reason]),
+            ];
+        });
+    }
+
+    /**
+     * One athlete more: everybody of the club whom the coach sees, also from another squad.
+     *
+     * @param  list<string>|null  $ladders  null: those the session works on
+     */
+    public function join(TrainingSession $session, Athlete $athlete, ?array $ladders, User $by): SessionChange
+    {
+        return PlanChange::make($session->squad, PlanAct::Joined, $by, function (PlanChange $change) use ($session, $athlete, $ladders): array {
+            if ($session->refresh()->isOff()) {
+                throw self::refused('off');
+            }
+            $change->touch($session);
+            $making = MakeSheets::forOne($session, $athlete, $ladders ?? $session->ladders, $change);
+            if ($making->made === []) {
+                $why = $making->left === [] ? "{$athlete->given_name} is in this session already" : implode('; ', $making->left);
+                throw new Problem(ProblemType::NotAdded, "{$why}.", ['athlete_id' => ["{$why}."]]);
+            }
+
+            return [...self::about($session, $session->day()), 'sessions' => 1, 'athlete' => $athlete->id];
+        });
+    }
+
+    /** One athlete less; what was counted stays, and is closed instead. */
+    public function takeOut(TrainingSession $session, Athlete $athlete, User $by): SessionChange
+    {
+        return PlanChange::make($session->squad, PlanAct::TakenOut, $by, function (PlanChange $change) use ($session, $athlete): array {
+            $change->touch($session);
+            $sheets = $session->sheets()->where('athlete_id', $athlete->id)->where('state', '!=', Sheet::CALLED_OFF)->get();
+            if ($sheets->isEmpty()) {
+                throw new Problem(ProblemType::NotAdded, "{$athlete->given_name} is not in this session.");
+            }
+            foreach ($sheets as $sheet) {
+                if ($sheet->state !== 'planned') {
+                    throw self::refused('counted');
+                }
+                $change->touchSheet($sheet);
+                $sheet->update(['state' => Sheet::CALLED_OFF]);
+            }
+
+            return [...self::about($session, $session->day()), 'sessions' => 1, 'athlete' => $athlete->id];
+        });
+    }
+
+    /** Everybody who was counted in is finished, the others are taken out: what was done stays as it is. */
+    public function close(TrainingSession $session, int $version, User $by): void
+    {
+        self::refuseStale($session, $version);
+        foreach ($session->sheets()->where('state', 'running')->get() as $sheet) {
+            $this->finish->by($by, $sheet, []);
+        }
+        PlanChange::make($session->squad, PlanAct::Closed, $by, function (PlanChange $change) use ($session): array {
+            $change->touch($session);
+            foreach ($session->sheets()->where('state', 'planned')->get() as $sheet) {
+                $change->touchSheet($sheet);
+                $sheet->update(['state' => Sheet::CALLED_OFF]);
+            }
+
+            return [...self::about($session, $session->day()), 'sessions' => 1];
+        });
+    }
+
+    /** @throws Problem when somebody changed it since it was read */
+    private static function refuseStale(TrainingSession $session, int $version): void
+    {
+        if ($session->version !== $version) {
+            throw new Problem(
+                ProblemType::ChangedMeanwhile,
+                'Somebody changed this session since you opened it. What you set is kept on the screen: look at both, then save again.',
+                extra: ['version' => $session->version],
+            );
+        }
+    }
+
+    /** @return Collection<int, TrainingSession> this one and those of its series that go along with it */
+    private function following(TrainingSession $session): Collection
+    {
+        $all = $session->series_id === null ? collect() : TrainingSession::query()
+            ->with('squad')
+            ->where('series_id', $session->series_id)
+            ->where('id', '!=', $session->id)
+            ->where('held_on', '>=', $session->day()->iso())
+            ->orderBy('held_on')
+            ->orderBy('starts_at')
+            ->get()
+            ->filter(fn (TrainingSession $each): bool => $each->life()->followsSeries($session->day(), $each->own));
+
+        return collect([$session, ...$all]);
+    }
+
+    /** @return array{title: string, day: string, starts_at: string} */
+    private static function about(TrainingSession $session, Day $day): array
+    {
+        return ['title' => $session->title, 'day' => $day->iso(), 'starts_at' => $session->starts_at];
+    }
+
+    /** @param  'off'|'counted'|'past'  $why */
+    private static function refused(string $why): Problem
+    {
+        return match ($why) {
+            'counted' => new Problem(
+                ProblemType::AlreadyCounted,
+                'Somebody has counted in this session: what was done stays. Close it instead.',
+            ),
+            'off' => new Problem(ProblemType::Closed, 'This session is called off. Take that back first.'),
+            'past' => new Problem(ProblemType::NotMoved, 'That day is over. Choose today or a later day.', [
+                'day' => ['Choose today or a later day.'],
+            ]),
+        };
+    }
+}
