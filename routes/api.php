@@ -178,6 +178,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('heard', 'heard')->can('record', 'sheet');
         Route::post('events', 'events')->can('record', 'sheet');
         Route::post('finish', 'finish')->can('record', 'sheet');
+        Route::post('counts', 'counts')->can('plan', 'sheet');
         Route::get('after', 'after')->can('view', 'sheet');
     });
 });

@@ -9,6 +9,7 @@ use App\Courtside\Answers\AfterView;
 use App\Courtside\Answers\CourtsideView;
 use App\Courtside\Answers\EventsAnswerView;
 use App\Courtside\Answers\HeardView;
+use App\Courtside\Requests\CountsRequest;
 use App\Courtside\Requests\EventsRequest;
 use App\Courtside\Requests\FinishRequest;
 use App\Courtside\Requests\MissingCountsRequest;
@@ -107,6 +108,15 @@ final class SheetController
     public function finish(FinishRequest $request, Sheet $sheet): JsonResponse
     {
         FinishSheet::by($request->user(), $sheet, $request->validated());
+
+        return response()->json(status: 204);
+    }
+
+    /** Sums of a session nobody counted, or counts put right. */
+    #[Answers(null)]
+    public function counts(CountsRequest $request, Sheet $sheet, EnterCounts $enter): JsonResponse
+    {
+        $enter->enter($sheet, $request->validated(), $request->user());
 
         return response()->json(status: 204);
     }

@@ -39,6 +39,7 @@ final class CalendarController
             'from' => ['nullable', 'bail', new CalendarDay],
             'to' => ['nullable', 'bail', new CalendarDay],
         ]);
+
         return response()->json($this->screen->view(
             $user,
             $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null),

@@ -19,6 +19,7 @@ use App\Sessions\Answers\SheetPreviewView;
 use App\Wording\PlanWording;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
+use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\SessionLife;
@@ -64,6 +65,7 @@ final class CalendarScreen
             date: $today->iso(),
             from: $from->iso(),
             to: $to->iso(),
+            late_from: $today->plus(-CountChange::LATE_DAYS)->iso(),
             squad: Cards::squad($squad),
             squads: Cards::squads($user),
             sessions: $this->sessions($user, $squad, $from, $to),
@@ -85,6 +87,7 @@ final class CalendarScreen
     /** @return list<CalendarSessionView> */
     private function sessions(User $user, Squad $squad, Day $from, Day $to): array
     {
+        $today = $user->workspace->today()->iso();
         $seen = $user->visibleAthletes()->select('athletes.id');
         $sheets = fn (): Builder => DB::table('sheets')
             ->whereColumn('training_session_id', 'training_sessions.id')
@@ -100,6 +103,7 @@ final class CalendarScreen
             ->selectSub($sheets()->selectRaw('count(distinct athlete_id)'), 'athletes')
             ->selectSub($sheets()->where('sheets.state', 'running')->selectRaw('count(*)'), 'running')
             ->selectSub($sheets()->where('sheets.state', 'finished')->selectRaw('count(*)'), 'finished')
+            ->selectSub($sheets()->where('sheets.state', 'planned')->where('sheets.stale', true)->selectRaw('count(*)'), 'waiting')
             ->selectSub(
                 $sheets()->join('sheet_blocks', 'sheet_blocks.sheet_id', '=', 'sheets.id')->selectRaw('sum(sheet_blocks.reps)'),
                 'planned',
@@ -127,6 +131,8 @@ final class CalendarScreen
                 extra: (bool) $row->extra,
                 counted: $row->running + $row->finished > 0,
                 open: $row->running > 0,
+                waiting: $row->waiting > 0 && substr($row->held_on, 0, 10) >= $today,
+                entered_late: (bool) $row->entered_late,
                 athletes: (int) $row->athletes,
                 planned_reps: $row->has_sheets ? (int) $row->planned : null,
                 done_reps: (int) $row->done,
@@ -229,7 +235,11 @@ final class CalendarScreen
             rung_name: $ladder->rung($sheet->rung)->name ?? $sheet->rung,
             reps: (int) $sheet->blocks->sum('reps'),
             dose: $own === null ? null : "{$own->reps} × ".lcfirst($own->title).', '.Wording::dose($own->effort, $own->distance_m),
-            notes: array_map(fn (SheetNote $note): string => $this->wording->note($note, $sheet), $sheet->notes()),
+            notes: array_map(function (SheetNote $note) use ($sheet): string {
+                $block = $note->block === null ? null : $sheet->blocks[$note->block] ?? null;
+
+                return ($block === null ? '' : "{$block->title}: ").$this->wording->note($note, $sheet);
+            }, $sheet->notes()),
         );
     }
 }

@@ -16,6 +16,7 @@ use Augendo\Core\Library\Rung;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\BuiltSession;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Equipment;
 use Augendo\Core\Planning\Pace;
@@ -95,12 +96,15 @@ final class FitSheet
         if (array_filter($rung->blocks, $landsSomewhere) !== []) {
             $notes[] = SheetNote::floorNotKnown();
         }
-        $built = SessionBuilder::build(
-            $this->open->frame(),
-            $rung,
-            asGiven: $stage !== null,
-            minutes: $this->sheet->pace['minutes'] ?? null,
-        );
+        // Of a session that is over and only written down, the doses are what the rung asks, not what that day still held.
+        $built = $this->sheet->trainingSession->entered_late
+            ? BuiltSession::asAsked($rung)
+            : SessionBuilder::build(
+                $this->open->frame(),
+                $rung,
+                asGiven: $stage !== null,
+                minutes: $this->sheet->pace['minutes'] ?? null,
+            );
         $notes = [...$notes, ...array_map(fn (Trim $trim): SheetNote => SheetNote::trim($trim), $built->trims)];
         $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults);
         $row = [

@@ -176,6 +176,7 @@ final class PlanSessions
             'ladders' => $given['ladders'] ?? null,
             'objects' => $given['objects'] ?? null,
             'has_sheets' => false,
+            'entered_late' => $squad->workspace->today()->isAfter($day),
         ]);
         $change->made($session);
 

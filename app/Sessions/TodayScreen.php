@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Athletes\Cards;
 use App\Athletes\KeptRows;
 use App\Athletes\Squad;
+use App\Courtside\Corrections;
 use App\Library\LibraryProblems;
 use App\Limits\RuleSets;
 use App\People\User;
@@ -44,6 +45,7 @@ final class TodayScreen
             rule_set: $about['name'],
             rule_notice: $about['notice'],
             refitting: Sheet::waiting($ids, $on)->count(),
+            corrected: $user->role->decides() ? Corrections::lately($user, $squad, $on) : [],
             problems: LibraryProblems::now($this->library),
             rows: [],
         );

@@ -28,10 +28,27 @@ return new class extends Migration
             $table->boolean('has_sheets')->default(true);
             // Made by a season for a day on which the squad has none.
             $table->boolean('extra')->default(false);
+            // Put on the calendar after its day.
+            $table->boolean('entered_late')->default(false);
         });
         DB::table('training_sessions')->where('title', 'Season session')->update(['extra' => true]);
         // The day on which a season's next weeks were last put on the calendar.
         Schema::table('seasons', fn (Blueprint $table) => $table->date('followed_on')->nullable());
+        // Counts entered after the fact, or put right: what stood there, what stands there now, who and why. The taps say it as well.
+        Schema::create('corrections', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('athlete_id')->constrained()->cascadeOnDelete();
+            $table->foreignUuid('sheet_id')->constrained()->cascadeOnDelete();
+            // By block: how many there were, how many there are.
+            $table->json('counts');
+            $table->boolean('lowers');
+            $table->string('reason')->nullable();
+            $table->foreignId('made_by')->constrained('users');
+            $table->timestamp('made_at');
+            $table->index(['athlete_id', 'made_at']);
+            $table->index('sheet_id');
+            $table->index('made_by');
+        });
         // What was done to the plan of a squad, with what was there before: one change can be taken back as a whole.
         Schema::create('session_changes', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -51,13 +68,14 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('session_changes');
+        Schema::dropIfExists('corrections');
         Schema::table('seasons', fn (Blueprint $table) => $table->dropColumn('followed_on'));
         // Without the word for it, a sheet that was called off would be done by nobody and count for ever.
         DB::table('sheets')->where('state', 'called_off')->delete();
         DB::table('training_sessions')->where('state', '!=', 'planned')->delete();
         Schema::table('training_sessions', function (Blueprint $table): void {
             $table->dropIndex(['series_id']);
-            $table->dropColumn(['series_id', 'own', 'state', 'reason', 'first_on', 'place', 'ladders', 'has_sheets', 'extra']);
+            $table->dropColumn(['series_id', 'own', 'state', 'reason', 'first_on', 'place', 'ladders', 'has_sheets', 'extra', 'entered_late']);
         });
     }
 };

@@ -149,6 +149,7 @@ final class AccessTest extends TestCase
         'GET api/sheets/{sheet}/heard' => self::RECORDS,
         'POST api/sheets/{sheet}/events' => self::RECORDS,
         'POST api/sheets/{sheet}/finish' => self::RECORDS,
+        'POST api/sheets/{sheet}/counts' => self::COACH,
         'GET api/sheets/{sheet}/after' => self::EVERYBODY,
     ];
 

@@ -60,5 +60,12 @@ final readonly class AfterView
         public ?string $set_length,
         public ?string $agreement,
         public ?PlacingView $placing,
+        /** @var list<BlockCountView> those that count, to be put right */
+        public array $counts,
+        /** @var list<CorrectionView> the latest first */
+        public array $corrections,
+        /** the session was put on the calendar after its day */
+        public bool $entered_late,
+        public bool $may_correct,
     ) {}
 }

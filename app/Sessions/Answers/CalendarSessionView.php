@@ -28,6 +28,10 @@ final readonly class CalendarSessionView
         public bool $counted,
         /** somebody is counted in it and not finished */
         public bool $open,
+        /** some of its sheets are still to be fitted */
+        public bool $waiting,
+        /** put on the calendar after its day */
+        public bool $entered_late,
         public int $athletes,
         /** planned in all; null: too far ahead, sheets are made when the day comes near */
         public ?int $planned_reps,

@@ -18,6 +18,8 @@ final readonly class CalendarView
         public string $from,
         /** @format date */
         public string $to,
+        /** @format date a session may be entered late from this day on */
+        public string $late_from,
         public SquadView $squad,
         /** @var list<SquadView> */
         public array $squads,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions\Answers;
 
 use App\Athletes\Answers\SquadView;
+use App\Courtside\Answers\CorrectionView;
 use App\Library\Answers\LibraryProblemView;
 
 /** The squad in running order. */
@@ -19,6 +20,8 @@ final readonly class TodayView
         public string $rule_notice,
         /** sheets that wait to be fitted to a change for the squad */
         public int $refitting,
+        /** @var list<CorrectionView> of the last days that gave somebody more room */
+        public array $corrected,
         /** @var list<LibraryProblemView> */
         public array $problems,
         /** @var list<TodayRowView> last of all: TodayScreen writes them into what it made of the rest */

@@ -7,6 +7,7 @@ namespace App\Sessions\Requests;
 use App\Http\CalendarDay;
 use App\Http\UuidV7;
 use App\Library\KnownLadder;
+use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Library\Library;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -19,7 +20,9 @@ final class SessionRequest extends FormRequest
         return [
             'id' => ['nullable', new UuidV7],
             'day' => [
-                'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
+                'required', 'bail', new CalendarDay,
+                // A day gone by is entered late.
+                'after_or_equal:'.$this->user()->workspace->today()->plus($this->input('until') === null ? -CountChange::LATE_DAYS : 0)->iso(),
                 'before:'.$this->user()->workspace->today()->plus(366)->iso(),
             ],
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Planning;
 
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\Rung;
+
 final readonly class BuiltSession
 {
     /**
@@ -11,4 +14,10 @@ final readonly class BuiltSession
      * @param  list<Trim>  $trims  in the order they were made
      */
     public function __construct(public array $blocks, public array $trims) {}
+
+    /** What the rung asks, whatever the day held: of a session that is over and is only written down. */
+    public static function asAsked(Rung $rung): self
+    {
+        return new self(array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks), []);
+    }
 }

@@ -36,13 +36,24 @@ final class WeeklyDays
         }
         $days = [];
         for ($day = $from; ! $day->isAfter($until); $day = $day->plus(1)) {
-            $isWithin = fn (array $span): bool => ! $span[0]->isAfter($day) && ! $day->isAfter($span[1]);
-            if (in_array(SeasonAsk::weekday($day->ordinal), $weekdays, true) && array_filter($without, $isWithin) === []) {
+            if (in_array(SeasonAsk::weekday($day->ordinal), $weekdays, true) && ! self::isWithin($day, $without)) {
                 $days[] = $day;
             }
         }
 
         return $days;
+    }
+
+    /** @param  list<array{Day, Day}>  $spans */
+    private static function isWithin(Day $day, array $spans): bool
+    {
+        foreach ($spans as [$first, $last]) {
+            if (! $first->isAfter($day) && ! $day->isAfter($last)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The Monday of the week a day is in. */

@@ -139,7 +139,7 @@ function PlanForm({
                     type="date"
                     name="day"
                     required
-                    min={me.today}
+                    min={weekly ? me.today : (about.data?.late_from ?? me.today)}
                     value={first}
                     onChange={(event) => {
                         setFirst(event.target.value);
@@ -148,6 +148,12 @@ function PlanForm({
                 />
                 <LabelledInput label="Starts at" type="time" name="starts_at" required defaultValue="17:00" />
             </div>
+            {first < me.today && (
+                <p className="border-l-4 border-tape pl-3">
+                    That day is over: the session is entered late. Each sheet stands as the rung asks; then enter what
+                    was done, as sums or counted.
+                </p>
+            )}
             <div className="grid grid-cols-[1fr_7rem] gap-2">
                 <LabelledInput label="What it is called" name="title" required defaultValue="Evening session" />
                 <LabelledInput label="Minutes, if cut" name="minutes" inputMode="numeric" />
@@ -160,9 +166,11 @@ function PlanForm({
                     ))}
                 </datalist>
             </Labelled>
-            <Toggle on={weekly} onChange={setWeekly}>
-                Every week
-            </Toggle>
+            {first >= me.today && (
+                <Toggle on={weekly} onChange={setWeekly}>
+                    Every week
+                </Toggle>
+            )}
             {weekly && (
                 <EveryWeek
                     first={first}

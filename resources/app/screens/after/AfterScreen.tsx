@@ -13,6 +13,7 @@ import { RungMark } from '../../parts/RungMark';
 import { StageMark } from '../../parts/StageMark';
 import { Strip } from '../../parts/Strip';
 import { Waiting } from '../../parts/Waiting';
+import { Corrections, Counts } from './Counts';
 
 /** What happened, what next, what do I tell them? */
 export function AfterScreen() {
@@ -25,13 +26,18 @@ export function AfterScreen() {
     const { sheet, athlete } = after.data;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="border-b border-line py-3">
-                <p className="label">
-                    {dayName(sheet.held_on)}, {sheet.title}
-                </p>
-                <h1 className="text-2xl">
-                    {athlete.name}: {sheet.state === 'finished' ? 'what happened' : 'so far'}
-                </h1>
+            <header className="flex flex-wrap items-end gap-3 border-b border-line py-3">
+                <div>
+                    <p className="label">
+                        {dayName(sheet.held_on)}, {sheet.title}
+                        {after.data.entered_late && ' · entered late'}
+                    </p>
+                    <h1 className="text-2xl">
+                        {athlete.name}: {sheet.state === 'finished' ? 'what happened' : 'so far'}
+                    </h1>
+                </div>
+                <span className="grow" />
+                <Counts after={after.data} />
             </header>
             <div className="grid gap-x-10 gap-y-6 pt-4 lg:grid-cols-[1fr_1.15fr]">
                 <Happened after={after.data} />
@@ -76,6 +82,7 @@ function Happened({ after }: { after: After }) {
                     {after.set_length && <p>{after.set_length}</p>}
                 </div>
             )}
+            <Corrections of={after.corrections} />
             {after.grouping && <WhereLanded grouping={after.grouping} />}
             <div>
                 <h2 className="text-base">For next time</h2>

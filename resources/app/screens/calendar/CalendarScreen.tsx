@@ -19,6 +19,9 @@ import { SessionList } from './SessionList';
 /** Narrower than this, a month is read as a list. */
 const WIDE = '(min-width: 56rem)';
 
+/** How often it is asked again while sheets are being fitted. */
+const BEING_FITTED_MS = 3_000;
+
 /** What was, what will be? Every session and match of a squad, each opens. */
 export function CalendarScreen() {
     const me = useMe();
@@ -33,6 +36,8 @@ export function CalendarScreen() {
         queryKey: ['calendar', squad, span.from],
         queryFn: () => api('GET', '/api/calendar', undefined, { query: { squad, ...span } }),
         placeholderData: (before) => before,
+        refetchInterval: ({ state }) =>
+            state.data?.sessions.some((session) => session.waiting) ? BEING_FITTED_MS : false,
     });
     if (!query.data) return <Waiting query={query} what="the calendar" />;
     const calendar = query.data;

@@ -68,10 +68,14 @@ function DayCell({
                 outside && 'bg-faint',
             )}
         >
-            {onPlan && day >= calendar.date ? (
+            {onPlan ? (
                 <button
                     type="button"
-                    aria-label={`Plan a session on ${dayName(day, true)}`}
+                    aria-label={
+                        day < calendar.date
+                            ? `Enter a session of ${dayName(day, true)} late`
+                            : `Plan a session on ${dayName(day, true)}`
+                    }
                     className="figure min-h-7 w-full px-0.5 text-left text-base hover:bg-faint"
                     onClick={() => onPlan(day)}
                 >

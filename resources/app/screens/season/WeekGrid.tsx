@@ -301,6 +301,14 @@ function DayWhy({
                     {day.raised.length > 0 ? ` Raised: ${day.raised.join(', ')}.` : ''}
                 </p>
             )}
+            {day.kind === 'session' && (
+                <p className="text-soft">
+                    {day.with_squad
+                        ? 'With the squad: the calendar moves it.'
+                        : 'Extra: the squad does not train that day.'}
+                </p>
+            )}
+            {day.kind === 'other' && <p>Beside the season: {day.reps} reps.</p>}
             {day.needs_clearance && (
                 <p className="border-l-4 border-refer pl-2">
                     Only after a clinician’s clearance. It is planned as if it were there by then; without it nobody
@@ -321,6 +329,11 @@ function DayWhy({
                 {day.sheet_id && (
                     <Link to="/sheets/$sheetId" params={{ sheetId: day.sheet_id }} className="btn">
                         Open the sheet
+                    </Link>
+                )}
+                {day.with_squad && (
+                    <Link to="/calendar" className="btn">
+                        Calendar
                     </Link>
                 )}
                 {editable && day.movable && (
@@ -354,6 +367,15 @@ function doseInShort(day: Day): string {
 function InShort({ day, begins }: { day: Day; begins: boolean }) {
     const isMatch = day.kind === 'match';
     const isSession = day.kind === 'session';
+    if (day.kind === 'other')
+        return (
+            <>
+                <span className="block whitespace-nowrap">
+                    <span className="figure text-lg">{day.reps}</span> <span className="label">reps beside</span>
+                </span>
+                <span className="block truncate text-sm text-soft">{day.title}</span>
+            </>
+        );
     return (
         <>
             {' '}
@@ -367,6 +389,7 @@ function InShort({ day, begins }: { day: Day; begins: boolean }) {
             </span>
             <span className={`block truncate text-sm ${begins ? 'head' : 'text-soft'}`}>
                 {begins ? day.title : doseInShort(day)}
+                {isSession && !day.with_squad && ' extra'}
             </span>
         </>
     );

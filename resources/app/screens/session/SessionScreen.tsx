@@ -446,7 +446,11 @@ function MemberRow({
     return (
         <tr className="border-b border-line align-top">
             <th scope="row" className="py-1 pr-2 text-left">
-                <Link to="/sheets/$sheetId" params={{ sheetId: member.sheet_id }} className="head hover:underline">
+                <Link
+                    to={kept.day < me.today ? '/sheets/$sheetId/after' : '/sheets/$sheetId'}
+                    params={{ sheetId: member.sheet_id }}
+                    className="head hover:underline"
+                >
                     {member.athlete.name}
                 </Link>
                 <span className="label block font-normal">

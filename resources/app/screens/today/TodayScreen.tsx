@@ -90,6 +90,7 @@ export function TodayScreen() {
                     change for the squad. Until then each shows never more than was planned and never more than is left.
                 </p>
             )}
+            <CorrectedLately of={today.data.corrected} />
             <LibraryProblems problems={today.data.problems} />
             {rows.length === 0 ? (
                 <p className="border-t-2 border-ink py-8 text-soft">
@@ -132,6 +133,26 @@ export function TodayScreen() {
             {planning && <PlanSession squad={today.data.squad} open onClose={() => setPlanning(false)} />}
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
+    );
+}
+
+/** Counts that were lowered: whoever looks at what is left should know why there is more of it. */
+function CorrectedLately({ of }: { of: Today['corrected'] }) {
+    if (of.length === 0) return null;
+    return (
+        <section aria-label="Counts lowered this week" className="mb-2 border-l-4 border-reduced bg-page px-3 py-1.5">
+            <h2 className="text-base">Counts lowered this week</h2>
+            <ul>
+                {of.map((each) => (
+                    <li key={each.at + each.sentence}>
+                        <Link to="/sheets/$sheetId/after" params={{ sheetId: each.sheet_id }} className="underline">
+                            {each.sentence}
+                        </Link>{' '}
+                        {each.reason ? `“${each.reason}”` : ''} <span className="text-soft">{each.by}</span>
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }
 

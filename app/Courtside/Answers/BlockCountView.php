@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside\Answers;
+
+/** How many of a block were done. */
+final readonly class BlockCountView
+{
+    public function __construct(
+        public string $id,
+        public string $title,
+        public int $planned,
+        public int $done,
+        /** effort and distance in words */
+        public string $dose,
+    ) {}
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside\Answers;
+
+/** Counts that were entered after the fact or put right. */
+final readonly class CorrectionView
+{
+    public function __construct(
+        public string $sheet_id,
+        /** what stood there and what stands there now */
+        public string $sentence,
+        /** fewer than were counted: there is more room since */
+        public bool $lowers,
+        public ?string $reason,
+        public string $by,
+        /** @format date-time */
+        public string $at,
+    ) {}
+}
