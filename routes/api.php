@@ -130,6 +130,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('match', 'match')->can('record', 'athlete');
         Route::get('what-helped', 'helped')->can('view', 'athlete');
         Route::post('scores', 'score')->can('record', 'athlete');
+        Route::post('scores/{score}/withdraw', 'withdrawScore')->whereUuid('score')->can('record', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');

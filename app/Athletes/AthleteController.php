@@ -91,6 +91,14 @@ final class AthleteController
         return $this->scores($request, $athlete, $screen);
     }
 
+    #[Answers(ScoresView::class)]
+    public function withdrawScore(Request $request, Athlete $athlete, string $score, Scores $scores, ScoreScreen $screen): JsonResponse
+    {
+        $scores->withdraw($athlete, $score, $request->user());
+
+        return $this->scores($request, $athlete, $screen);
+    }
+
     #[Answers(HelpedLogView::class)]
     public function helped(Request $request, Athlete $athlete, HelpedScreen $screen): JsonResponse
     {

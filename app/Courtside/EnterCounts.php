@@ -113,7 +113,7 @@ final class EnterCounts
     }
 
     /**
-     * As taps of a device of its own, at the hour of the session: nobody judged them, and nobody knows their order.
+     * As taps of a device of its own, at the hour of the session, without a verdict: nobody judged them, and nobody knows their order.
      *
      * @param  array<string, CountChange>  $changes
      * @return list<array<string, mixed>>
@@ -140,7 +140,7 @@ final class EnterCounts
                 $events[] = $event(['kind' => 'withdraw', 'target_id' => $target]);
             }
             for ($rep = 0; $rep < $change->added(); $rep++) {
-                $events[] = $event(['kind' => 'rep', 'verdict' => 'unobserved', ...self::dose($block)]);
+                $events[] = $event(['kind' => 'rep', 'verdict' => null, ...self::dose($block)]);
             }
         }
 

@@ -75,7 +75,8 @@ final class RepLog
         $athlete = $sheet->athlete()->firstOrFail();
         $price = new SetCost($this->loads->profiles([$athlete], $sheet->day())[$athlete->id]);
 
-        DB::table('work_sets')->where('session', $sheet->id)->delete();
+        // A round that was scored is work of the same session, and no tap of its sheet.
+        DB::table('work_sets')->where('session', $sheet->id)->where('source', 'courtside')->delete();
         DB::table('work_sets')->insert($this->workSets($sheet, $standing, $blocks, $price));
         DailyTotals::refresh($athlete->id, $sheet->day()->iso());
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
@@ -15,6 +16,7 @@ use App\Courtside\Answers\ScoresView;
 use App\Courtside\Answers\ScoreView;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Scoring\Grouping;
 use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Support\Facades\DB;
@@ -24,9 +26,19 @@ final class ScoreScreen
 {
     private const SHOWN = 20;
 
+    public function __construct(private readonly Library $library) {}
+
     public function view(Athlete $athlete, Day $on): ScoresView
     {
         $day = new AthleteDay($athlete, $on);
+        $taps = DB::table('work_sets')
+            ->join('sheets', DB::raw('cast(sheets.id as text)'), '=', 'work_sets.session')
+            ->where('work_sets.athlete_id', $athlete->id)
+            ->where('work_sets.day', $on->iso())
+            ->where('source', 'courtside')
+            ->groupBy('sheets.ladder')
+            ->selectRaw('sheets.ladder, sum(reps) as reps')
+            ->pluck('reps', 'ladder');
         $standing = [];
         foreach ($day->ladders->placementsOf($athlete) as $placement) {
             $rung = $day->ladders->rung($placement);
@@ -34,12 +46,15 @@ final class ScoreScreen
                 $placement->ladder,
                 $day->ladders->ladder($placement)->name,
                 $rung->outcomeIgnored ? $rung->name : null,
+                (int) ($taps[$placement->ladder] ?? 0),
             );
         }
+        $load = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'score')->pluck('reps', 'client_id');
         $series = [];
         $ignored = array_column(array_filter($standing, fn (ScoreLadderView $each): bool => $each->ignored_on !== null), 'id');
         [$hidden, $shown] = DB::table('scores')
             ->where('athlete_id', $athlete->id)
+            ->whereNull('withdrawn_at')
             ->orderBy('at')
             ->get()
             ->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
@@ -65,13 +80,19 @@ final class ScoreScreen
                         $row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value),
                         Scores::read($kind, json_decode($row->seen, true))->detail,
                         abs((float) $row->value - $best) < 1e-9,
+                        (int) ($load[$row->id] ?? 0),
                     ),
                 )->values()->all(),
                 grouping: $kind === ScoreKind::Grouping ? self::grouping(Scores::points(json_decode($last->seen, true))) : null,
             );
         }
 
-        return new ScoresView(Cards::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series);
+        $names = $this->library->skillNames();
+
+        return new ScoresView(
+            Cards::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series,
+            array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
+        );
     }
 
     private static function number(ScoreKind $kind, float $value): string

@@ -8,10 +8,21 @@ use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Limits\AthleteLoads;
 use App\People\User;
 use App\Records\Alone;
+use App\Records\AthletesChanged;
+use App\Records\Audit;
 use App\Records\Sent;
+use App\Sessions\Sheet;
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\SetCost;
+use Augendo\Core\Load\Side;
+use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Scoring\Score;
 use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Support\Carbon;
@@ -20,10 +31,18 @@ use Illuminate\Support\Facades\DB;
 /** Scores of an athlete: what was seen, and the number it comes to. */
 final class Scores
 {
-    /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
+    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+
+    /**
+     * A score is work: its repetitions count as load of the session it was taken in, or of its own where there is none. Those that were
+     * tapped courtside already count there and not here.
+     *
+     * @param  array<string, mixed>  $given  validated; sent before, it changes nothing
+     */
     public function add(Athlete $athlete, array $given, User $by): void
     {
-        $this->refuseIgnored($athlete, $given['ladder'], $by);
+        $rung = $this->scoredOn($athlete, $given['ladder'], $by);
+        $this->refuseUnknownWork($given);
         $kind = ScoreKind::from($given['kind']);
         try {
             $score = self::read($kind, $given['seen']);
@@ -31,23 +50,103 @@ final class Scores
             throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['seen' => [$error->getMessage()]]);
         }
         $now = Carbon::now($by->workspace->timezone);
-        Alone::with($athlete->id, fn () => Sent::before(
-            'scores',
-            $given['id'],
-            ['athlete_id' => $athlete->id],
-        ) || DB::table('scores')->insert([
-            'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'],
-            'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
-            'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value,
-            'goal' => $given['goal'], 'taken_by' => $by->id,
-        ]));
+        Alone::with($athlete->id, function () use ($athlete, $given, $by, $kind, $score, $now, $rung): void {
+            if (Sent::before('scores', $given['id'], ['athlete_id' => $athlete->id])) {
+                return;
+            }
+            DB::table('scores')->insert([
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'kind' => $kind->value, 'ladder' => $given['ladder'],
+                'name' => $given['name'], 'day' => $by->workspace->today()->iso(), 'at' => $now->toIso8601String(),
+                'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR), 'value' => $score->value,
+                'goal' => $given['goal'], 'taken_by' => $by->id,
+            ]);
+            if (! $given['counted']) {
+                $this->count($athlete, $given, $score->reps, $rung, $by);
+            }
+        });
     }
 
-    /** Where the outcome must be ignored, a target brings the old habit back: it is not scored. */
-    private function refuseIgnored(Athlete $athlete, ?string $ladderId, User $by): void
+    /** Takes a score back, and its load with it. */
+    public function withdraw(Athlete $athlete, string $id, User $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
+            $score = DB::table('scores')->where('athlete_id', $athlete->id)->where('id', $id)->first()
+                ?? throw new Problem(ProblemType::NotFound, 'This score is not there.');
+            if ($score->withdrawn_at !== null) {
+                return;
+            }
+            DB::table('scores')->where('id', $id)->update(['withdrawn_at' => Carbon::now(), 'withdrawn_by' => $by->id]);
+            $reps = (int) DB::table('work_sets')->where('client_id', $id)->sum('reps');
+            DB::table('work_sets')->where('client_id', $id)->delete();
+            DailyTotals::refresh($athlete->id, substr($score->day, 0, 10));
+            Audit::of($by, $athlete, 'score taken back', ['day' => substr($score->day, 0, 10), 'kind' => $score->kind, 'reps' => $reps]);
+            AthletesChanged::one($athlete, $by->workspace->today());
+        });
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function count(Athlete $athlete, array $given, int $reps, ?Rung $rung, User $by): void
+    {
+        $day = $by->workspace->today();
+        $sheet = $given['ladder'] === null ? null : Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('held_on', $day->iso())
+            ->where('ladder', $given['ladder'])
+            ->whereIn('state', ['planned', 'running', 'finished'])
+            ->orderByRaw("case state when 'running' then 0 when 'finished' then 1 else 2 end")
+            ->first();
+        $session = $sheet->id ?? "score {$given['id']}";
+        if ($rung === null) {
+            // Off the ladders nobody knows how hard: it counts as full.
+            $skill = $this->library->skills()[$given['skill']];
+            $set = new WorkSet($day, $session, $skill, $reps, null, $skill->ordinaryImplement(), null, side: Side::Dominant);
+            $object = $skill->ordinaryImplement()->value;
+        } else {
+            $dose = $rung->scoredDose();
+            $set = BlockPlan::asAsked($dose)->workSet($day, $session, $reps);
+            $object = $dose->object->id;
+        }
+        $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
+        DB::table('work_sets')->insert([
+            'client_id' => $given['id'],
+            ...RepLog::row($athlete->id, $set, 'score', $object, $this->blockOf($sheet, $set)),
+            ...DailyTotals::toColumns($price->of($set)),
+        ]);
+        DailyTotals::refresh($athlete->id, $day->iso());
+        AthletesChanged::one($athlete, $day);
+    }
+
+    /** The block the round was thrown in: what is still planned of it gets less. A sheet that is not begun may yet be fitted anew. */
+    private function blockOf(?Sheet $sheet, WorkSet $set): ?string
+    {
+        return $sheet === null || $sheet->state === 'planned' ? null : $sheet->blocks()
+            ->where('skill', $set->skill->id)
+            ->whereIn('kind', [BlockKind::Target->value, BlockKind::GameLike->value])
+            ->value('id');
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     *
+     * @throws Problem when nothing says what was thrown
+     */
+    private function refuseUnknownWork(array $given): void
+    {
+        if (! $given['counted'] && $given['ladder'] === null && ($given['skill'] ?? null) === null) {
+            $why = 'Say what was thrown: it counts as load.';
+            throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ['skill' => [$why]]);
+        }
+    }
+
+    /**
+     * @return Rung|null the rung stood on; null off the ladders
+     *
+     * @throws Problem where the outcome must be ignored: a target brings the old habit back, so it is not scored
+     */
+    private function scoredOn(Athlete $athlete, ?string $ladderId, User $by): ?Rung
     {
         if ($ladderId === null) {
-            return;
+            return null;
         }
         $ladders = (new AthleteDay($athlete, $by->workspace->today()))->ladders;
         $placement = $ladders->placementsOf($athlete)[$ladderId] ?? throw new Problem(
@@ -59,6 +158,8 @@ final class Scores
             $why = "On “{$ladders->rung($placement)->name}” where it lands is not looked at yet.";
             throw new Problem(ProblemType::NotScoredYet, "{$why} Judge the movement; keep the score for later.", ['ladder' => [$why]]);
         }
+
+        return $ladders->rung($placement);
     }
 
     /** @param  array<string, mixed>  $seen */

@@ -61,7 +61,7 @@ final class ChangeSession
         $session->update([
             'held_on' => $to->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'],
             'minutes' => $given['minutes'], 'place' => $given['place'],
-            'first_on' => $session->first_on ?? ($days === 0 ? null : $session->day()->plus(-$days)->iso()),
+            'first_on' => $session->first_on ?? ($days === 0 ? null : $session->day()->iso()),
             'version' => $session->version + 1,
         ]);
         foreach ($days === 0 && ! $minutes ? [] : $session->sheets()->where('state', 'planned')->get() as $sheet) {

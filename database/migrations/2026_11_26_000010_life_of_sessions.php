@@ -34,6 +34,11 @@ return new class extends Migration
         DB::table('training_sessions')->where('title', 'Season session')->update(['extra' => true]);
         // The day on which a season's next weeks were last put on the calendar.
         Schema::table('seasons', fn (Blueprint $table) => $table->date('followed_on')->nullable());
+        // A score that was taken back stays, with who and when; its load goes.
+        Schema::table('scores', function (Blueprint $table): void {
+            $table->timestamp('withdrawn_at')->nullable();
+            $table->foreignId('withdrawn_by')->nullable();
+        });
         // Counts entered after the fact, or put right: what stood there, what stands there now, who and why. The taps say it as well.
         Schema::create('corrections', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -69,6 +74,7 @@ return new class extends Migration
     {
         Schema::dropIfExists('session_changes');
         Schema::dropIfExists('corrections');
+        Schema::table('scores', fn (Blueprint $table) => $table->dropColumn(['withdrawn_at', 'withdrawn_by']));
         Schema::table('seasons', fn (Blueprint $table) => $table->dropColumn('followed_on'));
         // Without the word for it, a sheet that was called off would be done by nobody and count for ever.
         DB::table('sheets')->where('state', 'called_off')->delete();

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { row, signIn, test, toJudged } from './support';
+import { openNextEvening, row, signIn, test, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
 test.skip(!process.env.PICTURES, 'taken by bin/screenshots');
@@ -34,16 +34,16 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('button', { name: 'Edit a copy' }).click();
     await page.getByText(/would have been over/).waitFor();
     await keep(page, 'rule-sets');
-    await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
-    await page.getByRole('heading', { name: 'Sessions of the next three weeks' }).waitFor();
+    await page.getByRole('navigation').getByRole('link', { name: 'Calendar' }).click();
+    await page.getByRole('table', { name: 'Sessions and matches, by week and day' }).waitFor();
+    await keep(page, 'calendar');
+    await page.getByRole('link', { name: 'Seasons and matches' }).click();
+    await page.getByRole('heading', { name: 'Matches, and training elsewhere' }).waitFor();
     await keep(page, 'plan');
-    await page
-        .getByRole('link', { name: /Evening session/ })
-        .nth(1)
-        .click();
+    await openNextEvening(page);
     await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
     await keep(page, 'session');
-    await page.getByRole('navigation').getByRole('link', { name: 'Plan' }).click();
+    await page.goto('/plan');
     await page
         .getByRole('link', { name: /Mira Okonjo/ })
         .first()

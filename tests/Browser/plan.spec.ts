@@ -1,13 +1,8 @@
-import { expect, hasNoAxeFindings, signIn, test } from './support';
+import { expect, hasNoAxeFindings, openNextEvening, signIn, test } from './support';
 
 test('a squad’s session: stations, somebody late, nobody lost on paper, plan B and one undo', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('link', { name: 'Plan', exact: true }).click();
-    await hasNoAxeFindings(page);
-    await page
-        .getByRole('link', { name: /Evening session/ })
-        .nth(1)
-        .click();
+    await openNextEvening(page);
     await expect(page.getByRole('heading', { name: /Evening session/ })).toBeVisible();
     const clock = page.getByRole('table', { name: 'Groups by round and station' });
     const rounds = await clock.locator('tbody tr').count();
@@ -99,7 +94,8 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
     await expect(page.getByRole('heading', { name: 'Mira, to do alone' })).toBeVisible();
     await hasNoAxeFindings(page);
 
-    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+    await page.getByRole('link', { name: 'Seasons and matches' }).click();
     await page
         .getByRole('link', { name: /Mira Okonjo/ })
         .first()

@@ -107,3 +107,23 @@ export function shelfCounts(page: Page, stores: string[]): Promise<number[]> {
         });
     }, stores);
 }
+
+interface OnTheCalendar {
+    id: string;
+    day: string;
+    title: string;
+}
+
+/** What stands on the calendar from today on, as the server has it: the month shown may end before it. */
+export const sessionsAhead = (page: Page): Promise<OnTheCalendar[]> =>
+    page.evaluate(async () => {
+        const answer = await fetch('/api/calendar', { headers: { Accept: 'application/json' } });
+        const { date, sessions } = (await answer.json()) as { date: string; sessions: OnTheCalendar[] };
+        return sessions.filter((session) => session.day >= date);
+    });
+
+/** The squad’s next evening after today’s. */
+export async function openNextEvening(page: Page): Promise<void> {
+    const evenings = (await sessionsAhead(page)).filter((session) => session.title === 'Evening session');
+    await page.goto(`/sessions/${evenings[1]?.id}`);
+}

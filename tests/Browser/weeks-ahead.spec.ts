@@ -34,7 +34,8 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     // From here the clock of the test runs: what a coach does to have the twelve weeks.
     const clicks = await counted(page);
     const started = performance.now();
-    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+    await page.getByRole('link', { name: 'Seasons and matches' }).click();
     await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
     await page.getByRole('button', { name: 'Training elsewhere' }).last().click();
     const form = page.getByRole('dialog');

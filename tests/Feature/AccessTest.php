@@ -106,6 +106,7 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/what-helped' => self::EVERYBODY,
         'GET api/athletes/{athlete}/match' => self::RECORDS,
         'POST api/athletes/{athlete}/scores' => self::RECORDS,
+        'POST api/athletes/{athlete}/scores/{score}/withdraw' => self::RECORDS,
         'GET api/athletes/{athlete}/days/{day}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,
         'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
@@ -282,6 +283,7 @@ final class AccessTest extends TestCase
                 \App\Health\SorenessReport::query()->where('athlete_id', $athlete->id)->latest('received_at')->firstOrFail()->id,
             ),
             '{id}' => str_contains($path, '{id}') ? $this->measured($path, $athlete, $missing) : '',
+            '{score}' => str_contains($path, '{score}') ? $this->scored($athlete) : '',
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '',
             '{change}' => str_contains($path, '{change}') ? $id($this->change($athlete)) : '',
@@ -356,6 +358,17 @@ final class AccessTest extends TestCase
             'doses' => [],
             'created_by' => $this->coach()->id,
         ])->id;
+    }
+
+    private function scored(Athlete $athlete): string
+    {
+        \Illuminate\Support\Facades\DB::table('scores')->insert([
+            'id' => $id = (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'kind' => 'clear_targets', 'name' => 'Round',
+            'day' => $this->coach()->workspace->today()->iso(), 'at' => now()->toIso8601String(),
+            'seen' => '{"throws":5,"targets":3}', 'value' => 5, 'taken_by' => $this->coach()->id,
+        ]);
+
+        return $id;
     }
 
     private function change(Athlete $athlete): string

@@ -86,6 +86,7 @@ final class CalendarTest extends TestCase
         $session = TrainingSession::query()->findOrFail($second['id']);
         $this->assertSame([$to, '20:30', true], [$session->day()->iso(), $session->starts_at, $session->own]);
         $this->assertSame([$to], $this->sheetsOf($session)->map(fn (Sheet $sheet): string => $sheet->day()->iso())->unique()->values()->all());
+        $this->assertSame($second['day'], collect($this->sessions())->firstWhere('id', $second['id'])['moved_from']);
         $this->change($second, ['day' => $to])->assertStatus(409)->assertJsonPath('title', 'Changed meanwhile');
 
         $this->change($rows[0], ['starts_at' => '19:15', 'title' => 'Early'], 'after')->assertOk();

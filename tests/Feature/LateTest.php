@@ -41,7 +41,11 @@ final class LateTest extends TestCase
         $this->enter($sheet, [$asked->id => 21], ['minutes' => 50, 'session_rpe' => 4])->assertNoContent();
         $this->assertGreaterThan($before, $arm());
         $view = $after();
-        $this->assertSame(['finished', 21, 0, 21], [$view['sheet']['state'], $view['sheet']['done_reps'], $view['observed'], $view['unobserved']]);
+        $this->assertSame(
+            ['finished', 21, 0, 0, ''],
+            [$view['sheet']['state'], $view['sheet']['done_reps'], $view['observed'], $view['unobserved'], $view['strip']],
+            'Load, and no evidence of anything: not even of having been looked at.',
+        );
         $this->assertStringContainsString('0 → 21', $view['corrections'][0]['sentence']);
         $this->assertSame([], $this->getJson('/api/today')->json('corrected'), 'More than was counted gives nobody room.');
         $row = collect($this->getJson("/api/calendar?from={$day->iso()}&to={$day->iso()}")->json('sessions'))->firstWhere('title', 'Forgotten');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Database\Factories\PlacementFactory;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -25,6 +26,8 @@ final class ScoreTest extends TestCase
                 'name' => 'Evening',
                 'goal' => $goal,
                 'ladder' => null,
+                'counted' => false,
+                'skill' => 'float-serve',
                 'seen' => $seen,
             ],
         );
@@ -70,6 +73,48 @@ final class ScoreTest extends TestCase
         $this->assertSame($before, $gates());
     }
 
+    public function test_a_score_is_load_once_and_goes_with_the_score(): void
+    {
+        $this->actingAs($this->coach());
+        $yuna = $this->athlete('Yuna');
+        $today = $this->coach()->workspace->today()->iso();
+        $reps = fn (): int => (int) DB::table('daily_totals')->where('athlete_id', $yuna->id)->where('day', $today)->sum('count_reps');
+        $path = "/api/athletes/{$yuna->id}/scores";
+        $round = fn (array $with): TestResponse => $this->postJson($path, [
+            'id' => (string) Str::uuid7(), 'kind' => 'serve_game', 'name' => 'Game', 'goal' => null,
+            'ladder' => 'volleyball-float-serve', 'counted' => false,
+            // Two first serves in, one second in, one double fault: six serves.
+            'seen' => ['points' => [[true, null], [true, null], [false, true], [false, false]]], ...$with,
+        ]);
+        $before = $reps();
+        $id = (string) Str::uuid7();
+        $round(['id' => $id])->assertOk()->assertJsonPath('series.0.scores.0.load_reps', 6);
+        $round(['id' => $id])->assertOk();
+        $this->assertSame($before + 6, $reps(), 'Sent twice, load once.');
+        $sheet = $this->sheetOf('Yuna');
+        $this->assertSame($sheet->id, DB::table('work_sets')->where('client_id', $id)->value('session'), 'Of the session of the day.');
+
+        // What is tapped afterwards leaves it as it is; what was tapped before is not counted once more.
+        $block = $this->judgedBlock($sheet);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1), $this->tap($block, 2)]])->assertOk();
+        $this->assertSame($before + 8, $reps());
+        $this->getJson($path)->assertJsonPath('ladders.0.tapped_today', 2);
+        $round(['counted' => true])->assertOk()->assertJsonPath('series.0.scores.0.load_reps', 0);
+        $this->assertSame($before + 8, $reps());
+
+        $round(['ladder' => null])->assertStatus(422)->assertJsonStructure(['errors' => ['skill']]);
+        $round(['ladder' => null, 'skill' => 'javelin'])->assertOk();
+        $this->assertSame($before + 14, $reps());
+        $this->assertNull(DB::table('work_sets')->where('skill', 'javelin')->where('source', 'score')->value('effort'), 'Not known: full.');
+
+        $this->postJson("{$path}/{$id}/withdraw")->assertOk();
+        $this->postJson("{$path}/{$id}/withdraw")->assertOk();
+        $this->assertSame($before + 8, $reps());
+        $this->assertSame(1, DB::table('activity_log')->where('description', 'score taken back')->count());
+        $this->postJson("{$path}/".Str::uuid7().'/withdraw')->assertNotFound();
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
     public function test_where_the_outcome_must_be_ignored_it_is_neither_scored_nor_shown(): void
     {
         $this->actingAs($this->coach());
@@ -82,6 +127,7 @@ final class ScoreTest extends TestCase
             'name' => 'Evening',
             'goal' => null,
             'ladder' => $ladder,
+            'counted' => true,
             'seen' => ['attempts' => [true, true, false]],
         ];
         $this->getJson($path)->assertJsonPath('ladders.0.ignored_on', 'Half motion to the wall');

@@ -12,5 +12,7 @@ final readonly class ScoreLadderView
         public string $name,
         /** the rung on which where it lands is not looked at yet; null when it counts */
         public ?string $ignored_on,
+        /** repetitions tapped courtside on it today */
+        public int $tapped_today,
     ) {}
 }

@@ -14,5 +14,7 @@ final readonly class ScoreView
         public string $value,
         public string $detail,
         public bool $best,
+        /** repetitions it counts as load; 0: they were tapped courtside */
+        public int $load_reps,
     ) {}
 }

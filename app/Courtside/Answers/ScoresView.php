@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Courtside\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
+use App\Athletes\Answers\NamedView;
 
 /** An athlete’s scores. */
 final readonly class ScoresView
@@ -19,5 +20,7 @@ final readonly class ScoresView
         public int $hidden,
         /** @var list<ScoreSeriesView> */
         public array $series,
+        /** @var list<NamedView> what may be thrown off the ladders */
+        public array $skills,
     ) {}
 }

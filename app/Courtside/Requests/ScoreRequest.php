@@ -6,6 +6,7 @@ namespace App\Courtside\Requests;
 
 use App\Http\DescribesItself;
 use App\Http\UuidV7;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -23,6 +24,10 @@ final class ScoreRequest extends FormRequest implements DescribesItself
             'name' => ['required', 'string', 'max:60'],
             'goal' => ['present', 'nullable', 'numeric:strict', 'between:0,10000'],
             'ladder' => ['present', 'nullable', 'string', 'max:80'],
+            // The throws were tapped courtside already: they count there, not once more.
+            'counted' => ['required', 'boolean:strict'],
+            // What was thrown, off the ladders.
+            'skill' => ['nullable', Rule::in(array_keys(app(Library::class)->skills()))],
             'seen' => ['required', 'array', 'max:6'],
             'seen.points_each' => [$kind(ScoreKind::TargetRound), 'integer:strict', 'between:1,100'],
             'seen.zones' => [$kind(ScoreKind::TargetRound), 'array', 'list', 'between:1,12'],

@@ -53,7 +53,8 @@ final class TapFold
     }
 
     /**
-     * The repetitions that are evidence: those of judged blocks, done on the side these ask for.
+     * The repetitions that are evidence: those of judged blocks, done on the side these ask for. Those entered as a sum, after the fact,
+     * have no verdict at all: nobody knows which was which, and they stand in no strip.
      *
      * @param  list<Tap>  $standing
      * @param  array<string, Side>  $judged  side asked for, by block: the judged ones
@@ -63,7 +64,8 @@ final class TapFold
     {
         return array_values(array_filter(
             $standing,
-            fn (Tap $rep): bool => isset($judged[$rep->blockId]) && $judged[$rep->blockId]->value === $rep->side,
+            fn (Tap $rep): bool => $rep->verdict !== null
+                && isset($judged[$rep->blockId]) && $judged[$rep->blockId]->value === $rep->side,
         ));
     }
 

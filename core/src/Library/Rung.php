@@ -89,6 +89,18 @@ final readonly class Rung
         return $this->judgedDose() ?? throw new \LogicException("Rung {$this->id} judges no block.");
     }
 
+    /** What is thrown when it is scored: at the target where the rung has one, else its own dose. */
+    public function scoredDose(): BlockDose
+    {
+        foreach ($this->blocks as $block) {
+            if ($block->kind === BlockKind::Target && $block->reps > 0) {
+                return $block;
+            }
+        }
+
+        return $this->ownDose();
+    }
+
     /**
      * @param  Side|null  $side  the dose of this side: where the rung gives it none, the leading one mirrored
      * @return BlockDose|null the own dose; where what is judged was taken out, the largest that is left; null when nothing is counted

@@ -91,7 +91,8 @@ final readonly class BlockPlan
         return $price->of($this->workSet($on, $session, 1));
     }
 
-    private function workSet(Day $on, string $session, int $reps): WorkSet
+    /** So many repetitions of this dose. */
+    public function workSet(Day $on, string $session, int $reps): WorkSet
     {
         $dose = $this->asked;
 

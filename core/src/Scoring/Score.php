@@ -9,7 +9,8 @@ use Augendo\Core\InvalidValue;
 /** A score as one number, worked out from what was seen. It is compared with the athlete's own past; it never advances anybody. */
 final readonly class Score
 {
-    private function __construct(public ScoreKind $kind, public float $value, public string $detail) {}
+    /** @param  int  $reps  repetitions it took: a score is work, too */
+    private function __construct(public ScoreKind $kind, public float $value, public string $detail, public int $reps) {}
 
     /**
      * @param  list<list<bool>>  $zones  hit or not, by zone and ball
@@ -30,6 +31,7 @@ final readonly class Score
                 .' hit: '
                 .implode(', ', array_map(fn (array $zone): string => (string) count(array_filter($zone)), $zones))
                 .' by zone',
+            count($balls),
         );
     }
 
@@ -40,7 +42,7 @@ final readonly class Score
             throw new InvalidValue("{$targets} targets cannot be cleared with {$throws} throws.");
         }
 
-        return new self(ScoreKind::ClearTargets, (float) $throws, "{$targets} targets");
+        return new self(ScoreKind::ClearTargets, (float) $throws, "{$targets} targets", $throws);
     }
 
     /** @param  list<bool>  $attempts  in order */
@@ -52,7 +54,7 @@ final readonly class Score
             $longest = max($longest, $run);
         }
 
-        return new self(ScoreKind::InARow, (float) $longest, count($attempts).' tries');
+        return new self(ScoreKind::InARow, (float) $longest, count($attempts).' tries', count($attempts));
     }
 
     /**
@@ -77,6 +79,7 @@ final readonly class Score
                 .count($seconds)
                 ." second, {$double} double "
                 .($double === 1 ? 'fault' : 'faults'),
+            count($points) + count($seconds),
         );
     }
 
@@ -90,6 +93,7 @@ final readonly class Score
             $grouping->meanRadialErrorM,
             ($grouping->n === 1 ? '1 point' : "{$grouping->n} points")
                 .($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
+            $grouping->n,
         );
     }
 }

@@ -312,7 +312,11 @@ function Preview({
                     ))}
                 </ul>
             )}
-            <ul aria-label="What each would do" className="max-h-[50dvh] overflow-auto border-y border-line">
+            <ul
+                aria-label="What each would do"
+                tabIndex={0}
+                className="max-h-[50dvh] overflow-auto border-y border-line"
+            >
                 {sheets.map((sheet) => (
                     <li
                         key={sheet.name + sheet.ladder_name}

@@ -28,9 +28,13 @@ export function blockAt(blocks: CourtsideBlock[], reps: RepEvent[], chosen: numb
     return Math.min(Math.max(0, at), Math.max(0, blocks.length - 1));
 }
 
-/** As the core has it: repetitions of judged blocks, on the side each asks for. */
+/** As the core has it: repetitions of judged blocks, on the side each asks for; those entered as a sum have no verdict. */
 export const judgedOf = (pack: Courtside, reps: RepEvent[]): RepEvent[] =>
-    reps.filter((rep) => pack.blocks.some((each) => each.id === rep.block_id && each.judged && each.side === rep.side));
+    reps.filter(
+        (rep) =>
+            rep.verdict !== null &&
+            pack.blocks.some((each) => each.id === rep.block_id && each.judged && each.side === rep.side),
+    );
 
 /** The hand or foot a side of the athlete is, in a word. */
 export function handOf(pack: Courtside, side: string): string {

@@ -70,7 +70,7 @@ export function CalendarScreen() {
                 asList={asList}
                 onAsList={setAsList}
             />
-            <PlanChanges changes={calendar.changes} />
+            <PlanChanges changes={calendar.changes} shown={asList ? 1 : 3} />
             {asList ? (
                 <SessionList weeks={weeks} calendar={calendar} onPlan={plan} />
             ) : (
@@ -100,15 +100,17 @@ function Months({
     return (
         <div className="flex flex-wrap items-center gap-2 border-b-2 border-ink pb-2">
             <button type="button" className="btn" onClick={() => onMonth(monthOf(month, -1))}>
-                <span aria-hidden>←</span> {monthName(monthOf(month, -1)).split(' ')[0]}
+                <span aria-hidden>←</span>
+                <span className="sr-only sm:not-sr-only">{monthName(monthOf(month, -1)).split(' ')[0]}</span>
             </button>
-            <h2 aria-live="polite" className="min-w-40 text-center text-xl">
+            <h2 aria-live="polite" className="text-center text-xl sm:min-w-40">
                 {monthName(month)}
             </h2>
             <button type="button" className="btn" onClick={() => onMonth(monthOf(month, 1))}>
-                {monthName(monthOf(month, 1)).split(' ')[0]} <span aria-hidden>→</span>
+                <span className="sr-only sm:not-sr-only">{monthName(monthOf(month, 1)).split(' ')[0]}</span>
+                <span aria-hidden>→</span>
             </button>
-            <button type="button" className="btn btn-quiet" onClick={onToday}>
+            <button type="button" className="btn btn-quiet hidden sm:inline-flex" onClick={onToday}>
                 This month
             </button>
             <span className="grow" />

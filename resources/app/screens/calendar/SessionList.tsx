@@ -17,46 +17,72 @@ export function SessionList({
     calendar: Calendar;
     onPlan: ((day: string) => void) | null;
 }) {
+    // Of the month that is under way, what is over is folded away: the next session stands on top.
+    const isUnderWay = weeks.some((week) => week.includes(calendar.date));
+    const over = isUnderWay ? weeks.filter((week) => (week[6] ?? '') < calendar.date) : [];
+    const rest = weeks.filter((week) => !over.includes(week));
     return (
         <div className="grid gap-4 pt-3">
-            {weeks.map((week) => {
-                const [monday = '', sunday = ''] = [week[0], week[6]];
-                const isIn = (each: { day: string }): boolean => each.day >= monday && each.day <= sunday;
-                const lines = [
-                    ...calendar.fixtures.filter(isIn).map((of) => ({ at: `${of.day} ${of.starts_at}`, fixture: of })),
-                    ...calendar.sessions.filter(isIn).map((of) => ({ at: `${of.day} ${of.starts_at}`, session: of })),
-                ].sort((a, b) => a.at.localeCompare(b.at));
-                return (
-                    <section key={monday} aria-label={`Week of ${dayName(monday)}`}>
-                        <h3 className="flex items-baseline border-b border-ink pb-1 text-base">
-                            {dayName(monday)} to {dayName(sunday)}
-                            <span className="grow" />
-                            {onPlan && sunday >= calendar.date && (
-                                <button
-                                    type="button"
-                                    className="label underline decoration-dotted underline-offset-4"
-                                    onClick={() => onPlan(monday > calendar.date ? monday : calendar.date)}
-                                >
-                                    Plan here
-                                </button>
-                            )}
-                        </h3>
-                        {lines.length === 0 && <p className="py-1.5 text-soft">Nothing planned.</p>}
-                        <ul>
-                            {lines.map((line) => (
-                                <li key={line.at + ('session' in line ? line.session.id : line.fixture.id)}>
-                                    {'session' in line ? (
-                                        <SessionRow session={line.session} />
-                                    ) : (
-                                        <FixtureRow fixture={line.fixture} />
-                                    )}
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                );
-            })}
+            {over.length > 0 && (
+                <details>
+                    <summary className="opens">Earlier this month</summary>
+                    <div className="grid gap-4 pt-2">
+                        {over.map((week) => (
+                            <Week key={week[0]} week={week} calendar={calendar} onPlan={null} />
+                        ))}
+                    </div>
+                </details>
+            )}
+            {rest.map((week) => (
+                <Week key={week[0]} week={week} calendar={calendar} onPlan={onPlan} />
+            ))}
         </div>
+    );
+}
+
+function Week({
+    week,
+    calendar,
+    onPlan,
+}: {
+    week: string[];
+    calendar: Calendar;
+    onPlan: ((day: string) => void) | null;
+}) {
+    const [monday = '', sunday = ''] = [week[0], week[6]];
+    const isIn = (each: { day: string }): boolean => each.day >= monday && each.day <= sunday;
+    const lines = [
+        ...calendar.fixtures.filter(isIn).map((of) => ({ at: `${of.day} ${of.starts_at}`, fixture: of })),
+        ...calendar.sessions.filter(isIn).map((of) => ({ at: `${of.day} ${of.starts_at}`, session: of })),
+    ].sort((a, b) => a.at.localeCompare(b.at));
+    return (
+        <section aria-label={`Week of ${dayName(monday)}`}>
+            <h3 className="flex items-baseline border-b border-ink pb-1 text-base">
+                {dayName(monday)} to {dayName(sunday)}
+                <span className="grow" />
+                {onPlan && sunday >= calendar.date && (
+                    <button
+                        type="button"
+                        className="label underline decoration-dotted underline-offset-4"
+                        onClick={() => onPlan(monday > calendar.date ? monday : calendar.date)}
+                    >
+                        Plan here
+                    </button>
+                )}
+            </h3>
+            {lines.length === 0 && <p className="py-1.5 text-soft">Nothing planned.</p>}
+            <ul>
+                {lines.map((line) => (
+                    <li key={line.at + ('session' in line ? line.session.id : line.fixture.id)}>
+                        {'session' in line ? (
+                            <SessionRow session={line.session} />
+                        ) : (
+                            <FixtureRow fixture={line.fixture} />
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }
 

@@ -1,15 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
-import { api, type Scores } from '../../api/client';
-import { dayName } from '../../api/words';
+import { api, type Given, type Scores } from '../../api/client';
+import { dayName, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { Waiting } from '../../parts/Waiting';
 import { chunk, isFull, type Kind, NOW, type Round, SEEN, type Tap } from '../../rules/score';
-import { LabelledInput } from '../../parts/Labelled';
+import { LabelledInput, Options } from '../../parts/Labelled';
 
 const KINDS: [kind: Kind, name: string, about: string][] = [
     ['target_round', 'Target round', 'Zones and balls, points a hit'],
@@ -28,7 +28,7 @@ export function ScoresScreen() {
         queryFn: () => api('GET', `/api/athletes/${athleteId}/scores`),
     });
     if (!query.data) return <Waiting query={query} what="the scores" />;
-    const { athlete, series, ladders, hidden } = query.data;
+    const { athlete, series, ladders, hidden, skills } = query.data;
     const ignoring = ladders.filter((each) => each.ignored_on !== null);
     return (
         <main className="px-4 pb-10 sm:px-6">
@@ -43,9 +43,6 @@ export function ScoresScreen() {
                     Held against {athlete.given_name}’s own past and a goal. A score advances nobody by itself.
                 </p>
             </header>
-            <p className="mb-3 border-l-4 border-reduced bg-page px-3 py-2">
-                No limit counts these throws. Count them courtside as well, or enter them on the page Load.
-            </p>
             {ignoring.length > 0 && (
                 <p className="mb-3 border-l-4 border-tape bg-page px-3 py-2">
                     Where it lands is not looked at yet on:{' '}
@@ -57,7 +54,9 @@ export function ScoresScreen() {
                 </p>
             )}
             <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[26rem_1fr]">
-                {me.records && <Take athleteId={athleteId} name={athlete.given_name} ladders={ladders} />}
+                {me.records && (
+                    <Take athleteId={athleteId} name={athlete.given_name} ladders={ladders} skills={skills} />
+                )}
                 <section aria-label="So far">
                     <h2 className="border-b-2 border-ink pb-1 text-base">So far</h2>
                     {series.length === 0 && <p className="py-3 text-soft">Nothing scored yet.</p>}
@@ -115,6 +114,8 @@ export function ScoresScreen() {
                                                 {score.value}
                                             </span>
                                             <span className="text-soft">{score.detail}</span>
+                                            <span className="grow" />
+                                            {me.records && <TakeBack athleteId={athleteId} score={score} />}
                                         </li>
                                     ))}
                                 </ul>
@@ -124,6 +125,32 @@ export function ScoresScreen() {
                 </section>
             </div>
         </main>
+    );
+}
+
+/** A score that was none goes, and its load with it. */
+function TakeBack({ athleteId, score }: { athleteId: string; score: Scores['series'][number]['scores'][number] }) {
+    const queries = useQueryClient();
+    const [sure, setSure] = useState(false);
+    const [problem, setProblem] = useState<unknown>(null);
+    const takeBack = (): void => {
+        void api('POST', `/api/athletes/${athleteId}/scores/${score.id}/withdraw`).then(
+            () => queries.invalidateQueries(),
+            setProblem,
+        );
+    };
+    return (
+        <span>
+            <button
+                type="button"
+                className="label underline decoration-dotted underline-offset-4"
+                aria-label={`Take back ${score.value} of ${dayName(score.day)}`}
+                onClick={() => (sure ? takeBack() : setSure(true))}
+            >
+                {!sure ? 'Take back' : score.load_reps > 0 ? `Yes, and ${score.load_reps} reps of load` : 'Yes'}
+            </button>
+            <Notice problem={problem} />
+        </span>
     );
 }
 
@@ -209,11 +236,20 @@ function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping
     );
 }
 
-function Take({ athleteId, name: who, ladders }: { athleteId: string; name: string; ladders: Scores['ladders'] }) {
-    const counts = ladders.filter((each) => each.ignored_on === null);
-    const [ladder, setLadder] = useState(counts[0]?.id ?? '');
-    const [off, setOff] = useState(ladders.length === 0 || counts.length > 0);
-    const score = useScore(athleteId, ladder);
+function Take({
+    athleteId,
+    name: who,
+    ladders,
+    skills,
+}: {
+    athleteId: string;
+    name: string;
+    ladders: Scores['ladders'];
+    skills: Scores['skills'];
+}) {
+    const [off, setOff] = useState(ladders.length === 0 || ladders.some((each) => each.ignored_on === null));
+    const work = useWork(ladders);
+    const score = useScore(athleteId, work);
     const { kind, taps, full, problem } = score;
     if (!off)
         return (
@@ -262,20 +298,7 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
                     Save
                 </button>
             </div>
-            {ladders.length > 0 && (
-                <label className="mt-3 grid gap-0.5">
-                    <span className="label">Scored on</span>
-                    <select className="field" value={ladder} onChange={(event) => setLadder(event.target.value)}>
-                        {ladders.map((each) => (
-                            <option key={each.id} value={each.id} disabled={each.ignored_on !== null}>
-                                {each.name}
-                                {each.ignored_on === null ? '' : ': not looked at yet'}
-                            </option>
-                        ))}
-                        <option value="">something off the ladders</option>
-                    </select>
-                </label>
-            )}
+            <WhatIsThrown work={work} ladders={ladders} skills={skills} />
             <div className="mt-3 grid grid-cols-2 gap-2">
                 <LabelledInput
                     label="Name, to compare like with like"
@@ -294,6 +317,100 @@ function Take({ athleteId, name: who, ladders }: { athleteId: string; name: stri
             </div>
             <Notice problem={problem} />
         </section>
+    );
+}
+
+type Skill = NonNullable<NonNullable<Given<'POST', `/api/athletes/${string}/scores`>[0]>['skill']>;
+
+/** A score is work: of what, and whether it was tapped courtside already. */
+function useWork(ladders: Scores['ladders']) {
+    const [ladder, setLadder] = useState(ladders.find((each) => each.ignored_on === null)?.id ?? '');
+    const [skill, setSkill] = useState<Skill | null>(null);
+    const [said, setSaid] = useState<boolean | null>(null);
+    const tapped = ladders.find((each) => each.id === ladder)?.tapped_today ?? 0;
+    return {
+        ladder,
+        setLadder,
+        skill: ladder === '' ? skill : null,
+        setSkill,
+        tapped,
+        // Who tapped today most likely tapped these as well; asked, because twice is as wrong as not at all.
+        counted: said ?? tapped > 0,
+        setCounted: setSaid,
+    };
+}
+
+type WorkNow = ReturnType<typeof useWork>;
+
+function WhatIsThrown({
+    work,
+    ladders,
+    skills,
+}: {
+    work: WorkNow;
+    ladders: Scores['ladders'];
+    skills: Scores['skills'];
+}) {
+    return (
+        <>
+            {ladders.length > 0 && (
+                <label className="mt-3 grid gap-0.5">
+                    <span className="label">Scored on</span>
+                    <select
+                        className="field"
+                        value={work.ladder}
+                        onChange={(event) => work.setLadder(event.target.value)}
+                    >
+                        {ladders.map((each) => (
+                            <option key={each.id} value={each.id} disabled={each.ignored_on !== null}>
+                                {each.name}
+                                {each.ignored_on === null ? '' : ': not looked at yet'}
+                            </option>
+                        ))}
+                        <option value="">something off the ladders</option>
+                    </select>
+                </label>
+            )}
+            {work.ladder === '' && (
+                <label className="mt-3 grid gap-0.5">
+                    <span className="label">What is thrown</span>
+                    <select
+                        className="field"
+                        value={work.skill ?? ''}
+                        onChange={(event) => work.setSkill((event.target.value || null) as Skill | null)}
+                    >
+                        <option value="">choose</option>
+                        <Options of={skills} />
+                    </select>
+                </label>
+            )}
+            <fieldset className="mt-3">
+                <legend className="label mb-1">
+                    These throws count as load.{' '}
+                    {work.tapped > 0
+                        ? `${n(work.tapped)} were tapped courtside today: these too?`
+                        : 'Tapped courtside as well?'}
+                </legend>
+                <div className="grid grid-cols-2 gap-1.5">
+                    {(
+                        [
+                            [false, 'Count them here'],
+                            [true, 'Tapped already'],
+                        ] as const
+                    ).map(([value, label]) => (
+                        <button
+                            key={label}
+                            type="button"
+                            aria-pressed={work.counted === value}
+                            className={`btn ${work.counted === value ? 'btn-main' : ''}`}
+                            onClick={() => work.setCounted(value)}
+                        >
+                            {label}
+                        </button>
+                    ))}
+                </div>
+            </fieldset>
+        </>
     );
 }
 
@@ -323,7 +440,7 @@ function Marks({ taps, kind, balls }: { taps: Tap[]; kind: Kind; balls: number }
 }
 
 /** A score while it is taken. */
-function useScore(athleteId: string, ladder: string) {
+function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
     const queries = useQueryClient();
     const [kind, setKind] = useState<Kind>('target_round');
     const [round, setRound] = useState<Round>({ zones: 4, balls: 5, pointsEach: 5, targets: 3, halfWidthM: 2 });
@@ -348,12 +465,15 @@ function useScore(athleteId: string, ladder: string) {
             name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),
             goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1),
             ladder: ladder === '' ? null : ladder,
+            counted,
+            skill,
             seen: SEEN[kind]({ kind, taps, round }),
         }).then((answer) => {
             id.current = newId();
             setTaps([]);
             setProblem(null);
             queries.setQueryData(['scores', athleteId], answer);
+            void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'scores' });
         }, setProblem);
     };
     return {

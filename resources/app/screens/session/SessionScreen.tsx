@@ -145,7 +145,7 @@ function Standing({ kept }: { kept: Session }) {
     if (life.state === 'called_off')
         return (
             <p role="status" className="my-3 border-l-4 border-stop bg-page px-3 py-2">
-                <strong className="head text-stop">Called off.</strong> {life.reason} Nothing of it is planned for
+                <strong className="head text-stop">Called off:</strong> “{life.reason}” Nothing of it is planned for
                 anybody.
             </p>
         );
