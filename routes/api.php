@@ -28,6 +28,7 @@ Route::post('sign-in', [SignInController::class, 'signIn'])->middleware(FromTheP
 Route::middleware('throttle:links')->prefix('link')->controller(LinkController::class)->group(function (): void {
     Route::get('check-in', 'checkIn');
     Route::post('check-in', 'report');
+    Route::post('practice', 'practice');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });

@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace App\Health;
 
+use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
 use App\Health\Answers\CheckInPageView;
+use App\Sessions\WorkLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Planning\Homework;
 use Augendo\Core\Readiness\Moment;
 use Illuminate\Support\Facades\DB;
 
 /** The page behind a personal link: no account, one athlete, and the least that does the job. */
 final class CheckInScreen
 {
+    public function __construct(private readonly Library $library) {}
+
     public function view(Athlete $athlete): CheckInPageView
     {
         $workspace = $athlete->workspace()->firstOrFail();
@@ -58,6 +64,39 @@ final class CheckInScreen
                     .", {$next->starts_at}: "
                     .(int) DB::table('sheet_blocks')->where('sheet_id', $next->id)->sum('reps')
                     .' repetitions planned',
+            date: $on->iso(),
+            tasks: $this->tasks($day, $athlete),
+            days: array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($on)),
+            practised: $this->practised($athlete, $on),
         );
+    }
+
+    /** @return list<NamedView> */
+    private function tasks(AthleteDay $day, Athlete $athlete): array
+    {
+        $names = $this->library->skillNames();
+        $tasks = [];
+        foreach ($day->ladders->placementsOf($athlete) as $placement) {
+            $skill = $day->ladders->ladder($placement)->skill->id;
+            $tasks[$skill] = new NamedView($skill, $names[$skill] ?? $skill);
+        }
+
+        return array_values($tasks);
+    }
+
+    /** @return list<string> */
+    private function practised(Athlete $athlete, Day $on): array
+    {
+        $names = $this->library->skillNames();
+        $rows = DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->where('source', WorkLog::HOME)
+            ->where('day', '>=', $on->plus(1 - count(Homework::toldOf($on)))->iso())
+            ->orderByDesc('day')
+            ->orderByDesc('id')
+            ->get();
+
+        return $rows->map(fn (object $row): string => 'At home, '.Wording::day(Day::of(substr($row->day, 0, 10)))
+            .": {$row->reps} × ".lcfirst($names[$row->skill] ?? $row->skill).'.')->all();
     }
 }

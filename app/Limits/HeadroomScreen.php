@@ -14,6 +14,7 @@ use App\Limits\Answers\HeadroomCellView;
 use App\Limits\Answers\HeadroomGridView;
 use App\Limits\Answers\HeadroomRowView;
 use App\Sessions\Answers\LoggedWorkView;
+use App\Sessions\WorkLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -85,12 +86,13 @@ final class HeadroomScreen
      */
     private function logged(Athlete $athlete, Day $on, array $names): array
     {
-        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereNotNull('client_id')->where(
+        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereIn('source', WorkLog::SOURCES)->whereNotNull('client_id')->where(
             'day',
             '>',
             $on->plus(-self::RECENT_DAYS)->iso(),
         )->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
             $row->client_id, substr($row->day, 0, 10), match ($row->source) {
+                'here' => 'Here, beside the plan',
                 'home' => 'At home',
                 'match' => 'In a match',
                 default => 'At another club',

@@ -12,6 +12,8 @@ use App\Http\Answers;
 use App\People\Answers\JoinView;
 use App\People\Answers\MeView;
 use App\People\Requests\JoinRequest;
+use App\Sessions\Requests\PracticeRequest;
+use App\Sessions\WorkLog;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -31,6 +33,18 @@ final class LinkController
         $link->update(['used_at' => now()]);
         $athlete = $link->athlete()->firstOrFail();
         $log->reportByLink($athlete, $request->validated(), $link);
+
+        return response()->json($screen->view($athlete));
+    }
+
+    /** Practice at home is load as soon as it is told. */
+    #[Answers(CheckInPageView::class)]
+    public function practice(PracticeRequest $request, WorkLog $log, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $athlete = $link->athlete()->firstOrFail();
+        $link->update(['used_at' => now()]);
+        $log->addByLink($athlete, $request->safe()->only(['id', 'day', 'skill', 'reps', 'felt']), $link);
 
         return response()->json($screen->view($athlete));
     }

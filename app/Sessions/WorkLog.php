@@ -10,6 +10,7 @@ use App\Courtside\RepLog;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Limits\AthleteLoads;
+use App\People\Link;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
@@ -21,17 +22,48 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\Homework;
 use Illuminate\Support\Facades\DB;
 
-/** Work that nobody planned is load too: at home, in a match, at another club. */
+/** Work that nobody planned is load too: here, at home, in a match, at another club. */
 final class WorkLog
 {
+    public const HOME = 'home';
+
+    /** Where it was done. */
+    public const SOURCES = [self::HERE, self::HOME, 'match', 'other club'];
+
+    /** With the squad, beside what was planned: throw-backs, feeding, showing it to the others. */
+    private const HERE = 'here';
+
     public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
 
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Athlete $athlete, array $given, User $by): void
     {
-        Alone::with($athlete->id, function () use ($athlete, $given, $by): void {
+        $this->keep($athlete, $given, $by->workspace->today(), $by);
+    }
+
+    /**
+     * Practice at home, told on the personal page.
+     *
+     * @param  array{id: string, day: string, skill: string, reps: int, felt: string|null}  $given  validated
+     */
+    public function addByLink(Athlete $athlete, array $given, Link $link): void
+    {
+        $today = $link->workspace()->firstOrFail()->today();
+        if (! in_array($given['day'], array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($today)), true)) {
+            $why = 'Choose today or one of the last days.';
+            throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ['day' => [$why]]);
+        }
+        $of = ['source' => self::HOME, 'side' => Side::Dominant->value, 'distance_m' => null];
+        $this->keep($athlete, [...$given, ...$of], $today, null);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function keep(Athlete $athlete, array $given, Day $today, ?User $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $given, $today, $by): void {
             if (Sent::before('work_sets', $given['id'], ['athlete_id' => $athlete->id], 'client_id')) {
                 return;
             }
@@ -49,8 +81,11 @@ final class WorkLog
                 ...DailyTotals::toColumns($price->of($set)),
             ]);
             DailyTotals::refresh($athlete->id, $day->iso());
-            Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);
-            AthletesChanged::one($athlete, $by->workspace->today());
+            // Who holds a link has no account to name; the entry itself is on the athlete's page.
+            if ($by !== null) {
+                Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);
+            }
+            AthletesChanged::one($athlete, $today);
         });
     }
 
@@ -58,7 +93,7 @@ final class WorkLog
     public function takeBack(Athlete $athlete, string $id, User $by): void
     {
         Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
-            $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->first()
+            $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->whereIn('source', self::SOURCES)->first()
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
             DB::table('work_sets')->where('id', $row->id)->delete();
             DailyTotals::refresh($athlete->id, substr($row->day, 0, 10));

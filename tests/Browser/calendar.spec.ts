@@ -139,3 +139,34 @@ test('a session of last week is entered late as sums, put right with a reason, a
     );
     await hasNoAxeFindings(page);
 });
+
+test.describe('on a phone', () => {
+    test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+    test('practice at home is told on the personal page, and the coach sees it at once', async ({ page }) => {
+        await signIn(page);
+        await page.getByRole('link', { name: 'Yuna Petrovic' }).click();
+        const athlete = new URL(page.url()).pathname;
+        await page.goto(`${athlete}/intake`);
+        await page.getByLabel(/For whom/).fill('her own phone');
+        await page.getByRole('button', { name: 'Make a link' }).click();
+        const address = await page.getByLabel('Link', { exact: true }).inputValue();
+        await page.goto('/people');
+        await page.goto(address);
+        await page.getByRole('button', { name: 'I practised at home' }).click();
+        await page.getByRole('button', { name: 'Float serve' }).click();
+        await page.getByRole('button', { name: 'Yesterday' }).click();
+        await page.getByRole('button', { name: 'More repetitions' }).click();
+        await page.getByRole('button', { name: 'Easy' }).click();
+        await hasNoAxeFindings(page);
+        await page.getByRole('button', { name: 'Save' }).click();
+        await expect(page.getByText(/^At home, .*: 25 × float serve\.$/)).toBeVisible();
+        await page.goto(athlete);
+        await expect(page.getByText(/At home: 25 × float serve, 40 %/)).toBeVisible();
+        await page
+            .getByRole('button', { name: /^Take back/ })
+            .first()
+            .click();
+        await expect(page.getByText(/At home: 25 × float serve/)).toHaveCount(0);
+    });
+});

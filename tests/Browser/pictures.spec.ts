@@ -37,9 +37,6 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('navigation').getByRole('link', { name: 'Calendar' }).click();
     await page.getByRole('table', { name: 'Sessions and matches, by week and day' }).waitFor();
     await keep(page, 'calendar');
-    await page.getByRole('link', { name: 'Seasons and matches' }).click();
-    await page.getByRole('heading', { name: 'Matches, and training elsewhere' }).waitFor();
-    await keep(page, 'plan');
     await openNextEvening(page);
     await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
     await keep(page, 'session');

@@ -156,7 +156,7 @@ final class AccessTest extends TestCase
 
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
-        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'GET api/link/entry',
+        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice', 'GET api/link/entry',
         'POST api/link/entry',
     ];
 

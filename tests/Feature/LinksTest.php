@@ -40,6 +40,42 @@ final class LinksTest extends TestCase
         $this->assertSame('by personal link', $shown['by']);
     }
 
+    public function test_what_was_practised_at_home_is_load_as_soon_as_the_personal_page_tells_it(): void
+    {
+        $yuna = $this->athlete('Yuna');
+        $token = $this->personal('Yuna');
+        $page = $this->page('GET', $token)->assertOk()->json();
+        $this->assertContains(['id' => 'float-serve', 'name' => 'Float serve'], $page['tasks']);
+        $this->assertSame([$page['date'], 7], [$page['days'][0], count($page['days'])]);
+        $arm = fn (string $day): float => (float) DB::table('daily_totals')->where('athlete_id', $yuna->id)->where('day', $day)->sum('arm');
+        $yesterday = $page['days'][1];
+        $before = $arm($yesterday);
+        $told = [
+            'id' => (string) Str::uuid7(), 'at' => now('Europe/Lisbon')->toIso8601String(), 'day' => $yesterday,
+            'skill' => 'float-serve', 'reps' => 24, 'felt' => 'easy',
+        ];
+        $tell = fn (array $with = [], ?string $as = null): TestResponse => $this->json(
+            'POST', '/api/link/practice', $with + $told, ['X-Link-Token' => $as ?? $token],
+        );
+        $tell()->assertOk();
+        $tell()->assertOk()->assertJsonCount(1, 'practised');
+        $this->assertGreaterThan($before, $arm($yesterday));
+        $once = $arm($yesterday);
+        foreach (['day' => now()->addDay()->toDateString(), 'reps' => 0, 'skill' => 'yodel', 'felt' => 'brutal'] as $field => $wrong) {
+            $tell(['id' => (string) Str::uuid7(), $field => $wrong])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
+        }
+        $tell(['id' => (string) Str::uuid7(), 'day' => now()->subDays(9)->toDateString()])->assertStatus(422);
+        // Sent under the same id by the page of somebody else, it is not kept and not shown.
+        $tell(as: $this->personal('Noor'))->assertStatus(409);
+        $this->assertSame($once, $arm($yesterday));
+        // The coach sees it like any other work, and may take it back.
+        $logged = $this->actingAs($this->coach())->getJson("/api/athletes/{$yuna->id}/headroom?skill=float-serve&reps=20")->json('logged');
+        $this->assertStringStartsWith('At home: 24 × float serve', $logged[0]['sentence']);
+        $this->postJson("/api/athletes/{$yuna->id}/logged-work/{$told['id']}/take-back")->assertNoContent();
+        $this->assertEqualsWithDelta($before, $arm($yesterday), 1e-9);
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
     public function test_a_link_that_is_wrong_taken_back_or_run_out_says_the_same_and_tells_nothing(): void
     {
         $token = $this->personal('Noor');

@@ -69,7 +69,7 @@ final class PostgresCopiesTest extends TestCase
         $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('augendo:update')[0]);
         $has = fn (string $table): bool => (bool) $live->pdo()->query("select to_regclass('{$table}') is not null")->fetchColumn();
-        $this->assertSame(0, $live->artisan('migrate:rollback', '--step=1', '--force')[0]);
+        $this->assertSame(0, $live->artisan('migrate:rollback', '--step=2', '--force')[0]);
         $this->assertFalse($has('cache'));
         // Its second half fails: the first is undone with it.
         $live->pdo()->exec('create table cache_locks (id integer)');

@@ -134,7 +134,9 @@ final class RosterTest extends TestCase
         $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNoContent();
         $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNotFound();
         $this->assertCount(1, $left()['logged']);
-        foreach (['reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'] as $field => $value) {
+        $log(['id' => (string) Str::uuid7(), 'source' => 'here', 'reps' => 4])->assertNoContent();
+        $this->assertStringContainsString('Here, beside the plan: 4', implode(array_column($left()['logged'], 'sentence')));
+        foreach (['source' => 'nowhere', 'reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'] as $field => $value) {
             $log([$field => $value])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
         }
         $this->artisan('augendo:rebuild')->assertSuccessful();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Health\Answers;
 
+use App\Athletes\Answers\NamedView;
+
 /** What a personal check-in page needs to know. */
 final readonly class CheckInPageView
 {
@@ -21,5 +23,13 @@ final readonly class CheckInPageView
         public string $word,
         /** the next session and its dose, in words */
         public ?string $next,
+        /** @format date */
+        public string $date,
+        /** @var list<NamedView> what may have been practised at home: the athlete’s own skills */
+        public array $tasks,
+        /** @var list<string> @format date days it may be told of, today first */
+        public array $days,
+        /** @var list<string> what was told of the last days */
+        public array $practised,
     ) {}
 }

@@ -7,6 +7,7 @@ namespace App\Sessions\Requests;
 use App\Http\CalendarDay;
 use App\Http\PastInstant;
 use App\Http\UuidV7;
+use App\Sessions\WorkLog;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
@@ -35,7 +36,7 @@ final class WorkRequest extends FormRequest
                 'after:'.$today->plus(-self::DAYS_BACK)->iso(),
             ],
             'at' => ['nullable', new PastInstant],
-            'source' => ['required', Rule::in(['home', 'match', 'other club'])],
+            'source' => ['required', Rule::in(WorkLog::SOURCES)],
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
             'reps' => ['required', 'integer:strict', 'between:1,1000'],
             'felt' => ['present', 'nullable', Rule::enum(Felt::class)],
@@ -57,6 +58,9 @@ final class WorkRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['reps.between' => 'Repetitions lie between 1 and 1000.', 'day.before_or_equal' => 'This day has not come yet.'];
+        return [
+            'reps.between' => 'Repetitions lie between 1 and 1000.', 'day.before_or_equal' => 'This day has not come yet.',
+            'source.in' => 'Say where it was done: here, at home, in a match or at another club.',
+        ];
     }
 }

@@ -23,6 +23,15 @@ final class Homework
 
     private const DRILL_SETS = 3;
 
+    /** What was practised is told of the last week; further back it is the coach's to enter. */
+    private const TOLD_DAYS = 7;
+
+    /** @return non-empty-list<Day> the days practice may be told of by whoever did it, today first */
+    public static function toldOf(Day $today): array
+    {
+        return array_map(fn (int $ago): Day => $today->plus(-$ago), range(0, self::TOLD_DAYS - 1));
+    }
+
     /**
      * @param  Rung  $rung  the athlete stands on
      * @param  Fault|null  $focus  what to work on, if anything

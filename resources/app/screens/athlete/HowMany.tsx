@@ -140,6 +140,7 @@ function LogWork({
                 <div className="grid grid-cols-2 gap-2">
                     <Labelled label="Where">
                         <select className="field" name="source">
+                            <option value="here">here, beside the plan</option>
                             <option value="home">at home</option>
                             <option value="match">in a match</option>
                             <option value="other club">at another club</option>

@@ -5,6 +5,7 @@ import { nowWithOffset } from '../../api/words';
 import { newId, type Report } from '../../offline/store';
 import { Loading, Notice } from '../../parts/Notice';
 import { SoreForm } from '../../parts/SoreForm';
+import { Practised } from './Practised';
 import { WordMark } from '../../parts/WordMark';
 
 type Wellness = { sleep: number | null; energy: number | null; ill: 'no' | 'cold' | 'fever' | null };
@@ -112,6 +113,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                     {about.today.length > 0 && (
                         <p className="mt-3 text-sm text-soft">Reported today: {about.today.join('; ')}.</p>
                     )}
+                    <Practised about={about} token={token} />
                 </section>
             ) : (
                 <ThreeMore

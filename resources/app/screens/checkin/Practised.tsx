@@ -1,0 +1,131 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { api, type CheckInPage } from '../../api/client';
+import { dayName, FELT, n, nowWithOffset } from '../../api/words';
+import { newId } from '../../offline/store';
+import { Notice } from '../../parts/Notice';
+import { Stepper } from '../../parts/Stepper';
+
+type Task = CheckInPage['tasks'][number];
+type Felt = (typeof FELT)[number][0];
+
+const START_WITH = 20;
+
+/** What was done at home: what, how many, how hard. It counts as soon as it is said. */
+export function Practised({ about, token }: { about: CheckInPage; token: string }) {
+    const [open, setOpen] = useState(false);
+    if (about.tasks.length === 0) return null;
+    return (
+        <section aria-label="Practised at home" className="mt-4 border-t border-line pt-3">
+            {about.practised.map((each) => (
+                <p key={each} className="text-sm text-soft">
+                    {each}
+                </p>
+            ))}
+            {open ? (
+                <PractisedForm about={about} token={token} onDone={() => setOpen(false)} />
+            ) : (
+                <button type="button" className="btn thumb mt-1 w-full" onClick={() => setOpen(true)}>
+                    I practised at home
+                </button>
+            )}
+        </section>
+    );
+}
+
+function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: string; onDone: () => void }) {
+    const queries = useQueryClient();
+    const id = useRef(newId());
+    const [task, setTask] = useState<Task['id']>(about.tasks[0]?.id ?? '');
+    const [day, setDay] = useState(about.date);
+    const [reps, setReps] = useState(START_WITH);
+    const [felt, setFelt] = useState<Felt>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const [busy, setBusy] = useState(false);
+    const save = (): void => {
+        setBusy(true);
+        void api(
+            'POST',
+            '/api/link/practice',
+            { id: id.current, at: nowWithOffset(), day, skill: task as never, reps, felt },
+            { linkToken: token },
+        )
+            .then((answer) => {
+                queries.setQueryData(['check-in', token], answer);
+                onDone();
+            }, setProblem)
+            .finally(() => setBusy(false));
+    };
+    return (
+        <div className="grid gap-4">
+            <Choice
+                label="What was it?"
+                of={about.tasks.map((each) => [each.id, each.name] as const)}
+                value={task}
+                onChange={setTask}
+            />
+            <Choice
+                label="When?"
+                of={about.days.map((each, i) => [each, ['Today', 'Yesterday'][i] ?? dayName(each)] as const)}
+                value={day}
+                onChange={setDay}
+            />
+            <div>
+                <p className="label mb-1">How many?</p>
+                <Stepper
+                    label="repetitions"
+                    value={reps}
+                    shown={`${n(reps)} reps`}
+                    step={5}
+                    least={5}
+                    most={300}
+                    onChange={setReps}
+                />
+            </div>
+            <Choice label="How hard?" of={FELT} value={felt} onChange={setFelt} />
+            <Notice problem={problem} />
+            <div className="grid grid-cols-[auto_1fr] gap-2">
+                <button type="button" className="btn thumb" onClick={onDone}>
+                    Cancel
+                </button>
+                <button type="button" className="btn btn-main thumb" disabled={busy} onClick={save}>
+                    {busy ? 'Saving…' : 'Save'}
+                </button>
+            </div>
+            <p className="text-sm text-soft">
+                It counts like any other work. Left open, how hard counts as full. Does anything hurt? Say so above.
+            </p>
+        </div>
+    );
+}
+
+function Choice<Value extends string | null>({
+    label,
+    of,
+    value,
+    onChange,
+}: {
+    label: string;
+    of: ReadonlyArray<readonly [value: Value, name: string]>;
+    value: Value;
+    onChange: (value: Value) => void;
+}) {
+    return (
+        <fieldset>
+            <legend className="label mb-1">{label}</legend>
+            <div className="flex flex-wrap gap-1.5">
+                {of.map(([each, name]) => (
+                    <button
+                        key={each}
+                        type="button"
+                        aria-pressed={value === each}
+                        className={`btn thumb ${value === each ? 'btn-main' : ''}`}
+                        onClick={() => onChange(each)}
+                    >
+                        {name}
+                    </button>
+                ))}
+            </div>
+        </fieldset>
+    );
+}
