@@ -156,7 +156,7 @@ test.describe('on a phone', () => {
         await page.getByRole('button', { name: 'I practised at home' }).click();
         await page.getByRole('button', { name: 'Float serve' }).click();
         await page.getByRole('button', { name: 'Yesterday' }).click();
-        await page.getByRole('button', { name: 'More repetitions' }).click();
+        await page.getByRole('button', { name: 'Five more' }).click();
         await page.getByRole('button', { name: 'Easy' }).click();
         await hasNoAxeFindings(page);
         await page.getByRole('button', { name: 'Save' }).click();

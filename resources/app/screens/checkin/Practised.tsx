@@ -4,12 +4,13 @@ import { api, type CheckInPage } from '../../api/client';
 import { dayName, FELT, n, nowWithOffset } from '../../api/words';
 import { newId } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
-import { Stepper } from '../../parts/Stepper';
 
 type Task = CheckInPage['tasks'][number];
 type Felt = (typeof FELT)[number][0];
 
 const START_WITH = 20;
+const STEP = 5;
+const MOST = 300;
 
 /** What was done at home: what, how many, how hard. It counts as soon as it is said. */
 export function Practised({ about, token }: { about: CheckInPage; token: string }) {
@@ -66,21 +67,38 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
             />
             <Choice
                 label="When?"
-                of={about.days.map((each, i) => [each, ['Today', 'Yesterday'][i] ?? dayName(each)] as const)}
+                of={about.days.map(
+                    (each, i) =>
+                        [each, ['Today', 'Yesterday'][i] ?? dayName(each, true).split(' ')[0] ?? each] as const,
+                )}
                 value={day}
                 onChange={setDay}
             />
-            <div>
+            <div role="group" aria-label="How many?">
                 <p className="label mb-1">How many?</p>
-                <Stepper
-                    label="repetitions"
-                    value={reps}
-                    shown={`${n(reps)} reps`}
-                    step={5}
-                    least={5}
-                    most={300}
-                    onChange={setReps}
-                />
+                <div className="grid grid-cols-[4rem_1fr_4rem] items-center gap-2 text-center">
+                    <button
+                        type="button"
+                        className="btn thumb"
+                        aria-label="Five fewer"
+                        disabled={reps <= STEP}
+                        onClick={() => setReps(reps - STEP)}
+                    >
+                        −
+                    </button>
+                    <span className="figure text-3xl" aria-live="polite">
+                        {n(reps)}
+                    </span>
+                    <button
+                        type="button"
+                        className="btn thumb"
+                        aria-label="Five more"
+                        disabled={reps >= MOST}
+                        onClick={() => setReps(reps + STEP)}
+                    >
+                        +
+                    </button>
+                </div>
             </div>
             <Choice label="How hard?" of={FELT} value={felt} onChange={setFelt} />
             <Notice problem={problem} />
@@ -113,13 +131,13 @@ function Choice<Value extends string | null>({
     return (
         <fieldset>
             <legend className="label mb-1">{label}</legend>
-            <div className="flex flex-wrap gap-1.5">
+            <div className="grid grid-cols-3 gap-1.5">
                 {of.map(([each, name]) => (
                     <button
                         key={each}
                         type="button"
                         aria-pressed={value === each}
-                        className={`btn thumb ${value === each ? 'btn-main' : ''}`}
+                        className={`btn thumb px-1 ${value === each ? 'btn-main' : ''}`}
                         onClick={() => onChange(each)}
                     >
                         {name}
