@@ -20,7 +20,7 @@ use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Courtside\TapFold;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Ramsey\Uuid\Uuid;
+use Illuminate\Support\Str;
 
 /** What was done, entered after the fact: the sums of a session nobody counted, or counts put right. What stood before stays readable. */
 final class EnterCounts
@@ -131,7 +131,7 @@ final class EnterCounts
                 $seq++;
 
                 return [
-                    'id' => Uuid::uuid5($id, "{$block->id} {$seq}")->toString(), 'block_id' => $block->id, 'set_no' => min(50, $setNo),
+                    'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => min(50, $setNo),
                     'side' => $block->side->value, 'at' => $start->copy()->addSeconds($seq)->toIso8601String(),
                     'seq' => $seq, 'device' => $id, ...$with,
                 ];

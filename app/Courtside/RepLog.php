@@ -51,7 +51,9 @@ final class RepLog
                 if (in_array($sheet->state, ['planned', Sheet::CALLED_OFF], true)) {
                     // Somebody counted where no connection told that it was called off: what was done was done.
                     $sheet->update(['state' => 'running', 'started_at' => $events[0]['at']]);
-                    $sheet->trainingSession()->where('state', '!=', SessionState::Planned->value)->update(['state' => SessionState::Planned->value]);
+                    $sheet->trainingSession()
+                        ->where('state', '!=', SessionState::Planned->value)
+                        ->update(['state' => SessionState::Planned->value]);
                 }
                 $this->derive($sheet);
             }

@@ -86,7 +86,9 @@ final class HeadroomScreen
      */
     private function logged(Athlete $athlete, Day $on, array $names): array
     {
-        return DB::table('work_sets')->where('athlete_id', $athlete->id)->whereIn('source', WorkLog::SOURCES)->whereNotNull('client_id')->where(
+        $entered = DB::table('work_sets')->whereNotNull('client_id')->whereIn('source', WorkLog::SOURCES);
+
+        return $entered->where('athlete_id', $athlete->id)->where(
             'day',
             '>',
             $on->plus(-self::RECENT_DAYS)->iso(),

@@ -134,7 +134,8 @@ final class ReturnSteps
             }
             $session = TrainingSession::standing($squad->id)->where('held_on', $day->iso())->orderBy('starts_at')->first()
                 ?? TrainingSession::query()->create([
-                    'squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => '17:00', 'title' => 'Return session', 'extra' => true,
+                    'squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => '17:00',
+                    'title' => 'Return session', 'extra' => true,
                 ]);
             $placement = Placement::query()
                 ->where('athlete_id', $return->athlete_id)

@@ -134,12 +134,14 @@ final class ChangeSession
      */
     public function join(TrainingSession $session, Athlete $athlete, ?array $ladders, User $by): SessionChange
     {
-        return PlanChange::make($session->squad, PlanAct::Joined, $by, function (PlanChange $change) use ($session, $athlete, $ladders): array {
+        $ladders ??= $session->ladders;
+
+        return PlanChange::make($session->squad, PlanAct::Joined, $by, function ($change) use ($session, $athlete, $ladders): array {
             if ($session->refresh()->isOff()) {
                 throw self::refused('off');
             }
             $change->touch($session);
-            $making = MakeSheets::forOne($session, $athlete, $ladders ?? $session->ladders, $change);
+            $making = MakeSheets::forOne($session, $athlete, $ladders, $change);
             if ($making->made === []) {
                 $why = $making->left === [] ? "{$athlete->given_name} is in this session already" : implode('; ', $making->left);
                 throw new Problem(ProblemType::NotAdded, "{$why}.", ['athlete_id' => ["{$why}."]]);

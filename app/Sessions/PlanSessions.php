@@ -33,7 +33,9 @@ final class PlanSessions
      */
     public function plan(Squad $squad, array $given, User $by): SessionsMade
     {
-        return $this->once($squad, $given['id'] ?? null, PlanAct::Planned, $by, function (PlanChange $change) use ($squad, $given, $by): array {
+        $id = $given['id'] ?? null;
+
+        return $this->once($squad, $id, PlanAct::Planned, $by, function (PlanChange $change) use ($squad, $given, $by): array {
             $days = $this->days($given, $by->workspace->today());
             $series = count($days) > 1 ? (string) Str::uuid7() : null;
             $sessions = array_map(fn (Day $day): TrainingSession => $this->put($squad, $given, $day, $series, $change), $days);

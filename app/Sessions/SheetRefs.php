@@ -36,7 +36,9 @@ final class SheetRefs
 
     private static function query(): Builder
     {
-        return DB::table('sheets')->where('sheets.state', '!=', Sheet::CALLED_OFF)->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')
+        return DB::table('sheets')
+            ->where('sheets.state', '!=', Sheet::CALLED_OFF)
+            ->join('training_sessions', 'training_sessions.id', '=', 'sheets.training_session_id')
             ->orderBy('sheets.held_on')->orderBy('training_sessions.starts_at')
             ->select([
                 'sheets.id', 'sheets.athlete_id', 'sheets.held_on', 'sheets.state', 'sheets.trims',

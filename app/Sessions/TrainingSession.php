@@ -42,13 +42,17 @@ use Illuminate\Support\Facades\DB;
  */
 final class TrainingSession extends Record
 {
-    protected $attributes = ['state' => 'planned', 'own' => false, 'extra' => false, 'entered_late' => false, 'has_sheets' => true, 'series_id' => null, 'version' => 1];
+    protected $attributes = [
+        'state' => 'planned', 'own' => false, 'extra' => false, 'entered_late' => false, 'has_sheets' => true,
+        'series_id' => null, 'version' => 1,
+    ];
 
     protected function casts(): array
     {
         return [
             'stations' => 'array', 'objects' => 'array', 'ladders' => 'array', 'minutes' => 'integer', 'version' => 'integer',
-            'own' => 'boolean', 'has_sheets' => 'boolean', 'extra' => 'boolean', 'entered_late' => 'boolean', 'state' => SessionState::class,
+            'own' => 'boolean', 'has_sheets' => 'boolean', 'extra' => 'boolean', 'entered_late' => 'boolean',
+            'state' => SessionState::class,
         ];
     }
 

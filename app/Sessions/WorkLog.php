@@ -93,7 +93,8 @@ final class WorkLog
     public function takeBack(Athlete $athlete, string $id, User $by): void
     {
         Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
-            $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('client_id', $id)->whereIn('source', self::SOURCES)->first()
+            $entered = DB::table('work_sets')->where('athlete_id', $athlete->id)->whereIn('source', self::SOURCES);
+            $row = $entered->where('client_id', $id)->first()
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
             DB::table('work_sets')->where('id', $row->id)->delete();
             DailyTotals::refresh($athlete->id, substr($row->day, 0, 10));

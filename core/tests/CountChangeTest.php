@@ -18,8 +18,9 @@ final class CountChangeTest extends TestCase
     #[TestWith([4, 2, 0, ['tap 4', 'tap 3']])]
     #[TestWith([2, 0, 0, ['tap 2', 'tap 1']])]
     #[TestWith([0, 500, 500, []])]
-    public function test_what_is_missing_is_added_and_what_is_too_much_goes_last_first(int $there, int $after, int $added, array $gone): void
-    {
+    public function test_what_is_missing_is_added_and_what_is_too_much_goes_last_first(
+        int $there, int $after, int $added, array $gone,
+    ): void {
         $change = CountChange::of(self::taps($there), $after);
         $this->assertSame([$there, $after, $added, $gone], [$change->before, $change->after, $change->added(), $change->withdraw]);
         $this->assertSame([$there === $after, $after < $there], [$change->isNothing(), $change->lowers()]);

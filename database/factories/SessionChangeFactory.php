@@ -24,7 +24,8 @@ final class SessionChangeFactory extends Factory
             'squad_id' => SquadFactory::new(),
             'kind' => PlanAct::Planned,
             'about' => [
-                'title' => 'Evening session', 'day' => Carbon::now('Europe/Lisbon')->toDateString(), 'starts_at' => '17:00', 'sessions' => 1,
+                'title' => 'Evening session', 'day' => Carbon::now('Europe/Lisbon')->toDateString(),
+                'starts_at' => '17:00', 'sessions' => 1,
             ],
             'before' => ['sessions' => [], 'sheets' => [], 'made' => [], 'made_sheets' => []],
             'made_by' => UserFactory::new(),

@@ -81,7 +81,9 @@ return new class extends Migration
         DB::table('training_sessions')->where('state', '!=', 'planned')->delete();
         Schema::table('training_sessions', function (Blueprint $table): void {
             $table->dropIndex(['series_id']);
-            $table->dropColumn(['series_id', 'own', 'state', 'reason', 'first_on', 'place', 'ladders', 'has_sheets', 'extra', 'entered_late']);
+            $table->dropColumn([
+                'series_id', 'own', 'state', 'reason', 'first_on', 'place', 'ladders', 'has_sheets', 'extra', 'entered_late',
+            ]);
         });
     }
 };

@@ -85,7 +85,8 @@ final class CalendarTest extends TestCase
         $moved = $this->change($second, ['day' => $to, 'starts_at' => '20:30'])->assertOk()->json();
         $session = TrainingSession::query()->findOrFail($second['id']);
         $this->assertSame([$to, '20:30', true], [$session->day()->iso(), $session->starts_at, $session->own]);
-        $this->assertSame([$to], $this->sheetsOf($session)->map(fn (Sheet $sheet): string => $sheet->day()->iso())->unique()->values()->all());
+        $days = $this->sheetsOf($session)->map(fn (Sheet $sheet): string => $sheet->day()->iso());
+        $this->assertSame([$to], $days->unique()->values()->all());
         $this->assertSame($second['day'], collect($this->sessions())->firstWhere('id', $second['id'])['moved_from']);
         $this->change($second, ['day' => $to])->assertStatus(409)->assertJsonPath('title', 'Changed meanwhile');
 
@@ -136,7 +137,8 @@ final class CalendarTest extends TestCase
         $session = TrainingSession::query()->latest('created_at')->orderByDesc('id')->firstOrFail();
         $row = collect($this->sessions())->firstWhere('id', $session->id);
         $sheet = $this->sheetsOf($session)->firstWhere('athlete_id', $this->athlete('Mira')->id);
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1)]])->assertOk();
+        $tap = $this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$tap]])->assertOk();
 
         $this->change($row, ['day' => $this->today->plus(1)->iso()])->assertStatus(409)->assertJsonPath('title', 'Counted already');
         $this->postJson("/api/sessions/{$session->id}/call-off", ['scope' => 'one', 'reason' => null])->assertStatus(409);
@@ -157,7 +159,8 @@ final class CalendarTest extends TestCase
         $session = TrainingSession::query()->latest('created_at')->orderByDesc('id')->firstOrFail();
         $sheet = $this->sheetsOf($session)->firstWhere('athlete_id', $this->athlete('Mira')->id);
         $off = $this->postJson("/api/sessions/{$session->id}/call-off", ['scope' => 'one', 'reason' => 'Rain'])->assertOk()->json('id');
-        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1)]])->assertOk();
+        $tap = $this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$tap]])->assertOk();
         $this->assertSame('running', $sheet->fresh()?->state);
         $this->assertSame(1, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'));
         $this->assertFalse($session->fresh()?->isOff());
@@ -174,7 +177,8 @@ final class CalendarTest extends TestCase
         $in = fn (): array => collect($this->getJson("/api/sessions/{$session->id}")->json('groups'))->pluck('members.*.athlete.id')
             ->flatten()->all();
         $this->assertNotContains($mira, $in());
-        $this->assertSame($mira, collect($this->getJson("/api/sessions/{$session->id}")->json('life.not_in'))->firstWhere('given_name', 'Mira')['id']);
+        $notIn = collect($this->getJson("/api/sessions/{$session->id}")->json('life.not_in'));
+        $this->assertSame($mira, $notIn->firstWhere('given_name', 'Mira')['id']);
         FitTheDay::dispatchSync($this->coach()->workspace_id);
         $this->assertNotContains($mira, $in(), 'Taken out, she stays out.');
         $this->postJson("/api/sessions/{$session->id}/athletes", ['athlete_id' => $mira])->assertOk();
@@ -215,7 +219,8 @@ final class CalendarTest extends TestCase
     public function test_what_cannot_be_is_refused_with_the_field(): void
     {
         $wrong = [
-            'until' => $this->today->plus(-1)->iso(), 'weekdays' => [8], 'starts_at' => '25:00', 'title' => '', 'place' => str_repeat('x', 81),
+            'until' => $this->today->plus(-1)->iso(), 'weekdays' => [8], 'starts_at' => '25:00', 'title' => '',
+            'place' => str_repeat('x', 81),
             'without' => [['from' => 'soon', 'to' => 'later']],
         ];
         foreach ($wrong as $field => $value) {

@@ -202,7 +202,9 @@ final class KeptOrSaidTest extends TestCase
     {
         $this->actingAs($this->coach());
         $mira = $this->athlete('Mira');
-        $score = ['id' => (string) Str::uuid7(), 'kind' => 'grouping', 'name' => 'Corner', 'goal' => null, 'ladder' => null, 'counted' => true];
+        $score = [
+            'id' => (string) Str::uuid7(), 'kind' => 'grouping', 'name' => 'Corner', 'goal' => null, 'ladder' => null, 'counted' => true,
+        ];
         foreach (
             [
                 ['points' => [[1e308, 0], [0, 1]]],

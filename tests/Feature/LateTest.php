@@ -36,7 +36,8 @@ final class LateTest extends TestCase
         $this->assertSame($asked->asked_sets * $asked->asked_reps, $asked->reps, 'As the rung asks: what that day held is over.');
         $after = fn (): array => $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->json();
         $this->assertTrue($after()['entered_late']);
-        $arm = fn (): float => (float) DB::table('daily_totals')->where('athlete_id', $sheet->athlete_id)->where('day', $day->iso())->sum('arm');
+        $totals = ['athlete_id' => $sheet->athlete_id, 'day' => $day->iso()];
+        $arm = fn (): float => (float) DB::table('daily_totals')->where($totals)->sum('arm');
         $before = $arm();
         $this->enter($sheet, [$asked->id => 21], ['minutes' => 50, 'session_rpe' => 4])->assertNoContent();
         $this->assertGreaterThan($before, $arm());
@@ -48,7 +49,8 @@ final class LateTest extends TestCase
         );
         $this->assertStringContainsString('0 → 21', $view['corrections'][0]['sentence']);
         $this->assertSame([], $this->getJson('/api/today')->json('corrected'), 'More than was counted gives nobody room.');
-        $row = collect($this->getJson("/api/calendar?from={$day->iso()}&to={$day->iso()}")->json('sessions'))->firstWhere('title', 'Forgotten');
+        $rows = collect($this->getJson("/api/calendar?from={$day->iso()}&to={$day->iso()}")->json('sessions'));
+        $row = $rows->firstWhere('title', 'Forgotten');
         $this->assertSame([true, true, 21], [$row['entered_late'], $row['counted'], $row['done_reps']]);
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
@@ -65,7 +67,8 @@ final class LateTest extends TestCase
 
     public function test_fewer_than_were_counted_needs_a_reason_and_stands_on_today_for_a_week(): void
     {
-        $sheet = Sheet::query()->where('athlete_id', $this->athlete('Mira')->id)->where('state', 'finished')->latest('held_on')->firstOrFail();
+        $done = ['athlete_id' => $this->athlete('Mira')->id, 'state' => 'finished'];
+        $sheet = Sheet::query()->where($done)->latest('held_on')->firstOrFail();
         $block = $this->judgedBlock($sheet);
         $count = fn (): int => (int) DB::table('work_sets')->where('block_id', $block->id)->sum('reps');
         $before = $count();
@@ -119,9 +122,11 @@ final class LateTest extends TestCase
     private function late(Day $day): Sheet
     {
         $squad = Squad::query()->firstOrFail();
-        $this->postJson("/api/squads/{$squad->id}/sessions", ['day' => $day->iso(), 'starts_at' => '18:00', 'title' => 'Forgotten'])->assertOk();
+        $given = ['day' => $day->iso(), 'starts_at' => '18:00', 'title' => 'Forgotten'];
+        $this->postJson("/api/squads/{$squad->id}/sessions", $given)->assertOk();
+        $mira = $this->athlete('Mira')->id;
 
-        return Sheet::query()->with('blocks')->where('athlete_id', $this->athlete('Mira')->id)->where('held_on', $day->iso())->firstOrFail();
+        return Sheet::query()->with('blocks')->where('athlete_id', $mira)->where('held_on', $day->iso())->firstOrFail();
     }
 
     /**

@@ -136,7 +136,8 @@ final class RosterTest extends TestCase
         $this->assertCount(1, $left()['logged']);
         $log(['id' => (string) Str::uuid7(), 'source' => 'here', 'reps' => 4])->assertNoContent();
         $this->assertStringContainsString('Here, beside the plan: 4', implode(array_column($left()['logged'], 'sentence')));
-        foreach (['source' => 'nowhere', 'reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'] as $field => $value) {
+        $wrong = ['source' => 'nowhere', 'reps' => -3, 'day' => '2099-01-01', 'felt' => 'brutal', 'skill' => 'yodel', 'id' => 'x'];
+        foreach ($wrong as $field => $value) {
             $log([$field => $value])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
         }
         $this->artisan('augendo:rebuild')->assertSuccessful();

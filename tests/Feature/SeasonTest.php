@@ -206,7 +206,8 @@ final class SeasonTest extends TestCase
         // The squad comes on its own day, too: the session the season had made for itself is the squad's now.
         $made = $plan(['day' => $own->iso()]);
         $this->assertTrue($day($own)['with_squad']);
-        $this->assertSame(1, Sheet::query()->where('athlete_id', $athlete->id)->where('held_on', $own->iso())->where('state', 'planned')->count());
+        $that = ['athlete_id' => $athlete->id, 'held_on' => $own->iso(), 'state' => 'planned'];
+        $this->assertSame(1, Sheet::query()->where($that)->count());
         $this->postJson("/api/session-changes/{$made['change_id']}/take-back")->assertNoContent();
         $this->assertFalse($day($own)['with_squad']);
 

@@ -17,13 +17,15 @@ final class SessionRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        $today = $this->user()->workspace->today();
+        // One session of a day gone by is entered late; a series is of days to come.
+        $first = $this->input('until') === null ? $today->plus(-CountChange::LATE_DAYS) : $today;
+
         return [
             'id' => ['nullable', new UuidV7],
             'day' => [
                 'required', 'bail', new CalendarDay,
-                // A day gone by is entered late.
-                'after_or_equal:'.$this->user()->workspace->today()->plus($this->input('until') === null ? -CountChange::LATE_DAYS : 0)->iso(),
-                'before:'.$this->user()->workspace->today()->plus(366)->iso(),
+                'after_or_equal:'.$first->iso(), 'before:'.$today->plus(366)->iso(),
             ],
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],

@@ -39,8 +39,8 @@ final readonly class SessionLife
     }
 
     /**
-     * Whether it goes along when a session of its series is changed for “this one and all after”: those changed on their own, counted or
-     * called off stay as they are.
+     * Whether it goes along when a session of its series is changed for “this one and all after”: those changed on their own,
+     * counted or called off stay as they are.
      *
      * @param  bool  $own  changed on its own
      */

@@ -296,12 +296,13 @@ function Preview({
     onKeep: () => void;
 }) {
     const { days, sheets } = preview;
+    const [first = '', last = ''] = [days[0], days[days.length - 1]];
     return (
         <div className="grid gap-3">
             <p className="text-lg">
                 {days.length === 1
-                    ? `One session, ${dayName(days[0] ?? '', true)}.`
-                    : `${days.length} sessions, ${dayName(days[0] ?? '')} to ${dayName(days[days.length - 1] ?? '')}.`}{' '}
+                    ? `One session, ${dayName(first, true)}.`
+                    : `${days.length} sessions, ${dayName(first)} to ${dayName(last)}.`}{' '}
                 {sheets.length} {sheets.length === 1 ? 'sheet' : 'sheets'}
                 {days.length > 1 && ' on the first day'}.
             </p>

@@ -28,7 +28,9 @@ export function blockAt(blocks: CourtsideBlock[], reps: RepEvent[], chosen: numb
     return Math.min(Math.max(0, at), Math.max(0, blocks.length - 1));
 }
 
-/** As the core has it: repetitions of judged blocks, on the side each asks for; those entered as a sum have no verdict. */
+/**
+ * As the core has it: repetitions of judged blocks, on the side each asks for; those entered as a sum have no verdict.
+ */
 export const judgedOf = (pack: Courtside, reps: RepEvent[]): RepEvent[] =>
     reps.filter(
         (rep) =>

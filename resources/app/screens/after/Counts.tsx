@@ -8,6 +8,8 @@ import { LabelledInput } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 
+const ROW = 'grid grid-cols-[1fr_6rem] items-center gap-3 border-t border-line py-1 first:border-0';
+
 /** What was done, entered as sums, or counts put right: fewer than were counted needs a reason. */
 export function Counts({ after }: { after: After }) {
     const [open, setOpen] = useState(false);
@@ -59,10 +61,7 @@ function CountsForm({ after, onClose }: { after: After; onClose: () => void }) {
             <form className="grid gap-3" onSubmit={save}>
                 <ul className="border-y border-line">
                     {after.counts.map((block) => (
-                        <li
-                            key={block.id}
-                            className="grid grid-cols-[1fr_6rem] items-center gap-3 border-b border-line py-1 last:border-0"
-                        >
+                        <li key={block.id} className={ROW}>
                             <label htmlFor={`count-${block.id}`}>
                                 <span className="head">{block.title}</span>
                                 <span className="block text-sm text-soft">

@@ -86,8 +86,10 @@ function Week({
     );
 }
 
-const ROW =
-    'grid grid-cols-[6.5rem_1fr] items-baseline gap-x-3 border-b border-line border-l-6 py-1.5 pl-2 sm:grid-cols-[6.5rem_1fr_14rem]';
+const ROW = clsx(
+    'grid grid-cols-[6.5rem_1fr] items-baseline gap-x-3 sm:grid-cols-[6.5rem_1fr_14rem]',
+    'border-b border-line border-l-6 py-1.5 pl-2',
+);
 
 function SessionRow({ session }: { session: Session }) {
     const off = session.state === 'called_off';

@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Athletes\Athlete;
+use App\Athletes\Squad;
+use App\Sessions\FitTheDay;
+use App\Sessions\SessionChange;
+use App\Sessions\Sheet;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Courtside\TapFold;
+use Augendo\Core\Day;
+use Carbon\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/**
+ * Random weeks of one athlete: sessions planned, moved, called off and taken back, counted, entered late, put right, scored, practised at
+ * home. Whatever order it comes in, the record holds what was counted by hand, every screen says the same, and nothing planned is over a
+ * hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature --filter OneRecordTest
+ */
+#[Group('once')]
+final class OneRecordTest extends TestCase
+{
+    private const ACTS = 45;
+
+    private Athlete $mira;
+
+    private int $squad;
+
+    private Day $today;
+
+    /** @var array<string, int> repetitions by day, counted by hand */
+    private array $counted = [];
+
+    /** @var list<array{string, string, int}> what can be taken back: path, day, repetitions */
+    private array $entries = [];
+
+    private int $seq = 0;
+
+    public static function seeds(): array
+    {
+        return array_map(fn (int $seed): array => [$seed], range(1, (int) (getenv('AUGENDO_RECORDS') ?: 2)));
+    }
+
+    #[DataProvider('seeds')]
+    public function test_the_record_is_what_was_counted_by_hand(int $seed): void
+    {
+        mt_srand($seed);
+        $this->actingAs($this->coach());
+        $this->mira = $this->athlete('Mira');
+        $this->squad = Squad::query()->firstOrFail()->id;
+        $this->today = $this->coach()->workspace->today();
+        foreach (DB::table('work_sets')->where('athlete_id', $this->mira->id)->get(['day', 'reps']) as $row) {
+            $this->done(substr($row->day, 0, 10), (int) $row->reps);
+        }
+        $acts = [
+            'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
+            'score', 'practise', 'takeBackEntry', 'move', 'callOff', 'undo',
+        ];
+        for ($i = 0; $i < self::ACTS; $i++) {
+            $this->{$acts[mt_rand(0, count($acts) - 1)]}();
+        }
+        FitTheDay::dispatchSync($this->coach()->workspace_id);
+
+        $kept = DB::table('daily_totals')->where('athlete_id', $this->mira->id)->groupBy('day')
+            ->selectRaw('day, sum(count_reps + shadow) as reps')->pluck('reps', 'day');
+        $kept = $kept->mapWithKeys(fn ($reps, string $day): array => [substr($day, 0, 10) => (int) $reps])->filter()->all();
+        $counted = array_filter($this->counted);
+        ksort($kept);
+        ksort($counted);
+        $this->assertSame($counted, $kept);
+        foreach (array_slice(array_keys($counted), -6) as $day) {
+            $sets = $this->getJson("/api/athletes/{$this->mira->id}/days/{$day}")->assertOk()->json('sets');
+            $this->assertSame($counted[$day], (int) array_sum(array_column($sets, 'reps')), "{$day} on the page of the load");
+        }
+        foreach ($this->sheets()->where('state', 'planned')->where('held_on', '>=', $this->today->iso())->get() as $sheet) {
+            $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'), $sheet->day()->iso());
+        }
+        // A session of the calendar says of its athletes what their sheets hold.
+        $rows = $this->getJson("/api/calendar?from={$this->today->plus(-20)->iso()}&to={$this->today->plus(20)->iso()}")->json('sessions');
+        foreach ($rows as $row) {
+            $done = DB::table('work_sets')
+                ->whereIn('session', Sheet::query()->where('training_session_id', $row['id'])->pluck('id'))
+                ->sum('reps');
+            $this->assertSame((int) $done, $row['done_reps']);
+        }
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
+    private function done(string $day, int $reps): void
+    {
+        $this->counted[$day] = ($this->counted[$day] ?? 0) + $reps;
+    }
+
+    /** @return \Illuminate\Database\Eloquent\Builder<Sheet> */
+    private function sheets(): \Illuminate\Database\Eloquent\Builder
+    {
+        return Sheet::query()->where('athlete_id', $this->mira->id)->orderBy('held_on')->orderBy('id');
+    }
+
+    private function oneSheet(): Sheet
+    {
+        $sheets = $this->sheets()->where('state', '!=', Sheet::CALLED_OFF)->whereBetween('held_on', [
+            $this->today->plus(-12)->iso(), $this->today->iso(),
+        ])->get();
+
+        return $sheets[mt_rand(0, count($sheets) - 1)]->load('events', 'blocks');
+    }
+
+    private function oneSession(): TrainingSession
+    {
+        $sessions = TrainingSession::standing($this->squad)->where('held_on', '>=', $this->today->plus(-3)->iso())->orderBy('id')->get();
+
+        return $sessions[mt_rand(0, count($sessions) - 1)];
+    }
+
+    private function plan(): void
+    {
+        $this->may($this->postJson("/api/squads/{$this->squad}/sessions", [
+            'day' => $this->today->plus(mt_rand(-8, 9))->iso(), 'starts_at' => sprintf('%02d:00', mt_rand(8, 20)), 'title' => 'Drawn',
+        ]));
+    }
+
+    private function tapSome(): void
+    {
+        $sheet = $this->oneSheet();
+        $blocks = $sheet->blocks()->where('asked_reps', '>', 0)->get();
+        $block = $blocks[mt_rand(0, count($blocks) - 1)];
+        $at = $sheet->day()->equals($this->today)
+            ? Carbon::now('Europe/Lisbon')
+            : Carbon::parse("{$sheet->day()->iso()} 12:00", 'Europe/Lisbon');
+        $taps = array_map(fn (): array => $this->tapOf($block, $at), range(1, mt_rand(1, 9)));
+        $kept = $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $taps])->assertOk()->json('kept');
+        $this->done($sheet->day()->iso(), count($kept));
+    }
+
+    /** @return array<string, mixed> */
+    private function tapOf(\App\Sessions\SheetBlock $block, Carbon $at): array
+    {
+        return $this->tap($block, ++$this->seq, [
+            'at' => $at->toIso8601String(), 'verdict' => ['good', 'not_good', 'unobserved'][mt_rand(0, 2)],
+        ]);
+    }
+
+    private function withdrawTap(): void
+    {
+        $sheet = $this->oneSheet();
+        $standing = TapFold::standing($sheet->taps());
+        if ($standing === []) {
+            return;
+        }
+        $rep = $standing[mt_rand(0, count($standing) - 1)];
+        $block = $sheet->blocks()->findOrFail($rep->blockId);
+        $of = ['kind' => 'withdraw', 'target_id' => $rep->id, 'verdict' => null, 'at' => $rep->at->text];
+        $gone = $this->tap($block, ++$this->seq, $of);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$gone]])->assertOk()->assertJsonCount(1, 'kept');
+        $this->done($sheet->day()->iso(), -1);
+    }
+
+    private function putRight(): void
+    {
+        $sheet = $this->oneSheet();
+        $block = $sheet->blocks()->where('asked_reps', '>', 0)->firstOrFail();
+        $before = count(array_filter(TapFold::standing($sheet->taps()), fn ($rep): bool => $rep->blockId === $block->id));
+        $after = mt_rand(0, 30);
+        $entry = [
+            'id' => (string) Str::uuid7(), 'reason' => 'Counted again from the film', 'minutes' => null, 'session_rpe' => null,
+            'blocks' => [['id' => $block->id, 'reps' => $after]],
+        ];
+        $this->postJson("/api/sheets/{$sheet->id}/counts", $entry)->assertNoContent();
+        $this->postJson("/api/sheets/{$sheet->id}/counts", $entry)->assertNoContent();
+        $this->done($sheet->day()->iso(), $after - $before);
+    }
+
+    private function score(): void
+    {
+        $throws = mt_rand(3, 12);
+        $counted = mt_rand(0, 2) === 0;
+        $this->postJson("/api/athletes/{$this->mira->id}/scores", [
+            'id' => $id = (string) Str::uuid7(), 'kind' => 'clear_targets', 'name' => 'Drawn', 'goal' => null, 'ladder' => null,
+            'counted' => $counted, 'skill' => 'float-serve', 'seen' => ['throws' => $throws, 'targets' => 3],
+        ])->assertOk();
+        $reps = $counted ? 0 : $throws;
+        $this->done($this->today->iso(), $reps);
+        $this->entries[] = ["/api/athletes/{$this->mira->id}/scores/{$id}/withdraw", $this->today->iso(), $reps];
+    }
+
+    private function practise(): void
+    {
+        $day = $this->today->plus(-mt_rand(0, 6))->iso();
+        $reps = mt_rand(1, 25);
+        $this->postJson("/api/athletes/{$this->mira->id}/logged-work", [
+            'id' => $id = (string) Str::uuid7(), 'day' => $day, 'source' => ['home', 'here', 'other club'][mt_rand(0, 2)],
+            'skill' => 'float-serve', 'reps' => $reps, 'felt' => 'easy', 'distance_m' => null, 'side' => 'dominant',
+        ])->assertNoContent();
+        $this->done($day, $reps);
+        $this->entries[] = ["/api/athletes/{$this->mira->id}/logged-work/{$id}/take-back", $day, $reps];
+    }
+
+    private function takeBackEntry(): void
+    {
+        $entry = array_pop($this->entries);
+        if ($entry !== null) {
+            $this->assertLessThan(300, $this->postJson($entry[0])->getStatusCode());
+            $this->done($entry[1], -$entry[2]);
+        }
+    }
+
+    private function move(): void
+    {
+        $session = $this->oneSession();
+        $this->may($this->postJson("/api/sessions/{$session->id}/change", [
+            'version' => $session->version, 'scope' => 'one', 'day' => $this->today->plus(mt_rand(-1, 9))->iso(),
+            'starts_at' => sprintf('%02d:30', mt_rand(8, 20)), 'title' => $session->title, 'minutes' => null, 'place' => null,
+        ]));
+    }
+
+    private function callOff(): void
+    {
+        $reason = mt_rand(0, 1) === 0 ? null : 'Rain';
+        $this->may($this->postJson("/api/sessions/{$this->oneSession()->id}/call-off", ['scope' => 'one', 'reason' => $reason]));
+    }
+
+    private function undo(): void
+    {
+        $changes = SessionChange::query()->whereNull('taken_back_at')->orderBy('id')->pluck('id');
+        if ($changes->isNotEmpty()) {
+            $this->may($this->postJson("/api/session-changes/{$changes[mt_rand(0, count($changes) - 1)]}/take-back"));
+        }
+    }
+
+    /** Done, or refused with a word: never broken. */
+    private function may(TestResponse $answer): void
+    {
+        $this->assertContains($answer->getStatusCode(), [200, 204, 409, 422], (string) $answer->getContent());
+    }
+}
