@@ -76,7 +76,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::prefix('sessions/{session}')->controller(CalendarController::class)->group(function (): void {
         Route::post('change', 'change')->can('change', 'session');
         Route::post('call-off', 'callOff')->can('change', 'session');
-        Route::post('athletes', 'join')->can('change', 'session');
+        // A walk-in is let in by whoever runs the session.
+        Route::post('athletes', 'join')->can('plan', 'session');
         Route::post('athletes/take-out', 'takeOut')->can('change', 'session');
         Route::post('close', 'close')->can('change', 'session');
     });

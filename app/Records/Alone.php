@@ -52,11 +52,27 @@ final class Alone
     private static function locked(string $table, array $ids, Closure $do): mixed
     {
         return DB::transaction(function () use ($table, $ids, $do): mixed {
-            if (DB::getDriverName() === 'pgsql') {
-                DB::table($table)->whereIn('id', $ids)->orderBy('id')->lock('for no key update')->get(['id']);
-            }
+            self::lock($table, $ids);
 
             return $do();
         }, self::TRIES);
+    }
+
+    /**
+     * Of a club's matter that turns out to be about athletes: from here on nobody counts for them meanwhile.
+     *
+     * @param  list<string>  $athleteIds
+     */
+    public static function also(array $athleteIds): void
+    {
+        self::lock('athletes', $athleteIds);
+    }
+
+    /** @param  list<string|int>  $ids */
+    private static function lock(string $table, array $ids): void
+    {
+        if (DB::getDriverName() === 'pgsql') {
+            DB::table($table)->whereIn('id', $ids)->orderBy('id')->lock('for no key update')->get(['id']);
+        }
     }
 }

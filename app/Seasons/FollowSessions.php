@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use App\Http\Problem;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -34,8 +35,14 @@ final class FollowSessions implements ShouldQueue
     public function handle(Seasons $seasons): void
     {
         $season = Season::query()->with('athlete', 'squad.workspace')->find($this->seasonId);
-        if ($season !== null) {
+        if ($season === null) {
+            return;
+        }
+        try {
             $seasons->follow($season);
+        } catch (Problem) {
+            // Off the ladder meanwhile: there is nothing to put on the calendar, and the page of the season says why.
+            $season->update(['followed_on' => $season->squad->workspace->today()->iso()]);
         }
     }
 }

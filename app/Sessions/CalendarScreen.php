@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
-use App\Athletes\Athlete;
 use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Gates\Placement;
@@ -72,7 +71,6 @@ final class CalendarScreen
             fixtures: $this->fixtures->between($squad, $athletes, $from, $to),
             changes: $user->role->decides() ? $this->changes($squad, $user, $today) : [],
             ladders: $this->ladders($ids),
-            athletes: $athletes->map(fn (Athlete $athlete) => Cards::athlete($athlete, $today))->values()->all(),
             places: TrainingSession::query()
                 ->where('squad_id', $squad->id)
                 ->where('held_on', '>=', $today->plus(-self::PLACES_DAYS)->iso())

@@ -30,13 +30,13 @@ final class ChangeSession
         $act = $to->equals($session->day()) && $given['starts_at'] === $session->starts_at ? PlanAct::Changed : PlanAct::Moved;
 
         return PlanChange::make($session->squad, $act, $by, function (PlanChange $change) use ($session, $given, $to, $by): array {
-            self::refuseStale($session->refresh(), $given['version']);
+            $all = $this->held($session, $given['scope']);
+            self::refuseStale($session, $given['version']);
             if ($session->isOff()) {
                 throw self::refused('off');
             }
             $from = $session->day();
             $today = $by->workspace->today();
-            $all = $given['scope'] === 'one' ? collect([$session]) : $this->following($session);
             foreach ($all as $each) {
                 $this->put($each, $to->daysSince($from), $given, $today, $change);
                 $change->madeOwn($each, $given['scope'] === 'one');
@@ -72,6 +72,7 @@ final class ChangeSession
             ]);
             $this->refitIfItDoesNotHold($sheet);
         }
+        $change->renamed($session);
         if (! $session->has_sheets && SessionLife::needsSheets($to, $today)) {
             MakeSheets::forSquad($session, $session->squad, $change);
         }
@@ -88,29 +89,38 @@ final class ChangeSession
         }
     }
 
-    /** It does not take place: it stays on the calendar with its reason, and nothing of it is planned any more. */
+    /**
+     * It does not take place: it stays on the calendar with its reason, and nothing of it is planned any more.
+     *
+     * @param  'one'|'after'  $scope
+     */
     public function callOff(TrainingSession $session, string $scope, string $reason, User $by): SessionChange
     {
         return $this->end($session, $scope, SessionState::CalledOff, $reason, $by);
     }
 
-    /** Planned by mistake: out of sight. */
+    /**
+     * Planned by mistake: out of sight.
+     *
+     * @param  'one'|'after'  $scope
+     */
     public function delete(TrainingSession $session, string $scope, User $by): SessionChange
     {
         return $this->end($session, $scope, SessionState::Deleted, null, $by);
     }
 
+    /** @param  'one'|'after'  $scope */
     private function end(TrainingSession $session, string $scope, SessionState $state, ?string $reason, User $by): SessionChange
     {
         $act = $state === SessionState::Deleted ? PlanAct::Deleted : PlanAct::CalledOff;
 
         return PlanChange::make($session->squad, $act, $by, function (PlanChange $change) use ($session, $scope, $state, $reason): array {
-            $why = $session->refresh()->life()->refusesEnd();
+            $all = $this->held($session, $scope);
+            $why = $session->life()->refusesEnd();
             // What was called off may still be deleted.
             if ($why !== null && ! ($why === 'off' && $session->state === SessionState::CalledOff && $state === SessionState::Deleted)) {
                 throw self::refused($why);
             }
-            $all = $scope === 'one' ? collect([$session]) : $this->following($session);
             foreach ($all as $each) {
                 $change->touch($each);
                 $each->update(['state' => $state, 'reason' => $reason, 'version' => $each->version + 1]);
@@ -137,13 +147,14 @@ final class ChangeSession
         $ladders ??= $session->ladders;
 
         return PlanChange::make($session->squad, PlanAct::Joined, $by, function ($change) use ($session, $athlete, $ladders): array {
-            if ($session->refresh()->isOff()) {
+            $this->held($session, 'one');
+            if ($session->isOff()) {
                 throw self::refused('off');
             }
             $change->touch($session);
             $making = MakeSheets::forOne($session, $athlete, $ladders, $change);
             if ($making->made === []) {
-                $why = $making->left === [] ? "{$athlete->given_name} is in this session already" : implode('; ', $making->left);
+                $why = implode('; ', $making->left);
                 throw new Problem(ProblemType::NotAdded, "{$why}.", ['athlete_id' => ["{$why}."]]);
             }
 
@@ -155,6 +166,7 @@ final class ChangeSession
     public function takeOut(TrainingSession $session, Athlete $athlete, User $by): SessionChange
     {
         return PlanChange::make($session->squad, PlanAct::TakenOut, $by, function (PlanChange $change) use ($session, $athlete): array {
+            $this->held($session, 'one');
             $change->touch($session);
             $sheets = $session->sheets()->where('athlete_id', $athlete->id)->where('state', '!=', Sheet::CALLED_OFF)->get();
             if ($sheets->isEmpty()) {
@@ -180,6 +192,7 @@ final class ChangeSession
             $this->finish->by($by, $sheet, []);
         }
         PlanChange::make($session->squad, PlanAct::Closed, $by, function (PlanChange $change) use ($session): array {
+            $this->held($session, 'one');
             $change->touch($session);
             foreach ($session->sheets()->where('state', 'planned')->get() as $sheet) {
                 $change->touchSheet($sheet);
@@ -202,20 +215,29 @@ final class ChangeSession
         }
     }
 
-    /** @return Collection<int, TrainingSession> this one and those of its series that go along with it */
-    private function following(TrainingSession $session): Collection
+    /**
+     * This one, and for “after” those of its series that go along with it: read when nobody can count in them any more.
+     *
+     * @param  'one'|'after'  $scope
+     * @return Collection<int, TrainingSession>
+     */
+    private function held(TrainingSession $session, string $scope): Collection
     {
-        $all = $session->series_id === null ? collect() : TrainingSession::query()
+        $session->refresh();
+        $series = $scope === 'one' || $session->series_id === null ? collect() : TrainingSession::query()
             ->with('squad')
             ->where('series_id', $session->series_id)
             ->where('id', '!=', $session->id)
             ->where('held_on', '>=', $session->day()->iso())
             ->orderBy('held_on')
             ->orderBy('starts_at')
-            ->get()
-            ->filter(fn (TrainingSession $each): bool => $each->life()->followsSeries($session->day(), $each->own));
+            ->get();
+        PlanChange::hold([$session->id, ...$series->pluck('id')->all()]);
 
-        return collect([$session, ...$all]);
+        return collect([
+            $session,
+            ...$series->filter(fn (TrainingSession $each): bool => $each->life()->followsSeries($session->day(), $each->own)),
+        ]);
     }
 
     /** @return array{title: string, day: string, starts_at: string} */

@@ -36,7 +36,11 @@ final class FitTheDay implements ShouldQueue
         }
         $ids = $athletes->pluck('id')->all();
         MakeSheets::ofDaysComeNear($workspace->id);
-        $seasons = Season::query()->whereIn('athlete_id', $ids)->where('state', 'open')->where('waiting', false);
+        $seasons = Season::query()
+            ->whereIn('athlete_id', $ids)
+            ->where('state', 'open')
+            ->where('waiting', false)
+            ->where('goal_on', '>=', $workspace->today()->iso());
         foreach ($seasons->where(fn ($due) => $due->whereNull('followed_on')->orWhere('followed_on', '<', $workspace->today()->iso()))
             ->pluck('id') as $id) {
             FollowSessions::dispatch($id);

@@ -23,6 +23,8 @@ final class MakeSheets
         private readonly TrainingSession $session,
         private readonly ?PlanChange $change,
         private readonly bool $fitLater = false,
+        /** one athlete, asked for by name */
+        private readonly bool $byName = false,
     ) {}
 
     /**
@@ -44,7 +46,7 @@ final class MakeSheets
     /** @param  list<string>|null  $ladders  null: the one the athlete is on last */
     public static function forOne(TrainingSession $session, Athlete $athlete, ?array $ladders, PlanChange $change): self
     {
-        $making = new self($session, $change);
+        $making = new self($session, $change, byName: true);
         $making->for($athlete, $ladders);
 
         return $making;
@@ -104,7 +106,7 @@ final class MakeSheets
             $ofSeason = $others->first(fn (Sheet $sheet): bool => $sheet->trainingSession->extra
                 && $sheet->state === 'planned' && $sheet->ladder === $placement->ladder);
             match (true) {
-                $here !== null => $this->comeBack($here),
+                $here !== null => $this->comeBack($here, $athlete),
                 $ofSeason !== null => $this->join($ofSeason),
                 $others->contains($this->isAtTheSameTime(...)) => $this->left[]
                     = "{$athlete->given_name} is in another session at that hour",
@@ -152,12 +154,17 @@ final class MakeSheets
     }
 
     /** Somebody who was taken out stays out until a person puts them in again. */
-    private function comeBack(Sheet $sheet): void
+    private function comeBack(Sheet $sheet, Athlete $athlete): void
     {
-        if ($this->change === null || $sheet->state !== Sheet::CALLED_OFF) {
+        if (! $this->byName) {
             return;
         }
-        $this->change->touchSheet($sheet);
+        if ($sheet->state !== Sheet::CALLED_OFF) {
+            $this->left[] = "{$athlete->given_name} is in this session already";
+
+            return;
+        }
+        $this->change?->touchSheet($sheet);
         $sheet->update(['state' => 'planned']);
         RefitPlans::afterCommit($sheet);
         $this->made[] = $sheet;

@@ -68,6 +68,24 @@ final class PlanChange
         });
     }
 
+    /**
+     * Before anything is read that taps change: nobody counts in these sessions until the change is kept.
+     *
+     * @param  list<string>  $sessionIds
+     */
+    public static function hold(array $sessionIds): void
+    {
+        Alone::also(Sheet::query()->whereIn('training_session_id', $sessionIds)->distinct()->pluck('athlete_id')->all());
+    }
+
+    /** Rows of Today tell its name and hour. */
+    public function renamed(TrainingSession $session): void
+    {
+        foreach ($session->sheets()->where('state', '!=', Sheet::CALLED_OFF)->pluck('athlete_id') as $id) {
+            $this->athletes[$id] = true;
+        }
+    }
+
     public function touch(TrainingSession $session): void
     {
         $this->sessions[$session->id] ??= self::asKept($session, self::SESSION);

@@ -164,9 +164,20 @@ final class PlanSessions
         return $days;
     }
 
-    /** @param  array<string, mixed>  $given  of Asked */
+    /**
+     * A session on a day. Where the squad has one at that hour already, whoever is new to it joins it.
+     *
+     * @param  array<string, mixed>  $given  of Asked
+     */
     private function put(Squad $squad, array $given, Day $day, ?string $series, PlanChange $change): TrainingSession
     {
+        $same = ['held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'extra' => false];
+        $there = TrainingSession::standing($squad->id)->where($same)->first();
+        if ($there !== null) {
+            $change->touch($there);
+
+            return $there;
+        }
         $session = TrainingSession::query()->create([
             'squad_id' => $squad->id,
             'series_id' => $series,
@@ -207,7 +218,11 @@ final class PlanSessions
         if ($made === 0) {
             throw new Problem(
                 ProblemType::NobodyToPlanFor,
-                $left === [] ? 'Nobody is in this squad yet. Add an athlete under People.' : implode('; ', array_unique($left)).'.',
+                match (true) {
+                    $left !== [] => implode('; ', array_unique($left)).'.',
+                    $squad->athletes()->exists() => 'Everybody is in the session of that hour already.',
+                    default => 'Nobody is in this squad yet. Add an athlete under People.',
+                },
                 ['day' => ['Nobody to plan for.']],
             );
         }

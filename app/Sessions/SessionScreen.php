@@ -58,7 +58,7 @@ final class SessionScreen
             has_sheets: $session->has_sheets,
             minutes_planned: $session->minutes,
             moved_from: $session->first_on === null ? null : substr($session->first_on, 0, 10),
-            not_in: ! $mayChange ? [] : $user->visibleAthletes()
+            not_in: ! $user->can('plan', $session) ? [] : $user->visibleAthletes()
                 ->whereNotIn('id', $in)
                 ->get()
                 ->sortBy(fn (Athlete $athlete): array => [! in_array($athlete->id, $ofSquad, true), $athlete->name()])

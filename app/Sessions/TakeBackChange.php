@@ -22,6 +22,7 @@ final class TakeBackChange
                 // Asked twice, done once.
                 return;
             }
+            PlanChange::hold($change->sessionIds());
             self::refuseWhenBuiltOn($change);
             PlanChange::putBack($change, $by);
             $change->update(['taken_back_at' => Carbon::now()]);

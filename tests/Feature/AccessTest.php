@@ -55,7 +55,7 @@ final class AccessTest extends TestCase
         'POST api/squads/{squad}/sessions/copy-week' => self::COACH,
         'POST api/sessions/{session}/change' => self::COACH,
         'POST api/sessions/{session}/call-off' => self::COACH,
-        'POST api/sessions/{session}/athletes' => self::COACH,
+        'POST api/sessions/{session}/athletes' => self::RECORDS,
         'POST api/sessions/{session}/athletes/take-out' => self::COACH,
         'POST api/sessions/{session}/close' => self::COACH,
         'POST api/session-changes/{change}/take-back' => self::COACH,

@@ -39,7 +39,7 @@ final class RosterTest extends TestCase
             ->assertJsonCount(1, 'ladders');
         $this->postJson("/api/athletes/{$id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'kneel'])->assertStatus(409);
         $this->plan($squad)->assertOk()->assertJsonPath('sheets', 1)->assertJsonPath('left_out', []);
-        $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Tove is in another session at that hour.');
+        $this->plan($squad)->assertStatus(422)->assertJsonPath('detail', 'Everybody is in the session of that hour already.');
 
         $row = $this->getJson("/api/today?squad={$squad}")->json('rows.0');
         $this->assertSame(['unknown', 'planned'], [$row['word'], $row['sheet']['state']]);

@@ -86,6 +86,33 @@ final class TwoAtOnceTest extends TestCase
             ], range(0, 9));
             app(App\Courtside\RepLog::class)->append($sheet->refresh(), $taps, $coach);
         }
+        // Somebody counts in a session while it is called off: what was done was done, and it is on the calendar.
+        $squad = $mira->squads()->firstOrFail();
+        if ($which === 0) {
+            foreach (range(1, $rounds) as $nth) {
+                app(App\Sessions\PlanSessions::class)->plan($squad, [
+                    'day' => $today->plus(-20 - $nth)->iso(), 'starts_at' => '06:15', 'title' => 'Called off',
+                ], $coach);
+            }
+        }
+        $meet(count($acts) + 1);
+        foreach (App\Sessions\TrainingSession::query()->with('squad.workspace')
+            ->where('title', 'Called off')->orderBy('held_on')->get() as $nth => $session) {
+            $counted = $session->sheets()->where('athlete_id', $mira->id)->firstOrFail();
+            $block = $counted->blocks()->where('reps', '>', 0)->firstOrFail();
+            $meet(count($acts) + 2 + $nth);
+            try {
+                $which === 0
+                    ? app(App\Sessions\ChangeSession::class)->callOff($session, 'one', 'Rain', $coach)
+                    : app(App\Courtside\RepLog::class)->append($counted, [[
+                        'id' => (string) Illuminate\Support\Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep',
+                        'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5, 'at' => "{$counted->held_on}T06:20:00+00:00", 'seq' => 1,
+                        'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
+                    ]], $coach);
+            } catch (App\Http\Problem $problem) {
+                $why["called off {$nth}"] = $problem->getMessage();
+            }
+        }
         fwrite(STDERR, json_encode($why));
         echo json_encode($said);
         PHP;
@@ -123,6 +150,10 @@ final class TwoAtOnceTest extends TestCase
         $this->assertSame(1, $count("decisions where id = '0198aaaa-0000-7000-8000-00000000dec1'"));
         $this->assertSame(1, $count("users where name like 'Person %'"));
         $this->assertSame(5 * self::ROUNDS + 2 * 5 * self::ROUNDS, $count("rep_events where cast(id as text) like '0198bbbb%'"));
+        $tapped = 'exists (select 1 from rep_events where sheet_id = sheets.id)';
+        $this->assertSame(0, $count("sheets where state = 'called_off' and {$tapped}"), $processes[0]->getErrorOutput());
+        $standing = "training_sessions where title = 'Called off' and state = 'planned'";
+        $this->assertSame(self::ROUNDS, $count($standing), 'Counted in, each of them took place.');
         $this->assertSame(0, $live->artisan('augendo:rebuild')[0], 'Totals are what the taps come to.');
         $live->drop();
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Sessions\Answers;
 
-use App\Athletes\Answers\AthleteCardView;
 use App\Athletes\Answers\SquadView;
 use App\Seasons\Answers\FixtureView;
 
@@ -31,8 +30,6 @@ final readonly class CalendarView
         public array $changes,
         /** @var list<LadderOfSquadView> what the squad works on, most athletes first */
         public array $ladders,
-        /** @var list<AthleteCardView> */
-        public array $athletes,
         /** @var list<string> where the squad has trained lately */
         public array $places,
     ) {}

@@ -328,7 +328,7 @@ function About({
     return (
         <p className="label">
             <Link to="/plan" className="hover:underline">
-                Plan
+                Seasons and matches
             </Link>{' '}
             ·{' '}
             <Link to="/athletes/$athleteId" params={{ athleteId: season.athlete.id }} className="hover:underline">

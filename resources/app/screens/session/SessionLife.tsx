@@ -25,23 +25,30 @@ export function SessionLife({ kept, onDeleted }: { kept: Session; onDeleted: () 
             return queries.invalidateQueries();
         }, setProblem);
     };
+    const takeOut = (id: string): void =>
+        done(api('POST', `/api/sessions/${kept.id}/athletes/take-out`, { athlete_id: id }), () => null);
     const { life } = kept;
-    if (!life.may_change) return null;
+    const me = useMe();
+    if (!me.records) return null;
     return (
         <>
             {life.state === 'planned' && (
                 <>
-                    <button type="button" className="btn" onClick={() => setOpen('change')}>
-                        Move or change
-                    </button>
+                    {life.may_change && (
+                        <button type="button" className="btn" onClick={() => setOpen('change')}>
+                            Move or change
+                        </button>
+                    )}
                     <button type="button" className="btn" onClick={() => setOpen('who')}>
                         Who is in it
                     </button>
                 </>
             )}
-            <button type="button" className="btn" onClick={() => setOpen('off')}>
-                {life.counted ? 'Close it' : life.state === 'planned' ? 'Call it off' : 'Delete it'}
-            </button>
+            {life.may_change && (
+                <button type="button" className="btn" onClick={() => setOpen('off')}>
+                    {life.counted ? 'Close it' : life.state === 'planned' ? 'Call it off' : 'Delete it'}
+                </button>
+            )}
             <ChangeForm
                 kept={kept}
                 open={open === 'change'}
@@ -55,9 +62,7 @@ export function SessionLife({ kept, onDeleted }: { kept: Session; onDeleted: () 
                 problem={problem}
                 onClose={close}
                 onAdd={(id) => done(api('POST', `/api/sessions/${kept.id}/athletes`, { athlete_id: id }), () => null)}
-                onTakeOut={(id) =>
-                    done(api('POST', `/api/sessions/${kept.id}/athletes/take-out`, { athlete_id: id }), () => null)
-                }
+                onTakeOut={life.may_change ? takeOut : null}
             />
             {life.counted ? (
                 <CloseIt
@@ -281,7 +286,7 @@ function WhoIsInIt({
     problem: unknown;
     onClose: () => void;
     onAdd: (id: string) => void;
-    onTakeOut: (id: string) => void;
+    onTakeOut: ((id: string) => void) | null;
 }) {
     const inIt = [
         ...kept.groups.flatMap((group) => group.members.map((member) => member.athlete)),
@@ -317,7 +322,7 @@ function Names({
     empty: string;
     of: Session['absent'];
     act: string;
-    onAct: (id: string) => void;
+    onAct: ((id: string) => void) | null;
 }) {
     return (
         <section aria-label={label}>
@@ -327,14 +332,16 @@ function Names({
                 {of.map((athlete) => (
                     <li key={athlete.id} className="flex items-center border-b border-line">
                         <span className="head grow truncate">{athlete.name}</span>
-                        <button
-                            type="button"
-                            className="btn btn-quiet"
-                            aria-label={`${act} ${athlete.name}`}
-                            onClick={() => onAct(athlete.id)}
-                        >
-                            {act}
-                        </button>
+                        {onAct && (
+                            <button
+                                type="button"
+                                className="btn btn-quiet"
+                                aria-label={`${act} ${athlete.name}`}
+                                onClick={() => onAct(athlete.id)}
+                            >
+                                {act}
+                            </button>
+                        )}
                     </li>
                 ))}
             </ul>
