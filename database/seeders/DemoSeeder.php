@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\People\Role;
+use App\Sessions\ChangeSession;
+use App\Sessions\PlanSessions;
+use App\Sessions\SessionState;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Planning\SeasonAsk;
+use Database\Factories\TrainingSessionFactory;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 
@@ -23,10 +29,33 @@ final class DemoSeeder extends Seeder
             'coach' => 'Anneke Duarte', 'assistant' => 'Felix Moreau', 'clinician' => 'Dr. Samira Lund',
             'guardian' => 'Leila Haddad', 'athlete' => 'Yuna Petrovic',
         ];
-        DB::transaction(fn () => Storyteller::tellSquad(
-            Club::found('Saltmarsh Throwing Club', 'Harbour squad', $people, 'saltmarsh.example', 'saltmarsh'),
-            $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira',
-        ));
+        DB::transaction(function () use ($people): void {
+            $club = Club::found('Saltmarsh Throwing Club', 'Harbour squad', $people, 'saltmarsh.example', 'saltmarsh');
+            Storyteller::tellSquad($club, $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira');
+            $this->calendar($club);
+        });
+    }
+
+    /** The throwers' own evening, weekly from the third week on, one of them moved; and one that a storm called off. */
+    private function calendar(Club $club): void
+    {
+        $coach = $club->person(Role::Coach);
+        $today = $club->workspace->today();
+        $first = $today->plus(15);
+        $made = app(PlanSessions::class)->plan($club->squad, [
+            'day' => $first->iso(), 'starts_at' => '18:45', 'title' => 'Javelin evening', 'minutes' => 60, 'place' => 'North field',
+            'ladders' => [self::JAVELIN], 'until' => $first->plus(35)->iso(), 'weekdays' => [SeasonAsk::weekday($first->ordinal)],
+        ], $coach);
+        $second = TrainingSession::query()->findOrFail($made->sessionIds[1]);
+        app(ChangeSession::class)->change($second, [
+            'version' => $second->version, 'scope' => 'one', 'day' => $second->day()->plus(1)->iso(), 'starts_at' => '18:15',
+            'title' => $second->title, 'minutes' => $second->minutes, 'place' => $second->place,
+        ], $coach);
+        TrainingSessionFactory::new()->create([
+            'squad_id' => $club->squad->id, 'held_on' => $today->plus(-6)->iso(), 'starts_at' => '18:45', 'title' => 'Javelin evening',
+            'place' => 'North field', 'ladders' => [self::JAVELIN], 'state' => SessionState::CalledOff, 'reason' => 'Thunder over the field',
+            'has_sheets' => false,
+        ]);
     }
 
     /** @return list<Story> */

@@ -32,5 +32,14 @@ final class DemoTest extends TestCase
         foreach ($sheets as $sheet) {
             $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'), $sheet->athlete->name());
         }
+        // The calendar: done and planned, weekly, one moved, one called off, matches and training elsewhere.
+        $today = $coach->workspace->today();
+        $calendar = $this->getJson("/api/calendar?from={$today->plus(-30)->iso()}&to={$today->plus(60)->iso()}")->assertOk()->json();
+        $sessions = collect($calendar['sessions']);
+        $this->assertTrue($sessions->contains('counted', true) && $sessions->contains('repeats', true) && $sessions->contains('extra', true));
+        $this->assertSame(['Thunder over the field'], $sessions->where('state', 'called_off')->pluck('reason')->all());
+        $this->assertCount(1, $sessions->whereNotNull('moved_from'));
+        $this->assertSame(['elsewhere', 'match'], collect($calendar['fixtures'])->pluck('kind')->unique()->sort()->values()->all());
+        $this->assertNotEmpty($calendar['changes'], 'something to undo');
     }
 }
