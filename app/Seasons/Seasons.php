@@ -33,6 +33,7 @@ use Augendo\Core\Planning\SeasonPlanner;
 use Augendo\Core\Planning\SeasonReturn;
 use Augendo\Core\Planning\SessionLife;
 use Augendo\Core\Planning\Standing;
+use Augendo\Core\Planning\WeeklyDays;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
@@ -114,9 +115,15 @@ final class Seasons
         );
     }
 
+    /** From the Monday the season began in: heavy and light days keep their rhythm when it is planned anew in the middle of a week. */
     public function squadDays(Season $season, Day $today): SquadDays
     {
-        return new SquadDays($season->athlete, $season->ladder, $today, $season->goalOn()->latest($today)->plus(self::SQUAD_BEYOND_DAYS));
+        return new SquadDays(
+            athlete: $season->athlete,
+            ladder: $season->ladder,
+            from: WeeklyDays::monday($season->startsOn()),
+            to: $season->goalOn()->latest($today)->plus(self::SQUAD_BEYOND_DAYS),
+        );
     }
 
     private function ask(Season $season, Day $today, Fixtures $fixtures, SquadDays $squad): SeasonAsk
