@@ -53,8 +53,8 @@ final class DemoSeeder extends Seeder
         ], $coach);
         TrainingSessionFactory::new()->create([
             'squad_id' => $club->squad->id, 'held_on' => $today->plus(-6)->iso(), 'starts_at' => '18:45', 'title' => 'Javelin evening',
-            'place' => 'North field', 'ladders' => [self::JAVELIN], 'state' => SessionState::CalledOff, 'reason' => 'Thunder over the field',
-            'has_sheets' => false,
+            'place' => 'North field', 'ladders' => [self::JAVELIN], 'has_sheets' => false,
+            'state' => SessionState::CalledOff, 'reason' => 'Thunder over the field',
         ]);
     }
 

@@ -106,7 +106,8 @@ final class TwoAtOnceTest extends TestCase
                     ? app(App\Sessions\ChangeSession::class)->callOff($session, 'one', 'Rain', $coach)
                     : app(App\Courtside\RepLog::class)->append($counted, [[
                         'id' => (string) Illuminate\Support\Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep',
-                        'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5, 'at' => "{$counted->held_on}T06:20:00+00:00", 'seq' => 1,
+                        'verdict' => 'good', 'side' => 'dominant', 'effort' => 0.5,
+                        'at' => "{$counted->held_on}T06:20:00+00:00", 'seq' => 1,
                         'device' => '3f2b8c0e-6a1d-4b7e-9c55-1d2e3f4a5b6c',
                     ]], $coach);
             } catch (App\Http\Problem $problem) {
