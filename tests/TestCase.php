@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Athletes\Athlete;
+use App\Athletes\Squad;
 use App\People\Role;
 use App\People\User;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Carbon\Carbon;
+use Database\Factories\SquadFactory;
 use Database\Factories\UserFactory;
 use Database\Factories\WorkspaceFactory;
 use Illuminate\Contracts\Auth\Authenticatable;
@@ -121,6 +123,20 @@ abstract class TestCase extends LaravelTestCase
     }
 
     /** The sheet of today's session. */
+    /** A squad of a few, beside the one they are in: what is planned for it is quickly fitted. */
+    protected function smallSquad(string ...$givenNames): Squad
+    {
+        $squad = SquadFactory::new()->create([
+            'workspace_id' => $this->coach()->workspace_id, 'name' => 'A few', 'rule_set' => 'starter', 'floor' => 'sprung',
+        ]);
+        foreach ($givenNames as $i => $name) {
+            $squad->athletes()->attach($this->athlete($name)->id, ['position' => $i + 1]);
+        }
+        $this->person(Role::Assistant)->squads()->attach($squad->id);
+
+        return $squad;
+    }
+
     protected function sheetOf(string $givenName): Sheet
     {
         $athlete = $this->athlete($givenName);

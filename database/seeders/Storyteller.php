@@ -216,8 +216,9 @@ final class Storyteller
         }
         ksort($agreed);
         $ask = [
-            'goal_rung' => 'pace', 'goal_on' => $this->today->plus(66)->iso(), 'minutes' => null, 'moves' => [], 'off' => [],
-            // Never today, whatever day of the week it is told on.
+            'goal_rung' => 'pace', 'goal_on' => $this->today->plus(66)->iso(), 'minutes' => null, 'moves' => [],
+            // Never today, whatever day of the week it is told on: what Today shows is the rung's own dose.
+            'off' => [$this->today->iso()],
             'weekdays' => array_map(fn (int $ahead): int => SeasonAsk::weekday($this->today->ordinal + $ahead), [1, 4, 6]),
         ];
         $season = SeasonFactory::new()->create([

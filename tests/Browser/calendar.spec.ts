@@ -86,9 +86,9 @@ test('six weeks are planned after a look, one is moved, one called off, one less
     await form.getByRole('button', { name: 'Delete it' }).click();
     await expect(page).toHaveURL(/\/calendar$/);
     expect((await sessionsAhead(page)).some((session) => session.title === TITLE)).toBe(false);
-    await undo(page, /deleted/);
+    await undo(page, new RegExp(`${TITLE}.*deleted`));
     await expect.poll(async () => (await sessionsAhead(page)).filter((each) => each.title === TITLE).length).toBe(6);
-    await undo(page, /planned/);
+    await undo(page, new RegExp(`${TITLE}.*planned`));
     await expect.poll(async () => (await sessionsAhead(page)).some((each) => each.title === TITLE)).toBe(false);
 });
 

@@ -102,7 +102,11 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
         .click();
     await expect(page.getByRole('heading', { level: 1, name: /Full pace/ })).toBeVisible();
     await hasNoAxeFindings(page);
-    const session = page.getByRole('button', { name: /Heavy day/ }).first();
+    // One of her own days: those with the squad are moved on the calendar.
+    const session = page
+        .locator('[data-drag]')
+        .getByRole('button', { name: /Heavy day/ })
+        .first();
     await session.focus();
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'Day off' }).click();

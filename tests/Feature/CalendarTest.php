@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Athletes\Squad;
 use App\People\Role;
 use App\Sessions\FitTheDay;
 use App\Sessions\Sheet;
@@ -32,7 +31,7 @@ final class CalendarTest extends TestCase
     {
         parent::setUp();
         $this->actingAs($this->coach());
-        $this->squad = Squad::query()->firstOrFail()->id;
+        $this->squad = $this->smallSquad('Mira', 'Dario', 'Noor')->id;
         $this->today = $this->coach()->workspace->today();
     }
 
@@ -229,7 +228,7 @@ final class CalendarTest extends TestCase
         $row = $this->sessions()[0];
         $this->actingAs($this->person(Role::Assistant));
         $this->assertNotEmpty($this->sessions());
-        $this->assertSame([], $this->getJson('/api/calendar')->json('changes'));
+        $this->assertSame([], $this->getJson("/api/calendar?squad={$this->squad}")->json('changes'));
         $this->change($row, ['title' => 'Mine'])->assertForbidden();
         $this->actingAs($this->person(Role::Guardian));
         $this->assertSame([1], array_unique(array_column($this->sessions(), 'athletes')), 'A guardian sees the sessions of their child.');
@@ -290,7 +289,7 @@ final class CalendarTest extends TestCase
     /** @return list<array<string, mixed>> those planned by the test, not by the squad's story */
     private function sessions(): array
     {
-        $span = 'from='.$this->today->iso().'&to='.$this->today->plus(60)->iso();
+        $span = "squad={$this->squad}&from=".$this->today->iso().'&to='.$this->today->plus(60)->iso();
 
         return array_values(array_filter(
             $this->getJson("/api/calendar?{$span}")->assertOk()->json('sessions'),

@@ -21,11 +21,14 @@ final class LateTest extends TestCase
 {
     private Day $today;
 
+    private Squad $squad;
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->actingAs($this->coach());
         $this->today = $this->coach()->workspace->today();
+        $this->squad = $this->smallSquad('Mira');
     }
 
     public function test_a_session_of_an_earlier_day_is_entered_late_and_counts_on_its_day(): void
@@ -48,8 +51,8 @@ final class LateTest extends TestCase
             'Load, and no evidence of anything: not even of having been looked at.',
         );
         $this->assertStringContainsString('0 → 21', $view['corrections'][0]['sentence']);
-        $this->assertSame([], $this->getJson('/api/today')->json('corrected'), 'More than was counted gives nobody room.');
-        $rows = collect($this->getJson("/api/calendar?from={$day->iso()}&to={$day->iso()}")->json('sessions'));
+        $this->assertSame([], $this->getJson("/api/today?squad={$this->squad->id}")->json('corrected'), 'More than was counted gives nobody room.');
+        $rows = collect($this->getJson("/api/calendar?squad={$this->squad->id}&from={$day->iso()}&to={$day->iso()}")->json('sessions'));
         $row = $rows->firstWhere('title', 'Forgotten');
         $this->assertSame([true, true, 21], [$row['entered_late'], $row['counted'], $row['done_reps']]);
         $this->artisan('augendo:rebuild')->assertSuccessful();
@@ -82,12 +85,12 @@ final class LateTest extends TestCase
         $this->assertSame(
             $before, DB::table('rep_events')->where('block_id', $block->id)->where('kind', 'rep')->count(), 'The taps stay as they were.',
         );
-        $shown = $this->getJson('/api/today')->json('corrected');
+        $shown = $this->getJson("/api/today?squad={$this->squad->id}")->json('corrected');
         $this->assertSame(['The last five were Ilse’s', $this->coach()->name], [$shown[0]['reason'], $shown[0]['by']]);
         $this->assertStringContainsString("{$before} → ".($before - 5), $shown[0]['sentence']);
         $this->assertSame(1, DB::table('activity_log')->where('description', 'counts lowered')->count());
         Carbon::setTestNow(Carbon::now()->addDays(8));
-        $this->assertSame([], $this->getJson('/api/today')->json('corrected'));
+        $this->assertSame([], $this->getJson("/api/today?squad={$this->squad->id}")->json('corrected'));
         $this->enter($sheet, [$block->id => $before], ['reason' => null])->assertNoContent();
         $this->assertSame($before, $count());
         $this->artisan('augendo:rebuild')->assertSuccessful();
@@ -101,7 +104,7 @@ final class LateTest extends TestCase
         $this->enter($sheet, [(string) Str::uuid7() => 5])->assertNotFound();
         $ahead = Sheet::query()->where('held_on', '>', $this->today->iso())->where('state', 'planned')->firstOrFail();
         $this->enter($ahead, [])->assertStatus(409)->assertJsonPath('title', 'Not today');
-        $squad = Squad::query()->firstOrFail();
+        $squad = $this->squad;
         $given = ['starts_at' => '09:00', 'title' => 'Long ago'];
         $this->postJson("/api/squads/{$squad->id}/sessions", ['day' => $this->today->plus(-61)->iso(), ...$given])->assertStatus(422);
         $this->postJson("/api/squads/{$squad->id}/sessions", [
@@ -121,7 +124,7 @@ final class LateTest extends TestCase
     /** Mira's sheet of a session entered late. */
     private function late(Day $day): Sheet
     {
-        $squad = Squad::query()->firstOrFail();
+        $squad = $this->squad;
         $given = ['day' => $day->iso(), 'starts_at' => '18:00', 'title' => 'Forgotten'];
         $this->postJson("/api/squads/{$squad->id}/sessions", $given)->assertOk();
         $mira = $this->athlete('Mira')->id;

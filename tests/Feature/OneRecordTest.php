@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
-use App\Athletes\Squad;
 use App\Sessions\FitTheDay;
 use App\Sessions\SessionChange;
 use App\Sessions\Sheet;
@@ -46,7 +45,7 @@ final class OneRecordTest extends TestCase
 
     public static function seeds(): array
     {
-        return array_map(fn (int $seed): array => [$seed], range(1, (int) (getenv('AUGENDO_RECORDS') ?: 2)));
+        return array_map(fn (int $seed): array => [$seed], range(1, (int) (getenv('AUGENDO_RECORDS') ?: 1)));
     }
 
     #[DataProvider('seeds')]
@@ -55,7 +54,7 @@ final class OneRecordTest extends TestCase
         mt_srand($seed);
         $this->actingAs($this->coach());
         $this->mira = $this->athlete('Mira');
-        $this->squad = Squad::query()->firstOrFail()->id;
+        $this->squad = $this->smallSquad('Mira')->id;
         $this->today = $this->coach()->workspace->today();
         foreach (DB::table('work_sets')->where('athlete_id', $this->mira->id)->get(['day', 'reps']) as $row) {
             $this->done(substr($row->day, 0, 10), (int) $row->reps);
@@ -64,6 +63,7 @@ final class OneRecordTest extends TestCase
             'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
             'score', 'practise', 'takeBackEntry', 'move', 'callOff', 'undo',
         ];
+        $this->plan();
         for ($i = 0; $i < self::ACTS; $i++) {
             $this->{$acts[mt_rand(0, count($acts) - 1)]}();
         }
@@ -84,7 +84,7 @@ final class OneRecordTest extends TestCase
             $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'), $sheet->day()->iso());
         }
         // A session of the calendar says of its athletes what their sheets hold.
-        $rows = $this->getJson("/api/calendar?from={$this->today->plus(-20)->iso()}&to={$this->today->plus(20)->iso()}")->json('sessions');
+        $rows = $this->getJson("/api/calendar?squad={$this->squad}&from={$this->today->plus(-20)->iso()}&to={$this->today->plus(20)->iso()}")->json('sessions');
         foreach ($rows as $row) {
             $done = DB::table('work_sets')
                 ->whereIn('session', Sheet::query()->where('training_session_id', $row['id'])->pluck('id'))
@@ -114,11 +114,11 @@ final class OneRecordTest extends TestCase
         return $sheets[mt_rand(0, count($sheets) - 1)]->load('events', 'blocks');
     }
 
-    private function oneSession(): TrainingSession
+    private function oneSession(): ?TrainingSession
     {
         $sessions = TrainingSession::standing($this->squad)->where('held_on', '>=', $this->today->plus(-3)->iso())->orderBy('id')->get();
 
-        return $sessions[mt_rand(0, count($sessions) - 1)];
+        return $sessions->isEmpty() ? null : $sessions[mt_rand(0, count($sessions) - 1)];
     }
 
     private function plan(): void
@@ -216,7 +216,7 @@ final class OneRecordTest extends TestCase
     private function move(): void
     {
         $session = $this->oneSession();
-        $this->may($this->postJson("/api/sessions/{$session->id}/change", [
+        $session === null || $this->may($this->postJson("/api/sessions/{$session->id}/change", [
             'version' => $session->version, 'scope' => 'one', 'day' => $this->today->plus(mt_rand(-1, 9))->iso(),
             'starts_at' => sprintf('%02d:30', mt_rand(8, 20)), 'title' => $session->title, 'minutes' => null, 'place' => null,
         ]));
@@ -225,7 +225,9 @@ final class OneRecordTest extends TestCase
     private function callOff(): void
     {
         $reason = mt_rand(0, 1) === 0 ? null : 'Rain';
-        $this->may($this->postJson("/api/sessions/{$this->oneSession()->id}/call-off", ['scope' => 'one', 'reason' => $reason]));
+        $session = $this->oneSession();
+        $of = ['scope' => 'one', 'reason' => $reason];
+        $session === null || $this->may($this->postJson("/api/sessions/{$session->id}/call-off", $of));
     }
 
     private function undo(): void

@@ -184,10 +184,11 @@ final class SeasonTest extends TestCase
     }
 
     /** Two planners, one shoulder: what the squad does is the season's training, and what it does not is said to be extra. */
+    #[Group('once')]
     public function test_a_season_trains_on_the_days_of_the_squad_and_says_which_of_its_days_are_extra(): void
     {
         $athlete = $this->steady();
-        $squad = Squad::query()->firstOrFail();
+        $squad = $this->smallSquad('Ilse');
         [$own, $with] = [$this->today->plus(3), $this->today->plus(5)];
         TrainingSession::query()->where('held_on', '>', $this->today->iso())->delete();
         $plan = fn (array $more): array => $this->postJson("/api/squads/{$squad->id}/sessions", [
