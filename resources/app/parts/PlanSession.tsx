@@ -139,7 +139,7 @@ function PlanForm({
                     type="date"
                     name="day"
                     required
-                    min={weekly ? me.today : (about.data?.late_from ?? me.today)}
+                    min={weekly ? me.today : about.data?.late_from}
                     value={first}
                     onChange={(event) => {
                         setFirst(event.target.value);
