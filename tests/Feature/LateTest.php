@@ -51,7 +51,8 @@ final class LateTest extends TestCase
             'Load, and no evidence of anything: not even of having been looked at.',
         );
         $this->assertStringContainsString('0 → 21', $view['corrections'][0]['sentence']);
-        $this->assertSame([], $this->getJson("/api/today?squad={$this->squad->id}")->json('corrected'), 'More than was counted gives nobody room.');
+        $corrected = $this->getJson("/api/today?squad={$this->squad->id}")->json('corrected');
+        $this->assertSame([], $corrected, 'More than was counted gives nobody room.');
         $rows = collect($this->getJson("/api/calendar?squad={$this->squad->id}&from={$day->iso()}&to={$day->iso()}")->json('sessions'));
         $row = $rows->firstWhere('title', 'Forgotten');
         $this->assertSame([true, true, 21], [$row['entered_late'], $row['counted'], $row['done_reps']]);

@@ -84,7 +84,8 @@ final class OneRecordTest extends TestCase
             $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'), $sheet->day()->iso());
         }
         // A session of the calendar says of its athletes what their sheets hold.
-        $rows = $this->getJson("/api/calendar?squad={$this->squad}&from={$this->today->plus(-20)->iso()}&to={$this->today->plus(20)->iso()}")->json('sessions');
+        $span = "from={$this->today->plus(-20)->iso()}&to={$this->today->plus(20)->iso()}";
+        $rows = $this->getJson("/api/calendar?squad={$this->squad}&{$span}")->json('sessions');
         foreach ($rows as $row) {
             $done = DB::table('work_sets')
                 ->whereIn('session', Sheet::query()->where('training_session_id', $row['id'])->pluck('id'))
