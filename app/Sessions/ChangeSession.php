@@ -37,13 +37,14 @@ final class ChangeSession
             }
             $from = $session->day();
             $today = $by->workspace->today();
+            $was = self::about($session, $from);
             foreach ($all as $each) {
                 $this->put($each, $to->daysSince($from), $given, $today, $change);
                 $change->madeOwn($each, $given['scope'] === 'one');
             }
 
             return [
-                ...self::about($session, $from), 'sessions' => $all->count(), 'to' => $to->iso(), 'to_starts_at' => $given['starts_at'],
+                ...$was, 'sessions' => $all->count(), 'to' => $to->iso(), 'to_starts_at' => $given['starts_at'],
             ];
         });
     }
