@@ -11,6 +11,7 @@ use App\Sessions\Sheet;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Day;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -26,7 +27,9 @@ final class Corrections
         return $rows->map(fn (object $row): CorrectionView => new CorrectionView(
             sheet_id: $sheet->id,
             sentence: implode(', ', array_map(
-                fn (array $count, string $block): string => ($titles[$block] ?? 'a block').": {$count['before']} → {$count['after']}",
+                fn (array $count, string $block): string => Wording::countChanged(
+                    $titles[$block] ?? 'a block', $count['before'], $count['after'],
+                ),
                 $counts = json_decode($row->counts, true),
                 array_keys($counts),
             )).'.',
@@ -52,9 +55,11 @@ final class Corrections
 
         return $rows->map(fn (object $row): CorrectionView => new CorrectionView(
             sheet_id: $row->sheet_id,
-            sentence: "{$row->given_name}, ".Wording::day(Day::of(substr($row->held_on, 0, 10))).': '
-                .array_sum(array_column(json_decode($row->counts, true), 'before')).' → '
-                .Wording::count((int) array_sum(array_column(json_decode($row->counts, true), 'after')), 'repetition').'.',
+            sentence: Wording::countChanged(
+                "{$row->given_name}, ".Wording::day(Day::of(substr($row->held_on, 0, 10))),
+                (int) array_sum(array_column(json_decode($row->counts, true), 'before')),
+                (int) array_sum(array_column(json_decode($row->counts, true), 'after')),
+            ).' repetitions.',
             lowers: true,
             reason: $row->reason,
             by: $row->by,
@@ -62,7 +67,7 @@ final class Corrections
         ))->all();
     }
 
-    private static function query(): \Illuminate\Database\Query\Builder
+    private static function query(): Builder
     {
         return DB::table('corrections')
             ->join('users', 'users.id', '=', 'corrections.made_by')

@@ -34,8 +34,7 @@ final class EnterCounts
      */
     public function enter(Sheet $sheet, array $given, User $by): void
     {
-        $workspace = $by->workspace;
-        if ($sheet->day()->isAfter($workspace->today())) {
+        if ($sheet->day()->isAfter($by->workspace->today())) {
             throw new Problem(ProblemType::NotToday, 'This session has not come yet. What was done is entered on its day or after it.');
         }
         Alone::with($sheet->athlete_id, function () use ($sheet, $given, $by): void {
@@ -44,7 +43,7 @@ final class EnterCounts
             }
             $changes = $this->changes($sheet->refresh(), $given['blocks']);
             $lowers = array_filter($changes, fn (CountChange $change): bool => $change->lowers()) !== [];
-            if ($lowers && mb_strlen((string) $given['reason']) < 3) {
+            if ($lowers && mb_strlen((string) $given['reason']) < CountChange::REASON_AT_LEAST) {
                 throw new Problem(
                     ProblemType::AReasonIsNeeded,
                     'Fewer than were counted gives more room today. Write why.',
@@ -58,7 +57,8 @@ final class EnterCounts
                 ['minutes' => $given['minutes'], 'session_rpe' => $given['session_rpe']],
                 fn (?int $value): bool => $value !== null,
             );
-            if ($sheet->day()->equals($by->workspace->today()) === false || $said !== []) {
+            // Today's session may still go on; one of another day is over.
+            if ($said !== [] || ! $sheet->day()->equals($by->workspace->today())) {
                 FinishSheet::by($by, $sheet, $said);
             }
         });
@@ -131,7 +131,7 @@ final class EnterCounts
                 $seq++;
 
                 return [
-                    'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => min(50, $setNo),
+                    'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => $setNo,
                     'side' => $block->side->value, 'at' => $start->copy()->addSeconds($seq)->toIso8601String(),
                     'seq' => $seq, 'device' => $id, ...$with,
                 ];

@@ -49,7 +49,7 @@ final class ScoreScreen
                 (int) ($taps[$placement->ladder] ?? 0),
             );
         }
-        $load = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'score')->pluck('reps', 'client_id');
+        $load = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', Scores::SOURCE)->pluck('reps', 'client_id');
         $series = [];
         $ignored = array_column(array_filter($standing, fn (ScoreLadderView $each): bool => $each->ignored_on !== null), 'id');
         [$hidden, $shown] = DB::table('scores')

@@ -8,7 +8,6 @@ use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Http\Problem;
 use App\Http\ProblemType;
-use App\Limits\AthleteLoads;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
@@ -19,7 +18,6 @@ use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\BlockPlan;
@@ -31,7 +29,9 @@ use Illuminate\Support\Facades\DB;
 /** Scores of an athlete: what was seen, and the number it comes to. */
 final class Scores
 {
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+    public const SOURCE = 'score';
+
+    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
     /**
      * A score is work: its repetitions count as load of the session it was taken in, or of its own where there is none. Those that were
@@ -76,9 +76,7 @@ final class Scores
                 return;
             }
             DB::table('scores')->where('id', $id)->update(['withdrawn_at' => Carbon::now(), 'withdrawn_by' => $by->id]);
-            $reps = (int) DB::table('work_sets')->where('client_id', $id)->sum('reps');
-            DB::table('work_sets')->where('client_id', $id)->delete();
-            DailyTotals::refresh($athlete->id, substr($score->day, 0, 10));
+            $reps = $this->work->takeBack($athlete, $id, [self::SOURCE])->reps ?? 0;
             Audit::of($by, $athlete, 'score taken back', ['day' => substr($score->day, 0, 10), 'kind' => $score->kind, 'reps' => $reps]);
             AthletesChanged::one($athlete, $by->workspace->today());
         });
@@ -106,13 +104,7 @@ final class Scores
             $set = BlockPlan::asAsked($dose)->workSet($day, $session, $reps);
             $object = $dose->object->id;
         }
-        $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
-        DB::table('work_sets')->insert([
-            'client_id' => $given['id'],
-            ...RepLog::row($athlete->id, $set, 'score', $object, $this->blockOf($sheet, $set)),
-            ...DailyTotals::toColumns($price->of($set)),
-        ]);
-        DailyTotals::refresh($athlete->id, $day->iso());
+        $this->work->add($athlete, $given['id'], $set, self::SOURCE, $object, $this->blockOf($sheet, $set));
         AthletesChanged::one($athlete, $day);
     }
 

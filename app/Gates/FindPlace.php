@@ -19,7 +19,6 @@ use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Gates\Placing;
 use Augendo\Core\Instant;
-use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
@@ -36,9 +35,10 @@ final class FindPlace
         return Alone::with($athlete->id, function () use ($athlete, $ladderId, $by): Sheet {
             $ladder = app(Ladders::class)->ladder($by, $ladderId);
             app(Roster::class)->place($athlete, $ladder->id, $ladder->rungs[0]->id, $by);
-            Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->update(['placing' => true]);
+            $placement = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->firstOrFail();
+            $placement->update(['placing' => true]);
 
-            return $this->sheet($athlete, $ladder, $ladder->rungs[0]->id, $by);
+            return $this->sheet($athlete, $placement, $by);
         });
     }
 
@@ -104,14 +104,14 @@ final class FindPlace
             }
             $to = $placing->look ?? $placing->place;
             $rung = $ladder->rungs[(int) $to];
-            Placement::query()->create([
+            $placement = Placement::query()->create([
                 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
                 'rung' => $rung->id, 'placing' => $placing->place === null,
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
             ]);
             AthletesChanged::one($athlete->id);
             if ($placing->place === null) {
-                return $this->sheet($athlete, $ladder, $rung->id, $by);
+                return $this->sheet($athlete, $placement, $by);
             }
             Audit::of($by, $athlete, 'place found on a ladder', ['ladder' => $ladder->name, 'rung' => $rung->id]);
             foreach (
@@ -134,25 +134,16 @@ final class FindPlace
      * Today's sheet for a look at a rung, in the session of the day when there is one. What was planned on this ladder
      * today and not begun gives way to it.
      */
-    private function sheet(Athlete $athlete, Ladder $ladder, string $rung, User $by): Sheet
+    private function sheet(Athlete $athlete, Placement $placement, User $by): Sheet
     {
-        $today = $by->workspace->today()->iso();
+        $today = $by->workspace->today();
         $squad = $athlete->squads()->orderBy('squads.id')->first()
             ?? throw new Problem(ProblemType::InNoSquad, 'Add the athlete to a squad first.');
-        $athlete->sheets()->where('held_on', $today)->where('ladder', $ladder->id)->where('state', 'planned')->get()->each->delete();
-        $session = TrainingSession::standing($squad->id)->where('held_on', $today)->orderBy('starts_at')->first()
-            ?? TrainingSession::query()->create([
-                'squad_id' => $squad->id,
-                'held_on' => $today,
-                'starts_at' => Carbon::now($by->workspace->timezone)->format('H:i'),
-                'title' => 'Finding the rung',
-                'extra' => true,
-            ]);
-        $sheet = Sheet::query()->create([
-            'training_session_id' => $session->id, 'athlete_id' => $athlete->id, 'held_on' => $today,
-            'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rung,
-            'trims' => [], 'state' => 'planned', 'version' => 0,
-        ]);
+        $of = ['held_on' => $today->iso(), 'ladder' => $placement->ladder, 'state' => 'planned'];
+        $athlete->sheets()->where($of)->get()->each->delete();
+        $now = Carbon::now($by->workspace->timezone)->format('H:i');
+        $sheet = Sheet::planned(TrainingSession::ofDay($squad->id, $today, $placement->ladder, $now, 'Finding the rung'), $placement);
+        $sheet->save();
         RefitPlans::afterCommit($sheet);
 
         return $sheet;

@@ -96,7 +96,9 @@ final class CheckInScreen
             ->orderByDesc('id')
             ->get();
 
-        return $rows->map(fn (object $row): string => 'At home, '.Wording::day(Day::of(substr($row->day, 0, 10)))
-            .": {$row->reps} × ".lcfirst($names[$row->skill] ?? $row->skill).'.')->all();
+        return $rows->map(
+            fn (object $row): string => Wording::day(Day::of(substr($row->day, 0, 10))).', '
+                .lcfirst(Wording::entered($row->source, (int) $row->reps, $names[$row->skill] ?? $row->skill)).'.',
+        )->all();
     }
 }

@@ -93,14 +93,7 @@ final class HeadroomScreen
             '>',
             $on->plus(-self::RECENT_DAYS)->iso(),
         )->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
-            $row->client_id, substr($row->day, 0, 10), match ($row->source) {
-                'here' => 'Here, beside the plan',
-                'home' => 'At home',
-                'match' => 'In a match',
-                default => 'At another club',
-            }
-            .": {$row->reps} × "
-            .lcfirst($names[$row->skill] ?? $row->skill)
+            $row->client_id, substr($row->day, 0, 10), Wording::entered($row->source, (int) $row->reps, $names[$row->skill] ?? $row->skill)
             .', '
             .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)),
             DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],

@@ -132,22 +132,14 @@ final class ReturnSteps
             if ($there !== null) {
                 return $there;
             }
-            $session = TrainingSession::standing($squad->id)->where('held_on', $day->iso())->orderBy('starts_at')->first()
-                ?? TrainingSession::query()->create([
-                    'squad_id' => $squad->id, 'held_on' => $day->iso(), 'starts_at' => '17:00',
-                    'title' => 'Return session', 'extra' => true,
-                ]);
+            $session = TrainingSession::ofDay($squad->id, $day, $return->ladder, '17:00', 'Return session');
             $placement = Placement::query()
                 ->where('athlete_id', $return->athlete_id)
                 ->where('ladder', $return->ladder)
                 ->orderByDesc('entered_at')
                 ->firstOrFail();
-            $sheet = Sheet::query()->create([
-                'training_session_id' => $session->id, 'athlete_id' => $return->athlete_id, 'held_on' => $day->iso(),
-                'ladder' => $return->ladder,
-                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
-                'state' => 'planned', 'version' => 0,
-            ]);
+            $sheet = Sheet::planned($session, $placement);
+            $sheet->save();
             RefitPlans::afterCommit($sheet);
             Audit::of($by, $return->athlete, 'return session planned', ['day' => $day->iso()]);
 

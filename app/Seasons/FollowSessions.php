@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Http\Problem;
+use Augendo\Core\Day;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -23,12 +24,21 @@ final class FollowSessions implements ShouldQueue
 
     public function __construct(public readonly string $seasonId) {}
 
-    /** @param  list<string>  $ids */
-    public static function ofAthletes(array $ids): void
+    /**
+     * The open seasons of athletes, once what is being changed is kept.
+     *
+     * @param  list<string>  $ids
+     * @param  Day|null  $today  only those that were not followed today yet; null: all
+     */
+    public static function ofAthletes(array $ids, ?Day $today = null): void
     {
         $open = Season::query()->whereIn('athlete_id', $ids)->where('state', 'open')->where('waiting', false);
+        if ($today !== null) {
+            $open->where('goal_on', '>=', $today->iso())
+                ->where(fn ($due) => $due->whereNull('followed_on')->orWhere('followed_on', '<', $today->iso()));
+        }
         foreach ($open->pluck('id') as $id) {
-            self::dispatch($id);
+            self::dispatch($id)->afterCommit();
         }
     }
 

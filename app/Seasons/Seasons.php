@@ -32,6 +32,7 @@ use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonPlanner;
 use Augendo\Core\Planning\SeasonReturn;
 use Augendo\Core\Planning\SessionLife;
+use Augendo\Core\Planning\SquadDays;
 use Augendo\Core\Planning\Standing;
 use Augendo\Core\Planning\WeeklyDays;
 use Augendo\Core\Readiness\Kind;
@@ -118,7 +119,7 @@ final class Seasons
     /** From the Monday the season began in: heavy and light days keep their rhythm when it is planned anew in the middle of a week. */
     public function squadDays(Season $season, Day $today): SquadDays
     {
-        return new SquadDays(
+        return SquadSessions::days(
             athlete: $season->athlete,
             ladder: $season->ladder,
             from: WeeklyDays::monday($season->startsOn()),
@@ -154,10 +155,10 @@ final class Seasons
             goalRung: $season->goal_rung,
             matches: $matches,
             moves: $moves,
-            off: [...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), ...$squad->lost(), ...array_values($given)],
+            off: [...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), ...$squad->lost, ...array_values($given)],
             minutes: $season->minutes,
             start: $season->startsOn(),
-            withSquad: $squad->with(),
+            withSquad: $squad->with,
         );
     }
 
@@ -464,12 +465,7 @@ final class Seasons
             if ($day->pace !== null && $day->rung?->id === $placement->rung) {
                 $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];
             }
-            $sheet ??= new Sheet([
-                'training_session_id' => $this->session($season, $iso)->id, 'athlete_id' => $season->athlete_id,
-                'held_on' => $iso, 'ladder' => $season->ladder,
-                'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
-                'state' => 'planned', 'version' => 0,
-            ]);
+            $sheet ??= Sheet::planned($this->session($season, $day->day), $placement);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace]);
             if ($sheet->isDirty()) {
                 $sheet->save();
@@ -532,20 +528,9 @@ final class Seasons
         });
     }
 
-    /** The squad's session of that day that works on the ladder; else one of the season's own. */
-    private function session(Season $season, string $iso): TrainingSession
+    private function session(Season $season, Day $day): TrainingSession
     {
-        $there = TrainingSession::standing($season->squad_id)->where('held_on', $iso)->orderBy('starts_at')->get();
-
-        return $there->first(fn (TrainingSession $each): bool => $each->extra || $each->ladders === null
-            || in_array($season->ladder, $each->ladders, true))
-            ?? TrainingSession::query()->create([
-                'squad_id' => $season->squad_id,
-                'held_on' => $iso,
-                'starts_at' => '17:00',
-                'title' => 'Season session',
-                'extra' => true,
-            ]);
+        return TrainingSession::ofDay($season->squad_id, $day, $season->ladder, '17:00', 'Season session');
     }
 
     private function squadOf(Athlete $athlete): Squad

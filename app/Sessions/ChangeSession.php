@@ -38,9 +38,9 @@ final class ChangeSession
             $from = $session->day();
             $today = $by->workspace->today();
             $was = self::about($session, $from);
+            $this->refuseClash($all, $to->daysSince($from), $given);
             foreach ($all as $each) {
                 $this->put($each, $to->daysSince($from), $given, $today, $change);
-                $change->madeOwn($each, $given['scope'] === 'one');
             }
 
             return [
@@ -60,22 +60,58 @@ final class ChangeSession
         $change->touch($session);
         $minutes = $given['minutes'] !== $session->minutes;
         $session->update([
+            // Changed on its own, it no longer goes along with its series.
+            'own' => $session->own || ($given['scope'] === 'one' && $session->series_id !== null),
             'held_on' => $to->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'],
             'minutes' => $given['minutes'], 'place' => $given['place'],
             'first_on' => $session->first_on ?? ($days === 0 ? null : $session->day()->iso()),
             'version' => $session->version + 1,
         ]);
-        foreach ($days === 0 && ! $minutes ? [] : $session->sheets()->where('state', 'planned')->get() as $sheet) {
+        $sheets = $days === 0 && ! $minutes ? collect() : $session->sheets()->where('state', 'planned')->get();
+        foreach ($sheets as $sheet) {
             $change->touchSheet($sheet);
-            $sheet->update([
-                'held_on' => $to->iso(),
-                'pace' => $given['minutes'] === null ? $sheet->pace : [...$sheet->pace ?? [], 'minutes' => $given['minutes']],
-            ]);
+            $most = $session->minutesOf($sheets->where('athlete_id', $sheet->athlete_id)->count());
+            $pace = array_diff_key($sheet->pace ?? [], ['minutes' => true]) + ($most === null ? [] : ['minutes' => $most]);
+            $sheet->update(['held_on' => $to->iso(), 'pace' => $minutes ? ($pace ?: null) : $sheet->pace]);
             $this->refitIfItDoesNotHold($sheet);
         }
+        MakeSheets::giveWayTo($session, $change);
         $change->renamed($session);
         if (! $session->has_sheets && SessionLife::needsSheets($to, $today)) {
             MakeSheets::forSquad($session, $session->squad, $change);
+        }
+    }
+
+    /**
+     * @param  Collection<int, TrainingSession>  $all  that are changed together
+     * @param  array<string, mixed>  $given
+     *
+     * @throws Problem when somebody would be in two sessions at once; a season's own session gives way
+     */
+    private function refuseClash(Collection $all, int $days, array $given): void
+    {
+        foreach ($all as $session) {
+            $day = $session->day()->plus($days);
+            if ($days === 0 && $given['starts_at'] === $session->starts_at && $given['minutes'] === $session->minutes) {
+                continue;
+            }
+            $clash = Sheet::query()
+                ->with('athlete', 'trainingSession')
+                ->whereIn('athlete_id', $session->sheets()->where('state', 'planned')->select('athlete_id'))
+                ->where('held_on', $day->iso())
+                ->where('state', '!=', Sheet::CALLED_OFF)
+                ->whereNotIn('training_session_id', $all->pluck('id'))
+                ->get()
+                ->first(fn (Sheet $sheet): bool => ! $sheet->trainingSession->extra && SessionLife::overlap(
+                    $given['starts_at'], $given['minutes'], $sheet->trainingSession->starts_at, $sheet->trainingSession->minutes,
+                ));
+            if ($clash !== null) {
+                $other = $clash->trainingSession;
+                $name = $clash->athlete->given_name;
+                $why = "{$name} is in “{$other->title}” at {$other->starts_at} that day. "
+                    ."Choose another hour, or take {$name} out of one.";
+                throw new Problem(ProblemType::NotMoved, $why, ['starts_at' => [$why]]);
+            }
         }
     }
 
@@ -117,9 +153,8 @@ final class ChangeSession
 
         return PlanChange::make($session->squad, $act, $by, function (PlanChange $change) use ($session, $scope, $state, $reason): array {
             $all = $this->held($session, $scope);
-            $why = $session->life()->refusesEnd();
-            // What was called off may still be deleted.
-            if ($why !== null && ! ($why === 'off' && $session->state === SessionState::CalledOff && $state === SessionState::Deleted)) {
+            $why = $state === SessionState::Deleted ? $session->life()->refusesDelete() : $session->life()->refusesEnd();
+            if ($why !== null) {
                 throw self::refused($why);
             }
             foreach ($all as $each) {

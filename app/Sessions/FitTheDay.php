@@ -9,7 +9,6 @@ use App\Athletes\Squad;
 use App\Limits\CarriedLoads;
 use App\People\Workspace;
 use App\Seasons\FollowSessions;
-use App\Seasons\Season;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -36,15 +35,7 @@ final class FitTheDay implements ShouldQueue
         }
         $ids = $athletes->pluck('id')->all();
         MakeSheets::ofDaysComeNear($workspace->id);
-        $seasons = Season::query()
-            ->whereIn('athlete_id', $ids)
-            ->where('state', 'open')
-            ->where('waiting', false)
-            ->where('goal_on', '>=', $workspace->today()->iso());
-        foreach ($seasons->where(fn ($due) => $due->whereNull('followed_on')->orWhere('followed_on', '<', $workspace->today()->iso()))
-            ->pluck('id') as $id) {
-            FollowSessions::dispatch($id);
-        }
+        FollowSessions::ofAthletes($ids, $workspace->today());
         foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {
             RefitSheets::dispatch($id);
         }

@@ -124,16 +124,9 @@ final class MakeSheets
 
     private function add(Placement $placement, int $shares): void
     {
-        $minutes = $this->session->minutes;
-        $sheet = Sheet::query()->create([
-            'training_session_id' => $this->session->id, 'athlete_id' => $placement->athlete_id,
-            'held_on' => $this->session->day()->iso(),
-            'ladder' => $placement->ladder,
-            'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung, 'trims' => [],
-            'state' => 'planned', 'version' => 0,
-            // Two skills in one session share its minutes.
-            'pace' => $minutes === null ? null : ['minutes' => intdiv($minutes, $shares)],
-        ]);
+        $minutes = $this->session->minutesOf($shares);
+        $sheet = Sheet::planned($this->session, $placement)->fill(['pace' => $minutes === null ? null : ['minutes' => $minutes]]);
+        $sheet->save();
         $this->fitLater ? RefitPlans::later($sheet) : RefitPlans::afterCommit($sheet);
         $this->change?->madeSheet($sheet);
         $this->made[] = $sheet;
@@ -146,11 +139,30 @@ final class MakeSheets
         $this->change?->touchSheet($sheet);
         $sheet->update(['training_session_id' => $this->session->id]);
         RefitPlans::afterCommit($sheet);
+        self::endIfEmpty($extra, $this->change);
+        $this->made[] = $sheet;
+    }
+
+    /** A session came to a day on which seasons had made their own: whoever is in it needs no other on the same ladder. */
+    public static function giveWayTo(TrainingSession $session, PlanChange $change): void
+    {
+        foreach ($session->sheets()->where('state', 'planned')->get() as $here) {
+            $that = ['athlete_id' => $here->athlete_id, 'ladder' => $here->ladder, 'held_on' => $here->held_on, 'state' => 'planned'];
+            $extras = Sheet::query()->with('trainingSession')->where($that)->where('training_session_id', '!=', $session->id)->get();
+            foreach ($extras->filter(fn (Sheet $sheet): bool => $sheet->trainingSession->extra) as $sheet) {
+                $change->touchSheet($sheet);
+                $sheet->update(['state' => Sheet::CALLED_OFF]);
+                self::endIfEmpty($sheet->trainingSession, $change);
+            }
+        }
+    }
+
+    private static function endIfEmpty(TrainingSession $extra, ?PlanChange $change): void
+    {
         if ($extra->sheets()->where('state', '!=', Sheet::CALLED_OFF)->doesntExist()) {
-            $this->change?->touch($extra);
+            $change?->touch($extra);
             $extra->update(['state' => SessionState::Deleted]);
         }
-        $this->made[] = $sheet;
     }
 
     /** Somebody who was taken out stays out until a person puts them in again. */

@@ -9,6 +9,7 @@ use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
+use App\Records\Sent;
 use App\Seasons\FollowSessions;
 use Augendo\Core\Day;
 use Closure;
@@ -51,6 +52,9 @@ final class PlanChange
     public static function make(Squad $squad, PlanAct $act, User $by, Closure $do, ?string $id = null): SessionChange
     {
         return Alone::inClub($squad->workspace_id, function () use ($squad, $act, $by, $do, $id): SessionChange {
+            if ($id !== null && Sent::before('session_changes', $id, ['squad_id' => $squad->id])) {
+                return SessionChange::query()->findOrFail($id);
+            }
             $change = new self;
             $about = $do($change);
             $kept = SessionChange::query()->create([
@@ -78,7 +82,7 @@ final class PlanChange
         Alone::also(Sheet::query()->whereIn('training_session_id', $sessionIds)->distinct()->pluck('athlete_id')->all());
     }
 
-    /** Rows of Today tell its name and hour. */
+    /** Its name or hour changed, which rows of Today tell. */
     public function renamed(TrainingSession $session): void
     {
         foreach ($session->sheets()->where('state', '!=', Sheet::CALLED_OFF)->pluck('athlete_id') as $id) {
@@ -95,14 +99,6 @@ final class PlanChange
     {
         $this->sheets[$sheet->id] ??= self::asKept($sheet, self::SHEET);
         $this->athletes[$sheet->athlete_id] = true;
-    }
-
-    /** Changed on its own, it no longer goes along with its series; the hour and day of a whole series are its own ones. */
-    public function madeOwn(TrainingSession $session, bool $own): void
-    {
-        if ($own && $session->series_id !== null && ! $session->own) {
-            $session->update(['own' => true]);
-        }
     }
 
     public function made(TrainingSession $session): void
@@ -134,9 +130,7 @@ final class PlanChange
         if ($moved !== []) {
             AthletesChanged::many($moved, $this->firstDay()->latest($by->workspace->today()));
         }
-        DB::afterCommit(function () use ($ids): void {
-            FollowSessions::ofAthletes($ids);
-        });
+        FollowSessions::ofAthletes($ids);
     }
 
     /** The first day a sheet was on, or is on now. */

@@ -8,7 +8,6 @@ use App\Athletes\Squad;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
-use App\Records\Sent;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Planning\SessionLife;
@@ -70,7 +69,8 @@ final class PlanSessions
                 $sessions[] = $this->put($squad, [
                     'starts_at' => $session->starts_at, 'title' => $session->title, 'minutes' => $session->minutes,
                     'place' => $session->place, 'ladders' => $session->ladders, 'objects' => $session->objects,
-                ], $day, null, $change)->fill(['floor' => $session->floor]);
+                    'floor' => $session->floor,
+                ], $day, null, $change);
             }
             if ($sessions === []) {
                 throw new Problem(
@@ -114,11 +114,6 @@ final class PlanSessions
     /** @param  \Closure(PlanChange): array{list<TrainingSession>, int, list<string>}  $do */
     private function once(Squad $squad, ?string $id, PlanAct $act, User $by, \Closure $do): SessionsMade
     {
-        if ($id !== null && Sent::before('session_changes', $id, ['squad_id' => $squad->id])) {
-            $change = SessionChange::query()->findOrFail($id);
-
-            return new SessionsMade($id, $change->before['made'], count($change->before['made_sheets']), []);
-        }
         $result = null;
         $kept = PlanChange::make($squad, $act, $by, function (PlanChange $change) use ($do, &$result): array {
             $result = $do($change);
@@ -128,9 +123,11 @@ final class PlanSessions
                 'title' => $first->title, 'day' => $first->day()->iso(), 'starts_at' => $first->starts_at, 'sessions' => count($result[0]),
             ];
         }, $id);
-        [$sessions, $sheets, $left] = $result ?? [[], 0, []];
+        // Sent before, it was made then.
+        [$sessions, $sheets, $left] = $result ?? [null, count($kept->before['made_sheets']), []];
+        $ids = $sessions === null ? $kept->sessionIds() : array_map(fn (TrainingSession $each): string => $each->id, $sessions);
 
-        return new SessionsMade($kept->id, array_map(fn (TrainingSession $each): string => $each->id, $sessions), $sheets, $left);
+        return new SessionsMade($kept->id, $ids, $sheets, $left);
     }
 
     /**
@@ -165,14 +162,15 @@ final class PlanSessions
     }
 
     /**
-     * A session on a day. Where the squad has one at that hour already, whoever is new to it joins it.
+     * A session on a day. Where the squad works on the same at that hour already, whoever is new to it joins it.
      *
      * @param  array<string, mixed>  $given  of Asked
      */
     private function put(Squad $squad, array $given, Day $day, ?string $series, PlanChange $change): TrainingSession
     {
         $same = ['held_on' => $day->iso(), 'starts_at' => $given['starts_at'], 'extra' => false];
-        $there = TrainingSession::standing($squad->id)->where($same)->first();
+        $there = TrainingSession::standing($squad->id)->where($same)->get()
+            ->first(fn (TrainingSession $each): bool => $each->ladders == ($given['ladders'] ?? null));
         if ($there !== null) {
             $change->touch($there);
 
@@ -188,6 +186,7 @@ final class PlanSessions
             'place' => $given['place'] ?? null,
             'ladders' => $given['ladders'] ?? null,
             'objects' => $given['objects'] ?? null,
+            'floor' => $given['floor'] ?? null,
             'has_sheets' => false,
             'entered_late' => $squad->workspace->today()->isAfter($day),
         ]);
@@ -207,7 +206,6 @@ final class PlanSessions
     {
         $made = 0;
         foreach ($sessions as $i => $session) {
-            $session->save();
             // Whom the first concerns is looked at now in any case, so that planning for nobody is said at once.
             if ($i === 0 || SessionLife::needsSheets($session->day(), $by->workspace->today())) {
                 $making = MakeSheets::forSquad($session, $squad, $change, fitLater: $i > 0);

@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Athlete;
 use App\Courtside\RepEvent;
+use App\Gates\Placement;
 use App\Records\Record;
 use App\Returns\PlayReturn;
 use Augendo\Core\Courtside\Tap;
@@ -61,6 +62,16 @@ final class Sheet extends Record
             'stale' => 'boolean',
             'version' => 'integer',
         ];
+    }
+
+    /** A sheet that is not kept yet, of whoever stands there, in a session. */
+    public static function planned(TrainingSession $session, Placement $placement): self
+    {
+        return new self([
+            'training_session_id' => $session->id, 'athlete_id' => $placement->athlete_id, 'held_on' => $session->day()->iso(),
+            'ladder' => $placement->ladder, 'ladder_version' => $placement->ladder_version, 'rung' => $placement->rung,
+            'trims' => [], 'state' => 'planned', 'version' => 0,
+        ]);
     }
 
     /** @return list<SheetNote> why it is what it is */

@@ -84,6 +84,27 @@ final class TrainingSession extends Record
         return self::query()->where('squad_id', $squadId)->where('state', SessionState::Planned->value);
     }
 
+    /**
+     * The session of a day in which one athlete has work of their own on a ladder: the squad's, when it works on it; else an extra one.
+     *
+     * @param  string  $startsAt  of the extra one, HH:MM
+     */
+    public static function ofDay(int $squadId, Day $day, string $ladder, string $startsAt, string $title): self
+    {
+        $there = self::standing($squadId)->where('held_on', $day->iso())->orderBy('starts_at')->get();
+
+        return $there->first(fn (self $each): bool => $each->extra || $each->ladders === null || in_array($ladder, $each->ladders, true))
+            ?? self::query()->create([
+                'squad_id' => $squadId, 'held_on' => $day->iso(), 'starts_at' => $startsAt, 'title' => $title, 'extra' => true,
+            ]);
+    }
+
+    /** Minutes of one sheet: two skills of one athlete share those of the session. */
+    public function minutesOf(int $sheets): ?int
+    {
+        return $this->minutes === null ? null : intdiv($this->minutes, max(1, $sheets));
+    }
+
     /** @return BelongsTo<Squad, $this> */
     public function squad(): BelongsTo
     {

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Athletes\Athlete;
-use App\Courtside\DailyTotals;
-use App\Courtside\RepLog;
+use App\Courtside\EnteredWork;
 use App\Http\Problem;
 use App\Http\ProblemType;
-use App\Limits\AthleteLoads;
 use App\People\Link;
 use App\People\User;
 use App\Records\Alone;
@@ -19,11 +17,9 @@ use App\Records\Sent;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
-use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\Homework;
-use Illuminate\Support\Facades\DB;
 
 /** Work that nobody planned is load too: here, at home, in a match, at another club. */
 final class WorkLog
@@ -36,7 +32,7 @@ final class WorkLog
     /** With the squad, beside what was planned: throw-backs, feeding, showing it to the others. */
     private const HERE = 'here';
 
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Athlete $athlete, array $given, User $by): void
@@ -74,13 +70,7 @@ final class WorkLog
                 $given['felt'] === null ? null : Felt::from($given['felt'])->effort(),
                 $skill->ordinaryImplement(), $given['distance_m'], side: Side::from($given['side']),
             );
-            $price = new SetCost($this->loads->profiles([$athlete], $day)[$athlete->id]);
-            DB::table('work_sets')->insert([
-                'client_id' => $given['id'],
-                ...RepLog::row($athlete->id, $set, $given['source'], $skill->ordinaryImplement()->value, null),
-                ...DailyTotals::toColumns($price->of($set)),
-            ]);
-            DailyTotals::refresh($athlete->id, $day->iso());
+            $this->work->add($athlete, $given['id'], $set, $given['source'], $skill->ordinaryImplement()->value);
             // Who holds a link has no account to name; the entry itself is on the athlete's page.
             if ($by !== null) {
                 Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);
@@ -93,16 +83,13 @@ final class WorkLog
     public function takeBack(Athlete $athlete, string $id, User $by): void
     {
         Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
-            $entered = DB::table('work_sets')->where('athlete_id', $athlete->id)->whereIn('source', self::SOURCES);
-            $row = $entered->where('client_id', $id)->first()
+            $gone = $this->work->takeBack($athlete, $id, self::SOURCES)
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
-            DB::table('work_sets')->where('id', $row->id)->delete();
-            DailyTotals::refresh($athlete->id, substr($row->day, 0, 10));
             Audit::of(
                 $by,
                 $athlete,
                 'logged work taken back',
-                ['day' => substr($row->day, 0, 10), 'skill' => $row->skill, 'reps' => $row->reps, 'effort' => $row->effort],
+                (array) $gone,
             );
             AthletesChanged::one($athlete, $by->workspace->today());
         });

@@ -472,6 +472,23 @@ final class Wording
             .($gate->needsMorningAfter ? ', the morning after reported' : '').'.';
     }
 
+    /** @param  string  $what  name of a block, or of whoever it was and when */
+    public static function countChanged(string $what, int $before, int $after): string
+    {
+        return "{$what}: {$before} → {$after}";
+    }
+
+    /** Work entered without a sheet: where, how many of what. */
+    public static function entered(string $source, int $reps, string $skill): string
+    {
+        return match ($source) {
+            'here' => 'Here, beside the plan',
+            'home' => 'At home',
+            'match' => 'In a match',
+            default => 'At another club',
+        }.": {$reps} × ".lcfirst($skill);
+    }
+
     public static function count(int $n, string $noun): string
     {
         return "{$n} {$noun}".($n === 1 ? '' : 's');

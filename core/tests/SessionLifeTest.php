@@ -8,6 +8,8 @@ use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SessionLife;
+use Augendo\Core\Planning\SquadDays;
+use Augendo\Core\Planning\SquadSession;
 use Augendo\Core\Planning\WeeklyDays;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -84,6 +86,8 @@ final class SessionLifeTest extends TestCase
         $off = new SessionLife($on, isOff: true, isCounted: true);
         $this->assertSame(['off', 'off'], [$off->refusesDay($on->plus(1), $today), $off->refusesEnd()]);
 
+        $calledOff = new SessionLife($on, isOff: true, isCounted: false);
+        $this->assertSame(['counted', null], [$counted->refusesDelete(), $calledOff->refusesDelete()]);
         $this->assertTrue($planned->followsSeries($on, own: false), 'the day of the change goes along');
         $this->assertFalse($planned->followsSeries($on->plus(1), own: false), 'what lies before it does not');
         $this->assertFalse($planned->followsSeries($on, own: true));
@@ -122,5 +126,31 @@ final class SessionLifeTest extends TestCase
         );
         $days = array_map(fn (int $day): int => $day - $from->ordinal, array_keys($ask->trainingDays()));
         $this->assertSame([1, 3, 8], $days, 'Tuesdays, the squad’s Thursday; its Saturday is taken off');
+    }
+
+    public function test_which_days_a_season_has_with_the_squad(): void
+    {
+        $on = Day::of('2027-05-24');
+        $session = fn (int $day, bool $works = true, bool $off = false, bool $sheets = true, ?bool $in = true, ?int $first = null) => (
+            new SquadSession($on->plus($day), $first === null ? null : $on->plus($first), $works, $off, $sheets, $in)
+        );
+        $of = function (SquadSession ...$sessions) use ($on): array {
+            $days = SquadDays::of(array_values($sessions));
+            $from = fn (array $ordinals): array => array_map(fn (int $day): int => $day - $on->ordinal, $ordinals);
+
+            return [$from($days->with), $from($days->lost)];
+        };
+        $this->assertSame([[1], []], $of($session(1)));
+        $this->assertSame([[], [1]], $of($session(1, off: true)), 'called off');
+        $this->assertSame([[], [1]], $of($session(1, in: false)), 'taken out');
+        $this->assertSame([[2], [1]], $of($session(2, first: 1)), 'moved away');
+        $this->assertSame([[1], []], $of($session(1), $session(1, off: true)), 'another one of that day takes place');
+        $this->assertSame([[1], []], $of($session(1, sheets: false, in: null)), 'weeks ahead nobody has a sheet yet');
+        $this->assertSame([[], []], $of($session(1, in: null)), 'no sheet where the others have theirs');
+        $this->assertSame([[], [1]], $of($session(1, off: true, in: null)), 'called off before it had sheets');
+        $this->assertSame([[], []], $of($session(1, works: false, sheets: false, in: null)), 'another ladder');
+        $this->assertSame([[1], []], $of($session(1, works: false)), 'joined on this ladder by name');
+        $this->assertTrue(SquadDays::of([$session(1)])->isWith($on->plus(1)));
+        $this->assertFalse(SquadDays::of([$session(1)])->isWith($on));
     }
 }

@@ -101,6 +101,34 @@ final class CalendarTest extends TestCase
         $this->assertSame([$second['day'], '19:30', false], [$session->day()->iso(), $session->starts_at, $session->own]);
     }
 
+    public function test_where_a_session_is_moved_to_a_seasons_own_one_gives_way_and_nobody_is_in_two_at_once(): void
+    {
+        $this->plan(['day' => $this->today->plus(3)->iso()])->assertOk();
+        $this->plan(['day' => $this->today->plus(2)->iso(), 'title' => 'Early'])->assertOk();
+        [$early, $serves] = $this->sessions();
+        $clash = $this->change($serves, ['day' => $early['day'], 'starts_at' => '20:00'])->assertStatus(422);
+        $this->assertStringContainsString('is in “Early” at 19:30 that day', $clash->json('detail'));
+        // Two skills of one athlete share the minutes, and minutes that are lifted are lifted.
+        $sheet = fn (): Sheet => $this->sheetsOf(TrainingSession::query()->findOrFail($serves['id']))
+            ->firstWhere('athlete_id', $this->athlete('Dario')->id);
+        $this->assertSame(['minutes' => 75], $sheet()->pace);
+        $this->change($serves, ['minutes' => 40])->assertOk();
+        $this->assertSame(['minutes' => 40], $sheet()->pace);
+        $this->change(['version' => $serves['version'] + 1] + $serves, ['minutes' => null])->assertOk();
+        $this->assertNull($sheet()->pace);
+
+        // Mira's season has a session of its own on one of the next days.
+        $extra = TrainingSession::query()->where('extra', true)->where('held_on', '>', $this->today->iso());
+        $own = $extra->orderBy('held_on')->firstOrFail();
+        $mira = ['athlete_id' => $this->athlete('Mira')->id, 'held_on' => $own->day()->iso(), 'state' => 'planned'];
+        $this->assertSame(1, Sheet::query()->where($mira)->count());
+        $row = collect($this->sessions())->firstWhere('id', $serves['id']);
+        $moved = $this->change($row, ['day' => $own->day()->iso(), 'starts_at' => '17:00'])->assertOk()->json('id');
+        $this->assertSame([$serves['id']], Sheet::query()->where($mira)->pluck('training_session_id')->all());
+        $this->takeBack($moved)->assertNoContent();
+        $this->assertSame([$own->id], Sheet::query()->where($mira)->pluck('training_session_id')->all());
+    }
+
     public function test_called_off_nothing_of_it_is_planned_and_the_calendar_says_why(): void
     {
         $this->plan($this->weekly(20))->assertOk();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\People\Link;
 use App\People\Role;
 use App\People\User;
+use Augendo\Core\Day;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -61,10 +62,11 @@ final class LinksTest extends TestCase
         $tell()->assertOk()->assertJsonCount(1, 'practised');
         $this->assertGreaterThan($before, $arm($yesterday));
         $once = $arm($yesterday);
-        foreach (['day' => now()->addDay()->toDateString(), 'reps' => 0, 'skill' => 'yodel', 'felt' => 'brutal'] as $field => $wrong) {
+        $today = Day::of($page['date']);
+        foreach (['day' => $today->plus(1)->iso(), 'reps' => 0, 'skill' => 'yodel', 'felt' => 'brutal'] as $field => $wrong) {
             $tell(['id' => (string) Str::uuid7(), $field => $wrong])->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
         }
-        $tell(['id' => (string) Str::uuid7(), 'day' => now()->subDays(9)->toDateString()])->assertStatus(422);
+        $tell(['id' => (string) Str::uuid7(), 'day' => $today->plus(-7)->iso()])->assertStatus(422);
         // Sent under the same id by the page of somebody else, it is not kept and not shown.
         $tell(as: $this->personal('Noor'))->assertStatus(409);
         $this->assertSame($once, $arm($yesterday));

@@ -15,6 +15,9 @@ final readonly class CountChange
     /** More than anybody does of one block in a day. */
     public const MOST_REPS = 500;
 
+    /** Letters of a reason for fewer than were counted: a word at least. */
+    public const REASON_AT_LEAST = 3;
+
     /** So many days a correction that gives room stands where the coach sees it. */
     public const SHOWN_DAYS = 7;
 

@@ -38,6 +38,12 @@ final readonly class SessionLife
         };
     }
 
+    /** @return 'counted'|null why it may not be put out of sight; what was called off may */
+    public function refusesDelete(): ?string
+    {
+        return $this->isCounted ? 'counted' : null;
+    }
+
     /**
      * Whether it goes along when a session of its series is changed for “this one and all after”: those changed on their own,
      * counted or called off stay as they are.

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { api, type HeadroomGrid } from '../../api/client';
 import { FELT, dayName, n, percent } from '../../api/words';
 import { newId, type Work } from '../../offline/store';
+import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
@@ -156,22 +157,14 @@ function LogWork({
                     </Labelled>
                     <LabelledInput label="How many" name="reps" inputMode="numeric" required />
                 </div>
-                <fieldset>
-                    <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
-                    <div className="grid grid-cols-3 gap-1.5">
-                        {FELT.map(([value, label]) => (
-                            <button
-                                key={value}
-                                type="button"
-                                aria-pressed={felt === value}
-                                className={`btn thumb ${felt === value ? 'btn-main' : ''}`}
-                                onClick={() => setFelt(felt === value ? null : value)}
-                            >
-                                {label}
-                            </button>
-                        ))}
-                    </div>
-                </fieldset>
+                <Choice
+                    label="How hard? Left open, it counts as full."
+                    of={FELT}
+                    value={felt}
+                    onChange={(chosen) => setFelt(felt === chosen ? null : chosen)}
+                    columns={3}
+                    thumb
+                />
                 <div className="grid grid-cols-2 gap-2">
                     <LabelledInput label="Distance, m, may be left open" name="distance_m" inputMode="decimal" />
                     <Labelled label="Side">

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { api, type CheckInPage } from '../../api/client';
 import { dayName, FELT, n, nowWithOffset } from '../../api/words';
 import { newId } from '../../offline/store';
+import { Choice } from '../../parts/Choice';
 import { Notice } from '../../parts/Notice';
 
 type Task = CheckInPage['tasks'][number];
@@ -64,6 +65,8 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                 of={about.tasks.map((each) => [each.id, each.name] as const)}
                 value={task}
                 onChange={setTask}
+                columns={3}
+                thumb
             />
             <Choice
                 label="When?"
@@ -73,6 +76,8 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                 )}
                 value={day}
                 onChange={setDay}
+                columns={3}
+                thumb
             />
             <div role="group" aria-label="How many?">
                 <p className="label mb-1">How many?</p>
@@ -100,7 +105,7 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                     </button>
                 </div>
             </div>
-            <Choice label="How hard?" of={FELT} value={felt} onChange={setFelt} />
+            <Choice label="How hard?" of={FELT} value={felt} onChange={setFelt} columns={3} thumb />
             <Notice problem={problem} />
             <div className="grid grid-cols-[auto_1fr] gap-2">
                 <button type="button" className="btn thumb" onClick={onDone}>
@@ -114,36 +119,5 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                 It counts like any other work. Left open, how hard counts as full. Does anything hurt? Say so above.
             </p>
         </div>
-    );
-}
-
-function Choice<Value extends string | null>({
-    label,
-    of,
-    value,
-    onChange,
-}: {
-    label: string;
-    of: ReadonlyArray<readonly [value: Value, name: string]>;
-    value: Value;
-    onChange: (value: Value) => void;
-}) {
-    return (
-        <fieldset>
-            <legend className="label mb-1">{label}</legend>
-            <div className="grid grid-cols-3 gap-1.5">
-                {of.map(([each, name]) => (
-                    <button
-                        key={each}
-                        type="button"
-                        aria-pressed={value === each}
-                        className={`btn thumb px-1 ${value === each ? 'btn-main' : ''}`}
-                        onClick={() => onChange(each)}
-                    >
-                        {name}
-                    </button>
-                ))}
-            </div>
-        </fieldset>
     );
 }

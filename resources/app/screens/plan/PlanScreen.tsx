@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { api, type Plan, type SeasonsMade, type Token } from '../../api/client';
 import { FELT, dayName } from '../../api/words';
 import { newId, type Work } from '../../offline/store';
+import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
@@ -199,22 +200,13 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                     </Labelled>
                     <LabelledInput label="How many" name="reps" inputMode="numeric" required />
                 </div>
-                <fieldset>
-                    <legend className="label mb-1">How hard? Left open, it counts as full.</legend>
-                    <div className="grid grid-cols-3 gap-1.5">
-                        {FELT.map(([value, label]) => (
-                            <button
-                                key={value}
-                                type="button"
-                                aria-pressed={felt === value}
-                                className={`btn ${felt === value ? 'btn-main' : ''}`}
-                                onClick={() => setFelt(felt === value ? null : value)}
-                            >
-                                {label}
-                            </button>
-                        ))}
-                    </div>
-                </fieldset>
+                <Choice
+                    label="How hard? Left open, it counts as full."
+                    of={FELT}
+                    value={felt}
+                    onChange={(chosen) => setFelt(felt === chosen ? null : chosen)}
+                    columns={3}
+                />
                 <Notice problem={problem} />
                 <button className="btn btn-main">Save</button>
             </form>

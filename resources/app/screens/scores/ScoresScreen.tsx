@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { api, type Given, type Scores } from '../../api/client';
 import { dayName, n } from '../../api/words';
 import { newId } from '../../offline/store';
+import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
@@ -342,6 +343,11 @@ function useWork(ladders: Scores['ladders']) {
 
 type WorkNow = ReturnType<typeof useWork>;
 
+const TAPPED = [
+    [false, 'Count them here'],
+    [true, 'Tapped already'],
+] as const;
+
 function WhatIsThrown({
     work,
     ladders,
@@ -384,32 +390,22 @@ function WhatIsThrown({
                     </select>
                 </label>
             )}
-            <fieldset className="mt-3">
-                <legend className="label mb-1">
-                    These throws count as load.{' '}
-                    {work.tapped > 0
-                        ? `${n(work.tapped)} were tapped courtside today: these too?`
-                        : 'Tapped courtside as well?'}
-                </legend>
-                <div className="grid grid-cols-2 gap-1.5">
-                    {(
-                        [
-                            [false, 'Count them here'],
-                            [true, 'Tapped already'],
-                        ] as const
-                    ).map(([value, label]) => (
-                        <button
-                            key={label}
-                            type="button"
-                            aria-pressed={work.counted === value}
-                            className={`btn ${work.counted === value ? 'btn-main' : ''}`}
-                            onClick={() => work.setCounted(value)}
-                        >
-                            {label}
-                        </button>
-                    ))}
-                </div>
-            </fieldset>
+            <div className="mt-3">
+                <Choice
+                    label={
+                        <>
+                            These throws count as load.{' '}
+                            {work.tapped > 0
+                                ? `${n(work.tapped)} were tapped courtside today: these too?`
+                                : 'Tapped courtside as well?'}
+                        </>
+                    }
+                    of={TAPPED}
+                    value={work.counted}
+                    onChange={work.setCounted}
+                    columns={2}
+                />
+            </div>
         </>
     );
 }

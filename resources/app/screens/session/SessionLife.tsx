@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { dayName } from '../../api/words';
+import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { figure, typed } from '../../parts/forms';
 import { LabelledInput } from '../../parts/Labelled';
@@ -89,35 +90,22 @@ export function SessionLife({ kept, onDeleted }: { kept: Session; onDeleted: () 
     );
 }
 
+const SCOPES = [
+    ['one', 'This one'],
+    ['after', 'This one and all after'],
+] as const;
+
 /** One of many, or all that follow: asked only where there are many. */
 function ScopeChoice({ scope, onChange }: { scope: Scope; onChange: (scope: Scope) => void }) {
     return (
-        <fieldset>
-            <legend className="label mb-1">It repeats every week. Which?</legend>
-            <div className="grid grid-cols-2 gap-1.5">
-                {(
-                    [
-                        ['one', 'This one'],
-                        ['after', 'This one and all after'],
-                    ] as const
-                ).map(([value, name]) => (
-                    <button
-                        key={value}
-                        type="button"
-                        aria-pressed={scope === value}
-                        className={`btn ${scope === value ? 'btn-main' : ''}`}
-                        onClick={() => onChange(value)}
-                    >
-                        {name}
-                    </button>
-                ))}
-            </div>
+        <div>
+            <Choice label="It repeats every week. Which?" of={SCOPES} value={scope} onChange={onChange} columns={2} />
             {scope === 'after' && (
                 <p className="mt-1 text-sm text-soft">
                     Those changed on their own, counted or called off stay as they are.
                 </p>
             )}
-        </fieldset>
+        </div>
     );
 }
 
