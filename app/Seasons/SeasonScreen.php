@@ -57,7 +57,10 @@ final class SeasonScreen
         foreach ($day->load->fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE) as $fixture) {
             $elsewhere[$fixture->day()->iso()] = $fixture;
         }
-        $beside = $this->beside($season, $day->load->plans);
+        $beside = [];
+        foreach ($this->seasons->beside($season, $plan->ask, $day->load, $today) as $set) {
+            $beside[$set->day][] = $set;
+        }
         $squad = $this->seasons->squadDays($season, $today);
 
         $weeks = [];
@@ -129,34 +132,6 @@ final class SeasonScreen
             curve: $this->curve($season, $plan, $today, $arm->byDay()),
             cautions: $ladder->cautions,
         );
-    }
-
-    /**
-     * What is planned beside the season: training elsewhere, other skills with the squad, doses a coach set. Its own sheets and the
-     * matches are in the plan itself.
-     *
-     * @param  list<CostedSet>  $plans
-     * @return array<int, non-empty-list<CostedSet>> by ordinal of the day
-     */
-    private function beside(Season $season, array $plans): array
-    {
-        $inPlan = Sheet::query()
-            ->where('athlete_id', $season->athlete_id)
-            ->where('ladder', $season->ladder)
-            ->where('state', 'planned')
-            ->where('edited', false)
-            ->pluck('id')
-            ->all();
-        $matches = Fixture::concerning([$season->athlete_id])->where('kind', Fixture::MATCH)->pluck('id');
-        $inPlan = array_flip([...$inPlan, ...$matches->map(fn (string $id): string => "match {$id}")->all()]);
-        $beside = [];
-        foreach ($plans as $set) {
-            if (! isset($inPlan[$set->session])) {
-                $beside[$set->day][] = $set;
-            }
-        }
-
-        return $beside;
     }
 
     /** @param  list<CostedSet>  $sets */

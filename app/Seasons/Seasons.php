@@ -10,6 +10,7 @@ use App\Athletes\Squad;
 use App\Gates\Placement;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Limits\AthleteLoad;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
@@ -61,21 +62,7 @@ final class Seasons
             "{$athlete->given_name} has no place on “{$ladder->name}”. Place the athlete first, under Intake.",
             ['ladder' => ['Not on this ladder yet.']],
         );
-        $own = Sheet::query()
-            ->where('athlete_id', $athlete->id)
-            ->where('ladder', $ladder->id)
-            ->where('held_on', '>=', $today->iso())
-            ->where('state', 'planned')
-            ->where('edited', false)
-            ->pluck('id')
-            ->all();
-        $beside = array_values(
-            array_filter(
-                $day->load->plans,
-                fn (CostedSet $set): bool => ! in_array($set->session, $own, true)
-                    && ! $this->isMatch($set, $day->load->fixtures, $athlete->id),
-            ),
-        );
+        $ask = $this->ask($season, $today, $day->load->fixtures, $this->squadDays($season, $today));
         $calm = Readiness::on(
             $today,
             $day->load->age,
@@ -93,7 +80,7 @@ final class Seasons
         $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
 
         return SeasonPlanner::plan(
-            ask: $this->ask($season, $today, $day->load->fixtures, $this->squadDays($season, $today)),
+            ask: $ask,
             ladder: $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)),
             standing: $this->standing($athlete, $placement),
             price: $day->load->price,
@@ -103,17 +90,57 @@ final class Seasons
             today: $first,
             calm: $calm,
             return: $this->wayBack($day, $ladder->id, $ladder->skill->id),
-            otherPlans: $beside,
+            otherPlans: $this->beside($season, $ask, $day->load, $today),
         );
     }
 
-    private function isMatch(CostedSet $set, Fixtures $fixtures, string $athleteId): bool
+    /**
+     * What is planned beside the season and priced as it is: other skills, training elsewhere, doses a coach set, and a session of the
+     * squad on a day the season leaves out. Its own sheets and the matches are in the plan itself.
+     *
+     * @return list<CostedSet>
+     */
+    public function beside(Season $season, SeasonAsk $ask, AthleteLoad $load, Day $today): array
     {
-        return in_array(
-            $set->session,
-            array_map(fn (Fixture $each): string => "match {$each->id}", $fixtures->ahead($athleteId, Fixture::MATCH)),
-            true,
-        );
+        $inPlan = [];
+        foreach ($this->sheetsUsed($season, $ask, $today) as $sheet) {
+            $inPlan[$sheet->id] = true;
+        }
+        // What it made for a day it does not train on any more goes with the next look at the calendar.
+        $extra = TrainingSession::query()->where('extra', true)->select('id');
+        $made = Sheet::query()->where('season_id', $season->id)->whereIn('training_session_id', $extra)->where('state', 'planned');
+        foreach ($made->where('edited', false)->pluck('id') as $id) {
+            $inPlan[$id] = true;
+        }
+        foreach ($load->fixtures->ahead($season->athlete_id, Fixture::MATCH) as $match) {
+            $inPlan["match {$match->id}"] = true;
+        }
+
+        return array_values(array_filter($load->plans, fn (CostedSet $set): bool => ! isset($inPlan[$set->session])));
+    }
+
+    /** @return array<string, Sheet> the sheet each training day of the season uses, by day: its own, else the first there is */
+    private function sheetsUsed(Season $season, SeasonAsk $ask, Day $today): array
+    {
+        $days = $ask->trainingDays();
+        $used = [];
+        $sheets = Sheet::query()
+            ->where('athlete_id', $season->athlete_id)
+            ->where('ladder', $season->ladder)
+            ->where('held_on', '>=', $today->iso())
+            ->where('state', 'planned')
+            ->where('edited', false)
+            ->orderBy('held_on')
+            ->orderBy('id')
+            ->get();
+        foreach ($sheets as $sheet) {
+            $iso = $sheet->day()->iso();
+            if (isset($days[$sheet->day()->ordinal]) && (! isset($used[$iso]) || $sheet->season_id === $season->id)) {
+                $used[$iso] = $sheet;
+            }
+        }
+
+        return $used;
     }
 
     /** From the Monday the season began in: heavy and light days keep their rhythm when it is planned anew in the middle of a week. */
@@ -450,17 +477,14 @@ final class Seasons
             ->where('ladder', $season->ladder)
             ->orderByDesc('entered_at')
             ->firstOrFail();
+        $used = $this->sheetsUsed($season, $plan->ask, $today);
         foreach ($days as $day) {
             $iso = $day->day->iso();
-            $sheet = Sheet::query()
-                ->where('athlete_id', $season->athlete_id)
-                ->where('ladder', $season->ladder)
-                ->where('held_on', $iso)
-                ->where('state', '!=', Sheet::CALLED_OFF)
-                ->first();
-            if ($sheet !== null && ($sheet->state !== 'planned' || $sheet->edited)) {
+            $there = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso);
+            if ($there->where(fn ($own) => $own->whereIn('state', ['running', 'finished'])->orWhere('edited', true))->exists()) {
                 continue;
             }
+            $sheet = $used[$iso] ?? null;
             $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes ?? $sheet->pace['minutes'] ?? null];
             if ($day->pace !== null && $day->rung?->id === $placement->rung) {
                 $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];

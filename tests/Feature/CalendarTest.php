@@ -161,7 +161,7 @@ final class CalendarTest extends TestCase
     public function test_what_was_counted_is_closed_and_neither_moved_nor_taken_away(): void
     {
         $planned = $this->plan(['day' => $this->today->iso()])->assertOk()->json('change_id');
-        $session = TrainingSession::query()->latest('created_at')->orderByDesc('id')->firstOrFail();
+        $session = $this->sessionOn($this->today->iso());
         $row = collect($this->sessions())->firstWhere('id', $session->id);
         $sheet = $this->sheetsOf($session)->firstWhere('athlete_id', $this->athlete('Mira')->id);
         $tap = $this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1);
@@ -183,7 +183,7 @@ final class CalendarTest extends TestCase
     public function test_taps_made_without_a_connection_bring_back_what_was_called_off(): void
     {
         $this->plan(['day' => $this->today->iso()])->assertOk();
-        $session = TrainingSession::query()->latest('created_at')->orderByDesc('id')->firstOrFail();
+        $session = $this->sessionOn($this->today->iso());
         $sheet = $this->sheetsOf($session)->firstWhere('athlete_id', $this->athlete('Mira')->id);
         $off = $this->postJson("/api/sessions/{$session->id}/call-off", ['scope' => 'one', 'reason' => 'Rain'])->assertOk()->json('id');
         $tap = $this->tap($sheet->blocks()->where('reps', '>', 0)->firstOrFail(), 1);

@@ -217,6 +217,13 @@ final class SeasonTest extends TestCase
         $this->postJson("/api/sessions/{$session}/call-off", ['scope' => 'one', 'reason' => 'No hall'])->assertOk();
         $this->assertSame('rest', $day($with)['kind']);
 
+        // A day taken off for her alone leaves the squad's session where it is: it is shown, and priced.
+        $plan([]);
+        $version = Season::query()->findOrFail($season)->version;
+        $this->putJson("/api/seasons/{$season}", [...$ask, 'off' => [$with->iso()], 'version' => $version])->assertOk();
+        $this->assertSame(['other', 'Evening of the squad'], [$day($with)['kind'], $day($with)['title']]);
+        $this->assertGreaterThan(0, $day($with)['arm']);
+
         // Another skill on a day of rest is no rest.
         $this->postJson("/api/athletes/{$athlete->id}/placements", ['ladder' => 'javelin-throw', 'rung' => 'kneel'])->assertOk();
         $plan(['day' => $this->today->plus(4)->iso(), 'ladders' => ['javelin-throw']]);

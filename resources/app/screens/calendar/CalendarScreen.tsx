@@ -51,7 +51,7 @@ export function CalendarScreen() {
                 <Link to="/plan" className="opens head">
                     Seasons and matches
                 </Link>
-                <span className="grow" />
+                <span className="hidden grow sm:block" />
                 {me.decides && (
                     <>
                         <button type="button" className="btn" onClick={() => setCopying(true)}>
