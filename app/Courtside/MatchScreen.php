@@ -40,15 +40,7 @@ final class MatchScreen
         $effort = Felt::Hard->effort();
         $ones = [];
         foreach ($this->skills($athlete, $day, $fixture) as $skill) {
-            $ones[$skill->id] = $day->load->price->of(new WorkSet(
-                day: $on,
-                session: 'match',
-                skill: $skill,
-                reps: 1,
-                effort: $effort,
-                implement: $skill->ordinaryImplement(),
-                distanceM: null,
-            ));
+            $ones[$skill->id] = $day->load->price->of(WorkSet::ordinarily($on, 'match', $skill, 1, $effort));
         }
         // What other sessions and matches of the day hold is not left for this one; what this one holds is.
         $held = array_values(

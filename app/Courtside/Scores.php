@@ -18,7 +18,6 @@ use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Scoring\Score;
@@ -97,7 +96,7 @@ final class Scores
         if ($rung === null) {
             // Off the ladders nobody knows how hard: it counts as full.
             $skill = $this->library->skills()[$given['skill']];
-            $set = new WorkSet($day, $session, $skill, $reps, null, $skill->ordinaryImplement(), null, side: Side::Dominant);
+            $set = WorkSet::ordinarily($day, $session, $skill, $reps, null);
             $object = $skill->ordinaryImplement()->value;
         } else {
             $dose = $rung->scoredDose();

@@ -64,6 +64,7 @@ final class HeadroomScreen
             return new HeadroomCellView(
                 $distanceM,
                 $left->reps,
+                $left->isPlenty(),
                 array_values(array_unique(array_map(fn (Limit $limit): string => $limit->label, $left->binding))),
                 $fits?->iso(),
             );
@@ -102,14 +103,6 @@ final class HeadroomScreen
 
     private static function set(Day $day, Skill $skill, int $reps, float $effort, ?float $distanceM): WorkSet
     {
-        return new WorkSet(
-            day: $day,
-            session: 'what if',
-            skill: $skill,
-            reps: $reps,
-            effort: $effort,
-            implement: $skill->ordinaryImplement(),
-            distanceM: $distanceM,
-        );
+        return WorkSet::ordinarily($day, 'what if', $skill, $reps, $effort, $distanceM);
     }
 }

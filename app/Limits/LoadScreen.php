@@ -376,15 +376,7 @@ final class LoadScreen
         $day = new AthleteDay($athlete, $on);
         $load = $day->load;
         $set = fn (Day $at, int $n): CostedSet => $load->price->of(
-            new WorkSet(
-                day: $at,
-                session: 'what if',
-                skill: $skill,
-                reps: $n,
-                effort: $effort,
-                implement: $skill->ordinaryImplement(),
-                distanceM: $distanceM,
-            ),
+            WorkSet::ordinarily($at, 'what if', $skill, $n, $effort, $distanceM),
         );
         $before = array_values(array_filter($load->plans, fn (CostedSet $each): bool => $each->day < $then->ordinal));
         $sameDay = $load->plansOn($then);

@@ -139,6 +139,7 @@ final class SheetScreen
             word: $word->value,
             effort_cap: $open->frame()->effortCap($word),
             headroom: $word->allowsWork() ? $headroom?->reps : 0,
+            plenty: $word->allowsWork() && $headroom?->isPlenty() === true,
             binding: $headroom === null ? [] : array_map(fn ($limit): string => $limit->label, $headroom->binding),
             done_reps: $done,
             trims: $notes,

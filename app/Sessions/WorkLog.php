@@ -65,11 +65,10 @@ final class WorkLog
             }
             $skill = $this->library->skills()[$given['skill']];
             $day = Day::of($given['day']);
-            $set = new WorkSet(
-                $day, "{$given['source']} {$given['id']}", $skill, $given['reps'],
-                $given['felt'] === null ? null : Felt::from($given['felt'])->effort(),
-                $skill->ordinaryImplement(), $given['distance_m'], side: Side::from($given['side']),
-            );
+            $effort = $given['felt'] === null ? null : Felt::from($given['felt'])->effort();
+            $session = "{$given['source']} {$given['id']}";
+            $side = Side::from($given['side']);
+            $set = WorkSet::ordinarily($day, $session, $skill, $given['reps'], $effort, $given['distance_m'], $side);
             $this->work->add($athlete, $given['id'], $set, $given['source'], $skill->ordinaryImplement()->value);
             // Who holds a link has no account to name; the entry itself is on the athlete's page.
             if ($by !== null) {

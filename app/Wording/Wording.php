@@ -259,7 +259,10 @@ final class Wording
     {
         $dose = self::dose($block->effort, $block->distanceM);
         if ($headroom->reps === null) {
-            return "Any number at {$dose}: no limit counts this work.";
+            return "No limit is set for this at {$dose}.";
+        }
+        if ($headroom->isPlenty()) {
+            return "Plenty left at {$dose}.";
         }
 
         return $headroom->reps === 0

@@ -38,8 +38,10 @@ final readonly class BlockView
         /** @var 'full'|'unknown'|'reduced'|'none'|'refer' */
         public string $word,
         public float $effort_cap,
-        /** repetitions that still fit beside the plan; null when no limit binds */
+        /** repetitions that still fit beside the plan; null when no limit is set for this work */
         public ?int $headroom,
+        /** more than any session holds */
+        public bool $plenty,
         /** @var list<string> labels of the limits that bind */
         public array $binding,
         public int $done_reps,

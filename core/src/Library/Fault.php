@@ -7,6 +7,7 @@ namespace Augendo\Core\Library;
 /** A named way a checkpoint fails, the thought that mends it and the drill that does. */
 final readonly class Fault
 {
+    /** @param  DrillDose|null  $dose  what the drill is done with, how often and how hard; null: nobody has said */
     public function __construct(
         public string $id,
         public string $name,
@@ -14,5 +15,6 @@ final readonly class Fault
         public string $cue,
         public string $drill,
         public bool $safety,
+        public ?DrillDose $dose = null,
     ) {}
 }

@@ -38,7 +38,7 @@ final readonly class LadderReader
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
-            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['safety']);
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 id: $id,
@@ -47,6 +47,7 @@ final readonly class LadderReader
                 cue: $node->get('cue')->string(),
                 drill: $node->get('drill')->string(),
                 safety: $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                dose: $node->get('dose')->optional($this->drillDose(...)),
             );
         }
         $rungs = [];
@@ -138,7 +139,7 @@ final readonly class LadderReader
             kind: $node->get('block')->enum(BlockKind::class),
             title: $node->get('title')->string(),
             text: $node->get('text')->string(),
-            skill: self::reference($node->get('skill'), $this->skills, 'skill'),
+            skill: $skill = self::reference($node->get('skill'), $this->skills, 'skill'),
             object: self::reference($node->get('object'), $this->objects, 'object'),
             side: $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
             surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
@@ -151,12 +152,29 @@ final readonly class LadderReader
             distanceMinM: $distanceMin,
             restS: $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 60,
             holdS: $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
-            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,
+            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? $skill->legs,
             dropCm: $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
             judged: $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
             loads: $node->get('loads')->optional(
                 fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
             ),
+        );
+    }
+
+    private function drillDose(Node $node): DrillDose
+    {
+        $node->keys(['skill', 'object', 'reps', 'effort'], ['distance_m', 'hold_s', 'surface', 'legs', 'drop_cm']);
+
+        return new DrillDose(
+            skill: $skill = self::reference($node->get('skill'), $this->skills, 'skill'),
+            object: self::reference($node->get('object'), $this->objects, 'object'),
+            reps: $node->get('reps')->int(1, 50),
+            effort: $node->get('effort')->number(0, 1),
+            distanceM: $node->get('distance_m')->optional(fn (Node $n): float => $n->positive()),
+            holdS: $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
+            surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
+            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? $skill->legs,
+            dropCm: $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
         );
     }
 

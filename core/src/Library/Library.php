@@ -67,7 +67,7 @@ final class Library
         return $this->skills ??= $this->read('skills.json', function (Node $file): array {
             $skills = [];
             foreach ($file->keys(['skills'], ['$schema'])->get('skills')->entries() as $id => $node) {
-                $node->keys(['name', 'family', 'landings_per_rep', 'channels'], ['turns']);
+                $node->keys(['name', 'family', 'landings_per_rep', 'channels'], ['turns', 'legs']);
                 $channels = $node->get('channels')->keys(['arm', 'hand', 'trunk']);
                 $skills[$id] = new Skill(
                     id: $id,
@@ -77,6 +77,7 @@ final class Library
                     hand: $channels->get('hand')->number(0),
                     trunk: $channels->get('trunk')->number(0),
                     turns: $node->get('turns')->optional(fn (Node $turns): bool => $turns->bool()) ?? false,
+                    legs: $node->get('legs')->optional(fn (Node $legs): int => $legs->int(1, 2)) ?? 2,
                 );
             }
 

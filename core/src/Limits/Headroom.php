@@ -9,6 +9,9 @@ final readonly class Headroom
     /** Beyond this many repetitions no limit is said to bind. */
     private const MOST_REPS = 10_000;
 
+    /** More than any session holds: a figure above it would be read as a target. */
+    private const PLENTY_REPS = 300;
+
     /**
      * @param  int|null  $reps  repetitions that still fit; null when no limit binds
      * @param  list<Limit>  $binding  hard limits that are over at one more
@@ -36,5 +39,11 @@ final readonly class Headroom
         }
 
         return new self($fits, array_map(fn (LimitState $state): Limit => $state->limit, $over($breaks)));
+    }
+
+    /** Whether there is room for more than any session holds; where no limit counts the work, nobody can say. */
+    public function isPlenty(): bool
+    {
+        return $this->reps !== null && $this->reps > self::PLENTY_REPS;
     }
 }

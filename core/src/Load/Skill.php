@@ -7,7 +7,10 @@ namespace Augendo\Core\Load;
 /** What one full repetition of a skill asks of each channel. */
 final readonly class Skill
 {
-    /** @param  bool  $turns  whether its sides are those of the turn, not of the throw */
+    /**
+     * @param  bool  $turns  whether its sides are those of the turn, not of the throw
+     * @param  int  $legs  1 or 2, the legs its landing comes down on when nobody says
+     */
     public function __construct(
         public string $id,
         public Family $family,
@@ -16,6 +19,7 @@ final readonly class Skill
         public float $hand,
         public float $trunk,
         public bool $turns = false,
+        public int $legs = 2,
     ) {}
 
     /** What a repetition is done with when nobody says: the body for jumps, else the usual ball or implement. */

@@ -40,4 +40,27 @@ final readonly class WorkSet
             throw new InvalidValue("An effort of {$effort} is outside 0 to 1 (0 to 100 %).");
         }
     }
+
+    /**
+     * Repetitions of which nobody wrote down more: the usual object, landed the way the skill lands.
+     *
+     * @param  float|null  $effort  0 to 1
+     *
+     * @throws InvalidValue
+     */
+    public static function ordinarily(
+        Day $day, string $session, Skill $skill, int $reps, ?float $effort, ?float $distanceM = null, Side $side = Side::Dominant,
+    ): self {
+        return new self(
+            day: $day,
+            session: $session,
+            skill: $skill,
+            reps: $reps,
+            effort: $effort,
+            implement: $skill->ordinaryImplement(),
+            distanceM: $distanceM,
+            side: $side,
+            legs: $skill->legs,
+        );
+    }
 }

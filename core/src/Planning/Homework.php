@@ -70,7 +70,7 @@ final class Homework
             $drill = Weave::drillFor($rung->ownDose(), $focus);
             $possible[] = $drill->with(['sets' => self::DRILL_SETS]);
         }
-        $calm = array_filter($possible, fn (BlockDose $block): bool => $block->skill->family !== Family::Jump && ! $block->object->hard);
+        $calm = array_filter($possible, fn (BlockDose $block): bool => self::landsNowhere($block) && ! $block->object->hard);
         $blocks = array_map(function (BlockDose $block): BlockDose {
             $effort = min(self::MOST_EFFORT, $block->effort);
 
@@ -78,5 +78,10 @@ final class Homework
         }, array_values($calm));
 
         return $rung->with(['blocks' => $blocks]);
+    }
+
+    private static function landsNowhere(BlockDose $block): bool
+    {
+        return $block->skill->family !== Family::Jump || $block->skill->landingsPerRep === 0.0;
     }
 }

@@ -43,10 +43,7 @@ final readonly class MatchEvent
             $reps = (int) floor($dose->reps * $share + 1e-9);
             if ($reps > 0) {
                 $sets[] = $price->of(
-                    new WorkSet(
-                        $this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort,
-                        $dose->skill->ordinaryImplement(), side: $dose->side,
-                    ),
+                    WorkSet::ordinarily($this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort, side: $dose->side),
                 );
             }
         }

@@ -50,16 +50,25 @@ final class Weave
         return $rung->with(['blocks' => $blocks]);
     }
 
-    /** The drill that mends a fault, at no more than half effort. */
+    /**
+     * The drill that mends a fault, at no more than half effort: with its own object, distance and number. Of a drill nobody gave a dose
+     * only what it mends is known, and it is priced as that.
+     */
     public static function drillFor(BlockDose $whole, Fault $fault): BlockDose
     {
-        $effort = min(self::DRILL_EFFORT, $whole->effort);
-
-        return $whole->with([
+        $own = $fault->dose;
+        $reps = $own->reps ?? self::DRILL_REPS;
+        $effort = min(self::DRILL_EFFORT, $own->effort ?? $whole->effort);
+        $drill = $whole->with([
             'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name),
             'text' => "{$fault->drill}. Think: {$fault->cue}.",
-            'sets' => 1, 'reps' => self::DRILL_REPS, 'repsMin' => self::DRILL_REPS, 'effort' => $effort,
-            'effortMin' => $effort, 'judged' => false,
+            'sets' => 1, 'reps' => $reps, 'repsMin' => $reps, 'effort' => $effort, 'effortMin' => $effort, 'judged' => false,
+        ]);
+
+        return $own === null ? $drill : $drill->with([
+            'skill' => $own->skill, 'object' => $own->object, 'distanceM' => $own->distanceM, 'distanceMinM' => $own->distanceM,
+            'holdS' => $own->holdS, 'surface' => $own->surface ?? $whole->surface, 'legs' => $own->legs, 'dropCm' => $own->dropCm,
+            'loads' => null,
         ]);
     }
 

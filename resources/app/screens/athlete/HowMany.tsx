@@ -13,7 +13,6 @@ import { Stepper } from '../../parts/Stepper';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { figure, picked, typed } from '../../parts/forms';
 
-const AMPLE_REPS = 250;
 const WANTED_REPS = 20;
 
 /** How many are left, at every effort and distance; and work that nobody planned, which takes from it. */
@@ -181,32 +180,75 @@ function LogWork({
     );
 }
 
-function Grid({ rows, wanted }: { rows: HeadroomGrid['rows']; wanted: number }) {
+type Row = HeadroomGrid['rows'][number];
+type Cell = Row['cells'][number];
+
+const same = (one: Cell, other: Cell): boolean =>
+    one.reps === other.reps && one.fits_on === other.fits_on && one.binding.join() === other.binding.join();
+
+/** Rows one below the other that say the same are one row, from the least effort to the most. */
+function told(rows: Row[]): { efforts: string; row: Row }[] {
+    const groups: [from: Row, to: Row][] = [];
+    for (const row of rows) {
+        const last = groups.at(-1);
+        if (last?.[1].cells.every((cell, i) => same(cell, row.cells[i] ?? cell)) ?? false) {
+            groups.splice(-1, 1, [last?.[0] ?? row, row]);
+        } else groups.push([row, row]);
+    }
+    return groups.map(([from, to]) => ({
+        efforts:
+            groups.length === 1
+                ? 'any effort'
+                : from === to
+                  ? percent(from.effort)
+                  : `${percent(from.effort)} to ${percent(to.effort)}`,
+        row: to,
+    }));
+}
+
+function Grid({ rows, wanted }: { rows: Row[]; wanted: number }) {
+    const groups = told(rows);
+    const distances = rows[0]?.cells ?? [];
+    // Without distances there is one figure an effort: they stand side by side instead of down an empty page.
+    if (distances.length === 1)
+        return (
+            <dl className="flex flex-wrap gap-x-8 gap-y-2 border-t border-ink pt-1" aria-label="Repetitions left">
+                {groups.map(({ efforts, row }) => (
+                    <div key={efforts}>
+                        <dt className="label">{efforts}</dt>
+                        <dd>
+                            {row.cells.map((cell) => (
+                                <Left key="any" efforts={efforts} cell={cell} wanted={wanted} />
+                            ))}
+                        </dd>
+                    </div>
+                ))}
+            </dl>
+        );
     return (
         <div className="overflow-x-auto">
             <table className="w-full border-t border-ink text-right">
-                <caption className="sr-only">
-                    Repetitions left by effort
-                    {(rows[0]?.cells.length ?? 0) > 1 ? ' and distance' : ''}
-                </caption>
+                <caption className="sr-only">Repetitions left by effort and distance</caption>
                 <thead>
                     <tr className="label">
                         <th className="py-1 text-left">Effort</th>
-                        {rows[0]?.cells.map((cell) => (
-                            <th key={cell.distance_m ?? 'any'} className="pl-2">
-                                {cell.distance_m === null ? 'Left' : `${n(cell.distance_m)} m`}
+                        {distances.map((cell) => (
+                            <th key={cell.distance_m} className="pl-2">
+                                {n(cell.distance_m ?? 0)} m
                             </th>
                         ))}
                     </tr>
                 </thead>
                 <tbody>
-                    {rows.map((row) => (
-                        <tr key={row.effort} className="border-t border-line">
+                    {groups.map(({ efforts, row }) => (
+                        <tr key={efforts} className="border-t border-line">
                             <th scope="row" className="figure py-1 text-left">
-                                {percent(row.effort)}
+                                {efforts}
                             </th>
                             {row.cells.map((cell) => (
-                                <Left key={cell.distance_m ?? 'any'} effort={row.effort} cell={cell} wanted={wanted} />
+                                <td key={cell.distance_m} className="pl-2">
+                                    <Left efforts={efforts} cell={cell} wanted={wanted} />
+                                </td>
                             ))}
                         </tr>
                     ))}
@@ -217,29 +259,23 @@ function Grid({ rows, wanted }: { rows: HeadroomGrid['rows']; wanted: number }) 
 }
 
 /** How many are left at one effort and distance, and which limit says so. */
-function Left({
-    effort,
-    cell,
-    wanted,
-}: {
-    effort: number;
-    cell: HeadroomGrid['rows'][number]['cells'][number];
-    wanted: number;
-}) {
+function Left({ efforts, cell, wanted }: { efforts: string; cell: Cell; wanted: number }) {
     const short = cell.reps !== null && cell.reps < wanted;
+    const shown = cell.reps === null ? 'no limit' : cell.plenty ? 'plenty' : `${cell.reps}`;
     const distance = cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`;
     return (
-        <td className="pl-2">
+        <>
             <Opens
-                label={`${percent(effort)}${distance}: ${cell.reps ?? 'any number'}. Which limit?`}
+                label={`${efforts}${distance}: ${shown}. Which limit?`}
                 className="figure px-1 py-1 text-lg underline decoration-dotted underline-offset-4"
                 content={
                     <p>
                         {cell.reps === null ? (
-                            'No limit counts this work.'
+                            'No limit is set for this work.'
                         ) : (
                             <>
-                                <strong>{cell.reps} left.</strong> Then {cell.binding.join(' and ').toLowerCase()}{' '}
+                                <strong>{cell.plenty ? 'More than any session holds.' : `${cell.reps} left.`}</strong>{' '}
+                                Then {cell.binding.join(' and ').toLowerCase()}{' '}
                                 {cell.binding.length === 1 ? 'is' : 'are'} full.{' '}
                                 {short
                                     ? cell.fits_on === null
@@ -251,12 +287,10 @@ function Left({
                     </p>
                 }
             >
-                <span className={cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''}>
-                    {cell.reps === null || cell.reps > AMPLE_REPS ? 'ample' : cell.reps}
-                </span>
+                <span className={cell.reps === 0 ? 'text-stop' : short ? 'text-reduced' : ''}>{shown}</span>
             </Opens>
             {short && cell.fits_on !== null && <span className="block text-sm text-soft">{dayName(cell.fits_on)}</span>}
-        </td>
+        </>
     );
 }
 

@@ -16,7 +16,9 @@ import {
     type LadderDef,
     placeInWords,
     type RungDef,
+    leftOut,
 } from './definition';
+import { DrillDose } from './DrillDose';
 import { RungEditor } from './RungEditor';
 
 /** A ladder in a coach’s own words: a copy of one that ships, or the next version of an own one. */
@@ -136,7 +138,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                     <div className="grid min-w-0 content-start gap-6">
                         <InShort ladder={ladder} onChange={setLadder} />
                         <Checkpoints ladder={ladder} onChange={setLadder} />
-                        <Faults ladder={ladder} onChange={setLadder} />
+                        <Faults ladder={ladder} skills={skills} objects={objects} onChange={setLadder} />
                     </div>
                 </div>
             </form>
@@ -204,11 +206,15 @@ function CheckpointRow({ each, onChange }: { each: CheckpointDef; onChange: (nex
 
 function FaultRow({
     each,
-    checkpoints,
+    ladder,
+    skills,
+    objects,
     onChange,
 }: {
     each: FaultDef;
-    checkpoints: CheckpointDef[];
+    ladder: LadderDef;
+    skills: Named[];
+    objects: Named[];
     onChange: (next: FaultDef | null) => void;
 }) {
     const about = each.name || 'new fault';
@@ -228,7 +234,7 @@ function FaultRow({
                     value={each.checkpoint}
                     onChange={(event) => onChange({ ...each, checkpoint: event.target.value })}
                 >
-                    <Options of={checkpoints} />
+                    <Options of={ladder.checkpoints} />
                 </select>
                 <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
                     Take away
@@ -258,6 +264,14 @@ function FaultRow({
                     can hurt
                 </label>
             </div>
+            <DrillDose
+                about={`the drill for ${about}`}
+                dose={each.dose}
+                skill={ladder.skill}
+                skills={skills}
+                objects={objects}
+                onChange={(dose) => onChange(dose === undefined ? leftOut(each, 'dose') : { ...each, dose })}
+            />
         </div>
     );
 }
@@ -500,7 +514,17 @@ function Checkpoints({ ladder, onChange }: { ladder: LadderDef; onChange: (next:
     );
 }
 
-function Faults({ ladder, onChange }: { ladder: LadderDef; onChange: (next: LadderDef) => void }) {
+function Faults({
+    ladder,
+    skills,
+    objects,
+    onChange,
+}: {
+    ladder: LadderDef;
+    skills: Named[];
+    objects: Named[];
+    onChange: (next: LadderDef) => void;
+}) {
     return (
         <section aria-label="Faults">
             <h2 className="border-b-2 border-ink pb-1 text-base">Faults: the thought, and the drill that mends it</h2>
@@ -508,7 +532,9 @@ function Faults({ ladder, onChange }: { ladder: LadderDef; onChange: (next: Ladd
                 <FaultRow
                     key={each.id}
                     each={each}
-                    checkpoints={ladder.checkpoints}
+                    ladder={ladder}
+                    skills={skills}
+                    objects={objects}
                     onChange={(next) =>
                         onChange({
                             ...ladder,

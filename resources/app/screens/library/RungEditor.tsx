@@ -1,6 +1,8 @@
-import { useState } from 'react';
 import type { Named } from '../../api/client';
+import { leftOut } from './definition';
 import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
+import { Figure } from './Figure';
+import { DoneWith } from './DoneWith';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { clsx } from 'clsx';
 
@@ -255,38 +257,6 @@ function PartsLoaded({
     );
 }
 
-/** What is typed stays as typed until it is a number; empty means nothing is set. */
-function Figure({
-    label,
-    about = '',
-    value,
-    onChange,
-}: {
-    label: string;
-    about?: string;
-    value: number | undefined;
-    onChange: (value: number | undefined) => void;
-}) {
-    const [text, setText] = useState(value === undefined ? '' : String(value));
-    return (
-        <label className="flex items-center gap-1 text-sm">
-            <input
-                aria-label={`${label}${about && ` of ${about}`}`}
-                className="field figure w-14 px-1 text-center"
-                inputMode="decimal"
-                value={text}
-                onChange={(event) => {
-                    setText(event.target.value);
-                    const number = Number(event.target.value);
-                    if (event.target.value === '') onChange(undefined);
-                    else if (!Number.isNaN(number)) onChange(number);
-                }}
-            />
-            <span className="text-soft">{label}</span>
-        </label>
-    );
-}
-
 function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
     return (
         <div className="grid gap-2 sm:grid-cols-[1fr_1.4fr_11rem]">
@@ -352,9 +322,6 @@ function ToGoOn({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) =
 }
 
 /** The block without one of its fields. */
-const leftOut = (block: BlockDef, key: string): BlockDef =>
-    Object.fromEntries(Object.entries(block).filter(([each]) => each !== key)) as BlockDef;
-
 function BlockName({ about, block, onChange }: { about: string; block: BlockDef; onChange: (next: BlockDef) => void }) {
     return (
         <div className="flex flex-wrap gap-1.5">
@@ -446,22 +413,7 @@ function WithWhat({
     return (
         <>
             {' '}
-            <select
-                aria-label={`Skill of ${about}`}
-                className="field w-40"
-                value={block.skill}
-                onChange={(event) => onChange({ ...block, skill: event.target.value })}
-            >
-                <Options of={skills} />
-            </select>
-            <select
-                aria-label={`Object of ${about}`}
-                className="field w-40"
-                value={block.object}
-                onChange={(event) => onChange({ ...block, object: event.target.value })}
-            >
-                <Options of={objects} />
-            </select>
+            <DoneWith about={about} of={block} skills={skills} objects={objects} onChange={onChange} />
             <select
                 aria-label={`Floor of ${about}`}
                 className="field w-28"

@@ -2,7 +2,25 @@ import type { LibraryFile } from '../../api/client';
 
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
 export type CheckpointDef = { id: string; name: string; good: string; variants?: string[] };
-export type FaultDef = { id: string; name: string; checkpoint: string; cue: string; drill: string; safety?: boolean };
+export type DrillDoseDef = {
+    skill: string;
+    object: string;
+    reps: number;
+    effort: number;
+    distance_m?: number;
+    hold_s?: number;
+    legs?: number;
+    [other: string]: unknown;
+};
+export type FaultDef = {
+    id: string;
+    name: string;
+    checkpoint: string;
+    cue: string;
+    drill: string;
+    dose?: DrillDoseDef;
+    safety?: boolean;
+};
 export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
     block: string;
@@ -17,6 +35,7 @@ export type BlockDef = {
     surface?: string;
     distance_m?: number;
     hold_s?: number;
+    legs?: number;
     rest_s?: number;
     judged?: boolean;
     loads?: LoadedPart[];
@@ -54,6 +73,10 @@ export type LadderDef = {
 };
 
 export const definitionOf = (file: LibraryFile): LadderDef => file.definition as unknown as LadderDef;
+
+/** The same without what is not said any more. */
+export const leftOut = <T extends object>(of: T, key: string): T =>
+    Object.fromEntries(Object.entries(of).filter(([each]) => each !== key)) as T;
 
 /** An id nothing in the list has, from a name. */
 export function freshId(name: string, taken: { id: string }[]): string {

@@ -16,7 +16,6 @@ import { clsx } from 'clsx';
 type Dose = { id: string; sets: number; reps: number; effort: number; distance_m: number | null };
 const PREVIEW_AFTER_MS = 120;
 /** Beyond this many nobody plans by the count. */
-const AMPLE_REPS = 250;
 
 const doseOf = (block: Block): Dose => ({
     id: block.id,
@@ -474,10 +473,10 @@ function Placed({ block, reps }: { block: Block; reps: number }) {
             {block.reps_by_set.join(' · ')}
             {block.asked_reps !== reps ? ` of ${block.asked_reps} asked` : ''} ·{' '}
             {block.headroom === null ? (
-                'no limit counts it'
+                'no limit is set for this'
             ) : (
                 <span title={block.binding.join(', ')}>
-                    {block.headroom > AMPLE_REPS ? 'ample room' : `${block.headroom} more fit`}
+                    {block.plenty ? 'plenty of room' : `${block.headroom} more fit`}
                 </span>
             )}
         </>
