@@ -6,6 +6,7 @@ use App\Athletes\MeasurementController;
 use App\Athletes\RosterController;
 use App\Courtside\SheetController;
 use App\Gates\GatesController;
+use App\Health\AwayController;
 use App\Health\RollCallController;
 use App\Http\FromThePage;
 use App\Library\LibraryController;
@@ -168,6 +169,17 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('heights/{id}/confirm', [MeasurementController::class, 'confirmHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('heights/{id}/withdraw', [MeasurementController::class, 'withdrawHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('conditions', [IntakeController::class, 'condition'])->can('setCondition', 'athlete');
+        Route::controller(AwayController::class)->scopeBindings()->group(function (): void {
+            Route::get('away-and-hurt', 'show')->can('view', 'athlete');
+            Route::post('absences', 'beAway')->can('report', 'athlete');
+            Route::post('absences/{absence}/end', 'end')->whereUuid('absence')->can('attend', 'athlete');
+            Route::post('absences/{absence}/take-back', 'takeBack')->whereUuid('absence')->can('attend', 'athlete');
+            Route::post('restrictions', 'restrict')->can('clear', 'athlete');
+            Route::post('restrictions/{restriction}/lift', 'lift')->whereUuid('restriction')->can('clear', 'athlete');
+            Route::post('incidents', 'openIncident')->can('attend', 'athlete');
+            Route::post('incidents/{incident}/entries', 'addToIncident')->whereUuid('incident')->can('attend', 'athlete');
+            Route::post('incidents/{incident}/close', 'closeIncident')->whereUuid('incident')->can('attend', 'athlete');
+        });
         Route::post('links', [IntakeController::class, 'link'])->can('decide', 'athlete');
         Route::get('export', [IntakeController::class, 'export'])->can('export', 'athlete');
         Route::post('erase', [IntakeController::class, 'erase'])->can('decide', 'athlete');

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Athletes;
 
+use App\Health\Absence;
+use App\Health\Incident;
+use App\Health\Restriction;
 use App\People\Workspace;
 use App\Records\Record;
 use App\Sessions\Sheet;
@@ -61,6 +64,24 @@ final class Athlete extends Record
     public function squads(): BelongsToMany
     {
         return $this->belongsToMany(Squad::class);
+    }
+
+    /** @return HasMany<Absence, $this> */
+    public function absences(): HasMany
+    {
+        return $this->hasMany(Absence::class);
+    }
+
+    /** @return HasMany<Restriction, $this> */
+    public function restrictions(): HasMany
+    {
+        return $this->hasMany(Restriction::class);
+    }
+
+    /** @return HasMany<Incident, $this> */
+    public function incidents(): HasMany
+    {
+        return $this->hasMany(Incident::class);
     }
 
     /** @return HasMany<Sheet, $this> */

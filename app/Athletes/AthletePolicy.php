@@ -26,6 +26,12 @@ final class AthletePolicy
         return $this->within($user, $athlete, $user->role->records());
     }
 
+    /** Days away, and what happened to somebody: who runs sessions, and the clinician. */
+    public function attend(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, $user->role->records() || $user->mayClear());
+    }
+
     /** Work at home or elsewhere: who runs sessions, and the athlete's own people. */
     public function logWork(User $user, Athlete $athlete): Response
     {

@@ -24,13 +24,13 @@ final class Privacy
         'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
         'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips',
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
-        'corrections',
+        'corrections', 'absences', 'restrictions', 'incidents',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
     public const EXPORTED_OF_THOSE = [
         'athletes', 'rep_events', 'sheet_blocks', 'training_sessions', 'return_attempts', 'return_clearances',
-        'return_steps', 'return_measures', 'links', 'activity_log', 'users',
+        'return_steps', 'return_measures', 'incident_entries', 'links', 'activity_log', 'users',
     ];
 
     /** Not given, and why. */
@@ -51,11 +51,13 @@ final class Privacy
     public const ERASED = [
         'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
-        'athlete_user', 'links', 'corrections',
+        'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents',
     ];
 
     /** Goes with those, by the database's own rule. */
-    public const ERASED_WITH_THOSE = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
+    public const ERASED_WITH_THOSE = [...self::OF_RETURNS, 'incident_entries'];
+
+    private const OF_RETURNS = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
 
     /** Stays without what names the person or tells of their health. */
     public const EMPTIED = ['athletes', 'sheets', 'rep_events', 'activity_log', 'users', 'sessions'];
@@ -94,9 +96,10 @@ final class Privacy
             ->whereIn('id', array_column($data['sheets'], 'training_session_id'))
             ->get(['id', 'squad_id', 'held_on', 'starts_at', 'title', 'minutes', 'floor'])
             ->all();
-        foreach (self::ERASED_WITH_THOSE as $table) {
+        foreach (self::OF_RETURNS as $table) {
             $data[$table] = $rows($table, 'return_id', array_column($data['returns'], 'id'));
         }
+        $data['incident_entries'] = $rows('incident_entries', 'incident_id', array_column($data['incidents'], 'id'));
         // A link without what opens it; an account without what signs in.
         $data['links'] = DB::table('links')
             ->where('athlete_id', $athlete->id)

@@ -28,7 +28,6 @@ use Illuminate\Support\Facades\DB;
 /** Reports and clearances of many athletes, and the words they come to. */
 final class DayReadiness
 {
-    /** A gate may look back this many days for soreness; the rules of the day need three. */
     /** @var array<string, list<SorenessReport>> */
     private array $reports = [];
 
@@ -47,10 +46,13 @@ final class DayReadiness
     /** @var array<string, int> athletes of whom a device says that it holds counts it has not sent */
     private array $missing = [];
 
+    public readonly DatedBounds $dated;
+
     /** @param  list<Athlete>  $athletes  of one club */
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+        $this->dated = new DatedBounds($ids, $on);
         // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
         $upTo = Workspace::lastDayOf($athletes, $on)->iso();
         $rows = $this->reported($ids, $upTo)
@@ -148,7 +150,7 @@ final class DayReadiness
     }
 
     /**
-     * What the core is asked with: the reports, and around them conditions a clinician set, and a fever.
+     * What the core is asked with: the reports, and around them conditions a clinician set, a fever, an illness.
      *
      * @return array{
      *     on: Day,
@@ -172,6 +174,7 @@ final class DayReadiness
                 isset($this->fevers[$athlete->id]),
                 holdsOvernight: true,
                 countsMissing: isset($this->missing[$athlete->id]),
+                illnesses: $this->dated->illnesses($athlete->id),
             ),
         ];
     }

@@ -85,6 +85,7 @@ final class HealthLog
                 'refers' => School::Strict->wordOf(Kind::from($report['kind']), (int) $report['score']) === Word::Refer,
                 'note' => $report['note'] ?? null, ...$who, 'received_at' => $now,
             ], array_values($new)));
+            Incidents::openFor($athlete, array_values($new), $who['reported_by']);
             AthletesChanged::one($athlete, $today);
         });
     }

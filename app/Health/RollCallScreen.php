@@ -11,6 +11,7 @@ use App\Health\Answers\RollCallRowView;
 use App\Health\Answers\RollCallView;
 use App\People\Link;
 use App\People\User;
+use App\Wording\AwayWording;
 use Illuminate\Support\Facades\DB;
 
 /** How is everybody? The whole squad on one screen, those who have not answered first. */
@@ -65,6 +66,7 @@ final class RollCallScreen
         ): RollCallRowView {
             $readiness = $book->readiness($athlete, $squad);
             $report = $today[$athlete->id] ?? null;
+            $away = $book->dated->away($athlete->id, $on);
 
             return new RollCallRowView(
                 athlete: Cards::athlete($athlete, $on),
@@ -75,12 +77,15 @@ final class RollCallScreen
                 last_answer: isset($before[$athlete->id]) ? substr($before[$athlete->id], 0, 10) : null,
                 morning_after: in_array($athlete->id, $worked, true) && ! in_array($athlete->id, $mornings, true),
                 ill: $ill[$athlete->id] ?? null,
+                away: $away === null ? null : AwayWording::absence($away, $on),
                 has_link: in_array($athlete->id, $linked, true),
             );
         }, $athletes);
         usort(
             $rows,
-            fn (RollCallRowView $a, RollCallRowView $b): int => ($a->answered_at === null ? 0 : 1) <=> ($b->answered_at === null ? 0 : 1),
+            // Who has to be asked comes first; who is away is asked last.
+            fn (RollCallRowView $a, RollCallRowView $b): int => [$a->away !== null, $a->answered_at !== null]
+                <=> [$b->away !== null, $b->answered_at !== null],
         );
 
         return new RollCallView(

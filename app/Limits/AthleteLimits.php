@@ -7,6 +7,7 @@ namespace App\Limits;
 use App\Athletes\Athlete;
 use App\Athletes\Heights;
 use App\Athletes\Squad;
+use App\Health\DatedBounds;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
 use Augendo\Core\Day;
@@ -16,10 +17,15 @@ use Augendo\Core\Limits\DoneReturn;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitCalendar;
 
-/** The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one. */
+/**
+ * The limits of each athlete: the squad's rule set, made tighter by growth, by a return under way and by the weeks after one, by days away
+ * and by what a clinician restricts.
+ */
 final class AthleteLimits
 {
     private readonly Heights $heights;
+
+    private readonly DatedBounds $dated;
 
     /** @var array<string, Athlete> by id */
     private readonly array $athletes;
@@ -39,6 +45,7 @@ final class AthleteLimits
         $this->shares = RuleSets::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
         $this->athletes = array_combine(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $athletes);
         $this->heights = new Heights(array_keys($this->athletes), $on);
+        $this->dated = new DatedBounds(array_keys($this->athletes), $on);
     }
 
     public function of(string $athleteId, AthleteLoad $load): LimitCalendar
@@ -62,6 +69,7 @@ final class AthleteLimits
                     $done,
                 ),
             ),
+            dated: $this->dated->limits($athleteId),
         );
     }
 

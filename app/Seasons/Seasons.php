@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Squad;
 use App\Gates\Placement;
+use App\Health\DatedBounds;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Limits\AthleteLoad;
@@ -182,7 +183,12 @@ final class Seasons
             goalRung: $season->goal_rung,
             matches: $matches,
             moves: $moves,
-            off: [...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off), ...$squad->lost, ...array_values($given)],
+            off: [
+                ...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off),
+                ...$squad->lost,
+                ...array_values($given),
+                ...(new DatedBounds([$season->athlete_id], $today))->daysOff($season->athlete_id, $today, $season->goalOn()),
+            ],
             minutes: $season->minutes,
             start: $season->startsOn(),
             withSquad: $squad->with,

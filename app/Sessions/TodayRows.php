@@ -16,6 +16,7 @@ use App\Limits\Tapes;
 use App\Returns\ReturnRefs;
 use App\Sessions\Answers\SheetRefView;
 use App\Sessions\Answers\TodayRowView;
+use App\Wording\AwayWording;
 use App\Wording\Wording;
 use Augendo\Core\Library\LibraryProblem;
 use Augendo\Core\Limits\LimitState;
@@ -64,6 +65,7 @@ final class TodayRows implements MakesRows
         $on = $day->on;
         $load = $day->loads[$athlete->id];
         $readiness = $day->readiness($athlete);
+        $away = $day->health->dated->away($athlete->id, $on);
         $board = $day->limits($athlete)->board($on, $load->record);
         $plan = $load->plansOn($on);
         $states = $board->states($plan);
@@ -112,6 +114,8 @@ final class TodayRows implements MakesRows
             gate: $gate,
             sheet: $sheet,
             referrals: count($readiness->openReferrals),
+            away: $away === null ? null : AwayWording::absence($away, $on),
+            incidents: $day->health->dated->openIncidents($athlete->id),
             return: $wayBack,
         );
     }

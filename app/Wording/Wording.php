@@ -14,6 +14,7 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\DatedLimits;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\LevelLimit;
 use Augendo\Core\Limits\Limit;
@@ -115,6 +116,10 @@ final class Wording
             'known' => "{$report}: a condition the clinician knows, the day stays light.",
             'holds_overnight' => "{$report}: the strict school holds this until the next morning’s report.",
             'fever' => 'Fever: no training today.',
+            'ill' => 'Ill, without a fever: light work at most.',
+            'after_fever' => $reason->word === Word::None
+                ? 'A whole day without fever first: no training today.'
+                : 'Back after a fever: less and easier for some days. A doctor’s word comes first.',
             'counts_missing' => 'Counts are missing from a device: what was done is not known yet,'
                 .' so the dose is that of somebody not checked in.',
             'no_report' => 'No report today.',
@@ -195,12 +200,8 @@ final class Wording
         $n = self::number(...);
 
         return match ($state->kind) {
-            'cap', 'step' => $state->status === Status::Over
-                ? self::beside((float) $state->projected, (float) $state->max)
-                    ." of {$n((float) $state->max)} {$unit}: over by "
-                    .self::beside((float) $state->projected - (float) $state->max, 0.0)
-                    .'.'
-                : "{$n((float) $state->remaining)} of {$n((float) $state->max)} {$unit} left.",
+            'cap' => (float) $state->max === 0.0 ? 'None of it.' : self::room($state, $unit),
+            'step' => self::room($state, $unit),
             'level' => 'At most '.(
                 $unit === 'm' ? "{$n((float) $state->max)} m" : self::percent((float) $state->max).' effort'
             ).' in one set.',
@@ -216,6 +217,18 @@ final class Wording
                     .self::number((float) $state->max, 2)
                     .' is too fast.',
         };
+    }
+
+    private static function room(LimitFigures $state, string $unit): string
+    {
+        $n = self::number(...);
+
+        return $state->status === Status::Over
+            ? self::beside((float) $state->projected, (float) $state->max)
+                ." of {$n((float) $state->max)} {$unit}: over by "
+                .self::beside((float) $state->projected - (float) $state->max, 0.0)
+                .'.'
+            : "{$n((float) $state->remaining)} of {$n((float) $state->max)} {$unit} left.";
     }
 
     /** What a limit sums, and over what. */
@@ -273,7 +286,8 @@ final class Wording
     /** @param  list<Limit>  $limits  that leave no room any more */
     public static function full(array $limits): string
     {
-        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => self::limitName($limit->label).match ($limit->kind()) {
+        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => self::limitName($limit->label).match (DatedLimits::isOne($limit) ? 'dated' : $limit->kind()) {
+            'dated' => '',
             'rest' => ' is owed',
             'streak' => ' are used up',
             'level' => ' is at its most',

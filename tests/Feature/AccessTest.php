@@ -8,10 +8,15 @@ use App\Athletes\Athlete;
 use App\People\Role;
 use App\People\User;
 use App\Returns\PlayReturn;
+use Database\Factories\AbsenceFactory;
 use Database\Factories\FixtureFactory;
+use Database\Factories\IncidentFactory;
+use Database\Factories\RestrictionFactory;
 use Database\Factories\SessionChangeFactory;
 use Database\Factories\SquadFactory;
 use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\Factory;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
@@ -26,6 +31,8 @@ final class AccessTest extends TestCase
     private const RECORDS = [Role::Coach, Role::Assistant];
 
     private const CLEARS = [Role::Coach, Role::Clinician];
+
+    private const ATTENDS = [Role::Coach, Role::Assistant, Role::Clinician];
 
     private const COACH = [Role::Coach];
 
@@ -132,6 +139,15 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/heights/{id}/confirm' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/withdraw' => self::RECORDS,
         'POST api/athletes/{athlete}/conditions' => [Role::Clinician],
+        'GET api/athletes/{athlete}/away-and-hurt' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/absences' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/absences/{absence}/end' => self::ATTENDS,
+        'POST api/athletes/{athlete}/absences/{absence}/take-back' => self::ATTENDS,
+        'POST api/athletes/{athlete}/restrictions' => self::CLEARS,
+        'POST api/athletes/{athlete}/restrictions/{restriction}/lift' => self::CLEARS,
+        'POST api/athletes/{athlete}/incidents' => self::ATTENDS,
+        'POST api/athletes/{athlete}/incidents/{incident}/entries' => self::ATTENDS,
+        'POST api/athletes/{athlete}/incidents/{incident}/close' => self::ATTENDS,
         'POST api/athletes/{athlete}/links' => self::COACH,
         'GET api/athletes/{athlete}/export' => [Role::Coach, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/erase' => self::COACH,
@@ -287,6 +303,9 @@ final class AccessTest extends TestCase
             '{entry}' => str_contains($path, '{entry}') ? $this->logged($athlete) : '',
             '{fixture}' => str_contains($path, '{fixture}') ? $id($this->fixture($athlete)) : '',
             '{change}' => str_contains($path, '{change}') ? $id($this->change($athlete)) : '',
+            '{absence}' => str_contains($path, '{absence}') ? $id($this->made(AbsenceFactory::new(), $athlete, 'entered_by')) : '',
+            '{restriction}' => str_contains($path, '{restriction}') ? $id($this->made(RestrictionFactory::new(), $athlete, 'set_by')) : '',
+            '{incident}' => str_contains($path, '{incident}') ? $id($this->made(IncidentFactory::new(), $athlete, 'opened_by')) : '',
             '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(),
             '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
@@ -324,6 +343,12 @@ final class AccessTest extends TestCase
                 'skill' => 'float-serve',
                 'reference_speed_ms' => 20.0,
             ]);
+    }
+
+    /** @param  Factory<covariant Model>  $factory */
+    private function made(Factory $factory, Athlete $athlete, string $who): string
+    {
+        return $factory->createOne(['athlete_id' => $athlete->id, $who => $this->coach()->id])->getKey();
     }
 
     private function logged(Athlete $athlete): string

@@ -22,6 +22,7 @@ final readonly class RollCallRowView
         /** whether a session yesterday waits for its morning report */
         public bool $morning_after,
         public ?string $ill,
+        public ?string $away,
         public bool $has_link,
     ) {}
 }

@@ -30,6 +30,10 @@ final readonly class TodayRowView
         public ?GateView $gate,
         public ?SheetRefView $sheet,
         public int $referrals,
+        /** why nobody is to wait for the athlete today */
+        public ?string $away,
+        /** what happened and is not closed yet */
+        public int $incidents,
         /** the open return, if the athlete is on the way back */
         public ?ReturnRefView $return,
     ) {}

@@ -29,6 +29,7 @@ final readonly class LimitCalendar
      * @param  list<int>  $matchDays  ordinals of declared match days
      * @param  bool  $returning  whether a way back is under way
      * @param  list<DoneReturn>  $doneReturns
+     * @param  list<DatedLimits>  $dated
      */
     public function __construct(
         array $limits,
@@ -37,6 +38,7 @@ final readonly class LimitCalendar
         bool $growingFast = false,
         public bool $returning = false,
         private array $doneReturns = [],
+        private array $dated = [],
     ) {
         $limits = $growingFast ? Adjustment::growing($limits) : $limits;
         $this->limits = $matchDays === [] ? $limits : array_map(
@@ -56,12 +58,13 @@ final readonly class LimitCalendar
             growingFast: false,
             returning: false,
             doneReturns: [...$this->doneReturns, $done],
+            dated: $this->dated,
         );
     }
 
     /**
      * @param  LoadRecord  $record  up to the day
-     * @return list<Limit> those of the weeks after a return first, then the rule set in its order, every age
+     * @return list<Limit> those of single days first, those of the weeks after a return, then the rule set in its order, every age
      */
     public function on(Day $on, LoadRecord $record): array
     {
@@ -88,7 +91,12 @@ final readonly class LimitCalendar
             }
         }
 
-        return [...array_values($after), ...$limits];
+        $dated = [];
+        foreach ($this->dated as $each) {
+            $dated = $each->holdOn($on) ? [...$dated, ...$each->limits] : $dated;
+        }
+
+        return [...$dated, ...array_values($after), ...$limits];
     }
 
     /**

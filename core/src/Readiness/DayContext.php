@@ -16,12 +16,14 @@ final readonly class DayContext
      * @param  bool  $holdsOvernight  in the strict school, a none from joint or sharp pain holds until the next morning's report
      * @param  bool  $countsMissing  whether repetitions are known to lie on a device that has not sent them: what was
      *         done is then not known
+     * @param  list<Illness>  $illnesses
      */
     public function __construct(
         public array $conditions = [],
         public bool $fever = false,
         public bool $holdsOvernight = false,
         public bool $countsMissing = false,
+        public array $illnesses = [],
     ) {}
 
     public function knows(SorenessReport $report): bool

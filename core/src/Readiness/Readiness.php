@@ -28,6 +28,7 @@ final readonly class Readiness
         public array $openReferrals,
         public bool $checkedIn,
         public bool $countsMissing,
+        public bool $easingBack,
     ) {}
 
     /**
@@ -67,12 +68,12 @@ final readonly class Readiness
     }
 
     /**
-     * No report today, or repetitions that nobody here knows of yet: the dose and the effort are those of the unknown,
+     * No report today, repetitions that nobody here knows of yet, or the first days after a fever: the dose and the effort are those of the unknown,
      * whatever else is known.
      */
     public function trainsAsUnknown(): bool
     {
-        return ! $this->checkedIn || $this->countsMissing;
+        return ! $this->checkedIn || $this->countsMissing || $this->easingBack;
     }
 
     /**
@@ -136,6 +137,18 @@ final readonly class Readiness
             $reasons[$channel->value][] = new Reason('fever', Word::None);
         }
 
+        $easingBack = false;
+        foreach ($around->illnesses as $illness) {
+            $because = $illness->reasonOn($on);
+            if ($because === null) {
+                continue;
+            }
+            $easingBack = $easingBack || $because->word === Word::Unknown;
+            foreach (Channel::cases() as $channel) {
+                $reasons[$channel->value][] = $because;
+            }
+        }
+
         foreach ($around->countsMissing ? Channel::cases() : [] as $channel) {
             $reasons[$channel->value][] = new Reason('counts_missing', Word::Unknown);
         }
@@ -159,6 +172,7 @@ final readonly class Readiness
             openReferrals: $open,
             checkedIn: $checkedIn,
             countsMissing: $around->countsMissing,
+            easingBack: $easingBack,
         );
     }
 

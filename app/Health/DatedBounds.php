@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Health;
+
+use App\Wording\AwayWording;
+use Augendo\Core\Day;
+use Augendo\Core\Limits\DatedLimits;
+use Augendo\Core\Readiness\Illness;
+use Illuminate\Database\Eloquent\Builder;
+
+/** Who is away or ill, and whom a clinician restricts: what binds single days of several athletes. */
+final class DatedBounds
+{
+    /** The way back after a long fever takes no longer than this. */
+    private const LOOK_BACK_DAYS = 10;
+
+    /** @var array<string, list<Absence>> by athlete id, by day */
+    private array $absences = [];
+
+    /** @var array<string, list<Restriction>> by athlete id, by day */
+    private array $restrictions = [];
+
+    /** @var array<string, int> open ones, by athlete id */
+    private array $incidents;
+
+    /** @param  list<string>  $ids  of athletes */
+    public function __construct(array $ids, private readonly Day $today)
+    {
+        $since = $today->plus(-self::LOOK_BACK_DAYS)->iso();
+        $absences = Absence::query()
+            ->whereIn('athlete_id', $ids)
+            ->whereNull('withdrawn_at')
+            ->where(fn (Builder $query) => $query->where('until_day', '>=', $since)->orWhere('ended_on', '>=', $since)
+                ->orWhere(fn (Builder $ill) => $ill->where('kind', AbsenceKind::Ill)->whereNull('ended_on')))
+            ->orderBy('from_day')
+            ->orderBy('id')
+            ->get();
+        foreach ($absences as $absence) {
+            $this->absences[$absence->athlete_id][] = $absence;
+        }
+        $restrictions = Restriction::query()
+            ->whereIn('athlete_id', $ids)
+            ->whereNull('lifted_at')
+            ->where('until_day', '>=', $today->iso())
+            ->orderBy('from_day')
+            ->orderBy('id')
+            ->get();
+        foreach ($restrictions as $restriction) {
+            $this->restrictions[$restriction->athlete_id][] = $restriction;
+        }
+        $open = Incident::query()->whereIn('athlete_id', $ids)->whereNull('closed_at');
+        $this->incidents = $open->pluck('athlete_id')->countBy()->all();
+    }
+
+    /** How much that happened is not closed yet. */
+    public function openIncidents(string $athleteId): int
+    {
+        return $this->incidents[$athleteId] ?? 0;
+    }
+
+    /** @return list<DatedLimits> */
+    public function limits(string $athleteId): array
+    {
+        $limits = [];
+        foreach ($this->absences[$athleteId] ?? [] as $absence) {
+            $limits = [...$limits, ...$absence->limits($this->today, AwayWording::label($absence, $this->today), AwayWording::SOURCE)];
+        }
+        foreach ($this->restrictions[$athleteId] ?? [] as $restriction) {
+            $limits = [...$limits, ...$restriction->limits(AwayWording::none($restriction), AwayWording::easier($restriction))];
+        }
+
+        return $limits;
+    }
+
+    /** @return list<Illness> */
+    public function illnesses(string $athleteId): array
+    {
+        $ill = array_map(fn (Absence $absence): ?Illness => $absence->illness($this->today), $this->absences[$athleteId] ?? []);
+
+        return array_values(array_filter($ill));
+    }
+
+    /** Who is not there on a day, or too ill for anything. */
+    public function away(string $athleteId, Day $on): ?Absence
+    {
+        foreach ($this->absences[$athleteId] ?? [] as $absence) {
+            $isThere = $absence->kind === AbsenceKind::Ill && ! $absence->fever;
+            if (! $isThere && ! $absence->from()->isAfter($on) && ! $on->isAfter($absence->until($this->today))) {
+                return $absence;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Restriction> that bind today or later, by day */
+    public function restrictions(string $athleteId): array
+    {
+        return $this->restrictions[$athleteId] ?? [];
+    }
+
+    /** @return list<int> ordinals of days from one to another on which nothing at all may be done */
+    public function daysOff(string $athleteId, Day $from, Day $to): array
+    {
+        $off = [];
+        foreach ($this->limits($athleteId) as $limits) {
+            if ($limits->isAll()) {
+                $first = $limits->from->latest($from)->ordinal;
+                $last = min($limits->until->ordinal, $to->ordinal);
+                $off = [...$off, ...$first <= $last ? range($first, $last) : []];
+            }
+        }
+
+        return array_values(array_unique($off));
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Health\Absence;
+use App\Health\Incident;
+use App\People\Role;
+use App\Sessions\Sheet;
+use Augendo\Core\Day;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Days away, illness, what a clinician restricts, what happened: every plan knows of it, and each is taken back by whoever may. */
+#[Group('once')]
+final class AwayTest extends TestCase
+{
+    private Day $today;
+
+    private string $dario;
+
+    private int $squad;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->coach());
+        $this->squad = $this->smallSquad('Dario')->id;
+        $this->today = $this->coach()->workspace->today();
+        $this->dario = $this->athlete('Dario')->id;
+    }
+
+    public function test_nothing_is_planned_while_somebody_is_away_and_it_comes_back_with_them(): void
+    {
+        $sheet = $this->planned(3);
+        $before = $this->reps($sheet);
+        $this->assertGreaterThan(0, $before);
+        $id = (string) Str::uuid7();
+        $away = ['id' => $id, 'kind' => 'travel', 'from_day' => $this->iso(2), 'until_day' => $this->iso(4)];
+        $this->away($away)->assertOk();
+        $this->away($away)->assertOk()->assertJsonCount(1, 'absences');
+        $this->assertSame(0, $this->reps($sheet));
+        $view = $this->getJson("/api/sheets/{$sheet}")->assertOk()->json();
+        $this->assertStringContainsString('way until', json_encode($view, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR));
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(2)])->assertOk();
+        $this->assertSame($before, $this->reps($sheet), 'back a day earlier');
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(1)])->assertStatus(422);
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(9)])->assertOk();
+        $this->assertSame(0, $this->reps($sheet));
+        $this->post_("absences/{$id}/take-back")->assertOk()->assertJsonCount(0, 'absences');
+        $this->assertSame($before, $this->reps($sheet));
+    }
+
+    public function test_a_fever_is_over_when_somebody_says_so_and_not_by_the_calendar(): void
+    {
+        $sheet = $this->planned(0);
+        $id = (string) Str::uuid7();
+        $this->reported();
+        $this->away(['id' => $id, 'kind' => 'ill', 'fever' => true, 'from_day' => $this->iso(-5), 'until_day' => $this->iso(-3)])
+            ->assertOk()
+            ->assertJsonPath('absences.0.open', true);
+        $this->assertSame(['none', 0], [$this->row()['word'], $this->reps($sheet)]);
+        $this->assertStringContainsString('Nobody has said yet', $this->row()['away']);
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(1)])->assertStatus(422);
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(-1)])->assertOk();
+        $this->assertSame(['none', null], [$this->row()['word'], $this->row()['away']], 'a whole day without one first');
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(-3)])->assertOk();
+        $this->assertSame('unknown', $this->row()['word']);
+        $reps = $this->reps($sheet);
+        $this->assertGreaterThan(0, $reps);
+        $this->post_("absences/{$id}/end", ['last_day' => $this->iso(-5)])->assertOk();
+        $this->assertSame('reduced', $this->row()['word']);
+        Absence::query()->whereKey($id)->update(['entered_at' => now()->subHour()]);
+        $this->post_("absences/{$id}/take-back")->assertJsonPath('title', 'Too late to take back');
+    }
+
+    public function test_what_a_clinician_restricts_binds_every_plan_and_only_a_clinician_lifts_it(): void
+    {
+        [$near, $far] = [$this->planned(2), $this->planned(9)];
+        $this->assertGreaterThan(0.6, $this->hardest($far));
+        $id = (string) Str::uuid7();
+        $given = [
+            'id' => $id, 'covers' => 'overhead', 'from_day' => $this->iso(0), 'none_until' => $this->iso(5), 'until_day' => $this->iso(20),
+            'effort_max' => 0.4, 'reps_a_day' => 12, 'clinician_name' => 'Dr. Kim Reed', 'note' => null,
+        ];
+        $this->post_('restrictions', [...$given, 'until_day' => $this->iso(3)])->assertStatus(422);
+        $this->post_('restrictions', [...$given, 'effort_max' => null, 'reps_a_day' => null])->assertStatus(422);
+        $this->post_('restrictions', $given)->assertOk()->assertJsonPath('restrictions.0.clinician_name', 'Dr. Kim Reed');
+        $this->assertSame(0, $this->reps($near));
+        $this->assertLessThanOrEqual(0.4, $this->hardest($far));
+        $this->assertLessThanOrEqual(12, $this->reps($far));
+        $left = $this->getJson("/api/athletes/{$this->dario}/headroom?skill=float-serve&reps=10")->assertOk()->json('rows.0.cells.0');
+        $this->assertSame([0, true], [$left['reps'], $left['fits_on'] >= $this->iso(6)]);
+
+        $this->travel(1)->hours();
+        $this->post_("restrictions/{$id}/lift")->assertStatus(422)->assertJsonPath('title', 'It stays');
+        $this->actingAs($this->person(Role::Assistant));
+        $this->post_("restrictions/{$id}/lift")->assertForbidden();
+        $this->person(Role::Clinician)->boundAthletes()->attach($this->dario);
+        $this->actingAs($this->person(Role::Clinician));
+        $this->post_("restrictions/{$id}/lift")->assertOk()->assertJsonPath('restrictions.0.open', false);
+        $this->actingAs($this->coach());
+        $this->assertGreaterThan(0.6, $this->hardest($far));
+    }
+
+    public function test_a_head_knock_opens_an_incident_that_closes_only_when_all_is_done(): void
+    {
+        $this->post_('reports', ['reports' => [$this->report('head', null, 'head', 4, 'during')]])->assertNoContent();
+        $this->post_('reports', ['reports' => [$this->report('head', null, 'head', 2, 'after')]])->assertNoContent();
+        $incident = Incident::query()->where('athlete_id', $this->dario)->sole();
+        $this->assertSame(1, $this->row()['incidents']);
+        $this->post_("incidents/{$incident->id}/close")->assertStatus(422)->assertSee('who was told');
+        $entry = ['id' => (string) Str::uuid7(), 'kind' => 'told', 'at' => now()->toIso8601String(), 'who' => null, 'text' => 'By phone'];
+        $this->post_("incidents/{$incident->id}/entries", $entry)->assertStatus(422)->assertJsonPath('errors.who.0', 'Say who.');
+        $this->post_("incidents/{$incident->id}/entries", [...$entry, 'who' => 'his sister'])->assertOk();
+        $this->post_("incidents/{$incident->id}/entries", [...$entry, 'who' => 'his sister'])->assertOk()
+            ->assertJsonCount(1, 'incidents.0.entries');
+        $this->post_("incidents/{$incident->id}/close")->assertStatus(422)->assertSee('clearance');
+        $this->travel(1)->minutes();
+        $this->post_('clearances', [
+            'id' => (string) Str::uuid7(), 'sites' => null, 'clinician_name' => 'Dr. Kim Reed', 'clinician_role' => 'Physician',
+            'document_date' => $this->iso(0), 'note' => null,
+        ])->assertNoContent();
+        $closed = $this->post_("incidents/{$incident->id}/close")->assertOk()->json('incidents.0');
+        $this->assertNotNull($closed['closed_at']);
+        $this->assertStringContainsString('his sister', $closed['text']);
+        $this->post_("incidents/{$incident->id}/entries", [...$entry, 'id' => (string) Str::uuid7(), 'who' => 'x'])->assertStatus(422);
+    }
+
+    public function test_one_of_another_athlete_is_not_there(): void
+    {
+        $id = (string) Str::uuid7();
+        $this->away(['id' => $id, 'kind' => 'holiday', 'from_day' => $this->iso(1), 'until_day' => $this->iso(2)])->assertOk();
+        $mira = $this->athlete('Mira')->id;
+        $this->postJson("/api/athletes/{$mira}/absences/{$id}/take-back")->assertNotFound();
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function away(array $given): TestResponse
+    {
+        return $this->post_('absences', ['fever' => false, 'note' => null, ...$given]);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function post_(string $what, array $given = []): TestResponse
+    {
+        return $this->postJson("/api/athletes/{$this->dario}/{$what}", $given);
+    }
+
+    private function reported(): void
+    {
+        $this->post_('reports', ['reports' => [$this->report('none', null, 'muscle', 0, 'morning')]])->assertNoContent();
+    }
+
+    private function planned(int $days): string
+    {
+        $this->postJson("/api/squads/{$this->squad}/sessions", [
+            'id' => (string) Str::uuid7(), 'day' => $this->iso($days), 'starts_at' => '23:30', 'title' => 'Serves', 'minutes' => 75,
+        ])->assertOk();
+
+        return Sheet::query()->where('athlete_id', $this->dario)->where('held_on', $this->iso($days))
+            ->whereHas('trainingSession', fn ($session) => $session->where('squad_id', $this->squad))->sole()->id;
+    }
+
+    /** @return array<string, mixed> */
+    private function row(): array
+    {
+        $rows = $this->getJson("/api/today?squad={$this->squad}")->assertOk()->json('rows');
+
+        return collect($rows)->firstWhere('athlete.id', $this->dario);
+    }
+
+    private function reps(string $sheet): int
+    {
+        return (int) Sheet::query()->findOrFail($sheet)->blocks()->where('object', '!=', 'nothing')->sum('reps');
+    }
+
+    private function hardest(string $sheet): float
+    {
+        return (float) Sheet::query()->findOrFail($sheet)->blocks()->where('reps', '>', 0)->max('effort');
+    }
+
+    private function iso(int $days): string
+    {
+        return $this->today->plus($days)->iso();
+    }
+}
