@@ -63,9 +63,11 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::get('ladders', [RosterController::class, 'ladders']);
     Route::get('objects', [RosterController::class, 'objects']);
     Route::get('skills', [RosterController::class, 'skills']);
+    Route::get('athletes', [RosterController::class, 'index']);
     Route::post('squads', [RosterController::class, 'addSquad'])->can('manage-people');
     Route::prefix('squads/{squad}')->controller(RosterController::class)->group(function (): void {
         Route::put('', 'changeSquad')->can('manage', 'squad');
+        Route::post('archive', 'archive')->can('manage', 'squad');
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
     });
     Route::get('calendar', [CalendarController::class, 'show']);
@@ -142,6 +144,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     });
     Route::prefix('athletes/{athlete}')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');
+        Route::put('squads', [RosterController::class, 'move'])->can('decide', 'athlete');
+        Route::post('retire', [RosterController::class, 'retire'])->can('decide', 'athlete');
+        Route::post('come-back', [RosterController::class, 'comeBack'])->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
         Route::post(
             'marks/{id}/confirm',

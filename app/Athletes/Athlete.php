@@ -30,6 +30,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $created_at
  * @property Carbon|null $updated_at
  * @property string|null $erased_at
+ * @property string|null $retired_on
  */
 final class Athlete extends Record
 {
@@ -60,7 +61,7 @@ final class Athlete extends Record
         return $this->belongsTo(Workspace::class);
     }
 
-    /** @return BelongsToMany<Squad, $this> */
+    /** @return BelongsToMany<Squad, $this> of somebody who has retired: those left then, by whose rules the record is read */
     public function squads(): BelongsToMany
     {
         return $this->belongsToMany(Squad::class);

@@ -14,6 +14,11 @@ use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Returns\PlayReturn;
 use App\Seasons\Season;
+use App\Seasons\Seasons;
+use App\Sessions\JoinSessions;
+use App\Sessions\SessionState;
+use App\Sessions\TrainingSession;
+use Augendo\Core\Day;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -97,6 +102,7 @@ final class Roster
             ]);
             Audit::of($by, $athlete, 'placed on a ladder', ['ladder' => $ladder->name, 'rung' => $rungId]);
             AthletesChanged::one($athlete->id);
+            JoinSessions::dispatch($athlete->id)->afterCommit();
         });
     }
 
@@ -122,6 +128,107 @@ final class Roster
             Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
             AthletesChanged::one($athlete->id);
         });
+    }
+
+    /**
+     * The squads somebody trains with from now on. In those left nothing is planned any more; those that are new have the athlete in the
+     * sessions that are planned.
+     *
+     * @param  list<int>  $squads  ids, at least one, all of them the coach's to manage
+     */
+    public function move(Athlete $athlete, array $squads, User $by): void
+    {
+        Alone::inClub($by->workspace_id, function () use ($athlete, $squads, $by): void {
+            $athlete->refresh();
+            if ($athlete->retired_on !== null) {
+                throw new Problem(ProblemType::ItStays, "{$athlete->given_name} has retired. Let come back first.");
+            }
+            $manages = $by->visibleSquads()->pluck('id')->all();
+            $unknown = array_diff($squads, $manages);
+            if ($unknown !== []) {
+                throw new Problem(ProblemType::NotFound, 'One of these squads is not there.', ['squads' => ['Choose again.']]);
+            }
+            $now = $athlete->squads()->pluck('squads.id')->all();
+            $left = array_values(array_intersect(array_diff($now, $squads), $manages));
+            $new = array_values(array_diff($squads, $now));
+            foreach ($new as $id) {
+                $last = (int) DB::table('athlete_squad')->where('squad_id', $id)->max('position');
+                $athlete->squads()->attach($id, ['position' => $last + 1]);
+            }
+            $athlete->squads()->detach($left);
+            $this->takeOff($athlete, $by, $left);
+            Audit::of($by, $athlete, 'squads changed', ['left' => $left, 'new' => $new]);
+            $this->changed($athlete, $by);
+            JoinSessions::dispatch($athlete->id)->afterCommit();
+        });
+    }
+
+    /** Out of sight with the whole record: in no list, in no session, in no season. What was counted stays. */
+    public function retire(Athlete $athlete, Day $lastDay, User $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $lastDay, $by): void {
+            if ($athlete->refresh()->retired_on !== null) {
+                return;
+            }
+            $athlete->update(['retired_on' => $lastDay->iso()]);
+            DB::table('athlete_squad')->where('athlete_id', $athlete->id)->update(['left_on' => $lastDay->iso()]);
+            foreach (Season::query()->where('athlete_id', $athlete->id)->where('state', 'open')->get() as $season) {
+                app(Seasons::class)->close($season, $by);
+            }
+            $this->takeOff($athlete, $by, null);
+            Audit::of($by, $athlete, 'retired');
+            $this->changed($athlete, $by);
+        });
+    }
+
+    /** Back in the squads left then, and in the sessions planned for them. Seasons are planned anew: the body is another one. */
+    public function comeBack(Athlete $athlete, User $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $by): void {
+            if ($athlete->refresh()->retired_on === null) {
+                return;
+            }
+            $athlete->update(['retired_on' => null]);
+            DB::table('athlete_squad')->where('athlete_id', $athlete->id)->update(['left_on' => null]);
+            Audit::of($by, $athlete, 'came back');
+            $this->changed($athlete, $by);
+            JoinSessions::dispatch($athlete->id)->afterCommit();
+        });
+    }
+
+    /** A squad that is over: its sessions stay on record, nobody chooses it any more. */
+    public function archive(Squad $squad, User $by): void
+    {
+        Alone::inClub($squad->workspace_id, function () use ($squad, $by): void {
+            $today = $by->workspace->today()->iso();
+            $ahead = TrainingSession::query()
+                ->where('squad_id', $squad->id)
+                ->where('held_on', '>=', $today)
+                ->where('state', SessionState::Planned->value)
+                ->exists();
+            if ($squad->athletes()->exists() || $ahead) {
+                throw new Problem(
+                    ProblemType::StillInUse,
+                    'Somebody is in this squad, or a session of it is planned. Move the athletes and call the sessions off first.',
+                );
+            }
+            $squad->update(['archived_on' => $today]);
+            Audit::of($by, null, 'squad archived', ['name' => $squad->name]);
+        });
+    }
+
+    /**
+     * What is planned for somebody and nobody has begun.
+     *
+     * @param  list<int>|null  $squads  in whose sessions; null: everywhere
+     */
+    private function takeOff(Athlete $athlete, User $by, ?array $squads): void
+    {
+        $planned = $athlete->sheets()->where('held_on', '>=', $by->workspace->today()->iso())->where('state', 'planned');
+        if ($squads !== null) {
+            $planned->whereIn('training_session_id', TrainingSession::query()->whereIn('squad_id', $squads)->select('id'));
+        }
+        $planned->get()->each->delete();
     }
 
     private function changed(Athlete $athlete, User $by): void

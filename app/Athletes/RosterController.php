@@ -7,13 +7,17 @@ namespace App\Athletes;
 use App\Athletes\Answers\IntakeView;
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Answers\PlacedView;
+use App\Athletes\Answers\RosterView;
 use App\Athletes\Answers\SquadView;
 use App\Athletes\Requests\AthleteRequest;
 use App\Athletes\Requests\PlaceRequest;
+use App\Athletes\Requests\RetireRequest;
 use App\Athletes\Requests\SquadRequest;
+use App\Athletes\Requests\SquadsRequest;
 use App\Gates\FindPlace;
 use App\Http\Answers;
 use App\Library\Answers\LadderChoiceView;
+use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryObject;
 use Illuminate\Http\JsonResponse;
@@ -35,6 +39,44 @@ final class RosterController
         $this->roster->changeSquad($squad, $request->validated(), $request->user());
 
         return $this->squad($squad->refresh());
+    }
+
+    #[Answers(RosterView::class)]
+    public function index(Request $request, RosterScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($request->user()));
+    }
+
+    #[Answers(RosterView::class)]
+    public function move(SquadsRequest $request, Athlete $athlete, RosterScreen $screen): JsonResponse
+    {
+        $this->roster->move($athlete, $request->validated('squads'), $request->user());
+
+        return $this->index($request, $screen);
+    }
+
+    #[Answers(RosterView::class)]
+    public function retire(RetireRequest $request, Athlete $athlete, RosterScreen $screen): JsonResponse
+    {
+        $this->roster->retire($athlete, Day::of($request->validated('day')), $request->user());
+
+        return $this->index($request, $screen);
+    }
+
+    #[Answers(RosterView::class)]
+    public function comeBack(Request $request, Athlete $athlete, RosterScreen $screen): JsonResponse
+    {
+        $this->roster->comeBack($athlete, $request->user());
+
+        return $this->index($request, $screen);
+    }
+
+    #[Answers(RosterView::class)]
+    public function archive(Request $request, Squad $squad, RosterScreen $screen): JsonResponse
+    {
+        $this->roster->archive($squad, $request->user());
+
+        return $this->index($request, $screen);
     }
 
     #[Answers(NamedView::class)]

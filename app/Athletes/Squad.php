@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $created_at
  * @property Carbon|null $updated_at
  * @property string|null $floor
+ * @property string|null $archived_on
  */
 final class Squad extends Model
 {
@@ -36,9 +37,9 @@ final class Squad extends Model
         return $this->belongsTo(Workspace::class);
     }
 
-    /** @return BelongsToMany<Athlete, $this> in running order */
+    /** @return BelongsToMany<Athlete, $this> those in it now, in running order */
     public function athletes(): BelongsToMany
     {
-        return $this->belongsToMany(Athlete::class)->withPivot('position')->orderByPivot('position');
+        return $this->belongsToMany(Athlete::class)->withPivot('position')->wherePivotNull('left_on')->orderByPivot('position');
     }
 }

@@ -83,7 +83,7 @@ final class User extends Authenticatable
     /** @return Builder<Squad> in order */
     public function visibleSquads(): Builder
     {
-        $squads = Squad::query()->where('workspace_id', $this->workspace_id)->orderBy('id');
+        $squads = Squad::query()->where('workspace_id', $this->workspace_id)->whereNull('archived_on')->orderBy('id');
 
         return match (true) {
             $this->seesWholeClub() => $squads,

@@ -43,6 +43,15 @@ final class MakeSheets
         return $making;
     }
 
+    /** For somebody who is new to the session: fitted by the worker. */
+    public static function forNew(TrainingSession $session, Athlete $athlete): self
+    {
+        $making = new self($session, null, fitLater: true);
+        $making->for($athlete, $session->ladders);
+
+        return $making;
+    }
+
     /** @param  list<string>|null  $ladders  null: the one the athlete is on last */
     public static function forOne(TrainingSession $session, Athlete $athlete, ?array $ladders, PlanChange $change): self
     {

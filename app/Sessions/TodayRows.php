@@ -102,6 +102,9 @@ final class TodayRows implements MakesRows
             $headroom = $tape === null ? 'No limit is in play.' : "{$tape->label}: {$tape->sentence}";
         }
 
+        $near = self::isNear($states);
+        $incidents = $day->health->dated->openIncidents($athlete->id);
+
         return new TodayRowView(
             athlete: Cards::athlete($athlete, $on),
             word: $readiness->word->value,
@@ -109,13 +112,18 @@ final class TodayRows implements MakesRows
             channels: ReadinessAnswers::channels($readiness),
             tape: $tape,
             headroom: $headroom,
-            near: self::isNear($states),
+            near: $near,
             rung: $rung,
             gate: $gate,
             sheet: $sheet,
             referrals: count($readiness->openReferrals),
             away: $away === null ? null : AwayWording::absence($away, $on),
-            incidents: $day->health->dated->openIncidents($athlete->id),
+            incidents: $incidents,
+            needs_coach: $near
+                || $incidents > 0
+                || $readiness->openReferrals !== []
+                || ($away === null && ! $readiness->checkedIn)
+                || in_array($gate?->decision, ['advance', 'step_back'], true),
             return: $wayBack,
         );
     }

@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Athletes\Athlete;
+use App\Health\AbsenceKind;
+use App\Health\AwayAndHurt;
 use App\People\Role;
 use App\Sessions\ChangeSession;
 use App\Sessions\PlanSessions;
 use App\Sessions\SessionState;
 use App\Sessions\TrainingSession;
+use Augendo\Core\Limits\Covers;
 use Augendo\Core\Planning\SeasonAsk;
+use Database\Factories\IncidentEntryFactory;
+use Database\Factories\IncidentFactory;
 use Database\Factories\TrainingSessionFactory;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** An invented coastal club: thirteen athletes of 8 to 41, together in every state a coach meets on Today. */
 final class DemoSeeder extends Seeder
@@ -33,6 +40,7 @@ final class DemoSeeder extends Seeder
             $club = Club::found('Saltmarsh Throwing Club', 'Harbour squad', $people, 'saltmarsh.example', 'saltmarsh');
             Storyteller::tellSquad($club, $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira');
             $this->calendar($club);
+            $this->awayAndHurt($club);
         });
     }
 
@@ -56,6 +64,33 @@ final class DemoSeeder extends Seeder
             'place' => 'North field', 'ladders' => [self::JAVELIN], 'has_sheets' => false,
             'state' => SessionState::CalledOff, 'reason' => 'Thunder over the field',
         ]);
+    }
+
+    /** A school camp; and a fall with a swollen ankle: told at home, restricted by the clinician, not closed yet. */
+    private function awayAndHurt(Club $club): void
+    {
+        $today = $club->workspace->today();
+        $named = fn (string $name): Athlete => $club->squad->athletes()->where('given_name', $name)->firstOrFail();
+        app(AwayAndHurt::class)->beAway($named('Ravi'), [
+            'id' => (string) Str::uuid7(), 'kind' => AbsenceKind::Travel->value, 'fever' => false,
+            'from_day' => $today->plus(2)->iso(), 'until_day' => $today->plus(6)->iso(), 'note' => 'School camp',
+        ], $club->person(Role::Coach));
+        $sofie = $named('Sofie');
+        $fell = $today->plus(-2)->iso();
+        IncidentFactory::new()
+            ->has(IncidentEntryFactory::new()->state([
+                'at' => "{$fell}T19:20:00Z", 'who' => 'her father', 'text' => 'By phone, he came at half past',
+                'made_by' => $club->person(Role::Assistant)->id,
+            ]), 'entries')
+            ->create([
+                'athlete_id' => $sofie->id, 'at' => "{$fell}T19:05:00Z", 'what' => 'Landed on a ball that had rolled under the net.',
+                'opened_by' => $club->person(Role::Assistant)->id,
+            ]);
+        app(AwayAndHurt::class)->restrict($sofie, [
+            'id' => (string) Str::uuid7(), 'covers' => Covers::Landings->value, 'from_day' => $today->iso(),
+            'none_until' => $today->plus(6)->iso(), 'until_day' => $today->plus(20)->iso(), 'effort_max' => 0.6, 'reps_a_day' => 20,
+            'clinician_name' => '', 'note' => 'Two feet first.',
+        ], $club->person(Role::Clinician));
     }
 
     /** @return list<Story> */

@@ -34,6 +34,8 @@ final readonly class TodayRowView
         public ?string $away,
         /** what happened and is not closed yet */
         public int $incidents,
+        /** the coach has to ask, to decide or to look */
+        public bool $needs_coach,
         /** the open return, if the athlete is on the way back */
         public ?ReturnRefView $return,
     ) {}

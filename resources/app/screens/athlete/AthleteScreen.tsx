@@ -15,6 +15,7 @@ import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
+import { AwayAndHurt } from './away/AwayAndHurt';
 import { ClearanceForm } from './ClearanceForm';
 import { HowMany } from './HowMany';
 import { MissingCounts } from './MissingCounts';
@@ -63,6 +64,7 @@ export function AthleteScreen() {
                         ))
                     )}
                     {query.data.returns.length === 0 && waysBack}
+                    <AwayAndHurt athleteId={athlete.id} />
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <LoadByDay of={query.data} />

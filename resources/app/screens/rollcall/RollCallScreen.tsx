@@ -105,11 +105,13 @@ function Answer({ row, onAsk, onNothing, onTakeBack }: Acting) {
                 <span className="head block truncate text-lg">{row.athlete.name}</span>
                 {row.answered_at === null ? (
                     <span className="block truncate text-sm text-soft">
-                        {row.morning_after
-                            ? 'Worked yesterday: the morning after is asked for'
-                            : row.last_answer
-                              ? `Last answer ${dayName(row.last_answer)}`
-                              : 'Has never answered'}
+                        {row.away !== null
+                            ? row.away
+                            : row.morning_after
+                              ? 'Worked yesterday: the morning after is asked for'
+                              : row.last_answer
+                                ? `Last answer ${dayName(row.last_answer)}`
+                                : 'Has never answered'}
                         {row.has_link ? '' : '; no personal link'}
                     </span>
                 ) : (

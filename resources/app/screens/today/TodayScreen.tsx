@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
 import { answerOrKept, takeAlong } from '../../offline/store';
@@ -32,6 +32,7 @@ export function TodayScreen() {
     const [squad, setSquad] = useState<number | null>(null);
     const [asking, setAsking] = useState<AthleteCard | null>(null);
     const [planning, setPlanning] = useState(false);
+    const [only, setOnly] = useState<Only>(null);
     const me = useMe();
     const today = useQuery({
         queryKey: ['today', squad],
@@ -47,6 +48,8 @@ export function TodayScreen() {
     const counts = ORDER.map((word) => [word, rows.filter((row) => row.word === word).length] as const).filter(
         ([, count]) => count > 0,
     );
+    const needing = rows.filter((row) => row.needs_coach).length;
+    const shown = rows.filter((row) => only === null || (only === 'needs' ? row.needs_coach : row.word === only));
     const next =
         rows.find(
             (row) =>
@@ -61,16 +64,7 @@ export function TodayScreen() {
                         <SquadChoice squad={today.data.squad} squads={today.data.squads} onChange={setSquad} />,{' '}
                         {dayName(today.data.date)}
                     </h1>
-                    <p className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                        {counts.map(([word, count]) => (
-                            <span key={word} className="inline-flex items-center gap-1.5">
-                                <WordShape word={word} size={14} />
-                                <span>
-                                    {count} {WORDS[word].toLowerCase()}
-                                </span>
-                            </span>
-                        ))}
-                    </p>
+                    <Only counts={counts} needing={needing} only={only} onChange={setOnly} />
                 </div>
                 <span className="hidden grow sm:block" />
                 {me.decides && (
@@ -122,7 +116,7 @@ export function TodayScreen() {
                             Session today
                         </span>
                     </div>
-                    {rows.map((row) => (
+                    {shown.map((row) => (
                         <Row key={row.athlete.id} row={row} onAsk={() => setAsking(row.athlete)} />
                     ))}
                 </div>
@@ -133,6 +127,55 @@ export function TodayScreen() {
             {planning && <PlanSession squad={today.data.squad} open onClose={() => setPlanning(false)} />}
             {asking && <CheckIn athlete={asking} onClose={() => setAsking(null)} />}
         </main>
+    );
+}
+
+/** Only those with one word, or only those the coach has to ask, to decide about or to look at. */
+type Only = Word | 'needs' | null;
+
+function Only({
+    counts,
+    needing,
+    only,
+    onChange,
+}: {
+    counts: (readonly [Word, number])[];
+    needing: number;
+    only: Only;
+    onChange: (only: Only) => void;
+}) {
+    const toggle = (which: Only, name: ReactNode) => (
+        <button
+            key={which}
+            type="button"
+            aria-pressed={only === which}
+            className={clsx(
+                'inline-flex min-h-8 items-center gap-1.5 border-b-2 hover:underline',
+                only === which ? 'border-ink font-bold' : 'border-transparent',
+            )}
+            onClick={() => onChange(only === which ? null : which)}
+        >
+            {name}
+        </button>
+    );
+    return (
+        <div role="group" aria-label="Show only" className="mt-1 flex flex-wrap gap-x-4">
+            {counts.map(([word, count]) =>
+                toggle(
+                    word,
+                    <>
+                        <WordShape word={word} size={14} />
+                        {count} {WORDS[word].toLowerCase()}
+                    </>,
+                ),
+            )}
+            {needing > 0 && toggle('needs', `${needing} ${needing === 1 ? 'needs' : 'need'} you`)}
+            {only !== null && (
+                <button type="button" className="opens min-h-8" onClick={() => onChange(null)}>
+                    Show all
+                </button>
+            )}
+        </div>
     );
 }
 
@@ -174,7 +217,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                 >
                     {athlete.name}
                 </Link>
-                <span className="label">
+                <span className="label hidden md:inline">
                     {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed
                 </span>
             </div>
@@ -212,12 +255,13 @@ function useTakenAlong(today: Today | undefined): void {
 
 function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
     const { athlete } = row;
+    const why = row.away ?? row.why;
     return (
         <div
             role="cell"
             className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1"
         >
-            <div className="min-w-0">
+            <div className="flex min-w-0 items-baseline gap-2 md:block">
                 <Opens
                     label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`}
                     className="block"
@@ -232,11 +276,23 @@ function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                 >
                     <WordMark word={row.word} />
                 </Opens>
-                <span className="block truncate text-sm text-soft" title={row.why}>
-                    {row.why}
+                <span className="hidden truncate text-sm text-soft md:block" title={why}>
+                    {why}
                 </span>
+                <span className={clsx('truncate text-sm md:hidden', row.needs_coach ? 'font-bold' : 'text-soft')}>
+                    {inShort(row)}
+                </span>
+                {row.incidents > 0 && (
+                    <Link
+                        to="/athletes/$athleteId"
+                        params={{ athleteId: athlete.id }}
+                        className="opens text-sm text-refer"
+                    >
+                        Incident open
+                    </Link>
+                )}
             </div>
-            {row.word === 'unknown' && (
+            {row.word === 'unknown' && row.away === null && (
                 <button type="button" className="btn shrink-0" onClick={onAsk}>
                     Check in
                 </button>
@@ -245,10 +301,18 @@ function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
     );
 }
 
+/** On a phone there is one line beside the word: what has to be known first. */
+function inShort(row: TodayRow): string {
+    if (row.away !== null) return row.away;
+    if (row.word !== 'full') return row.why;
+    const decided = row.gate !== null && row.gate.decision in HOW_DECISIONS_READ;
+    return decided && row.gate !== null ? row.gate.headline : row.headroom;
+}
+
 function RoomCell({ row }: { row: TodayRow }) {
     const { athlete, tape } = row;
     return (
-        <div role="cell" className="order-4 col-span-2 min-w-0 md:order-none md:col-span-1">
+        <div role="cell" className="hidden min-w-0 md:block">
             {tape && (
                 <Opens
                     label={`${tape.label}: ${tape.sentence} Why?`}
@@ -270,7 +334,7 @@ function RoomCell({ row }: { row: TodayRow }) {
 
 function StandingCell({ row }: { row: TodayRow }) {
     return (
-        <div role="cell" className="order-5 col-span-2 flex min-w-0 items-center gap-2.5 md:order-none md:col-span-1">
+        <div role="cell" className="hidden min-w-0 items-center gap-2.5 md:flex">
             {row.return ? <WayBack of={row.return} /> : <OnLadder row={row} />}
         </div>
     );

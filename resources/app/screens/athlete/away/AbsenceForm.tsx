@@ -1,0 +1,82 @@
+import { useRef, useState } from 'react';
+import { api } from '../../../api/client';
+import { newId } from '../../../offline/store';
+import { Choice } from '../../../parts/Choice';
+import { typed } from '../../../parts/forms';
+import { useMe } from '../../../parts/Frame';
+import { LabelledInput } from '../../../parts/Labelled';
+import { Notice } from '../../../parts/Notice';
+import { Sheetlet } from '../../../parts/Sheetlet';
+import type { Send } from './AwayAndHurt';
+
+const KINDS = [
+    ['exams', 'Exams'],
+    ['travel', 'Travel'],
+    ['holiday', 'Holiday'],
+    ['fever', 'Ill, fever'],
+    ['ill', 'Ill, no fever'],
+    ['other', 'Other'],
+] as const;
+type Chosen = (typeof KINDS)[number][0];
+
+export function AbsenceForm({
+    athleteId,
+    send,
+    problem,
+    onClose,
+}: {
+    athleteId: string;
+    send: Send;
+    problem: unknown;
+    onClose: () => void;
+}) {
+    const me = useMe();
+    const id = useRef(newId());
+    const [kind, setKind] = useState<Chosen>('exams');
+    const ill = kind === 'fever' || kind === 'ill';
+    return (
+        <Sheetlet open onClose={onClose} title="Away, or ill">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    const form = new FormData(event.currentTarget);
+                    void send(() =>
+                        api('POST', `/api/athletes/${athleteId}/absences`, {
+                            id: id.current,
+                            kind: kind === 'fever' ? 'ill' : kind,
+                            fever: kind === 'fever',
+                            from_day: typed(form, 'from_day'),
+                            until_day: typed(form, 'until_day'),
+                            note: typed(form, 'note') || null,
+                        }),
+                    ).then((kept) => kept && onClose());
+                }}
+            >
+                <Choice label="Why" of={KINDS} value={kind} onChange={setKind} columns={3} />
+                <div className="grid grid-cols-2 gap-2">
+                    <LabelledInput label="From" type="date" name="from_day" required defaultValue={me.today} />
+                    <LabelledInput
+                        label={ill ? 'Expected until' : 'Until, that day as well'}
+                        type="date"
+                        name="until_day"
+                        required
+                        defaultValue={me.today}
+                    />
+                </div>
+                <LabelledInput label="Note, may be left open" name="note" />
+                <p className="text-sm text-soft">
+                    {kind === 'fever'
+                        ? 'Nothing until a whole day has passed without fever; then two days at 60 % and half effort, ' +
+                          'two light ones, twice as many after a week ill. It ends when somebody says so. A doctor’s ' +
+                          'word comes first: chest pain, a racing heart or breathlessness go to a doctor before any sport.'
+                        : kind === 'ill'
+                          ? 'Light work at most. Anything below the neck, and any fever: no training.'
+                          : 'Nothing is planned on these days; the season plans around them.'}
+                </p>
+                <Notice problem={problem} />
+                <button className="btn btn-main">Save</button>
+            </form>
+        </Sheetlet>
+    );
+}

@@ -1,0 +1,75 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type AwayAndHurt as All } from '../../../api/client';
+import { useMe } from '../../../parts/Frame';
+import { Notice } from '../../../parts/Notice';
+import { AbsenceForm } from './AbsenceForm';
+import { Absences } from './Absences';
+import { IncidentForm } from './IncidentForm';
+import { Incidents } from './Incidents';
+import { RestrictionForm } from './RestrictionForm';
+import { Restrictions } from './Restrictions';
+
+export type Send = (write: () => Promise<All>) => Promise<boolean>;
+type Form = 'absence' | 'restriction' | 'incident';
+
+/** Days away, days ill, what a clinician restricts, what happened: each binds what is planned, and each is ended here. */
+export function AwayAndHurt({ athleteId }: { athleteId: string }) {
+    const me = useMe();
+    const queries = useQueryClient();
+    const [form, setForm] = useState<Form | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const query = useQuery({
+        queryKey: ['away-and-hurt', athleteId],
+        queryFn: () => api('GET', `/api/athletes/${athleteId}/away-and-hurt`),
+    });
+    const send: Send = (write) =>
+        write().then(
+            (all) => {
+                setProblem(null);
+                queries.setQueryData(['away-and-hurt', athleteId], all);
+                void queries.invalidateQueries();
+                return true;
+            },
+            (failed: unknown) => {
+                setProblem(failed);
+                return false;
+            },
+        );
+    const attends = me.records || me.clears;
+    const forms: [name: Form, label: string, may: boolean][] = [
+        ['absence', 'Away or ill', true],
+        ['restriction', 'Restriction', me.clears],
+        ['incident', 'Something happened', attends],
+    ];
+    const close = (): void => setForm(null);
+    const of = { athleteId, send, problem, onClose: close };
+    return (
+        <section aria-label="Away and hurt">
+            <h2 className="text-base">Away and hurt</h2>
+            <Notice problem={query.error ?? (form === null ? problem : null)} />
+            {query.data && (
+                <>
+                    <Incidents all={query.data.incidents} athleteId={athleteId} attends={attends} send={send} />
+                    <Restrictions all={query.data.restrictions} athleteId={athleteId} send={send} />
+                    <Absences all={query.data.absences} athleteId={athleteId} attends={attends} send={send} />
+                    {query.data.absences.length + query.data.restrictions.length + query.data.incidents.length ===
+                        0 && <p className="text-soft">Nothing on record in the last three months.</p>}
+                </>
+            )}
+            <p className="no-print mt-2 flex flex-wrap gap-2">
+                {forms.map(
+                    ([name, label, may]) =>
+                        may && (
+                            <button key={name} type="button" className="btn" onClick={() => setForm(name)}>
+                                {label}
+                            </button>
+                        ),
+                )}
+            </p>
+            {form === 'absence' && <AbsenceForm {...of} />}
+            {form === 'restriction' && <RestrictionForm {...of} />}
+            {form === 'incident' && <IncidentForm {...of} />}
+        </section>
+    );
+}
