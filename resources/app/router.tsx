@@ -49,6 +49,11 @@ const rollCall = createRoute({
     path: '/roll-call',
     component: screen(() => import('./screens/rollcall/RollCallScreen'), 'RollCallScreen'),
 });
+const athletes = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes',
+    component: screen(() => import('./screens/athletes/AthletesScreen'), 'AthletesScreen'),
+});
 const sheet = createRoute({
     getParentRoute: () => frame,
     path: '/sheets/$sheetId',
@@ -190,6 +195,7 @@ export const router = createRouter({
         frame.addChildren([
             today,
             rollCall,
+            athletes,
             sheet,
             courtside,
             after,

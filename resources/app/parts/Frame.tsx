@@ -11,8 +11,11 @@ import { Notice } from './Notice';
 import { Opens } from './Opens';
 import { later } from './later';
 import { UpdateOffer } from './UpdateOffer';
+import { useFinding } from './useFinding';
+import { Search } from 'lucide-react';
 
 const Sheetlet = later(async () => (await import('./Sheetlet')).Sheetlet);
+const Find = later(async () => (await import('./Find')).Find);
 const Locked = later(async () => (await import('./Locked')).Locked);
 const Account = later(async () => (await import('./Account')).Account);
 
@@ -140,43 +143,73 @@ function Others() {
     ));
 }
 
+/** Where one goes from anywhere. On a phone the first few stand in the bar, the rest one touch away. */
+const PLACES = [
+    ['/', 'Today'],
+    ['/roll-call', 'Roll call'],
+    ['/calendar', 'Calendar'],
+    ['/athletes', 'Athletes'],
+    ['/gates', 'Gates'],
+    ['/returns', 'Returns'],
+    ['/library', 'Library'],
+    ['/limits', 'Limits'],
+] as const;
+const ON_A_PHONE = 4;
+
 function TopBar({ me }: { me: Me }) {
+    const [finding, setFinding] = useFinding();
+    const places = [...PLACES, ...(me.decides ? [['/people', 'People'] as const] : [])];
+    const place = ([to, label]: readonly [string, string], className: string) => (
+        <Link
+            key={to}
+            to={to}
+            className={`head ${className}`}
+            activeOptions={{ exact: to === '/' }}
+            activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}
+        >
+            {label}
+        </Link>
+    );
+    const account = <Account me={me} onLeave={() => void leave()} />;
     return (
         <nav
             aria-label="Augendo"
-            className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink px-4 py-2 sm:gap-x-6 sm:px-6"
+            className="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink px-4 py-2 sm:gap-x-5 sm:px-6"
         >
-            <Link to="/" className="head text-xl">
+            <Link to="/" className="head hidden text-xl sm:inline">
                 Augendo
             </Link>
-            {(
-                [
-                    ['/', 'Today'],
-                    ['/roll-call', 'Roll call'],
-                    ['/calendar', 'Calendar'],
-                    ['/gates', 'Gates'],
-                    ['/returns', 'Returns'],
-                    ['/library', 'Library'],
-                    ['/limits', 'Limits'],
-                    ...(me.decides ? [['/people', 'People'] as const] : []),
-                ] as const
-            ).map(([to, label]) => (
-                <Link
-                    key={to}
-                    to={to}
-                    className="head"
-                    activeOptions={{ exact: to === '/' }}
-                    activeProps={{ className: 'underline decoration-tape decoration-4 underline-offset-8' }}
-                >
-                    {label}
-                </Link>
-            ))}
+            {places.map((each, i) => place(each, i < ON_A_PHONE ? '' : 'hidden sm:inline'))}
             <span className="grow" />
             <UnsentMark />
-            <span className="hidden text-soft sm:inline">{dayName(me.today, true)}</span>
-            <Opens label="Who is signed in" content={<Account me={me} onLeave={() => void leave()} />}>
-                {me.name}
-            </Opens>
+            <button
+                type="button"
+                className="inline-flex self-center"
+                aria-label="Find an athlete, a ladder or a screen"
+                onClick={() => setFinding(true)}
+            >
+                <Search size={18} aria-hidden />
+            </button>
+            <span className="hidden text-soft lg:inline">{dayName(me.today, true)}</span>
+            <span className="hidden sm:inline">
+                <Opens label="Who is signed in" content={account}>
+                    {me.name}
+                </Opens>
+            </span>
+            <span className="sm:hidden">
+                <Opens
+                    label="More places, and who is signed in"
+                    content={
+                        <div className="grid gap-1">
+                            {places.slice(ON_A_PHONE).map((each) => place(each, 'block min-h-11 py-2'))}
+                            <div className="border-t border-line pt-2">{account}</div>
+                        </div>
+                    }
+                >
+                    More
+                </Opens>
+            </span>
+            {finding && <Find screens={places} onClose={() => setFinding(false)} />}
         </nav>
     );
 }

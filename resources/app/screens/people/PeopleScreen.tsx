@@ -119,43 +119,48 @@ function SquadRow({ squad, onProblem }: { squad: People['squads'][number]; onPro
     const [adding, setAdding] = useState(false);
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
+    const done = (write: Promise<unknown>): void => {
+        write.then(() => {
+            onProblem(null);
+            return queries.invalidateQueries();
+        }, onProblem);
+    };
+    const change = (what: Partial<Pick<typeof squad, 'name' | 'school' | 'floor'>>): void => {
+        const { name, school, floor } = { ...squad, ...what };
+        done(api('PUT', `/api/squads/${squad.id}`, { name, school, floor: floor ?? null }));
+    };
     return (
         <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-1.5">
-            <span className="head">{squad.name}</span>
+            <input
+                aria-label={`Name of ${squad.name}`}
+                className="head w-44 border-b border-transparent bg-transparent hover:border-soft focus:border-ink"
+                defaultValue={squad.name}
+                maxLength={80}
+                onBlur={(event) => {
+                    const name = event.target.value.trim();
+                    if (name === '') event.target.value = squad.name;
+                    else if (name !== squad.name) change({ name });
+                }}
+            />
             <label className="flex items-center gap-2 text-sm">
                 <span className="text-soft">How sore is too sore:</span>
                 <select
                     className="border-b border-soft bg-transparent py-1"
                     value={squad.school ?? ''}
-                    onChange={(event) => {
-                        api('PUT', `/api/squads/${squad.id}`, {
-                            name: squad.name,
-                            school: (event.target.value || null) as People['squads'][number]['school'],
-                            floor: squad.floor ?? null,
-                        }).then(() => {
-                            onProblem(null);
-                            return queries.invalidateQueries();
-                        }, onProblem);
-                    }}
+                    onChange={(event) => change({ school: (event.target.value || null) as typeof squad.school })}
                 >
                     <Options of={SCHOOLS} />
                 </select>
             </label>
-            <FloorChoice
-                floor={squad.floor ?? null}
-                label="Usual floor:"
-                onChange={(floor) => {
-                    api('PUT', `/api/squads/${squad.id}`, {
-                        name: squad.name,
-                        school: squad.school,
-                        floor,
-                    }).then(() => {
-                        onProblem(null);
-                        return queries.invalidateQueries();
-                    }, onProblem);
-                }}
-            />
+            <FloorChoice floor={squad.floor ?? null} label="Usual floor:" onChange={(floor) => change({ floor })} />
             <span className="grow" />
+            <button
+                type="button"
+                className="btn btn-quiet"
+                onClick={() => done(api('POST', `/api/squads/${squad.id}/archive`))}
+            >
+                Archive
+            </button>
             <button type="button" className="btn" onClick={() => setAdding(true)}>
                 Add an athlete
             </button>

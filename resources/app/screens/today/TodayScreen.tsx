@@ -261,10 +261,10 @@ function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
             role="cell"
             className="order-3 col-span-2 flex min-w-0 items-center justify-between gap-2 md:order-none md:col-span-1"
         >
-            <div className="flex min-w-0 items-baseline gap-2 md:block">
+            <div className="flex min-w-0 items-center gap-2 md:block">
                 <Opens
                     label={`${athlete.given_name}: ${WORDS[row.word]}. Why?`}
-                    className="block"
+                    className="inline-block"
                     content={
                         <>
                             <WordReasons channels={row.channels} />
@@ -276,21 +276,21 @@ function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                 >
                     <WordMark word={row.word} />
                 </Opens>
+                {row.incidents > 0 && (
+                    <Link
+                        to="/athletes/$athleteId"
+                        params={{ athleteId: athlete.id }}
+                        className="opens shrink-0 text-sm text-refer md:ml-3"
+                    >
+                        Incident open
+                    </Link>
+                )}
                 <span className="hidden truncate text-sm text-soft md:block" title={why}>
                     {why}
                 </span>
                 <span className={clsx('truncate text-sm md:hidden', row.needs_coach ? 'font-bold' : 'text-soft')}>
                     {inShort(row)}
                 </span>
-                {row.incidents > 0 && (
-                    <Link
-                        to="/athletes/$athleteId"
-                        params={{ athleteId: athlete.id }}
-                        className="opens text-sm text-refer"
-                    >
-                        Incident open
-                    </Link>
-                )}
             </div>
             {row.word === 'unknown' && row.away === null && (
                 <button type="button" className="btn shrink-0" onClick={onAsk}>
@@ -415,7 +415,7 @@ function SheetActs({ sheet, name }: { sheet: NonNullable<TodayRow['sheet']>; nam
                 {sheet.state === 'finished'
                     ? `${sheet.done_reps} done`
                     : `${sheet.state === 'running' ? `${sheet.done_reps} of ` : ''}${sheet.planned_reps} reps`}
-                {sheet.trims > 0 && <span className="block text-soft">trimmed</span>}
+                {sheet.trims > 0 && <span className="hidden text-soft md:block">trimmed</span>}
             </Link>
             {sheet.state === 'finished' ? (
                 <Link to="/sheets/$sheetId/after" params={{ sheetId: sheet.id }} className="btn">

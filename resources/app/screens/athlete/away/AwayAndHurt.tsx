@@ -49,13 +49,13 @@ export function AwayAndHurt({ athleteId }: { athleteId: string }) {
             <h2 className="text-base">Away and hurt</h2>
             <Notice problem={query.error ?? (form === null ? problem : null)} />
             {query.data && (
-                <>
+                <div className="grid gap-2 pt-1">
                     <Incidents all={query.data.incidents} athleteId={athleteId} attends={attends} send={send} />
                     <Restrictions all={query.data.restrictions} athleteId={athleteId} send={send} />
                     <Absences all={query.data.absences} athleteId={athleteId} attends={attends} send={send} />
                     {query.data.absences.length + query.data.restrictions.length + query.data.incidents.length ===
                         0 && <p className="text-soft">Nothing on record in the last three months.</p>}
-                </>
+                </div>
             )}
             <p className="no-print mt-2 flex flex-wrap gap-2">
                 {forms.map(
