@@ -71,6 +71,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
     });
     Route::get('calendar', [CalendarController::class, 'show']);
+    Route::get('week', [CalendarController::class, 'week']);
     Route::prefix('squads/{squad}/sessions')->controller(CalendarController::class)->group(function (): void {
         Route::post('', 'plan')->can('manage', 'squad');
         Route::post('preview', 'preview')->can('manage', 'squad');

@@ -11,6 +11,7 @@ use App\Sessions\Answers\CalendarView;
 use App\Sessions\Answers\PlanChangeView;
 use App\Sessions\Answers\SessionMadeView;
 use App\Sessions\Answers\SessionPreviewView;
+use App\Sessions\Answers\WeekView;
 use App\Sessions\Requests\CallOffRequest;
 use App\Sessions\Requests\CloseSessionRequest;
 use App\Sessions\Requests\CopyWeekRequest;
@@ -45,6 +46,19 @@ final class CalendarController
             $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null),
             isset($given['from']) ? Day::of($given['from']) : null,
             isset($given['to']) ? Day::of($given['to']) : null,
+        ));
+    }
+
+    #[Answers(WeekView::class, query: ['squad' => 'integer', 'day' => 'string'])]
+    public function week(Request $request, WeekScreen $screen): JsonResponse
+    {
+        $user = $request->user();
+        $given = $request->validate(['day' => ['nullable', 'bail', new CalendarDay]]);
+
+        return response()->json($screen->view(
+            $user,
+            $user->squadOrFirst($request->has('squad') ? $request->integer('squad') : null),
+            isset($given['day']) ? Day::of($given['day']) : null,
         ));
     }
 

@@ -49,6 +49,11 @@ const rollCall = createRoute({
     path: '/roll-call',
     component: screen(() => import('./screens/rollcall/RollCallScreen'), 'RollCallScreen'),
 });
+const week = createRoute({
+    getParentRoute: () => frame,
+    path: '/week',
+    component: screen(() => import('./screens/week/WeekScreen'), 'WeekScreen'),
+});
 const athletes = createRoute({
     getParentRoute: () => frame,
     path: '/athletes',
@@ -196,6 +201,7 @@ export const router = createRouter({
             today,
             rollCall,
             athletes,
+            week,
             sheet,
             courtside,
             after,

@@ -58,6 +58,7 @@ final class AccessTest extends TestCase
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
         'GET api/calendar' => self::EVERYBODY,
+        'GET api/week' => self::EVERYBODY,
         'POST api/squads/{squad}/sessions/preview' => self::COACH,
         'POST api/squads/{squad}/sessions/copy-week' => self::COACH,
         'POST api/sessions/{session}/change' => self::COACH,

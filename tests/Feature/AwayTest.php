@@ -9,6 +9,7 @@ use App\Health\Incident;
 use App\People\Role;
 use App\Sessions\Sheet;
 use Augendo\Core\Day;
+use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -128,6 +129,27 @@ final class AwayTest extends TestCase
         $this->assertNotNull($closed['closed_at']);
         $this->assertStringContainsString('his sister', $closed['text']);
         $this->post_("incidents/{$incident->id}/entries", [...$entry, 'id' => (string) Str::uuid7(), 'who' => 'x'])->assertStatus(422);
+    }
+
+    public function test_the_week_on_one_page_says_what_the_other_pages_say(): void
+    {
+        $this->planned(0);
+        $monday = WeeklyDays::monday($this->today);
+        $nth = $this->today->ordinal - $monday->ordinal;
+        $week = $this->getJson("/api/week?squad={$this->squad}")->assertOk()->json();
+        $this->assertSame([$monday->iso(), 7], [$week['monday'], count($week['rows'][0]['days'])]);
+        $day = $week['rows'][0]['days'][$nth];
+        $all = Sheet::query()->where('athlete_id', $this->dario)->where('held_on', $this->iso(0))->pluck('id')->all();
+        $this->assertEqualsCanonicalizing($all, array_column($day['sheets'], 'id'));
+        $planned = array_sum(array_map(fn (string $id): int => (int) Sheet::query()->findOrFail($id)->blocks()->sum('reps'), $all));
+        $this->assertSame($planned, $day['planned_reps']);
+        $this->assertGreaterThan($day['done_share'], $day['share']);
+        $this->assertLessThanOrEqual(1.0, $day['share']);
+        $this->away(['id' => (string) Str::uuid7(), 'kind' => 'exams', 'from_day' => $this->iso(0), 'until_day' => $this->iso(0)])
+            ->assertOk();
+        $away = $this->getJson("/api/week?squad={$this->squad}&day={$this->iso(0)}")->assertOk()->json("rows.0.days.{$nth}");
+        $this->assertSame([0, true], [$away['planned_reps'], str_starts_with($away['away'], 'Exams')]);
+        $this->getJson("/api/week?squad={$this->squad}&day=nonsense")->assertStatus(422);
     }
 
     public function test_one_of_another_athlete_is_not_there(): void

@@ -48,6 +48,9 @@ export function CalendarScreen() {
                 <h1 className="text-2xl">
                     Calendar, <SquadChoice squad={calendar.squad} squads={calendar.squads} onChange={setSquad} />
                 </h1>
+                <Link to="/week" className="opens head">
+                    The week by athlete
+                </Link>
                 <Link to="/plan" className="opens head">
                     Seasons and matches
                 </Link>
