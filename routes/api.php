@@ -96,6 +96,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::get('plan', [PlanController::class, 'show']);
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
     Route::post('squads/{squad}/seasons', [PlanController::class, 'openForSquad'])->can('manage', 'squad');
+    Route::get('fixtures/{fixture}/team', [PlanController::class, 'team'])->can('count', 'fixture');
+    Route::put('fixtures/{fixture}/line-up', [PlanController::class, 'lineUp'])->can('remove', 'fixture');
     Route::post('fixtures/{fixture}/remove', [PlanController::class, 'removeFixture'])->can('remove', 'fixture');
     Route::prefix('sessions/{session}')->controller(SessionController::class)->group(function (): void {
         Route::get('', 'show')->can('view', 'session');

@@ -43,7 +43,7 @@ final class AthletesDay
         $this->loads = app(AthleteLoads::class)->for($athletes, $on);
         $this->health = new DayReadiness($athletes, $on);
         $this->returns = new ReturnsUnderWay($athletes, $on);
-        $this->limitBook = new AthleteLimits($athletes, $squad, $on, $this->returns);
+        $this->limitBook = new AthleteLimits($athletes, $squad, $on, $this->returns, dated: $this->health->dated);
         $this->standings = new Standings($athletes, $on, app(Library::class), $this->health);
     }
 

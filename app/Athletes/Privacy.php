@@ -24,7 +24,7 @@ final class Privacy
         'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
         'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips',
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
-        'corrections', 'absences', 'restrictions', 'incidents',
+        'corrections', 'absences', 'restrictions', 'incidents', 'line_ups',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -51,7 +51,7 @@ final class Privacy
     public const ERASED = [
         'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
-        'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents',
+        'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups',
     ];
 
     /** Goes with those, by the database's own rule. */

@@ -38,14 +38,16 @@ final class AthleteLimits
     /**
      * @param  list<Athlete>  $athletes
      * @param  RuleSet|null  $ruleSet  null: the one in force for the squad
+     * @param  DatedBounds|null  $dated  of the athletes and the day, where somebody has asked already
      */
-    public function __construct(array $athletes, Squad $squad, Day $on, private readonly ReturnsUnderWay $returns, ?RuleSet $ruleSet = null)
-    {
+    public function __construct(
+        array $athletes, Squad $squad, Day $on, private readonly ReturnsUnderWay $returns, ?RuleSet $ruleSet = null, ?DatedBounds $dated = null,
+    ) {
         $this->ruleSet = $ruleSet ?? app(RuleSets::class)->of($squad);
         $this->shares = RuleSets::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
         $this->athletes = array_combine(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $athletes);
         $this->heights = new Heights(array_keys($this->athletes), $on);
-        $this->dated = new DatedBounds(array_keys($this->athletes), $on);
+        $this->dated = $dated ?? new DatedBounds(array_keys($this->athletes), $on);
     }
 
     public function of(string $athleteId, AthleteLoad $load): LimitCalendar

@@ -44,11 +44,12 @@ final class AthleteLoads
         $loads = [];
         foreach ($athletes as $athlete) {
             [$totals, $firstDay, $earlier] = $before[$athlete->id];
+            $price = new SetCost($profiles[$athlete->id]);
             $loads[$athlete->id] = new AthleteLoad(
                 profile: $profiles[$athlete->id],
-                price: new SetCost($profiles[$athlete->id]),
-                record: new LoadRecord([...$totals, ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
-                plans: [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, new SetCost($profiles[$athlete->id]))],
+                price: $price,
+                record: new LoadRecord([...$totals, ...$this->uncounted($fixtures, $athlete->id, $price), ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
+                plans: [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, $price)],
                 age: $athlete->ageOn($on),
                 fixtures: $fixtures,
             );
@@ -155,7 +156,22 @@ final class AthleteLoads
     {
         return array_merge(
             [],
-            ...array_map(fn (Fixture $each): array => $each->event($this->library->skills())->sets($price), $fixtures->ahead($athleteId)),
+            ...array_map(
+                fn (Fixture $each): array => $each->event($this->library->skills(), $athleteId)->sets($price),
+                $fixtures->ahead($athleteId),
+            ),
+        );
+    }
+
+    /** @return list<CostedSet> what matches took that nobody has counted: as much as was expected */
+    private function uncounted(Fixtures $fixtures, string $athleteId, SetCost $price): array
+    {
+        return array_merge(
+            [],
+            ...array_map(
+                fn (Fixture $each): array => $each->event($this->library->skills(), $athleteId)->sets($price),
+                $fixtures->uncounted($athleteId),
+            ),
         );
     }
 

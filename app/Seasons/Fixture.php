@@ -11,6 +11,7 @@ use Augendo\Core\Load\Skill;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -25,6 +26,8 @@ use Illuminate\Support\Facades\DB;
  * @property string $starts_at
  * @property string $title
  * @property array<array-key, mixed> $doses
+ * @property bool $lined_up whether somebody has said who plays
+ * @property int|null $line_ups_count
  * @property int $created_by
  * @property Carbon|null $created_at
  * @property Carbon|null $updated_at
@@ -37,11 +40,11 @@ final class Fixture extends Record
 
     protected function casts(): array
     {
-        return ['doses' => 'array'];
+        return ['doses' => 'array', 'lined_up' => 'bool'];
     }
 
     /**
-     * Those that concern any of these athletes: their own, and those of a squad of theirs that name nobody.
+     * Those that concern any of these athletes: their own, those they play in, and those of a squad of theirs that name nobody.
      *
      * @param  list<string>|\Illuminate\Contracts\Database\Query\Builder  $athleteIds  ids, or a query for them
      * @return Builder<Fixture>
@@ -52,7 +55,22 @@ final class Fixture extends Record
 
         return self::query()->where(fn (Builder $query) => $query
             ->whereIn('athlete_id', $athleteIds)
-            ->orWhere(fn (Builder $named) => $named->whereNull('athlete_id')->whereIn('squad_id', $squads)));
+            ->orWhere(
+                fn (Builder $named) => $named->whereNull('athlete_id')->where('lined_up', false)->whereIn('squad_id', $squads),
+            )
+            ->orWhereIn('id', LineUp::query()->whereIn('athlete_id', $athleteIds)->select('fixture_id')));
+    }
+
+    /** @return HasMany<LineUp, $this> */
+    public function lineUps(): HasMany
+    {
+        return $this->hasMany(LineUp::class);
+    }
+
+    /** @return list<string>|null ids of who plays; null: nobody has said */
+    public function players(): ?array
+    {
+        return $this->lined_up ? $this->lineUps->pluck('athlete_id')->values()->all() : null;
     }
 
     public function day(): Day
@@ -60,11 +78,16 @@ final class Fixture extends Record
         return Day::of(substr($this->held_on, 0, 10));
     }
 
-    /** @param  array<string, Skill>  $skills by id */
-    public function event(array $skills): MatchEvent
+    /**
+     * @param  array<string, Skill>  $skills by id
+     * @param  string|null  $athleteId  of whom it is expected; null: of anybody
+     */
+    public function event(array $skills, ?string $athleteId = null): MatchEvent
     {
+        $doses = ($athleteId === null || ! $this->lined_up ? null : $this->lineUps->firstWhere('athlete_id', $athleteId)?->doses) ?? $this->doses;
+
         return new MatchEvent($this->id, $this->day(), $this->title, array_map(fn (array $dose): MatchDose => new MatchDose(
             $skills[$dose['skill']], (int) $dose['reps'], $dose['felt'] === null ? null : Felt::from($dose['felt'])->effort(),
-        ), $this->doses));
+        ), $doses));
     }
 }

@@ -27,6 +27,7 @@ final class FixtureAnswers
         $nameOf = $athletes->mapWithKeys(fn (Athlete $athlete): array => [$athlete->id => $athlete->name()])->all();
 
         return Fixture::query()
+            ->withCount('lineUps')
             ->where('held_on', '>=', $from->iso())
             ->when($to !== null, fn ($query) => $query->where('held_on', '<=', $to?->iso()))
             ->where('squad_id', $squad->id)
@@ -49,6 +50,7 @@ final class FixtureAnswers
                 )),
                 athlete_id: $each->athlete_id,
                 athlete_name: $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
+                players: $each->lined_up ? $each->line_ups_count : null,
             ))->all();
     }
 }

@@ -7,7 +7,7 @@ namespace App\Seasons;
 use Augendo\Core\Day;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Planning\MatchEvent;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The fixtures of many athletes, their squads' and their own, fetched at once. */
@@ -29,21 +29,36 @@ final class Fixtures
             ->orderBy('held_on')
             ->orderBy('starts_at')
             ->get();
+        $all->where('lined_up', true)->load('lineUps');
         foreach ($athleteIds as $id) {
             $own = ($squads[$id] ?? collect())->pluck('squad_id')->all();
             $this->fixtures[$id] = $all->filter(
-                fn (Fixture $each): bool => MatchEvent::concerns($each->athlete_id, $each->squad_id, $id, $own),
+                fn (Fixture $each): bool => MatchEvent::concerns($each->athlete_id, $each->squad_id, $id, $own, $each->players()),
             )->values()->all();
         }
         foreach (
             DB::table('work_sets')
                 ->whereIn('athlete_id', $athleteIds)
-                ->where('day', '>=', $on->iso())
+                ->where('day', '>=', $on->plus(-RestLimit::LOOK_BACK_DAYS)->iso())
                 ->whereIn('source', ['match', 'other club'])
                 ->get(['athlete_id', 'day', 'source']) as $row
         ) {
             $this->played["{$row->athlete_id} ".substr($row->day, 0, 10)." {$row->source}"] = true;
         }
+    }
+
+    /**
+     * Matches played of which nobody has said what they took: until somebody does, they count as expected.
+     *
+     * @return list<Fixture>
+     */
+    public function uncounted(string $athleteId): array
+    {
+        return array_values(array_filter(
+            $this->fixtures[$athleteId] ?? [],
+            fn (Fixture $each): bool => $each->kind === Fixture::MATCH && $each->day()->ordinal < $this->on->ordinal
+                && ! isset($this->played["{$athleteId} {$each->day()->iso()} match"]),
+        ));
     }
 
     /** @return list<int> ordinals of match days, some weeks back and all ahead */

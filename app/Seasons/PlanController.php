@@ -7,10 +7,12 @@ namespace App\Seasons;
 use App\Athletes\Athlete;
 use App\Athletes\Squad;
 use App\Http\Answers;
+use App\Seasons\Answers\MatchTeamView;
 use App\Seasons\Answers\PlanView;
 use App\Seasons\Answers\SeasonsMadeView;
 use App\Seasons\Answers\SeasonView;
 use App\Seasons\Requests\FixtureRequest;
+use App\Seasons\Requests\LineUpRequest;
 use App\Seasons\Requests\SeasonRequest;
 use App\Seasons\Requests\SquadSeasonRequest;
 use Illuminate\Http\JsonResponse;
@@ -39,6 +41,20 @@ final class PlanController
         $this->fixtures->add($squad, $request->validated(), $request->user());
 
         return response()->json($this->plan->view($request->user(), $squad));
+    }
+
+    #[Answers(MatchTeamView::class)]
+    public function team(Request $request, Fixture $fixture, MatchTeam $team): JsonResponse
+    {
+        return response()->json($team->view($request->user(), $fixture));
+    }
+
+    #[Answers(MatchTeamView::class)]
+    public function lineUp(LineUpRequest $request, Fixture $fixture, MatchTeam $team): JsonResponse
+    {
+        $team->lineUp($fixture, $request->validated('athletes'), $request->user());
+
+        return response()->json($team->view($request->user(), $fixture->refresh()));
     }
 
     #[Answers(PlanView::class)]

@@ -168,7 +168,7 @@ final class Seasons
             ->map(fn (Sheet $sheet): int => $sheet->day()->ordinal)
             ->all();
         $matches = array_map(
-            fn (Fixture $each) => $each->event($this->library->skills()),
+            fn (Fixture $each) => $each->event($this->library->skills(), $season->athlete_id),
             $fixtures->ahead($season->athlete_id, Fixture::MATCH),
         );
         $moves = [];

@@ -26,6 +26,7 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\DoseChoice;
+use Augendo\Core\Planning\ExpectedMatch;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\SessionClock;
@@ -91,6 +92,15 @@ final class FiguresTest extends TestCase
         $this->assertFalse(BlockPlan::asAsked($this->dose->with(['reps' => 0]))->isDropped(), 'nothing was asked');
     }
 
+    public function test_what_a_match_is_expected_to_take_comes_from_the_last_three(): void
+    {
+        $declared = ['float-serve' => 35, 'spike' => 20];
+        $this->assertSame($declared, ExpectedMatch::of([], $declared));
+        $this->assertSame(['float-serve' => 42, 'spike' => 20], ExpectedMatch::of([['float-serve' => 42]], $declared));
+        $last = [['float-serve' => 10, 'jump' => 4], ['float-serve' => 11], ['float-serve' => 12], ['float-serve' => 900]];
+        $this->assertSame(['float-serve' => 11, 'spike' => 20, 'jump' => 2], ExpectedMatch::of($last, $declared), 'rounded up');
+    }
+
     public function test_a_match_costs_a_share_of_what_it_is_expected_to_and_concerns_whom_it_names(): void
     {
         $match = new MatchEvent('m', Day::of(self::ON), 'Home match', [
@@ -105,6 +115,9 @@ final class FiguresTest extends TestCase
         foreach ([['a', 7, true], ['b', 7, false], [null, 7, true], [null, 8, false], [null, null, false]] as [$named, $squad, $does]) {
             $this->assertSame($does, MatchEvent::concerns($named, $squad, 'a', [3, 7]));
         }
+        $this->assertTrue(MatchEvent::concerns(null, 8, 'a', [3, 7], ['b', 'a']), 'in the line-up, whatever the squad');
+        $this->assertFalse(MatchEvent::concerns(null, 7, 'a', [3, 7], ['b']), 'in the squad, but not in the line-up');
+        $this->assertFalse(MatchEvent::concerns(null, 7, 'a', [3, 7], []));
         $this->expectException(InvalidValue::class);
         new MatchDose($this->dose->skill, -1, 0.5);
     }

@@ -86,6 +86,8 @@ final class AccessTest extends TestCase
         'GET api/plan' => self::EVERYBODY,
         'POST api/squads/{squad}/fixtures' => self::COACH,
         'POST api/squads/{squad}/seasons' => self::COACH,
+        'GET api/fixtures/{fixture}/team' => self::RECORDS,
+        'PUT api/fixtures/{fixture}/line-up' => self::COACH,
         'POST api/fixtures/{fixture}/remove' => self::COACH,
         'GET api/seasons/{season}' => self::EVERYBODY,
         'POST api/seasons/{season}/preview' => self::COACH,

@@ -6,6 +6,7 @@ namespace App\Health\Requests;
 
 use App\Health\AbsenceKind;
 use App\Http\CalendarDay;
+use App\Http\NotBefore;
 use App\Http\UuidV7;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -20,7 +21,7 @@ final class AbsenceRequest extends FormRequest
             'kind' => ['required', Rule::enum(AbsenceKind::class)],
             'fever' => ['required', 'boolean:strict'],
             'from_day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->plus(-60)->iso()],
-            'until_day' => ['required', 'bail', new CalendarDay, 'after_or_equal:from_day'],
+            'until_day' => ['required', 'bail', new CalendarDay, new NotBefore('from_day', 'It ends before it begins.')],
             'note' => ['present', 'nullable', 'string', 'max:200'],
         ];
     }
@@ -30,7 +31,6 @@ final class AbsenceRequest extends FormRequest
     {
         return [
             'from_day.after_or_equal' => 'That is more than 60 days ago: choose a later day.',
-            'until_day.after_or_equal' => 'It ends before it begins.',
         ];
     }
 }

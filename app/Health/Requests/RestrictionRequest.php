@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health\Requests;
 
 use App\Http\CalendarDay;
+use App\Http\NotBefore;
 use App\Http\UuidV7;
 use Augendo\Core\Limits\Covers;
 use Illuminate\Foundation\Http\FormRequest;
@@ -12,6 +13,8 @@ use Illuminate\Validation\Rule;
 
 final class RestrictionRequest extends FormRequest
 {
+    private const BACKWARDS = 'It ends before it begins.';
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -20,8 +23,10 @@ final class RestrictionRequest extends FormRequest
             'covers' => ['required', Rule::enum(Covers::class)],
             'from_day' => ['required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso()],
             // null: some may be done at once
-            'none_until' => ['present', 'nullable', 'bail', new CalendarDay, 'after_or_equal:from_day'],
-            'until_day' => ['required', 'bail', new CalendarDay, 'after_or_equal:from_day', 'after_or_equal:none_until'],
+            'none_until' => ['present', 'nullable', 'bail', new CalendarDay, new NotBefore('from_day', self::BACKWARDS)],
+            'until_day' => [
+                'required', 'bail', new CalendarDay, new NotBefore('from_day', self::BACKWARDS), new NotBefore('none_until', self::BACKWARDS),
+            ],
             'effort_max' => ['present', 'nullable', 'numeric:strict', 'between:0.1,1'],
             'reps_a_day' => ['present', 'nullable', 'integer:strict', 'between:1,500'],
             'clinician_name' => ['required', 'string', 'max:120'],
@@ -46,8 +51,6 @@ final class RestrictionRequest extends FormRequest
     {
         return [
             'from_day.after_or_equal' => 'A restriction begins today or later.',
-            'none_until.after_or_equal' => 'It ends before it begins.',
-            'until_day.after_or_equal' => 'It ends before it begins.',
             'clinician_name.required' => 'A restriction needs the clinician’s name.',
         ];
     }

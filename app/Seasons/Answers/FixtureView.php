@@ -20,5 +20,7 @@ final readonly class FixtureView
         /** null: the whole squad */
         public ?string $athlete_id,
         public ?string $athlete_name,
+        /** how many play; null: nobody has said, so everybody */
+        public ?int $players,
     ) {}
 }

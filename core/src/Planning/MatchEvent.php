@@ -22,13 +22,19 @@ final readonly class MatchEvent
     public function __construct(public string $id, public Day $day, public string $title, public array $doses) {}
 
     /**
-     * Whom a day fixed from outside concerns: the one it names; where it names nobody, everybody of the squad.
+     * Whom a day fixed from outside concerns: the one it names; who is in its line-up; where nobody has said who plays, everybody of the
+     * squad.
      *
      * @param  string|null  $named  id of an athlete
      * @param  list<int>  $squads  of the athlete
+     * @param  list<string>|null  $lineUp  ids of athletes; null: nobody has said
      */
-    public static function concerns(?string $named, ?int $squad, string $athlete, array $squads): bool
+    public static function concerns(?string $named, ?int $squad, string $athlete, array $squads, ?array $lineUp = null): bool
     {
+        if ($lineUp !== null) {
+            return in_array($athlete, $lineUp, true);
+        }
+
         return $named === null ? $squad !== null && in_array($squad, $squads, true) : $named === $athlete;
     }
 

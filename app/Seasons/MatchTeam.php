@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Athletes\Answers\NamedView;
+use App\Athletes\Athlete;
+use App\Athletes\AthletesDay;
+use App\Athletes\Cards;
+use App\Athletes\Squad;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use App\Records\Alone;
+use App\Records\AthletesChanged;
+use App\Records\Audit;
+use App\Seasons\Answers\MatchPlayerView;
+use App\Seasons\Answers\MatchTeamView;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Skill;
+use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\ExpectedMatch;
+use Illuminate\Support\Facades\DB;
+
+/** Who plays in a match of a squad, and what that takes of each. */
+final class MatchTeam
+{
+    /** Older matches say little about the next. */
+    private const RECENT_DAYS = 365;
+
+    public function __construct(private readonly Library $library) {}
+
+    public function view(User $user, Fixture $match): MatchTeamView
+    {
+        $today = $user->workspace->today();
+        $squad = Squad::query()->findOrFail($match->squad_id);
+        $athletes = $user->athletesOf($squad)->get();
+        $names = $this->library->skillNames();
+        $skills = $this->skills($match);
+        $day = $athletes->isEmpty() ? null : new AthletesDay($athletes->all(), $squad, $today);
+        $counted = $this->counted($athletes->pluck('id')->all(), $match->day());
+        $players = $match->players();
+
+        return new MatchTeamView(
+            id: $match->id,
+            title: $match->title,
+            day: $match->day()->iso(),
+            starts_at: $match->starts_at,
+            date: $today->iso(),
+            lined_up: $match->lined_up,
+            skills: array_map(fn (Skill $skill): NamedView => new NamedView($skill->id, $names[$skill->id]), array_values($skills)),
+            players: $day === null ? [] : $athletes->map(fn (Athlete $athlete): MatchPlayerView => new MatchPlayerView(
+                athlete: Cards::athlete($athlete, $today),
+                plays: $players === null || in_array($athlete->id, $players, true),
+                blocked: $this->blocked($athlete, $day, $skills),
+                expected: $this->expected($match, $athlete->id, $players !== null && in_array($athlete->id, $players, true)),
+                counted: $counted[$athlete->id] ?? [],
+                left: $this->left($match, $athlete, $day, $skills),
+            ))->all(),
+        );
+    }
+
+    /**
+     * Says who plays. Only they keep the day free and are charged with it; everybody else trains on.
+     *
+     * @param  list<string>  $ids  of athletes of the squad
+     *
+     * @throws Problem when somebody is not of the squad, or on a way back that is not at match play
+     */
+    public function lineUp(Fixture $match, array $ids, User $by): void
+    {
+        Alone::inClub($by->workspace_id, function () use ($match, $ids, $by): void {
+            $match->refresh();
+            $squad = Squad::query()->findOrFail($match->squad_id);
+            $today = $by->workspace->today();
+            $athletes = $squad->athletes()->get()->keyBy('id');
+            $skills = $this->skills($match);
+            $before = $match->players() ?? $athletes->keys()->all();
+            $new = array_values(array_diff($ids, $match->players() ?? []));
+            $named = $athletes->only($new)->values()->all();
+            if (count($named) !== count($new)) {
+                throw new Problem(ProblemType::NotInThisSquad, 'Choose somebody of this squad.', ['athletes' => ['Choose again.']]);
+            }
+            // A match that is over was played by whom it was played: what may not be planned is recorded all the same.
+            $day = $named === [] || $today->isAfter($match->day()) ? null : new AthletesDay($named, $squad, $today);
+            foreach ($day === null ? [] : $named as $athlete) {
+                $why = $this->blocked($athlete, $day, $skills);
+                if ($why !== null) {
+                    throw new Problem(ProblemType::NotYet, "{$athlete->given_name} cannot be lined up. {$why}", ['athletes' => [$why]]);
+                }
+            }
+            $match->update(['lined_up' => true]);
+            $match->lineUps()->whereNotIn('athlete_id', $ids)->delete();
+            foreach ($new as $id) {
+                $match->lineUps()->create(['athlete_id' => $id, 'doses' => $this->doses($match, $id)]);
+            }
+            Audit::of($by, null, 'line-up named', ['title' => $match->title, 'players' => count($ids)]);
+            AthletesChanged::many(array_unique([...$before, ...$ids]), $today);
+        });
+    }
+
+    /** @return array<string, Skill> of the match, by id */
+    private function skills(Fixture $match): array
+    {
+        return array_intersect_key($this->library->skills(), array_flip(array_column($match->doses, 'skill')));
+    }
+
+    /**
+     * On a way back nobody plays before match play, unless the match loads no part of it.
+     *
+     * @param  array<string, Skill>  $skills
+     */
+    private function blocked(Athlete $athlete, AthletesDay $day, array $skills): ?string
+    {
+        $return = $day->returns->open($athlete->id);
+        if ($return === null) {
+            return null;
+        }
+        $coming = $return->site->channels();
+        foreach ($skills as $skill) {
+            foreach ($skill->loadedChannels() as $channel) {
+                if (in_array($channel, $coming, true)) {
+                    return 'On the way back: its stages decide when a match is due.';
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{skill: string, reps: int, felt: string|null}> */
+    private function doses(Fixture $match, string $athleteId): array
+    {
+        $felt = array_column($match->doses, 'felt', 'skill');
+        $doses = [];
+        foreach (ExpectedMatch::of($this->last($athleteId, $match->day()), self::declared($match)) as $skill => $reps) {
+            $doses[] = [
+                'skill' => $skill, 'reps' => $reps, 'felt' => array_key_exists($skill, $felt) ? $felt[$skill] : Felt::Hard->value,
+            ];
+        }
+
+        return $doses;
+    }
+
+    /** @return array<string, int> */
+    private function expected(Fixture $match, string $athleteId, bool $plays): array
+    {
+        $kept = $plays ? $match->lineUps->firstWhere('athlete_id', $athleteId)?->doses : null;
+
+        return $kept === null
+            ? ExpectedMatch::of($this->last($athleteId, $match->day()), self::declared($match))
+            : array_column($kept, 'reps', 'skill');
+    }
+
+    /** @return array<string, int> */
+    private static function declared(Fixture $match): array
+    {
+        return array_map(intval(...), array_column($match->doses, 'reps', 'skill'));
+    }
+
+    /** @return list<array<string, int>> repetitions by skill of each match before the day, the latest first */
+    private function last(string $athleteId, Day $before): array
+    {
+        $matches = [];
+        $rows = DB::table('work_sets')
+            ->where('athlete_id', $athleteId)
+            ->where('source', 'match')
+            ->where('day', '<', $before->iso())
+            ->where('day', '>=', $before->plus(-self::RECENT_DAYS)->iso())
+            ->orderByDesc('day')
+            ->get(['day', 'skill', 'reps']);
+        foreach ($rows as $row) {
+            $matches[$row->day][$row->skill] = ($matches[$row->day][$row->skill] ?? 0) + (int) $row->reps;
+        }
+
+        return array_values($matches);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, array<string, int>> by athlete and skill
+     */
+    private function counted(array $ids, Day $on): array
+    {
+        $counted = [];
+        $rows = DB::table('work_sets')
+            ->whereIn('athlete_id', $ids)
+            ->where('source', 'match')
+            ->where('day', $on->iso())
+            ->groupBy('athlete_id', 'skill')
+            ->selectRaw('athlete_id, skill, sum(reps) as reps')
+            ->get();
+        foreach ($rows as $row) {
+            $counted[$row->athlete_id][$row->skill] = (int) $row->reps;
+        }
+
+        return $counted;
+    }
+
+    /**
+     * @param  array<string, Skill>  $skills
+     * @return array<string, int|null>
+     */
+    private function left(Fixture $match, Athlete $athlete, AthletesDay $day, array $skills): array
+    {
+        if (! $match->day()->equals($day->on)) {
+            return [];
+        }
+        $load = $day->loads[$athlete->id];
+        // What this match is expected to take is not taken from it.
+        $beside = array_values(array_filter($load->plansOn($day->on), fn (CostedSet $set): bool => $set->session !== "match {$match->id}"));
+        $board = $day->limits($athlete)->board($day->on, $load->record);
+
+        return array_map(
+            fn (Skill $skill): ?int => $board->headroom(
+                $load->price->of(WorkSet::ordinarily($day->on, 'match', $skill, 1, Felt::Hard->effort())),
+                $beside,
+            )->reps,
+            $skills,
+        );
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class LineUpRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            // An empty one: nobody of the squad plays.
+            'athletes' => ['present', 'array', 'list', 'max:60'],
+            'athletes.*' => ['required', 'uuid', 'distinct'],
+        ];
+    }
+}

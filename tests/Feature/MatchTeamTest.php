@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Seasons\Fixture;
+use Augendo\Core\Day;
+use Database\Factories\FixtureFactory;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Who plays, what it takes of each, and what nobody counted. */
+#[Group('once')]
+final class MatchTeamTest extends TestCase
+{
+    private int $squad;
+
+    private Day $today;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->coach());
+        $this->squad = $this->smallSquad('Mira', 'Dario', 'Luca')->id;
+        $this->today = $this->coach()->workspace->today();
+    }
+
+    public function test_only_who_is_lined_up_is_charged_and_keeps_the_day_before_free(): void
+    {
+        $match = $this->match(3);
+        [$mira, $dario] = [$this->athlete('Mira')->id, $this->athlete('Dario')->id];
+        $this->assertSame([35.0, 35.0], [$this->planned($mira, 3), $this->planned($dario, 3)], 'nobody has said: everybody');
+        $team = $this->getJson("/api/fixtures/{$match->id}/team")->assertOk()->json();
+        $this->assertSame([false, [true, true, true]], [$team['lined_up'], array_column($team['players'], 'plays')]);
+        $this->lineUp($match, [$mira])->assertOk()->assertJsonPath('lined_up', true);
+        $this->assertSame([35.0, 0.0], [$this->planned($mira, 3), $this->planned($dario, 3)]);
+        $this->lineUp($match, [])->assertOk();
+        $this->assertSame([0.0, 0.0], [$this->planned($mira, 3), $this->planned($dario, 3)]);
+        $plan = $this->getJson("/api/plan?squad={$this->squad}")->assertOk()->json('fixtures');
+        $this->assertSame(0, collect($plan)->firstWhere('id', $match->id)['players']);
+    }
+
+    public function test_what_each_is_expected_to_do_comes_from_their_own_last_matches(): void
+    {
+        $mira = $this->athlete('Mira')->id;
+        foreach ([-20 => 40, -12 => 51] as $days => $reps) {
+            $this->played($mira, $days, $reps);
+        }
+        $match = $this->match(4);
+        $expected = collect($this->lineUp($match, [$mira])->assertOk()->json('players'))->firstWhere('athlete.id', $mira)['expected'];
+        $this->assertSame(['float-serve' => 46], $expected, '(40 + 51) / 2, rounded up');
+        $this->assertSame(46.0, $this->planned($mira, 4));
+    }
+
+    public function test_a_match_nobody_counted_is_load_until_somebody_says_what_it_took(): void
+    {
+        $match = $this->match(-2);
+        [$mira, $dario] = [$this->athlete('Mira')->id, $this->athlete('Dario')->id];
+        $free = $this->armOn($dario, -2);
+        $this->assertGreaterThan($this->armOn($mira, -2, counted: true), $this->armOn($mira, -2), 'as expected, until it is counted');
+        $this->lineUp($match, [$mira])->assertOk();
+        $this->assertGreaterThan($this->armOn($dario, -2), $free, 'who did not play is not charged');
+        $before = $this->armOn($mira, -2);
+        $this->played($mira, -2, 10);
+        $this->assertLessThan($before, $this->armOn($mira, -2));
+        $team = $this->getJson("/api/fixtures/{$match->id}/team")->assertOk()->json('players');
+        $this->assertSame(['float-serve' => 10], collect($team)->firstWhere('athlete.id', $mira)['counted']);
+    }
+
+    public function test_nobody_on_a_way_back_is_lined_up_and_nobody_of_another_squad(): void
+    {
+        $match = $this->match(3);
+        $this->lineUp($match, [$this->athlete('Luca')->id])->assertStatus(422)->assertSee('way back');
+        $this->lineUp($match, [$this->athlete('Noor')->id])->assertStatus(422);
+        $this->assertFalse($match->refresh()->lined_up);
+        $jumps = $this->match(5, 'jump');
+        $this->lineUp($jumps, [$this->athlete('Luca')->id])->assertOk();
+    }
+
+    private function match(int $days, string $skill = 'float-serve'): Fixture
+    {
+        return FixtureFactory::new()->create([
+            'squad_id' => $this->squad, 'held_on' => $this->today->plus($days)->iso(), 'created_by' => $this->coach()->id,
+            'doses' => [['skill' => $skill, 'reps' => 35, 'felt' => 'hard']],
+        ]);
+    }
+
+    /** @param  list<string>  $ids */
+    private function lineUp(Fixture $match, array $ids): TestResponse
+    {
+        return $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => $ids]);
+    }
+
+    private function played(string $athlete, int $days, int $reps): void
+    {
+        $this->postJson("/api/athletes/{$athlete}/logged-work", [
+            'id' => (string) Str::uuid7(), 'day' => $this->today->plus($days)->iso(), 'source' => 'match', 'skill' => 'float-serve',
+            'reps' => $reps, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant',
+        ])->assertSuccessful();
+    }
+
+    /** Repetitions of matches that are planned for a day. */
+    private function planned(string $athlete, int $days): float
+    {
+        $day = new \App\Athletes\AthleteDay($this->named($athlete), $this->today);
+        $sum = 0.0;
+        foreach ($day->load->plansOn($this->today->plus($days)) as $set) {
+            $sum += str_starts_with($set->session, 'match ') ? $set->cost['reps'] : 0.0;
+        }
+
+        return $sum;
+    }
+
+    /** @param  bool  $counted  only what is on record */
+    private function armOn(string $athlete, int $days, bool $counted = false): float
+    {
+        $on = $this->today->plus($days);
+
+        return $counted
+            ? (float) DB::table('daily_totals')->where('athlete_id', $athlete)->where('day', $on->iso())->sum('arm')
+            : (new \App\Athletes\AthleteDay($this->named($athlete), $this->today))->load->record
+                ->wholeSeries(\Augendo\Core\Load\Measure::Arm)->on($on->ordinal);
+    }
+
+    private function named(string $id): \App\Athletes\Athlete
+    {
+        return \App\Athletes\Athlete::query()->findOrFail($id);
+    }
+}
