@@ -11,9 +11,7 @@ use App\Courtside\Answers\MatchCountView;
 use App\Courtside\Answers\MatchSkillView;
 use App\Limits\Bounds;
 use App\Seasons\Fixture;
-use App\Wording\Wording;
 use Augendo\Core\Day;
-use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\CostedSet;
@@ -21,7 +19,6 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
-use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
 
 /** How many are left in this match? Each counts hard; what was done today counts already. */
@@ -65,7 +62,7 @@ final class MatchScreen
                     $id,
                     $names[$id],
                     Bounds::costs($one, Side::Dominant, $gauges),
-                    $this->blocked($this->library->skills()[$id], $athlete, $day),
+                    MayPlay::today($day->returns->open($athlete->id), $this->library->skills()[$id], $athlete, $day->readiness),
                 ),
                 array_keys($ones),
                 $ones,
@@ -94,19 +91,5 @@ final class MatchScreen
         }
 
         return array_values($skills);
-    }
-
-    private function blocked(Skill $skill, Athlete $athlete, AthleteDay $day): ?string
-    {
-        $word = $day->readiness->forWork($skill->loadedChannels(), $athlete->throwing_side->bodySide(Side::Dominant));
-
-        return match (true) {
-            $day->returns->open($athlete->id) !== null => 'On the way back: its stages decide when a match is due.',
-            ! MatchReady::mayPlay($word) => 'Not today: a match asks for everything, and the word is '
-                .Wording::word($word)
-                .'.'
-                .($word === Word::Unknown ? ' Check in first.' : ''),
-            default => null,
-        };
     }
 }

@@ -9,8 +9,11 @@ use App\Athletes\Athlete;
 use App\Athletes\AthletesDay;
 use App\Athletes\Cards;
 use App\Athletes\Squad;
+use App\Courtside\Answers\CostView;
+use App\Courtside\MayPlay;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Limits\Bounds;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
@@ -19,8 +22,10 @@ use App\Seasons\Answers\MatchPlayerView;
 use App\Seasons\Answers\MatchTeamView;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\ExpectedMatch;
@@ -53,14 +58,21 @@ final class MatchTeam
             date: $today->iso(),
             lined_up: $match->lined_up,
             skills: array_map(fn (Skill $skill): NamedView => new NamedView($skill->id, $names[$skill->id]), array_values($skills)),
-            players: $day === null ? [] : $athletes->map(fn (Athlete $athlete): MatchPlayerView => new MatchPlayerView(
-                athlete: Cards::athlete($athlete, $today),
-                plays: $players === null || in_array($athlete->id, $players, true),
-                blocked: $this->blocked($athlete, $day, $skills),
-                expected: $this->expected($match, $athlete->id, $players !== null && in_array($athlete->id, $players, true)),
-                counted: $counted[$athlete->id] ?? [],
-                left: $this->left($match, $athlete, $day, $skills),
-            ))->all(),
+            players: $day === null ? [] : $athletes->map(function (Athlete $athlete) use (
+                $match, $day, $skills, $players, $counted, $today,
+            ): MatchPlayerView {
+                [$gauges, $costs] = $this->room($match, $athlete, $day, $skills);
+
+                return new MatchPlayerView(
+                    athlete: Cards::athlete($athlete, $today),
+                    plays: $players === null || in_array($athlete->id, $players, true),
+                    blocked: $this->blocked($match, $athlete, $day, $skills),
+                    expected: $this->expected($match, $athlete->id, $players !== null && in_array($athlete->id, $players, true)),
+                    counted: $counted[$athlete->id] ?? [],
+                    bounds: array_map(Bounds::answer(...), $gauges),
+                    costs: $costs,
+                );
+            })->all(),
         );
     }
 
@@ -88,7 +100,7 @@ final class MatchTeam
             // A match that is over was played by whom it was played: what may not be planned is recorded all the same.
             $day = $named === [] || $today->isAfter($match->day()) ? null : new AthletesDay($named, $squad, $today);
             foreach ($day === null ? [] : $named as $athlete) {
-                $why = $this->blocked($athlete, $day, $skills);
+                $why = $this->blocked($match, $athlete, $day, $skills);
                 if ($why !== null) {
                     throw new Problem(ProblemType::NotYet, "{$athlete->given_name} cannot be lined up. {$why}", ['athletes' => [$why]]);
                 }
@@ -109,23 +121,17 @@ final class MatchTeam
         return array_intersect_key($this->library->skills(), array_flip(array_column($match->doses, 'skill')));
     }
 
-    /**
-     * On a way back nobody plays before match play, unless the match loads no part of it.
-     *
-     * @param  array<string, Skill>  $skills
-     */
-    private function blocked(Athlete $athlete, AthletesDay $day, array $skills): ?string
+    /** @param  array<string, Skill>  $skills */
+    private function blocked(Fixture $match, Athlete $athlete, AthletesDay $day, array $skills): ?string
     {
         $return = $day->returns->open($athlete->id);
-        if ($return === null) {
-            return null;
-        }
-        $coming = $return->site->channels();
+        $isToday = $match->day()->equals($day->on);
         foreach ($skills as $skill) {
-            foreach ($skill->loadedChannels() as $channel) {
-                if (in_array($channel, $coming, true)) {
-                    return 'On the way back: its stages decide when a match is due.';
-                }
+            $why = $isToday
+                ? MayPlay::today($return, $skill, $athlete, $day->readiness($athlete))
+                : MayPlay::returning($return, $skill);
+            if ($why !== null) {
+                return $why;
             }
         }
 
@@ -202,25 +208,26 @@ final class MatchTeam
     }
 
     /**
+     * What is left on the day, and what one repetition of each skill takes of it: the device counts with that.
+     *
      * @param  array<string, Skill>  $skills
-     * @return array<string, int|null>
+     * @return array{list<Gauge>, array<string, list<CostView>>}
      */
-    private function left(Fixture $match, Athlete $athlete, AthletesDay $day, array $skills): array
+    private function room(Fixture $match, Athlete $athlete, AthletesDay $day, array $skills): array
     {
         if (! $match->day()->equals($day->on)) {
-            return [];
+            return [[], []];
         }
         $load = $day->loads[$athlete->id];
-        // What this match is expected to take is not taken from it.
-        $beside = array_values(array_filter($load->plansOn($day->on), fn (CostedSet $set): bool => $set->session !== "match {$match->id}"));
-        $board = $day->limits($athlete)->board($day->on, $load->record);
-
-        return array_map(
-            fn (Skill $skill): ?int => $board->headroom(
-                $load->price->of(WorkSet::ordinarily($day->on, 'match', $skill, 1, Felt::Hard->effort())),
-                $beside,
-            )->reps,
+        $ones = array_map(
+            fn (Skill $skill): CostedSet => $load->price->of(WorkSet::ordinarily($day->on, 'match', $skill, 1, Felt::Hard->effort())),
             $skills,
         );
+        // What this match is expected to take is not taken from it.
+        $beside = array_values(array_filter($load->plansOn($day->on), fn (CostedSet $set): bool => $set->session !== "match {$match->id}"));
+        $board = $day->limits($athlete)->board($day->on, $load->record->with($beside))->hardTouchedBy(array_values($ones));
+        $gauges = array_values(array_filter($board->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
+
+        return [$gauges, array_map(fn (CostedSet $one): array => Bounds::costs($one, Side::Dominant, $gauges), $ones)];
     }
 }

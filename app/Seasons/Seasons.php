@@ -552,7 +552,10 @@ final class Seasons
         $plan = $this->plan($season, $today);
         Alone::with($season->athlete_id, function () use ($season, $plan, $today): void {
             $same = ['id' => $season->id, 'state' => 'open', 'waiting' => false, 'version' => $season->version];
-            if (Season::query()->where($same)->exists()) {
+            $days = $this->squadDays($season, $today);
+            // Somebody was taken out, or a session moved, while this was worked out: the change itself asks for the next run.
+            $stands = $days->with === $plan->ask->withSquad && array_diff($days->lost, $plan->ask->off) === [];
+            if ($stands && Season::query()->where($same)->exists()) {
                 $this->putOnCalendar($season, $plan, $today);
             }
         });

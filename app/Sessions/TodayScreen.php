@@ -11,6 +11,7 @@ use App\Courtside\Corrections;
 use App\Library\LibraryProblems;
 use App\Limits\RuleSets;
 use App\People\User;
+use App\Seasons\UncountedMatches;
 use App\Sessions\Answers\TodayView;
 use Augendo\Core\Library\Library;
 use Illuminate\Support\Facades\Cache;
@@ -46,6 +47,7 @@ final class TodayScreen
             rule_notice: $about['notice'],
             refitting: Sheet::waiting($ids, $on)->count(),
             corrected: $user->role->decides() ? Corrections::lately($user, $squad, $on) : [],
+            uncounted: $user->role->records() ? UncountedMatches::of($squad, $ids, $on) : [],
             problems: LibraryProblems::now($this->library),
             rows: [],
         );

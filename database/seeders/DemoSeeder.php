@@ -8,12 +8,14 @@ use App\Athletes\Athlete;
 use App\Health\AbsenceKind;
 use App\Health\AwayAndHurt;
 use App\People\Role;
+use App\Seasons\MatchTeam;
 use App\Sessions\ChangeSession;
 use App\Sessions\PlanSessions;
 use App\Sessions\SessionState;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Limits\Covers;
 use Augendo\Core\Planning\SeasonAsk;
+use Database\Factories\FixtureFactory;
 use Database\Factories\IncidentEntryFactory;
 use Database\Factories\IncidentFactory;
 use Database\Factories\TrainingSessionFactory;
@@ -41,6 +43,7 @@ final class DemoSeeder extends Seeder
             Storyteller::tellSquad($club, $this->stories(), judgedAlong: ['Pia' => 3, 'Yuna' => 11], season: 'Mira');
             $this->calendar($club);
             $this->awayAndHurt($club);
+            $this->lineUp($club);
         });
     }
 
@@ -64,6 +67,17 @@ final class DemoSeeder extends Seeder
             'place' => 'North field', 'ladders' => [self::JAVELIN], 'has_sheets' => false,
             'state' => SessionState::CalledOff, 'reason' => 'Thunder over the field',
         ]);
+    }
+
+    /** A cup weeks ahead: four of the servers play, everybody else trains on. */
+    private function lineUp(Club $club): void
+    {
+        $match = FixtureFactory::new()->create([
+            'squad_id' => $club->squad->id, 'held_on' => $club->workspace->today()->plus(24)->iso(), 'title' => 'Lighthouse cup',
+            'starts_at' => '14:00', 'created_by' => $club->person(Role::Coach)->id,
+        ]);
+        $players = $club->squad->athletes()->whereIn('given_name', ['Ilse', 'Yuna', 'Dario', 'Kaito'])->pluck('athletes.id')->all();
+        app(MatchTeam::class)->lineUp($match, $players, $club->person(Role::Coach));
     }
 
     /** A school camp; and a fall with a swollen ankle: told at home, restricted by the clinician, not closed yet. */

@@ -49,6 +49,11 @@ const rollCall = createRoute({
     path: '/roll-call',
     component: screen(() => import('./screens/rollcall/RollCallScreen'), 'RollCallScreen'),
 });
+const team = createRoute({
+    getParentRoute: () => frame,
+    path: '/matches/$fixtureId',
+    component: screen(() => import('./screens/team/TeamScreen'), 'TeamScreen'),
+});
 const week = createRoute({
     getParentRoute: () => frame,
     path: '/week',
@@ -201,6 +206,7 @@ export const router = createRouter({
             today,
             rollCall,
             athletes,
+            team,
             week,
             sheet,
             courtside,

@@ -1,4 +1,5 @@
 import { expect, hasNoAxeFindings, row, signIn, test } from './support';
+import type { Page } from '@playwright/test';
 
 test('somebody is found by two letters, away on a day of the week, and there again', async ({ page }) => {
     await signIn(page);
@@ -37,6 +38,7 @@ test('what happened is written down, handed on and stays open until somebody was
     await signIn(page);
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox').fill('castellan');
+    await expect(page.getByRole('option')).toHaveCount(1);
     await page.keyboard.press('Enter');
     const hurt = page.getByRole('region', { name: 'Away and hurt' });
     await hurt.getByRole('button', { name: 'Something happened' }).click();
@@ -78,6 +80,65 @@ test('an athlete retires, is out of sight, and is brought back', async ({ page }
     await page.getByRole('button', { name: 'Squads of Ravi Castellan' }).click();
     await page.getByRole('button', { name: 'Bring back' }).last().click();
     await expect(page.getByText('Nobody fits.', { exact: false })).toBeVisible();
-    await page.goto('/');
-    await expect(row(page, 'Ravi Castellan').getByRole('link', { name: /^Start with/ })).toBeVisible();
+    // The worker puts him back into what is planned.
+    await expect
+        .poll(
+            () =>
+                page.evaluate(async () => {
+                    const today = await fetch('/api/today', { headers: { Accept: 'application/json' } });
+                    const { rows } = (await today.json()) as {
+                        rows: { athlete: { given_name: string }; sheet: { planned_reps: number } | null }[];
+                    };
+                    return rows.find((each) => each.athlete.given_name === 'Ravi')?.sheet?.planned_reps ?? 0;
+                }),
+            { timeout: 30_000 },
+        )
+        .toBeGreaterThan(0);
 });
+
+test('a match has its line-up, is counted for the team without a connection, and is load once', async ({
+    page,
+    context,
+}) => {
+    await signIn(page);
+    await page.goto('/plan');
+    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    const form = page.getByRole('dialog');
+    await form.getByLabel('Day', { exact: true }).fill(await todayOf(page));
+    await form.getByLabel('What it is called').fill('Evening cup');
+    await form.getByLabel('How many', { exact: true }).fill('4');
+    await form.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('link', { name: 'Evening cup' }).click();
+    await expect(page.getByText('it counts for everybody of the squad', { exact: false })).toBeVisible();
+    for (const name of ['Pia Lindgren', 'Ravi Castellan']) {
+        await page.getByRole('button', { name: `${name} plays` }).click();
+        await expect(page.getByRole('button', { name: `${name} plays`, pressed: true })).toBeVisible();
+    }
+    await expect(page.getByRole('button', { name: 'Luca Ferreira plays' })).toBeDisabled();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Line-up named' }).click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Mira Okonjo' })).toHaveCount(0);
+    await context.setOffline(true);
+    const one = page.getByRole('button', { name: /^Pia: one / });
+    for (let i = 0; i < 3; i++) await one.click();
+    await page.getByRole('button', { name: /^Ravi: one / }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(one).toContainText('3');
+    await page.getByRole('button', { name: 'Match over: save 3' }).click();
+    await expect(page.getByText('3 repetitions lie on this device', { exact: false })).toBeVisible();
+    await expect(one).toContainText('3');
+    await context.setOffline(false);
+    await expect(page.getByText('on record', { exact: false })).toBeVisible();
+    await expect(page.getByText('Saved as load of', { exact: false })).toBeVisible();
+    await expect(one).toContainText('3');
+    await hasNoAxeFindings(page);
+    await page.goto('/plan');
+    await page.getByRole('button', { name: /^Take back Evening cup/ }).click();
+    await expect(page.getByText('Evening cup')).toHaveCount(0);
+});
+
+const todayOf = (page: Page): Promise<string> =>
+    page.evaluate(async () => {
+        const me = await fetch('/api/me', { headers: { Accept: 'application/json' } });
+        return ((await me.json()) as { today: string }).today;
+    });

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Seasons\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
+use App\Courtside\Answers\BoundView;
+use App\Courtside\Answers\CostView;
 
 /** One of the squad, as a match sees them. */
 final readonly class MatchPlayerView
@@ -18,7 +20,9 @@ final readonly class MatchPlayerView
         public array $expected,
         /** @var array<string, int> repetitions on record as a match on that day, by skill */
         public array $counted,
-        /** @var array<string, int|null> repetitions left on the day before a hard limit is full, by skill; null: no limit is set */
-        public array $left,
+        /** @var list<BoundView> what is left on the day; empty on any other day */
+        public array $bounds,
+        /** @var array<string, list<CostView>> what one repetition of each skill takes of them */
+        public array $costs,
     ) {}
 }

@@ -7,6 +7,7 @@ namespace App\Sessions\Answers;
 use App\Athletes\Answers\SquadView;
 use App\Courtside\Answers\CorrectionView;
 use App\Library\Answers\LibraryProblemView;
+use App\Seasons\Answers\UncountedMatchView;
 
 /** The squad in running order. */
 final readonly class TodayView
@@ -22,6 +23,8 @@ final readonly class TodayView
         public int $refitting,
         /** @var list<CorrectionView> of the last days that gave somebody more room */
         public array $corrected,
+        /** @var list<UncountedMatchView> of the last two weeks */
+        public array $uncounted,
         /** @var list<LibraryProblemView> */
         public array $problems,
         /** @var list<TodayRowView> last of all: TodayScreen writes them into what it made of the rest */

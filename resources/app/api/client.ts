@@ -43,6 +43,7 @@ export type SessionMade = Schemas['SessionMadeView'];
 export type SessionPreview = Schemas['SessionPreviewView'];
 export type SeasonsMade = Schemas['SeasonsMadeView'];
 export type Calendar = Schemas['CalendarView'];
+export type MatchTeam = Schemas['MatchTeamView'];
 export type Week = Schemas['WeekView'];
 export type PlanChange = Schemas['PlanChangeView'];
 export type ProgrammeFile = Schemas['DocumentView'];

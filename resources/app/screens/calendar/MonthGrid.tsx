@@ -1,4 +1,5 @@
 import { Link } from '@tanstack/react-router';
+import { MatchLink } from '../../parts/MatchLink';
 import { clsx } from 'clsx';
 import { type Calendar } from '../../api/client';
 import { dayName } from '../../api/words';
@@ -127,9 +128,13 @@ function SessionLine({ session }: { session: Session }) {
 function FixtureLine({ fixture }: { fixture: Fixture }) {
     return (
         <li className="border-l-6 border-tape pl-1.5 leading-tight">
-            <span className="label">{fixture.starts_at}</span> <span className="head text-sm">{fixture.title}</span>
+            <span className="label">{fixture.starts_at}</span>{' '}
+            <span className="head text-sm">
+                <MatchLink fixture={fixture} />
+            </span>
             <span className="block truncate text-xs text-soft">
                 {fixture.kind === 'match' ? 'match' : 'elsewhere'}
+                {fixture.players !== null ? `, ${fixture.players} play` : ''}
                 {fixture.athlete_name ? `, ${fixture.athlete_name}` : ''}
             </span>
         </li>

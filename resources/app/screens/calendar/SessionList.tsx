@@ -1,4 +1,5 @@
 import { Link } from '@tanstack/react-router';
+import { MatchLink } from '../../parts/MatchLink';
 import { clsx } from 'clsx';
 import { type Calendar } from '../../api/client';
 import { dayName } from '../../api/words';
@@ -128,7 +129,9 @@ function FixtureRow({ fixture }: { fixture: Fixture }) {
                 {dayName(fixture.day)} {fixture.starts_at}
             </span>
             <span className="min-w-0">
-                <span className="head">{fixture.title}</span>
+                <span className="head">
+                    <MatchLink fixture={fixture} />
+                </span>
                 <span className="text-sm text-soft">
                     {fixture.kind === 'match' ? ' · match' : ' · training elsewhere'}
                     {fixture.athlete_name ? `, ${fixture.athlete_name}` : ''}

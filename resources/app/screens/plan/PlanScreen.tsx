@@ -5,6 +5,7 @@ import { api, type Plan, type SeasonsMade, type Token } from '../../api/client';
 import { FELT, dayName } from '../../api/words';
 import { newId, type Work } from '../../offline/store';
 import { Choice } from '../../parts/Choice';
+import { MatchLink } from '../../parts/MatchLink';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
@@ -399,7 +400,9 @@ function FixedDay({
                 {dayName(first.day)} {first.starts_at}
             </span>
             <span className="min-w-0">
-                <span className="head">{first.title}</span>{' '}
+                <span className="head">
+                    <MatchLink fixture={first} />
+                </span>{' '}
                 <span className="label">
                     {first.kind === 'match' ? 'match' : 'elsewhere'}
                     {first.athlete_name ? `, ${first.athlete_name}` : ''}

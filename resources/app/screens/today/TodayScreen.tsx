@@ -85,6 +85,7 @@ export function TodayScreen() {
                 </p>
             )}
             <CorrectedLately of={today.data.corrected} />
+            <Uncounted of={today.data.uncounted} />
             <LibraryProblems problems={today.data.problems} />
             {rows.length === 0 ? (
                 <p className="border-t-2 border-ink py-8 text-soft">
@@ -197,6 +198,18 @@ function CorrectedLately({ of }: { of: Today['corrected'] }) {
             </ul>
         </section>
     );
+}
+
+/** Matches nobody has counted stand as expected: what they took is asked for where it is seen every day. */
+function Uncounted({ of }: { of: Today['uncounted'] }) {
+    return of.map((match) => (
+        <p key={match.id} className="mb-2 border-l-4 border-reduced bg-page px-3 py-1.5">
+            <Link to="/matches/$fixtureId" params={{ fixtureId: match.id }} className="opens head">
+                {match.title}, {dayName(match.day)}
+            </Link>
+            : not counted for {match.players}. It stands as expected until somebody says what it took.
+        </p>
+    ));
 }
 
 function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {

@@ -90,7 +90,7 @@ function Table({ week, act, decides }: { week: Week; act: (write: Promise<unknow
                 </colgroup>
                 <thead>
                     <tr className="label border-b-2 border-ink">
-                        <th className="sticky left-0 z-10 bg-paper pb-1 text-left">Athlete</th>
+                        <th className="sticky left-0 z-10 bg-chalk pb-1 text-left">Athlete</th>
                         {days.map((day) => (
                             <th
                                 key={day}
@@ -107,7 +107,7 @@ function Table({ week, act, decides }: { week: Week; act: (write: Promise<unknow
                 <tbody>
                     {week.rows.map((row) => (
                         <tr key={row.athlete.id} className="border-b border-line align-top">
-                            <th scope="row" className="sticky left-0 z-10 bg-paper py-1.5 pr-2 text-left font-normal">
+                            <th scope="row" className="sticky left-0 z-10 bg-chalk py-1.5 pr-2 text-left font-normal">
                                 <Link
                                     to="/athletes/$athleteId"
                                     params={{ athleteId: row.athlete.id }}
