@@ -106,7 +106,7 @@ final class AwayAndHurt
             if (! self::mayLift($restriction, $by)) {
                 throw new Problem(
                     ProblemType::ItStays,
-                    "{$restriction->clinician_name} restricted this. A clinician lifts it, or it ends by itself; stricter can be added any time.",
+                    "{$restriction->clinician_name} restricted this. A clinician lifts it, or it ends by itself.",
                 );
             }
             $restriction->update(['lifted_at' => Carbon::now(), 'lifted_by' => $by->id]);

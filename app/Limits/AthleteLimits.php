@@ -41,7 +41,8 @@ final class AthleteLimits
      * @param  DatedBounds|null  $dated  of the athletes and the day, where somebody has asked already
      */
     public function __construct(
-        array $athletes, Squad $squad, Day $on, private readonly ReturnsUnderWay $returns, ?RuleSet $ruleSet = null, ?DatedBounds $dated = null,
+        array $athletes, Squad $squad, Day $on, private readonly ReturnsUnderWay $returns, ?RuleSet $ruleSet = null,
+        ?DatedBounds $dated = null,
     ) {
         $this->ruleSet = $ruleSet ?? app(RuleSets::class)->of($squad);
         $this->shares = RuleSets::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));

@@ -45,10 +45,11 @@ final class AthleteLoads
         foreach ($athletes as $athlete) {
             [$totals, $firstDay, $earlier] = $before[$athlete->id];
             $price = new SetCost($profiles[$athlete->id]);
+            $done = [...$totals, ...$this->uncounted($fixtures, $athlete->id, $price), ...$today[$athlete->id] ?? []];
             $loads[$athlete->id] = new AthleteLoad(
                 profile: $profiles[$athlete->id],
                 price: $price,
-                record: new LoadRecord([...$totals, ...$this->uncounted($fixtures, $athlete->id, $price), ...$today[$athlete->id] ?? []], $internal[$athlete->id] ?? [], $firstDay, $earlier),
+                record: new LoadRecord($done, $internal[$athlete->id] ?? [], $firstDay, $earlier),
                 plans: [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, $price)],
                 age: $athlete->ageOn($on),
                 fixtures: $fixtures,

@@ -84,7 +84,8 @@ final class Fixture extends Record
      */
     public function event(array $skills, ?string $athleteId = null): MatchEvent
     {
-        $doses = ($athleteId === null || ! $this->lined_up ? null : $this->lineUps->firstWhere('athlete_id', $athleteId)?->doses) ?? $this->doses;
+        $player = $athleteId === null || ! $this->lined_up ? null : $this->lineUps->firstWhere('athlete_id', $athleteId);
+        $doses = $player->doses ?? $this->doses;
 
         return new MatchEvent($this->id, $this->day(), $this->title, array_map(fn (array $dose): MatchDose => new MatchDose(
             $skills[$dose['skill']], (int) $dose['reps'], $dose['felt'] === null ? null : Felt::from($dose['felt'])->effort(),

@@ -10,7 +10,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Who is new in a squad, or new on a ladder, joins its sessions that are planned and have their sheets. Coming twice it changes nothing. */
+/** Who is new in a squad, or on a ladder, joins the sessions that are planned and have their sheets. Coming twice it changes nothing. */
 final class JoinSessions implements ShouldQueue
 {
     use Dispatchable, Queueable;

@@ -100,7 +100,7 @@ final class WeekScreen
                 planned_reps: self::reps($plan),
                 done_share: $then === null || $then->max === null || $then->max <= 0.0 ? 0.0 : ($then->used ?? 0.0) / $then->max,
                 share: $then?->share() ?? 0.0,
-                binds: $then?->limit->label,
+                stops_first: $then?->limit->label,
             );
             $record = $record->with($plan);
         }
@@ -119,7 +119,7 @@ final class WeekScreen
     }
 
     /**
-     * The hard limit that stops first; of a day with a plan, of those the plan takes from. Days away and restrictions are said by themselves.
+     * The hard limit that stops first; of a day with a plan, of those the plan takes from. Days away and restrictions are said apart.
      *
      * @param  list<LimitState>  $states
      * @param  list<CostedSet>  $plan

@@ -22,6 +22,9 @@ final class AwayWording
     /** Who says that nobody who is away trains. */
     public const SOURCE = 'Calendar';
 
+    private const AFTER_A_HEAD_KNOCK = 'After a head knock: no sport that day and until a doctor has cleared it. '
+        .'Headache that grows worse, vomiting, confusion, drowsiness, a fit or fluid from nose or ear: emergency services at once.';
+
     /** Its name among the limits of a day. */
     public static function label(Absence $absence, Day $today): string
     {
@@ -47,9 +50,11 @@ final class AwayWording
         }
         $from = Wording::day($absence->from());
         $expected = Day::of(substr($absence->until_day, 0, 10));
-        $overdue = $today->isAfter($expected);
+        $until = $today->isAfter($expected)
+            ? '. Nobody has said yet that it is over.'
+            : ', expected until '.Wording::day($expected).'.';
 
-        return "{$what} since {$from}".($overdue ? '. Nobody has said yet that it is over.' : ', expected until '.Wording::day($expected).'.');
+        return "{$what} since {$from}{$until}";
     }
 
     public static function restriction(Restriction $restriction): string
@@ -114,14 +119,13 @@ final class AwayWording
     {
         $what = $incident->what === '' ? 'How it happened was not written down.' : rtrim($incident->what, '.').'.';
 
+        $who = $athlete->name().($age === null ? '' : ", {$age} years");
+
         return implode("\n", [
-            $athlete->name().($age === null ? '' : ", {$age} years").'. '.self::incident($incident).', '.self::at($incident->at).'.',
+            "{$who}. ".self::incident($incident).', '.self::at($incident->at).'.',
             $what,
             ...$incident->entries->map(self::entry(...))->all(),
-            ...$incident->kind === IncidentKind::Head
-                ? ['After a head knock: no sport that day and until a doctor has cleared it. Headache that grows worse, vomiting, confusion,'
-                    .' drowsiness, a fit or fluid from nose or ear: emergency services at once.']
-                : [],
+            ...$incident->kind === IncidentKind::Head ? [self::AFTER_A_HEAD_KNOCK] : [],
             'Written down with Augendo. This is no diagnosis.',
         ]);
     }

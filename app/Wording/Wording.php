@@ -286,13 +286,16 @@ final class Wording
     /** @param  list<Limit>  $limits  that leave no room any more */
     public static function full(array $limits): string
     {
-        return implode(' and ', array_unique(array_map(fn (Limit $limit): string => self::limitName($limit->label).match (DatedLimits::isOne($limit) ? 'dated' : $limit->kind()) {
+        $isUsed = fn (Limit $limit): string => match (DatedLimits::isOne($limit) ? 'dated' : $limit->kind()) {
             'dated' => '',
             'rest' => ' is owed',
             'streak' => ' are used up',
             'level' => ' is at its most',
             default => str_starts_with($limit->label, 'Landings') || str_starts_with($limit->label, 'Hard') ? ' are full' : ' is full',
-        }, $limits)));
+        };
+        $names = array_map(fn (Limit $limit): string => self::limitName($limit->label).$isUsed($limit), $limits);
+
+        return implode(' and ', array_unique($names));
     }
 
     /** @param  list<Limit>  $limits */

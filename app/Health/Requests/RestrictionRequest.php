@@ -25,7 +25,9 @@ final class RestrictionRequest extends FormRequest
             // null: some may be done at once
             'none_until' => ['present', 'nullable', 'bail', new CalendarDay, new NotBefore('from_day', self::BACKWARDS)],
             'until_day' => [
-                'required', 'bail', new CalendarDay, new NotBefore('from_day', self::BACKWARDS), new NotBefore('none_until', self::BACKWARDS),
+                'required', 'bail', new CalendarDay,
+                new NotBefore('from_day', self::BACKWARDS),
+                new NotBefore('none_until', self::BACKWARDS),
             ],
             'effort_max' => ['present', 'nullable', 'numeric:strict', 'between:0.1,1'],
             'reps_a_day' => ['present', 'nullable', 'integer:strict', 'between:1,500'],

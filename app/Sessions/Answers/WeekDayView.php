@@ -23,6 +23,6 @@ final readonly class WeekDayView
         /** the same limit with what is planned */
         public float $share,
         /** the limit that stops first */
-        public ?string $binds,
+        public ?string $stops_first,
     ) {}
 }

@@ -68,8 +68,8 @@ final readonly class Readiness
     }
 
     /**
-     * No report today, repetitions that nobody here knows of yet, or the first days after a fever: the dose and the effort are those of the unknown,
-     * whatever else is known.
+     * No report today, repetitions that nobody here knows of yet, or the first days after a fever: the
+     * dose and the effort are those of the unknown, whatever else is known.
      */
     public function trainsAsUnknown(): bool
     {

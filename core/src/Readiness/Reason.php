@@ -9,7 +9,8 @@ final readonly class Reason
 {
     /**
      * @param  string  $rule  `report`, `warmup_worse`, `during`, `during_worse`, `eased`, `trend`, `cleared_today`,
-     *         `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `ill`, `after_fever`, `counts_missing`, `nothing_sore`,
+     *         `referral`, `referral_elsewhere`, `known`, `holds_overnight`, `fever`, `ill`, `after_fever`, `counts_missing`,
+     *         `nothing_sore`,
      *         `no_report`
      * @param  SorenessReport|null  $report  the report the rule looked at
      */

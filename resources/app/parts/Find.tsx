@@ -88,7 +88,7 @@ export function Find({ screens, onClose }: { screens: (readonly [to: string, lab
             </ul>
             {hits.length === 0 && (
                 <p className="py-3 text-soft">
-                    {roster.isPending ? 'Looking.' : `Nothing is called “${typed}”. Try the first letters of a name.`}
+                    {roster.isPending ? 'Looking.' : `Nothing is called “${typed}”. Try a name.`}
                 </p>
             )}
             <p className="mt-2 hidden text-sm text-soft sm:block">

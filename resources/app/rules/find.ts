@@ -21,7 +21,7 @@ export function finds(typed: string, text: string): boolean {
         .every((part) => words.some((word) => word.startsWith(part)));
 }
 
-/** The first so many that fit what was typed: those whose own name fits come before those that fit by what is said of them. */
+/** The first so many that fit what was typed: by their own name first, then by what is said of them. */
 export function found<Of extends Findable>(typed: string, all: Of[], most: number): Of[] {
     const byName = all.filter((each) => finds(typed, each.name));
     const byRest = all.filter((each) => !byName.includes(each) && finds(typed, `${each.name} ${each.about}`));

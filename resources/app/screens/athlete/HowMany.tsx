@@ -274,9 +274,9 @@ function Left({ efforts, cell, wanted }: { efforts: string; cell: Cell; wanted: 
                             'No limit is set for this work.'
                         ) : (
                             <>
-                                <strong>{cell.plenty ? 'More than any session holds.' : `${cell.reps} left.`}</strong>{' '}
-                                Then {cell.binding.join(' and ').toLowerCase()}{' '}
-                                {cell.binding.length === 1 ? 'is' : 'are'} full.{' '}
+                                <strong>{cell.plenty ? 'Plenty.' : `${cell.reps} left.`}</strong> Then{' '}
+                                {cell.binding.join(' and ').toLowerCase()} {cell.binding.length === 1 ? 'is' : 'are'}{' '}
+                                full.{' '}
                                 {short
                                     ? cell.fits_on === null
                                         ? `${wanted} fit on none of the next five weeks’ days.`

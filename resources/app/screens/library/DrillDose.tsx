@@ -6,7 +6,7 @@ import { Figure } from './Figure';
 
 const PERCENT = 100;
 
-/** What the drill of a fault is done with, how often, how hard: its own price. Not said, it counts as the block it mends. */
+/** What the drill of a fault is done with, how often, how hard. Not said, it counts as the block it mends. */
 export function DrillDose({
     about,
     dose,

@@ -73,7 +73,7 @@ export function PlayerRow({
     );
 }
 
-/** How many are left of a skill before a hard limit is full, once all that was counted here is taken off; null: nobody can say. */
+/** How many are left of a skill before a hard limit is full, less what was counted here; null: nobody can say. */
 function leftOf(player: Player, skill: string, taken: (skill: string) => number): number | null {
     const cost = (of: string, limitId: string): number =>
         player.costs[of]?.find((each) => each.limit_id === limitId)?.per_rep ?? 0;

@@ -12,7 +12,7 @@ const NOTHING_KEPT: KeptWork[] = [];
 
 export type TeamCount = ReturnType<typeof useTeamCount>;
 
-/** The taps of a team in a match: on this device until the match is over, then load of each athlete, sent when it can be. */
+/** The taps of a team in a match: on this device until it is over, then load of each athlete, sent when it can be. */
 export function useTeamCount(team: MatchTeam) {
     const queries = useQueryClient();
     const key = own(`team-${team.id}`);

@@ -98,7 +98,7 @@ function Details({
         <div className="grid gap-2">
             <p>
                 <strong>{inWords(day)}.</strong>{' '}
-                {day.binds !== null && day.share > 0 && `${day.binds}: ${percent(day.share)} full.`}
+                {day.stops_first !== null && day.share > 0 && `${day.stops_first}: ${percent(day.share)} full.`}
             </p>
             {day.sheets.map((sheet) => (
                 <p key={sheet.id} className="flex flex-wrap items-center gap-2">

@@ -19,6 +19,15 @@ const KINDS = [
 ] as const;
 type Chosen = (typeof KINDS)[number][0];
 
+const WHAT_FOLLOWS: Partial<Record<Chosen, string>> = {
+    fever: [
+        'Nothing until a whole day has passed without fever; then two days at 60 % and half effort, two light ones,',
+        'twice as many after a week ill. It ends when somebody says so. A doctor’s word comes first: chest pain, a',
+        'racing heart or breathlessness go to a doctor before any sport.',
+    ].join(' '),
+    ill: 'Light work at most. Anything below the neck, and any fever: no training.',
+};
+
 export function AbsenceForm({
     athleteId,
     send,
@@ -66,13 +75,7 @@ export function AbsenceForm({
                 </div>
                 <LabelledInput label="Note, may be left open" name="note" />
                 <p className="text-sm text-soft">
-                    {kind === 'fever'
-                        ? 'Nothing until a whole day has passed without fever; then two days at 60 % and half effort, ' +
-                          'two light ones, twice as many after a week ill. It ends when somebody says so. A doctor’s ' +
-                          'word comes first: chest pain, a racing heart or breathlessness go to a doctor before any sport.'
-                        : kind === 'ill'
-                          ? 'Light work at most. Anything below the neck, and any fever: no training.'
-                          : 'Nothing is planned on these days; the season plans around them.'}
+                    {WHAT_FOLLOWS[kind] ?? 'Nothing is planned on these days; the season plans around them.'}
                 </p>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Save</button>

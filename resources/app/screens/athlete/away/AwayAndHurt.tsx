@@ -13,7 +13,7 @@ import { Restrictions } from './Restrictions';
 export type Send = (write: () => Promise<All>) => Promise<boolean>;
 type Form = 'absence' | 'restriction' | 'incident';
 
-/** Days away, days ill, what a clinician restricts, what happened: each binds what is planned, and each is ended here. */
+/** Days away, days ill, what a clinician restricts, what happened: each holds for what is planned, and ends here. */
 export function AwayAndHurt({ athleteId }: { athleteId: string }) {
     const me = useMe();
     const queries = useQueryClient();

@@ -53,7 +53,7 @@ export function IncidentForm({
                 {kind === 'head' && (
                     <p className="border-l-4 border-refer pl-3">
                         Off the court now, and stay with the athlete. Headache that grows worse, vomiting, confusion,
-                        drowsiness, a fit: emergency services. Report the head knock with “Report soreness” as well: it
+                        drowsiness, a fit: emergency services. Report the head knock with “Report soreness” too: it
                         stops the work until a clinician clears it.
                     </p>
                 )}

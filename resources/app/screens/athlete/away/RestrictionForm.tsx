@@ -81,8 +81,8 @@ export function RestrictionForm({
                 />
                 <LabelledInput label="Note, may be left open" name="note" />
                 <p className="text-sm text-soft">
-                    Copy it as it is written. It binds every plan like a hard limit. A clinician lifts it, or it ends by
-                    itself; “none” means without a ball as well.
+                    Copy it as it is written. No plan goes over it, as over a hard limit. A clinician lifts it, or it
+                    ends by itself; “none” means without a ball as well.
                 </p>
                 <Notice problem={problem} />
                 <button className="btn btn-main">Save</button>
