@@ -261,6 +261,7 @@ function Grid({ rows, wanted }: { rows: Row[]; wanted: number }) {
 /** How many are left at one effort and distance, and which limit says so. */
 function Left({ efforts, cell, wanted }: { efforts: string; cell: Cell; wanted: number }) {
     const short = cell.reps !== null && cell.reps < wanted;
+    const are = cell.binding.length === 1 ? 'is' : 'are';
     const shown = cell.reps === null ? 'no limit' : cell.plenty ? 'plenty' : `${cell.reps}`;
     const distance = cell.distance_m === null ? '' : `, ${n(cell.distance_m)} m`;
     return (
@@ -275,8 +276,7 @@ function Left({ efforts, cell, wanted }: { efforts: string; cell: Cell; wanted: 
                         ) : (
                             <>
                                 <strong>{cell.plenty ? 'Plenty.' : `${cell.reps} left.`}</strong> Then{' '}
-                                {cell.binding.join(' and ').toLowerCase()} {cell.binding.length === 1 ? 'is' : 'are'}{' '}
-                                full.{' '}
+                                {cell.binding.join(' and ').toLowerCase()} {are} full.{' '}
                                 {short
                                     ? cell.fits_on === null
                                         ? `${wanted} fit on none of the next five weeks’ days.`
