@@ -49,13 +49,14 @@ final class Absence extends Record
         return $this->kind === AbsenceKind::Ill ? $expected->latest($today) : $expected;
     }
 
-    public function illness(Day $today): ?Illness
+    /** @param  Day  $on  the day it is asked about: of a day ahead, as it is expected to go */
+    public function illness(Day $today, Day $on): ?Illness
     {
         return $this->kind !== AbsenceKind::Ill ? null : new Illness(
             from: $this->from(),
             until: Day::of(substr($this->until_day, 0, 10))->latest($this->from()),
             fever: $this->fever,
-            endedOn: $this->ended_on === null ? null : $this->until($today),
+            endedOn: $this->ended_on === null && ! $on->isAfter($today) ? null : $this->until($today),
         );
     }
 
@@ -68,7 +69,7 @@ final class Absence extends Record
         if ($this->from()->isAfter($this->until($today))) {
             return [];
         }
-        $illness = $this->illness($today);
+        $illness = $this->illness($today, $today);
         if ($illness === null) {
             return [DatedLimits::nothing($this->id, $label, $source, $this->from(), $this->until($today))];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Health;
 
+use App\Athletes\Athlete;
+use App\People\Workspace;
 use App\Wording\AwayWording;
 use Augendo\Core\Day;
 use Augendo\Core\Limits\DatedLimits;
@@ -25,9 +27,17 @@ final class DatedBounds
     /** @var array<string, int> open ones, by athlete id */
     private array $incidents;
 
-    /** @param  list<string>  $ids  of athletes */
-    public function __construct(array $ids, private readonly Day $today)
+    /** The day it is looked at from: of a day ahead it is not known yet whether an illness will have ended as expected. */
+    private readonly Day $today;
+
+    /**
+     * @param  list<string>  $ids  of athletes
+     * @param  Day|null  $now  the club's today; null: the day itself
+     */
+    public function __construct(array $ids, private readonly Day $on, ?Day $now = null)
     {
+        $this->today = $now !== null && $on->isAfter($now) ? $now : $on;
+        $today = $this->today;
         $since = $today->plus(-self::LOOK_BACK_DAYS)->iso();
         $absences = Absence::query()
             ->whereIn('athlete_id', $ids)
@@ -54,6 +64,14 @@ final class DatedBounds
         $this->incidents = $open->pluck('athlete_id')->countBy()->all();
     }
 
+    /** @param  list<Athlete>  $athletes  of one club */
+    public static function of(array $athletes, Day $on): self
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+
+        return new self($ids, $on, Workspace::todayOf($athletes));
+    }
+
     /** How much that happened is not closed yet. */
     public function openIncidents(string $athleteId): int
     {
@@ -77,7 +95,7 @@ final class DatedBounds
     /** @return list<Illness> */
     public function illnesses(string $athleteId): array
     {
-        $ill = array_map(fn (Absence $absence): ?Illness => $absence->illness($this->today), $this->absences[$athleteId] ?? []);
+        $ill = array_map(fn (Absence $absence): ?Illness => $absence->illness($this->today, $this->on), $this->absences[$athleteId] ?? []);
 
         return array_values(array_filter($ill));
     }

@@ -52,7 +52,7 @@ final class DayReadiness
     public function __construct(array $athletes, private readonly Day $on)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $this->dated = new DatedBounds($ids, $on);
+        $this->dated = DatedBounds::of($athletes, $on);
         // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
         $upTo = Workspace::lastDayOf($athletes, $on)->iso();
         $rows = $this->reported($ids, $upTo)

@@ -48,7 +48,7 @@ final class AthleteLimits
         $this->shares = RuleSets::shares(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes));
         $this->athletes = array_combine(array_map(fn (Athlete $athlete): string => $athlete->id, $athletes), $athletes);
         $this->heights = new Heights(array_keys($this->athletes), $on);
-        $this->dated = $dated ?? new DatedBounds(array_keys($this->athletes), $on);
+        $this->dated = $dated ?? DatedBounds::of($athletes, $on);
     }
 
     public function of(string $athleteId, AthleteLoad $load): LimitCalendar

@@ -42,9 +42,21 @@ final class Workspace extends Model
      */
     public static function lastDayOf(array $athletes, Day $on): Day
     {
+        $today = self::todayOf($athletes);
+
+        return $today === null || $today->isAfter($on) ? $on : $on->plus(1);
+    }
+
+    /**
+     * The day it is where these athletes train; null where there are none.
+     *
+     * @param  list<Athlete>  $athletes  of one club
+     */
+    public static function todayOf(array $athletes): ?Day
+    {
         $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
 
-        return $timezone !== null && $on->iso() >= Carbon::now($timezone)->toDateString() ? $on->plus(1) : $on;
+        return $timezone === null ? null : Day::of(Carbon::now($timezone)->toDateString());
     }
 
     /** The day it is where the club trains. */

@@ -20,9 +20,9 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('heading', { name: 'Ten weeks behind, one ahead' }).waitFor();
     await keep(page, 'athlete');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Roll call' }).click();
-    await page.getByRole('button', { name: 'Henrike: nothing sore' }).waitFor();
-    await keep(page, 'roll-call');
+    await page.getByRole('link', { name: 'Athletes', exact: true }).click();
+    await page.getByLabel('Search the athletes').waitFor();
+    await keep(page, 'athletes');
     await page.getByRole('link', { name: 'Returns' }).click();
     await page.getByRole('link', { name: 'Luca Ferreira' }).click();
     await page.getByRole('heading', { name: 'What comes next' }).waitFor();
@@ -37,6 +37,9 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('navigation').getByRole('link', { name: 'Calendar' }).click();
     await page.getByRole('table', { name: 'Sessions and matches, by week and day' }).waitFor();
     await keep(page, 'calendar');
+    await page.getByRole('link', { name: 'The week by athlete' }).click();
+    await page.getByRole('table', { name: 'Athletes down, the days of the week across' }).waitFor();
+    await keep(page, 'week');
     await openNextEvening(page);
     await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
     await keep(page, 'session');
@@ -59,9 +62,6 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: /^Serve foundation/ }).click();
     await page.getByRole('region', { name: 'Key positions' }).waitFor();
     await keep(page, 'library');
-    await page.getByRole('link', { name: 'People' }).click();
-    await page.getByRole('heading', { name: 'Squads' }).waitFor();
-    await keep(page, 'people');
     await page.goto('/');
     await page.getByRole('link', { name: 'Start with Kaito' }).click();
     await tapThrough(page);

@@ -78,6 +78,18 @@ final class AwayTest extends TestCase
         $this->post_("absences/{$id}/take-back")->assertJsonPath('title', 'Too late to take back');
     }
 
+    public function test_while_somebody_is_ill_the_days_after_are_planned_as_it_is_expected_to_go(): void
+    {
+        [$ill, $rest, $back, $later] = [$this->planned(2), $this->planned(3), $this->planned(6), $this->planned(9)];
+        $this->assertGreaterThan(0.75, $this->hardest($later));
+        $this->away(['id' => (string) Str::uuid7(), 'kind' => 'ill', 'fever' => true, 'from_day' => $this->iso(0), 'until_day' => $this->iso(2)])
+            ->assertOk();
+        $this->assertSame([0, 0], [$this->reps($ill), $this->reps($rest)]);
+        $this->assertGreaterThan(0, $this->reps($back));
+        $this->assertLessThanOrEqual(0.75, $this->hardest($back), 'light on the fourth day after it');
+        $this->assertGreaterThan(0.75, $this->hardest($later));
+    }
+
     public function test_what_a_clinician_restricts_binds_every_plan_and_only_a_clinician_lifts_it(): void
     {
         [$near, $far] = [$this->planned(2), $this->planned(9)];
