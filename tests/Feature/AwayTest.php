@@ -82,8 +82,8 @@ final class AwayTest extends TestCase
     {
         [$ill, $rest, $back, $later] = [$this->planned(2), $this->planned(3), $this->planned(6), $this->planned(9)];
         $this->assertGreaterThan(0.75, $this->hardest($later));
-        $this->away(['id' => (string) Str::uuid7(), 'kind' => 'ill', 'fever' => true, 'from_day' => $this->iso(0), 'until_day' => $this->iso(2)])
-            ->assertOk();
+        $days = ['from_day' => $this->iso(0), 'until_day' => $this->iso(2)];
+        $this->away(['id' => (string) Str::uuid7(), 'kind' => 'ill', 'fever' => true, ...$days])->assertOk();
         $this->assertSame([0, 0], [$this->reps($ill), $this->reps($rest)]);
         $this->assertGreaterThan(0, $this->reps($back));
         $this->assertLessThanOrEqual(0.75, $this->hardest($back), 'light on the fourth day after it');

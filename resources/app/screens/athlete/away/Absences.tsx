@@ -16,6 +16,7 @@ export function Absences({
     attends: boolean;
     send: Send;
 }) {
+    if (all.length === 0) return null;
     return (
         <ul>
             {all.map((each) => (

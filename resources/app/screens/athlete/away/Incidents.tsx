@@ -26,6 +26,7 @@ export function Incidents({
     attends: boolean;
     send: Send;
 }) {
+    if (all.length === 0) return null;
     return (
         <ul>
             {all.map((each) => (

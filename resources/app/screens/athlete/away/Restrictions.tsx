@@ -3,6 +3,7 @@ import type { Send } from './AwayAndHurt';
 import type { Restriction } from './RestrictionForm';
 
 export function Restrictions({ all, athleteId, send }: { all: Restriction[]; athleteId: string; send: Send }) {
+    if (all.length === 0) return null;
     return (
         <ul>
             {all.map((each) => (
