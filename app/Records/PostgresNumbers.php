@@ -11,7 +11,8 @@ final class PostgresNumbers extends PostgresConnection
 {
     /** Every column that holds a double; a test reads them off the tables. */
     public const DOUBLES = [
-        'arm', 'asked_distance_m', 'asked_effort', 'count_reps', 'distance_m', 'distance_min_m', 'drop_cm', 'effort', 'effort_min', 'goal',
+        'arm', 'asked_distance_m', 'asked_effort', 'count_reps', 'distance_m', 'distance_min_m', 'drop_cm', 'effort', 'effort_max',
+        'effort_min', 'goal',
         'hand', 'height_cm', 'high_reps', 'injured', 'landings', 'longest_throw_m', 'metres', 'pace_m', 'reference_speed_ms', 'share',
         'shadow', 'sound', 'speed_ms', 'trunk', 'usual_week', 'value',
     ];

@@ -67,13 +67,26 @@ final class MatchTeam
                     athlete: Cards::athlete($athlete, $today),
                     plays: $players === null || in_array($athlete->id, $players, true),
                     blocked: $this->blocked($match, $athlete, $day, $skills),
-                    expected: $this->expected($match, $athlete->id, $players !== null && in_array($athlete->id, $players, true)),
-                    counted: $counted[$athlete->id] ?? [],
+                    expected: self::byName($this->expected($match, $athlete->id, in_array($athlete->id, $players ?? [], true))),
+                    counted: self::byName($counted[$athlete->id] ?? []),
                     bounds: array_map(Bounds::answer(...), $gauges),
-                    costs: $costs,
+                    costs: self::byName($costs),
                 );
             })->all(),
         );
+    }
+
+    /**
+     * Nothing by name is an empty object, not an empty list.
+     *
+     * @template T
+     *
+     * @param  array<string, T>  $of
+     * @return array<string, T>|\stdClass
+     */
+    private static function byName(array $of): array|\stdClass
+    {
+        return $of === [] ? new \stdClass : $of;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Returns\PlayReturn;
 use App\Seasons\Season;
+use Database\Factories\FixtureFactory;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -87,14 +88,24 @@ final class ApiDescriptionTest extends TestCase
 
         $season = Season::query()->where('athlete_id', $this->athlete('Mira')->id)->firstOrFail();
 
-        return strtr($path, ['{ladder}' => 'racket-serve', '{season}' => $season->id, '{day}' => $this->coach()->workspace->today()->plus(
-            -2,
-        )->iso(), '{session}' => $this->sheetOf(
-            $name,
-        )->training_session_id,
-            '{athlete}' => $this->athlete($name)->id, '{sheet}' => $this->sheetOf($name)->id, '{return}' => $return->id,
-            '{limit}' => collect($this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes'))->first()['limit_id']
-                ?? 'arm-week:17-18:dominant',
+        $match = FixtureFactory::new()->createOne([
+            'squad_id' => $this->athlete($name)->squads()->firstOrFail()->id, 'created_by' => $this->coach()->id,
+            'held_on' => $this->coach()->workspace->today()->iso(),
+        ]);
+
+        $today = $this->coach()->workspace->today();
+        $tapes = $this->getJson("/api/athletes/{$this->athlete($name)->id}")->json('tapes');
+
+        return strtr($path, [
+            '{fixture}' => $match->id,
+            '{ladder}' => 'racket-serve',
+            '{season}' => $season->id,
+            '{day}' => $today->plus(-2)->iso(),
+            '{session}' => $this->sheetOf($name)->training_session_id,
+            '{athlete}' => $this->athlete($name)->id,
+            '{sheet}' => $this->sheetOf($name)->id,
+            '{return}' => $return->id,
+            '{limit}' => collect($tapes)->first()['limit_id'] ?? 'arm-week:17-18:dominant',
         ]).match (true) {
             str_ends_with($path, '/headroom') => '?skill=javelin',
             str_ends_with($path, '/what-if') => '?skill=javelin&reps=16&effort=0.8&distance_m=20&day='.$this

@@ -69,7 +69,9 @@ final class PostgresCopiesTest extends TestCase
         $live = new LiveDatabase($this->folder());
         $this->assertSame(0, $live->artisan('augendo:update')[0]);
         $has = fn (string $table): bool => (bool) $live->pdo()->query("select to_regclass('{$table}') is not null")->fetchColumn();
-        $this->assertSame(0, $live->artisan('migrate:rollback', '--step=2', '--force')[0]);
+        // Back to before the one that makes the cache.
+        $since = array_filter(scandir(database_path('migrations')) ?: [], fn (string $file): bool => $file >= '2026_11_26_000009');
+        $this->assertSame(0, $live->artisan('migrate:rollback', '--step='.count($since), '--force')[0]);
         $this->assertFalse($has('cache'));
         // Its second half fails: the first is undone with it.
         $live->pdo()->exec('create table cache_locks (id integer)');

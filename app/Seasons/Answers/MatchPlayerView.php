@@ -16,13 +16,13 @@ final readonly class MatchPlayerView
         public bool $plays,
         /** why not to be lined up; null: may play */
         public ?string $blocked,
-        /** @var array<string, int> repetitions expected, by skill */
-        public array $expected,
-        /** @var array<string, int> repetitions on record as a match on that day, by skill */
-        public array $counted,
+        /** @var array<string, int>|\stdClass repetitions expected, by skill */
+        public array|\stdClass $expected,
+        /** @var array<string, int>|\stdClass repetitions on record as a match on that day, by skill */
+        public array|\stdClass $counted,
         /** @var list<BoundView> what is left on the day; empty on any other day */
         public array $bounds,
-        /** @var array<string, list<CostView>> what one repetition of each skill takes of them */
-        public array $costs,
+        /** @var array<string, list<CostView>>|\stdClass what one repetition of each skill takes of them */
+        public array|\stdClass $costs,
     ) {}
 }
