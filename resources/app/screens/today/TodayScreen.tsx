@@ -13,6 +13,7 @@ import { RungMark } from '../../parts/RungMark';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
+import { useWide } from '../../parts/useWide';
 import { WordMark, WordShape } from '../../parts/WordMark';
 import { LibraryProblems } from '../../parts/LibraryProblems';
 import { Waiting } from '../../parts/Waiting';
@@ -268,6 +269,7 @@ function useTakenAlong(today: Today | undefined): void {
 
 function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
     const { athlete } = row;
+    const wide = useWide();
     const why = row.away ?? row.why;
     return (
         <div
@@ -298,12 +300,15 @@ function WordCell({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
                         Incident open
                     </Link>
                 )}
-                <span className="hidden truncate text-sm text-soft md:block" title={why}>
-                    {why}
-                </span>
-                <span className={clsx('truncate text-sm md:hidden', row.needs_coach ? 'font-bold' : 'text-soft')}>
-                    {inShort(row)}
-                </span>
+                {wide ? (
+                    <span className="block truncate text-sm text-soft" title={why}>
+                        {why}
+                    </span>
+                ) : (
+                    <span className={clsx('truncate text-sm', row.needs_coach ? 'font-bold' : 'text-soft')}>
+                        {inShort(row)}
+                    </span>
+                )}
             </div>
             {row.word === 'unknown' && row.away === null && (
                 <button type="button" className="btn shrink-0" onClick={onAsk}>
