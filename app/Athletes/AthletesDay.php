@@ -6,6 +6,7 @@ namespace App\Athletes;
 
 use App\Gates\Placement;
 use App\Gates\Standings;
+use App\Health\DatedBounds;
 use App\Health\DayReadiness;
 use App\Limits\AthleteLimits;
 use App\Limits\AthleteLoad;
@@ -40,10 +41,11 @@ final class AthletesDay
     /** @param  non-empty-list<Athlete>  $athletes */
     public function __construct(public readonly array $athletes, public readonly Squad $squad, public readonly Day $on)
     {
-        $this->loads = app(AthleteLoads::class)->for($athletes, $on);
-        $this->health = new DayReadiness($athletes, $on);
+        $dated = DatedBounds::of($athletes, $on);
+        $this->loads = app(AthleteLoads::class)->for($athletes, $on, dated: $dated);
+        $this->health = new DayReadiness($athletes, $on, $dated);
         $this->returns = new ReturnsUnderWay($athletes, $on);
-        $this->limitBook = new AthleteLimits($athletes, $squad, $on, $this->returns, dated: $this->health->dated);
+        $this->limitBook = new AthleteLimits($athletes, $squad, $on, $this->returns, dated: $dated);
         $this->standings = new Standings($athletes, $on, app(Library::class), $this->health);
     }
 

@@ -57,7 +57,7 @@ final class IntakeController
     #[Answers(null)]
     public function wellness(WellnessRequest $request, Athlete $athlete, HealthLog $log): JsonResponse
     {
-        $log->wellness($athlete, $request->validated(), $request->user()->workspace->today());
+        $log->wellness($athlete, $request->validated(), $request->user()->workspace->today(), $request->user());
 
         return response()->json(status: 204);
     }

@@ -17,8 +17,10 @@ use App\Seasons\Season;
 use App\Seasons\Seasons;
 use App\Sessions\JoinSessions;
 use App\Sessions\SessionState;
+use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -119,12 +121,7 @@ final class Roster
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->update(['left_on' => $today]) === 0) {
                 throw new Problem(ProblemType::NotOnThisLadder, 'The athlete has no place on this ladder.');
             }
-            $athlete->sheets()
-                ->where('ladder', $ladderId)
-                ->where('held_on', '>=', $today)
-                ->where('state', 'planned')
-                ->get()->each
-                ->delete();
+            $this->takeOff($athlete->sheets()->where('ladder', $ladderId), $by->workspace->today());
             Audit::of($by, $athlete, 'left a ladder', ['ladder' => $ladderId]);
             AthletesChanged::one($athlete->id);
         });
@@ -156,7 +153,8 @@ final class Roster
                 $athlete->squads()->attach($id, ['position' => $last + 1]);
             }
             $athlete->squads()->detach($left);
-            $this->takeOff($athlete, $by, $left);
+            $sessions = TrainingSession::query()->whereIn('squad_id', $left)->select('id');
+            $this->takeOff($athlete->sheets()->whereIn('training_session_id', $sessions), $by->workspace->today());
             Audit::of($by, $athlete, 'squads changed', ['left' => $left, 'new' => $new]);
             $this->changed($athlete, $by);
             JoinSessions::dispatch($athlete->id)->afterCommit();
@@ -175,7 +173,7 @@ final class Roster
             foreach (Season::query()->where('athlete_id', $athlete->id)->where('state', 'open')->get() as $season) {
                 app(Seasons::class)->close($season, $by);
             }
-            $this->takeOff($athlete, $by, null);
+            $this->takeOff($athlete->sheets(), $by->workspace->today());
             Audit::of($by, $athlete, 'retired');
             $this->changed($athlete, $by);
         });
@@ -218,17 +216,13 @@ final class Roster
     }
 
     /**
-     * What is planned for somebody and nobody has begun.
+     * What is planned for somebody and nobody has begun goes.
      *
-     * @param  list<int>|null  $squads  in whose sessions; null: everywhere
+     * @param  HasMany<Sheet, Athlete>  $sheets  of the athlete
      */
-    private function takeOff(Athlete $athlete, User $by, ?array $squads): void
+    private function takeOff(HasMany $sheets, Day $today): void
     {
-        $planned = $athlete->sheets()->where('held_on', '>=', $by->workspace->today()->iso())->where('state', 'planned');
-        if ($squads !== null) {
-            $planned->whereIn('training_session_id', TrainingSession::query()->whereIn('squad_id', $squads)->select('id'));
-        }
-        $planned->get()->each->delete();
+        $sheets->where('held_on', '>=', $today->iso())->where('state', 'planned')->get()->each->delete();
     }
 
     private function changed(Athlete $athlete, User $by): void

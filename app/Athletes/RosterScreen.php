@@ -10,7 +10,6 @@ use App\Gates\Placement;
 use App\Health\DatedBounds;
 use App\People\User;
 use App\Wording\AwayWording;
-use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryProblem;
 use Illuminate\Support\Facades\DB;
@@ -56,22 +55,11 @@ final class RosterScreen
                     ->all(),
                 last_worked: isset($last[$athlete->id]) ? substr($last[$athlete->id], 0, 10) : null,
                 away: $away === null ? null : AwayWording::absence($away, $today),
-                restricted: self::isRestricted($dated, $athlete->id, $today),
+                restricted: $dated->restrictions($athlete->id, $today, $today) !== [],
                 incidents: $dated->openIncidents($athlete->id),
                 retired_on: $athlete->retired_on === null ? null : substr($athlete->retired_on, 0, 10),
             );
         })->values()->all(), Cards::squads($user));
-    }
-
-    private static function isRestricted(DatedBounds $dated, string $athleteId, Day $today): bool
-    {
-        foreach ($dated->restrictions($athleteId) as $restriction) {
-            if (! $restriction->from()->isAfter($today)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function stands(Placement $placement): string

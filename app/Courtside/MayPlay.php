@@ -8,7 +8,6 @@ use App\Athletes\Athlete;
 use App\Returns\PlayReturn;
 use App\Wording\Wording;
 use Augendo\Core\Gates\MatchReady;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Readiness\Readiness;
@@ -20,10 +19,9 @@ final class MayPlay
     /** On a way back nobody plays before its stages say so, unless the match loads no part of it. */
     public static function returning(?PlayReturn $return, Skill $skill): ?string
     {
-        $coming = $return?->site->channels() ?? [];
-        $loads = array_filter($skill->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $coming, true));
-
-        return $loads === [] ? null : 'On the way back: its stages decide when a match is due.';
+        return $return !== null && MatchReady::waitsForReturn($return->site->channels(), $skill)
+            ? 'On the way back: its stages decide when a match is due.'
+            : null;
     }
 
     /** On the day itself the word decides, too. */

@@ -20,7 +20,8 @@ use Augendo\Core\Readiness\Illness;
  * @property string $until_day
  * @property string|null $ended_on
  * @property string|null $note
- * @property int $entered_by
+ * @property bool $from_check_in opened by an answer to “ill today?”
+ * @property int|null $entered_by null: by a personal page
  * @property string $entered_at
  * @property string|null $withdrawn_at
  */
@@ -30,7 +31,7 @@ final class Absence extends Record
 
     protected function casts(): array
     {
-        return ['kind' => AbsenceKind::class, 'fever' => 'bool'];
+        return ['kind' => AbsenceKind::class, 'fever' => 'bool', 'from_check_in' => 'bool'];
     }
 
     public function from(): Day
@@ -38,43 +39,38 @@ final class Absence extends Record
         return Day::of(substr($this->from_day, 0, 10));
     }
 
-    /** The last day of it: as somebody said, else as expected; an illness nobody said is over lasts on. */
+    /** The last day of it as it is known today. */
     public function until(Day $today): Day
     {
-        if ($this->ended_on !== null) {
-            return Day::of(substr($this->ended_on, 0, 10));
-        }
-        $expected = Day::of(substr($this->until_day, 0, 10));
-
-        return $this->kind === AbsenceKind::Ill ? $expected->latest($today) : $expected;
+        return $this->illness()?->lastDay($today) ?? Day::of(substr($this->until_day, 0, 10));
     }
 
-    /** @param  Day  $on  the day it is asked about: of a day ahead, as it is expected to go */
-    public function illness(Day $today, Day $on): ?Illness
+    public function illness(): ?Illness
     {
         return $this->kind !== AbsenceKind::Ill ? null : new Illness(
             from: $this->from(),
-            until: Day::of(substr($this->until_day, 0, 10))->latest($this->from()),
+            until: Day::of(substr($this->until_day, 0, 10)),
             fever: $this->fever,
-            endedOn: $this->ended_on === null && ! $on->isAfter($today) ? null : $this->until($today),
+            endedOn: $this->ended_on === null ? null : Day::of(substr($this->ended_on, 0, 10)),
         );
+    }
+
+    /** Whether nobody waits for the athlete on a day: with a cold one comes and does less. */
+    public function keepsAway(Day $on, Day $today): bool
+    {
+        return $this->illness()?->fever !== false && ! $this->from()->isAfter($on) && ! $on->isAfter($this->until($today));
     }
 
     /**
      * @param  string  $label  as the places that name a limit say it
-     * @return list<DatedLimits> what it does to the days it is about; nothing when it was over before it began
+     * @return list<DatedLimits> what it does to the days it is about
      */
     public function limits(Day $today, string $label, string $source): array
     {
-        if ($this->from()->isAfter($this->until($today))) {
-            return [];
-        }
-        $illness = $this->illness($today, $today);
-        if ($illness === null) {
-            return [DatedLimits::nothing($this->id, $label, $source, $this->from(), $this->until($today))];
-        }
-        $lasting = new Illness($this->from(), $this->until($today), $this->fever);
+        $illness = $this->illness();
 
-        return DatedLimits::ofIllness($lasting, $this->id, $label, $source);
+        return $illness === null
+            ? [DatedLimits::nothing($this->id, $label, $source, $this->from(), $this->until($today))]
+            : DatedLimits::ofIllness($illness, $today, $this->id, $label, $source);
     }
 }

@@ -15,8 +15,12 @@ use App\Records\Audit;
 use App\Records\Sent;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Instant;
+use Augendo\Core\Readiness\IllAnswer;
+use Augendo\Core\Readiness\Illness;
 use Augendo\Core\Readiness\SorenessReport as Soreness;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Keeps who is away, who is ill, and what a clinician restricts; plans follow at once. */
 final class AwayAndHurt
@@ -36,6 +40,49 @@ final class AwayAndHurt
         });
     }
 
+    /**
+     * An answer to “ill today?” begins a fever, ends it, or takes back that there was one. A cold is light work on its day.
+     *
+     * @param  array{at: string, ill?: string|null}  $given  validated
+     * @param  User|null  $by  null: by a personal page
+     */
+    public function answered(Athlete $athlete, array $given, ?User $by): void
+    {
+        $ill = $given['ill'] ?? null;
+        if ($ill === null) {
+            return;
+        }
+        $on = Instant::of($given['at'])->day;
+        $open = $athlete->absences()
+            ->where('kind', AbsenceKind::Ill)
+            ->where('fever', true)
+            ->whereNull('withdrawn_at')
+            ->whereNull('ended_on')
+            ->orderByDesc('from_day')
+            ->first();
+        match (Illness::answered($open?->from(), $open->from_check_in ?? false, $on, $ill === 'fever')) {
+            IllAnswer::Opens => $this->fallIll($athlete, $on, true, $by),
+            IllAnswer::TakesBack => $open?->update(['withdrawn_at' => Carbon::now()]),
+            IllAnswer::Ends => $open?->update(['ended_on' => $on->plus(-1)->iso()]),
+            IllAnswer::ChangesNothing => null,
+        };
+        $colds = $athlete->absences()->where('kind', AbsenceKind::Ill)->where('fever', false)->where('from_check_in', true)
+            ->where('from_day', $on->iso())->whereNull('withdrawn_at');
+        if ($ill === 'cold' && $colds->doesntExist()) {
+            $this->fallIll($athlete, $on, false, $by);
+        } elseif ($ill !== 'cold') {
+            $colds->update(['withdrawn_at' => Carbon::now()]);
+        }
+    }
+
+    private function fallIll(Athlete $athlete, Day $on, bool $fever, ?User $by): void
+    {
+        Absence::query()->create([
+            'athlete_id' => $athlete->id, 'kind' => AbsenceKind::Ill, 'fever' => $fever, 'from_day' => $on->iso(), 'until_day' => $on->iso(),
+            'from_check_in' => true, 'entered_by' => $by?->id, 'entered_at' => Carbon::now(),
+        ]);
+    }
+
     /** Says which day was the last of it: back early, well again, or away for longer. */
     public function end(Absence $absence, Day $lastDay, User $by): void
     {
@@ -49,9 +96,24 @@ final class AwayAndHurt
                 $why = 'An illness is over once it is: choose today or an earlier day.';
                 throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ['last_day' => [$why]]);
             }
+            $fever = $this->lastFever($absence->athlete_id);
+            if ($absence->fever && $fever !== null && $fever->isAfter($lastDay)) {
+                $why = 'A fever was reported on '.Wording::day($fever).'. Choose that day or a later one.';
+                throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ['last_day' => [$why]]);
+            }
             $absence->update([$absence->kind === AbsenceKind::Ill ? 'ended_on' : 'until_day' => $lastDay->iso()]);
             $this->changed($absence->athlete_id, $by, 'back', ['last_day' => $lastDay->iso()]);
         });
+    }
+
+    /** The last day somebody answered that there was a fever, and did not say otherwise later that day. */
+    private function lastFever(string $athleteId): ?Day
+    {
+        $days = DB::table('wellness')->where('athlete_id', $athleteId)->whereNotNull('ill')
+            ->orderBy('received_at')->orderBy('id')->pluck('ill', 'day');
+        $fevers = $days->filter(fn (string $ill): bool => $ill === 'fever')->keys()->map(fn (string $day): string => substr($day, 0, 10));
+
+        return $fevers->isEmpty() ? null : Day::of($fevers->max());
     }
 
     /** Entered by mistake. An illness that has stood for a while is ended instead: it is part of the record. */

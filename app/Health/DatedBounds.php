@@ -15,9 +15,6 @@ use Illuminate\Database\Eloquent\Builder;
 /** Who is away or ill, and whom a clinician restricts: what binds single days of several athletes. */
 final class DatedBounds
 {
-    /** The way back after a long fever takes no longer than this. */
-    private const LOOK_BACK_DAYS = 10;
-
     /** @var array<string, list<Absence>> by athlete id, by day */
     private array $absences = [];
 
@@ -38,7 +35,7 @@ final class DatedBounds
     {
         $this->today = $now !== null && $on->isAfter($now) ? $now : $on;
         $today = $this->today;
-        $since = $today->plus(-self::LOOK_BACK_DAYS)->iso();
+        $since = $today->plus(-Illness::WAY_BACK_MOST_DAYS)->iso();
         $absences = Absence::query()
             ->whereIn('athlete_id', $ids)
             ->whereNull('withdrawn_at')
@@ -92,20 +89,20 @@ final class DatedBounds
         return $limits;
     }
 
-    /** @return list<Illness> */
+    /** @return list<Illness> of a day ahead as they are expected to go */
     public function illnesses(string $athleteId): array
     {
-        $ill = array_map(fn (Absence $absence): ?Illness => $absence->illness($this->today, $this->on), $this->absences[$athleteId] ?? []);
+        $ill = array_filter(array_map(fn (Absence $absence): ?Illness => $absence->illness(), $this->absences[$athleteId] ?? []));
+        $isAhead = $this->on->isAfter($this->today);
 
-        return array_values(array_filter($ill));
+        return array_values(array_map(fn (Illness $each): Illness => $isAhead ? $each->asExpected($this->today) : $each, $ill));
     }
 
     /** Who is not there on a day, or too ill for anything. */
     public function away(string $athleteId, Day $on): ?Absence
     {
         foreach ($this->absences[$athleteId] ?? [] as $absence) {
-            $isThere = $absence->kind === AbsenceKind::Ill && ! $absence->fever;
-            if (! $isThere && ! $absence->from()->isAfter($on) && ! $on->isAfter($absence->until($this->today))) {
+            if ($absence->keepsAway($on, $this->today)) {
                 return $absence;
             }
         }
@@ -113,10 +110,13 @@ final class DatedBounds
         return null;
     }
 
-    /** @return list<Restriction> that bind today or later, by day */
-    public function restrictions(string $athleteId): array
+    /** @return list<Restriction> that bind on one of these days, by day */
+    public function restrictions(string $athleteId, Day $from, Day $to): array
     {
-        return $this->restrictions[$athleteId] ?? [];
+        return array_values(array_filter(
+            $this->restrictions[$athleteId] ?? [],
+            fn (Restriction $each): bool => ! $each->from()->isAfter($to) && ! $from->isAfter($each->until()),
+        ));
     }
 
     /** @return list<int> ordinals of days from one to another on which nothing at all may be done */

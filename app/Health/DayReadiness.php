@@ -40,19 +40,19 @@ final class DayReadiness
     /** @var array<string, list<KnownCondition>> */
     private array $conditions = [];
 
-    /** @var array<string, int> athletes who reported a fever today */
-    private array $fevers = [];
-
     /** @var array<string, int> athletes of whom a device says that it holds counts it has not sent */
     private array $missing = [];
 
     public readonly DatedBounds $dated;
 
-    /** @param  list<Athlete>  $athletes  of one club */
-    public function __construct(array $athletes, private readonly Day $on)
+    /**
+     * @param  list<Athlete>  $athletes  of one club
+     * @param  DatedBounds|null  $dated  of the athletes and the day, where somebody has asked already
+     */
+    public function __construct(array $athletes, private readonly Day $on, ?DatedBounds $dated = null)
     {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $this->dated = DatedBounds::of($athletes, $on);
+        $this->dated = $dated ?? DatedBounds::of($athletes, $on);
         // Whose clock is ahead of the club's lives in a day of their own: what was reported until now holds now, whatever day it is dated.
         $upTo = Workspace::lastDayOf($athletes, $on)->iso();
         $rows = $this->reported($ids, $upTo)
@@ -86,14 +86,6 @@ final class DayReadiness
                 until: Day::of(substr($row->until_day, 0, 10)),
             );
         }
-        // The latest answer of the day counts: a fever that turned out to be none.
-        $ill = DB::table('wellness')
-            ->whereIn('athlete_id', $ids)
-            ->where('day', $on->iso())
-            ->whereNotNull('ill')
-            ->orderBy('received_at')
-            ->pluck('ill', 'athlete_id');
-        $this->fevers = $ill->filter(fn (string $how): bool => $how === 'fever')->map(fn (): int => 1)->all();
         $this->missing = DB::table('missing_counts')->whereIn('athlete_id', $ids)->pluck('count', 'athlete_id')->all();
         $this->mornings = DB::table('soreness_reports')
             ->whereIn('athlete_id', $ids)
@@ -150,7 +142,7 @@ final class DayReadiness
     }
 
     /**
-     * What the core is asked with: the reports, and around them conditions a clinician set, a fever, an illness.
+     * What the core is asked with: the reports, and around them conditions a clinician set, illnesses.
      *
      * @return array{
      *     on: Day,
@@ -171,7 +163,6 @@ final class DayReadiness
             'school' => $squad?->school,
             'around' => new DayContext(
                 $this->conditions[$athlete->id] ?? [],
-                isset($this->fevers[$athlete->id]),
                 holdsOvernight: true,
                 countsMissing: isset($this->missing[$athlete->id]),
                 illnesses: $this->dated->illnesses($athlete->id),

@@ -26,6 +26,8 @@ use Illuminate\Support\Facades\DB;
 /** Keeps soreness reports and clearances; what is planned for the day is fitted to them at once. */
 final class HealthLog
 {
+    public function __construct(private readonly AwayAndHurt $illness) {}
+
     /** @param  list<array<string, mixed>>  $reports validated, each with its client-made id; one sent before changes nothing */
     public function report(Athlete $athlete, array $reports, User $by): void
     {
@@ -49,9 +51,9 @@ final class HealthLog
     }
 
     /** @param  array<string, mixed>  $given validated; sent before, it changes nothing */
-    public function wellness(Athlete $athlete, array $given, Day $today): void
+    public function wellness(Athlete $athlete, array $given, Day $today, ?User $by = null): void
     {
-        Alone::with($athlete->id, function () use ($athlete, $given, $today): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $today, $by): void {
             if (Sent::before('wellness', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
@@ -61,6 +63,7 @@ final class HealthLog
                 'day' => Instant::of($given['at'])->day->iso(),
                 'received_at' => Carbon::now(),
             ]);
+            $this->illness->answered($athlete, $given, $by);
             AthletesChanged::one($athlete, $today);
         });
     }

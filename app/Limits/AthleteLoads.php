@@ -7,6 +7,7 @@ namespace App\Limits;
 use App\Athletes\Athlete;
 use App\Athletes\Heights;
 use App\Courtside\DailyTotals;
+use App\Health\DatedBounds;
 use App\People\Workspace;
 use App\Seasons\Fixture;
 use App\Seasons\Fixtures;
@@ -30,10 +31,12 @@ final class AthleteLoads
     /**
      * @param  list<Athlete>  $athletes
      * @param  string|null  $withoutSheet  a sheet whose own work and plan are left out, because they are being planned or counted anew
+     * @param  DatedBounds|null  $dated  of the athletes and the day, where somebody has asked already
      * @return array<string, AthleteLoad> by athlete id
      */
-    public function for(array $athletes, Day $on, ?string $withoutSheet = null): array
+    public function for(array $athletes, Day $on, ?string $withoutSheet = null, ?DatedBounds $dated = null): array
     {
+        $dated ??= DatedBounds::of($athletes, $on);
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $profiles = $this->profiles($athletes, $on);
         $before = $this->carried->before($ids, $on);
@@ -45,12 +48,17 @@ final class AthleteLoads
         foreach ($athletes as $athlete) {
             [$totals, $firstDay, $earlier] = $before[$athlete->id];
             $price = new SetCost($profiles[$athlete->id]);
-            $done = [...$totals, ...$this->uncounted($fixtures, $athlete->id, $price), ...$today[$athlete->id] ?? []];
+            $ahead = array_values(array_filter(
+                $fixtures->ahead($athlete->id),
+                // Who is away plays in no match.
+                fn (Fixture $each): bool => $dated->away($athlete->id, $each->day()) === null,
+            ));
+            $done = [...$totals, ...$this->expected($fixtures->uncounted($athlete->id), $athlete->id, $price), ...$today[$athlete->id] ?? []];
             $loads[$athlete->id] = new AthleteLoad(
                 profile: $profiles[$athlete->id],
                 price: $price,
                 record: new LoadRecord($done, $internal[$athlete->id] ?? [], $firstDay, $earlier),
-                plans: [...$plans[$athlete->id] ?? [], ...$this->fixed($fixtures, $athlete->id, $price)],
+                plans: [...$plans[$athlete->id] ?? [], ...$this->expected($ahead, $athlete->id, $price)],
                 age: $athlete->ageOn($on),
                 fixtures: $fixtures,
             );
@@ -152,27 +160,15 @@ final class AthleteLoads
         return $internal;
     }
 
-    /** @return list<CostedSet> what matches and training elsewhere are expected to cost */
-    private function fixed(Fixtures $fixtures, string $athleteId, SetCost $price): array
+    /**
+     * @param  list<Fixture>  $fixtures
+     * @return list<CostedSet> what they are expected to take of the athlete
+     */
+    private function expected(array $fixtures, string $athleteId, SetCost $price): array
     {
         return array_merge(
             [],
-            ...array_map(
-                fn (Fixture $each): array => $each->event($this->library->skills(), $athleteId)->sets($price),
-                $fixtures->ahead($athleteId),
-            ),
-        );
-    }
-
-    /** @return list<CostedSet> what matches took that nobody has counted: as much as was expected */
-    private function uncounted(Fixtures $fixtures, string $athleteId, SetCost $price): array
-    {
-        return array_merge(
-            [],
-            ...array_map(
-                fn (Fixture $each): array => $each->event($this->library->skills(), $athleteId)->sets($price),
-                $fixtures->uncounted($athleteId),
-            ),
+            ...array_map(fn (Fixture $each): array => $each->event($this->library->skills(), $athleteId)->sets($price), $fixtures),
         );
     }
 

@@ -20,6 +20,7 @@ use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Seasons\Answers\MatchPlayerView;
 use App\Seasons\Answers\MatchTeamView;
+use App\Wording\AwayWording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
@@ -47,7 +48,10 @@ final class MatchTeam
         $names = $this->library->skillNames();
         $skills = $this->skills($match);
         $day = $athletes->isEmpty() ? null : new AthletesDay($athletes->all(), $squad, $today);
-        $counted = $this->counted($athletes->pluck('id')->all(), $match->day());
+        $ids = $athletes->pluck('id')->all();
+        $counted = $this->counted($ids, $match->day());
+        $doses = $this->doses($match, $ids);
+        $kept = $match->lineUps->pluck('doses', 'athlete_id')->all();
         $players = $match->players();
 
         return new MatchTeamView(
@@ -59,7 +63,7 @@ final class MatchTeam
             lined_up: $match->lined_up,
             skills: array_map(fn (Skill $skill): NamedView => new NamedView($skill->id, $names[$skill->id]), array_values($skills)),
             players: $day === null ? [] : $athletes->map(function (Athlete $athlete) use (
-                $match, $day, $skills, $players, $counted, $today,
+                $match, $day, $skills, $players, $counted, $doses, $kept, $today,
             ): MatchPlayerView {
                 [$gauges, $costs] = $this->room($match, $athlete, $day, $skills);
 
@@ -67,7 +71,7 @@ final class MatchTeam
                     athlete: Cards::athlete($athlete, $today),
                     plays: $players === null || in_array($athlete->id, $players, true),
                     blocked: $this->blocked($match, $athlete, $day, $skills),
-                    expected: self::byName($this->expected($match, $athlete->id, in_array($athlete->id, $players ?? [], true))),
+                    expected: self::byName(array_column($kept[$athlete->id] ?? $doses[$athlete->id], 'reps', 'skill')),
                     counted: self::byName($counted[$athlete->id] ?? []),
                     bounds: array_map(Bounds::answer(...), $gauges),
                     costs: self::byName($costs),
@@ -77,24 +81,11 @@ final class MatchTeam
     }
 
     /**
-     * Nothing by name is an empty object, not an empty list.
-     *
-     * @template T
-     *
-     * @param  array<string, T>  $of
-     * @return array<string, T>|\stdClass
-     */
-    private static function byName(array $of): array|\stdClass
-    {
-        return $of === [] ? new \stdClass : $of;
-    }
-
-    /**
      * Says who plays. Only they keep the day free and are charged with it; everybody else trains on.
      *
      * @param  list<string>  $ids  of athletes of the squad
      *
-     * @throws Problem when somebody is not of the squad, or on a way back that is not at match play
+     * @throws Problem when somebody is not of the squad, away, or on a way back that the match loads
      */
     public function lineUp(Fixture $match, array $ids, User $by): void
     {
@@ -120,8 +111,8 @@ final class MatchTeam
             }
             $match->update(['lined_up' => true]);
             $match->lineUps()->whereNotIn('athlete_id', $ids)->delete();
-            foreach ($new as $id) {
-                $match->lineUps()->create(['athlete_id' => $id, 'doses' => $this->doses($match, $id)]);
+            foreach ($this->doses($match, $new) as $id => $doses) {
+                $match->lineUps()->create(['athlete_id' => $id, 'doses' => $doses]);
             }
             Audit::of($by, null, 'line-up named', ['title' => $match->title, 'players' => count($ids)]);
             AthletesChanged::many(array_unique([...$before, ...$ids]), $today);
@@ -137,6 +128,10 @@ final class MatchTeam
     /** @param  array<string, Skill>  $skills */
     private function blocked(Fixture $match, Athlete $athlete, AthletesDay $day, array $skills): ?string
     {
+        $away = $day->health->dated->away($athlete->id, $match->day());
+        if ($away !== null) {
+            return AwayWording::absence($away, $day->on);
+        }
         $return = $day->returns->open($athlete->id);
         $isToday = $match->day()->equals($day->on);
         foreach ($skills as $skill) {
@@ -151,52 +146,49 @@ final class MatchTeam
         return null;
     }
 
-    /** @return list<array{skill: string, reps: int, felt: string|null}> */
-    private function doses(Fixture $match, string $athleteId): array
+    /**
+     * What a match is expected to take of each, from their own last ones.
+     *
+     * @param  list<string>  $ids
+     * @return array<string, list<array{skill: string, reps: int, felt: string|null}>> by athlete
+     */
+    private function doses(Fixture $match, array $ids): array
     {
+        $declared = array_map(intval(...), array_column($match->doses, 'reps', 'skill'));
         $felt = array_column($match->doses, 'felt', 'skill');
+        $last = $this->last($ids, $match->day());
         $doses = [];
-        foreach (ExpectedMatch::of($this->last($athleteId, $match->day()), self::declared($match)) as $skill => $reps) {
-            $doses[] = [
+        foreach ($ids as $id) {
+            $expected = ExpectedMatch::of($last[$id] ?? [], $declared);
+            $doses[$id] = array_map(fn (string $skill, int $reps): array => [
                 'skill' => $skill, 'reps' => $reps, 'felt' => array_key_exists($skill, $felt) ? $felt[$skill] : Felt::Hard->value,
-            ];
+            ], array_keys($expected), $expected);
         }
 
         return $doses;
     }
 
-    /** @return array<string, int> */
-    private function expected(Fixture $match, string $athleteId, bool $plays): array
-    {
-        $kept = $plays ? $match->lineUps->firstWhere('athlete_id', $athleteId)?->doses : null;
-
-        return $kept === null
-            ? ExpectedMatch::of($this->last($athleteId, $match->day()), self::declared($match))
-            : array_column($kept, 'reps', 'skill');
-    }
-
-    /** @return array<string, int> */
-    private static function declared(Fixture $match): array
-    {
-        return array_map(intval(...), array_column($match->doses, 'reps', 'skill'));
-    }
-
-    /** @return list<array<string, int>> repetitions by skill of each match before the day, the latest first */
-    private function last(string $athleteId, Day $before): array
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, list<array<string, int>>> by athlete, repetitions by skill of each match before the day, the latest first
+     */
+    private function last(array $ids, Day $before): array
     {
         $matches = [];
         $rows = DB::table('work_sets')
-            ->where('athlete_id', $athleteId)
+            ->whereIn('athlete_id', $ids)
             ->where('source', 'match')
             ->where('day', '<', $before->iso())
             ->where('day', '>=', $before->plus(-self::RECENT_DAYS)->iso())
+            ->groupBy('athlete_id', 'day', 'skill')
             ->orderByDesc('day')
-            ->get(['day', 'skill', 'reps']);
+            ->selectRaw('athlete_id, day, skill, sum(reps) as reps')
+            ->get();
         foreach ($rows as $row) {
-            $matches[$row->day][$row->skill] = ($matches[$row->day][$row->skill] ?? 0) + (int) $row->reps;
+            $matches[$row->athlete_id][$row->day][$row->skill] = (int) $row->reps;
         }
 
-        return array_values($matches);
+        return array_map(array_values(...), $matches);
     }
 
     /**
@@ -242,5 +234,18 @@ final class MatchTeam
         $gauges = array_values(array_filter($board->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
 
         return [$gauges, array_map(fn (CostedSet $one): array => Bounds::costs($one, Side::Dominant, $gauges), $ones)];
+    }
+
+    /**
+     * Nothing by name is an empty object, not an empty list.
+     *
+     * @template T
+     *
+     * @param  array<string, T>  $of
+     * @return array<string, T>|\stdClass
+     */
+    private static function byName(array $of): array|\stdClass
+    {
+        return $of === [] ? new \stdClass : $of;
     }
 }

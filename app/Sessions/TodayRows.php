@@ -18,6 +18,8 @@ use App\Sessions\Answers\SheetRefView;
 use App\Sessions\Answers\TodayRowView;
 use App\Wording\AwayWording;
 use App\Wording\Wording;
+use Augendo\Core\Gates\Attention;
+use Augendo\Core\Gates\GateDecision;
 use Augendo\Core\Library\LibraryProblem;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\Status;
@@ -119,11 +121,9 @@ final class TodayRows implements MakesRows
             referrals: count($readiness->openReferrals),
             away: $away === null ? null : AwayWording::absence($away, $on),
             incidents: $incidents,
-            needs_coach: $near
-                || $incidents > 0
-                || $readiness->openReferrals !== []
-                || ($away === null && ! $readiness->checkedIn)
-                || in_array($gate?->decision, ['advance', 'step_back'], true),
+            needs_coach: Attention::isNeededToday(
+                $readiness, $gate === null ? null : GateDecision::from($gate->decision), $near, $away !== null, $incidents,
+            ),
             return: $wayBack,
         );
     }

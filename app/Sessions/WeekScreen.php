@@ -104,11 +104,7 @@ final class WeekScreen
             );
             $record = $record->with($plan);
         }
-        $until = $monday->plus(self::DAYS - 1);
-        $restricted = array_filter(
-            $dated->restrictions($athlete->id),
-            fn ($each): bool => ! $each->from()->isAfter($until) && ! $monday->isAfter($each->until()),
-        );
+        $restricted = $dated->restrictions($athlete->id, $monday, $monday->plus(self::DAYS - 1));
 
         return new WeekRowView(
             athlete: Cards::athlete($athlete, $day->on),

@@ -45,7 +45,7 @@ final class AwayWording
             return ($absence->kind === AbsenceKind::Other ? 'Away' : ucfirst($absence->kind->value)).", {$days}.";
         }
         $what = $absence->fever ? 'Ill with fever' : 'Ill, no fever';
-        if ($absence->ended_on !== null) {
+        if ($absence->ended_on !== null || ! $absence->fever) {
             return "{$what}, {$days}.".($absence->fever ? ' Back step by step.' : '');
         }
         $from = Wording::day($absence->from());

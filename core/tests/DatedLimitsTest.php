@@ -19,6 +19,7 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Readiness\Closing;
 use Augendo\Core\Readiness\DayContext;
+use Augendo\Core\Readiness\IllAnswer;
 use Augendo\Core\Readiness\Illness;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
@@ -108,14 +109,41 @@ final class DatedLimitsTest extends TestCase
         $this->assertSame('none unknown unknown unknown unknown reduced reduced reduced reduced full', substr($words($long, 16), 7 * 5));
         $cold = new Illness($this->day(0), $this->day(1), false, $this->day(1));
         $this->assertSame('reduced reduced full', $words($cold, 2));
-        // Nobody said that it is over: it lasts.
+        // Nobody said that it is over: a fever lasts, a cold ends as expected.
         $open = new Illness($this->day(0), $this->day(1), true);
         $this->assertSame('none none none none', $words($open, 3));
+        $this->assertSame('reduced reduced full', $words(new Illness($this->day(0), $this->day(1), false), 2));
+        $this->assertSame('none none none unknown unknown reduced reduced full', $words($open->asExpected($this->day(0)), 7));
+        $this->assertSame('none none none none none unknown', $words($open->asExpected($this->day(3)), 5), 'not before today');
+        $this->assertSame(9, Illness::WAY_BACK_MOST_DAYS);
+    }
+
+    public function test_an_answer_begins_a_fever_ends_it_or_takes_it_back(): void
+    {
+        $says = fn (?int $since, bool $opened, int $on, bool $fever): IllAnswer => Illness::answered(
+            $since === null ? null : $this->day($since), $opened, $this->day($on), $fever,
+        );
+        $this->assertSame(IllAnswer::Opens, $says(null, false, 0, true));
+        $this->assertSame(IllAnswer::ChangesNothing, $says(0, true, 1, true), 'still ill');
+        $this->assertSame(IllAnswer::ChangesNothing, $says(null, false, 0, false));
+        $this->assertSame(IllAnswer::TakesBack, $says(0, true, 0, false), 'answered wrongly a moment ago');
+        $this->assertSame(IllAnswer::ChangesNothing, $says(0, false, 0, false), 'what a coach entered no answer of the day takes back');
+        $this->assertSame(IllAnswer::Ends, $says(0, false, 1, false));
+        $this->assertSame(IllAnswer::ChangesNothing, $says(2, true, 1, false), 'an answer of before');
+    }
+
+    public function test_planned_ahead_without_a_fever_it_is_light_work_until_it_ends(): void
+    {
+        $dated = DatedLimits::ofIllness(new Illness($this->day(0), $this->day(1), false), $this->day(4), 'i', 'A cold', 'Calendar');
+        $this->assertSame([null, 0], [$this->left(1, $dated, 'float-serve', 0.75), $this->left(1, $dated, 'float-serve', 0.85)]);
+        $this->assertNull($this->left(2, $dated, 'float-serve', 1.0));
+        $before = new Illness($this->day(3), $this->day(4), true, $this->day(1));
+        $this->assertSame([], DatedLimits::ofIllness($before, $this->day(4), 'i', 'i', 'i'), 'over before it began');
     }
 
     public function test_what_is_planned_ahead_knows_the_illness_and_its_way_back(): void
     {
-        $dated = DatedLimits::ofIllness(new Illness($this->day(0), $this->day(1), true), 'i', 'Ill', 'Calendar');
+        $dated = DatedLimits::ofIllness(new Illness($this->day(0), $this->day(1), true), $this->day(0), 'i', 'Ill', 'Calendar');
         $most = fn (int $day): float => max([0.0, ...array_filter(
             [1.0, 0.75, 0.5, 0.3],
             fn (float $effort): bool => $this->left($day, $dated, 'float-serve', $effort) !== 0,

@@ -8,6 +8,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\DayContext;
+use Augendo\Core\Readiness\Illness;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\KnownCondition;
 use Augendo\Core\Readiness\Moment;
@@ -66,11 +67,12 @@ final class DayAroundTest extends TestCase
 
     public function test_a_fever_is_none_everywhere_and_hides_no_referral(): void
     {
-        $fever = $this->day([[10, Moment::Morning, Site::None, null, Kind::Muscle, 0]], new DayContext(fever: true));
+        $ill = new DayContext(illnesses: [new Illness(Day::of('2027-05-10'), Day::of('2027-05-10'), true)]);
+        $fever = $this->day([[10, Moment::Morning, Site::None, null, Kind::Muscle, 0]], $ill);
         $this->assertSame(['none'], array_values(array_unique(array_map(fn (Word $word): string => $word->value, $fever->channels))));
         $this->assertSame(
             Word::Refer,
-            $this->day([[10, Moment::Morning, Site::Wrist, 'left', Kind::Locking, 2]], new DayContext(fever: true))->channels['hand'],
+            $this->day([[10, Moment::Morning, Site::Wrist, 'left', Kind::Locking, 2]], $ill)->channels['hand'],
         );
     }
 

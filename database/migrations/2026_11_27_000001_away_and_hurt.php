@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
+use Ramsey\Uuid\Uuid;
 
 return new class extends Migration
 {
@@ -22,12 +25,23 @@ return new class extends Migration
             // The last day of it, as somebody said afterwards: an illness is over when that is said.
             $table->date('ended_on')->nullable();
             $table->string('note')->nullable();
-            $table->foreignId('entered_by')->constrained('users');
+            // An answer to “ill today?” opened it.
+            $table->boolean('from_check_in')->default(false);
+            // null: by a personal page
+            $table->foreignId('entered_by')->nullable()->constrained('users');
             $table->timestamp('entered_at');
             $table->timestamp('withdrawn_at')->nullable();
             $table->index(['athlete_id', 'until_day']);
             $table->index('entered_by');
         });
+        // A fever answered before now has its way back, too.
+        $recent = DB::table('wellness')->where('ill', 'fever')->where('day', '>=', Carbon::now()->subDays(2)->toDateString())->get();
+        foreach ($recent->sortBy('day')->keyBy('athlete_id') as $answer) {
+            DB::table('absences')->insert([
+                'id' => Uuid::uuid7()->toString(), 'athlete_id' => $answer->athlete_id, 'kind' => 'ill', 'fever' => true,
+                'from_day' => $answer->day, 'until_day' => $answer->day, 'from_check_in' => true, 'entered_at' => Carbon::now(),
+            ]);
+        }
         // What a clinician allows, with dates: it binds every plan.
         Schema::create('restrictions', function (Blueprint $table): void {
             $table->uuid('id')->primary();

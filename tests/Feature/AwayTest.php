@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Athletes\AthleteDay;
 use App\Health\Absence;
 use App\Health\Incident;
 use App\People\Role;
 use App\Sessions\Sheet;
 use Augendo\Core\Day;
 use Augendo\Core\Planning\WeeklyDays;
+use Database\Factories\FixtureFactory;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -76,6 +78,53 @@ final class AwayTest extends TestCase
         $this->assertSame('reduced', $this->row()['word']);
         Absence::query()->whereKey($id)->update(['entered_at' => now()->subHour()]);
         $this->post_("absences/{$id}/take-back")->assertJsonPath('title', 'Too late to take back');
+    }
+
+    public function test_a_fever_answered_at_the_check_in_has_its_way_back(): void
+    {
+        $ill = fn (string $how) => $this->post_('wellness', [
+            'id' => (string) Str::uuid7(), 'at' => now('Europe/Lisbon')->toIso8601String(), 'ill' => $how,
+        ])->assertNoContent();
+        $absences = fn (): array => $this->getJson("/api/athletes/{$this->dario}/away-and-hurt")->assertOk()->json('absences');
+        $ill('fever');
+        $ill('fever');
+        $this->assertSame([true], array_column($absences(), 'open'));
+        $this->assertSame('none', $this->row()['word']);
+        $ill('no');
+        $this->assertSame([], $absences(), 'it turned out to be none');
+        $ill('cold');
+        $this->reported();
+        $this->assertSame('reduced', $this->row()['word'], 'a cold is light work');
+        $ill('fever');
+        $this->assertSame('none', $this->row()['word']);
+
+        $this->travel(1)->days();
+        $this->reported();
+        $this->assertSame('none', $this->row()['word'], 'nothing sore is no word about the fever');
+        $ill('fever');
+        $this->travel(1)->days();
+        $this->reported();
+        $this->post_("absences/{$absences()[0]['id']}/end", ['last_day' => $this->iso(-2)])->assertStatus(422)->assertSee('fever was reported');
+        $ill('no');
+        $this->assertSame(['none', false], [$this->row()['word'], $absences()[0]['open']], 'a whole day without one first');
+        foreach (['unknown', 'unknown', 'reduced', 'reduced', 'full'] as $word) {
+            $this->travel(1)->days();
+            $this->reported();
+            $this->assertSame($word, $this->row()['word'], now()->toDateString());
+        }
+    }
+
+    public function test_who_is_away_plays_in_no_match(): void
+    {
+        $match = FixtureFactory::new()->create([
+            'squad_id' => $this->squad, 'held_on' => $this->iso(4), 'created_by' => $this->coach()->id,
+        ]);
+        $load = fn (): int => count((new AthleteDay($this->athlete('Dario'), $this->today))->load->plansOn($this->today->plus(4)));
+        $before = $load();
+        $this->away(['id' => (string) Str::uuid7(), 'kind' => 'travel', 'from_day' => $this->iso(3), 'until_day' => $this->iso(5)])
+            ->assertOk();
+        $this->assertLessThan($before, $load());
+        $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => [$this->dario]])->assertStatus(422)->assertSee('Travel');
     }
 
     public function test_while_somebody_is_ill_the_days_after_are_planned_as_it_is_expected_to_go(): void
@@ -219,6 +268,6 @@ final class AwayTest extends TestCase
 
     private function iso(int $days): string
     {
-        return $this->today->plus($days)->iso();
+        return $this->coach()->workspace->today()->plus($days)->iso();
     }
 }

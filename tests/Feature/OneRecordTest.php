@@ -21,7 +21,7 @@ use Tests\TestCase;
 
 /**
  * Random weeks of one athlete: sessions planned, moved, called off and taken back, counted, entered late, put right, scored, practised at
- * home. Whatever order it comes in, the record holds what was counted by hand, every screen says the same, and nothing planned is over a
+ * home, days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted by hand, every screen says the same, and nothing planned is over a
  * hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature --filter OneRecordTest
  */
 #[Group('once')]
@@ -61,7 +61,7 @@ final class OneRecordTest extends TestCase
         }
         $acts = [
             'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
-            'score', 'practise', 'takeBackEntry', 'move', 'callOff', 'undo',
+            'score', 'practise', 'takeBackEntry', 'move', 'callOff', 'undo', 'away', 'thereAgain', 'restrict',
         ];
         $this->plan();
         for ($i = 0; $i < self::ACTS; $i++) {
@@ -237,6 +237,32 @@ final class OneRecordTest extends TestCase
         if ($changes->isNotEmpty()) {
             $this->may($this->postJson("/api/session-changes/{$changes[mt_rand(0, count($changes) - 1)]}/take-back"));
         }
+    }
+
+    private function away(): void
+    {
+        $from = mt_rand(-2, 8);
+        $this->may($this->postJson("/api/athletes/{$this->mira->id}/absences", [
+            'id' => (string) Str::uuid7(), 'kind' => ['exams', 'travel', 'ill'][mt_rand(0, 2)], 'fever' => mt_rand(0, 1) === 1, 'note' => null,
+            'from_day' => $this->today->plus($from)->iso(), 'until_day' => $this->today->plus($from + mt_rand(0, 3))->iso(),
+        ]));
+    }
+
+    private function thereAgain(): void
+    {
+        foreach ($this->mira->absences()->whereNull('withdrawn_at')->orderBy('id')->pluck('id') as $id) {
+            $this->may($this->postJson("/api/athletes/{$this->mira->id}/absences/{$id}/take-back"));
+        }
+    }
+
+    private function restrict(): void
+    {
+        $none = $this->today->plus(mt_rand(0, 3));
+        $this->may($this->postJson("/api/athletes/{$this->mira->id}/restrictions", [
+            'id' => (string) Str::uuid7(), 'covers' => ['overhead', 'landings', 'all'][mt_rand(0, 2)], 'from_day' => $this->today->iso(),
+            'none_until' => mt_rand(0, 1) === 0 ? null : $none->iso(), 'until_day' => $none->plus(4)->iso(),
+            'effort_max' => 0.6, 'reps_a_day' => 25, 'clinician_name' => 'Dr. Kim Reed', 'note' => null,
+        ]));
     }
 
     /** Done, or refused with a word: never broken. */

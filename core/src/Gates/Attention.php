@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Gates;
 
+use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
 
 /** Where a coach of many looks first, in this order. */
@@ -37,6 +38,25 @@ enum Attention: string
             $decision === GateDecision::Collect, $watch->opens + $watch->stepsBack >= self::WORTH_A_LOOK => self::Watch,
             default => self::Stuck,
         };
+    }
+
+    /**
+     * Whether a coach has to ask, to decide or to look before somebody trains today: what a look at forty athletes is for.
+     *
+     * @param  GateDecision|null  $decision  null: on no ladder, or on a way back
+     * @param  bool  $isNear  near a hard limit, or over it
+     * @param  bool  $isAway  nobody waits for them today, so nobody has to ask
+     * @param  int  $openIncidents  what happened and is not closed
+     */
+    public static function isNeededToday(
+        Readiness $readiness, ?GateDecision $decision, bool $isNear, bool $isAway, int $openIncidents,
+    ): bool {
+        return $isNear
+            || $openIncidents > 0
+            || $readiness->openReferrals !== []
+            || (! $isAway && ! $readiness->checkedIn)
+            || $decision === GateDecision::Advance
+            || $decision === GateDecision::StepBack;
     }
 
     /** @return int place in the order of looking, from 0 */

@@ -7,6 +7,8 @@ namespace Augendo\Core\Gates;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Skill;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Tolerance;
@@ -109,6 +111,16 @@ final readonly class MatchReady
     public static function mayPlay(Word $word): bool
     {
         return $word === Word::Full;
+    }
+
+    /**
+     * On a way back nobody plays before its stages say so, unless the match loads no part of it.
+     *
+     * @param  list<Channel>  $comingBack  the parts on their way back
+     */
+    public static function waitsForReturn(array $comingBack, Skill $skill): bool
+    {
+        return array_filter($skill->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $comingBack, true)) !== [];
     }
 
     public function isOpen(): bool

@@ -65,13 +65,16 @@ final readonly class DatedLimits
      *
      * @return list<self>
      */
-    public static function ofIllness(Illness $illness, string $id, string $label, string $source): array
+    public static function ofIllness(Illness $illness, Day $today, string $id, string $label, string $source): array
     {
-        $last = $illness->lastDay();
+        $last = $illness->lastDay($today);
+        if ($illness->from->isAfter($last)) {
+            return [];
+        }
         if (! $illness->fever) {
             return [self::easier($id, $label, $source, $illness->from, $last, Illness::LIGHT_EFFORT, null)];
         }
-        $step = $illness->stepDays();
+        $step = $illness->stepDays($today);
         $rest = $last->plus(1);
 
         return [

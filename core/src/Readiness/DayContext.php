@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Augendo\Core\Readiness;
 
 /**
- * What the application knows around the reports: conditions a clinician set, a fever, and whether the strict school
+ * What the application knows around the reports: conditions a clinician set, illnesses, and whether the strict school
  * holds a none overnight.
  */
 final readonly class DayContext
 {
     /**
      * @param  list<KnownCondition>  $conditions
-     * @param  bool  $fever  reported today
      * @param  bool  $holdsOvernight  in the strict school, a none from joint or sharp pain holds until the next morning's report
      * @param  bool  $countsMissing  whether repetitions are known to lie on a device that has not sent them: what was
      *         done is then not known
@@ -20,7 +19,6 @@ final readonly class DayContext
      */
     public function __construct(
         public array $conditions = [],
-        public bool $fever = false,
         public bool $holdsOvernight = false,
         public bool $countsMissing = false,
         public array $illnesses = [],

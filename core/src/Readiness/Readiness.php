@@ -133,10 +133,6 @@ final readonly class Readiness
                 $reasons[$channel->value][] = new Reason('holds_overnight', Word::None, $report);
             }
         }
-        foreach ($around->fever ? Channel::cases() : [] as $channel) {
-            $reasons[$channel->value][] = new Reason('fever', Word::None);
-        }
-
         $easingBack = false;
         foreach ($around->illnesses as $illness) {
             $because = $illness->reasonOn($on);

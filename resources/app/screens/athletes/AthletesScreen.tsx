@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, type Roster } from '../../api/client';
 import { dayName } from '../../api/words';
 import { finds } from '../../rules/find';
+import { AthleteName } from '../../parts/AthleteName';
 import { useMe } from '../../parts/Frame';
 import { Waiting } from '../../parts/Waiting';
 import { MoveAthlete } from './MoveAthlete';
@@ -115,16 +116,7 @@ function AthleteRow({ row, squads, onMove }: { row: Row; squads: string; onMove:
             )}
         >
             <span className="min-w-0">
-                <Link
-                    to="/athletes/$athleteId"
-                    params={{ athleteId: row.id }}
-                    className="head block truncate text-[1.05rem] hover:underline"
-                >
-                    {row.name}
-                </Link>
-                <span className="label">
-                    {row.age ?? 'age not known'} · {row.throwing_side}-handed
-                </span>
+                <AthleteName athlete={row} />
             </span>
             <span className="hidden min-w-0 truncate md:block" title={squads}>
                 {squads || 'in no squad'}

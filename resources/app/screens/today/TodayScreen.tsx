@@ -4,6 +4,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
 import { answerOrKept, takeAlong } from '../../offline/store';
+import { AthleteName } from '../../parts/AthleteName';
 import { later } from '../../parts/later';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
@@ -224,16 +225,7 @@ function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
             )}
         >
             <div role="cell" className="min-w-0">
-                <Link
-                    to="/athletes/$athleteId"
-                    params={{ athleteId: athlete.id }}
-                    className="head block truncate text-[1.05rem] hover:underline"
-                >
-                    {athlete.name}
-                </Link>
-                <span className="label hidden md:inline">
-                    {athlete.age ?? 'age not known'} · {athlete.throwing_side}-handed
-                </span>
+                <AthleteName athlete={athlete} below="hidden md:inline" />
             </div>
             <WordCell row={row} onAsk={onAsk} />
             <RoomCell row={row} />

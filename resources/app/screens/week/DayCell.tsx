@@ -12,25 +12,17 @@ type Sessions = Week['sessions'];
 
 const WHOLE = 100;
 
+/** A day of an athlete, with what can be done about it. */
+type Cell = { row: Row; day: WeekDay; today: string; sessions: Sessions; act: Act | null };
+
 /** One day of one athlete: its work, and the tape of the limit that stops first. */
-export function DayCell({
-    row,
-    day,
-    today,
-    sessions,
-    act,
-}: {
-    row: Row;
-    day: WeekDay;
-    today: string;
-    sessions: Sessions;
-    act: Act | null;
-}) {
+export function DayCell(cell: Cell) {
+    const { row, day } = cell;
     return (
         <Opens
             label={`${row.athlete.given_name}, ${dayName(day.day)}: ${inWords(day)}`}
             className="block min-h-14 w-full px-2 py-1.5 text-left hover:bg-faint"
-            content={<Details row={row} day={day} today={today} sessions={sessions} act={act} />}
+            content={<Details {...cell} />}
         >
             {day.matches.map((each) => (
                 <span key={each} className="block truncate text-sm font-bold" title={each}>
@@ -78,19 +70,7 @@ function inWords(day: WeekDay): string {
     return work.length === 0 ? 'nothing' : work.join(', ');
 }
 
-function Details({
-    row,
-    day,
-    today,
-    sessions,
-    act,
-}: {
-    row: Row;
-    day: WeekDay;
-    today: string;
-    sessions: Sessions;
-    act: Act | null;
-}) {
+function Details({ row, day, today, sessions, act }: Cell) {
     const me = useMe();
     const inIt = new Set(day.sheets.map((sheet) => sheet.session_id));
     const open = sessions.filter((each) => each.open && !inIt.has(each.id));

@@ -5,9 +5,7 @@ import { Choice } from '../../../parts/Choice';
 import { typed } from '../../../parts/forms';
 import { useMe } from '../../../parts/Frame';
 import { LabelledInput } from '../../../parts/Labelled';
-import { Notice } from '../../../parts/Notice';
-import { Sheetlet } from '../../../parts/Sheetlet';
-import type { Send } from './AwayAndHurt';
+import { AwayForm, type Opened } from './AwayForm';
 
 const KINDS = [
     ['exams', 'Exams'],
@@ -28,58 +26,41 @@ const WHAT_FOLLOWS: Partial<Record<Chosen, string>> = {
     ill: 'Light work at most. Anything below the neck, and any fever: no training.',
 };
 
-export function AbsenceForm({
-    athleteId,
-    send,
-    problem,
-    onClose,
-}: {
-    athleteId: string;
-    send: Send;
-    problem: unknown;
-    onClose: () => void;
-}) {
+export function AbsenceForm({ opened }: { opened: Opened }) {
     const me = useMe();
     const id = useRef(newId());
     const [kind, setKind] = useState<Chosen>('exams');
     const ill = kind === 'fever' || kind === 'ill';
     return (
-        <Sheetlet open onClose={onClose} title="Away, or ill">
-            <form
-                className="grid gap-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = new FormData(event.currentTarget);
-                    void send(() =>
-                        api('POST', `/api/athletes/${athleteId}/absences`, {
-                            id: id.current,
-                            kind: kind === 'fever' ? 'ill' : kind,
-                            fever: kind === 'fever',
-                            from_day: typed(form, 'from_day'),
-                            until_day: typed(form, 'until_day'),
-                            note: typed(form, 'note') || null,
-                        }),
-                    ).then((kept) => kept && onClose());
-                }}
-            >
-                <Choice label="Why" of={KINDS} value={kind} onChange={setKind} columns={3} />
-                <div className="grid grid-cols-2 gap-2">
-                    <LabelledInput label="From" type="date" name="from_day" required defaultValue={me.today} />
-                    <LabelledInput
-                        label={ill ? 'Expected until' : 'Until, that day as well'}
-                        type="date"
-                        name="until_day"
-                        required
-                        defaultValue={me.today}
-                    />
-                </div>
-                <LabelledInput label="Note, may be left open" name="note" />
-                <p className="text-sm text-soft">
-                    {WHAT_FOLLOWS[kind] ?? 'Nothing is planned on these days; the season plans around them.'}
-                </p>
-                <Notice problem={problem} />
-                <button className="btn btn-main">Save</button>
-            </form>
-        </Sheetlet>
+        <AwayForm
+            title="Away, or ill"
+            opened={opened}
+            write={(form) =>
+                api('POST', `/api/athletes/${opened.athleteId}/absences`, {
+                    id: id.current,
+                    kind: kind === 'fever' ? 'ill' : kind,
+                    fever: kind === 'fever',
+                    from_day: typed(form, 'from_day'),
+                    until_day: typed(form, 'until_day'),
+                    note: typed(form, 'note') || null,
+                })
+            }
+        >
+            <Choice label="Why" of={KINDS} value={kind} onChange={setKind} columns={3} />
+            <div className="grid grid-cols-2 gap-2">
+                <LabelledInput label="From" type="date" name="from_day" required defaultValue={me.today} />
+                <LabelledInput
+                    label={ill ? 'Expected until' : 'Until, that day as well'}
+                    type="date"
+                    name="until_day"
+                    required
+                    defaultValue={me.today}
+                />
+            </div>
+            <LabelledInput label="Note, may be left open" name="note" />
+            <p className="text-sm text-soft">
+                {WHAT_FOLLOWS[kind] ?? 'Nothing is planned on these days; the season plans around them.'}
+            </p>
+        </AwayForm>
     );
 }

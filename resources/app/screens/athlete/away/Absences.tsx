@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, type AwayAndHurt } from '../../../api/client';
 import { useMe } from '../../../parts/Frame';
-import type { Send } from './AwayAndHurt';
+import type { Send } from './AwayForm';
 
 type Absence = AwayAndHurt['absences'][number];
 

@@ -1,16 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type AwayAndHurt as All } from '../../../api/client';
+import { api } from '../../../api/client';
 import { useMe } from '../../../parts/Frame';
 import { Notice } from '../../../parts/Notice';
 import { AbsenceForm } from './AbsenceForm';
 import { Absences } from './Absences';
+import type { Send } from './AwayForm';
 import { IncidentForm } from './IncidentForm';
 import { Incidents } from './Incidents';
 import { RestrictionForm } from './RestrictionForm';
 import { Restrictions } from './Restrictions';
 
-export type Send = (write: () => Promise<All>) => Promise<boolean>;
 type Form = 'absence' | 'restriction' | 'incident';
 
 /** Days away, days ill, what a clinician restricts, what happened: each holds for what is planned, and ends here. */
@@ -43,7 +43,7 @@ export function AwayAndHurt({ athleteId }: { athleteId: string }) {
         ['incident', 'Something happened', attends],
     ];
     const close = (): void => setForm(null);
-    const of = { athleteId, send, problem, onClose: close };
+    const opened = { athleteId, send, problem, onClose: close };
     return (
         <section aria-label="Away and hurt">
             <h2 className="text-base">Away and hurt</h2>
@@ -67,9 +67,9 @@ export function AwayAndHurt({ athleteId }: { athleteId: string }) {
                         ),
                 )}
             </p>
-            {form === 'absence' && <AbsenceForm {...of} />}
-            {form === 'restriction' && <RestrictionForm {...of} />}
-            {form === 'incident' && <IncidentForm {...of} />}
+            {form === 'absence' && <AbsenceForm opened={opened} />}
+            {form === 'restriction' && <RestrictionForm opened={opened} />}
+            {form === 'incident' && <IncidentForm opened={opened} />}
         </section>
     );
 }

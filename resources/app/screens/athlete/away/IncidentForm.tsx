@@ -5,9 +5,7 @@ import { newId } from '../../../offline/store';
 import { Choice } from '../../../parts/Choice';
 import { typed } from '../../../parts/forms';
 import { Labelled } from '../../../parts/Labelled';
-import { Notice } from '../../../parts/Notice';
-import { Sheetlet } from '../../../parts/Sheetlet';
-import type { Send } from './AwayAndHurt';
+import { AwayForm, type Opened } from './AwayForm';
 
 export type Incident = AwayAndHurt['incidents'][number];
 
@@ -19,55 +17,37 @@ const KINDS = [
     ['other', 'Other'],
 ] as const;
 
-export function IncidentForm({
-    athleteId,
-    send,
-    problem,
-    onClose,
-}: {
-    athleteId: string;
-    send: Send;
-    problem: unknown;
-    onClose: () => void;
-}) {
+export function IncidentForm({ opened }: { opened: Opened }) {
     const id = useRef(newId());
     const at = useRef(nowWithOffset());
     const [kind, setKind] = useState<(typeof KINDS)[number][0]>('fall');
     return (
-        <Sheetlet open onClose={onClose} title="Something happened">
-            <form
-                className="grid gap-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = new FormData(event.currentTarget);
-                    void send(() =>
-                        api('POST', `/api/athletes/${athleteId}/incidents`, {
-                            id: id.current,
-                            kind,
-                            at: at.current,
-                            what: typed(form, 'what'),
-                        }),
-                    ).then((kept) => kept && onClose());
-                }}
-            >
-                {kind === 'head' && (
-                    <p className="border-l-4 border-refer pl-3">
-                        Off the court now, and stay with the athlete. Headache that grows worse, vomiting, confusion,
-                        drowsiness, a fit: emergency services. Report the head knock with “Report soreness” too: it
-                        stops the work until a clinician clears it.
-                    </p>
-                )}
-                <Choice label="What it was" of={KINDS} value={kind} onChange={setKind} columns={3} />
-                <Labelled label="What happened, as it was seen">
-                    <textarea className="field" name="what" rows={3} required />
-                </Labelled>
-                <p className="text-sm text-soft">
-                    Then write down what was done and who was told. It stays open, here and on Today, until that is
-                    there.
+        <AwayForm
+            title="Something happened"
+            opened={opened}
+            write={(form) =>
+                api('POST', `/api/athletes/${opened.athleteId}/incidents`, {
+                    id: id.current,
+                    kind,
+                    at: at.current,
+                    what: typed(form, 'what'),
+                })
+            }
+        >
+            {kind === 'head' && (
+                <p className="border-l-4 border-refer pl-3">
+                    Off the court now, and stay with the athlete. Headache that grows worse, vomiting, confusion,
+                    drowsiness, a fit: emergency services. Report the head knock with “Report soreness” too: it stops
+                    the work until a clinician clears it.
                 </p>
-                <Notice problem={problem} />
-                <button className="btn btn-main">Save</button>
-            </form>
-        </Sheetlet>
+            )}
+            <Choice label="What it was" of={KINDS} value={kind} onChange={setKind} columns={3} />
+            <Labelled label="What happened, as it was seen">
+                <textarea className="field" name="what" rows={3} required />
+            </Labelled>
+            <p className="text-sm text-soft">
+                Then write down what was done and who was told. It stays open, here and on Today, until that is there.
+            </p>
+        </AwayForm>
     );
 }

@@ -6,7 +6,7 @@ import { Choice } from '../../../parts/Choice';
 import { typed } from '../../../parts/forms';
 import { Labelled, LabelledInput } from '../../../parts/Labelled';
 import { Opens } from '../../../parts/Opens';
-import type { Send } from './AwayAndHurt';
+import type { Send } from './AwayForm';
 import type { Incident } from './IncidentForm';
 
 const ENTRIES = [

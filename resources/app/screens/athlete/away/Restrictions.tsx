@@ -1,5 +1,5 @@
 import { api } from '../../../api/client';
-import type { Send } from './AwayAndHurt';
+import type { Send } from './AwayForm';
 import type { Restriction } from './RestrictionForm';
 
 export function Restrictions({ all, athleteId, send }: { all: Restriction[]; athleteId: string; send: Send }) {
