@@ -78,7 +78,8 @@ final class AwayAndHurt
     private function fallIll(Athlete $athlete, Day $on, bool $fever, ?User $by): void
     {
         Absence::query()->create([
-            'athlete_id' => $athlete->id, 'kind' => AbsenceKind::Ill, 'fever' => $fever, 'from_day' => $on->iso(), 'until_day' => $on->iso(),
+            'athlete_id' => $athlete->id, 'kind' => AbsenceKind::Ill, 'fever' => $fever,
+            'from_day' => $on->iso(), 'until_day' => $on->iso(),
             'from_check_in' => true, 'entered_by' => $by?->id, 'entered_at' => Carbon::now(),
         ]);
     }

@@ -15,7 +15,9 @@ use App\Records\Sent;
 use App\Wording\AwayWording;
 use Augendo\Core\Readiness\Closing;
 use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -24,6 +26,8 @@ use Ramsey\Uuid\Uuid;
 /** Keeps what happened, what was done about it and who was told, until it is closed. */
 final class Incidents
 {
+    public function __construct(private readonly HealthLog $health) {}
+
     /** @param  array<string, mixed>  $given validated */
     public function open(Athlete $athlete, array $given, User $by): void
     {
@@ -35,8 +39,24 @@ final class Incidents
                 ...$given, 'athlete_id' => $athlete->id, 'opened_by' => $by->id, 'opened_at' => Carbon::now(),
             ]);
             Audit::of($by, $athlete, 'incident opened');
+            if ($given['kind'] === IncidentKind::Head->value) {
+                $this->refer($athlete, $given, $by);
+            }
             AthletesChanged::one($athlete, $by->workspace->today());
         });
+    }
+
+    /**
+     * A head knock is a referral, whichever way it is written down: as the least report of one that there is.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    private function refer(Athlete $athlete, array $given, User $by): void
+    {
+        $this->health->report($athlete, [[
+            'id' => Uuid::uuid7()->toString(), 'at' => $given['at'], 'moment' => Moment::During->value, 'site' => Site::Head->value,
+            'side' => null, 'kind' => Kind::Head->value, 'score' => 1, 'note' => null,
+        ]], $by);
     }
 
     /**

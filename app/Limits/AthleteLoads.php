@@ -53,7 +53,8 @@ final class AthleteLoads
                 // Who is away plays in no match.
                 fn (Fixture $each): bool => $dated->away($athlete->id, $each->day()) === null,
             ));
-            $done = [...$totals, ...$this->expected($fixtures->uncounted($athlete->id), $athlete->id, $price), ...$today[$athlete->id] ?? []];
+            $uncounted = $this->expected($fixtures->uncounted($athlete->id), $athlete->id, $price);
+            $done = [...$totals, ...$uncounted, ...$today[$athlete->id] ?? []];
             $loads[$athlete->id] = new AthleteLoad(
                 profile: $profiles[$athlete->id],
                 price: $price,

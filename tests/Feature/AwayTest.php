@@ -104,7 +104,8 @@ final class AwayTest extends TestCase
         $ill('fever');
         $this->travel(1)->days();
         $this->reported();
-        $this->post_("absences/{$absences()[0]['id']}/end", ['last_day' => $this->iso(-2)])->assertStatus(422)->assertSee('fever was reported');
+        $before = $this->post_("absences/{$absences()[0]['id']}/end", ['last_day' => $this->iso(-2)])->assertStatus(422);
+        $this->assertStringContainsString('fever was reported', $before->json('detail'));
         $ill('no');
         $this->assertSame(['none', false], [$this->row()['word'], $absences()[0]['open']], 'a whole day without one first');
         foreach (['unknown', 'unknown', 'reduced', 'reduced', 'full'] as $word) {
@@ -211,6 +212,18 @@ final class AwayTest extends TestCase
         $away = $this->getJson("/api/week?squad={$this->squad}&day={$this->iso(0)}")->assertOk()->json("rows.0.days.{$nth}");
         $this->assertSame([0, true], [$away['planned_reps'], str_starts_with($away['away'], 'Exams')]);
         $this->getJson("/api/week?squad={$this->squad}&day=nonsense")->assertStatus(422);
+    }
+
+    public function test_a_head_knock_written_down_as_an_incident_is_a_referral_as_well(): void
+    {
+        $this->reported();
+        $fall = ['id' => (string) Str::uuid7(), 'kind' => 'fall', 'at' => now('Europe/Lisbon')->toIso8601String(), 'what' => 'Slipped'];
+        $this->post_('incidents', $fall)->assertOk();
+        $this->assertNotSame('refer', $this->row()['word']);
+        $head = [...$fall, 'id' => (string) Str::uuid7(), 'kind' => 'head', 'what' => 'Ran into the post'];
+        $this->post_('incidents', $head)->assertOk();
+        $this->post_('incidents', $head)->assertOk()->assertJsonCount(2, 'incidents');
+        $this->assertSame(['refer', 1, 2], [$this->row()['word'], $this->row()['referrals'], $this->row()['incidents']]);
     }
 
     public function test_one_of_another_athlete_is_not_there(): void

@@ -21,8 +21,9 @@ use Tests\TestCase;
 
 /**
  * Random weeks of one athlete: sessions planned, moved, called off and taken back, counted, entered late, put right, scored, practised at
- * home, days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted by hand, every screen says the same, and nothing planned is over a
- * hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature --filter OneRecordTest
+ * home; days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted by hand, every screen
+ * says the same, and nothing planned is over a hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature
+ * --filter OneRecordTest
  */
 #[Group('once')]
 final class OneRecordTest extends TestCase

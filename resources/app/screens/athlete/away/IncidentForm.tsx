@@ -37,8 +37,7 @@ export function IncidentForm({ opened }: { opened: Opened }) {
             {kind === 'head' && (
                 <p className="border-l-4 border-refer pl-3">
                     Off the court now, and stay with the athlete. Headache that grows worse, vomiting, confusion,
-                    drowsiness, a fit: emergency services. Report the head knock with “Report soreness” too: it stops
-                    the work until a clinician clears it.
+                    drowsiness, a fit: emergency services. Saved, it stops all work until a clinician clears it.
                 </p>
             )}
             <Choice label="What it was" of={KINDS} value={kind} onChange={setKind} columns={3} />
