@@ -244,7 +244,8 @@ final class OneRecordTest extends TestCase
     {
         $from = mt_rand(-2, 8);
         $this->may($this->postJson("/api/athletes/{$this->mira->id}/absences", [
-            'id' => (string) Str::uuid7(), 'kind' => ['exams', 'travel', 'ill'][mt_rand(0, 2)], 'fever' => mt_rand(0, 1) === 1, 'note' => null,
+            'id' => (string) Str::uuid7(), 'kind' => ['exams', 'travel', 'ill'][mt_rand(0, 2)], 'fever' => mt_rand(0, 1) === 1,
+            'note' => null,
             'from_day' => $this->today->plus($from)->iso(), 'until_day' => $this->today->plus($from + mt_rand(0, 3))->iso(),
         ]));
     }
