@@ -17,7 +17,6 @@ use App\Gates\NewcomerPlace;
 use App\Gates\Placement;
 use App\Gates\Progress;
 use App\Gates\RungAnswers;
-use App\Gates\Standings;
 use App\Health\DayReadiness;
 use App\Limits\Tapes;
 use App\People\User;
@@ -91,8 +90,12 @@ final class AfterScreen
             drill: $fault === null ? null : $mirror($fault->drill),
             faults: (object) $faults,
             gate: RungAnswers::gate(
-                $ladders->gate($open->athlete, $placement, $readiness, $load, $limits), $standingRung, $next,
-                Standings::word($open->athlete, $standingRung, $readiness), $ladders->reps($open->athlete, $placement),
+                result: $ladders->gate($open->athlete, $placement, $readiness, $load, $limits),
+                rung: $standingRung,
+                next: $next,
+                athlete: $open->athlete,
+                readiness: $readiness,
+                reps: $ladders->reps($open->athlete, $placement),
             ),
             rung: RungAnswers::rung($ladder, $standingRung),
             next_rung: $next?->id,

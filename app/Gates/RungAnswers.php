@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gates;
 
 use App\Athletes\Answers\RungRefView;
+use App\Athletes\Athlete;
 use App\Courtside\RepStrip;
 use App\Gates\Answers\CriterionView;
 use App\Gates\Answers\GateView;
@@ -15,9 +16,8 @@ use Augendo\Core\Gates\Criterion;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\JudgedRep;
-use Augendo\Core\Readiness\Word;
+use Augendo\Core\Readiness\Readiness;
 
 /** Rungs, and gates held against their evidence, as every page shows them. */
 final class RungAnswers
@@ -54,14 +54,16 @@ final class RungAnswers
     }
 
     /**
-     * @param  Word  $word  of the channels and the side the rung loads
      * @param  list<JudgedRep>  $reps  of the rung, oldest first
      */
-    public static function gate(GateResult $result, Rung $rung, ?Rung $next, Word $word, array $reps): GateView
-    {
+    public static function gate(
+        GateResult $result, Rung $rung, ?Rung $next, Athlete $athlete, Readiness $readiness, array $reps,
+    ): GateView {
+        $word = Standings::word($athlete, $rung, $readiness);
+
         return new GateView(
             decision: $result->decision->value,
-            headline: Wording::gateHeadline($result, $next?->name),
+            headline: Wording::gateHeadline($result, $next?->name, $readiness->isIll()),
             missing: Wording::missing($result, $rung->gate, $word),
             criteria: array_map(fn (Criterion $criterion): CriterionView => new CriterionView(
                 $criterion->value, Wording::criterion($criterion), $result->criteria[$criterion->value]->value,

@@ -87,8 +87,12 @@ final class TodayRows implements MakesRows
                 } else {
                     $word = Standings::word($athlete, $standing, $readiness);
                     $gate = RungAnswers::gate(
-                        $day->gate($athlete, $placement), $standing, $ladder->after($standing->id), $word,
-                        $day->standings->reps($athlete, $placement),
+                        result: $day->gate($athlete, $placement),
+                        rung: $standing,
+                        next: $ladder->after($standing->id),
+                        athlete: $athlete,
+                        readiness: $readiness,
+                        reps: $day->standings->reps($athlete, $placement),
                     );
                     $dose = BlockPlan::asAsked($standing->ownDose());
                     $left = $board->headroom($dose->oneRep($on, $sheet->id ?? 'today', $load->price), $plan);

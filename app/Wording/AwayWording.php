@@ -50,9 +50,11 @@ final class AwayWording
         }
         $from = Wording::day($absence->from());
         $expected = Day::of(substr($absence->until_day, 0, 10));
-        $until = $today->isAfter($expected)
-            ? '. Nobody has said yet that it is over.'
-            : ', expected until '.Wording::day($expected).'.';
+        $until = match (true) {
+            $today->isAfter($expected) => '. Nobody has said yet that it is over.',
+            $expected->equals($absence->from()) => '. Say when it is over.',
+            default => ', expected until '.Wording::day($expected).'.',
+        };
 
         return "{$what} since {$from}{$until}";
     }

@@ -410,10 +410,11 @@ final class Wording
         };
     }
 
-    public static function gateHeadline(GateResult $result, ?string $nextRung): string
+    /** @param  bool  $isIll  nothing is done today for a fever, not for what is sore */
+    public static function gateHeadline(GateResult $result, ?string $nextRung, bool $isIll): string
     {
         return match ($result->decision) {
-            GateDecision::Pause => 'Too sore for this today',
+            GateDecision::Pause => $isIll ? 'Ill: not today' : 'Too sore for this today',
             GateDecision::StepBack => 'Step back one rung',
             GateDecision::Advance => $nextRung === null ? 'Held: the top of the ladder' : "Ready for “{$nextRung}”",
             GateDecision::Repeat => 'Repeat this rung',

@@ -103,6 +103,7 @@ final class DatedLimitsTest extends TestCase
             fn (int $day): string => $this->on($day, $of)->word->value, range(0, $days),
         ));
         $this->assertSame('none none none none unknown unknown reduced reduced full', $words($ill, 8));
+        $this->assertSame([true, true, false], array_map(fn (int $day): bool => $this->on($day, $ill)->isIll(), [2, 3, 4]));
         $this->assertTrue($this->on(4, $ill)->trainsAsUnknown(), 'no gate moves');
         $this->assertFalse($this->on(6, $ill)->trainsAsUnknown());
         $long = new Illness($this->day(0), $this->day(6), true, $this->day(6));

@@ -66,6 +66,7 @@ final class AwayTest extends TestCase
             ->assertOk()
             ->assertJsonPath('absences.0.open', true);
         $this->assertSame(['none', 0], [$this->row()['word'], $this->reps($sheet)]);
+        $this->assertSame('Ill: not today', $this->row()['gate']['headline']);
         $this->assertStringContainsString('Nobody has said yet', $this->row()['away']);
         $this->post_("absences/{$id}/end", ['last_day' => $this->iso(1)])->assertStatus(422);
         $this->post_("absences/{$id}/end", ['last_day' => $this->iso(-1)])->assertOk();

@@ -76,6 +76,20 @@ final readonly class Readiness
         return ! $this->checkedIn || $this->countsMissing || $this->easingBack;
     }
 
+    /** Whether a fever, or the day after one, leaves nothing to do: no matter of soreness. */
+    public function isIll(): bool
+    {
+        foreach ($this->reasons as $reasons) {
+            foreach ($reasons as $reason) {
+                if ($reason->word === Word::None && ($reason->rule === 'fever' || $reason->rule === 'after_fever')) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  int|null  $age  whole years on the day, null when not known
      * @param  list<SorenessReport>  $reports  up to now; of equal times the later in the list is the later. One dated
