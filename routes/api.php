@@ -21,6 +21,7 @@ use App\Seasons\PlanController;
 use App\Sessions\CalendarController;
 use App\Sessions\SessionController;
 use App\Sessions\TodayController;
+use App\Spreadsheets\ImportController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SignInController::class, 'signIn'])->middleware(FromThePage::class);
@@ -54,6 +55,19 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('{person}/hand-over', 'handOver');
         Route::post('{person}/confirm', 'confirm');
         Route::post('links/{link}/revoke', 'revoke');
+    });
+    Route::middleware('can:manage-people')->controller(ImportController::class)->group(function (): void {
+        Route::get('imports', 'index');
+        Route::post('imports', 'open');
+        Route::prefix('imports/{import}')->whereUuid('import')->group(function (): void {
+            Route::get('', 'show')->can('view', 'import');
+            Route::get('rows', 'rows')->can('view', 'import');
+            Route::put('parts/{no}', 'part')->where('no', '[0-9]{1,2}')->can('change', 'import');
+            Route::put('choices', 'choose')->can('change', 'import');
+            Route::post('take', 'take')->can('change', 'import');
+            Route::post('take-back', 'takeBack')->can('change', 'import');
+            Route::post('drop', 'drop')->can('change', 'import');
+        });
     });
     Route::get('limits', [LimitsController::class, 'show']);
     Route::get('rule-sets', [LimitsController::class, 'ruleSets']);

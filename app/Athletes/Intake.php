@@ -70,6 +70,13 @@ final class Intake
         });
     }
 
+    /** The record has another beginning: what was declared stands before that one. */
+    public function declareAgain(Athlete $athlete, User $by): void
+    {
+        $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
+        $this->declare($athlete, self::week($intake->usual_week_until_sure ?? null) ?? self::week($intake->usual_week ?? null), $by);
+    }
+
     /**
      * The smaller of each measure that lies far off what was declared before or what the record says.
      *

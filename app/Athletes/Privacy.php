@@ -9,6 +9,7 @@ use App\People\Role;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\Audit;
+use App\Spreadsheets\ImportState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -40,6 +41,8 @@ final class Privacy
         'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
         'rule_sets' => 'the club’s own documents',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
+        'imports' => 'files a coach brought in, by name', 'import_parts' => 'a file on its way in, gone once it is read',
+        'import_rows' => 'its rows, gone once they are on record', 'import_sets' => 'likewise',
         'kept_rows' => 'worked out from the rest', 'carried_work' => 'averages of the daily totals',
         'jobs' => 'work that waits, with ids only',
         'failed_jobs' => 'work that failed, with ids only',
@@ -55,7 +58,7 @@ final class Privacy
     ];
 
     /** Goes with those, by the database's own rule. */
-    public const ERASED_WITH_THOSE = [...self::OF_RETURNS, 'incident_entries'];
+    public const ERASED_WITH_THOSE = [...self::OF_RETURNS, 'incident_entries', 'import_parts', 'import_rows', 'import_sets'];
 
     private const OF_RETURNS = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
 
@@ -70,7 +73,7 @@ final class Privacy
         'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',
         'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
-        'rule_sets' => 'the club’s',
+        'rule_sets' => 'the club’s', 'imports' => 'what came in, by the name of the file; what waits goes',
         'ladders' => 'the club’s', 'jobs' => 'ids only', 'failed_jobs' => 'ids only', 'migrations' => 'the state of the tables',
         'cache' => 'what can be worked out again', 'cache_locks' => 'who works just now',
         'erasures' => 'who was erased, by id and day alone',
@@ -179,6 +182,11 @@ final class Privacy
                 ]);
             }
         }
+        // A spreadsheet that still waits may name them: it is brought in anew.
+        DB::table('imports')
+            ->where('workspace_id', DB::table('athletes')->where('id', $athleteId)->value('workspace_id'))
+            ->whereNotIn('state', [ImportState::Taken->value, ImportState::TakenBack->value])
+            ->delete();
         DB::table('athletes')->where('id', $athleteId)->update([
             'given_name' => 'Erased', 'family_name' => 'athlete', 'birth_date' => null, 'turn_direction' => null,
             'erased_at' => Carbon::now(), 'revision' => DB::raw('revision + 1'),

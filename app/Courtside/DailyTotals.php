@@ -17,6 +17,9 @@ final class DailyTotals
 {
     private const KEY = ['athlete_id', 'day', 'skill', 'side', 'implement'];
 
+    /** Days a statement names: fewer than either database takes variables. */
+    private const DAYS_AT_ONCE = 500;
+
     /** @var array<string, string>|null */
     private static ?array $columns = null;
 
@@ -59,6 +62,30 @@ final class DailyTotals
         );
         CarriedLoads::forget($athleteId, $day);
         AthletesChanged::one($athleteId);
+    }
+
+    /**
+     * Sums many days anew. Call it in the transaction that changed the work sets.
+     *
+     * @param  iterable<object{athlete_id: string, day: string}>  $days
+     */
+    public static function refreshDays(iterable $days): void
+    {
+        $byAthlete = [];
+        foreach ($days as $row) {
+            $byAthlete[$row->athlete_id][] = substr($row->day, 0, 10);
+        }
+        foreach ($byAthlete as $athleteId => $of) {
+            foreach (array_chunk($of, self::DAYS_AT_ONCE) as $some) {
+                DB::table('daily_totals')->where('athlete_id', $athleteId)->whereIn('day', $some)->delete();
+                DB::table('daily_totals')->insertUsing(
+                    [...self::KEY, ...array_values(self::columns())],
+                    self::summed()->where('athlete_id', $athleteId)->whereIn('day', $some),
+                );
+            }
+            CarriedLoads::forget($athleteId, min($of));
+        }
+        AthletesChanged::many(array_keys($byAthlete));
     }
 
     /** Writes all of them anew and says how many rows differed from the work sets. */

@@ -87,7 +87,7 @@ final class HeadroomScreen
      */
     private function logged(Athlete $athlete, Day $on, array $names): array
     {
-        $entered = DB::table('work_sets')->whereNotNull('client_id')->whereIn('source', WorkLog::SOURCES);
+        $entered = DB::table('work_sets')->whereNotNull('client_id')->whereNull('import_id')->whereIn('source', WorkLog::SOURCES);
 
         return $entered->where('athlete_id', $athlete->id)->where(
             'day',

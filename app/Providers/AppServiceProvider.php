@@ -27,6 +27,8 @@ use App\Sessions\SessionPolicy;
 use App\Sessions\Sheet;
 use App\Sessions\SheetPolicy;
 use App\Sessions\TrainingSession;
+use App\Spreadsheets\Import;
+use App\Spreadsheets\ImportPolicy;
 use Augendo\Core\Library\Library;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -92,6 +94,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(TrainingSession::class, SessionPolicy::class);
         Gate::policy(SessionChange::class, SessionChangePolicy::class);
         Gate::policy(Season::class, SeasonPolicy::class);
+        Gate::policy(Import::class, ImportPolicy::class);
         Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
         // Sheets and returns are asked for by their ids; the policies look at whose they are.

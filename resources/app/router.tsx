@@ -64,6 +64,16 @@ const athletes = createRoute({
     path: '/athletes',
     component: screen(() => import('./screens/athletes/AthletesScreen'), 'AthletesScreen'),
 });
+const spreadsheets = createRoute({
+    getParentRoute: () => frame,
+    path: '/spreadsheets',
+    component: screen(() => import('./screens/spreadsheets/SpreadsheetsScreen'), 'SpreadsheetsScreen'),
+});
+const spreadsheet = createRoute({
+    getParentRoute: () => frame,
+    path: '/spreadsheets/$importId',
+    component: screen(() => import('./screens/spreadsheets/SpreadsheetScreen'), 'SpreadsheetScreen'),
+});
 const sheet = createRoute({
     getParentRoute: () => frame,
     path: '/sheets/$sheetId',
@@ -206,6 +216,8 @@ export const router = createRouter({
             today,
             rollCall,
             athletes,
+            spreadsheets,
+            spreadsheet,
             team,
             week,
             sheet,

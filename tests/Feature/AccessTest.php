@@ -10,6 +10,7 @@ use App\People\User;
 use App\Returns\PlayReturn;
 use Database\Factories\AbsenceFactory;
 use Database\Factories\FixtureFactory;
+use Database\Factories\ImportFactory;
 use Database\Factories\IncidentFactory;
 use Database\Factories\RestrictionFactory;
 use Database\Factories\SessionChangeFactory;
@@ -54,6 +55,15 @@ final class AccessTest extends TestCase
         'GET api/limits' => self::EVERYBODY,
         'GET api/programmes' => self::EVERYBODY,
         'POST api/programmes' => self::COACH,
+        'GET api/imports' => self::COACH,
+        'POST api/imports' => self::COACH,
+        'GET api/imports/{import}' => self::COACH,
+        'GET api/imports/{import}/rows' => self::COACH,
+        'PUT api/imports/{import}/parts/{no}' => self::COACH,
+        'PUT api/imports/{import}/choices' => self::COACH,
+        'POST api/imports/{import}/take' => self::COACH,
+        'POST api/imports/{import}/take-back' => self::COACH,
+        'POST api/imports/{import}/drop' => self::COACH,
         'POST api/squads' => self::COACH,
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
@@ -185,7 +195,7 @@ final class AccessTest extends TestCase
     ];
 
     /** Calls that are about the caller's own club, not about one athlete. */
-    private const OF_THE_CLUB = ['{person}', '{link}'];
+    private const OF_THE_CLUB = ['{person}', '{link}', '{import}'];
 
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
@@ -234,7 +244,7 @@ final class AccessTest extends TestCase
                     "{$route} as {$role->value} of another club",
                 );
                 $this->assertSame(
-                    $ofClub && ! $may ? 403 : 404,
+                    $ofClub && ! $may && ! str_contains($path, '{import}') ? 403 : 404,
                     $this->ask($bound[$role->value], $method, $path, $luca, missing: true),
                     "{$route} as {$role->value}, not there",
                 );
@@ -314,6 +324,7 @@ final class AccessTest extends TestCase
             '{absence}' => str_contains($path, '{absence}') ? $id($this->made(AbsenceFactory::new(), $athlete, 'entered_by')) : '',
             '{restriction}' => str_contains($path, '{restriction}') ? $id($this->made(RestrictionFactory::new(), $athlete, 'set_by')) : '',
             '{incident}' => str_contains($path, '{incident}') ? $id($this->made(IncidentFactory::new(), $athlete, 'opened_by')) : '',
+            '{import}' => str_contains($path, '{import}') ? $id($this->import()) : '', '{no}' => '0',
             '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(),
             '{session}' => $id($this->sheetOf($athlete->given_name)->training_session_id),
@@ -421,6 +432,11 @@ final class AccessTest extends TestCase
             'weekdays' => [2], 'moves' => [], 'off' => [], 'agreed' => [], 'agreed_at' => now()->toIso8601String(),
             'created_by' => $this->coach()->id,
         ])->id;
+    }
+
+    private function import(): string
+    {
+        return ImportFactory::new()->createOne(['workspace_id' => $this->coach()->workspace_id, 'made_by' => $this->coach()->id])->id;
     }
 
     private function link(Athlete $athlete): int

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Returns\PlayReturn;
 use App\Seasons\Season;
 use Database\Factories\FixtureFactory;
+use Database\Factories\ImportFactory;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -14,9 +15,9 @@ use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What the API answers is what docs/openapi.json says it answers: every member, every type, nothing beside. */
+#[Group('once')]
 final class ApiDescriptionTest extends TestCase
 {
-    #[Group('once')]
     public function test_every_answer_that_can_be_read_is_as_described(): void
     {
         $this->actingAs($this->coach());
@@ -105,6 +106,9 @@ final class ApiDescriptionTest extends TestCase
             '{athlete}' => $this->athlete($name)->id,
             '{sheet}' => $this->sheetOf($name)->id,
             '{return}' => $return->id,
+            '{import}' => ImportFactory::new()->createOne([
+                'workspace_id' => $this->coach()->workspace_id, 'made_by' => $this->coach()->id,
+            ])->id,
             '{limit}' => collect($tapes)->first()['limit_id'] ?? 'arm-week:17-18:dominant',
         ]).match (true) {
             str_ends_with($path, '/headroom') => '?skill=javelin',

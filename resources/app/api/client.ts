@@ -31,6 +31,7 @@ export type SheetRef = Schemas['SheetRefView'];
 export type ReturnRef = Schemas['ReturnRefView'];
 export type ReturnDetail = Schemas['ReturnView'];
 export type Openable = Schemas['OpenableView'];
+export type Import = Schemas['ImportView'];
 export type Roster = Schemas['RosterView'];
 export type RollCall = Schemas['RollCallView'];
 export type CheckInPage = Schemas['CheckInPageView'];

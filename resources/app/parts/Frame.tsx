@@ -159,6 +159,7 @@ const ON_A_PHONE = 4;
 function TopBar({ me }: { me: Me }) {
     const [finding, setFinding] = useFinding();
     const places = [...PLACES, ...(me.decides ? [['/people', 'People'] as const] : [])];
+    const findable = [...places, ...(me.decides ? [['/spreadsheets', 'Spreadsheets'] as const] : [])];
     const place = ([to, label]: readonly [string, string], className: string) => (
         <Link
             key={to}
@@ -209,7 +210,7 @@ function TopBar({ me }: { me: Me }) {
                     More
                 </Opens>
             </span>
-            {finding && <Find screens={places} onClose={() => setFinding(false)} />}
+            {finding && <Find screens={findable} onClose={() => setFinding(false)} />}
         </nav>
     );
 }

@@ -3,6 +3,7 @@ import { dropSetAside, sendAgain, type SetAside, setAside } from '../offline/sto
 import { useKept } from '../offline/useKept';
 import { useUnsent } from '../offline/useUnsent';
 import { later } from './later';
+import { saveText } from './saveFile';
 
 const Sheetlet = later(async () => (await import('./Sheetlet')).Sheetlet);
 
@@ -42,23 +43,8 @@ function SetAsideList({ onClose }: { onClose: () => void }) {
     const [written, setWritten] = useState<SetAside[]>([]);
     const [busy, setBusy] = useState(false);
     const write = (): void => {
-        const address = URL.createObjectURL(
-            new Blob(
-                [
-                    JSON.stringify(
-                        items.map(({ table, why, entry }) => ({ table, why, entry })),
-                        null,
-                        2,
-                    ),
-                ],
-                { type: 'application/json' },
-            ),
-        );
-        const link = document.createElement('a');
-        link.href = address;
-        link.download = 'augendo-not-taken.json';
-        link.click();
-        URL.revokeObjectURL(address);
+        const kept = items.map(({ table, why, entry }) => ({ table, why, entry }));
+        saveText('augendo-not-taken.json', 'application/json', JSON.stringify(kept, null, 2));
         setWritten(items);
     };
     const reasons = [...new Set(items.map((item) => item.why))];

@@ -69,9 +69,14 @@ export function AthletesScreen() {
                     </button>
                 )}
                 {me.decides && (
-                    <Link to="/people" className="btn">
-                        Add an athlete
-                    </Link>
+                    <>
+                        <Link to="/spreadsheets" className="btn btn-quiet">
+                            Bring in a spreadsheet
+                        </Link>
+                        <Link to="/people" className="btn">
+                            Add an athlete
+                        </Link>
+                    </>
                 )}
             </header>
             {shown.length === 0 && (

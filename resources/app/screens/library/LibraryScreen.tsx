@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type LibraryLadder, type LibraryRow } from '../../api/client';
 import { Figure } from '../../parts/Figure';
 import { useMe } from '../../parts/Frame';
+import { saveText } from '../../parts/saveFile';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
 import { ImportLadders } from './ImportLadders';
@@ -144,13 +145,7 @@ export function LadderPage() {
 /** The ladder as a file on this device, to share or to edit elsewhere. */
 async function exportFile(ladderId: string): Promise<void> {
     const file = await api('GET', `/api/library/${ladderId}/definition`);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(
-        new Blob([`${JSON.stringify(file.definition, null, 2)}\n`], { type: 'application/json' }),
-    );
-    link.download = `${ladderId}.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveText(`${ladderId}.json`, 'application/json', `${JSON.stringify(file.definition, null, 2)}\n`);
 }
 
 /** Moves a squad from the ladder a copy began as onto the copy, rung by rung. */
