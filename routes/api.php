@@ -69,6 +69,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
             Route::post('drop', 'drop')->can('change', 'import');
         });
     });
+    Route::get('export.zip', [IntakeController::class, 'exportClub'])->can('manage-people');
     Route::get('limits', [LimitsController::class, 'show']);
     Route::get('rule-sets', [LimitsController::class, 'ruleSets']);
     Route::post('rule-sets', [LimitsController::class, 'saveRuleSet'])->can('manage-people');
@@ -204,6 +205,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         });
         Route::post('links', [IntakeController::class, 'link'])->can('decide', 'athlete');
         Route::get('export', [IntakeController::class, 'export'])->can('export', 'athlete');
+        Route::get('export.zip', [IntakeController::class, 'exportFile'])->can('export', 'athlete');
         Route::post('erase', [IntakeController::class, 'erase'])->can('decide', 'athlete');
     });
     Route::prefix('sheets/{sheet}')->controller(SheetController::class)->group(function (): void {

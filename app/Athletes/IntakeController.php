@@ -19,6 +19,7 @@ use App\People\Link;
 use App\People\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class IntakeController
 {
@@ -80,6 +81,23 @@ final class IntakeController
             $privacy->export($athlete, $request->user()),
             headers: ['Content-Disposition' => "attachment; filename=\"augendo-{$athlete->id}.json\""],
         );
+    }
+
+    #[Answers(null)]
+    public function exportFile(Request $request, Athlete $athlete, Privacy $privacy): BinaryFileResponse
+    {
+        return $this->handOver($privacy->zip($athlete, $request->user()), "augendo-{$athlete->id}.zip");
+    }
+
+    #[Answers(null)]
+    public function exportClub(Request $request, Privacy $privacy): BinaryFileResponse
+    {
+        return $this->handOver($privacy->zipOfClub($request->user()), 'augendo-club.zip');
+    }
+
+    private function handOver(string $path, string $name): BinaryFileResponse
+    {
+        return response()->download($path, $name, ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 
     #[Answers(null)]

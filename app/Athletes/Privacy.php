@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Athletes;
 
+use App\Http\Problem;
+use App\Http\ProblemType;
 use App\People\Link;
-use App\People\Role;
+use App\People\Rights;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\Audit;
@@ -60,7 +62,7 @@ final class Privacy
     /** Goes with those, by the database's own rule. */
     public const ERASED_WITH_THOSE = [...self::OF_RETURNS, 'incident_entries', 'import_parts', 'import_rows', 'import_sets'];
 
-    private const OF_RETURNS = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
+    public const OF_RETURNS = ['return_attempts', 'return_clearances', 'return_steps', 'return_measures'];
 
     /** Stays without what names the person or tells of their health. */
     public const EMPTIED = ['athletes', 'sheets', 'rep_events', 'activity_log', 'users', 'sessions'];
@@ -82,44 +84,36 @@ final class Privacy
     /** @return array<string, mixed> everything kept of an athlete, table by table */
     public function export(Athlete $athlete, User $by): array
     {
-        $rows = fn (string $table, string $column, array $ids): array => DB::table($table)
-            ->whereIn($column, $ids)
-            ->get()
-            ->map(fn (object $row): array => (array) $row)
-            ->all();
         $data = ['athlete' => $athlete->attributesToArray()];
-        foreach (self::EXPORTED_OF_ATHLETE as $table) {
-            $data[$table] = $rows($table, 'athlete_id', [$athlete->id]);
+        foreach (ExportedRows::ofAthlete($athlete) as $table => $rows) {
+            $data[$table] = $rows->get()->map(fn (object $row): array => (array) $row)->all();
         }
-        $sheets = array_column($data['sheets'], 'id');
-        $data['rep_events'] = $rows('rep_events', 'sheet_id', $sheets);
-        $data['sheet_blocks'] = $rows('sheet_blocks', 'sheet_id', $sheets);
-        // Where and when, without who else was there.
-        $data['training_sessions'] = DB::table('training_sessions')
-            ->whereIn('id', array_column($data['sheets'], 'training_session_id'))
-            ->get(['id', 'squad_id', 'held_on', 'starts_at', 'title', 'minutes', 'floor'])
-            ->all();
-        foreach (self::OF_RETURNS as $table) {
-            $data[$table] = $rows($table, 'return_id', array_column($data['returns'], 'id'));
-        }
-        $data['incident_entries'] = $rows('incident_entries', 'incident_id', array_column($data['incidents'], 'id'));
-        // A link without what opens it; an account without what signs in.
-        $data['links'] = DB::table('links')
-            ->where('athlete_id', $athlete->id)
-            ->get(['id', 'purpose', 'label', 'made_by', 'expires_at', 'used_at', 'revoked_at', 'created_at'])
-            ->all();
-        $data['activity_log'] = DB::table('activity_log')
-            ->where('subject_type', 'athlete')
-            ->where('subject_id', $athlete->id)
-            ->get(['description', 'properties', 'causer_id', 'created_at'])
-            ->all();
-        $data['users'] = DB::table('users')
-            ->whereIn('id', $this->ownAccounts($athlete->id))
-            ->get(['id', 'name', 'email', 'role', 'created_at', 'closed_at'])
-            ->all();
         Audit::of($by, $athlete, 'data exported');
 
         return ['kept_by' => 'Augendo', 'written_at' => Carbon::now()->toIso8601String(), ...$data];
+    }
+
+    /** @return string path of a ZIP with everything kept of an athlete; whoever asked for it takes it away */
+    public function zip(Athlete $athlete, User $by): string
+    {
+        Audit::of($by, $athlete, 'data exported');
+
+        return ExportFile::write(ExportedRows::ofAthlete($athlete));
+    }
+
+    /**
+     * Everything kept of a club, health and all: the head coach's to ask for.
+     *
+     * @return string path of a ZIP; whoever asked for it takes it away
+     */
+    public function zipOfClub(User $by): string
+    {
+        if (! Rights::isHead($by)) {
+            throw new Problem(ProblemType::NotYoursToDo, 'Everything of the club is handed to the head coach alone.');
+        }
+        Audit::of($by, null, 'club exported');
+
+        return ExportFile::write(ExportedRows::ofClub($by->workspace_id));
     }
 
     /**
@@ -209,10 +203,6 @@ final class Privacy
     /** @return list<int> accounts that are the athlete themself */
     private function ownAccounts(string $athleteId): array
     {
-        return DB::table('users')
-            ->where('role', Role::Athlete->value)
-            ->whereIn('id', DB::table('athlete_user')->where('athlete_id', $athleteId)->select('user_id'))
-            ->pluck('id')
-            ->all();
+        return ExportedRows::ownAccounts($athleteId)->pluck('id')->all();
     }
 }

@@ -20,6 +20,9 @@ enum ImportState: string
     /** It could not be read at all. */
     case Failed = 'failed';
 
+    /** On record, or on the way there or back. */
+    public const ON_RECORD = [self::Taking, self::Taken, self::TakingBack, self::TakenBack];
+
     /** Something works on it just now, and nobody else may. */
     public function isBusy(): bool
     {

@@ -109,7 +109,9 @@ final class Imports
     {
         $this->change($import, function (Import $import) use ($reason, $version): void {
             $this->refuseUnless($import, [ImportState::Taken], $version);
-            $import->update(['state' => ImportState::TakingBack, 'reason' => $reason, 'version' => $version + 1, 'done' => 0, 'fault' => null]);
+            $import->update([
+                'state' => ImportState::TakingBack, 'reason' => $reason, 'version' => $version + 1, 'done' => 0, 'fault' => null,
+            ]);
             TakeImportBack::dispatch($import->id)->afterCommit();
         });
     }
@@ -118,7 +120,7 @@ final class Imports
     public function drop(Import $import): void
     {
         $this->change($import, function (Import $import): void {
-            if (in_array($import->state, [ImportState::Taking, ImportState::Taken, ImportState::TakingBack, ImportState::TakenBack], true)) {
+            if (in_array($import->state, ImportState::ON_RECORD, true)) {
                 throw new Problem(ProblemType::ItStays, 'This file was taken in. Take it back instead.');
             }
             $import->delete();

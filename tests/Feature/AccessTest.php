@@ -167,6 +167,8 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/incidents/{incident}/entries' => self::ATTENDS,
         'POST api/athletes/{athlete}/incidents/{incident}/close' => self::ATTENDS,
         'POST api/athletes/{athlete}/links' => self::COACH,
+        'GET api/export.zip' => self::COACH,
+        'GET api/athletes/{athlete}/export.zip' => [Role::Coach, Role::Athlete, Role::Guardian],
         'GET api/athletes/{athlete}/export' => [Role::Coach, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/erase' => self::COACH,
         'GET api/returns/{return}' => self::EVERYBODY,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
+use App\Athletes\ExportedRows;
 use App\Athletes\Privacy;
 use App\Athletes\Squad;
 use App\People\Link;
@@ -24,6 +25,7 @@ use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
+use ZipArchive;
 
 /** Nobody gives a right they do not have, nothing closed opens again, and nothing of somebody else is answered. */
 final class RightsTest extends TestCase
@@ -338,6 +340,60 @@ final class RightsTest extends TestCase
         }
         $this->assertStringNotContainsString('token_hash', (string) json_encode($export));
         $this->assertSame(['Yuna Petrovic'], array_column($export['users'], 'name'));
+    }
+
+    public function test_every_column_that_is_handed_over_is_explained_and_none_opens_anything(): void
+    {
+        $sections = preg_split('/^## /m', (string) file_get_contents(base_path('docs/data.md'))) ?: [];
+        $explained = [];
+        foreach (array_slice($sections, 1) as $section) {
+            preg_match_all('/`([a-z_0-9]+)`/', $section, $columns);
+            $explained[strtok($section, "\n")] = $columns[1];
+        }
+        $tables = ExportedRows::ofClub($this->coach()->workspace_id);
+        $this->assertEqualsCanonicalizing(['Everywhere', ...array_keys($tables)], array_keys($explained));
+        $missing = $secret = [];
+        foreach ($tables as $table => $rows) {
+            $columns = $rows->columns ?? Schema::getColumnListing($table);
+            $named = [...$explained['Everywhere'], ...$explained[$table]];
+            array_push($missing, ...array_map(fn (string $column): string => "{$table}.{$column}", array_diff($columns, $named)));
+            array_push($secret, ...array_intersect($columns, ['password', 'remember_token', 'token_hash', 'code', 'details', 'payload']));
+            $this->assertSame([], array_diff($explained[$table], Schema::getColumnListing($table)), "{$table} has no such column");
+        }
+        $this->assertSame([[], []], [$missing, $secret]);
+    }
+
+    #[Group('once')]
+    public function test_everything_of_the_club_is_one_file_for_the_head_coach_alone(): void
+    {
+        $this->athlete('Yuna')->update(['family_name' => '=1+1']);
+        $elsewhere = $this->stranger(Role::Coach);
+        AthleteFactory::new()->create(['workspace_id' => $elsewhere->workspace_id, 'given_name' => 'Far', 'family_name' => 'Away']);
+        foreach ([
+            ['/api/export.zip', $this->coach(), 13], ["/api/athletes/{$this->athlete('Yuna')->id}/export.zip", $this->coach(), null],
+            ['/api/export.zip', $elsewhere, 1],
+        ] as [$path, $by, $athletes]) {
+            $this->actingAs($by);
+            $file = $this->folder().'/export.zip';
+            copy($this->get($path)->assertOk()->baseResponse->getFile()->getPathname(), $file);
+            $zip = new ZipArchive;
+            $this->assertTrue($zip->open($file));
+            $this->assertStringContainsString('## work_sets', (string) $zip->getFromName('what-each-column-is.md'));
+            $sets = json_decode((string) $zip->getFromName('json/work_sets.json'), true);
+            $lines = substr_count((string) $zip->getFromName('csv/work_sets.csv'), "\r\n") - 1;
+            $this->assertSame(count($sets), $lines);
+            if ($athletes !== null) {
+                $this->assertCount($athletes, json_decode((string) $zip->getFromName('json/athletes.json'), true));
+            } else {
+                $this->assertSame([$this->athlete('Yuna')->id], array_values(array_unique(array_column($sets, 'athlete_id'))));
+                $this->assertFalse($zip->getFromName('json/squads.json'));
+            }
+        }
+        $this->assertSame($elsewhere->workspace_id, json_decode((string) $zip->getFromName('json/workspaces.json'), true)[0]['id']);
+        $this->assertStringNotContainsString('Okonjo', (string) $zip->getFromName('csv/athletes.csv'));
+        $coach = UserFactory::new()->create(['workspace_id' => $this->coach()->workspace_id, 'role' => Role::Coach]);
+        $coach->squads()->attach($this->coach()->visibleSquads()->firstOrFail()->id);
+        $this->actingAs($coach)->getJson('/api/export.zip')->assertForbidden();
     }
 
     #[Group('once')]

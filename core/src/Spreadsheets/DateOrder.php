@@ -17,6 +17,8 @@ enum DateOrder: string
 
     private const YEAR_FIRST = '/^(\d{4})[-\/.](\d{1,2})[-\/.](\d{1,2})(?:[T ]\d\d:\d\d.*)?$/D';
 
+    private const MONTH_NAMED = '/^(\d{1,2})\.? ([a-z]{3})[a-z]*\.?,? (\d{4})$/D';
+
     private const NUMBERS = '/^(\d{1,2})[\/-](\d{1,2})[\/-](\d{4}|\d{2})$/D';
 
     /**
@@ -59,7 +61,7 @@ enum DateOrder: string
             preg_match(self::NUMBERS, $text, $part) === 1 => $this === self::DayFirst
                 ? [$part[3], $part[2], $part[1]]
                 : [$part[3], $part[1], $part[2]],
-            preg_match('/^(\d{1,2})\.? ([a-z]{3})[a-z]*\.?,? (\d{4})$/D', $text, $part) === 1 => [$part[3], self::month($part[2]), $part[1]],
+            preg_match(self::MONTH_NAMED, $text, $part) === 1 => [$part[3], self::month($part[2]), $part[1]],
             preg_match('/^([a-z]{3})[a-z]*\.? (\d{1,2}),? (\d{4})$/D', $text, $part) === 1 => [$part[3], self::month($part[1]), $part[2]],
             default => throw new InvalidValue("“{$cell}” is not a day."),
         };

@@ -7,6 +7,7 @@ import { dayName } from '../../api/words';
 import { finds } from '../../rules/find';
 import { AthleteName } from '../../parts/AthleteName';
 import { useMe } from '../../parts/Frame';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { MoveAthlete } from './MoveAthlete';
 
@@ -63,6 +64,22 @@ export function AthletesScreen() {
                     </select>
                 )}
                 <span className="hidden grow sm:block" />
+                <SaveList
+                    name="athletes"
+                    titles={['Name', 'Age', 'Throwing side', 'Squads', 'Ladders', 'Last worked', 'Away', 'Retired']}
+                    rows={() =>
+                        shown.map((row) => [
+                            row.name,
+                            row.age,
+                            row.throwing_side,
+                            squadsOf(row),
+                            row.ladders.join('; '),
+                            row.last_worked,
+                            row.away,
+                            row.retired_on,
+                        ])
+                    }
+                />
                 {(gone > 0 || retired) && (
                     <button type="button" className="btn btn-quiet" onClick={() => setRetired(!retired)}>
                         {retired ? 'Back to those who train' : `${gone} retired`}

@@ -12,6 +12,7 @@ import { PlanChanges } from '../../parts/PlanChanges';
 import { PlanSession } from '../../parts/PlanSession';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { MonthGrid } from './MonthGrid';
 import { SessionList } from './SessionList';
@@ -55,6 +56,23 @@ export function CalendarScreen() {
                     Seasons and matches
                 </Link>
                 <span className="hidden grow sm:block" />
+                <SaveList
+                    name={`calendar ${month.slice(0, 7)}`}
+                    titles={['Day', 'From', 'Minutes', 'Title', 'Place', 'State', 'Athletes', 'Planned', 'Done']}
+                    rows={() =>
+                        calendar.sessions.map((each) => [
+                            each.day,
+                            each.starts_at,
+                            each.minutes,
+                            each.title,
+                            each.place,
+                            each.state,
+                            each.athletes,
+                            each.planned_reps,
+                            each.done_reps,
+                        ])
+                    }
+                />
                 {me.decides && (
                     <>
                         <button type="button" className="btn" onClick={() => setCopying(true)}>

@@ -10,6 +10,7 @@ import { RungMark } from '../../parts/RungMark';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
 
@@ -35,10 +36,26 @@ export function GatesScreen() {
     const { rows } = query.data;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3">
+            <header className="flex flex-wrap items-end gap-4 py-3">
                 <h1 className="text-2xl">
                     Gates, <SquadChoice squad={query.data.squad} squads={query.data.squads} onChange={setSquad} />
                 </h1>
+                <span className="grow" />
+                <SaveList
+                    name="gates"
+                    titles={['Name', 'Word', 'Ladder', 'Rung', 'Days on it', 'Gate', 'Why']}
+                    rows={() =>
+                        rows.map((row) => [
+                            row.athlete.name,
+                            row.word,
+                            row.rung.ladder_name,
+                            row.rung.rung_name,
+                            row.days,
+                            row.gate.headline,
+                            row.why,
+                        ])
+                    }
+                />
             </header>
             <LibraryProblems problems={query.data.problems} />
             {rows.length === 0 && (

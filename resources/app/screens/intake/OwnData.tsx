@@ -73,9 +73,14 @@ export function OwnData({ intake: { kept, path, problem, setProblem } }: { intak
                 </p>
                 <div className="mt-1 flex flex-wrap gap-2">
                     {['coach', 'athlete', 'guardian'].includes(me.role) && (
-                        <a className="btn" href={`${path}/export`} download>
-                            Export everything
-                        </a>
+                        <>
+                            <a className="btn" href={`${path}/export.zip`} download>
+                                Export everything
+                            </a>
+                            <a className="btn btn-quiet" href={`${path}/export`} download>
+                                as one JSON file
+                            </a>
+                        </>
                     )}
                     {me.decides && (
                         <button type="button" className="btn btn-quiet" onClick={() => setAsking(true)}>

@@ -8,11 +8,29 @@ import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { SquadChoice } from '../../parts/SquadChoice';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
 import { clsx } from 'clsx';
 
 type Order = 'closest' | 'name';
+
+const TITLES = ['Name', 'Limit', 'From whom', 'Done', 'Planned', 'At most', 'Left', 'Unit', 'Hard'];
+
+const listed = (rows: Limits['rows']) =>
+    rows.flatMap((row) =>
+        row.tapes.map((tape) => [
+            row.athlete.name,
+            tape.label,
+            tape.source,
+            tape.used,
+            tape.planned,
+            tape.max,
+            tape.remaining,
+            tape.unit,
+            tape.hard ? 'yes' : 'no',
+        ]),
+    );
 
 /** Which bounds, from whom, and who is close to what? */
 export function LimitsScreen() {
@@ -33,6 +51,9 @@ export function LimitsScreen() {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">
+                <p className="float-right">
+                    <SaveList name={`limits ${limits.date}`} titles={TITLES} rows={() => listed(rows)} />
+                </p>
                 <h1 className="text-2xl">
                     Limits, <SquadChoice squad={limits.squad} squads={limits.squads} onChange={setSquad} />,{' '}
                     {dayName(limits.date)}

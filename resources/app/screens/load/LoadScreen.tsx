@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Load } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
 import { Notice } from '../../parts/Notice';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { Lanes } from './Lanes';
 import { WhatIf } from './WhatIf';
@@ -13,6 +14,20 @@ const SPANS = [
     [182, 'half a year'],
     [365, 'a year'],
 ] as const;
+
+const LOAD_TITLES = [
+    'Day',
+    'Arm units',
+    'Hand units',
+    'Trunk units',
+    'Landing units',
+    'Hard repetitions',
+    'Metres',
+    'Arm units planned',
+    'Landing units planned',
+    'Arm units of seven days',
+    'Worst soreness',
+];
 
 /** What did it cost, what is left, on which limit, and what if? */
 export function LoadScreen() {
@@ -39,6 +54,25 @@ export function LoadScreen() {
                     <h1 className="text-2xl">Load</h1>
                 </div>
                 <span className="grow" />
+                <SaveList
+                    name={`load of ${load.athlete.name}`}
+                    titles={LOAD_TITLES}
+                    rows={() =>
+                        load.days.map((day) => [
+                            day.date,
+                            day.arm,
+                            day.hand,
+                            day.trunk,
+                            day.landings,
+                            day.high_reps,
+                            day.metres,
+                            day.planned_arm,
+                            day.planned_landings,
+                            day.week,
+                            day.soreness,
+                        ])
+                    }
+                />
                 <span role="group" aria-label="How far back" className="flex gap-4">
                     {SPANS.map(([days, label]) => (
                         <button

@@ -35,6 +35,7 @@ type Made = { token: Token; path: string; whom: string };
 
 /** Who sees what, and what did they do? */
 export function PeopleScreen() {
+    const me = useMe();
     const queries = useQueryClient();
     const [inviting, setInviting] = useState(false);
     const [made, setMade] = useState<Made | null>(null);
@@ -61,6 +62,11 @@ export function PeopleScreen() {
                     </p>
                 </div>
                 <span className="grow" />
+                {me.head && (
+                    <a className="btn btn-quiet" href="/api/export.zip" download>
+                        Export the whole club
+                    </a>
+                )}
                 <button type="button" className="btn btn-main" onClick={() => setInviting(true)}>
                     Invite somebody
                 </button>

@@ -1,10 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
-import { api } from '../../api/client';
+import { api, type ReturnRef } from '../../api/client';
 import { dayName } from '../../api/words';
 import { StageMark } from '../../parts/StageMark';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
+
+const TITLES = ['Name', 'Programme', 'Site', 'Stage', 'Of', 'Name of the stage', 'Awaited', 'Not before'];
+
+const listed = (returns: ReturnRef[]) =>
+    returns.map((each) => [
+        each.athlete.name,
+        each.programme,
+        each.site,
+        each.stage,
+        each.of,
+        each.stage_name,
+        each.awaited,
+        each.not_before,
+    ]);
 
 /** Who is on the way back, what is awaited, from whom? */
 export function ReturnsScreen() {
@@ -15,7 +30,8 @@ export function ReturnsScreen() {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">
-                <p className="float-right">
+                <p className="float-right flex gap-2">
+                    <SaveList name="ways back" titles={TITLES} rows={() => listed(board.data)} />
                     <Link to="/programmes" className="btn">
                         Programmes
                     </Link>

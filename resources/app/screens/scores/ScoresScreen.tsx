@@ -8,6 +8,7 @@ import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { chunk, isFull, type Kind, NOW, type Round, SEEN, type Tap } from '../../rules/score';
 import { LabelledInput, Options } from '../../parts/Labelled';
@@ -19,6 +20,11 @@ const KINDS: [kind: Kind, name: string, about: string][] = [
     ['serve_game', 'Serve game', 'Two attempts a point'],
     ['grouping', 'Grouping', 'Touch where it landed'],
 ];
+
+const TITLES = ['Game', 'Day', 'Score', 'Detail', 'Repetitions counted as load'];
+
+const listed = (series: Scores['series']) =>
+    series.flatMap((game) => game.scores.map((each) => [game.name, each.day, each.value, each.detail, each.load_reps]));
 
 /** Points, runs and places, against the athlete’s own past. */
 export function ScoresScreen() {
@@ -34,6 +40,9 @@ export function ScoresScreen() {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">
+                <p className="float-right">
+                    <SaveList name={`scores of ${athlete.name}`} titles={TITLES} rows={() => listed(series)} />
+                </p>
                 <p className="label">
                     <Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">
                         {athlete.name}

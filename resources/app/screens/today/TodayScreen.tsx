@@ -17,6 +17,7 @@ import { Tape } from '../../parts/Tape';
 import { useWide } from '../../parts/useWide';
 import { WordMark, WordShape } from '../../parts/WordMark';
 import { LibraryProblems } from '../../parts/LibraryProblems';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
 
@@ -69,6 +70,24 @@ export function TodayScreen() {
                     <Only counts={counts} needing={needing} only={only} onChange={setOnly} />
                 </div>
                 <span className="hidden grow sm:block" />
+                <span className="hidden sm:inline">
+                    <SaveList
+                        name={`today ${today.data.date}`}
+                        titles={['Name', 'Word', 'Why', 'How many are left', 'Ladder', 'Rung', 'Gate', 'Away']}
+                        rows={() =>
+                            shown.map((row) => [
+                                row.athlete.name,
+                                row.word,
+                                row.why,
+                                row.headroom,
+                                row.rung?.ladder_name,
+                                row.rung?.rung_name,
+                                row.gate?.headline,
+                                row.away,
+                            ])
+                        }
+                    />
+                </span>
                 {me.decides && (
                     <button type="button" className="btn" onClick={() => setPlanning(true)}>
                         Plan a session

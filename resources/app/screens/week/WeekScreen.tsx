@@ -8,6 +8,7 @@ import { mondayOf, plusDays } from '../../parts/days';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { SquadChoice } from '../../parts/SquadChoice';
+import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
 import { DayCell } from './DayCell';
 
@@ -43,6 +44,23 @@ export function WeekScreen() {
                     Calendar
                 </Link>
                 <span className="hidden grow sm:block" />
+                <SaveList
+                    name={`week of ${monday}`}
+                    titles={['Name', 'Day', 'Planned', 'Done', 'Matches', 'Away', 'What stops first']}
+                    rows={() =>
+                        week.rows.flatMap((row) =>
+                            row.days.map((day) => [
+                                row.athlete.name,
+                                day.day,
+                                day.planned_reps,
+                                day.done_reps,
+                                day.matches.length,
+                                day.away,
+                                day.stops_first,
+                            ]),
+                        )
+                    }
+                />
                 <span className="flex items-center gap-2">
                     <button
                         type="button"
