@@ -7,19 +7,27 @@ namespace App\Athletes;
 use App\Courtside\DailyTotals;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Limits\AthleteLoads;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\UsualWeek;
+use Augendo\Core\Load\WorkSet;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** What is asked once: sports, past injuries, consents, whom to call; and height every few months. */
 final class Intake
 {
+    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+
     /**
      * @param  array<string, mixed>  $given  validated
      *
@@ -37,20 +45,23 @@ final class Intake
                     extra: ['version' => (int) ($kept->version ?? 0)],
                 );
             }
-            $week = $given['usual_week'] === null ? null : array_map(floatval(...), $given['usual_week']);
             $before = self::week($kept->usual_week ?? null);
+            // Not said anew: it stays as it stands.
+            $work = $given['usual_work'] ?? json_decode($kept->usual_work ?? 'null', true);
+            $week = $given['usual_work'] === null ? $before : $this->inUnits($athlete, $work, $by);
             $untilSure = $week == $before
                 ? self::week($kept->usual_week_until_sure ?? null)
-                : $this->untilSure($athlete, $week, self::week($kept->usual_week_until_sure ?? null) ?? $before, $by);
+                : self::untilSure($week, self::week($kept->usual_week_until_sure ?? null) ?? $before);
             DB::table('intakes')->updateOrInsert(['athlete_id' => $athlete->id], [
                 ...$given,
+                'usual_work' => $work === null ? null : json_encode($work),
                 'usual_week' => $week === null ? null : json_encode($week),
                 'usual_week_until_sure' => $untilSure === null ? null : json_encode($untilSure),
                 'version' => $version + 1,
                 'created_at' => $kept->created_at ?? Carbon::now(),
                 'updated_at' => Carbon::now(),
             ]);
-            $this->declare($athlete, $untilSure ?? $week, $by);
+            $this->declare($athlete, $untilSure ?? $week, $by->workspace->today());
             Audit::of($by, $athlete, 'intake saved');
             $this->changed($athlete, $by);
         });
@@ -64,45 +75,57 @@ final class Intake
                 ?? throw new Problem(ProblemType::NothingToConfirm, 'No usual week waits for somebody to say that it is right.');
             DB::table('intakes')->where('athlete_id', $athlete->id)->update(['usual_week_until_sure' => null]);
             $week = self::week($intake->usual_week);
-            $this->declare($athlete, $week, $by);
+            $this->declare($athlete, $week, $by->workspace->today());
             Audit::of($by, $athlete, 'usual week said to be right', $week ?? []);
             $this->changed($athlete, $by);
         });
     }
 
     /** The record has another beginning: what was declared stands before that one. */
-    public function declareAgain(Athlete $athlete, User $by): void
+    public function declareAgain(Athlete $athlete, Day $today): void
     {
         $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
-        $this->declare($athlete, self::week($intake->usual_week_until_sure ?? null) ?? self::week($intake->usual_week ?? null), $by);
+        $this->declare($athlete, self::week($intake->usual_week_until_sure ?? null) ?? self::week($intake->usual_week ?? null), $today);
+    }
+
+    /** The record has grown: what was declared counts no more than it shows. Nothing to do while nothing was declared. */
+    public function giveWay(Athlete $athlete, Day $today): void
+    {
+        if (DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->exists()) {
+            Alone::with($athlete->id, fn () => $this->declareAgain($athlete, $today));
+        }
     }
 
     /**
-     * The smaller of each measure that lies far off what was declared before or what the record says.
+     * @param  list<array{skill: string, reps: int, felt: string|null}>  $work  of a usual week
+     * @return array{arm: float, landings: float}|null units; null when there is none
+     */
+    private function inUnits(Athlete $athlete, array $work, User $by): ?array
+    {
+        $today = $by->workspace->today();
+        $skills = $this->library->skills();
+
+        return $work === [] ? null : UsualWeek::ofWork(array_map(fn (array $of): WorkSet => WorkSet::ordinarily(
+            $today,
+            'usual week',
+            $skills[$of['skill']],
+            $of['reps'],
+            $of['felt'] === null ? null : Felt::from($of['felt'])->effort(),
+        ), $work), new SetCost($this->loads->profiles([$athlete], $today)[$athlete->id]));
+    }
+
+    /**
+     * The smaller of each measure that lies far off what was declared before.
      *
      * @param  array<string, float>|null  $week  units a week by measure
      * @param  array<string, float>|null  $before  likewise
      * @return array<string, float>|null units a week by measure; null when nothing is far off
      */
-    private function untilSure(Athlete $athlete, ?array $week, ?array $before, User $by): ?array
+    private static function untilSure(?array $week, ?array $before): ?array
     {
-        if ($week === null) {
-            return null;
-        }
-        $today = $by->workspace->today()->ordinal;
-        $days = DB::table('work_sets')
-            ->where('athlete_id', $athlete->id)
-            ->where('source', '!=', 'declared')
-            ->groupBy('day')
-            ->orderBy('day')
-            ->selectRaw('day, sum(arm) as arm, sum(landings) as landings')
-            ->get()
-            ->keyBy(fn (object $row): int => Day::of(substr($row->day, 0, 10))->ordinal);
         $smaller = [];
-        foreach ($week as $measure => $declared) {
-            $series = new DailySeries($days->map(fn (object $row): float => (float) $row->{$measure})->all(), $days->keys()->first());
-            $others = array_filter([$before[$measure] ?? null, UsualWeek::ofRecord($series, $today)], is_float(...));
-            $smaller[$measure] = UsualWeek::untilSure($declared, array_values($others));
+        foreach ($week ?? [] as $measure => $declared) {
+            $smaller[$measure] = UsualWeek::untilSure($declared, isset($before[$measure]) ? [$before[$measure]] : []);
         }
         $smaller = array_filter($smaller, is_float(...));
 
@@ -121,17 +144,19 @@ final class Intake
     }
 
     /**
-     * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, spread over the week, shown as declared.
+     * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, at most half of what the starter allows a
+     * week and no more than the record shows once there are two weeks of it; spread over the week, shown as declared.
      *
      * @param  array<string, float>|null  $week  units a week by measure: arm, landings
      */
-    private function declare(Athlete $athlete, ?array $week, User $by): void
+    private function declare(Athlete $athlete, ?array $week, Day $today): void
     {
         $days = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->distinct()->pluck('day')->all();
         DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->delete();
         $first = DB::table('work_sets')->where('athlete_id', $athlete->id)->min('day');
         if ($week !== null) {
-            $end = $first === null ? $by->workspace->today() : Day::of(substr($first, 0, 10));
+            $end = $first === null ? $today : Day::of(substr($first, 0, 10));
+            $daily = $this->declaredDays($athlete, $week, $today);
             for ($back = 1; $back <= UsualWeek::DECLARED_DAYS; $back++) {
                 $day = $end->plus(-$back)->iso();
                 $days[] = $day;
@@ -140,7 +165,7 @@ final class Intake
                         'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}",
                         'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body',
                         'implement' => 'standard', 'side' => 'dominant',
-                        $measure => UsualWeek::declaredDay($week[$measure]),
+                        $measure => $daily[$measure],
                     ]);
                 }
             }
@@ -148,5 +173,32 @@ final class Intake
         foreach (array_unique(array_map(fn (string $day): string => substr($day, 0, 10), $days)) as $day) {
             DailyTotals::refresh($athlete->id, $day);
         }
+    }
+
+    /**
+     * @param  array<string, float>  $week  units a week by measure
+     * @return array<string, float> units a day by measure
+     */
+    private function declaredDays(Athlete $athlete, array $week, Day $today): array
+    {
+        $starter = $this->library->ruleSet('starter')->limits;
+        $done = DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->groupBy('day')
+            ->orderBy('day')
+            ->selectRaw('day, sum(arm) as arm, sum(landings) as landings')
+            ->get()
+            ->keyBy(fn (object $row): int => Day::of(substr($row->day, 0, 10))->ordinal);
+        $daily = [];
+        foreach ($week as $measure => $units) {
+            $series = new DailySeries($done->map(fn (object $row): float => (float) $row->{$measure})->all(), $done->keys()->first());
+            $daily[$measure] = UsualWeek::declaredDay(
+                $units,
+                UsualWeek::mostDeclared($starter, $athlete->ageOn($today), Measure::from($measure)),
+                UsualWeek::shown($series, $today->ordinal),
+            );
+        }
+
+        return $daily;
     }
 }

@@ -7,7 +7,7 @@ namespace App\Athletes;
 use App\Athletes\Answers\IntakeView;
 use App\Athletes\Answers\MeasurementView;
 use App\Athletes\Answers\NamedView;
-use App\Athletes\Answers\UsualWeekView;
+use App\Athletes\Answers\UsualWorkView;
 use App\Gates\Placement;
 use App\Health\Answers\ConditionView;
 use App\Library\Answers\LadderChoiceView;
@@ -20,6 +20,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Load\UsualWeek;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Site;
 use Illuminate\Support\Facades\DB;
@@ -27,6 +28,8 @@ use Illuminate\Support\Facades\DB;
 /** What is asked once, who may be called, how fast she grows, and which links lead to her page. */
 final class IntakeScreen
 {
+    private const DECLARED_WEEKS = UsualWeek::DECLARED_DAYS / 7;
+
     public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
 
     public function view(User $user, Athlete $athlete): IntakeView
@@ -45,7 +48,11 @@ final class IntakeScreen
             past_injuries: $kept?->past_injuries,
             emergency_contact: $kept?->emergency_contact,
             emergency_plan: $kept?->emergency_plan,
-            usual_week: $week === null ? null : new UsualWeekView($week['arm'], $week['landings']),
+            usual_work: array_map(
+                fn (array $of): UsualWorkView => new UsualWorkView($of['skill'], $of['reps'], $of['felt']),
+                json_decode($kept->usual_work ?? '[]', true),
+            ),
+            usual_week: $week === null ? null : $this->weekInWords($athlete, $week),
             usual_week_doubt: self::doubtOfWeek(Intake::week($kept?->usual_week_until_sure)),
             usual_week_signed_by: $kept?->usual_week_signed_by,
             usual_week_on: $day('usual_week_on'),
@@ -136,10 +143,25 @@ final class IntakeScreen
             ))->all();
     }
 
+    /** @param  array<string, float>  $week  units by measure */
+    private function weekInWords(Athlete $athlete, array $week): string
+    {
+        $counted = DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->where('source', 'declared')
+            ->selectRaw('sum(arm) as arm, sum(landings) as landings')
+            ->first();
+        $units = fn (float $arm, float $landings): string => Wording::number($arm).' arm units and '.Wording::number($landings)
+            .' landing units';
+
+        return 'That is '.$units($week['arm'], $week['landings']).' a week. Counted, as declared: '
+            .$units((float) ($counted->arm ?? 0.0) / self::DECLARED_WEEKS, (float) ($counted->landings ?? 0.0) / self::DECLARED_WEEKS).'.';
+    }
+
     /** @param  array<string, float>|null  $untilSure  units a week by measure */
     private static function doubtOfWeek(?array $untilSure): ?string
     {
-        return $untilSure === null ? null : 'Far off what is known: what was declared before, or the best month on the record.'
+        return $untilSure === null ? null : 'Far off what was declared before.'
             .' Until somebody says that it is right, the smaller counts: '.Wording::number($untilSure['arm']).' arm units and '
             .Wording::number($untilSure['landings']).' landing units a week.';
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Athletes\Athlete;
+use App\Athletes\Intake;
 use App\Athletes\Squad;
 use App\Limits\CarriedLoads;
 use App\People\Workspace;
@@ -23,7 +24,7 @@ final class FitTheDay implements ShouldQueue
 
     public function __construct(public readonly int $workspaceId) {}
 
-    public function handle(CarriedLoads $carried): void
+    public function handle(CarriedLoads $carried, Intake $intake): void
     {
         $workspace = Workspace::query()->find($this->workspaceId);
         if ($workspace === null) {
@@ -31,6 +32,7 @@ final class FitTheDay implements ShouldQueue
         }
         $athletes = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->get();
         foreach ($athletes as $athlete) {
+            $intake->giveWay($athlete, $workspace->today());
             $carried->carry($athlete, $workspace->today());
         }
         $ids = $athletes->pluck('id')->all();

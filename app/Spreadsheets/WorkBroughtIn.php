@@ -19,11 +19,12 @@ final class WorkBroughtIn
     public static function follow(Import $import, array $athleteIds, string $what, array $details): void
     {
         $intake = app(Intake::class);
+        $today = $import->maker->workspace->today();
         foreach (Athlete::query()->whereIn('id', $athleteIds)->orderBy('id')->get() as $athlete) {
             // A usual week that was declared stands before the record, and the record has another beginning now.
-            $intake->declareAgain($athlete, $import->maker);
+            $intake->declareAgain($athlete, $today);
             Audit::of($import->maker, $athlete, $what, ['file' => $import->file_name, ...$details]);
         }
-        AthletesChanged::many($athleteIds, $import->maker->workspace->today());
+        AthletesChanged::many($athleteIds, $today);
     }
 }

@@ -4,8 +4,17 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Tests;
 
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Limits\CapLimit;
+use Augendo\Core\Limits\Limit;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\Felt;
+use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\UsualWeek;
+use Augendo\Core\Load\WorkSet;
 use PHPUnit\Framework\TestCase;
 
 final class UsualWeekTest extends TestCase
@@ -13,6 +22,37 @@ final class UsualWeekTest extends TestCase
     public function test_four_declared_weeks_come_to_eight_tenths_of_what_was_declared(): void
     {
         $this->assertEqualsWithDelta(0.8 * 4 * 120.0, UsualWeek::DECLARED_DAYS * UsualWeek::declaredDay(120.0), 1e-9);
+        $this->assertEqualsWithDelta(70.0, 7 * UsualWeek::declaredDay(120.0, 70.0), 1e-9, 'at most what the starter allows');
+        $this->assertEqualsWithDelta(40.0, 7 * UsualWeek::declaredDay(120.0, 70.0, 40.0), 1e-9, 'at most what the record shows');
+        $this->assertSame(0.0, UsualWeek::declaredDay(120.0, 70.0, 0.0), 'a record of nothing thrown is one');
+    }
+
+    public function test_what_is_done_in_a_week_becomes_units_with_the_prices_of_all_other_work(): void
+    {
+        $skills = (new Library(dirname(__DIR__, 2).'/library'))->skills();
+        $day = Day::of('2027-05-10');
+        $price = new SetCost(new AthleteProfile($day->plus(-16 * 366)));
+        $work = [
+            WorkSet::ordinarily($day, 'week', $skills['overhand-throw'], 120, Felt::Middling->effort()),
+            WorkSet::ordinarily($day, 'week', $skills['jump'], 40, null),
+        ];
+        $week = UsualWeek::ofWork($work, $price);
+        $this->assertEqualsWithDelta($price->of($work[0])->cost['arm'], $week['arm'], 1e-9);
+        $this->assertEqualsWithDelta($price->of($work[1])->cost['landings'], $week['landings'], 1e-9);
+        $this->assertGreaterThan(0.0, $week['arm']);
+    }
+
+    public function test_it_counts_at_most_half_of_the_starters_cap_of_a_week(): void
+    {
+        $starter = (new Library(dirname(__DIR__, 2).'/library'))->ruleSet('starter')->limits;
+        $cap = fn (int $age): float => min(array_map(
+            fn (Limit $limit): float => $limit instanceof CapLimit ? $limit->max : INF,
+            array_filter($starter, fn (Limit $limit): bool => $limit->baseId() === 'arm-week' && $limit->appliesAt($age)),
+        ));
+        $this->assertEqualsWithDelta($cap(13) / 2, UsualWeek::mostDeclared($starter, 13, Measure::Arm), 1e-9);
+        $this->assertEqualsWithDelta($cap(30) / 2, UsualWeek::mostDeclared($starter, 30, Measure::Arm), 1e-9);
+        $this->assertLessThan($cap(30) / 2, UsualWeek::mostDeclared($starter, null, Measure::Arm), 'unknown is the strictest');
+        $this->assertNull(UsualWeek::mostDeclared([], 30, Measure::Arm));
     }
 
     public function test_the_usual_week_is_that_of_the_best_month_of_ten_weeks_not_of_the_weeks_of_the_injury(): void
@@ -38,11 +78,12 @@ final class UsualWeekTest extends TestCase
         $this->assertNull(UsualWeek::untilSure(0.0, [100.0]), 'Not declared.');
     }
 
-    public function test_a_record_shorter_than_a_month_says_nothing_of_a_usual_week(): void
+    public function test_after_two_weeks_the_record_speaks(): void
     {
-        $series = new DailySeries([1000 - 28 => 40.0, 1000 - 10 => 60.0], 1000 - 28);
-        $this->assertSame(25.0, UsualWeek::ofRecord($series, 1000));
-        $this->assertNull(UsualWeek::ofRecord($series, 999));
-        $this->assertNull(UsualWeek::ofRecord(new DailySeries([], null), 1000));
+        $series = new DailySeries([1000 => 40.0, 1010 => 60.0, 1020 => 500.0], 1000);
+        $this->assertNull(UsualWeek::shown($series, 1013));
+        $this->assertSame(50.0, UsualWeek::shown($series, 1014));
+        $this->assertSame(50.0, UsualWeek::shown($series, 1400), 'what came later is no usual week of before');
+        $this->assertNull(UsualWeek::shown(new DailySeries([], null), 1000));
     }
 }

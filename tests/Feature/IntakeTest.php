@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Limits\AthleteLoads;
+use App\Athletes\Athlete;
+use App\Athletes\Intake;
 use App\People\Role;
+use App\Sessions\FitTheDay;
+use App\Wording\Wording;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Measure;
+use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\UsualWeek;
+use Augendo\Core\Load\WorkSet;
+use Database\Factories\AthleteFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 final class IntakeTest extends TestCase
@@ -19,7 +29,7 @@ final class IntakeTest extends TestCase
         'past_injuries' => null,
         'emergency_contact' => null,
         'emergency_plan' => null,
-        'usual_week' => null,
+        'usual_work' => null,
         'usual_week_signed_by' => null,
         'usual_week_on' => null,
         'consent_record_by' => null,
@@ -46,75 +56,88 @@ final class IntakeTest extends TestCase
         );
         $save(
             2,
-            ['usual_week' => ['arm' => 100, 'landings' => 0]],
+            ['usual_work' => [['skill' => 'float-serve', 'reps' => 100, 'felt' => 'hard']]],
         )->assertStatus(422)->assertJsonStructure(['errors' => ['usual_week_signed_by']]);
         $save(2, ['consent_film_by' => 'A parent', 'consent_film_on' => '2099-01-01'])->assertStatus(422);
     }
 
-    public function test_a_declared_usual_week_enters_as_four_weeks_at_eight_tenths_before_the_record(): void
+    public function test_a_usual_week_is_said_in_repetitions_and_enters_as_four_weeks_before_the_record(): void
     {
-        $mira = $this->athlete('Mira');
-        $first = DB::table('work_sets')->where('athlete_id', $mira->id)->min('day');
-        $declare = fn (int $version, ?array $week) => $this->actingAs($this->coach())->putJson(
-            "/api/athletes/{$mira->id}/intake",
-            [
-                'version' => $version,
-                ...self::EMPTY,
-                'usual_week' => $week,
-                'usual_week_signed_by' => 'Mira Okonjo',
-                'usual_week_on' => '2026-09-01',
-            ],
-        )->assertOk();
-        $declare(1, ['arm' => 100, 'landings' => 35]);
-        $this->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertOk();
-        $declared = DB::table('work_sets')->where('athlete_id', $mira->id)->where('source', 'declared');
-        $this->assertEqualsWithDelta(4 * 0.8 * 100, (float) $declared->sum('arm'), 1e-9);
-        $this->assertEqualsWithDelta(4 * 0.8 * 35, (float) $declared->sum('landings'), 1e-9);
-        $this->assertLessThan($first, $declared->max('day'));
-        $declare(2, ['arm' => 50, 'landings' => 0]);
-        $this->assertEqualsWithDelta(160.0, (float) $declared->sum('arm'), 1e-9, 'Declared anew, not on top.');
-        $declare(3, null);
-        $this->assertSame(0, $declared->count());
+        $squad = $this->smallSquad();
+        $new = AthleteFactory::new()->create(['workspace_id' => $squad->workspace_id, 'birth_date' => '2009-01-01']);
+        $squad->athletes()->attach($new->id, ['position' => 1]);
+        $today = $this->coach()->workspace->today();
+        $declared = fn (): array => array_map(floatval(...), (array) DB::table('work_sets')
+            ->where('athlete_id', $new->id)
+            ->where('source', 'declared')
+            ->selectRaw('coalesce(sum(arm), 0) as arm, coalesce(sum(landings), 0) as landings, count(distinct day) as days')
+            ->first());
+        $said = [['skill' => 'overhand-throw', 'reps' => 60, 'felt' => 'hard'], ['skill' => 'jump', 'reps' => 30, 'felt' => 'easy']];
+        $view = $this->declare($new, 0, $said)->assertOk()->json();
+        $this->assertSame($said, $view['usual_work']);
+        $skills = app(Library::class)->skills();
+        $price = new SetCost(new AthleteProfile(Day::of('2009-01-01')));
+        $week = UsualWeek::ofWork([
+            WorkSet::ordinarily($today, '', $skills['overhand-throw'], 60, 0.95), WorkSet::ordinarily($today, '', $skills['jump'], 30, 0.4),
+        ], $price);
+        $this->assertEqualsWithDelta(4 * 0.8 * $week['arm'], $declared()['arm'], 1e-9);
+        $this->assertEqualsWithDelta(4 * 0.8 * $week['landings'], $declared()['landings'], 1e-9);
+        $this->assertStringContainsString(Wording::number($week['arm']).' arm units', $view['usual_week']);
+        $before = $declared();
+        $this->declare($new, 1, null)->assertOk();
+        $this->assertSame($before, $declared(), 'not said anew, it stays');
+
+        // However much somebody says, half of what the starter allows a week is the most that counts.
+        $this->declare($new, 2, [['skill' => 'pitch', 'reps' => 3000, 'felt' => null]])->assertOk();
+        $this->postJson("/api/athletes/{$new->id}/intake/usual-week/confirm")->assertOk();
+        $most = UsualWeek::mostDeclared(app(Library::class)->ruleSet('starter')->limits, $new->ageOn($today), Measure::Arm);
+        $this->assertEqualsWithDelta(4 * $most, $declared()['arm'], 1e-9);
+
+        // After two weeks the record speaks: little was done, and no more than that counts of the weeks before it.
+        $first = $today->plus(-14);
+        $this->postJson("/api/athletes/{$new->id}/logged-work", [
+            'id' => (string) Str::uuid7(), 'day' => $first->iso(), 'source' => 'here', 'skill' => 'overhand-throw', 'reps' => 10,
+            'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant',
+        ])->assertNoContent();
+        app(Intake::class)->declareAgain($new, $first->plus(13));
+        $this->assertEqualsWithDelta(4 * $most, $declared()['arm'], 1e-9);
+        FitTheDay::dispatchSync($squad->workspace_id);
+        $done = (float) DB::table('work_sets')->where('athlete_id', $new->id)->where('source', 'here')->sum('arm');
+        $this->assertEqualsWithDelta(4 * $done / 2, $declared()['arm'], 1e-9);
+        $this->assertSame(28.0, $declared()['days']);
+        $this->declare($new, 3, [])->assertOk()->assertJsonPath('usual_week', null);
+        $this->assertSame(0.0, $declared()['days']);
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
 
-    public function test_a_usual_week_far_off_what_is_known_counts_once_somebody_says_that_it_is_right(): void
+    public function test_a_usual_week_far_off_what_was_declared_before_counts_once_somebody_says_that_it_is_right(): void
     {
-        $mira = $this->athlete('Mira');
-        $declare = fn (int $version, float $arm) => $this->actingAs($this->coach())->putJson(
-            "/api/athletes/{$mira->id}/intake",
-            [
-                'version' => $version,
-                ...self::EMPTY,
-                'usual_week' => ['arm' => $arm, 'landings' => 0],
-                'usual_week_signed_by' => 'Mira Okonjo',
-                'usual_week_on' => '2026-09-01',
-            ],
-        )->assertOk();
-        $counted = fn (): float => (float) DB::table('work_sets')
-            ->where('athlete_id', $mira->id)
-            ->where('source', 'declared')
-            ->sum('arm') / (4 * 0.8);
-        $fromRecord = UsualWeek::ofRecord(
-            app(AthleteLoads::class)->for([$mira], $this->coach()->workspace->today())[$mira->id]->record->wholeSeries(Measure::Arm),
-            $this->coach()->workspace->today()->ordinal,
-        );
-        $this->assertGreaterThan(0.0, $fromRecord);
-        $this->assertStringContainsString('the smaller counts', $declare(1, 10 * $fromRecord)->json('usual_week_doubt'));
-        $this->assertEqualsWithDelta($fromRecord, $counted(), 1e-6);
+        $squad = $this->smallSquad();
+        $new = AthleteFactory::new()->create(['workspace_id' => $squad->workspace_id, 'birth_date' => '2005-01-01']);
+        $squad->athletes()->attach($new->id, ['position' => 1]);
+        $serves = fn (int $reps): array => [['skill' => 'float-serve', 'reps' => $reps, 'felt' => 'middling']];
+        $counted = fn (): float => (float) DB::table('work_sets')->where('athlete_id', $new->id)->where('source', 'declared')->sum('arm');
+        $this->declare($new, 0, $serves(40))->assertOk()->assertJsonPath('usual_week_doubt', null);
+        $small = $counted();
+        $doubt = $this->declare($new, 1, $serves(80))->assertOk()->json('usual_week_doubt');
+        $this->assertStringContainsString('the smaller counts', $doubt);
+        $this->assertEqualsWithDelta($small, $counted(), 1e-9);
         // Saved again for another reason, it is still asked about.
-        $this->assertNotNull($declare(2, 10 * $fromRecord)->json('usual_week_doubt'));
-        $this->actingAs($this->person(Role::Assistant))->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertStatus(403);
-        $this->actingAs($this->coach())
-            ->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")
-            ->assertOk()
-            ->assertJsonPath('usual_week_doubt', null);
-        $this->assertEqualsWithDelta(10 * $fromRecord, $counted(), 1e-6);
-        $this->postJson("/api/athletes/{$mira->id}/intake/usual-week/confirm")->assertStatus(409);
-        $this->assertNull($declare(3, 10 * $fromRecord)->json('usual_week_doubt'), 'Said to be right once is enough.');
-        // A smaller one far off what was declared before is asked about too, and counts at once.
-        $this->assertNotNull($declare(4, 2 * $fromRecord)->json('usual_week_doubt'));
-        $this->assertEqualsWithDelta($fromRecord, $counted(), 1e-6);
+        $this->assertSame($doubt, $this->declare($new, 2, null)->json('usual_week_doubt'));
+        $confirm = "/api/athletes/{$new->id}/intake/usual-week/confirm";
+        $this->actingAs($this->person(Role::Assistant))->postJson($confirm)->assertStatus(403);
+        $this->actingAs($this->coach())->postJson($confirm)->assertOk()->assertJsonPath('usual_week_doubt', null);
+        $this->assertEqualsWithDelta(2 * $small, $counted(), 1e-9);
+        $this->postJson($confirm)->assertStatus(409);
+    }
+
+    /** @param  list<array<string, mixed>>|null  $work */
+    private function declare(Athlete $athlete, int $version, ?array $work): TestResponse
+    {
+        return $this->actingAs($this->coach())->putJson("/api/athletes/{$athlete->id}/intake", [
+            'version' => $version, ...self::EMPTY, 'usual_work' => $work, 'usual_week_signed_by' => 'A parent',
+            'usual_week_on' => '2026-09-01',
+        ]);
     }
 
     public function test_growing_fast_makes_the_limits_tighter_at_once(): void

@@ -263,7 +263,7 @@ final class SpreadsheetTest extends TestCase
             'usual_week' => json_encode(['arm' => 70.0, 'landings' => 35.0]), 'version' => 1,
             'sports' => '[]', 'past_injuries' => '[]', 'created_at' => now(), 'updated_at' => now(),
         ]);
-        app(Intake::class)->declareAgain($mira, $this->coach());
+        app(Intake::class)->declareAgain($mira, $this->today);
         $declared = fn (): array => DB::table('work_sets')->where('athlete_id', $mira->id)->where('source', 'declared')
             ->selectRaw('min(day) as a, max(day) as b')
             ->get()

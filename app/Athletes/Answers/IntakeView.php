@@ -18,7 +18,10 @@ final readonly class IntakeView
         public ?string $past_injuries,
         public ?string $emergency_contact,
         public ?string $emergency_plan,
-        public ?UsualWeekView $usual_week,
+        /** @var list<UsualWorkView> what is done in a usual week */
+        public array $usual_work,
+        /** that week in units, and how much of it counts; null while nothing is declared */
+        public ?string $usual_week,
         /** what counts until somebody says that a week far off the rest is right; null when nothing is asked */
         public ?string $usual_week_doubt,
         public ?string $usual_week_signed_by,

@@ -1,9 +1,13 @@
+import { useState } from 'react';
 import type { Intake } from '../../api/client';
 import type { Body } from '../../api/typed';
 import { typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { Labelled, LabelledInput } from '../../parts/Labelled';
+import { UsualWeek, type UsualWork } from './UsualWeek';
 import type { Editing } from './useIntake';
+
+type IntakePath = `/api/athletes/${string}/intake`;
 
 /** What of an intake is a text that somebody writes. */
 const TEXTS = [
@@ -22,13 +26,11 @@ const TEXTS = [
 type TextOf = (typeof TEXTS)[number];
 
 /** What was written, as it is sent: empty fields are nothing. */
-function written(version: number, form: FormData): Body<'PUT', `/api/athletes/${string}/intake`> {
+function written(version: number, form: FormData, usualWork: UsualWork[] | null): Body<'PUT', IntakePath> {
     const text = (name: string): string | null => typed(form, name) || null;
-    const [arm, landings] = [text('week_arm'), text('week_landings')];
     return {
         version,
-        usual_week:
-            arm === null && landings === null ? null : { arm: Number(arm ?? 0), landings: Number(landings ?? 0) },
+        usual_work: usualWork,
         ...(Object.fromEntries(TEXTS.map((name) => [name, text(name)])) as Record<TextOf, string | null>),
     };
 }
@@ -37,13 +39,17 @@ function written(version: number, form: FormData): Body<'PUT', `/api/athletes/${
 export function AskedOnce({ intake }: { intake: Editing }) {
     const me = useMe();
     const { kept, send } = intake;
+    const [work, setWork] = useState<UsualWork[] | null>(null);
     return (
         <form
             key={kept.version}
             className="grid content-start gap-3"
             onSubmit={(event) => {
                 event.preventDefault();
-                void send('PUT', '/intake', written(kept.version, new FormData(event.currentTarget)), 'Saved.');
+                const form = new FormData(event.currentTarget);
+                void send('PUT', '/intake', written(kept.version, form, work), 'Saved.').then((isKept) => {
+                    if (isKept) setWork(null);
+                });
             }}
         >
             <h2 className="text-base">In an emergency</h2>
@@ -58,7 +64,7 @@ export function AskedOnce({ intake }: { intake: Editing }) {
             <h2 className="mt-3 text-base">Before Augendo</h2>
             <Field kept={kept} name="sports" label="Sports and clubs" rows={2} />
             <Field kept={kept} name="past_injuries" label="Past injuries" rows={2} />
-            <UsualWeek intake={intake} />
+            <UsualWeek intake={intake} said={work ?? (kept.usual_work as UsualWork[])} onSay={setWork} />
             <Signed kept={kept} who="usual_week_signed_by" when="usual_week_on" label="The usual week is signed by" />
             <h2 className="mt-3 text-base">Agreed</h2>
             <Signed
@@ -75,50 +81,6 @@ export function AskedOnce({ intake }: { intake: Editing }) {
             />
             {me.decides && <button className="btn btn-main justify-self-start">Save the intake</button>}
         </form>
-    );
-}
-
-function UsualWeek({ intake: { kept, send } }: { intake: Editing }) {
-    const me = useMe();
-    return (
-        <>
-            <div className="grid grid-cols-2 gap-2">
-                <LabelledInput
-                    label="A usual week, arm units"
-                    name="week_arm"
-                    inputMode="decimal"
-                    readOnly={!me.decides}
-                    defaultValue={kept.usual_week?.arm ?? ''}
-                />
-                <LabelledInput
-                    label="landing units"
-                    name="week_landings"
-                    inputMode="decimal"
-                    readOnly={!me.decides}
-                    defaultValue={kept.usual_week?.landings ?? ''}
-                />
-            </div>
-            <p className="-mt-2 text-sm text-soft">
-                A unit is one full-effort throw, serve or landing. It enters as four declared weeks at eight tenths,
-                before the record begins.
-            </p>
-            {kept.usual_week_doubt && (
-                <p className="flex flex-wrap items-center gap-2 border-l-4 border-tape pl-2">
-                    {kept.usual_week_doubt}
-                    {me.decides && (
-                        <button
-                            type="button"
-                            className="btn"
-                            onClick={() =>
-                                void send('POST', '/intake/usual-week/confirm', undefined, 'Saved: it counts.')
-                            }
-                        >
-                            It is right
-                        </button>
-                    )}
-                </p>
-            )}
-        </>
     );
 }
 
