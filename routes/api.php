@@ -159,6 +159,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('reports', 'report')->can('report', 'athlete');
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');
+        Route::post('decisions/{decision}/second-look', 'secondLook')->whereUuid('decision')->can('decide', 'athlete');
     });
     Route::prefix('athletes/{athlete}')->group(function (): void {
         Route::put('', [RosterController::class, 'changeAthlete'])->can('decide', 'athlete');

@@ -15,6 +15,8 @@ use App\Gates\Answers\HelpedLogView;
 use App\Gates\DecideRung;
 use App\Gates\HelpedScreen;
 use App\Gates\Requests\DecisionRequest;
+use App\Gates\Requests\SecondLookRequest;
+use App\Gates\SecondLooks;
 use App\Health\HealthLog;
 use App\Health\Requests\ClearanceRequest;
 use App\Health\Requests\ReportsRequest;
@@ -153,6 +155,14 @@ final class AthleteController
     public function decide(DecisionRequest $request, Athlete $athlete, DecideRung $open): JsonResponse
     {
         $open->decide($athlete, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function secondLook(SecondLookRequest $request, Athlete $athlete, string $decision, SecondLooks $looks): JsonResponse
+    {
+        $looks->answer($athlete, $decision, $request->validated('answer'), $request->validated('reason'), $request->user());
 
         return response()->json(status: 204);
     }

@@ -15,6 +15,7 @@ use App\Gates\NewcomerPlace;
 use App\Gates\Placement;
 use App\Gates\Progress;
 use App\Gates\RungAnswers;
+use App\Gates\SecondLooks;
 use App\Gates\Standings;
 use App\Health\Answers\ClearanceView;
 use App\Health\Answers\ReferralView;
@@ -99,6 +100,7 @@ final class AthleteScreen
             days: $this->days($load, $on),
             tapes: Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             soreness: $this->soreness($athlete, $squad, $on),
+            second_looks: $user->role->decides() ? app(SecondLooks::class)->open([$athlete->id]) : [],
             decisions: Decision::query()
                 ->with('decider')
                 ->where('athlete_id', $athlete->id)

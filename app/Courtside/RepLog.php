@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Gates\SecondLooks;
 use App\Limits\AthleteLoads;
 use App\People\User;
 use App\Records\Alone;
@@ -27,7 +28,11 @@ use Illuminate\Support\Facades\DB;
 /** Keeps taps, and derives from them the work sets, the daily totals and the strip of judged repetitions, all in one transaction. */
 final class RepLog
 {
-    public function __construct(private readonly Library $library, private readonly AthleteLoads $loads) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly AthleteLoads $loads,
+        private readonly SecondLooks $looks,
+    ) {}
 
     /**
      * @param  list<array<string, mixed>>  $events  validated, each with its client-made id
@@ -56,6 +61,9 @@ final class RepLog
                         ->update(['state' => SessionState::Planned->value]);
                 }
                 $this->derive($sheet);
+                if ($sheet->return_stage === null) {
+                    $this->looks->after($sheet);
+                }
             }
 
             return $new === count($events)

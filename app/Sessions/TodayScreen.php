@@ -8,6 +8,7 @@ use App\Athletes\Cards;
 use App\Athletes\KeptRows;
 use App\Athletes\Squad;
 use App\Courtside\Corrections;
+use App\Gates\SecondLooks;
 use App\Library\LibraryProblems;
 use App\Limits\RuleSets;
 use App\People\User;
@@ -24,6 +25,7 @@ final class TodayScreen
         private readonly KeptRows $kept,
         private readonly TodayRows $rows,
         private readonly RuleSets $ruleSets,
+        private readonly SecondLooks $looks,
     ) {}
 
     /** @return string JSON of a TodayView; a kept row goes out as it was written, neither read nor written anew */
@@ -47,6 +49,7 @@ final class TodayScreen
             rule_notice: $about['notice'],
             refitting: Sheet::waiting($ids, $on)->count(),
             corrected: $user->role->decides() ? Corrections::lately($user, $squad, $on) : [],
+            second_looks: $user->role->decides() ? $this->looks->open($ids) : [],
             uncounted: $user->role->records() ? UncountedMatches::of($squad, $ids, $on) : [],
             problems: LibraryProblems::now($this->library),
             rows: [],

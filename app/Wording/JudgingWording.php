@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use Augendo\Core\Day;
+use Augendo\Core\Gates\Criterion;
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Gates\Placing;
 use Augendo\Core\Gates\Verdict;
@@ -24,6 +27,22 @@ final class JudgingWording
                     ? 'That is weak: look together before you decide'.($splitsOn === null ? '.' : ", first at “{$splitsOn}”.")
                     : 'They agree well.'
             );
+    }
+
+    /**
+     * A decision that would not pass any more.
+     *
+     * @param  list<Criterion>  $failing
+     */
+    public static function secondLook(string $name, string $to, Day $day, array $failing, GateResult $now, ?Gate $gate): string
+    {
+        $said = $gate === null ? [] : array_map(
+            fn (Criterion $of): string => lcfirst(Wording::criterion($of)).': '.rtrim(Wording::evidence($of, $now, $gate, Word::Full), '.'),
+            $failing,
+        );
+
+        return "{$name} moved on to “{$to}”, ".Wording::day($day).'. With what was put right since, it would not pass any more: '
+            .implode('; ', $said).'.';
     }
 
     /** In a row of many. */

@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Athletes\Athlete;
+use App\Courtside\RepEvent;
 use App\Gates\Decision;
 use App\Gates\Placement;
+use App\People\Role;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -58,6 +64,92 @@ final class DecisionTest extends TestCase
             Placement::query()->where('athlete_id', $this->athlete('Kaito')->id)->orderByDesc('entered_at')->value('rung'),
         );
         $this->decide('Ravi', 'step_back')->assertStatus(422)->assertJsonPath('title', 'Foot of the ladder');
+    }
+
+    public function test_a_decision_that_would_not_pass_any_more_is_put_before_the_coach_and_nothing_changes_by_itself(): void
+    {
+        $mira = $this->athlete('Mira');
+        $this->decide('Mira', 'advance')->assertNoContent();
+        $decision = Decision::query()->where('athlete_id', $mira->id)->latest('decided_at')->firstOrFail();
+        $sheets = $this->evidence($mira, 'line');
+        // Repetitions taken back until the rate does not hold any more: the good ones of the latest sessions.
+        $taken = [];
+        foreach ($sheets as $sheet) {
+            $good = $sheet->events()->where('kind', 'rep')->where('verdict', 'good')->orderByDesc('seq')->limit(12)->get();
+            $taken[$sheet->id] = $good->map(fn (RepEvent $rep): array => $this->withdraws($rep))->all();
+            $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $taken[$sheet->id]])->assertOk();
+            if ($this->looks() !== []) {
+                break;
+            }
+        }
+        $look = $this->looks()[0];
+        $this->assertSame($decision->id, $look['decision_id']);
+        $this->assertStringStartsWith('Mira moved on to “Thirds of the court”, ', $look['sentence']);
+        $this->assertStringContainsString('it would not pass any more: ', $look['sentence']);
+        $this->assertSame('From the base line', $look['takes_back_to']);
+        $this->assertSame($decision->evidence, $decision->fresh()->evidence, 'what was decided on stays as it was');
+        $this->assertSame('thirds', $this->rungOf($mira));
+        $this->assertSame([$look], $this->getJson("/api/athletes/{$mira->id}")->json('second_looks'));
+
+        $path = "/api/athletes/{$mira->id}/decisions/{$decision->id}/second-look";
+        $this->postJson($path, ['answer' => 'left', 'reason' => ''])->assertStatus(422);
+        $this->actingAs($this->person(Role::Assistant))->postJson($path, ['answer' => 'left', 'reason' => 'no'])->assertForbidden();
+        $this->actingAs($this->coach())->postJson($path, ['answer' => 'taken back', 'reason' => 'Counted for Dario'])->assertNoContent();
+        $this->assertSame('line', $this->rungOf($mira));
+        $this->assertSame([], $this->looks());
+        $this->postJson($path, ['answer' => 'left', 'reason' => 'Once more'])->assertStatus(409);
+    }
+
+    public function test_a_decision_left_as_it_is_is_not_asked_about_again_and_one_put_right_is_forgotten(): void
+    {
+        $mira = $this->athlete('Mira');
+        $this->decide('Mira', 'advance')->assertNoContent();
+        $sheets = $this->evidence($mira, 'line');
+        $withdrawn = [];
+        foreach ($sheets as $sheet) {
+            $good = $sheet->events()->where('kind', 'rep')->where('verdict', 'good')->get();
+            $withdrawn[$sheet->id] = $good->map(fn (RepEvent $rep): array => $this->withdraws($rep))->all();
+            $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $withdrawn[$sheet->id]])->assertOk();
+        }
+        $look = $this->looks()[0];
+        $this->assertSame(1, DB::table('second_looks')->count());
+        $this->postJson(
+            "/api/athletes/{$mira->id}/decisions/{$look['decision_id']}/second-look",
+            ['answer' => 'left', 'reason' => 'I saw them myself'],
+        )->assertNoContent();
+        $first = $sheets[0];
+        $bad = $first->events()->where('kind', 'rep')->where('verdict', '!=', 'good')->first();
+        if ($bad !== null) {
+            $this->postJson("/api/sheets/{$first->id}/events", ['events' => [$this->withdraws($bad)]])->assertOk();
+        }
+        $this->assertSame([], $this->looks());
+        $this->assertSame('thirds', $this->rungOf($mira));
+    }
+
+    /** @return list<Sheet> finished ones on a rung, the latest first */
+    private function evidence(Athlete $athlete, string $rung): array
+    {
+        return $athlete->sheets()->where('rung', $rung)->where('state', 'finished')->orderByDesc('held_on')->get()->all();
+    }
+
+    /** @return array<string, mixed> */
+    private function withdraws(RepEvent $rep): array
+    {
+        return $this->tap(SheetBlock::query()->findOrFail($rep->block_id), 1, [
+            'kind' => 'withdraw', 'target_id' => $rep->id, 'verdict' => null, 'effort' => null, 'distance_m' => null,
+            'device' => (string) Str::uuid7(),
+        ]);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function looks(): array
+    {
+        return $this->getJson('/api/today')->assertOk()->json('second_looks');
+    }
+
+    private function rungOf(Athlete $athlete): string
+    {
+        return Placement::query()->where('athlete_id', $athlete->id)->orderByDesc('entered_at')->orderByDesc('id')->value('rung');
     }
 
     /** @param  array<string, mixed>  $with */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Athletes\Answers;
 
 use App\Gates\Answers\DecisionView;
+use App\Gates\Answers\SecondLookView;
 use App\Health\Answers\ChannelView;
 use App\Health\Answers\ClearanceView;
 use App\Health\Answers\ReferralView;
@@ -42,6 +43,8 @@ final readonly class AthleteView
         public array $soreness,
         /** @var list<DecisionView> */
         public array $decisions,
+        /** @var list<SecondLookView> decisions that would not pass any more */
+        public array $second_looks,
         /** @var list<SheetRefView> */
         public array $sheets,
         /** @var array<string, float|null> of the arm series */

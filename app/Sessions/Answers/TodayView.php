@@ -6,6 +6,7 @@ namespace App\Sessions\Answers;
 
 use App\Athletes\Answers\SquadView;
 use App\Courtside\Answers\CorrectionView;
+use App\Gates\Answers\SecondLookView;
 use App\Library\Answers\LibraryProblemView;
 use App\Seasons\Answers\UncountedMatchView;
 
@@ -23,6 +24,8 @@ final readonly class TodayView
         public int $refitting,
         /** @var list<CorrectionView> of the last days that gave somebody more room */
         public array $corrected,
+        /** @var list<SecondLookView> decisions that would not pass any more */
+        public array $second_looks,
         /** @var list<UncountedMatchView> of the last two weeks */
         public array $uncounted,
         /** @var list<LibraryProblemView> */

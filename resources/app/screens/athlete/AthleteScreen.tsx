@@ -14,6 +14,7 @@ import { Progress } from '../../parts/Progress';
 import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
+import { SecondLooks } from '../../parts/SecondLooks';
 import { Waiting } from '../../parts/Waiting';
 import { AwayAndHurt } from './away/AwayAndHurt';
 import { ClearanceForm } from './ClearanceForm';
@@ -97,6 +98,7 @@ export function AthleteScreen() {
                         <SorenessTrends reports={query.data.soreness} today={query.data.date} />
                         <SorenessList reports={query.data.soreness} />
                     </section>
+                    <SecondLooks of={query.data.second_looks} />
                     {query.data.decisions.length > 0 && <Decisions all={query.data.decisions} />}
                     {query.data.clearances.length > 0 && (
                         <section aria-label="Clearances">

@@ -11,6 +11,7 @@ import { GateHeadline, GateTable } from '../../parts/GateTable';
 import { Opens } from '../../parts/Opens';
 import { WhyRows, WordReasons } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
+import { SecondLooks } from '../../parts/SecondLooks';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
@@ -105,6 +106,7 @@ export function TodayScreen() {
                     change for the squad. Until then each shows never more than was planned and never more than is left.
                 </p>
             )}
+            <SecondLooks of={today.data.second_looks} />
             <CorrectedLately of={today.data.corrected} />
             <Uncounted of={today.data.uncounted} />
             <LibraryProblems problems={today.data.problems} />
