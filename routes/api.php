@@ -205,6 +205,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
             Route::post('incidents/{incident}/close', 'closeIncident')->whereUuid('incident')->can('attend', 'athlete');
         });
         Route::post('links', [IntakeController::class, 'link'])->can('decide', 'athlete');
+        Route::post('shares', [IntakeController::class, 'share'])->can('decide', 'athlete');
+        Route::post('shares/{person}/take-back', [IntakeController::class, 'unshare'])->can('decide', 'athlete');
         Route::get('export', [IntakeController::class, 'export'])->can('export', 'athlete');
         Route::get('export.zip', [IntakeController::class, 'exportFile'])->can('export', 'athlete');
         Route::post('erase', [IntakeController::class, 'erase'])->can('decide', 'athlete');

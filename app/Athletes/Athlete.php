@@ -7,6 +7,7 @@ namespace App\Athletes;
 use App\Health\Absence;
 use App\Health\Incident;
 use App\Health\Restriction;
+use App\People\User;
 use App\People\Workspace;
 use App\Records\Record;
 use App\Sessions\Sheet;
@@ -59,6 +60,12 @@ final class Athlete extends Record
     public function workspace(): BelongsTo
     {
         return $this->belongsTo(Workspace::class);
+    }
+
+    /** @return BelongsToMany<User, $this> who sees the athlete without working with the squad */
+    public function users(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class)->withPivot('agreed_by', 'agreed_on');
     }
 
     /** @return BelongsToMany<Squad, $this> of somebody who has retired: those left then, by whose rules the record is read */

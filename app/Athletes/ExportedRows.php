@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** The rows an export hands over, table by table, without what signs in or opens a link. docs/data.md says what each column is. */
 final class ExportedRows
 {
-    private const LINK = ['id', 'purpose', 'athlete_id', 'user_id', 'label', 'made_by', 'expires_at', 'used_at', 'revoked_at', 'created_at'];
+    private const LINK = [
+        'id', 'purpose', 'athlete_id', 'user_id', 'label', 'made_by', 'expires_at', 'used_at', 'revoked_at', 'created_at',
+    ];
 
     private const ACCOUNT = ['id', 'name', 'email', 'role', 'created_at', 'closed_at'];
 

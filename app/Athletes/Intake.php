@@ -144,8 +144,8 @@ final class Intake
     }
 
     /**
-     * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, at most half of what the starter allows a
-     * week and no more than the record shows once there are two weeks of it; spread over the week, shown as declared.
+     * A declared usual week enters as four weeks of history before the record began, at 0.8 of it, at most half of what the starter
+     * allows a week and no more than the record shows once there are two weeks of it; spread over the week, shown as declared.
      *
      * @param  array<string, float>|null  $week  units a week by measure: arm, landings
      */

@@ -17,6 +17,8 @@ use App\Http\ProblemType;
 use App\People\Answers\TokenView;
 use App\People\Link;
 use App\People\Links;
+use App\People\Requests\ShareRequest;
+use App\People\Shares;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -72,6 +74,22 @@ final class IntakeController
         return response()->json(
             new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
         );
+    }
+
+    #[Answers(IntakeView::class)]
+    public function share(ShareRequest $request, Athlete $athlete, Shares $shares): JsonResponse
+    {
+        $shares->add($athlete, $request->validated(), $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
+    public function unshare(Request $request, Athlete $athlete, string $person, Shares $shares): JsonResponse
+    {
+        $shares->takeBack($athlete, (int) $person, $request->user());
+
+        return $this->show($request, $athlete);
     }
 
     #[Answers(null)]

@@ -14,6 +14,7 @@ use App\Library\Answers\LadderChoiceView;
 use App\Library\Ladders;
 use App\People\Link;
 use App\People\PeopleScreen;
+use App\People\Shares;
 use App\People\User;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -30,7 +31,11 @@ final class IntakeScreen
 {
     private const DECLARED_WEEKS = UsualWeek::DECLARED_DAYS / 7;
 
-    public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly Ladders $shelf,
+        private readonly Shares $shares,
+    ) {}
 
     public function view(User $user, Athlete $athlete): IntakeView
     {
@@ -63,6 +68,8 @@ final class IntakeScreen
             heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
             growth_cm_a_month: $growth,
             growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
+            shared: $user->role->decides() ? $this->shares->of($athlete) : [],
+            may_share: $user->role->decides() ? $this->shares->others($athlete, $user) : [],
             links: $user->role->decides()
                 ? Link::query()
                     ->where('athlete_id', $athlete->id)

@@ -59,7 +59,10 @@ final class ChangeSession
         }
         $change->touch($session);
         $minutes = $given['minutes'] !== $session->minutes;
+        // Written down after the fact, and now to be held after all: its doses are those the days still hold.
+        $becomesAPlan = $session->entered_late && ! $today->isAfter($to);
         $session->update([
+            'entered_late' => $session->entered_late && ! $becomesAPlan,
             // Changed on its own, it no longer goes along with its series.
             'own' => $session->own || ($given['scope'] === 'one' && $session->series_id !== null),
             'held_on' => $to->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'],
@@ -73,7 +76,7 @@ final class ChangeSession
             $most = $session->minutesOf($sheets->where('athlete_id', $sheet->athlete_id)->count());
             $pace = array_diff_key($sheet->pace ?? [], ['minutes' => true]) + ($most === null ? [] : ['minutes' => $most]);
             $sheet->update(['held_on' => $to->iso(), 'pace' => $minutes ? ($pace ?: null) : $sheet->pace]);
-            $this->refitIfItDoesNotHold($sheet);
+            $becomesAPlan ? RefitPlans::afterCommit($sheet) : $this->refitIfItDoesNotHold($sheet);
         }
         MakeSheets::giveWayTo($session, $change);
         $change->renamed($session);

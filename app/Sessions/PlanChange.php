@@ -23,7 +23,9 @@ use Illuminate\Support\Facades\DB;
 final class PlanChange
 {
     /** What of a session a change may touch. */
-    private const SESSION = ['held_on', 'starts_at', 'title', 'minutes', 'place', 'state', 'reason', 'first_on', 'own', 'has_sheets'];
+    private const SESSION = [
+        'held_on', 'starts_at', 'title', 'minutes', 'place', 'state', 'reason', 'first_on', 'own', 'has_sheets', 'entered_late',
+    ];
 
     /** What of a sheet. */
     private const SHEET = ['training_session_id', 'held_on', 'state', 'edited', 'pace'];

@@ -167,6 +167,8 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/incidents' => self::ATTENDS,
         'POST api/athletes/{athlete}/incidents/{incident}/entries' => self::ATTENDS,
         'POST api/athletes/{athlete}/incidents/{incident}/close' => self::ATTENDS,
+        'POST api/athletes/{athlete}/shares' => self::COACH,
+        'POST api/athletes/{athlete}/shares/{person}/take-back' => self::COACH,
         'POST api/athletes/{athlete}/links' => self::COACH,
         'GET api/export.zip' => self::COACH,
         'GET api/athletes/{athlete}/export.zip' => [Role::Coach, Role::Athlete, Role::Guardian],

@@ -34,7 +34,8 @@ final class ApiDescriptionTest extends TestCase
             }
         }
         $this->assertEqualsCanonicalizing([
-            '/api/athletes/{athlete}/export', '/api/athletes/{athlete}/export.zip', '/api/export.zip', '/api/link/check-in', '/api/link/entry',
+            '/api/athletes/{athlete}/export', '/api/athletes/{athlete}/export.zip', '/api/export.zip',
+            '/api/link/check-in', '/api/link/entry',
         ], $skip);
     }
 

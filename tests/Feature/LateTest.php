@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Squad;
+use App\Sessions\SessionChange;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
@@ -57,6 +58,31 @@ final class LateTest extends TestCase
         $row = $rows->firstWhere('title', 'Forgotten');
         $this->assertSame([true, true, 21], [$row['entered_late'], $row['counted'], $row['done_reps']]);
         $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
+    public function test_written_down_on_the_wrong_day_and_moved_ahead_it_is_a_plan_like_any_other(): void
+    {
+        $sheet = $this->late($this->freeDay());
+        $mira = $this->athlete('Mira');
+        $this->postJson("/api/athletes/{$mira->id}/restrictions", [
+            'id' => (string) Str::uuid7(), 'covers' => 'all', 'from_day' => $this->today->iso(), 'none_until' => null,
+            'until_day' => $this->today->plus(20)->iso(), 'effort_max' => 0.4, 'reps_a_day' => 12, 'clinician_name' => 'Dr. Reed',
+            'note' => null,
+        ])->assertOk();
+        $session = TrainingSession::query()->findOrFail($sheet->training_session_id);
+        $to = array_values(array_filter(
+            array_map(fn (int $ahead): Day => $this->today->plus($ahead), range(1, 12)),
+            fn (Day $day): bool => ! Sheet::query()->where('athlete_id', $mira->id)->where('held_on', $day->iso())->exists(),
+        ))[0];
+        $this->postJson("/api/sessions/{$session->id}/change", [
+            'version' => $session->version, 'scope' => 'one', 'day' => $to->iso(), 'starts_at' => $session->starts_at,
+            'title' => $session->title, 'minutes' => null, 'place' => null,
+        ])->assertOk();
+        $this->assertFalse($session->refresh()->entered_late);
+        $this->assertSame([], $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('broken'));
+        $change = SessionChange::query()->latest('id')->value('id');
+        $this->postJson("/api/session-changes/{$change}/take-back")->assertNoContent();
+        $this->assertTrue($session->refresh()->entered_late, 'and back it is what it was');
     }
 
     public function test_counted_late_it_is_evidence_as_any_other(): void

@@ -42,6 +42,9 @@ final class OneRecordTest extends TestCase
     /** @var list<array{string, string, int}> what can be taken back: path, day, repetitions */
     private array $entries = [];
 
+    /** @var list<array{string, int, string, int}> spreadsheets on record: id, version, day, repetitions */
+    private array $imports = [];
+
     private int $seq = 0;
 
     public static function seeds(): array
@@ -62,7 +65,7 @@ final class OneRecordTest extends TestCase
         }
         $acts = [
             'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
-            'score', 'practise', 'takeBackEntry', 'move', 'callOff', 'undo', 'away', 'thereAgain', 'restrict',
+            'score', 'practise', 'bringIn', 'takeImportBack', 'takeBackEntry', 'move', 'callOff', 'undo', 'away', 'thereAgain', 'restrict',
         ];
         $this->plan();
         for ($i = 0; $i < self::ACTS; $i++) {
@@ -204,6 +207,40 @@ final class OneRecordTest extends TestCase
         ])->assertNoContent();
         $this->done($day, $reps);
         $this->entries[] = ["/api/athletes/{$this->mira->id}/logged-work/{$id}/take-back", $day, $reps];
+    }
+
+    /** A row of a spreadsheet: on record when nothing is known of the day, else only when somebody says that it is other work. */
+    private function bringIn(): void
+    {
+        $day = $this->today->plus(-mt_rand(0, 12))->iso();
+        $reps = mt_rand(1, 30);
+        $id = (string) Str::uuid7();
+        $this->postJson('/api/imports', ['id' => $id, 'kind' => 'work', 'file_name' => 'drawn.csv', 'parts' => 1])->assertOk();
+        $file = "Date,Name,What,Reps\n{$day},Mira Okonjo,Pass,{$reps}\n";
+        $read = $this->putJson("/api/imports/{$id}/parts/0", ['base64' => base64_encode($file)])->assertOk()->json();
+        $judged = $this->putJson("/api/imports/{$id}/choices", [
+            'version' => $read['version'], 'columns' => ['day', 'name', 'skill', 'reps'], 'date_order' => null, 'distance_unit' => null,
+            'squad_id' => null, 'throwing_side' => null, 'skills' => [], 'athletes' => [],
+        ])->assertOk()->json();
+        $differs = array_column($judged['counts'], 'rows', 'verdict')['differs'] === 1;
+        $also = $differs && mt_rand(0, 1) === 1 ? [2] : [];
+        $taken = $this->postJson("/api/imports/{$id}/take", [
+            'version' => $judged['version'], 'also' => $also, 'without_unusable' => false,
+        ]);
+        if ($taken->status() === 200) {
+            $this->assertSame('taken', $taken->json('state'));
+            $this->done($day, $reps);
+            $this->imports[] = [$id, $taken->json('version'), $day, $reps];
+        }
+    }
+
+    private function takeImportBack(): void
+    {
+        [$id, $version, $day, $reps] = array_pop($this->imports) ?? [null, 0, '', 0];
+        if ($id !== null) {
+            $this->postJson("/api/imports/{$id}/take-back", ['version' => $version, 'reason' => 'Drawn'])->assertOk();
+            $this->done($day, -$reps);
+        }
     }
 
     private function takeBackEntry(): void

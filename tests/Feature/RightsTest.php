@@ -342,6 +342,31 @@ final class RightsTest extends TestCase
         $this->assertSame(['Yuna Petrovic'], array_column($export['users'], 'name'));
     }
 
+    public function test_a_clinician_gets_one_athlete_more_without_another_invitation_once_somebody_agrees(): void
+    {
+        $kaito = $this->athlete('Kaito');
+        $clinician = $this->person(Role::Clinician);
+        $this->actingAs($clinician)->getJson("/api/athletes/{$kaito->id}")->assertNotFound();
+        $path = "/api/athletes/{$kaito->id}/shares";
+        $this->actingAs($this->coach());
+        $given = ['person' => $clinician->id, 'agreed_by' => 'A parent of Kaito', 'agreed_on' => $this->coach()->workspace->today()->iso()];
+        $this->postJson($path, [...$given, 'agreed_by' => ''])->assertStatus(422);
+        $this->postJson($path, [...$given, 'person' => $this->stranger(Role::Clinician)->id])->assertStatus(422);
+        $this->postJson($path, [...$given, 'person' => $this->person(Role::Assistant)->id])->assertStatus(422);
+        foreach ([1, 2] as $_) {
+            $shared = $this->postJson($path, $given)->assertOk()->json('shared');
+            $this->assertSame(['A parent of Kaito'], array_column($shared, 'agreed_by'));
+            $this->assertSame([$clinician->name], array_column($shared, 'name'));
+        }
+        $this->actingAs($clinician)->getJson("/api/athletes/{$kaito->id}")->assertOk();
+        $this->actingAs($this->coach())->postJson("{$path}/{$clinician->id}/take-back")->assertOk()->assertJsonPath('shared', []);
+        $this->postJson("{$path}/{$clinician->id}/take-back")->assertStatus(409);
+        $this->actingAs($clinician)->getJson("/api/athletes/{$kaito->id}")->assertNotFound();
+        // Not confirmed face to face yet, nobody is shared with them.
+        $clinician->update(['confirmed_at' => null]);
+        $this->actingAs($this->coach())->postJson($path, $given)->assertStatus(422);
+    }
+
     public function test_every_column_that_is_handed_over_is_explained_and_none_opens_anything(): void
     {
         $sections = preg_split('/^## /m', (string) file_get_contents(base_path('docs/data.md'))) ?: [];

@@ -6,6 +6,7 @@ namespace App\Athletes\Answers;
 
 use App\Health\Answers\ConditionView;
 use App\People\Answers\LinkView;
+use App\People\Answers\SharedView;
 
 /** What is asked once. */
 final readonly class IntakeView
@@ -34,6 +35,10 @@ final readonly class IntakeView
         public array $heights,
         public ?float $growth_cm_a_month,
         public bool $growing_fast,
+        /** @var list<SharedView> who sees the athlete without working with the squad */
+        public array $shared,
+        /** @var list<NamedView> who could be given the athlete as well */
+        public array $may_share,
         /** @var list<LinkView> */
         public array $links,
         /** @var list<ConditionView> */

@@ -9,8 +9,8 @@ use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Word;
 
 /**
- * A decision to move on, held once more against its repetitions after some of them were put right. What was not about repetitions (soreness,
- * word, load, clearance) was true then and stays as it was kept.
+ * A decision to move on, held once more against its repetitions after some of them were put right. What was not about repetitions
+ * (soreness, word, load, clearance) was true then and stays as it was kept.
  */
 final class SecondLook
 {

@@ -33,7 +33,7 @@ function SecondLook({ of }: { of: Look }) {
             <p>{of.sentence}</p>
             <p className="mt-1 flex flex-wrap gap-2">
                 <button type="button" className="btn" onClick={() => setAnswer('left')}>
-                    Leave it
+                    It stays
                 </button>
                 {of.takes_back_to !== null && (
                     <button type="button" className="btn" onClick={() => setAnswer('taken back')}>

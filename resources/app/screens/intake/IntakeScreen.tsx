@@ -8,6 +8,7 @@ import { AskedOnce } from './AskedOnce';
 import { Conditions } from './Conditions';
 import { Height, Marks } from './Measured';
 import { OwnData, PersonalLinks } from './OwnData';
+import { SharedWith } from './SharedWith';
 import { Ladders, Person } from './Standing';
 import { type Editing, useIntake } from './useIntake';
 
@@ -62,6 +63,7 @@ function Whole({ intake }: { intake: Editing }) {
                     <Marks intake={intake} ladders={ladders.data} />
                     <Height intake={intake} />
                     <Conditions intake={intake} />
+                    {me.decides && <SharedWith intake={intake} />}
                     {me.decides && <PersonalLinks intake={intake} />}
                     <OwnData intake={intake} />
                 </div>
