@@ -31,7 +31,9 @@ final class ExportedRows
 
         return [
             ...$rows,
-            'training_sessions' => DB::table('training_sessions')->whereIn('id', $sheets->select('training_session_id'))->select(self::SESSION),
+            'training_sessions' => DB::table('training_sessions')
+                ->whereIn('id', $sheets->select('training_session_id'))
+                ->select(self::SESSION),
             'links' => DB::table('links')->where('athlete_id', $athlete->id)->select(self::LINK),
             'activity_log' => DB::table('activity_log')
                 ->where('subject_type', 'athlete')
