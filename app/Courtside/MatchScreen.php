@@ -56,6 +56,7 @@ final class MatchScreen
             athlete: Cards::athlete($athlete, $on),
             date: $on->iso(),
             title: $fixture === null ? 'Match' : $fixture->title,
+            match_id: $fixture?->id,
             effort: $effort,
             skills: array_map(
                 fn (string $id, CostedSet $one): MatchSkillView => new MatchSkillView(

@@ -17,6 +17,7 @@ use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
+use App\Seasons\MatchTeam;
 use App\Sessions\RefitPlans;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
@@ -76,6 +77,7 @@ final class ReturnSteps
                 'usual_week' => $this->usualWeek($athlete, $programme->channel, $on),
                 'opened_on' => $on->iso(), 'opened_by' => $by->id,
             ]);
+            app(MatchTeam::class)->leaveWhatLoads($athlete, $return, $on);
             Audit::of($by, $athlete, 'return opened', ['programme' => $programme->name]);
             $this->changed($athlete, $on);
 

@@ -6,6 +6,7 @@ namespace App\Seasons;
 
 use Augendo\Core\Day;
 use Augendo\Core\Limits\RestLimit;
+use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ final class Fixtures
     /** @var array<string, list<Fixture>> by athlete, in order of day and hour */
     private array $fixtures = [];
 
-    /** @var array<string, true> athlete, day and kind of which work was recorded already */
+    /** @var array<string, true> athlete and fixture of which work was recorded already */
     private array $played = [];
 
     /** @param  list<string>  $athleteIds */
@@ -36,14 +37,32 @@ final class Fixtures
                 fn (Fixture $each): bool => MatchEvent::concerns($each->athlete_id, $each->squad_id, $id, $own, $each->players()),
             )->values()->all();
         }
+        $sessions = [];
         foreach (
             DB::table('work_sets')
                 ->whereIn('athlete_id', $athleteIds)
                 ->where('day', '>=', $on->plus(-RestLimit::LOOK_BACK_DAYS)->iso())
                 ->whereIn('source', ['match', 'other club'])
-                ->get(['athlete_id', 'day', 'source']) as $row
+                ->get(['athlete_id', 'day', 'source', 'session']) as $row
         ) {
-            $this->played["{$row->athlete_id} ".substr($row->day, 0, 10)." {$row->source}"] = true;
+            $sessions[$row->athlete_id][substr($row->day, 0, 10)." {$row->source}"][] = $row->session;
+        }
+        foreach ($sessions as $id => $of) {
+            $this->markPlayed((string) $id, $of);
+        }
+    }
+
+    /** @param  array<string, list<string>>  $sessions  of work by day and source */
+    private function markPlayed(string $athleteId, array $sessions): void
+    {
+        $matches = [];
+        foreach ($this->fixtures[$athleteId] ?? [] as $each) {
+            $matches["{$each->day()->iso()} ".($each->kind === Fixture::MATCH ? 'match' : 'other club')][] = $each->id;
+        }
+        foreach (array_intersect_key($matches, $sessions) as $of => $ids) {
+            foreach (CountedMatches::of($ids, $sessions[$of]) as $id) {
+                $this->played["{$athleteId} {$id}"] = true;
+            }
         }
     }
 
@@ -57,7 +76,7 @@ final class Fixtures
         return array_values(array_filter(
             $this->fixtures[$athleteId] ?? [],
             fn (Fixture $each): bool => $each->kind === Fixture::MATCH && $each->day()->ordinal < $this->on->ordinal
-                && ! isset($this->played["{$athleteId} {$each->day()->iso()} match"]),
+                && ! isset($this->played["{$athleteId} {$each->id}"]),
         ));
     }
 
@@ -78,11 +97,9 @@ final class Fixtures
     public function ahead(string $athleteId, ?string $kind = null): array
     {
         return array_values(array_filter($this->fixtures[$athleteId] ?? [], function (Fixture $each) use ($athleteId, $kind): bool {
-            $source = $each->kind === Fixture::MATCH ? 'match' : 'other club';
-
             return $each->day()->ordinal >= $this->on->ordinal
                 && ($kind === null || $each->kind === $kind)
-                && ! isset($this->played["{$athleteId} {$each->day()->iso()} {$source}"]);
+                && ! isset($this->played["{$athleteId} {$each->id}"]);
         }));
     }
 }

@@ -18,6 +18,7 @@ use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
+use App\Returns\PlayReturn;
 use App\Seasons\Answers\MatchPlayerView;
 use App\Seasons\Answers\MatchTeamView;
 use App\Wording\AwayWording;
@@ -29,6 +30,7 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\ExpectedMatch;
 use Illuminate\Support\Facades\DB;
 
@@ -49,7 +51,7 @@ final class MatchTeam
         $skills = $this->skills($match);
         $day = $athletes->isEmpty() ? null : new AthletesDay($athletes->all(), $squad, $today);
         $ids = $athletes->pluck('id')->all();
-        $counted = $this->counted($ids, $match->day());
+        $counted = $this->counted($ids, $match);
         $doses = $this->doses($match, $ids);
         $kept = $match->lineUps->pluck('doses', 'athlete_id')->all();
         $players = $match->players();
@@ -119,6 +121,23 @@ final class MatchTeam
         });
     }
 
+    /** Somebody comes back from an injury: matches ahead that load it are played without them, until the stages say otherwise. */
+    public function leaveWhatLoads(Athlete $athlete, PlayReturn $return, Day $today): void
+    {
+        $ahead = Fixture::query()
+            ->where('kind', Fixture::MATCH)
+            ->where('held_on', '>=', $today->iso())
+            ->whereIn('id', LineUp::query()->where('athlete_id', $athlete->id)->select('fixture_id'))
+            ->get();
+        foreach ($ahead as $match) {
+            foreach ($this->skills($match) as $skill) {
+                if (MayPlay::returning($return, $skill) !== null) {
+                    $match->lineUps()->where('athlete_id', $athlete->id)->delete();
+                }
+            }
+        }
+    }
+
     /** @return array<string, Skill> of the match, by id */
     private function skills(Fixture $match): array
     {
@@ -180,12 +199,15 @@ final class MatchTeam
             ->where('source', 'match')
             ->where('day', '<', $before->iso())
             ->where('day', '>=', $before->plus(-self::RECENT_DAYS)->iso())
-            ->groupBy('athlete_id', 'day', 'skill')
+            ->groupBy('athlete_id', 'day', 'session', 'skill')
             ->orderByDesc('day')
-            ->selectRaw('athlete_id, day, skill, sum(reps) as reps')
+            ->selectRaw('athlete_id, day, session, skill, sum(reps) as reps')
             ->get();
         foreach ($rows as $row) {
-            $matches[$row->athlete_id][$row->day][$row->skill] = (int) $row->reps;
+            // What names no match is one of that day, as far as anybody knows.
+            $of = CountedMatches::isNamed($row->session) ? $row->session : $row->day;
+            $before = $matches[$row->athlete_id][$of][$row->skill] ?? 0;
+            $matches[$row->athlete_id][$of][$row->skill] = $before + (int) $row->reps;
         }
 
         return array_map(array_values(...), $matches);
@@ -195,18 +217,35 @@ final class MatchTeam
      * @param  list<string>  $ids
      * @return array<string, array<string, int>> by athlete and skill
      */
-    private function counted(array $ids, Day $on): array
+    private function counted(array $ids, Fixture $match): array
     {
-        $counted = [];
+        $sameDay = Fixture::query()
+            ->where('squad_id', $match->squad_id)
+            ->where('kind', Fixture::MATCH)
+            ->where('held_on', $match->day()->iso())
+            ->orderBy('starts_at')
+            ->pluck('id')
+            ->all();
         $rows = DB::table('work_sets')
             ->whereIn('athlete_id', $ids)
             ->where('source', 'match')
-            ->where('day', $on->iso())
-            ->groupBy('athlete_id', 'skill')
-            ->selectRaw('athlete_id, skill, sum(reps) as reps')
-            ->get();
-        foreach ($rows as $row) {
-            $counted[$row->athlete_id][$row->skill] = (int) $row->reps;
+            ->where('day', $match->day()->iso())
+            ->groupBy('athlete_id', 'session', 'skill')
+            ->selectRaw('athlete_id, session, skill, sum(reps) as reps')
+            ->get()
+            ->groupBy('athlete_id');
+        $counted = [];
+        foreach ($rows as $id => $of) {
+            $named = CountedMatches::session($match->id);
+            $isNamed = $of->contains('session', $named);
+            if (! in_array($match->id, CountedMatches::of($sameDay, $of->pluck('session')->all()), true)) {
+                continue;
+            }
+            foreach ($of as $row) {
+                if ($isNamed ? $row->session === $named : ! CountedMatches::isNamed($row->session)) {
+                    $counted[$id][$row->skill] = ($counted[$id][$row->skill] ?? 0) + (int) $row->reps;
+                }
+            }
         }
 
         return $counted;

@@ -14,11 +14,13 @@ use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
+use App\Seasons\Fixture;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\Homework;
 
 /** Work that nobody planned is load too: here, at home, in a match, at another club. */
@@ -26,8 +28,10 @@ final class WorkLog
 {
     public const HOME = 'home';
 
+    private const MATCH = 'match';
+
     /** Where it was done. */
-    public const SOURCES = [self::HERE, self::HOME, 'match', 'other club'];
+    public const SOURCES = [self::HERE, self::HOME, self::MATCH, 'other club'];
 
     /** With the squad, beside what was planned: throw-backs, feeding, showing it to the others. */
     private const HERE = 'here';
@@ -66,7 +70,7 @@ final class WorkLog
             $skill = $this->library->skills()[$given['skill']];
             $day = Day::of($given['day']);
             $effort = $given['felt'] === null ? null : Felt::from($given['felt'])->effort();
-            $session = "{$given['source']} {$given['id']}";
+            $session = $this->matchOf($athlete, $given) ?? "{$given['source']} {$given['id']}";
             $side = Side::from($given['side']);
             $set = WorkSet::ordinarily($day, $session, $skill, $given['reps'], $effort, $given['distance_m'], $side);
             $this->work->add($athlete, $given['id'], $set, $given['source'], $skill->ordinaryImplement()->value);
@@ -76,6 +80,22 @@ final class WorkLog
             }
             AthletesChanged::one($athlete, $today);
         });
+    }
+
+    /**
+     * What was counted without a connection stays, also when its match was taken off the calendar meanwhile.
+     *
+     * @param  array<string, mixed>  $given
+     */
+    private function matchOf(Athlete $athlete, array $given): ?string
+    {
+        $isPlayed = ($given['fixture'] ?? null) !== null && $given['source'] === self::MATCH && Fixture::concerning([$athlete->id])
+            ->whereKey($given['fixture'])
+            ->where('kind', Fixture::MATCH)
+            ->where('held_on', $given['day'])
+            ->exists();
+
+        return $isPlayed ? CountedMatches::session($given['fixture']) : null;
     }
 
     /** Takes an entry back; what it said stays in the log of who did what. */

@@ -60,6 +60,13 @@ final class Imports
     {
         $this->change($import, function (Import $import) use ($choices, $version): void {
             $this->refuseUnless($import, [ImportState::Read, ImportState::Judged], $version);
+            if (count($choices['columns']) !== count($import->header ?? [])) {
+                throw new Problem(
+                    ProblemType::SomeOfItCannotBeUsed,
+                    'The file has other columns. Load the page again.',
+                    ['columns' => ['One for each column of the file.']],
+                );
+            }
             $missing = $import->kind->missing(ImportChoices::of($import->kind, $import->header ?? [], $choices)->columns);
             if ($missing !== []) {
                 throw new Problem(

@@ -14,6 +14,7 @@ use App\Sessions\SheetBlock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class DecisionTest extends TestCase
@@ -66,6 +67,7 @@ final class DecisionTest extends TestCase
         $this->decide('Ravi', 'step_back')->assertStatus(422)->assertJsonPath('title', 'Foot of the ladder');
     }
 
+    #[Group('once')]
     public function test_a_decision_that_would_not_pass_any_more_is_put_before_the_coach_and_nothing_changes_by_itself(): void
     {
         $mira = $this->athlete('Mira');
@@ -100,6 +102,7 @@ final class DecisionTest extends TestCase
         $this->postJson($path, ['answer' => 'left', 'reason' => 'Once more'])->assertStatus(409);
     }
 
+    #[Group('once')]
     public function test_a_decision_left_as_it_is_is_not_asked_about_again_and_one_put_right_is_forgotten(): void
     {
         $mira = $this->athlete('Mira');

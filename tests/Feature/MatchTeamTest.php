@@ -71,6 +71,43 @@ final class MatchTeamTest extends TestCase
         $this->assertSame(['float-serve' => 10], collect($team)->firstWhere('athlete.id', $mira)['counted']);
     }
 
+    public function test_of_two_matches_on_a_day_each_is_counted_for_itself(): void
+    {
+        [$first, $second] = [$this->match(-1), $this->match(-1)];
+        $second->update(['starts_at' => '18:00', 'title' => 'The second']);
+        $mira = $this->athlete('Mira')->id;
+        $team = fn (Fixture $match): array => collect($this->getJson("/api/fixtures/{$match->id}/team")->assertOk()->json('players'))
+            ->firstWhere('athlete.id', $mira)['counted'];
+        $today = "/api/today?squad={$this->squad}";
+        $asked = fn (): array => array_column($this->getJson($today)->assertOk()->json('uncounted'), 'players', 'title');
+        $both = $this->armOn($mira, -1);
+        $this->played($mira, -1, 12, $second->id);
+        $this->assertSame([[], ['float-serve' => 12]], [$team($first), $team($second)]);
+        $this->assertSame(['Home match' => 3, 'The second' => 2], $asked());
+        $one = $this->armOn($mira, -1);
+        $this->assertLessThan($both, $one);
+        $this->played($mira, -1, 20);
+        $this->assertSame(['float-serve' => 20], $team($first), 'the other, where nobody said which');
+        $this->assertSame(['float-serve' => 12], $team($second));
+        $this->assertSame(['Home match' => 2, 'The second' => 2], $asked());
+        $next = $this->match(4);
+        $expected = collect($this->lineUp($next, [$mira])->assertOk()->json('players'))->firstWhere('athlete.id', $mira)['expected'];
+        $this->assertSame(['float-serve' => 16], $expected, '(12 + 20) / 2, not 32');
+    }
+
+    public function test_who_begins_a_way_back_leaves_the_line_ups_that_load_it(): void
+    {
+        $match = $this->match(5);
+        [$mira, $dario] = [$this->athlete('Mira'), $this->athlete('Dario')];
+        $this->lineUp($match, [$mira->id, $dario->id])->assertOk();
+        $this->postJson("/api/athletes/{$mira->id}/returns", [
+            'id' => (string) Str::uuid7(), 'programme' => 'serves-effort-first', 'ladder' => 'volleyball-float-serve', 'site' => 'shoulder',
+            'side' => 'right',
+        ])->assertOk();
+        $this->assertSame([$dario->id], $match->lineUps()->pluck('athlete_id')->all());
+        $this->assertSame(0.0, $this->planned($mira->id, 5));
+    }
+
     public function test_nobody_on_a_way_back_is_lined_up_and_nobody_of_another_squad(): void
     {
         $match = $this->match(3);
@@ -95,11 +132,12 @@ final class MatchTeamTest extends TestCase
         return $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => $ids]);
     }
 
-    private function played(string $athlete, int $days, int $reps): void
+    private function played(string $athlete, int $days, int $reps, ?string $match = null): void
     {
         $this->postJson("/api/athletes/{$athlete}/logged-work", [
             'id' => (string) Str::uuid7(), 'day' => $this->today->plus($days)->iso(), 'source' => 'match', 'skill' => 'float-serve',
             'reps' => $reps, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant',
+            'fixture' => $match,
         ])->assertSuccessful();
     }
 

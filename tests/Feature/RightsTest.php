@@ -342,6 +342,7 @@ final class RightsTest extends TestCase
         $this->assertSame(['Yuna Petrovic'], array_column($export['users'], 'name'));
     }
 
+    #[Group('once')]
     public function test_a_clinician_gets_one_athlete_more_without_another_invitation_once_somebody_agrees(): void
     {
         $kaito = $this->athlete('Kaito');
@@ -367,6 +368,7 @@ final class RightsTest extends TestCase
         $this->actingAs($this->coach())->postJson($path, $given)->assertStatus(422);
     }
 
+    #[Group('once')]
     public function test_every_column_that_is_handed_over_is_explained_and_none_opens_anything(): void
     {
         $sections = preg_split('/^## /m', (string) file_get_contents(base_path('docs/data.md'))) ?: [];

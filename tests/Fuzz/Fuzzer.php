@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /**
  * Harms requests: every route, as every role, with bodies that the HTTP tests send (bodies.json, written by AUGENDO_RECORD_BODIES=1
@@ -104,6 +105,7 @@ final class Fuzzer
         }
         if ($status < 400) {
             return $status === 204
+                || $answer->baseResponse instanceof BinaryFileResponse
                 || json_decode((string) $answer->getContent()) !== null
                 || str_contains((string) $answer->getContent(), 'null')
                 ? null

@@ -15,6 +15,8 @@ final readonly class MatchCountView
         public string $date,
         /** of the match of the day, when one is declared */
         public string $title,
+        /** of the calendar, where there is one today */
+        public ?string $match_id,
         /** one repetition counts at this effort */
         public float $effort,
         /** @var list<MatchSkillView> */

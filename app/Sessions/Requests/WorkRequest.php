@@ -42,6 +42,8 @@ final class WorkRequest extends FormRequest
             'felt' => ['present', 'nullable', Rule::enum(Felt::class)],
             'distance_m' => ['present', 'nullable', 'numeric:strict', 'gt:0', 'max:200'],
             'side' => ['required', Rule::enum(Side::class)],
+            // The match of the calendar it was played in, where several may be on one day.
+            'fixture' => ['sometimes', 'nullable', 'uuid'],
         ];
     }
 

@@ -41,7 +41,7 @@ export function SharedWith({ intake: { kept, send } }: { intake: Editing }) {
             {kept.may_share.length > 0 && (
                 <form
                     key={kept.shared.length}
-                    className="mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.2fr_1fr_10rem_auto]"
+                    className="mt-2 grid grid-cols-2 items-end gap-2"
                     onSubmit={(event) => {
                         event.preventDefault();
                         const form = new FormData(event.currentTarget);

@@ -137,6 +137,7 @@ function useMatch(pack: MatchCount, athleteId: string) {
             felt: 'hard',
             distance_m: null,
             side: 'dominant',
+            fixture: pack.match_id,
         }));
         write({ taps: [], ended: Date.now() });
         await keepWork(athleteId, work);

@@ -23,8 +23,9 @@ export function useTeamCount(team: MatchTeam) {
         async () =>
             (await Promise.all(players.split(' ').map((id) => workOf(id))))
                 .flat()
-                .filter((each) => each.work.day === team.day && each.work.source === 'match'),
-        [players, team.day],
+                .filter(({ work }) => work.source === 'match' && work.day === team.day)
+                .filter(({ work }) => (work.fixture ?? team.id) === team.id),
+        [players, team.day, team.id],
     );
     const mine = useKept(read, NOTHING_KEPT);
     const write = (next: Tap[]): void => {
@@ -69,6 +70,7 @@ export function useTeamCount(team: MatchTeam) {
                     felt: 'hard',
                     distance_m: null,
                     side: 'dominant',
+                    fixture: team.id,
                 };
                 work.set(athlete, [...(work.get(athlete) ?? []), set]);
             }
