@@ -49,7 +49,7 @@ test('a parent opens a link on a phone and is done in a few taps', async ({ page
 
     // Taken back, it opens nothing any more.
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Take back', exact: true }).click();
+    await page.getByRole('region', { name: 'Personal links' }).getByRole('button', { name: 'Take back' }).click();
     await expect(page.getByText('None works now.')).toBeVisible();
     await phone.reload();
     await expect(phone.getByText('This link does not work any more')).toBeVisible();
