@@ -21,6 +21,7 @@ use App\Seasons\PlanController;
 use App\Sessions\CalendarController;
 use App\Sessions\SessionController;
 use App\Sessions\TodayController;
+use App\Sessions\VenueController;
 use App\Spreadsheets\ImportController;
 use Illuminate\Support\Facades\Route;
 
@@ -85,6 +86,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('archive', 'archive')->can('manage', 'squad');
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
     });
+    Route::get('venues', [VenueController::class, 'index']);
+    Route::put('venues', [VenueController::class, 'keep'])->can('manage-people');
+    Route::post('venues/{venue}/remove', [VenueController::class, 'remove'])->whereUuid('venue')->can('change', 'venue');
     Route::get('calendar', [CalendarController::class, 'show']);
     Route::get('week', [CalendarController::class, 'week']);
     Route::prefix('squads/{squad}/sessions')->controller(CalendarController::class)->group(function (): void {

@@ -67,6 +67,7 @@ final class ExportedRows
             'rule_sets' => $ofClub('rule_sets'),
             'ladders' => $ofClub('ladders'),
             'imports' => $ofClub('imports'),
+            'venues' => $ofClub('venues'),
             'links' => $ofClub('links')->select(self::LINK),
             'activity_log' => $ofClub('activity_log')->select(self::LOG),
         ];

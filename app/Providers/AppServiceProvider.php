@@ -27,6 +27,8 @@ use App\Sessions\SessionPolicy;
 use App\Sessions\Sheet;
 use App\Sessions\SheetPolicy;
 use App\Sessions\TrainingSession;
+use App\Sessions\Venue;
+use App\Sessions\VenuePolicy;
 use App\Spreadsheets\Import;
 use App\Spreadsheets\ImportPolicy;
 use Augendo\Core\Library\Library;
@@ -94,6 +96,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(TrainingSession::class, SessionPolicy::class);
         Gate::policy(SessionChange::class, SessionChangePolicy::class);
         Gate::policy(Season::class, SeasonPolicy::class);
+        Gate::policy(Venue::class, VenuePolicy::class);
         Gate::policy(Import::class, ImportPolicy::class);
         Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());

@@ -61,22 +61,25 @@ final class ChangeSession
         $minutes = $given['minutes'] !== $session->minutes;
         // Written down after the fact, and now to be held after all: its doses are those the days still hold.
         $becomesAPlan = $session->entered_late && ! $today->isAfter($to);
+        // Somewhere else there is another floor, and other things at hand.
+        $venue = $given['place'] === $session->place ? null : Venue::named($session->squad->workspace_id, $given['place']);
+        $kit = $venue === null ? [] : ['floor' => $venue->floor, 'objects' => $venue->objects];
         $session->update([
             'entered_late' => $session->entered_late && ! $becomesAPlan,
             // Changed on its own, it no longer goes along with its series.
             'own' => $session->own || ($given['scope'] === 'one' && $session->series_id !== null),
             'held_on' => $to->iso(), 'starts_at' => $given['starts_at'], 'title' => $given['title'],
-            'minutes' => $given['minutes'], 'place' => $given['place'],
+            'minutes' => $given['minutes'], 'place' => $given['place'], ...$kit,
             'first_on' => $session->first_on ?? ($days === 0 ? null : $session->day()->iso()),
             'version' => $session->version + 1,
         ]);
-        $sheets = $days === 0 && ! $minutes ? collect() : $session->sheets()->where('state', 'planned')->get();
+        $sheets = $days === 0 && ! $minutes && $kit === [] ? collect() : $session->sheets()->where('state', 'planned')->get();
         foreach ($sheets as $sheet) {
             $change->touchSheet($sheet);
             $most = $session->minutesOf($sheets->where('athlete_id', $sheet->athlete_id)->count());
             $pace = array_diff_key($sheet->pace ?? [], ['minutes' => true]) + ($most === null ? [] : ['minutes' => $most]);
             $sheet->update(['held_on' => $to->iso(), 'pace' => $minutes ? ($pace ?: null) : $sheet->pace]);
-            $becomesAPlan ? RefitPlans::afterCommit($sheet) : $this->refitIfItDoesNotHold($sheet);
+            ! $sheet->edited && ($becomesAPlan || $kit !== []) ? RefitPlans::afterCommit($sheet) : $this->refitIfItDoesNotHold($sheet);
         }
         MakeSheets::giveWayTo($session, $change);
         $change->renamed($session);

@@ -25,6 +25,7 @@ final class PlanChange
     /** What of a session a change may touch. */
     private const SESSION = [
         'held_on', 'starts_at', 'title', 'minutes', 'place', 'state', 'reason', 'first_on', 'own', 'has_sheets', 'entered_late',
+        'floor', 'objects',
     ];
 
     /** What of a sheet. */

@@ -176,6 +176,7 @@ final class PlanSessions
 
             return $there;
         }
+        $venue = Venue::named($squad->workspace_id, $given['place'] ?? null);
         $session = TrainingSession::query()->create([
             'squad_id' => $squad->id,
             'series_id' => $series,
@@ -185,8 +186,8 @@ final class PlanSessions
             'minutes' => $given['minutes'] ?? null,
             'place' => $given['place'] ?? null,
             'ladders' => $given['ladders'] ?? null,
-            'objects' => $given['objects'] ?? null,
-            'floor' => $given['floor'] ?? null,
+            'objects' => $given['objects'] ?? $venue?->objects,
+            'floor' => $given['floor'] ?? $venue?->floor,
             'has_sheets' => false,
             'entered_late' => $squad->workspace->today()->isAfter($day),
         ]);

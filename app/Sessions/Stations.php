@@ -51,18 +51,23 @@ final class Stations
         $kept = $this->session->stations;
         unset($kept['before']);
 
+        $venue = $kept === null ? Venue::named($this->session->squad->workspace_id, $this->session->place) : null;
+
         return $kept ?? [
             'minutes' => $this->session->minutes ?? UsualStations::MINUTES,
             'adults' => UsualStations::ADULTS,
-            'balls' => UsualStations::BALLS,
-            'stations' => $this->usualStations(),
+            'balls' => $venue->balls ?? UsualStations::BALLS,
+            'stations' => $this->usualStations($venue?->length_m),
             'absent' => [],
             'late' => [],
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private function usualStations(): array
+    /**
+     * @param  float|null  $roomM  as long as the venue is; null: not known
+     * @return list<array<string, mixed>>
+     */
+    private function usualStations(?float $roomM): array
     {
         $plans = array_merge([], ...$this->sheets()->map(fn (Sheet $sheet): array => $this->plans($sheet))->all());
         $floor = $this->session->floor ?? $this->session->squad->floor;
@@ -77,7 +82,12 @@ final class Stations
             'surface' => $station->surface?->value,
             'gloves' => $station->gloves,
             'balls_each' => $station->ballsEach,
-        ], UsualStations::for($plans, $floor === null ? null : Surface::from($floor), $this->titleOf(...)));
+        ], UsualStations::for(
+            $plans,
+            $floor === null ? null : Surface::from($floor),
+            $this->titleOf(...),
+            $roomM,
+        ));
     }
 
     /** @param  non-empty-array<BlockPlan>  $plans  done there: the drill most have names it, with its skill */

@@ -13,6 +13,7 @@ use App\Sessions\ChangeSession;
 use App\Sessions\PlanSessions;
 use App\Sessions\SessionState;
 use App\Sessions\TrainingSession;
+use App\Sessions\Venue;
 use Augendo\Core\Limits\Covers;
 use Augendo\Core\Planning\SeasonAsk;
 use Database\Factories\FixtureFactory;
@@ -52,6 +53,11 @@ final class DemoSeeder extends Seeder
     {
         $coach = $club->person(Role::Coach);
         $today = $club->workspace->today();
+        $hall = ['name' => 'Harbour hall', 'length_m' => 24, 'width_m' => 12, 'floor' => 'sprung', 'balls' => 20];
+        $field = ['name' => 'North field', 'length_m' => 90, 'width_m' => 60, 'floor' => 'firm', 'balls' => 12];
+        foreach ([$hall, $field] as $venue) {
+            Venue::query()->create([...$venue, 'workspace_id' => $club->workspace->id]);
+        }
         $first = $today->plus(15);
         $made = app(PlanSessions::class)->plan($club->squad, [
             'day' => $first->iso(), 'starts_at' => '18:45', 'title' => 'Javelin evening', 'minutes' => 60, 'place' => 'North field',

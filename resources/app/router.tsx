@@ -64,6 +64,11 @@ const athletes = createRoute({
     path: '/athletes',
     component: screen(() => import('./screens/athletes/AthletesScreen'), 'AthletesScreen'),
 });
+const venues = createRoute({
+    getParentRoute: () => frame,
+    path: '/venues',
+    component: screen(() => import('./screens/venues/VenuesScreen'), 'VenuesScreen'),
+});
 const spreadsheets = createRoute({
     getParentRoute: () => frame,
     path: '/spreadsheets',
@@ -216,6 +221,7 @@ export const router = createRouter({
             today,
             rollCall,
             athletes,
+            venues,
             spreadsheets,
             spreadsheet,
             team,

@@ -16,6 +16,7 @@ use Database\Factories\RestrictionFactory;
 use Database\Factories\SessionChangeFactory;
 use Database\Factories\SquadFactory;
 use Database\Factories\UserFactory;
+use Database\Factories\VenueFactory;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Route;
@@ -67,6 +68,9 @@ final class AccessTest extends TestCase
         'POST api/squads' => self::COACH,
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
+        'GET api/venues' => self::EVERYBODY,
+        'PUT api/venues' => self::COACH,
+        'POST api/venues/{venue}/remove' => self::COACH,
         'GET api/calendar' => self::EVERYBODY,
         'GET api/week' => self::EVERYBODY,
         'POST api/squads/{squad}/sessions/preview' => self::COACH,
@@ -330,6 +334,9 @@ final class AccessTest extends TestCase
             '{absence}' => str_contains($path, '{absence}') ? $id($this->made(AbsenceFactory::new(), $athlete, 'entered_by')) : '',
             '{restriction}' => str_contains($path, '{restriction}') ? $id($this->made(RestrictionFactory::new(), $athlete, 'set_by')) : '',
             '{incident}' => str_contains($path, '{incident}') ? $id($this->made(IncidentFactory::new(), $athlete, 'opened_by')) : '',
+            '{venue}' => str_contains($path, '{venue}')
+                ? $id(VenueFactory::new()->createOne(['workspace_id' => $this->coach()->workspace_id, 'name' => Str::random(8)])->id)
+                : '',
             '{import}' => str_contains($path, '{import}') ? $id($this->import()) : '', '{no}' => '0', '{decision}' => (string) Str::uuid7(),
             '{season}' => str_contains($path, '{season}') ? $id($this->season($athlete)) : '',
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw', '{day}' => $this->coach()->workspace->today()->iso(),

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\People\Role;
 use App\Sessions\FitTheDay;
+use App\Sessions\SessionChange;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
@@ -246,6 +247,41 @@ final class CalendarTest extends TestCase
         $this->assertStringContainsString('there is a session at that hour already', $again->json('detail'));
         $this->takeBack($copied['change_id'])->assertNoContent();
         $this->assertNull(collect($this->sessions())->firstWhere('day', $this->today->plus(8)->iso()));
+    }
+
+    public function test_a_venue_is_said_once_and_used_by_every_session_that_names_it(): void
+    {
+        $venue = [
+            'id' => (string) Str::uuid7(), 'name' => 'Hall A', 'length_m' => 12, 'width_m' => 9.5, 'floor' => 'sprung', 'balls' => 14,
+            'objects' => null,
+        ];
+        $this->putJson('/api/venues', $venue)->assertOk()->assertJsonPath('0.balls', 14);
+        $this->putJson('/api/venues', [...$venue, 'balls' => 16])->assertOk()->assertJsonCount(1)->assertJsonPath('0.balls', 16);
+        $this->putJson('/api/venues', [...$venue, 'id' => (string) Str::uuid7()])->assertStatus(409)
+            ->assertJsonPath('errors.name.0', 'This name is taken.');
+        $field = [...$venue, 'id' => (string) Str::uuid7(), 'name' => 'Field', 'floor' => 'firm', 'length_m' => null];
+        $this->putJson('/api/venues', $field)->assertOk();
+        $this->postJson("/api/squads/{$this->squad}/sessions", [
+            'day' => $this->today->plus(5)->iso(), 'starts_at' => '09:00', 'title' => 'In the hall', 'place' => 'Hall A',
+        ])->assertOk();
+        $session = TrainingSession::query()->where('title', 'In the hall')->firstOrFail();
+        $this->assertSame('sprung', $session->floor);
+        $view = $this->getJson("/api/sessions/{$session->id}")->assertOk()->json();
+        $this->assertSame(16, $view['balls']);
+        foreach ($view['stations'] as $station) {
+            $this->assertLessThanOrEqual(12, $station['length_m'], 'no station is longer than the hall');
+        }
+        $this->postJson("/api/sessions/{$session->id}/change", [
+            'version' => $session->version, 'scope' => 'one', 'day' => $session->day()->iso(), 'starts_at' => '09:00',
+            'title' => 'In the hall', 'minutes' => null, 'place' => 'Field',
+        ])->assertSuccessful();
+        $this->assertSame('firm', $session->refresh()->floor);
+        $change = SessionChange::query()->latest('id')->value('id');
+        $this->postJson("/api/session-changes/{$change}/take-back")->assertSuccessful();
+        $this->assertSame(['sprung', 'Hall A'], [$session->refresh()->floor, $session->place]);
+        $this->postJson("/api/venues/{$venue['id']}/remove")->assertOk()->assertJsonCount(1);
+        $this->assertSame('sprung', $session->refresh()->floor, 'what was planned stays as it was');
+        $this->actingAs($this->person(Role::Assistant))->putJson('/api/venues', $venue)->assertForbidden();
     }
 
     public function test_who_only_runs_sessions_sees_the_calendar_and_changes_nothing(): void

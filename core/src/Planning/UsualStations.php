@@ -37,9 +37,10 @@ final class UsualStations
      * @param  list<BlockPlan>  $plans  of everybody
      * @param  Surface|null  $floor  null: not known
      * @param  callable(non-empty-list<BlockPlan>): string  $title  of the station where these are done
+     * @param  float|null  $roomM  no station is longer than the room; what does not fit in is flagged as any short area
      * @return list<Station>
      */
-    public static function for(array $plans, ?Surface $floor, callable $title): array
+    public static function for(array $plans, ?Surface $floor, callable $title, ?float $roomM = null): array
     {
         $stations = [];
         foreach (BlockKind::cases() as $kind) {
@@ -52,7 +53,7 @@ final class UsualStations
                 id: $kind->value,
                 title: $title($there),
                 kinds: [$kind],
-                lengthM: max(self::LEAST_LENGTH_M, ceil($longestM) + self::BEYOND_M),
+                lengthM: min($roomM ?? INF, max(self::LEAST_LENGTH_M, ceil($longestM) + self::BEYOND_M)),
                 capacity: self::CAPACITY,
                 needsAdult: in_array($kind, self::NEEDS_ADULT, true),
                 surface: $floor,

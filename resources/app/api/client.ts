@@ -32,6 +32,7 @@ export type ReturnRef = Schemas['ReturnRefView'];
 export type ReturnDetail = Schemas['ReturnView'];
 export type Openable = Schemas['OpenableView'];
 export type Import = Schemas['ImportView'];
+export type Venue = Schemas['VenueView'];
 export type Roster = Schemas['RosterView'];
 export type RollCall = Schemas['RollCallView'];
 export type CheckInPage = Schemas['CheckInPageView'];

@@ -3,7 +3,7 @@ import { Options } from './Labelled';
 /** Null: nobody said. */
 export type Floor = Body<'PUT', `/api/sessions/${string}/floor`>['floor'];
 
-const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [
+export const FLOORS: ReadonlyArray<readonly [floor: string, label: string]> = [
     ['', 'not said: counts as hard'],
     ['soft', 'soft (mat, sand)'],
     ['sprung', 'sprung (hall)'],

@@ -159,7 +159,11 @@ const ON_A_PHONE = 4;
 function TopBar({ me }: { me: Me }) {
     const [finding, setFinding] = useFinding();
     const places = [...PLACES, ...(me.decides ? [['/people', 'People'] as const] : [])];
-    const findable = [...places, ...(me.decides ? [['/spreadsheets', 'Spreadsheets'] as const] : [])];
+    const findable = [
+        ...places,
+        ['/venues', 'Venues'] as const,
+        ...(me.decides ? [['/spreadsheets', 'Spreadsheets'] as const] : []),
+    ];
     const place = ([to, label]: readonly [string, string], className: string) => (
         <Link
             key={to}

@@ -1,12 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, type ReactNode, useRef, useState } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import { api, type Calendar, type Given, type SessionMade, type SessionPreview, type Today } from '../api/client';
 import { dayName } from '../api/words';
 import { newId } from '../offline/store';
 import { useMe } from './Frame';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
+import { AtHand } from './AtHand';
 import { Labelled, LabelledInput } from './Labelled';
+import { Toggle } from './Toggle';
+import { venueInWords } from './venues';
 import { plusDays, weekdayOf } from './days';
 import { figure, typed } from './forms';
 import { Weekdays } from './Weekdays';
@@ -158,14 +161,7 @@ function PlanForm({
                 <LabelledInput label="What it is called" name="title" required defaultValue="Evening session" />
                 <LabelledInput label="Minutes, if cut" name="minutes" inputMode="numeric" />
             </div>
-            <Labelled label="Where">
-                <input className="field" name="place" list="places" maxLength={80} />
-                <datalist id="places">
-                    {about.data?.places.map((place) => (
-                        <option key={place} value={place} />
-                    ))}
-                </datalist>
-            </Labelled>
+            <Where before={about.data?.places ?? []} />
             {first >= me.today && (
                 <Toggle on={weekly} onChange={setWeekly}>
                     Every week
@@ -188,6 +184,35 @@ function PlanForm({
                 {busy ? 'Working it out…' : 'Show what it makes'}
             </button>
         </form>
+    );
+}
+
+/** A venue of the club, a place of before, or another one: what is known of it stands below. */
+function Where({ before }: { before: string[] }) {
+    const [place, setPlace] = useState('');
+    const venues = useQuery({ queryKey: ['venues'], queryFn: () => api('GET', '/api/venues') });
+    const known = venues.data ?? [];
+    const venue = known.find((each) => each.name === place.trim());
+    const names = [...new Set([...known.map((each) => each.name), ...before])];
+    return (
+        <div>
+            <Labelled label="Where">
+                <input
+                    className="field"
+                    name="place"
+                    list="places"
+                    maxLength={80}
+                    value={place}
+                    onChange={(event) => setPlace(event.target.value)}
+                />
+                <datalist id="places">
+                    {names.map((name) => (
+                        <option key={name} value={name} />
+                    ))}
+                </datalist>
+            </Labelled>
+            {venue && <p className="text-sm text-soft">{venueInWords(venue)}</p>}
+        </div>
     );
 }
 
@@ -354,14 +379,6 @@ function Preview({
     );
 }
 
-function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
-    return (
-        <button type="button" aria-pressed={on} className={`btn ${on ? 'btn-main' : ''}`} onClick={() => onChange(!on)}>
-            {children}
-        </button>
-    );
-}
-
 function Made({ made, onDone }: { made: SessionMade; onDone: () => void }) {
     return (
         <div className="grid gap-3">
@@ -375,40 +392,5 @@ function Made({ made, onDone }: { made: SessionMade; onDone: () => void }) {
                 Done
             </button>
         </div>
-    );
-}
-
-/** What is there, when not everything is; null: all of it. */
-function AtHand({
-    kit,
-    objects,
-    onChange,
-}: {
-    kit: { id: string; name: string }[];
-    objects: string[] | null;
-    onChange: (objects: string[] | null) => void;
-}) {
-    return (
-        <details
-            open={objects !== null}
-            onToggle={(event) => onChange(event.currentTarget.open ? (objects ?? kit.map((each) => each.id)) : null)}
-        >
-            <summary className="opens">Not everything is at hand</summary>
-            <div className="mt-2 flex flex-wrap gap-1.5">
-                {kit.map((each) => (
-                    <Toggle
-                        key={each.id}
-                        on={objects?.includes(each.id) ?? true}
-                        onChange={(on) =>
-                            onChange(
-                                on ? [...(objects ?? []), each.id] : (objects ?? []).filter((id) => id !== each.id),
-                            )
-                        }
-                    >
-                        {each.name}
-                    </Toggle>
-                ))}
-            </div>
-        </details>
     );
 }

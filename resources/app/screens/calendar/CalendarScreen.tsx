@@ -55,6 +55,9 @@ export function CalendarScreen() {
                 <Link to="/plan" className="opens head">
                     Seasons and matches
                 </Link>
+                <Link to="/venues" className="opens head">
+                    Venues
+                </Link>
                 <span className="hidden grow sm:block" />
                 <SaveList
                     name={`calendar ${month.slice(0, 7)}`}
