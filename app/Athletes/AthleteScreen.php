@@ -8,6 +8,7 @@ use App\Athletes\Answers\AthleteView;
 use App\Courtside\MissingCounts;
 use App\Gates\Agreements;
 use App\Gates\Answers\DecisionView;
+use App\Gates\Answers\JudgedSessionView;
 use App\Gates\Decision;
 use App\Gates\KeptEvidence;
 use App\Gates\MatchReadiness;
@@ -35,6 +36,7 @@ use App\Returns\ReturnRefs;
 use App\Sessions\SheetRefs;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
@@ -150,6 +152,8 @@ final class AthleteScreen
 
         $gate = $ladders->gate($athlete, $placement, $readiness, $day->load, $day->limits);
         $word = Standings::word($athlete, $current, $readiness);
+        $reps = $ladders->reps($athlete, $placement);
+        $looked = GateResult::sessions($current->gate, $day->on, $reps);
 
         return new LadderView(
             id: $ladder->id,
@@ -176,9 +180,18 @@ final class AthleteScreen
                 next: $next,
                 athlete: $athlete,
                 readiness: $day->readiness,
-                reps: $ladders->reps($athlete, $placement),
+                reps: $reps,
             ),
             gate_asks: Wording::gateAsks($current->gate),
+            sessions: array_map(
+                fn (object $strip): JudgedSessionView => new JudgedSessionView(
+                    $strip->sheet_id,
+                    substr($strip->day, 0, 10),
+                    $strip->marks,
+                    in_array($strip->sheet_id, $looked, true),
+                ),
+                array_reverse($ladders->sessions($athlete, $placement)),
+            ),
             skill: $ladder->skill->id,
             progress: $this->progress->progress($athlete, $ladder->id, $day->on),
             set_length: $this->progress->setLength($athlete, $ladder->id, $day->squad, $day->on),

@@ -85,16 +85,23 @@ final class Standings
     /** @return list<JudgedRep> of this rung since the athlete entered it, as long as the same was looked for */
     public function reps(Athlete $athlete, Placement $placement): array
     {
-        $entered = Instant::of($placement->entered_at);
         $reps = [];
-        foreach ($this->stripsLike($athlete, $this->ladder($placement), $this->rung($placement)) as $strip) {
-            $last = Instant::of($strip->last_at);
-            if ($last->isAfter($entered)) {
-                array_push($reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last));
-            }
+        foreach ($this->sessions($athlete, $placement) as $strip) {
+            array_push($reps, ...RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)));
         }
 
         return $reps;
+    }
+
+    /** @return list<object{sheet_id: string, day: string, last_at: string, marks: string}> what those are from, oldest first */
+    public function sessions(Athlete $athlete, Placement $placement): array
+    {
+        $entered = Instant::of($placement->entered_at);
+
+        return array_values(array_filter(
+            $this->stripsLike($athlete, $this->ladder($placement), $this->rung($placement)),
+            fn (object $strip): bool => Instant::of($strip->last_at)->isAfter($entered),
+        ));
     }
 
     /**

@@ -22,7 +22,7 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText('second serve, point 3')).toBeVisible();
     await page.getByRole('button', { name: 'Out', exact: true }).click();
-    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByText('33 % first serves').first()).toBeVisible();
 
     await page.getByRole('button', { name: 'Grouping' }).click();
@@ -32,7 +32,7 @@ test('a four-by-five target round in twenty-one taps, a grouping on the pad, and
     for (let i = 0; i < 6; i++)
         await page.mouse.click(box.x + box.width * (0.7 + 0.02 * (i % 3)), box.y + box.height * (0.5 + 0.02 * (i % 2)));
     await expect(page.getByText('6 places')).toBeVisible();
-    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByText(/Tends right/)).toBeVisible();
     await hasNoAxeFindings(page);
 });

@@ -70,6 +70,22 @@ final class TodayTest extends TestCase
         $this->getJson("/api/sheets/{$this->sheetOf('Tomas')->id}")->assertStatus(503)->assertSee('Mend the file');
     }
 
+    public function test_a_good_rate_opens_to_its_repetitions_and_seven_days_to_their_days(): void
+    {
+        $this->actingAs($this->coach());
+        foreach (['Mira', 'Kaito', 'Pia'] as $name) {
+            $page = $this->getJson("/api/athletes/{$this->athlete($name)->id}")->assertOk()->json();
+            $ladder = $page['ladders'][0];
+            $looked = array_filter($ladder['sessions'], fn (array $session): bool => $session['counts']);
+            $marks = implode('', array_column($looked, 'marks'));
+            $this->assertSame($ladder['gate']['observed'], strlen((string) preg_replace('/u/i', '', $marks)), $name);
+            $this->assertSame($ladder['gate']['good'], strlen((string) preg_replace('/[^g]/i', '', $marks)), $name);
+            $week = array_filter($page['days'], fn (array $day): bool => $day['date'] <= $page['date']);
+            $sum = array_sum(array_column(array_slice($week, -7), 'arm'));
+            $this->assertEqualsWithDelta($page['statistics']['acute'], $sum, 1e-6, $name);
+        }
+    }
+
     public function test_every_number_opens_to_the_sets_behind_it(): void
     {
         $tomas = $this->athlete('Tomas');

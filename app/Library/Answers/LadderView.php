@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library\Answers;
 
 use App\Gates\Answers\GateView;
+use App\Gates\Answers\JudgedSessionView;
 use App\Gates\Answers\MatchReadyView;
 use App\Gates\Answers\PlacingView;
 use App\Gates\Answers\ProgressView;
@@ -23,6 +24,8 @@ final readonly class LadderView
         public ?string $previous,
         public GateView $gate,
         public string $gate_asks,
+        /** @var list<JudgedSessionView> what the gate looks at, the latest first */
+        public array $sessions,
         public string $skill,
         public ProgressView $progress,
         /** how long a set stays good, in a sentence; null while nothing shows */

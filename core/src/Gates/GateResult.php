@@ -96,11 +96,33 @@ final readonly class GateResult
         );
     }
 
-    public static function of(Gate $gate, Day $on, GateEvidence $evidence): self
+    /**
+     * The sessions a gate looks at: the rate is that of their repetitions.
+     *
+     * @param  list<JudgedRep>  $reps
+     * @return list<string> as the repetitions name them, oldest first
+     */
+    public static function sessions(Gate $gate, Day $on, array $reps): array
+    {
+        return array_map(strval(...), array_keys(self::window(self::recent($gate, $on, $reps), $gate->windowSessions)));
+    }
+
+    /**
+     * @param  list<JudgedRep>  $reps
+     * @return list<JudgedRep> those that are not too old, in their order
+     */
+    private static function recent(Gate $gate, Day $on, array $reps): array
     {
         $oldest = $on->ordinal - $gate->maxAgeDays;
-        $reps = array_values(array_filter($evidence->reps, fn (JudgedRep $rep): bool => $rep->at->day->ordinal > $oldest));
-        usort($reps, fn (JudgedRep $a, JudgedRep $b): int => $a->at->microseconds <=> $b->at->microseconds);
+        $recent = array_values(array_filter($reps, fn (JudgedRep $rep): bool => $rep->at->day->ordinal > $oldest));
+        usort($recent, fn (JudgedRep $a, JudgedRep $b): int => $a->at->microseconds <=> $b->at->microseconds);
+
+        return $recent;
+    }
+
+    public static function of(Gate $gate, Day $on, GateEvidence $evidence): self
+    {
+        $reps = self::recent($gate, $on, $evidence->reps);
         $window = self::window($reps, $gate->windowSessions);
         $observedReps = array_merge(...array_values($window));
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Athlete, type Ladder } from '../../api/client';
-import { dayName, n } from '../../api/words';
+import { dayName } from '../../api/words';
 import { CheckIn } from '../../parts/CheckIn';
 import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
@@ -14,6 +14,8 @@ import { Progress } from '../../parts/Progress';
 import { TapeRow, WordReasons } from '../../parts/Reasons';
 import { Strip } from '../../parts/Strip';
 import { WordMark } from '../../parts/WordMark';
+import { JudgedSessions } from './JudgedSessions';
+import { SevenDays } from './SevenDays';
 import { SecondLooks } from '../../parts/SecondLooks';
 import { Waiting } from '../../parts/Waiting';
 import { AwayAndHurt } from './away/AwayAndHurt';
@@ -206,6 +208,7 @@ function LadderColumn({
                                             <div className="mt-1 text-sm">
                                                 <p className="text-soft">The gate asks: {ladder.gate_asks}</p>
                                                 <GateTable criteria={ladder.gate.criteria} />
+                                                <JudgedSessions of={ladder.sessions} />
                                             </div>
                                         </details>
                                         {decides && (
@@ -368,12 +371,7 @@ function LoadByDay({ of }: { of: Athlete }) {
                 </Link>
             </div>
             <TimeAxis days={of.days} soreness={of.soreness} today={of.date} tapes={of.tapes} />
-            <p className="label mt-1">
-                Arm: last 7 days {n(of.statistics['acute'] ?? 0)} units, mean week of the month{' '}
-                {n(of.statistics['chronic_week'] ?? 0)}. Weighted ratio{' '}
-                {of.statistics['ratio_ewma'] == null ? 'not known' : of.statistics['ratio_ewma'].toFixed(2)}: shown
-                beside the caps, it decides nothing.
-            </p>
+            <SevenDays of={of} />
         </section>
     );
 }
