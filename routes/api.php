@@ -88,7 +88,10 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     });
     Route::get('venues', [VenueController::class, 'index']);
     Route::put('venues', [VenueController::class, 'keep'])->can('manage-people');
-    Route::post('venues/{venue}/remove', [VenueController::class, 'remove'])->whereUuid('venue')->can('change', 'venue');
+    Route::post('venues/{venue}/remove', [VenueController::class, 'remove'])
+        ->whereUuid('venue')
+        ->can('manage-people')
+        ->can('change', 'venue');
     Route::get('calendar', [CalendarController::class, 'show']);
     Route::get('week', [CalendarController::class, 'week']);
     Route::prefix('squads/{squad}/sessions')->controller(CalendarController::class)->group(function (): void {

@@ -12,10 +12,6 @@ final class VenuePolicy
 {
     public function change(User $user, Venue $venue): Response
     {
-        if ($venue->workspace_id !== $user->workspace_id) {
-            return Response::denyAsNotFound();
-        }
-
-        return $user->role->decides() ? Response::allow() : Response::deny('This is for the coach to do.');
+        return $venue->workspace_id === $user->workspace_id ? Response::allow() : Response::denyAsNotFound();
     }
 }

@@ -15,7 +15,7 @@ use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What the API answers is what docs/openapi.json says it answers: every member, every type, nothing beside. */
-#[Group('once')]
+#[Group('once'), Group('shape')]
 final class ApiDescriptionTest extends TestCase
 {
     public function test_every_answer_that_can_be_read_is_as_described(): void

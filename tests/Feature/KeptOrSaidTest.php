@@ -321,7 +321,7 @@ final class KeptOrSaidTest extends TestCase
     }
 
     /** The table that a device looks up says what the server would: the athlete's own record, school and condition in it. */
-    #[Group('once')]
+    #[Group('once'), Group('shape')]
     public function test_the_stop_table_says_what_the_server_says(): void
     {
         $this->actingAs($this->coach());

@@ -211,7 +211,7 @@ function Where({ before }: { before: string[] }) {
                     ))}
                 </datalist>
             </Labelled>
-            {venue && <p className="text-sm text-soft">{venueInWords(venue)}</p>}
+            {venue && <p className="mt-1 text-sm text-soft">{venueInWords(venue)}</p>}
         </div>
     );
 }

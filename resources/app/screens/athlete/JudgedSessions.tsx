@@ -4,7 +4,7 @@ import type { Ladder } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Strip } from '../../parts/Strip';
 
-const LONGEST = 40;
+const LONGEST = 28;
 
 const good = (marks: string): number => marks.replace(/[^g]/gi, '').length;
 const seen = (marks: string): number => marks.replace(/u/gi, '').length;
@@ -30,7 +30,7 @@ export function JudgedSessions({ of }: { of: Ladder['sessions'] }) {
                             {session.counts ? '' : ', older'}
                         </td>
                         <td className="w-full max-w-0 overflow-hidden">
-                            <Strip marks={session.marks} length={Math.min(LONGEST, session.marks.length)} height={14} />
+                            <Strip marks={session.marks} length={Math.min(LONGEST, session.marks.length)} height={11} />
                         </td>
                     </tr>
                 ))}
