@@ -2,8 +2,6 @@ import { defineConfig } from '@playwright/test';
 import './tests/Browser/clock';
 import { serverOf, SERVERS } from './tests/Browser/servers';
 
-const LONG = ['**/whole-crowd.spec.ts', '**/way-back.spec.ts', '**/weeks-ahead.spec.ts', '**/calendar.spec.ts'];
-
 export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: 'test-results',
@@ -33,11 +31,6 @@ export default defineConfig({
         actionTimeout: 15_000,
         screenshot: 'only-on-failure',
     },
-    // The longest begin first: at the end no worker waits for another.
-    projects: [
-        { name: 'long', testMatch: LONG },
-        { name: 'rest', testIgnore: LONG },
-    ],
     webServer: Array.from({ length: SERVERS }, (_, worker) => serverOf(worker)).map(
         ({ port, url, storage, clock }) => ({
             command: `tests/Browser/server ${port}`,
