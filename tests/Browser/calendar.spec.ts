@@ -95,6 +95,8 @@ test('six weeks are planned after a look, one is moved, one called off, one less
 test('a session of last week is entered late as sums, put right with a reason, and says so', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+    // Today has a button of the same name.
+    await expect(page.getByRole('table', { name: 'Sessions and matches, by week and day' })).toBeVisible();
     await page.getByRole('button', { name: 'Plan a session', exact: true }).click();
     const form = page.getByRole('dialog');
     const day = form.getByLabel('Day', { exact: true });
