@@ -61,7 +61,7 @@ final class Intake
                 'created_at' => $kept->created_at ?? Carbon::now(),
                 'updated_at' => Carbon::now(),
             ]);
-            $this->declare($athlete, $untilSure ?? $week, $by->workspace->today());
+            $this->declare($athlete, $untilSure ?? $week, $by->workspace->today(), $week != $before);
             Audit::of($by, $athlete, 'intake saved');
             $this->changed($athlete, $by);
         });
@@ -75,24 +75,21 @@ final class Intake
                 ?? throw new Problem(ProblemType::NothingToConfirm, 'No usual week waits for somebody to say that it is right.');
             DB::table('intakes')->where('athlete_id', $athlete->id)->update(['usual_week_until_sure' => null]);
             $week = self::week($intake->usual_week);
-            $this->declare($athlete, $week, $by->workspace->today());
+            $this->declare($athlete, $week, $by->workspace->today(), false);
             Audit::of($by, $athlete, 'usual week said to be right', $week ?? []);
             $this->changed($athlete, $by);
         });
     }
 
-    /** The record has another beginning: what was declared stands before that one. */
+    /**
+     * The record has grown, or has another beginning: what was declared stands before it and counts no more than it shows. Coming twice it
+     * changes nothing. Call it alone with the athlete.
+     */
     public function declareAgain(Athlete $athlete, Day $today): void
     {
-        $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->first();
-        $this->declare($athlete, self::week($intake->usual_week_until_sure ?? null) ?? self::week($intake->usual_week ?? null), $today);
-    }
-
-    /** The record has grown: what was declared counts no more than it shows. Nothing to do while nothing was declared. */
-    public function giveWay(Athlete $athlete, Day $today): void
-    {
-        if (DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->exists()) {
-            Alone::with($athlete->id, fn () => $this->declareAgain($athlete, $today));
+        $intake = DB::table('intakes')->where('athlete_id', $athlete->id)->whereNotNull('usual_week')->first();
+        if ($intake !== null) {
+            $this->declare($athlete, self::week($intake->usual_week_until_sure) ?? self::week($intake->usual_week), $today, false);
         }
     }
 
@@ -149,30 +146,49 @@ final class Intake
      *
      * @param  array<string, float>|null  $week  units a week by measure: arm, landings
      */
-    private function declare(Athlete $athlete, ?array $week, Day $today): void
+    private function declare(Athlete $athlete, ?array $week, Day $today, bool $isSaidAnew): void
     {
-        $days = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->distinct()->pluck('day')->all();
-        DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared')->delete();
-        $first = DB::table('work_sets')->where('athlete_id', $athlete->id)->min('day');
-        if ($week !== null) {
-            $end = $first === null ? $today : Day::of(substr($first, 0, 10));
-            $daily = $this->declaredDays($athlete, $week, $today);
-            for ($back = 1; $back <= UsualWeek::DECLARED_DAYS; $back++) {
-                $day = $end->plus(-$back)->iso();
-                $days[] = $day;
-                foreach (['arm' => 'overhand-throw', 'landings' => 'jump'] as $measure => $skill) {
-                    DB::table('work_sets')->insert([
-                        'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}",
-                        'source' => 'declared', 'skill' => $skill, 'reps' => 0, 'object' => 'body',
-                        'implement' => 'standard', 'side' => 'dominant',
-                        $measure => $daily[$measure],
-                    ]);
-                }
-            }
+        $declared = fn () => DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', 'declared');
+        $stands = $declared()->orderBy('day')->orderBy('skill')->get(['day', 'skill', 'arm', 'landings'])
+            ->map(fn (object $row): array => [substr($row->day, 0, 10), $row->skill, (float) $row->arm, (float) $row->landings])->all();
+        $wanted = $week === null ? [] : $this->wanted($athlete, $week, $today, $isSaidAnew || $stands === [] ? null : end($stands)[0]);
+        // A database gives a number back with fewer digits than it was given.
+        $asKept = fn (array $of): string => sprintf('%s %s %.6f %.6f', ...$of);
+        if (array_map($asKept, $wanted) === array_map($asKept, $stands)) {
+            return;
         }
-        foreach (array_unique(array_map(fn (string $day): string => substr($day, 0, 10), $days)) as $day) {
+        $declared()->delete();
+        foreach ($wanted as [$day, $skill, $arm, $landings]) {
+            DB::table('work_sets')->insert([
+                'athlete_id' => $athlete->id, 'day' => $day, 'session' => "declared {$day}", 'source' => 'declared', 'skill' => $skill,
+                'reps' => 0, 'object' => 'body', 'implement' => 'standard', 'side' => 'dominant', 'arm' => $arm, 'landings' => $landings,
+            ]);
+        }
+        foreach (array_unique(array_column([...$stands, ...$wanted], 0)) as $day) {
             DailyTotals::refresh($athlete->id, $day);
         }
+    }
+
+    /**
+     * @param  array<string, float>  $week  units a week by measure
+     * @param  string|null  $lastDay  of the weeks that stand; null: said just now
+     * @return list<array{string, string, float, float}> day, skill, arm and landings, in order
+     */
+    private function wanted(Athlete $athlete, array $week, Day $today, ?string $lastDay): array
+    {
+        $first = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('source', '!=', 'declared')->min('day');
+        $last = UsualWeek::lastDay(
+            $first === null ? null : Day::of(substr($first, 0, 10)),
+            $lastDay === null ? $today->plus(-1) : Day::of($lastDay),
+        );
+        $daily = $this->declaredDays($athlete, $week, $today);
+        $rows = [];
+        for ($back = UsualWeek::DECLARED_DAYS - 1; $back >= 0; $back--) {
+            $day = $last->plus(-$back)->iso();
+            array_push($rows, [$day, 'jump', 0.0, $daily['landings']], [$day, 'overhand-throw', $daily['arm'], 0.0]);
+        }
+
+        return $rows;
     }
 
     /**
@@ -184,6 +200,7 @@ final class Intake
         $starter = $this->library->ruleSet('starter')->limits;
         $done = DB::table('work_sets')
             ->where('athlete_id', $athlete->id)
+            ->where('source', '!=', 'declared')
             ->groupBy('day')
             ->orderBy('day')
             ->selectRaw('day, sum(arm) as arm, sum(landings) as landings')

@@ -9,6 +9,7 @@ use App\Athletes\Intake;
 use App\Athletes\Squad;
 use App\Limits\CarriedLoads;
 use App\People\Workspace;
+use App\Records\Alone;
 use App\Seasons\FollowSessions;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -32,7 +33,7 @@ final class FitTheDay implements ShouldQueue
         }
         $athletes = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->get();
         foreach ($athletes as $athlete) {
-            $intake->giveWay($athlete, $workspace->today());
+            Alone::with($athlete->id, fn () => $intake->declareAgain($athlete, $workspace->today()));
             $carried->carry($athlete, $workspace->today());
         }
         $ids = $athletes->pluck('id')->all();

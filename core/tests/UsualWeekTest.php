@@ -78,6 +78,15 @@ final class UsualWeekTest extends TestCase
         $this->assertNull(UsualWeek::untilSure(0.0, [100.0]), 'Not declared.');
     }
 
+    public function test_the_declared_weeks_stay_where_they_were_said_and_never_reach_into_the_record(): void
+    {
+        $said = Day::of('2027-03-31');
+        $this->assertSame('2027-03-31', UsualWeek::lastDay(null, $said)->iso());
+        $this->assertSame('2027-03-31', UsualWeek::lastDay(Day::of('2027-06-01'), $said)->iso(), 'two idle months are idle');
+        $this->assertSame('2027-03-31', UsualWeek::lastDay(Day::of('2027-04-01'), $said)->iso());
+        $this->assertSame('2027-02-28', UsualWeek::lastDay(Day::of('2027-03-01'), $said)->iso());
+    }
+
     public function test_after_two_weeks_the_record_speaks(): void
     {
         $series = new DailySeries([1000 => 40.0, 1010 => 60.0, 1020 => 500.0], 1000);

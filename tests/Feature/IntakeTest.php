@@ -16,6 +16,7 @@ use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\UsualWeek;
 use Augendo\Core\Load\WorkSet;
+use Carbon\Carbon;
 use Database\Factories\AthleteFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -86,9 +87,18 @@ final class IntakeTest extends TestCase
         $before = $declared();
         $this->declare($new, 1, null)->assertOk();
         $this->assertSame($before, $declared(), 'not said anew, it stays');
+        $until = fn (): string => substr((string) DB::table('work_sets')->where('athlete_id', $new->id)->max('day'), 0, 10);
+        $now = Carbon::now();
+        Carbon::setTestNow($now->copy()->addDays(40));
+        $revision = DB::table('athletes')->where('id', $new->id)->value('revision');
+        FitTheDay::dispatchSync($squad->workspace_id);
+        $this->declare($new, 2, null)->assertOk();
+        $this->assertSame([$today->plus(-1)->iso(), $before], [$until(), $declared()], 'nothing done for weeks is nothing done');
+        $this->assertLessThanOrEqual($revision + 1, DB::table('athletes')->where('id', $new->id)->value('revision'));
+        Carbon::setTestNow($now);
 
         // However much somebody says, half of what the starter allows a week is the most that counts.
-        $this->declare($new, 2, [['skill' => 'pitch', 'reps' => 3000, 'felt' => null]])->assertOk();
+        $this->declare($new, 3, [['skill' => 'pitch', 'reps' => 3000, 'felt' => null]])->assertOk();
         $this->postJson("/api/athletes/{$new->id}/intake/usual-week/confirm")->assertOk();
         $most = UsualWeek::mostDeclared(app(Library::class)->ruleSet('starter')->limits, $new->ageOn($today), Measure::Arm);
         $this->assertEqualsWithDelta(4 * $most, $declared()['arm'], 1e-9);
@@ -105,7 +115,7 @@ final class IntakeTest extends TestCase
         $done = (float) DB::table('work_sets')->where('athlete_id', $new->id)->where('source', 'here')->sum('arm');
         $this->assertEqualsWithDelta(4 * $done / 2, $declared()['arm'], 1e-9);
         $this->assertSame(28.0, $declared()['days']);
-        $this->declare($new, 3, [])->assertOk()->assertJsonPath('usual_week', null);
+        $this->declare($new, 4, [])->assertOk()->assertJsonPath('usual_week', null);
         $this->assertSame(0.0, $declared()['days']);
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Load;
 
+use Augendo\Core\Day;
 use Augendo\Core\Limits\CapLimit;
 use Augendo\Core\Limits\Limit;
 
@@ -79,6 +80,18 @@ final class UsualWeek
             && $limit->windowDays === self::CAP_DAYS && $limit->measure === $measure && $limit->appliesAt($age));
 
         return $caps === [] ? null : self::MOST_OF_THE_CAP * min(array_map(fn (CapLimit $cap): float => $cap->max, $caps));
+    }
+
+    /**
+     * It says nothing of the days since it was said: a pause before the record begins stays a pause.
+     *
+     * @param  Day|null  $firstOfRecord  null: nothing is on record yet
+     * @param  Day  $said  the last day before it was said
+     * @return Day the last of the declared days
+     */
+    public static function lastDay(?Day $firstOfRecord, Day $said): Day
+    {
+        return $firstOfRecord === null || $firstOfRecord->isAfter($said) ? $said : $firstOfRecord->plus(-1);
     }
 
     /** @return float|null units a week in the first days of the record; null while there are fewer days than speak */
