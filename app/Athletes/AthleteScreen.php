@@ -60,6 +60,7 @@ final class AthleteScreen
         private readonly Library $library,
         private readonly Progress $progress,
         private readonly NewcomerPlace $place,
+        private readonly SecondLooks $looks,
     ) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
@@ -102,7 +103,7 @@ final class AthleteScreen
             days: $this->days($load, $on),
             tapes: Tapes::inPlay($limits->board($on, $load->record)->states($load->plansOn($on)), $on),
             soreness: $this->soreness($athlete, $squad, $on),
-            second_looks: $user->role->decides() ? app(SecondLooks::class)->open([$athlete->id]) : [],
+            second_looks: $user->role->decides() ? $this->looks->open([$athlete->id]) : [],
             decisions: Decision::query()
                 ->with('decider')
                 ->where('athlete_id', $athlete->id)

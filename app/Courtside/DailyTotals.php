@@ -55,13 +55,7 @@ final class DailyTotals
     /** Sums the day anew. Call it in the transaction that changed the work sets. */
     public static function refresh(string $athleteId, string $day): void
     {
-        DB::table('daily_totals')->where('athlete_id', $athleteId)->where('day', $day)->delete();
-        DB::table('daily_totals')->insertUsing(
-            [...self::KEY, ...array_values(self::columns())],
-            self::summed()->where('athlete_id', $athleteId)->where('day', $day),
-        );
-        CarriedLoads::forget($athleteId, $day);
-        AthletesChanged::one($athleteId);
+        self::refreshDays([(object) ['athlete_id' => $athleteId, 'day' => $day]]);
     }
 
     /**

@@ -174,7 +174,7 @@ final class SecondLooks
         $reps = [];
         foreach ($strips as $strip) {
             $last = Instant::of($strip->last_at);
-            $isLike = $this->library->ladder($decision->ladder, (int) $strip->ladder_version)->rung($rung->id)?->judgesLike($rung) === true;
+            $isLike = $this->library->judgedLike($decision->ladder, (int) $strip->ladder_version, $rung);
             if ($isLike && ! $last->isAfter($decided) && ($entered === null || $last->isAfter(Instant::of($entered)))) {
                 array_push($reps, ...RepStrip::read($strip->marks, $strip->sheet_id, $last));
             }

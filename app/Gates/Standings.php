@@ -145,10 +145,7 @@ final class Standings
     {
         return array_values(array_filter(
             $this->strips[$athlete->id]["{$ladder->id}/{$rung->id}"] ?? [],
-            fn (object $strip): bool => $this->library
-                ->ladder($ladder->id, (int) $strip->ladder_version)
-                ->rung($rung->id)
-                ?->judgesLike($rung) === true,
+            fn (object $strip): bool => $this->library->judgedLike($ladder->id, (int) $strip->ladder_version, $rung),
         ));
     }
 

@@ -8,7 +8,6 @@ use App\Athletes\Athlete;
 use App\Courtside\DailyTotals;
 use App\Limits\AthleteLoads;
 use App\Records\Alone;
-use App\Sessions\WorkLog;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\SetCost;
@@ -27,20 +26,7 @@ final class JudgeWork
 {
     private const OLDEST_DAYS = 3653;
 
-    private const MOST_SETS = 60;
-
-    private const MOST_REPS = 1000;
-
-    private const MOST_METRES = 200.0;
-
     private const AT_ONCE = 500;
-
-    /** What clubs write for a place. */
-    private const PLACES = [
-        '' => 'here', 'here' => 'here', 'training' => 'here', 'practice' => 'here', 'squad' => 'here', 'hall' => 'here', 'club' => 'here',
-        'home' => 'home', 'at home' => 'home', 'match' => 'match', 'game' => 'match', 'competition' => 'match', 'tournament' => 'match',
-        'other club' => 'other club', 'elsewhere' => 'other club', 'school' => 'other club', 'other' => 'other club',
-    ];
 
     /** @var array<string, string>|null skill ids by the word */
     private ?array $words = null;
@@ -67,7 +53,7 @@ final class JudgeWork
 
                     continue;
                 }
-                $byDay[$day->iso()][] = [$line, $athlete, $this->set($import, $row, $day, $athlete, $skill), $this->place($row)];
+                $byDay[$day->iso()][] = [$line, $athlete, $this->set($import, $row, $day, $athlete, $skill), $row->place()];
             } catch (RowFault $fault) {
                 $unusable[ImportRows::why($fault)][] = $line;
             }
@@ -169,28 +155,15 @@ final class JudgeWork
     /** @throws RowFault */
     private function set(Import $import, Cells $row, Day $day, Athlete $athlete, string $skill): WorkSet
     {
-        $reps = $row->count(Column::Reps, self::MOST_REPS) ?? throw new RowFault(Column::Reps, CellFault::Missing, '');
-
         return WorkSet::ordinarily(
             $day,
             "import {$import->id} {$day->iso()}",
             $this->library->skills()[$skill],
-            $reps * ($row->count(Column::Sets, self::MOST_SETS) ?? 1),
+            $row->reps(),
             $row->effort(),
-            $row->distanceM(self::MOST_METRES),
+            $row->distanceM(),
             $row->side($athlete->throwing_side),
         );
-    }
-
-    /** @throws RowFault */
-    private function place(Cells $row): string
-    {
-        $word = Str::lower($row->text(Column::Where));
-        $place = self::PLACES[$word] ?? null;
-
-        return in_array($place, WorkLog::SOURCES, true)
-            ? $place
-            : throw new RowFault(Column::Where, CellFault::UnknownWord, $row->text(Column::Where));
     }
 
     /** @param  array<string, list<array{0: int, 1: Athlete, 2: WorkSet, 3: string}>>  $byDay */

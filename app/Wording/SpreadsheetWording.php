@@ -10,6 +10,7 @@ use App\Spreadsheets\ImportState;
 use App\Spreadsheets\ReadSpreadsheet;
 use Augendo\Core\Day;
 use Augendo\Core\Spreadsheets\CellFault;
+use Augendo\Core\Spreadsheets\Cells;
 use Augendo\Core\Spreadsheets\Column;
 use Augendo\Core\Spreadsheets\Kind;
 use Augendo\Core\Spreadsheets\Verdict;
@@ -61,10 +62,10 @@ final class SpreadsheetWording
     private static function range(Column $column): string
     {
         return match ($column) {
-            Column::Reps => 'Repetitions are whole, from 1 to 1000.',
-            Column::Sets => 'Sets are whole, from 1 to 60.',
+            Column::Reps => 'Repetitions are whole, from 1 to '.Cells::MOST_REPS.'.',
+            Column::Sets => 'Sets are whole, from 1 to '.Cells::MOST_SETS.'.',
             Column::Effort => 'Effort lies above 0 and goes to 100 %.',
-            Column::Distance => 'A distance lies above 0 and goes to 200 m.',
+            Column::Distance => 'A distance lies above 0 and goes to '.Wording::length(Cells::MOST_METRES).'.',
             default => 'A name has at most 60 letters.',
         };
     }

@@ -51,14 +51,14 @@ final class SpreadsheetCellsTest extends TestCase
     }
 
     #[DataProvider('counts')]
-    public function test_a_count_is_whole_and_without_a_mark_for_thousands(string $cell, int|CellFault|null $means): void
+    public function test_a_count_is_whole_and_without_a_mark_for_thousands(string $cell, int|CellFault $means): void
     {
-        $this->assertMeans($means, fn (): ?int => $this->row(Column::Reps, $cell)->count(Column::Reps, 1000));
+        $this->assertMeans($means, fn (): int => $this->row(Column::Reps, $cell)->reps());
     }
 
     public static function counts(): iterable
     {
-        yield ['', null];
+        yield ['', CellFault::Missing];
         yield ['12', 12];
         yield ['12.0', 12];
         yield ['12,00', 12];
@@ -76,7 +76,7 @@ final class SpreadsheetCellsTest extends TestCase
     public function test_a_distance_has_the_unit_behind_it_or_that_of_its_column(
         string $cell, LengthUnit $unit, float|CellFault|null $means,
     ): void {
-        $this->assertMeans($means, fn (): ?float => $this->row(Column::Distance, $cell, unit: $unit)->distanceM(200.0));
+        $this->assertMeans($means, fn (): ?float => $this->row(Column::Distance, $cell, unit: $unit)->distanceM());
     }
 
     public static function distances(): iterable
@@ -158,6 +158,21 @@ final class SpreadsheetCellsTest extends TestCase
         $this->assertSame(Handedness::Left, $this->row(Column::ThrowingSide, 'Left-handed')->throwingSide());
         $this->assertNull($this->row(Column::ThrowingSide, '')->throwingSide());
         $this->assertMeans(CellFault::UnknownWord, fn () => $this->row(Column::ThrowingSide, 'both')->throwingSide());
+    }
+
+    public function test_sets_times_repetitions_and_where_it_was(): void
+    {
+        $row = fn (string $sets, string $reps, string $where): Cells => new Cells(
+            [$sets, $reps, $where], [Column::Sets, Column::Reps, Column::Where], DateOrder::DayFirst, LengthUnit::Metres,
+        );
+        $this->assertSame(36, $row('3', '12', '')->reps());
+        $this->assertSame(12, $row('', '12', '')->reps());
+        $this->assertMeans(CellFault::OutOfRange, fn (): int => $row('61', '12', '')->reps());
+        $this->assertSame(
+            ['here', 'here', 'home', 'match', 'other club'],
+            array_map(fn (string $where): string => $row('', '1', $where)->place(), ['', 'Hall', 'At home', 'GAME', 'school']),
+        );
+        $this->assertMeans(CellFault::UnknownWord, fn (): string => $row('', '1', 'moon')->place());
     }
 
     public function test_columns_are_known_by_what_clubs_write_above_them(): void

@@ -196,6 +196,12 @@ final class Library
         return true;
     }
 
+    /** Whether a version of a ladder looked for the same on a rung as it does now: what was judged by it is evidence still. */
+    public function judgedLike(string $ladder, int $version, Rung $rung): bool
+    {
+        return $this->ladder($ladder, $version)->rung($rung->id)?->judgesLike($rung) === true;
+    }
+
     /** Reads a ladder that does not ship anew when it is next asked for. */
     public function forget(string $id): void
     {

@@ -19,6 +19,23 @@ final readonly class Cells
 
     private const HARD = ['hard', 'full', 'max', 'maximal', 'all out', 'high', 'match', 'game'];
 
+    /** What one row may say at most; more is a slip of the pen. */
+    public const MOST_REPS = 1000;
+
+    public const MOST_SETS = 60;
+
+    public const MOST_METRES = 200.0;
+
+    private const MOST_LETTERS = 60;
+
+    /** What clubs write for a place. Nothing said is with the squad. */
+    private const PLACES = [
+        'here' => ['', 'here', 'training', 'practice', 'squad', 'hall', 'club'],
+        'home' => ['home', 'at home'],
+        'match' => ['match', 'game', 'competition', 'tournament'],
+        'other club' => ['other club', 'elsewhere', 'school', 'other'],
+    ];
+
     /**
      * @param  list<string>  $cells
      * @param  array<int, Column>  $columns  by place in the row
@@ -51,7 +68,7 @@ final readonly class Cells
         if ($given === '') {
             throw new RowFault(Column::Name, CellFault::Missing, $whole);
         }
-        if (mb_strlen($given) > 60 || mb_strlen($family) > 60) {
+        if (max(mb_strlen($given), mb_strlen($family)) > self::MOST_LETTERS) {
             throw new RowFault(Column::Name, CellFault::OutOfRange, $whole === '' ? "{$given} {$family}" : $whole);
         }
 
@@ -81,11 +98,23 @@ final readonly class Cells
     }
 
     /**
+     * Repetitions of the whole row: those of a set, as many times as there are sets.
+     *
+     * @throws RowFault
+     */
+    public function reps(): int
+    {
+        $reps = $this->count(Column::Reps, self::MOST_REPS) ?? throw new RowFault(Column::Reps, CellFault::Missing, '');
+
+        return $reps * ($this->count(Column::Sets, self::MOST_SETS) ?? 1);
+    }
+
+    /**
      * A whole number from 1; null where nothing stands.
      *
      * @throws RowFault
      */
-    public function count(Column $column, int $most): ?int
+    private function count(Column $column, int $most): ?int
     {
         $cell = $this->text($column);
         if ($cell === '') {
@@ -135,7 +164,7 @@ final readonly class Cells
      *
      * @throws RowFault
      */
-    public function distanceM(float $most): ?float
+    public function distanceM(): ?float
     {
         $cell = $this->text(Column::Distance);
         if ($cell === '') {
@@ -146,7 +175,7 @@ final readonly class Cells
         $value = self::number(rtrim($own === null ? $cell : substr($cell, 0, -strlen($behind[0]))))
             ?? throw new RowFault(Column::Distance, CellFault::NoNumber, $cell);
         $metres = ($own ?? $this->unit)->inMetres($value);
-        if ($metres <= 0 || $metres > $most) {
+        if ($metres <= 0 || $metres > self::MOST_METRES) {
             throw new RowFault(Column::Distance, CellFault::OutOfRange, $cell);
         }
 
@@ -183,6 +212,22 @@ final readonly class Cells
             in_array($word, ['right', 'r', 'left', 'l'], true) => $word[0] === $throws->value[0] ? Side::Dominant : Side::Other,
             default => throw new RowFault(Column::Side, CellFault::UnknownWord, $this->text(Column::Side)),
         };
+    }
+
+    /**
+     * @return 'here'|'home'|'match'|'other club' where it was done
+     *
+     * @throws RowFault
+     */
+    public function place(): string
+    {
+        $word = mb_strtolower($this->text(Column::Where));
+        foreach (self::PLACES as $place => $words) {
+            if (in_array($word, $words, true)) {
+                return $place;
+            }
+        }
+        throw new RowFault(Column::Where, CellFault::UnknownWord, $this->text(Column::Where));
     }
 
     /** A number with a point or a comma before its decimals. With three digits behind it, it may be thousands: no number then. */

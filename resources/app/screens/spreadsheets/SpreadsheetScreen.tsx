@@ -10,6 +10,9 @@ import { TakeBack } from './TakeBack';
 
 const LOOK_AGAIN_MS = 600;
 
+/** What has come so far is taken back, not left. */
+const ON_RECORD: Import['state'][] = ['taking', 'taken', 'taking back', 'taken back'];
+
 /** One spreadsheet on its way in: what its columns are, what would become of each row; then all of it or nothing. */
 export function SpreadsheetScreen() {
     const { importId } = useParams({ from: '/frame/spreadsheets/$importId' });
@@ -54,7 +57,7 @@ export function SpreadsheetScreen() {
                     </Link>
                     <h1 className="truncate text-2xl">{file.file_name}</h1>
                 </div>
-                {(waits || file.state === 'failed') && (
+                {!ON_RECORD.includes(file.state) && (
                     <button type="button" className="btn btn-quiet" onClick={drop}>
                         Leave this file
                     </button>
