@@ -19,6 +19,7 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Support\Facades\DB;
 
 /** How many are left in this match? Each counts hard; what was done today counts already. */
@@ -43,7 +44,7 @@ final class MatchScreen
         $held = array_values(
             array_filter(
                 $day->load->plansOn($on),
-                fn (CostedSet $plan): bool => $fixture === null || $plan->session !== "match {$fixture->id}",
+                fn (CostedSet $plan): bool => $fixture === null || $plan->session !== MatchEvent::session($fixture->id),
             ),
         );
         $board = $day->limits->board($on, $day->load->record->with($held));
@@ -63,7 +64,7 @@ final class MatchScreen
                     $id,
                     $names[$id],
                     Bounds::costs($one, Side::Dominant, $gauges),
-                    MayPlay::today($day->returns->open($athlete->id), $this->library->skills()[$id], $athlete, $day->readiness),
+                    MayPlay::today($day->returns, $this->library->skills()[$id], $athlete, $day->readiness),
                 ),
                 array_keys($ones),
                 $ones,

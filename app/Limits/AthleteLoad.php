@@ -13,6 +13,7 @@ use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
+use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Readiness;
@@ -36,20 +37,28 @@ final readonly class AthleteLoad
         return array_values(array_filter($this->plans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
     }
 
-    /** @param  Rung  $rung  the one the session works on */
+    /**
+     * @param  Claim  $claim  of the session
+     * @param  list<Claim>  $others  what else is planned
+     * @param  Rung  $rung  the one the session works on
+     * @param  list<string>  $without  sessions that are taken for not planned
+     */
     public function frame(
-        Day $on, string $session, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing,
+        Claim $claim, array $others, Readiness $readiness, LimitCalendar $limits, Rung $rung, Handedness $throwing, array $without = [],
     ): SessionFrame {
         return new SessionFrame(
-            on: $on,
-            session: $session,
+            on: $claim->day,
+            session: $claim->session,
             price: $this->price,
             readiness: $readiness,
             record: $this->record,
             limits: $limits,
-            otherPlans: $this->plans,
-            layoff: Layoff::of($this->record, $on, $rung, $this->price),
+            otherPlans: $without === []
+                ? $this->plans
+                : array_values(array_filter($this->plans, fn (CostedSet $set): bool => ! in_array($set->session, $without, true))),
+            layoff: Layoff::of($this->record, $claim->day, $rung, $this->price),
             throwing: $throwing,
+            givingWay: $claim->thatGiveWay($others),
         );
     }
 }

@@ -13,6 +13,7 @@ use Augendo\Core\Load\Side;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Returning\Programme;
 use Augendo\Core\Returning\ProgrammeReader;
+use Augendo\Core\Returning\ProgrammeStage;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -43,6 +44,8 @@ final class PlayReturn extends Record
 {
     protected $table = 'returns';
 
+    protected $attributes = ['stage' => 0];
+
     private ?Programme $read = null;
 
     protected function casts(): array
@@ -53,6 +56,11 @@ final class PlayReturn extends Record
     public function programmeAsOpened(): Programme
     {
         return $this->read ??= ProgrammeReader::read(Node::parse($this->definition));
+    }
+
+    public function stageAtHand(): ProgrammeStage
+    {
+        return $this->programmeAsOpened()->stages[$this->stage];
     }
 
     /** The side of the work that is on its way back. Landings are done with both legs unless a stage says otherwise. */

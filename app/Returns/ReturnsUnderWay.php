@@ -63,6 +63,12 @@ final class ReturnsUnderWay
         return null;
     }
 
+    /** @return list<PlayReturn> */
+    public function allOpen(string $athleteId): array
+    {
+        return array_values(array_filter($this->all($athleteId), fn (PlayReturn $return): bool => $return->state === 'open'));
+    }
+
     /** @return list<PlayReturn> open and finished ones */
     public function all(string $athleteId): array
     {

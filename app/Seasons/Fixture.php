@@ -8,6 +8,8 @@ use App\Records\Record;
 use Augendo\Core\Day;
 use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Skill;
+use Augendo\Core\Planning\Claim;
+use Augendo\Core\Planning\ClaimKind;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Database\Eloquent\Builder;
@@ -76,6 +78,19 @@ final class Fixture extends Record
     public function day(): Day
     {
         return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** Training elsewhere is held whatever is planned here; a match gives way to a way back. */
+    public function claim(): Claim
+    {
+        return new Claim(
+            kind: ClaimKind::Match,
+            day: $this->day(),
+            startsAt: $this->starts_at,
+            session: MatchEvent::session($this->id),
+            title: $this->title,
+            isFixed: $this->kind === self::ELSEWHERE,
+        );
     }
 
     /**

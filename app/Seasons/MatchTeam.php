@@ -32,6 +32,7 @@ use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\ExpectedMatch;
+use Augendo\Core\Planning\MatchEvent;
 use Illuminate\Support\Facades\DB;
 
 /** Who plays in a match of a squad, and what that takes of each. */
@@ -151,12 +152,11 @@ final class MatchTeam
         if ($away !== null) {
             return AwayWording::absence($away, $day->on);
         }
-        $return = $day->returns->open($athlete->id);
         $isToday = $match->day()->equals($day->on);
         foreach ($skills as $skill) {
             $why = $isToday
-                ? MayPlay::today($return, $skill, $athlete, $day->readiness($athlete))
-                : MayPlay::returning($return, $skill);
+                ? MayPlay::today($day->returns, $skill, $athlete, $day->readiness($athlete))
+                : MayPlay::ahead($day->returns, $skill, $athlete);
             if ($why !== null) {
                 return $why;
             }
@@ -268,7 +268,8 @@ final class MatchTeam
             $skills,
         );
         // What this match is expected to take is not taken from it.
-        $beside = array_values(array_filter($load->plansOn($day->on), fn (CostedSet $set): bool => $set->session !== "match {$match->id}"));
+        $own = MatchEvent::session($match->id);
+        $beside = array_values(array_filter($load->plansOn($day->on), fn (CostedSet $set): bool => $set->session !== $own));
         $board = $day->limits($athlete)->board($day->on, $load->record->with($beside))->hardTouchedBy(array_values($ones));
         $gauges = array_values(array_filter($board->gauges(), fn (Gauge $gauge): bool => $gauge->allowance !== null));
 

@@ -27,6 +27,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
@@ -114,7 +115,7 @@ final class Seasons
             $inPlan[$id] = true;
         }
         foreach ($load->fixtures->ahead($season->athlete_id, Fixture::MATCH) as $match) {
-            $inPlan["match {$match->id}"] = true;
+            $inPlan[MatchEvent::session($match->id)] = true;
         }
 
         return array_values(array_filter($load->plans, fn (CostedSet $set): bool => ! isset($inPlan[$set->session])));

@@ -46,6 +46,7 @@ final class EditSheet
                 ]);
             }
             $sheet->update(['version' => $version + 1, 'edited' => true]);
+            RefitPlans::thatGiveWay($sheet);
             AthletesChanged::one($sheet->athlete_id);
         });
     }

@@ -17,10 +17,12 @@ use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\BuiltSession;
+use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Equipment;
 use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SessionBuilder;
+use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Planning\Weave;
 use Augendo\Core\Returning\StageRung;
@@ -97,15 +99,19 @@ final class FitSheet
             $notes[] = SheetNote::floorNotKnown();
         }
         // Of a session that is over and only written down, the doses are what the rung asks, not what that day still held.
-        $built = $this->sheet->trainingSession->entered_late
-            ? BuiltSession::asAsked($rung)
-            : SessionBuilder::build(
-                $this->open->frame(),
-                $rung,
-                asGiven: $stage !== null,
-                minutes: $this->sheet->pace['minutes'] ?? null,
-            );
+        $late = $this->sheet->trainingSession->entered_late;
+        $fitted = fn (SessionFrame $frame): BuiltSession => SessionBuilder::build(
+            $frame,
+            $rung,
+            asGiven: $stage !== null,
+            minutes: $this->sheet->pace['minutes'] ?? null,
+        );
+        $built = $late ? BuiltSession::asAsked($rung) : $fitted($this->open->frame());
         $notes = [...$notes, ...array_map(fn (Trim $trim): SheetNote => SheetNote::trim($trim), $built->trims)];
+        $first = $late ? [] : $this->gaveWayTo($built, $fitted);
+        if ($first !== []) {
+            $notes[] = SheetNote::gaveWay($first);
+        }
         $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults);
         $row = [
             'rung' => $stage === null ? $rung->id : $this->sheet->rung,
@@ -127,6 +133,26 @@ final class FitSheet
     }
 
     /**
+     * What else is planned on the day and comes first, where without it this sheet would hold more.
+     *
+     * @param  \Closure(SessionFrame): BuiltSession  $fitted
+     * @return list<Claim>
+     */
+    private function gaveWayTo(BuiltSession $built, \Closure $fitted): array
+    {
+        if (! $built->isHeldBackByLimits()) {
+            return [];
+        }
+        $first = $this->sheet->claim()->comesAfter($this->open->otherClaims());
+        if ($first === []) {
+            return [];
+        }
+        $alone = $fitted($this->open->frameWithout(array_map(fn (Claim $claim): string => $claim->session, $first)));
+
+        return $alone->blocks == $built->blocks ? [] : $first;
+    }
+
+    /**
      * @param  array<string, mixed>  $row
      * @param  list<SheetBlock>  $blocks
      */
@@ -138,10 +164,14 @@ final class FitSheet
 
                 return;
             }
+            $before = SheetBlock::taken($this->sheet->blocks()->get()->all());
             $this->sheet->update($row);
             $this->sheet->blocks()->delete();
             $this->sheet->blocks()->saveMany($blocks);
             $this->sheet->unsetRelation('blocks');
+            if (SheetBlock::taken($blocks) !== $before) {
+                RefitPlans::thatGiveWay($this->sheet);
+            }
             AthletesChanged::one($this->sheet->athlete_id);
         });
     }

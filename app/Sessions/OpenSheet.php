@@ -14,6 +14,7 @@ use App\Limits\AthleteLoads;
 use App\Limits\RuleSets;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
+use App\Seasons\Fixture;
 use Augendo\Core\Day;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
@@ -26,6 +27,7 @@ use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Readiness;
@@ -44,6 +46,9 @@ final class OpenSheet
 
     /** @var list<JudgedRep>|null */
     private ?array $seenLast = null;
+
+    /** @var list<Claim>|null */
+    private ?array $otherClaims = null;
 
     private function __construct(
         private readonly Library $library,
@@ -154,10 +159,30 @@ final class OpenSheet
 
     public function frame(): SessionFrame
     {
-        return $this->frame ??= $this->load()->frame(
-            $this->day(), $this->sheet->id, $this->readiness(), $this->limits(), $this->ladderRung(),
-            $this->athlete->throwing_side,
+        return $this->frame ??= $this->frameWithout([]);
+    }
+
+    /** @param  list<string>  $sessions  that are taken for not planned */
+    public function frameWithout(array $sessions): SessionFrame
+    {
+        return $this->load()->frame(
+            $this->sheet->claim(), $this->otherClaims(), $this->readiness(), $this->limits(), $this->ladderRung(),
+            $this->athlete->throwing_side, $sessions,
         );
+    }
+
+    /** @return list<Claim> what else is planned for the athlete from the day on */
+    public function otherClaims(): array
+    {
+        return $this->otherClaims ??= [
+            ...Sheet::plannedFrom($this->athlete->id, $this->day())
+                ->whereKeyNot($this->sheet->id)
+                ->get()
+                ->map(fn (Sheet $sheet): Claim => $sheet->claim())
+                ->values()
+                ->all(),
+            ...array_map(fn (Fixture $each): Claim => $each->claim(), $this->load()->fixtures->ahead($this->athlete->id)),
+        ];
     }
 
     public function limits(): LimitCalendar

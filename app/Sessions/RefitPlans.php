@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Athlete;
 use Augendo\Core\Day;
+use Augendo\Core\Planning\Claim;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -18,13 +19,45 @@ final class RefitPlans
     /** A look asks for the same keeping once in so many seconds. */
     private const ASK_AGAIN_S = 30;
 
-    /** Fits every sheet of an athlete that waits for it. */
+    /**
+     * Fits every sheet of an athlete that waits for it: whatever holds its room first, and then what gives way to it. One that got another
+     * dose leaves others waiting, each of which gives way to it, so this comes to an end.
+     */
     public static function ofAthlete(string $athleteId): void
     {
         $athlete = Athlete::query()->with('workspace')->find($athleteId);
-        foreach ($athlete === null ? [] : Sheet::waiting([$athleteId], $athlete->workspace->today())->orderBy('held_on')->get() as $sheet) {
-            FitSheet::now($sheet);
+        if ($athlete === null) {
+            return;
         }
+        $fitted = [];
+        while (($sheet = self::next($athleteId, $athlete->workspace->today(), $fitted)) !== null) {
+            FitSheet::now($sheet);
+            $fitted[] = $sheet->id;
+        }
+    }
+
+    /** @param  list<string>  $fitted  in this run: whoever changes one of them meanwhile asks for another run */
+    private static function next(string $athleteId, Day $today, array $fitted): ?Sheet
+    {
+        return Sheet::waiting([$athleteId], $today)
+            ->with('trainingSession')
+            ->whereNotIn('id', $fitted)
+            ->get()
+            ->sort(fn (Sheet $a, Sheet $b): int => Claim::inOrder($a->claim(), $b->claim()))
+            ->first();
+    }
+
+    /** What gives way to a sheet is fitted anew once the sheet is kept: somebody changed what it takes. */
+    public static function thatGiveWay(Sheet $sheet): void
+    {
+        $claim = $sheet->claim();
+        $others = Sheet::plannedFrom($sheet->athlete_id, $sheet->trainingSession->squad->workspace->today())->get();
+        $giveWay = $others->filter(fn (Sheet $other): bool => $other->claim()->givesWayTo($claim));
+        if ($giveWay->isEmpty()) {
+            return;
+        }
+        Sheet::query()->whereKey($giveWay->modelKeys())->where('state', 'planned')->where('edited', false)->update(['stale' => true]);
+        RefitSheets::dispatch($sheet->athlete_id)->afterCommit();
     }
 
     /** A sheet that was just made, or put on another rung, is fitted once that is kept. */

@@ -12,6 +12,8 @@ use App\Returns\PlayReturn;
 use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Day;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Planning\Claim;
+use Augendo\Core\Planning\ClaimKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -99,6 +101,20 @@ final class Sheet extends Record
     }
 
     /**
+     * Those an athlete has on a day or after it that are not over, with their sessions.
+     *
+     * @return Builder<self>
+     */
+    public static function plannedFrom(string $athleteId, Day $day): Builder
+    {
+        return self::query()
+            ->with('trainingSession')
+            ->where('athlete_id', $athleteId)
+            ->where('held_on', '>=', $day->iso())
+            ->whereIn('state', ['planned', 'running']);
+    }
+
+    /**
      * Those that wait, as waits() says it of one.
      *
      * @param  list<string>  $athleteIds
@@ -126,6 +142,19 @@ final class Sheet extends Record
     public function day(): Day
     {
         return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** What holds the room of its day, beside whatever else is planned. */
+    public function claim(): Claim
+    {
+        return new Claim(
+            kind: ClaimKind::ofSession($this->return_stage !== null, $this->trainingSession->extra),
+            day: $this->day(),
+            startsAt: $this->trainingSession->starts_at,
+            session: $this->id,
+            title: $this->trainingSession->title,
+            isFixed: $this->state !== 'planned' || $this->edited,
+        );
     }
 
     /** @return BelongsTo<Athlete, $this> */

@@ -69,6 +69,22 @@ final class SheetBlock extends Record
         ]);
     }
 
+    /**
+     * @param  list<self>  $blocks
+     * @return list<string> what of them takes room in a limit, each in a line: two sheets with the same lines take the same
+     */
+    public static function taken(array $blocks): array
+    {
+        $working = array_filter($blocks, fn (self $block): bool => $block->reps > 0);
+        $line = fn (self $block): string => sprintf(
+            '%s %s %s %s %d %.6f %s %d %s',
+            $block->skill, $block->object, $block->side->value, $block->surface?->value, $block->reps, $block->effort,
+            $block->distance_m === null ? '-' : sprintf('%.6f', $block->distance_m), $block->legs, $block->drop_cm,
+        );
+
+        return array_values(array_map($line, $working));
+    }
+
     public function dose(Library $library): BlockDose
     {
         return new BlockDose(

@@ -8,6 +8,7 @@ use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Readiness\Site;
@@ -23,7 +24,7 @@ final readonly class SheetNote
     private const VERSION = 1;
 
     /**
-     * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'as_written'  $why
+     * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'|'as_written'  $why
      * @param  array<string, mixed>  $figures
      * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
      */
@@ -77,6 +78,14 @@ final readonly class SheetNote
     public static function emphasis(Emphasis $emphasis): self
     {
         return new self('emphasis', ['emphasis' => $emphasis->value]);
+    }
+
+    /** @param  non-empty-list<Claim>  $first  what of the day comes first and took the room */
+    public static function gaveWay(array $first): self
+    {
+        return new self('gave_way', ['to' => array_map(fn (Claim $claim): array => [
+            'kind' => $claim->kind->value, 'title' => $claim->title, 'starts_at' => $claim->startsAt,
+        ], $first)]);
     }
 
     /** @return array{v: int, why: string, block: int|null, figures: array<string, mixed>} */

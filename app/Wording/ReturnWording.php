@@ -77,6 +77,10 @@ final class ReturnWording
             $asks[] = Wording::percent($stage->targetRate).' good';
         }
 
+        if ($stage->isMatchPlay) {
+            $asks[] = 'a match may be played for it';
+        }
+
         return implode(', ', $asks);
     }
 

@@ -8,6 +8,7 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetNote;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Planning\ClaimKind;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Readiness\Site;
@@ -41,8 +42,22 @@ final class SheetWording
             'drill' => "“{$this->faultName($sheet, $of['fault'])}” led last time: its drill goes before the judged block and again "
                 .'in the middle of it.',
             'emphasis' => 'From the season: '.lcfirst(PlanWording::emphasis(Emphasis::from($of['emphasis']))).'.',
+            'gave_way' => self::gaveWay($of['to']),
             default => $of['words'],
         };
+    }
+
+    /** @param  non-empty-list<array{kind: string, title: string, starts_at: string}>  $first */
+    private static function gaveWay(array $first): string
+    {
+        $names = array_map(fn (array $each): string => match (ClaimKind::from($each['kind'])) {
+            ClaimKind::ReturnStage => "the stage of the way back at {$each['starts_at']}",
+            ClaimKind::Match => "the match at {$each['starts_at']} (“{$each['title']}”)",
+            default => "the session at {$each['starts_at']} (“{$each['title']}”)",
+        }, $first);
+        $verb = count($names) === 1 ? 'comes' : 'come';
+
+        return ucfirst(implode(' and ', $names))." {$verb} first on this day: this session gave way and got what was left.";
     }
 
     /** @param  array<string, mixed>  $of */

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Returns\PlayReturn;
 use App\Seasons\Fixture;
 use Augendo\Core\Day;
 use Database\Factories\FixtureFactory;
+use Database\Factories\PlayReturnFactory;
+use Database\Factories\ReturnAttemptFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -116,6 +119,34 @@ final class MatchTeamTest extends TestCase
         $this->assertFalse($match->refresh()->lined_up);
         $jumps = $this->match(5, 'jump');
         $this->lineUp($jumps, [$this->athlete('Luca')->id])->assertOk();
+    }
+
+    public function test_on_the_stage_that_is_match_play_a_match_is_open_again_and_only_there(): void
+    {
+        $match = $this->match(5);
+        $luca = $this->athlete('Luca');
+        $return = PlayReturn::query()->where('athlete_id', $luca->id)->where('state', 'open')->firstOrFail();
+        $last = count($return->programmeAsOpened()->stages) - 1;
+        $return->update(['stage' => $last - 1]);
+        $this->lineUp($match, [$luca->id])->assertStatus(422)->assertSee('its stages decide');
+        $return->update(['stage' => $last]);
+        $this->lineUp($match, [$luca->id])->assertOk();
+        $this->assertGreaterThan(0.0, $this->planned($luca->id, 5));
+
+        // On the day itself the stage has to be due: too soon after its last pass it is not.
+        $return->attempts()->delete();
+        ReturnAttemptFactory::new()->create([
+            'return_id' => $return->id, 'day' => $this->today->plus(-1)->iso(), 'stage' => $last, 'morning_entered' => 0,
+            'recorded_by' => $this->coach()->id,
+        ]);
+        $this->lineUp($this->match(0), [$luca->id])->assertStatus(422)->assertSee('not due today');
+
+        // A second way back, on another ladder, waits for its own stages.
+        PlayReturnFactory::new()->create([
+            'athlete_id' => $luca->id, 'ladder' => 'block-jump-landing', 'programme' => $return->programme, 'site' => $return->site,
+            'definition' => $return->definition, 'stage' => 0, 'opened_by' => $this->coach()->id,
+        ]);
+        $this->lineUp($this->match(6), [$luca->id])->assertStatus(422)->assertSee('its stages decide');
     }
 
     private function match(int $days, string $skill = 'float-serve'): Fixture

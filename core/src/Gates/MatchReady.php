@@ -114,13 +114,19 @@ final readonly class MatchReady
     }
 
     /**
-     * On a way back nobody plays before its stages say so, unless the match loads no part of it.
+     * On a way back nobody plays before they stand on a stage that is match play, unless the match loads no part of it.
      *
      * @param  list<Channel>  $comingBack  the parts on their way back
      */
-    public static function waitsForReturn(array $comingBack, Skill $skill): bool
+    public static function waitsForReturn(array $comingBack, bool $isMatchPlay, Skill $skill): bool
     {
-        return array_filter($skill->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $comingBack, true)) !== [];
+        return ! $isMatchPlay && self::loadsAny($comingBack, $skill);
+    }
+
+    /** @param  list<Channel>  $channels */
+    public static function loadsAny(array $channels, Skill $skill): bool
+    {
+        return array_filter($skill->loadedChannels(), fn (Channel $channel): bool => in_array($channel, $channels, true)) !== [];
     }
 
     public function isOpen(): bool

@@ -15,6 +15,12 @@ final readonly class BuiltSession
      */
     public function __construct(public array $blocks, public array $trims) {}
 
+    /** Whether a limit took something of what was asked. */
+    public function isHeldBackByLimits(): bool
+    {
+        return array_filter($this->trims, fn (Trim $trim): bool => $trim->cause === 'limit') !== [];
+    }
+
     /** What the rung asks, whatever the day held: of a session that is over and is only written down. */
     public static function asAsked(Rung $rung): self
     {

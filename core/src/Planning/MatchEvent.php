@@ -38,6 +38,12 @@ final readonly class MatchEvent
         return $named === null ? $squad !== null && in_array($squad, $squads, true) : $named === $athlete;
     }
 
+    /** @return string what its expected work is planned under */
+    public static function session(string $id): string
+    {
+        return "match {$id}";
+    }
+
     /**
      * @param  float  $share  of the expected dose, 0 to 1
      * @return list<CostedSet>
@@ -49,7 +55,7 @@ final readonly class MatchEvent
             $reps = (int) floor($dose->reps * $share + 1e-9);
             if ($reps > 0) {
                 $sets[] = $price->of(
-                    WorkSet::ordinarily($this->day, "match {$this->id}", $dose->skill, $reps, $dose->effort, side: $dose->side),
+                    WorkSet::ordinarily($this->day, self::session($this->id), $dose->skill, $reps, $dose->effort, side: $dose->side),
                 );
             }
         }

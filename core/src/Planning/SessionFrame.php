@@ -31,8 +31,11 @@ final readonly class SessionFrame
 
     private LimitBoard $board;
 
-    /** @var list<CostedSet> */
+    /** @var list<CostedSet> what stands beside it on the day */
     private array $sameDay;
+
+    /** @var list<CostedSet> what is planned beside it and gives way to it */
+    private array $givesWay;
 
     /**
      * @var array<int, array{plan: non-empty-list<CostedSet>, before: LoadRecord, over: list<string>}> later planned
@@ -44,6 +47,7 @@ final readonly class SessionFrame
      * @param  string  $session  id of the session the blocks belong to
      * @param  LoadRecord  $record  what was done
      * @param  list<CostedSet>  $otherPlans  what else is planned from that day on
+     * @param  list<string>  $givingWay  sessions among them that are fitted to what this one leaves
      * @param  Layoff  $layoff  how long what the session works had not worked
      * @param  Handedness  $throwing  the athlete's throwing side
      */
@@ -57,12 +61,17 @@ final readonly class SessionFrame
         array $otherPlans,
         public Layoff $layoff,
         private Handedness $throwing,
+        array $givingWay = [],
     ) {
         $this->board = $limits->board($on, $record);
-        $sameDay = $later = [];
+        $sameDay = $givesWay = $later = [];
         $reach = $limits->reachDays();
         foreach ($otherPlans as $set) {
-            if ($set->day === $on->ordinal) {
+            if (in_array($set->session, $givingWay, true)) {
+                if ($set->day === $on->ordinal) {
+                    $givesWay[] = $set;
+                }
+            } elseif ($set->day === $on->ordinal) {
                 $sameDay[] = $set;
             } elseif ($set->day > $on->ordinal && ($reach === null || $set->day <= $on->ordinal + $reach)) {
                 $later[$set->day][] = $set;
@@ -70,6 +79,7 @@ final readonly class SessionFrame
         }
         ksort($later);
         $this->sameDay = $sameDay;
+        $this->givesWay = $givesWay;
         $before = $record->with($sameDay);
         $laterDays = [];
         foreach ($later as $ordinal => $plan) {
@@ -174,7 +184,7 @@ final readonly class SessionFrame
      */
     public function states(array $blocks): array
     {
-        return $this->board->states([...$this->sameDay, ...$this->sets($blocks)]);
+        return $this->board->states([...$this->sameDay, ...$this->givesWay, ...$this->sets($blocks)]);
     }
 
     /**

@@ -51,7 +51,7 @@ final class ProgrammeReader
             ['name', 'text', 'sets', 'reps', 'effort'],
             [
                 'distance_share', 'object', 'surface', 'legs', 'rest_s', 'passes', 'min_gap_days', 'needs_clearance',
-                'criteria', 'target_rate',
+                'criteria', 'target_rate', 'match_play',
             ],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
@@ -76,6 +76,7 @@ final class ProgrammeReader
             needsClearance: $node->get('needs_clearance')->optional(fn (Node $n): bool => $n->bool()) ?? false,
             criteria: array_map(self::criterion(...), $node->get('criteria')->optional(fn (Node $n): array => $n->items()) ?? []),
             targetRate: $node->get('target_rate')->optional($share),
+            isMatchPlay: $node->get('match_play')->optional(fn (Node $n): bool => $n->bool()) ?? false,
         );
     }
 

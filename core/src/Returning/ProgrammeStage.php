@@ -14,6 +14,7 @@ final readonly class ProgrammeStage
      * @param  float  $effort  0 to 1
      * @param  float|null  $distanceShare  of the athlete's longest throw
      * @param  list<StageCriterion>  $criteria  measured before the stage is left
+     * @param  bool  $isMatchPlay  a match is the work of this stage: whoever stands on it may be in a line-up
      * @param  float|null  $targetRate  share of judged repetitions that must be good for the stage to count as completed
      */
     public function __construct(
@@ -32,5 +33,6 @@ final readonly class ProgrammeStage
         public bool $needsClearance,
         public array $criteria,
         public ?float $targetRate,
+        public bool $isMatchPlay = false,
     ) {}
 }

@@ -17,6 +17,7 @@ type Stage = {
     passes?: number;
     min_gap_days?: number;
     needs_clearance?: boolean;
+    match_play?: boolean;
     [other: string]: unknown;
 };
 type Definition = {
@@ -143,6 +144,7 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                             <th className="pr-2">Passes</th>
                             <th className="pr-2">Days between</th>
                             <th className="pr-2">Clearance</th>
+                            <th className="pr-2">Matches</th>
                             <th>
                                 <span className="sr-only">Acts</span>
                             </th>
@@ -163,6 +165,7 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                                             ...stage,
                                             name: `${stage.name}, again`,
                                             needs_clearance: false,
+                                            match_play: false,
                                         }),
                                     })
                                 }
@@ -252,6 +255,16 @@ function StageRow({
                         onChange={(event) => onChange({ needs_clearance: event.target.checked })}
                     />
                     first
+                </label>
+            </td>
+            <td className="pr-2">
+                <label className="flex items-center gap-1">
+                    <input
+                        type="checkbox"
+                        checked={stage.match_play === true}
+                        onChange={(event) => onChange({ match_play: event.target.checked })}
+                    />
+                    may play
                 </label>
             </td>
             <td className="whitespace-nowrap text-right">
