@@ -9,6 +9,7 @@ use App\Courtside\Answers\MatchCountView;
 use App\Courtside\Answers\ScoresView;
 use App\Courtside\MatchScreen;
 use App\Courtside\Requests\ScoreRequest;
+use App\Courtside\Requests\TakeBackRequest;
 use App\Courtside\Scores;
 use App\Courtside\ScoreScreen;
 use App\Gates\Answers\HelpedLogView;
@@ -94,9 +95,10 @@ final class AthleteController
     }
 
     #[Answers(ScoresView::class)]
-    public function withdrawScore(Request $request, Athlete $athlete, string $score, Scores $scores, ScoreScreen $screen): JsonResponse
-    {
-        $scores->withdraw($athlete, $score, $request->user());
+    public function withdrawScore(
+        TakeBackRequest $request, Athlete $athlete, string $score, Scores $scores, ScoreScreen $screen,
+    ): JsonResponse {
+        $scores->withdraw($athlete, $score, $request->validated('reason'), $request->user());
 
         return $this->scores($request, $athlete, $screen);
     }
@@ -186,9 +188,9 @@ final class AthleteController
     }
 
     #[Answers(null)]
-    public function takeBackWork(Request $request, Athlete $athlete, string $entry, WorkLog $log): JsonResponse
+    public function takeBackWork(TakeBackRequest $request, Athlete $athlete, string $entry, WorkLog $log): JsonResponse
     {
-        $log->takeBack($athlete, $entry, $request->user());
+        $log->takeBack($athlete, $entry, $request->validated('reason'), $request->user());
 
         return response()->json(status: 204);
     }

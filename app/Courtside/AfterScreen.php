@@ -145,7 +145,10 @@ final class AfterScreen
     /** @return list<BlockCountView> */
     private function counts(Sheet $sheet): array
     {
-        $done = array_count_values(array_map(fn (Tap $rep): string => $rep->blockId, TapFold::standing($sheet->taps())));
+        $standing = TapFold::standing($sheet->taps());
+        $done = fn (SheetBlock $block): array => array_values(
+            array_filter($standing, fn (Tap $rep): bool => $rep->blockId === $block->id),
+        );
 
         return $sheet->blocks
             ->filter(fn (SheetBlock $block): bool => $block->asked_reps > 0)
@@ -153,7 +156,8 @@ final class AfterScreen
                 id: $block->id,
                 title: $block->title,
                 planned: $block->reps,
-                done: $done[$block->id] ?? 0,
+                done: count($done($block)),
+                falls: TapFold::falls($done($block)),
                 dose: Wording::dose($block->effort, $block->distance_m),
             ))
             ->values()

@@ -14,6 +14,7 @@ use Augendo\Core\Day;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** Counts that were put right: what stood there, what stands there now, who and why. */
 final class Corrections
@@ -26,6 +27,7 @@ final class Corrections
 
         return $rows->map(fn (object $row): CorrectionView => new CorrectionView(
             sheet_id: $sheet->id,
+            athlete_id: $sheet->athlete_id,
             sentence: implode(', ', array_map(
                 fn (array $count, string $block): string => Wording::countChanged(
                     $titles[$block] ?? 'a block', $count['before'], $count['after'],
@@ -46,7 +48,7 @@ final class Corrections
         $zone = $user->workspace->timezone;
         $rows = self::query()
             ->join('athletes', 'athletes.id', '=', 'corrections.athlete_id')
-            ->join('sheets', 'sheets.id', '=', 'corrections.sheet_id')
+            ->leftJoin('sheets', 'sheets.id', '=', 'corrections.sheet_id')
             ->whereIn('corrections.athlete_id', $user->athletesOf($squad)->select('athletes.id'))
             ->where('lowers', true)
             ->where('made_at', '>=', Carbon::parse($today->plus(-CountChange::SHOWN_DAYS)->iso(), $zone)->utc())
@@ -55,8 +57,9 @@ final class Corrections
 
         return $rows->map(fn (object $row): CorrectionView => new CorrectionView(
             sheet_id: $row->sheet_id,
+            athlete_id: $row->athlete_id,
             sentence: Wording::countChanged(
-                "{$row->given_name}, ".Wording::day(Day::of(substr($row->held_on, 0, 10))),
+                "{$row->given_name}, ".self::about($row),
                 (int) array_sum(array_column(json_decode($row->counts, true), 'before')),
                 (int) array_sum(array_column(json_decode($row->counts, true), 'after')),
             ).' repetitions.',
@@ -65,6 +68,32 @@ final class Corrections
             by: $row->by,
             at: Carbon::parse($row->made_at, 'UTC')->setTimezone($zone)->toIso8601String(),
         ))->all();
+    }
+
+    /** Of which day, and what it was where it has no sheet. */
+    private static function about(object $row): string
+    {
+        if ($row->sheet_id !== null) {
+            return Wording::day(Day::of(substr($row->held_on, 0, 10)));
+        }
+        $entry = json_decode($row->entry, true);
+
+        return ($entry['day'] === null ? '' : Wording::day(Day::of($entry['day'])).', ').Wording::takenBack($entry['source']);
+    }
+
+    /**
+     * An entry without a sheet was taken back, and its load with it.
+     *
+     * @param  array{source: string, day: string|null}  $entry  source as work has it
+     */
+    public static function ofEntry(string $athleteId, array $entry, int $reps, string $reason, User $by): void
+    {
+        DB::table('corrections')->insert([
+            'id' => (string) Str::uuid7(), 'athlete_id' => $athleteId, 'sheet_id' => null,
+            'entry' => json_encode($entry, JSON_THROW_ON_ERROR),
+            'counts' => json_encode(['entry' => ['before' => $reps, 'after' => 0]], JSON_THROW_ON_ERROR),
+            'lowers' => true, 'reason' => $reason, 'made_by' => $by->id, 'made_at' => Carbon::now(),
+        ]);
     }
 
     private static function query(): Builder

@@ -347,6 +347,7 @@ final class CourtsideScreen
             scored: ! $open->rung()->outcomeIgnored
                 && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
                 && $dose->skill->family !== Family::Jump,
+            lands: $dose->skill->landingsPerRep > 0.0,
             doses: array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses),
             load: self::load($planned),
         );

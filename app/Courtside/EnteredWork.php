@@ -6,6 +6,7 @@ namespace App\Courtside;
 
 use App\Athletes\Athlete;
 use App\Limits\AthleteLoads;
+use App\People\User;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\WorkSet;
 use Illuminate\Support\Facades\DB;
@@ -28,10 +29,12 @@ final class EnteredWork
     }
 
     /**
+     * Its load goes with it: that gives room, so it stands where the coach sees it.
+     *
      * @param  list<string>  $sources  of which it may be
      * @return object{day: string, skill: string, reps: int, effort: float|null}|null what it was; null when it is not there
      */
-    public function takeBack(Athlete $athlete, string $id, array $sources): ?object
+    public function takeBack(Athlete $athlete, string $id, array $sources, string $reason, User $by): ?object
     {
         $row = DB::table('work_sets')->where('athlete_id', $athlete->id)->whereIn('source', $sources)->where('client_id', $id)->first();
         if ($row === null) {
@@ -40,6 +43,7 @@ final class EnteredWork
         DB::table('work_sets')->where('id', $row->id)->delete();
         $day = substr($row->day, 0, 10);
         DailyTotals::refresh($athlete->id, $day);
+        Corrections::ofEntry($athlete->id, ['source' => $row->source, 'day' => $day], (int) $row->reps, $reason, $by);
 
         return (object) ['day' => $day, 'skill' => $row->skill, 'reps' => (int) $row->reps, 'effort' => $row->effort];
     }

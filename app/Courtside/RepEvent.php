@@ -9,7 +9,7 @@ use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Instant;
 
 /**
- * One tap courtside: a repetition (rep), its withdrawal or correction, what is tried from here on (trying), how hard a
+ * One tap courtside: a repetition (rep), a fall, their withdrawal or correction, what is tried from here on (trying), how hard a
  * set felt (felt), where it
  * landed (landed), why
  * it went on after a stop that is no hard limit (going_on), or what a second person saw of the same repetition

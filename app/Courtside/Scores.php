@@ -66,17 +66,19 @@ final class Scores
     }
 
     /** Takes a score back, and its load with it. */
-    public function withdraw(Athlete $athlete, string $id, User $by): void
+    public function withdraw(Athlete $athlete, string $id, string $reason, User $by): void
     {
-        Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $id, $reason, $by): void {
             $score = DB::table('scores')->where('athlete_id', $athlete->id)->where('id', $id)->first()
                 ?? throw new Problem(ProblemType::NotFound, 'This score is not there.');
             if ($score->withdrawn_at !== null) {
                 return;
             }
             DB::table('scores')->where('id', $id)->update(['withdrawn_at' => Carbon::now(), 'withdrawn_by' => $by->id]);
-            $reps = $this->work->takeBack($athlete, $id, [self::SOURCE])->reps ?? 0;
-            Audit::of($by, $athlete, 'score taken back', ['day' => substr($score->day, 0, 10), 'kind' => $score->kind, 'reps' => $reps]);
+            $reps = $this->work->takeBack($athlete, $id, [self::SOURCE], $reason, $by)->reps ?? 0;
+            Audit::of($by, $athlete, 'score taken back', [
+                'day' => substr($score->day, 0, 10), 'kind' => $score->kind, 'reps' => $reps, 'reason' => $reason,
+            ]);
             AthletesChanged::one($athlete, $by->workspace->today());
         });
     }

@@ -94,7 +94,8 @@ final class HeadroomScreen
             '>',
             $on->plus(-self::RECENT_DAYS)->iso(),
         )->orderByDesc('day')->get()->map(fn (object $row): LoggedWorkView => new LoggedWorkView(
-            $row->client_id, substr($row->day, 0, 10), Wording::entered($row->source, (int) $row->reps, $names[$row->skill] ?? $row->skill)
+            $row->client_id, substr($row->day, 0, 10), (int) $row->reps,
+            Wording::entered($row->source, (int) $row->reps, $names[$row->skill] ?? $row->skill)
             .', '
             .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)),
             DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],

@@ -99,16 +99,16 @@ final class WorkLog
     }
 
     /** Takes an entry back; what it said stays in the log of who did what. */
-    public function takeBack(Athlete $athlete, string $id, User $by): void
+    public function takeBack(Athlete $athlete, string $id, string $reason, User $by): void
     {
-        Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
-            $gone = $this->work->takeBack($athlete, $id, self::SOURCES)
+        Alone::with($athlete->id, function () use ($athlete, $id, $reason, $by): void {
+            $gone = $this->work->takeBack($athlete, $id, self::SOURCES, $reason, $by)
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
             Audit::of(
                 $by,
                 $athlete,
                 'logged work taken back',
-                (array) $gone,
+                [...(array) $gone, 'reason' => $reason],
             );
             AthletesChanged::one($athlete, $by->workspace->today());
         });

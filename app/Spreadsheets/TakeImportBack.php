@@ -6,6 +6,7 @@ namespace App\Spreadsheets;
 
 use App\Athletes\Athlete;
 use App\Athletes\Privacy;
+use App\Courtside\Corrections;
 use App\Courtside\DailyTotals;
 use App\Records\Alone;
 use App\Records\Audit;
@@ -16,8 +17,8 @@ use Illuminate\Support\Facades\DB;
 /** Everything that came with a spreadsheet goes again, in one transaction. */
 final class TakeImportBack extends ImportJob
 {
-    /** What everybody in a squad has, record or not. */
-    private const NO_RECORD = ['athlete_squad'];
+    /** What everybody in a squad has, record or not; and that something was taken back, when nothing else is there any more. */
+    private const NO_RECORD = ['athlete_squad', 'corrections'];
 
     protected function begins(): ImportState
     {
@@ -42,8 +43,14 @@ final class TakeImportBack extends ImportJob
         $ids = DB::table('work_sets')->where('import_id', $import->id)->distinct()->pluck('athlete_id')->sort()->values()->all();
         Alone::with($ids, function () use ($import, $ids): void {
             $days = DB::table('work_sets')->where('import_id', $import->id)->distinct()->get(['athlete_id', 'day']);
+            $reps = DB::table('work_sets')->where('import_id', $import->id)->groupBy('athlete_id')
+                ->selectRaw('athlete_id, sum(reps) as reps')->pluck('reps', 'athlete_id');
             DB::table('work_sets')->where('import_id', $import->id)->delete();
             DailyTotals::refreshDays($days);
+            foreach ($reps as $id => $of) {
+                $entry = ['source' => 'spreadsheet', 'day' => null];
+                Corrections::ofEntry((string) $id, $entry, (int) $of, (string) $import->reason, $import->maker);
+            }
             WorkBroughtIn::follow($import, $ids, 'work brought in was taken back', ['reason' => $import->reason]);
             $this->done($import);
         });

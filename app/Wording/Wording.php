@@ -499,6 +499,19 @@ final class Wording
         return "{$what}: {$before} → {$after}";
     }
 
+    /** An entry that was taken back. */
+    public static function takenBack(string $source): string
+    {
+        return match ($source) {
+            'score' => 'a score taken back',
+            'spreadsheet' => 'a spreadsheet taken back',
+            'match' => 'a match taken back',
+            'home' => 'practice at home taken back',
+            'other club' => 'training elsewhere taken back',
+            default => 'logged work taken back',
+        };
+    }
+
     /** Work entered without a sheet: where, how many of what. */
     public static function entered(string $source, int $reps, string $skill): string
     {

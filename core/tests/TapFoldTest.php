@@ -79,6 +79,24 @@ final class TapFoldTest extends TestCase
         $this->assertSame([false, true, 'elbow', 'sheet'], [$judged->good, $judged->safety, $judged->fault, $judged->session]);
     }
 
+    public function test_a_fall_is_a_landing_that_counts_and_that_nobody_judges(): void
+    {
+        $taps = [
+            $this->tap('a', 1),
+            $this->tap('fall', 2, ['kind' => 'fall', 'verdict' => null]),
+            $this->tap('taken back', 3, ['kind' => 'fall', 'verdict' => null]),
+            $this->tap('w', 4, ['kind' => 'withdraw', 'targetId' => 'taken back', 'verdict' => null]),
+            $this->tap('c', 5, ['kind' => 'correct', 'targetId' => 'fall', 'verdict' => 'good']),
+        ];
+        $standing = TapFold::standing($taps);
+        $this->assertSame(['a', 'fall'], array_map(fn (Tap $rep): string => $rep->id, $standing));
+        $this->assertNull($standing[1]->verdict, 'no correction makes it a repetition');
+        $this->assertSame(1, TapFold::falls($standing));
+        $evidence = TapFold::evidence($standing, ['block' => Side::Dominant]);
+        $this->assertSame(['a'], array_map(fn (Tap $rep): string => $rep->id, $evidence));
+        $this->assertSame([], TapFold::standing([$taps[1]], 'second'));
+    }
+
     public function test_where_it_landed_is_the_last_touch_for_each_repetition_that_stands(): void
     {
         $landed = fn (string $id, int $second, string $target, string $where): Tap => $this->tap(

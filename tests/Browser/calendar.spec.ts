@@ -169,6 +169,8 @@ test.describe('on a phone', () => {
             .getByRole('button', { name: /^Take back/ })
             .first()
             .click();
+        await page.getByLabel('Why').fill('It was Thursday’s, told twice');
+        await page.getByRole('button', { name: 'Take it back' }).click();
         await expect(page.getByText(/At home: 25 × float serve/)).toHaveCount(0);
     });
 });

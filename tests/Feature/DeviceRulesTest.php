@@ -78,9 +78,9 @@ final class DeviceRulesTest extends TestCase
     {
         $events = [];
         foreach (range(0, mt_rand(2, 14)) as $seq) {
-            $ids = array_column(array_filter($events, fn (array $event): bool => $event['kind'] === 'rep'), 'id');
-            $kind = $ids === [] ? 'rep' : ['rep', 'rep', 'rep', 'withdraw', 'correct'][mt_rand(0, 4)];
-            $verdict = $kind === 'withdraw' ? null : ['good', 'not_good', 'unobserved'][mt_rand(0, 2)];
+            $ids = array_column(array_filter($events, fn (array $event): bool => in_array($event['kind'], ['rep', 'fall'], true)), 'id');
+            $kind = $ids === [] ? 'rep' : ['rep', 'rep', 'rep', 'fall', 'withdraw', 'correct'][mt_rand(0, 5)];
+            $verdict = in_array($kind, ['withdraw', 'fall'], true) ? null : ['good', 'not_good', 'unobserved'][mt_rand(0, 2)];
             $events[] = [
                 'id' => "tap-{$seq}",
                 'kind' => $kind,
@@ -89,7 +89,7 @@ final class DeviceRulesTest extends TestCase
                 'seq' => $seq,
                 'verdict' => $verdict,
                 'fault' => $verdict === 'not_good' ? self::FAULTS[mt_rand(0, 3)] : null,
-                'target_id' => $kind === 'rep' ? null : $ids[mt_rand(0, count($ids) - 1)],
+                'target_id' => in_array($kind, ['rep', 'fall'], true) ? null : $ids[mt_rand(0, count($ids) - 1)],
             ];
         }
         // They reach the device in any order.

@@ -73,7 +73,7 @@ final class LinksTest extends TestCase
         // The coach sees it like any other work, and may take it back.
         $logged = $this->actingAs($this->coach())->getJson("/api/athletes/{$yuna->id}/headroom?skill=float-serve&reps=20")->json('logged');
         $this->assertStringStartsWith('At home: 24 × float serve', $logged[0]['sentence']);
-        $this->postJson("/api/athletes/{$yuna->id}/logged-work/{$told['id']}/take-back")->assertNoContent();
+        $this->postJson("/api/athletes/{$yuna->id}/logged-work/{$told['id']}/take-back", ['reason' => 'Told twice'])->assertNoContent();
         $this->assertEqualsWithDelta($before, $arm($yesterday), 1e-9);
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
+use App\Seasons\Fixture;
 use App\Sessions\FitTheDay;
 use App\Sessions\SessionChange;
 use App\Sessions\Sheet;
@@ -21,7 +22,8 @@ use Tests\TestCase;
 
 /**
  * Random weeks of one athlete: sessions planned, moved, called off and taken back, counted, entered late, put right, scored, practised at
- * home; days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted by hand, every screen
+ * home; matches with line-ups, days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted
+ * by hand, every screen
  * says the same, and nothing planned is over a hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature
  * --filter OneRecordTest
  */
@@ -66,6 +68,7 @@ final class OneRecordTest extends TestCase
         $acts = [
             'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
             'score', 'practise', 'bringIn', 'takeImportBack', 'takeBackEntry', 'move', 'callOff', 'undo', 'away', 'thereAgain', 'restrict',
+            'declareMatch', 'lineUp', 'playMatch',
         ];
         $this->plan();
         for ($i = 0; $i < self::ACTS; $i++) {
@@ -150,7 +153,10 @@ final class OneRecordTest extends TestCase
     private function tapOf(\App\Sessions\SheetBlock $block, Carbon $at): array
     {
         return $this->tap($block, ++$this->seq, [
-            'at' => $at->toIso8601String(), 'verdict' => ['good', 'not_good', 'unobserved'][mt_rand(0, 2)],
+            'at' => $at->toIso8601String(),
+            ...(mt_rand(0, 6) === 0
+                ? ['kind' => 'fall', 'verdict' => null]
+                : ['verdict' => ['good', 'not_good', 'unobserved'][mt_rand(0, 2)]]),
         ]);
     }
 
@@ -247,7 +253,7 @@ final class OneRecordTest extends TestCase
     {
         $entry = array_pop($this->entries);
         if ($entry !== null) {
-            $this->assertLessThan(300, $this->postJson($entry[0])->getStatusCode());
+            $this->assertLessThan(300, $this->postJson($entry[0], ['reason' => 'Drawn'])->getStatusCode());
             $this->done($entry[1], -$entry[2]);
         }
     }
@@ -275,6 +281,42 @@ final class OneRecordTest extends TestCase
         if ($changes->isNotEmpty()) {
             $this->may($this->postJson("/api/session-changes/{$changes[mt_rand(0, count($changes) - 1)]}/take-back"));
         }
+    }
+
+    private function declareMatch(): void
+    {
+        $this->may($this->postJson("/api/squads/{$this->squad}/fixtures", [
+            'id' => (string) Str::uuid7(), 'kind' => mt_rand(0, 3) === 0 ? 'elsewhere' : 'match', 'athlete_id' => null, 'weeks' => 1,
+            'day' => $this->today->plus(mt_rand(0, 8))->iso(), 'starts_at' => sprintf('%02d:15', mt_rand(8, 20)), 'title' => 'Drawn',
+            'doses' => [['skill' => 'float-serve', 'reps' => mt_rand(5, 40), 'felt' => 'hard']],
+        ]));
+    }
+
+    private function lineUp(): void
+    {
+        $matches = Fixture::query()->where('squad_id', $this->squad)->where('kind', Fixture::MATCH)->orderBy('id')->get();
+        if ($matches->isNotEmpty()) {
+            $match = $matches[mt_rand(0, count($matches) - 1)];
+            $this->may($this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => mt_rand(0, 1) === 0 ? [] : [$this->mira->id]]));
+        }
+    }
+
+    /** What a match took is the record; what it was expected to take is none of it. */
+    private function playMatch(): void
+    {
+        $matches = Fixture::query()->where('squad_id', $this->squad)->where('kind', Fixture::MATCH)
+            ->where('held_on', $this->today->iso())->orderBy('id')->get();
+        if ($matches->isEmpty()) {
+            return;
+        }
+        $reps = mt_rand(1, 20);
+        $this->postJson("/api/athletes/{$this->mira->id}/logged-work", [
+            'id' => $id = (string) Str::uuid7(), 'day' => $this->today->iso(), 'source' => 'match', 'skill' => 'float-serve',
+            'reps' => $reps, 'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant',
+            'fixture' => $matches[mt_rand(0, count($matches) - 1)]->id,
+        ])->assertNoContent();
+        $this->done($this->today->iso(), $reps);
+        $this->entries[] = ["/api/athletes/{$this->mira->id}/logged-work/{$id}/take-back", $this->today->iso(), $reps];
     }
 
     private function away(): void

@@ -131,8 +131,10 @@ final class RosterTest extends TestCase
         $this->assertNotNull($cell($after, 1)['fits_on']);
         $log(['id' => (string) Str::uuid7(), 'felt' => null, 'reps' => 20])->assertNoContent();
         $this->assertStringContainsString('counted as full', implode(array_column($left()['logged'], 'sentence')));
-        $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNoContent();
-        $this->postJson("/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back")->assertNotFound();
+        $back = "/api/athletes/{$mira->id}/logged-work/{$entry['id']}/take-back";
+        $this->postJson($back)->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
+        $this->postJson($back, ['reason' => 'Entered for Mira, it was Yuna'])->assertNoContent();
+        $this->postJson($back, ['reason' => 'Entered for Mira, it was Yuna'])->assertNotFound();
         $this->assertCount(1, $left()['logged']);
         $log(['id' => (string) Str::uuid7(), 'source' => 'here', 'reps' => 4])->assertNoContent();
         $this->assertStringContainsString('Here, beside the plan: 4', implode(array_column($left()['logged'], 'sentence')));

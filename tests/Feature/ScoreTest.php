@@ -107,11 +107,19 @@ final class ScoreTest extends TestCase
         $this->assertSame($before + 14, $reps());
         $this->assertNull(DB::table('work_sets')->where('skill', 'javelin')->where('source', 'score')->value('effort'), 'Not known: full.');
 
-        $this->postJson("{$path}/{$id}/withdraw")->assertOk();
-        $this->postJson("{$path}/{$id}/withdraw")->assertOk();
+        $this->postJson("{$path}/{$id}/withdraw")->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
+        $this->assertSame($before + 14, $reps());
+        $why = ['reason' => 'It was Mira’s round'];
+        $this->postJson("{$path}/{$id}/withdraw", $why)->assertOk();
+        $this->postJson("{$path}/{$id}/withdraw", $why)->assertOk();
         $this->assertSame($before + 8, $reps());
+        // It gives room: Today says so for a week, with the reason, once.
+        $today = fn (): array => $this->getJson('/api/today')->assertOk()->json('corrected');
+        $this->assertCount(1, $today());
+        $this->assertStringContainsString('a score taken back: 6 → 0 repetitions.', $today()[0]['sentence']);
+        $this->assertSame([null, 'It was Mira’s round'], [$today()[0]['sheet_id'], $today()[0]['reason']]);
         $this->assertSame(1, DB::table('activity_log')->where('description', 'score taken back')->count());
-        $this->postJson("{$path}/".Str::uuid7().'/withdraw')->assertNotFound();
+        $this->postJson("{$path}/".Str::uuid7().'/withdraw', $why)->assertNotFound();
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
 

@@ -33,6 +33,25 @@ final class TapsTest extends TestCase
         $this->assertSame('running', $sheet->refresh()->state);
     }
 
+    public function test_a_fall_is_a_landing_of_the_record_and_no_evidence(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Jonah');
+        $block = $this->judgedBlock($sheet);
+        $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->assertJsonPath('blocks.0.lands', true);
+        $judged = fn (): array => $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->json();
+        $landings = fn (): float => (float) DB::table('work_sets')->where('session', $sheet->id)->sum('landings');
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$this->tap($block, 1)]])->assertOk();
+        $one = $landings();
+        $fall = $this->tap($block, 2, ['kind' => 'fall', 'verdict' => null]);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$fall]])->assertOk()->assertJsonCount(1, 'kept');
+        $this->assertSame([2 * $one, 1], [$landings(), $judged()['observed']]);
+        $counts = collect($judged()['counts'])->firstWhere('id', $block->id);
+        $this->assertSame([2, 1], [$counts['done'], $counts['falls']]);
+        $good = $this->tap($block, 3, ['kind' => 'fall', 'verdict' => 'good']);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$good]])->assertOk()->assertJsonCount(0, 'kept');
+    }
+
     public function test_whatever_order_taps_arrive_in_the_count_is_the_same(): void
     {
         $sheet = $this->sheetOf('Mira');

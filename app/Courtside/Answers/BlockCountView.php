@@ -12,6 +12,8 @@ final readonly class BlockCountView
         public string $title,
         public int $planned,
         public int $done,
+        /** of those done */
+        public int $falls,
         /** effort and distance in words */
         public string $dose,
     ) {}

@@ -26,6 +26,8 @@ final readonly class CourtsideBlockView
         public bool $judged,
         /** whether where it lands is looked at */
         public bool $scored,
+        /** whether each repetition lands, so that a fall is one */
+        public bool $lands,
         /** @var list<DoseView> as planned first, then what it may be changed to */
         public array $doses,
         /** names what it loads, for the table of stops */

@@ -69,9 +69,11 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'id' => ['required', new UuidV7],
             'block_id' => ['required', 'uuid'],
             'set_no' => ['required', 'integer:strict', 'between:1,50'],
-            'kind' => ['required', Rule::in(['rep', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
+            'kind' => ['required', Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
             'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
-            'verdict' => ['required_if:kind,rep,correct,second', 'nullable', Rule::in(['good', 'not_good', 'unobserved'])],
+            'verdict' => [
+                'required_if:kind,rep,correct,second', 'prohibited_if:kind,fall', 'nullable', Rule::in(['good', 'not_good', 'unobserved']),
+            ],
             'fault' => ['nullable', 'string', 'regex:/^[a-z0-9-]{1,60}$/D'],
             'seen' => ['nullable', 'array', 'max:20', new ByCheckpoint],
             'seen.*' => [Rule::in(['right', 'wrong'])],

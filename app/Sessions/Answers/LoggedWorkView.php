@@ -10,6 +10,7 @@ final readonly class LoggedWorkView
     public function __construct(
         public string $id,
         public string $day,
+        public int $reps,
         public string $sentence,
         public float $arm,
         public float $landings,

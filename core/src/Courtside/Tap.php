@@ -13,7 +13,7 @@ final readonly class Tap
     use CopiesItself;
 
     /**
-     * @param  'rep'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'  $kind  second: what a second person saw
+     * @param  'rep'|'fall'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'  $kind  second: what a second person saw
      * @param  string|null  $targetId  the repetition that is withdrawn, corrected, or landed somewhere
      * @param  'good'|'not_good'|'unobserved'|null  $verdict
      * @param  'dominant'|'other'  $side

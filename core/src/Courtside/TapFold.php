@@ -17,9 +17,11 @@ final class TapFold
     public const PLACE = '/^-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?$/';
 
     /**
+     * A fall is a landing like any other, and load; nobody judges it.
+     *
      * @param  list<Tap>  $taps  of one sheet, in any order
      * @param  'rep'|'second'  $kind
-     * @return list<Tap> repetitions that stand, in order of time, each with the verdict and fault it has now, and with
+     * @return list<Tap> repetitions that stand, falls with them, in order of time, each with the verdict and fault it has now, and with
      *         what was being tried
      */
     public static function standing(array $taps, string $kind = 'rep'): array
@@ -30,7 +32,7 @@ final class TapFold
         foreach (self::inOrder($taps) as $tap) {
             if ($tap->kind === 'trying') {
                 $trying = $tap->note;
-            } elseif ($tap->kind === $kind) {
+            } elseif ($tap->kind === $kind || ($kind === 'rep' && $tap->kind === 'fall')) {
                 $reps[$tap->id] = $tap->with(['note' => $trying]);
             } elseif ($tap->kind === 'withdraw' || $tap->kind === 'correct') {
                 $later[] = $tap;
@@ -44,7 +46,7 @@ final class TapFold
             }
             if ($change->kind === 'withdraw') {
                 unset($reps[$change->targetId]);
-            } else {
+            } elseif ($rep->kind !== 'fall') {
                 $reps[$rep->id] = $rep->with(['verdict' => $change->verdict, 'fault' => $change->fault, 'seen' => $change->seen]);
             }
         }
@@ -67,6 +69,15 @@ final class TapFold
             fn (Tap $rep): bool => $rep->verdict !== null
                 && isset($judged[$rep->blockId]) && $judged[$rep->blockId]->value === $rep->side,
         ));
+    }
+
+    /**
+     * @param  list<Tap>  $standing
+     * @return int how many of them are falls
+     */
+    public static function falls(array $standing): int
+    {
+        return count(array_filter($standing, fn (Tap $rep): bool => $rep->kind === 'fall'));
     }
 
     /**

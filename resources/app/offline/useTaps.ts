@@ -7,7 +7,7 @@ import { changes, keepTap, newId, type Tap, tapsOf } from './store';
 
 /** A tap before it is named, timed and stored. */
 export type NewTap = {
-    kind: 'rep' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed';
+    kind: 'rep' | 'fall' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed';
     set_no: number;
     side: RepEvent['side'];
     verdict?: Verdict;

@@ -8,15 +8,19 @@ export type Verdict = 'good' | 'not_good' | 'unobserved';
 export const inOrder = (events: RepEvent[]): RepEvent[] =>
     [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
 
-/** Repetitions that stand once withdrawals and corrections are read into them; or what a second person saw of them. */
+/**
+ * Repetitions that stand once withdrawals and corrections are read into them, falls with them: landings nobody judges.
+ * Or what a second person saw of them.
+ */
 export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): RepEvent[] {
     const reps = new Map<string, RepEvent>();
-    for (const event of events) if (event.kind === kind) reps.set(event.id, { ...event });
+    for (const event of events)
+        if (event.kind === kind || (kind === 'rep' && event.kind === 'fall')) reps.set(event.id, { ...event });
     for (const event of events) {
         const target = event.target_id === null ? undefined : reps.get(event.target_id);
         if (!target) continue;
         if (event.kind === 'withdraw') reps.delete(target.id);
-        if (event.kind === 'correct') {
+        if (event.kind === 'correct' && target.kind !== 'fall') {
             target.verdict = event.verdict;
             target.fault = event.fault;
             target.seen = event.seen;

@@ -48,6 +48,7 @@ export function AfterScreen() {
 }
 
 function Happened({ after }: { after: After }) {
+    const falls = after.counts.reduce((sum, block) => sum + block.falls, 0);
     return (
         <section aria-label="What happened" className="grid content-start gap-4">
             <div className="flex gap-10">
@@ -69,6 +70,9 @@ function Happened({ after }: { after: After }) {
                 <p className="label mt-1">
                     judged repetitions in order
                     {after.unobserved > 0 ? `; ${after.unobserved} not seen count as load, not as evidence` : ''}
+                    {falls > 0
+                        ? `; ${falls === 1 ? '1 fall counts as a landing' : `${falls} falls count as landings`}`
+                        : ''}
                 </p>
             </div>
             <Pattern after={after} />

@@ -66,6 +66,9 @@ function CountsForm({ after, onClose }: { after: After; onClose: () => void }) {
                                 <span className="head">{block.title}</span>
                                 <span className="block text-sm text-soft">
                                     {block.dose}; planned {block.planned}, counted {block.done}
+                                    {block.falls > 0
+                                        ? `, ${block.falls} of them ${block.falls === 1 ? 'a fall' : 'falls'}`
+                                        : ''}
                                 </span>
                             </label>
                             <input

@@ -8,6 +8,7 @@ import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Opens } from '../../parts/Opens';
+import { TakeBackEntry } from '../../parts/TakeBackEntry';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
@@ -18,11 +19,9 @@ const WANTED_REPS = 20;
 /** How many are left, at every effort and distance; and work that nobody planned, which takes from it. */
 export function HowMany({ athleteId, skill: first, today }: { athleteId: string; skill: string; today: string }) {
     const me = useMe();
-    const queries = useQueryClient();
     const [skill, setSkill] = useState(first);
     const [reps, setReps] = useState(WANTED_REPS);
     const [logging, setLogging] = useState(false);
-    const [problem, setProblem] = useState<unknown>(null);
     const grid = useQuery({
         queryKey: ['headroom', athleteId, skill, reps],
         queryFn: () =>
@@ -30,12 +29,6 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
         placeholderData: (before) => before,
     });
     const logs = me.role !== 'clinician';
-    const takeBack = (id: string): void => {
-        api('POST', `/api/athletes/${athleteId}/logged-work/${id}/take-back`).then(
-            () => queries.invalidateQueries(),
-            setProblem,
-        );
-    };
     return (
         <section aria-label="How many left">
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -74,10 +67,10 @@ export function HowMany({ athleteId, skill: first, today }: { athleteId: string;
                     </button>
                 )}
             </div>
-            <Notice problem={grid.error ?? problem} />
+            <Notice problem={grid.error} />
             {grid.data && <Grid rows={grid.data.rows} wanted={reps} />}
             {grid.data && grid.data.logged.length > 0 && (
-                <Logged all={grid.data.logged} onTakeBack={logs ? takeBack : null} />
+                <Logged all={grid.data.logged} athleteId={athleteId} takesBack={logs} />
             )}
             {grid.data && (
                 <LogWork
@@ -294,7 +287,7 @@ function Left({ efforts, cell, wanted }: { efforts: string; cell: Cell; wanted: 
     );
 }
 
-function Logged({ all, onTakeBack }: { all: HeadroomGrid['logged']; onTakeBack: ((id: string) => void) | null }) {
+function Logged({ all, athleteId, takesBack }: { all: HeadroomGrid['logged']; athleteId: string; takesBack: boolean }) {
     return (
         <ul className="mt-2">
             {all.map((each) => (
@@ -306,10 +299,14 @@ function Logged({ all, onTakeBack }: { all: HeadroomGrid['logged']; onTakeBack: 
                             arm {n(each.arm)}, landings {n(each.landings)}
                         </span>
                     </span>
-                    {onTakeBack && (
-                        <button type="button" className="btn btn-quiet no-print" onClick={() => onTakeBack(each.id)}>
-                            Take back
-                        </button>
+                    {takesBack && (
+                        <TakeBackEntry
+                            what={`${each.sentence}, ${dayName(each.day)}`}
+                            reps={each.reps}
+                            takeBack={(body) =>
+                                api('POST', `/api/athletes/${athleteId}/logged-work/${each.id}/take-back`, body)
+                            }
+                        />
                     )}
                 </li>
             ))}

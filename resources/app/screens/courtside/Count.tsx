@@ -25,7 +25,7 @@ export function Count({ court, here }: { court: Court; here: Here }) {
                 <button
                     type="button"
                     className="btn thumb"
-                    disabled={!last || !here.block.judged}
+                    disabled={!last || !here.block.judged || last.kind === 'fall'}
                     onClick={() => last && court.open({ name: 'correct', rep: last })}
                 >
                     Correct
@@ -40,7 +40,7 @@ function Next({ court, here }: { court: Court; here: Here }) {
     if (court.look !== null)
         return <GoingOn why={court.look} onFinish={() => court.open({ name: 'finish' })} onReason={court.goOn} />;
     if (here.done) return <BlockDone court={court} here={here} />;
-    return here.block.judged ? <Judging court={court} /> : <Counting court={court} here={here} />;
+    return here.block.judged ? <Judging court={court} here={here} /> : <Counting court={court} here={here} />;
 }
 
 function Halted({ court, here }: { court: Court; here: Here }) {
@@ -97,7 +97,7 @@ function BlockDone({ court, here }: { court: Court; here: Here }) {
     );
 }
 
-function Judging({ court: { pack, count } }: { court: Court }) {
+function Judging({ court: { pack, count, fell, second }, here }: { court: Court; here: Here }) {
     return (
         <>
             <div className="grid grid-cols-2 gap-1.5">
@@ -125,6 +125,7 @@ function Judging({ court: { pack, count } }: { court: Court }) {
                 >
                     Not seen
                 </button>
+                {here.block.lands && !second && <Fell fell={fell} />}
             </div>
             <div className="grid grid-cols-[2fr_1fr] gap-1.5">
                 <button
@@ -148,9 +149,23 @@ function Judging({ court: { pack, count } }: { court: Court }) {
     );
 }
 
-function Counting({ court: { count, countSet }, here: { set } }: { court: Court; here: Here }) {
+/** A fall is a landing: it counts, and nobody judges it. */
+function Fell({ fell }: { fell: () => void }) {
     return (
-        <div className="grid grid-cols-[2fr_1fr] gap-1.5">
+        <button
+            type="button"
+            title="A landing that counts, and is not judged"
+            onClick={fell}
+            className="btn thumb justify-start border-dashed px-2 text-left leading-tight"
+        >
+            Fell
+        </button>
+    );
+}
+
+function Counting({ court: { count, countSet, fell }, here: { set, block } }: { court: Court; here: Here }) {
+    return (
+        <div className={clsx('grid gap-1.5', block.lands ? 'grid-cols-[2fr_1fr_1fr]' : 'grid-cols-[2fr_1fr]')}>
             <button
                 type="button"
                 className="btn btn-main text-2xl"
@@ -162,6 +177,7 @@ function Counting({ court: { count, countSet }, here: { set } }: { court: Court;
             <button type="button" className="btn text-lg" style={{ minHeight: '6.5rem' }} onClick={countSet}>
                 All {set.left}
             </button>
+            {block.lands && <Fell fell={fell} />}
         </div>
     );
 }

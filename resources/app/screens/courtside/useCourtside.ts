@@ -72,6 +72,13 @@ export function useCourtside(pack: Courtside) {
         else setRestUntil(null);
         if (chosen === null) setChosen(at);
     };
+    const fell = (): void => {
+        if (!here) return;
+        add(here.block, here.dose, { kind: 'fall', set_no: here.set.setNo, side: onSide });
+        navigator.vibrate?.(40);
+        if (here.set.left === 1) rest();
+        if (chosen === null) setChosen(at);
+    };
     const undo = (): void => {
         const last = reps.at(-1);
         const of = pack.blocks.find((each) => each.id === last?.block_id);
@@ -107,6 +114,7 @@ export function useCourtside(pack: Courtside) {
         goTo,
         next: () => goTo(Math.min(at + 1, pack.blocks.length - 1)),
         count,
+        fell,
         countSet: () => {
             for (let i = 0; i < (here?.set.left ?? 0); i++) count('unobserved');
             rest();

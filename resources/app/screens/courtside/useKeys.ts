@@ -1,6 +1,6 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useEffect, useEffectEvent } from 'react';
-import type { Court } from './useCourtside';
+import type { Court, Here } from './useCourtside';
 
 /** What each key does, as it is told on the screen. */
 export const KEYS: [key: string, does: string][] = [
@@ -8,6 +8,7 @@ export const KEYS: [key: string, does: string][] = [
     ['N', 'not good'],
     ['1 to 9', 'the fault with that number'],
     ['.', 'not seen'],
+    ['F', 'fell, where jumps land'],
     ['U', 'undo'],
     ['S', 'other side'],
     ['Enter', 'next block, when one is done'],
@@ -51,11 +52,17 @@ function actOf(key: string, court: Court): (() => void) | null {
     if (key === 's') return court.turn;
     if (key === 'enter' && here?.done) return court.next;
     if (!here || here.done || court.halted !== null || court.look !== null) return null;
-    if (key === 'g') return () => court.count(here.block.judged ? 'good' : 'unobserved');
-    return here.block.judged ? verdictOf(key, court) : null;
+    return countOf(key, court, here.block);
+}
+
+function countOf(key: string, court: Court, block: Here['block']): (() => void) | null {
+    if (key === 'f' && block.lands && !court.second) return court.fell;
+    if (!block.judged) return key === 'g' ? () => court.count('unobserved') : null;
+    return verdictOf(key, court);
 }
 
 function verdictOf(key: string, court: Court): (() => void) | null {
+    if (key === 'g') return () => court.count('good');
     if (key === 'n') return () => court.count('not_good');
     if (key === '.') return () => court.count('unobserved');
     const fault = /^[1-9]$/.test(key) ? court.pack.faults[Number(key) - 1] : undefined;

@@ -6,6 +6,7 @@ import { dayName, n } from '../../api/words';
 import { newId } from '../../offline/store';
 import { Choice } from '../../parts/Choice';
 import { useMe } from '../../parts/Frame';
+import { TakeBackEntry } from '../../parts/TakeBackEntry';
 import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { SaveList } from '../../parts/SaveList';
@@ -138,29 +139,13 @@ export function ScoresScreen() {
     );
 }
 
-/** A score that was none goes, and its load with it. */
 function TakeBack({ athleteId, score }: { athleteId: string; score: Scores['series'][number]['scores'][number] }) {
-    const queries = useQueryClient();
-    const [sure, setSure] = useState(false);
-    const [problem, setProblem] = useState<unknown>(null);
-    const takeBack = (): void => {
-        void api('POST', `/api/athletes/${athleteId}/scores/${score.id}/withdraw`).then(
-            () => queries.invalidateQueries(),
-            setProblem,
-        );
-    };
     return (
-        <span>
-            <button
-                type="button"
-                className="label underline decoration-dotted underline-offset-4"
-                aria-label={`Take back ${score.value} of ${dayName(score.day)}`}
-                onClick={() => (sure ? takeBack() : setSure(true))}
-            >
-                {!sure ? 'Take back' : score.load_reps > 0 ? `Yes, and ${score.load_reps} reps of load` : 'Yes'}
-            </button>
-            <Notice problem={problem} />
-        </span>
+        <TakeBackEntry
+            what={`${score.value} of ${dayName(score.day)}`}
+            reps={score.load_reps}
+            takeBack={(body) => api('POST', `/api/athletes/${athleteId}/scores/${score.id}/withdraw`, body)}
+        />
     );
 }
 

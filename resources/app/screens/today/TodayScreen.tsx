@@ -212,9 +212,19 @@ function CorrectedLately({ of }: { of: Today['corrected'] }) {
             <ul>
                 {of.map((each) => (
                     <li key={each.at + each.sentence}>
-                        <Link to="/sheets/$sheetId/after" params={{ sheetId: each.sheet_id }} className="underline">
-                            {each.sentence}
-                        </Link>{' '}
+                        {each.sheet_id === null ? (
+                            <Link
+                                to="/athletes/$athleteId"
+                                params={{ athleteId: each.athlete_id }}
+                                className="underline"
+                            >
+                                {each.sentence}
+                            </Link>
+                        ) : (
+                            <Link to="/sheets/$sheetId/after" params={{ sheetId: each.sheet_id }} className="underline">
+                                {each.sentence}
+                            </Link>
+                        )}{' '}
                         {each.reason ? `“${each.reason}”` : ''} <span className="text-soft">{each.by}</span>
                     </li>
                 ))}
