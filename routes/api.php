@@ -32,6 +32,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::get('check-in', 'checkIn');
     Route::post('check-in', 'report');
     Route::post('practice', 'practice');
+    Route::post('elsewhere', 'elsewhere');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });
@@ -163,6 +164,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('scores/{score}/withdraw', 'withdrawScore')->whereUuid('score')->can('record', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
+        Route::post('weeks-elsewhere', 'tellWeekElsewhere')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');

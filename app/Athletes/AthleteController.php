@@ -33,6 +33,8 @@ use App\Limits\Answers\WhyView;
 use App\Limits\HeadroomScreen;
 use App\Limits\LoadScreen;
 use App\Limits\WhyScreen;
+use App\Seasons\Requests\WeekElsewhereRequest;
+use App\Seasons\WeeksElsewhere;
 use App\Sessions\Answers\HomeworkView;
 use App\Sessions\HomeworkScreen;
 use App\Sessions\Requests\WorkRequest;
@@ -183,6 +185,14 @@ final class AthleteController
     public function logWork(WorkRequest $request, Athlete $athlete, WorkLog $log): JsonResponse
     {
         $log->add($athlete, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function tellWeekElsewhere(WeekElsewhereRequest $request, Athlete $athlete, WeeksElsewhere $weeks): JsonResponse
+    {
+        $weeks->tell($athlete, $request->validated(), $request->user()->workspace->today(), $request->user());
 
         return response()->json(status: 204);
     }

@@ -33,6 +33,7 @@ use App\People\User;
 use App\Returns\Answers\ReturnRefView;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnRefs;
+use App\Seasons\WeeksElsewhere;
 use App\Sessions\SheetRefs;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -61,6 +62,7 @@ final class AthleteScreen
         private readonly Progress $progress,
         private readonly NewcomerPlace $place,
         private readonly SecondLooks $looks,
+        private readonly WeeksElsewhere $elsewhere,
     ) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
@@ -124,6 +126,7 @@ final class AthleteScreen
             ),
             growing_fast: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
             missing_counts: MissingCounts::of($athlete->id),
+            elsewhere: $this->elsewhere->view($athlete, $on),
         );
     }
 

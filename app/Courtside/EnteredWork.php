@@ -9,6 +9,7 @@ use App\Limits\AthleteLoads;
 use App\People\User;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\CountedMatches;
 use Illuminate\Support\Facades\DB;
 
 /** Work on the record without taps: logged, told, scored. Each set is named by whoever entered it. Call it alone with the athlete. */
@@ -16,16 +17,37 @@ final class EnteredWork
 {
     public function __construct(private readonly AthleteLoads $loads) {}
 
-    /** @param  string|null  $blockId  of the sheet it was done on, where it was done on one */
-    public function add(Athlete $athlete, string $id, WorkSet $set, string $source, string $object, ?string $blockId = null): void
-    {
+    /**
+     * Real counts of a match or of training elsewhere take the place of what it was taken to be.
+     *
+     * @param  string|null  $blockId  of the sheet it was done on, where it was done on one
+     * @param  bool  $estimated  nobody said what it took
+     */
+    public function add(
+        Athlete $athlete, string $id, WorkSet $set, string $source, string $object, ?string $blockId = null, bool $estimated = false,
+    ): void {
+        if (! $estimated) {
+            $this->dropEstimate($athlete, $set, $source);
+        }
         $price = new SetCost($this->loads->profiles([$athlete], $set->day)[$athlete->id]);
         DB::table('work_sets')->insert([
             'client_id' => $id,
+            'estimated' => $estimated,
             ...RepLog::row($athlete->id, $set, $source, $object, $blockId),
             ...DailyTotals::toColumns($price->of($set)),
         ]);
         DailyTotals::refresh($athlete->id, $set->day->iso());
+    }
+
+    private function dropEstimate(Athlete $athlete, WorkSet $set, string $source): void
+    {
+        DB::table('work_sets')
+            ->where('athlete_id', $athlete->id)
+            ->where('day', $set->day->iso())
+            ->where('source', $source)
+            ->where('estimated', true)
+            ->when(CountedMatches::isNamed($set->session), fn ($query) => $query->where('session', $set->session))
+            ->delete();
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
 use App\Health\Answers\CheckInPageView;
+use App\Seasons\WeeksElsewhere;
 use App\Sessions\WorkLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -21,7 +22,7 @@ use Illuminate\Support\Facades\DB;
 /** The page behind a personal link: no account, one athlete, and the least that does the job. */
 final class CheckInScreen
 {
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly WeeksElsewhere $elsewhere) {}
 
     public function view(Athlete $athlete): CheckInPageView
     {
@@ -68,6 +69,7 @@ final class CheckInScreen
             tasks: $this->tasks($day, $athlete),
             days: array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($on)),
             practised: $this->practised($athlete, $on),
+            elsewhere: $this->elsewhere->view($athlete, $on),
         );
     }
 

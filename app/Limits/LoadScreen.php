@@ -353,6 +353,7 @@ final class LoadScreen
             return new DaySetView(
                 what: $set->source === 'declared' ? 'Declared usual week, at eight tenths' : $names[$set->skill] ?? $set->skill,
                 source: $set->source,
+                estimated: (bool) $set->estimated,
                 reps: (int) $set->reps,
                 effort: $set->effort === null ? null : (float) $set->effort,
                 distance_m: $set->distance_m === null ? null : (float) $set->distance_m,

@@ -12,6 +12,8 @@ use App\Http\Answers;
 use App\People\Answers\JoinView;
 use App\People\Answers\MeView;
 use App\People\Requests\JoinRequest;
+use App\Seasons\Requests\WeekElsewhereRequest;
+use App\Seasons\WeeksElsewhere;
 use App\Sessions\Requests\PracticeRequest;
 use App\Sessions\WorkLog;
 use Illuminate\Http\JsonResponse;
@@ -45,6 +47,18 @@ final class LinkController
         $athlete = $link->athlete()->firstOrFail();
         $link->update(['used_at' => now()]);
         $log->addByLink($athlete, $request->safe()->only(['id', 'day', 'skill', 'reps', 'felt']), $link);
+
+        return response()->json($screen->view($athlete));
+    }
+
+    /** What was done elsewhere last week. */
+    #[Answers(CheckInPageView::class)]
+    public function elsewhere(WeekElsewhereRequest $request, WeeksElsewhere $weeks, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $athlete = $link->athlete()->firstOrFail();
+        $link->update(['used_at' => now()]);
+        $weeks->tell($athlete, $request->validated(), $link->workspace()->firstOrFail()->today(), null);
 
         return response()->json($screen->view($athlete));
     }

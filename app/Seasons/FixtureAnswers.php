@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Athletes\Squad;
 use App\People\User;
 use App\Seasons\Answers\FixtureView;
+use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Illuminate\Support\Collection;
@@ -41,13 +42,7 @@ final class FixtureAnswers
                 day: $each->day()->iso(),
                 starts_at: $each->starts_at,
                 title: $each->title,
-                sentence: implode(', ', array_map(
-                    fn (array $dose): string => "{$dose['reps']} × "
-                        .lcfirst($names[$dose['skill']] ?? $dose['skill'])
-                        .', '
-                        .($dose['felt'] ?? 'effort not known, counted as full'),
-                    $each->doses,
-                )),
+                sentence: Wording::expectedDoses($each->doses, $names),
                 athlete_id: $each->athlete_id,
                 athlete_name: $each->athlete_id === null ? null : $nameOf[$each->athlete_id] ?? null,
                 players: $each->lined_up ? $each->line_ups_count : null,

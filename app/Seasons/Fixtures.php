@@ -8,6 +8,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\MatchEvent;
+use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -19,6 +20,9 @@ final class Fixtures
 
     /** @var array<string, true> athlete and fixture of which work was recorded already */
     private array $played = [];
+
+    /** @var array<string, true> athlete and Monday of weeks elsewhere that somebody told */
+    private array $told = [];
 
     /** @param  list<string>  $athleteIds */
     public function __construct(array $athleteIds, private readonly Day $on)
@@ -50,6 +54,11 @@ final class Fixtures
         foreach ($sessions as $id => $of) {
             $this->markPlayed((string) $id, $of);
         }
+        if ($all->contains(fn (Fixture $each): bool => $each->kind === Fixture::ELSEWHERE && $on->isAfter($each->day()))) {
+            foreach (WeekElsewhere::query()->whereIn('athlete_id', $athleteIds)->get(['athlete_id', 'week']) as $week) {
+                $this->told["{$week->athlete_id} ".substr($week->week, 0, 10)] = true;
+            }
+        }
     }
 
     /** @param  array<string, list<string>>  $sessions  of work by day and source */
@@ -67,7 +76,7 @@ final class Fixtures
     }
 
     /**
-     * Matches played of which nobody has said what they took: until somebody does, they count as expected.
+     * Matches played and training elsewhere of which nobody has said what they took: until somebody does, they count as expected.
      *
      * @return list<Fixture>
      */
@@ -75,8 +84,9 @@ final class Fixtures
     {
         return array_values(array_filter(
             $this->fixtures[$athleteId] ?? [],
-            fn (Fixture $each): bool => $each->kind === Fixture::MATCH && $each->day()->ordinal < $this->on->ordinal
-                && ! isset($this->played["{$athleteId} {$each->id}"]),
+            fn (Fixture $each): bool => $each->day()->ordinal < $this->on->ordinal
+                && ! isset($this->played["{$athleteId} {$each->id}"])
+                && ($each->kind === Fixture::MATCH || ! isset($this->told["{$athleteId} ".WeeklyDays::monday($each->day())->iso()])),
         ));
     }
 

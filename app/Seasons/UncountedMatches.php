@@ -7,12 +7,11 @@ namespace App\Seasons;
 use App\Athletes\Squad;
 use App\Seasons\Answers\UncountedMatchView;
 use Augendo\Core\Day;
+use Augendo\Core\Planning\Silence;
 
 /** Matches of a squad that are over and not counted: whoever was there should say what they took. */
 final class UncountedMatches
 {
-    private const ASKED_DAYS = 14;
-
     /**
      * @param  list<string>  $athleteIds  of the squad
      * @return list<UncountedMatchView> the latest first
@@ -22,7 +21,7 @@ final class UncountedMatches
         $any = Fixture::query()
             ->where('squad_id', $squad->id)
             ->where('kind', Fixture::MATCH)
-            ->where('held_on', '>=', $today->plus(-self::ASKED_DAYS)->iso())
+            ->where('held_on', '>=', $today->plus(-Silence::ASKED_DAYS)->iso())
             ->where('held_on', '<', $today->iso())
             ->exists();
         if (! $any) {
@@ -32,7 +31,10 @@ final class UncountedMatches
         $missing = [];
         foreach ($athleteIds as $id) {
             foreach ($fixtures->uncounted($id) as $match) {
-                if ($match->squad_id === $squad->id && $today->daysSince($match->day()) <= self::ASKED_DAYS) {
+                if (
+                    $match->kind === Fixture::MATCH && $match->squad_id === $squad->id
+                    && ! Silence::countsAsExpected($match->day(), $today)
+                ) {
                     $missing[$match->id] = [$match, ($missing[$match->id][1] ?? 0) + 1];
                 }
             }

@@ -11,6 +11,7 @@ use App\Limits\CarriedLoads;
 use App\People\Workspace;
 use App\Records\Alone;
 use App\Seasons\FollowSessions;
+use App\Seasons\WeeksElsewhere;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -25,7 +26,7 @@ final class FitTheDay implements ShouldQueue
 
     public function __construct(public readonly int $workspaceId) {}
 
-    public function handle(CarriedLoads $carried, Intake $intake): void
+    public function handle(CarriedLoads $carried, Intake $intake, WeeksElsewhere $elsewhere): void
     {
         $workspace = Workspace::query()->find($this->workspaceId);
         if ($workspace === null) {
@@ -37,6 +38,7 @@ final class FitTheDay implements ShouldQueue
             $carried->carry($athlete, $workspace->today());
         }
         $ids = $athletes->pluck('id')->all();
+        $elsewhere->settle($ids, $workspace->today());
         MakeSheets::ofDaysComeNear($workspace->id);
         FollowSessions::ofAthletes($ids, $workspace->today());
         foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {

@@ -499,6 +499,23 @@ final class Wording
         return "{$what}: {$before} → {$after}";
     }
 
+    /**
+     * What a match or training elsewhere is expected to take.
+     *
+     * @param  array<array-key, mixed>  $doses  skill, reps and felt of each
+     * @param  array<string, string>  $names  of skills by id
+     */
+    public static function expectedDoses(array $doses, array $names): string
+    {
+        return implode(', ', array_map(
+            fn (array $dose): string => "{$dose['reps']} × "
+                .lcfirst($names[$dose['skill']] ?? $dose['skill'])
+                .', '
+                .($dose['felt'] ?? 'effort not known, counted as full'),
+            $doses,
+        ));
+    }
+
     /** An entry that was taken back. */
     public static function takenBack(string $source): string
     {

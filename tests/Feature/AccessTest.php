@@ -140,6 +140,7 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/what-if' => self::EVERYBODY,
         'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/logged-work/{entry}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/weeks-elsewhere' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/people/{person}/hand-over' => self::COACH,
         'POST api/people/{person}/confirm' => self::COACH,
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
@@ -199,8 +200,8 @@ final class AccessTest extends TestCase
 
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
-        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice', 'GET api/link/entry',
-        'POST api/link/entry',
+        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice', 'POST api/link/elsewhere',
+        'GET api/link/entry', 'POST api/link/entry',
     ];
 
     /** Calls that are about the caller's own club, not about one athlete. */

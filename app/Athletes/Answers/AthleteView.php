@@ -14,6 +14,7 @@ use App\Library\Answers\LadderView;
 use App\Limits\Answers\LoadDayView;
 use App\Limits\Answers\TapeView;
 use App\Returns\Answers\ReturnRefView;
+use App\Seasons\Answers\WeekElsewhereView;
 use App\Sessions\Answers\SheetRefView;
 
 /** Where an athlete stands and how she got here. */
@@ -55,5 +56,6 @@ final readonly class AthleteView
         public bool $growing_fast,
         /** taps that lie on a device and are not sent, because who made them is not signed in on it */
         public int $missing_counts,
+        public WeekElsewhereView $elsewhere,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health\Answers;
 
 use App\Athletes\Answers\NamedView;
+use App\Seasons\Answers\WeekElsewhereView;
 
 /** What a personal check-in page needs to know. */
 final readonly class CheckInPageView
@@ -31,5 +32,6 @@ final readonly class CheckInPageView
         public array $days,
         /** @var list<string> what was told of the last days */
         public array $practised,
+        public WeekElsewhereView $elsewhere,
     ) {}
 }

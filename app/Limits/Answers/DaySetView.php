@@ -12,6 +12,8 @@ final readonly class DaySetView
     public function __construct(
         public string $what,
         public string $source,
+        /** nobody said what it took: as it was expected */
+        public bool $estimated,
         public int $reps,
         public ?float $effort,
         public ?float $distance_m,

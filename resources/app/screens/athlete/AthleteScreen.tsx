@@ -20,6 +20,7 @@ import { SecondLooks } from '../../parts/SecondLooks';
 import { Waiting } from '../../parts/Waiting';
 import { AwayAndHurt } from './away/AwayAndHurt';
 import { ClearanceForm } from './ClearanceForm';
+import { Elsewhere } from './Elsewhere';
 import { HowMany } from './HowMany';
 import { MissingCounts } from './MissingCounts';
 import { SorenessTrends } from './SorenessTrends';
@@ -82,6 +83,7 @@ export function AthleteScreen() {
                         </div>
                     </section>
                     {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
+                    <Elsewhere of={query.data} />
                     {ladders
                         .filter((ladder) => ladder.progress.rows.length > 0)
                         .map((ladder) => (

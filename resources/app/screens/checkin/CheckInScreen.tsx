@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type CheckInPage } from '../../api/client';
 import { nowWithOffset } from '../../api/words';
@@ -6,6 +6,7 @@ import { newId, type Report } from '../../offline/store';
 import { Loading, Notice } from '../../parts/Notice';
 import { SoreForm } from '../../parts/SoreForm';
 import { Practised } from './Practised';
+import { WeekElsewhere } from '../../parts/WeekElsewhere';
 import { WordMark } from '../../parts/WordMark';
 
 type Wellness = { sleep: number | null; energy: number | null; ill: 'no' | 'cold' | 'fever' | null };
@@ -114,6 +115,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                         <p className="mt-3 text-sm text-soft">Reported today: {about.today.join('; ')}.</p>
                     )}
                     <Practised about={about} token={token} />
+                    <Elsewhere about={about} token={token} />
                 </section>
             ) : (
                 <ThreeMore
@@ -126,6 +128,22 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                 />
             )}
         </main>
+    );
+}
+
+function Elsewhere({ about, token }: { about: CheckInPage; token: string }) {
+    const queries = useQueryClient();
+    return (
+        <div className="mt-4 border-t border-line pt-3">
+            <WeekElsewhere
+                of={about.elsewhere}
+                tell={(week) =>
+                    api('POST', '/api/link/elsewhere', week, { linkToken: token }).then((answer) => {
+                        queries.setQueryData(['check-in', token], answer);
+                    })
+                }
+            />
+        </div>
     );
 }
 

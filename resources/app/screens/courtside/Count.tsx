@@ -125,7 +125,7 @@ function Judging({ court: { pack, count, fell, second }, here }: { court: Court;
                 >
                     Not seen
                 </button>
-                {here.block.lands && !second && <Fell fell={fell} />}
+                {here.block.lands && !second && <Fell fell={fell} beside="thumb justify-start px-2" />}
             </div>
             <div className="grid grid-cols-[2fr_1fr] gap-1.5">
                 <button
@@ -150,13 +150,13 @@ function Judging({ court: { pack, count, fell, second }, here }: { court: Court;
 }
 
 /** A fall is a landing: it counts, and nobody judges it. */
-function Fell({ fell }: { fell: () => void }) {
+function Fell({ fell, beside }: { fell: () => void; beside: string }) {
     return (
         <button
             type="button"
             title="A landing that counts, and is not judged"
             onClick={fell}
-            className="btn thumb justify-start border-dashed px-2 text-left leading-tight"
+            className={`btn border-dashed ${beside}`}
         >
             Fell
         </button>
@@ -177,7 +177,7 @@ function Counting({ court: { count, countSet, fell }, here: { set, block } }: { 
             <button type="button" className="btn text-lg" style={{ minHeight: '6.5rem' }} onClick={countSet}>
                 All {set.left}
             </button>
-            {block.lands && <Fell fell={fell} />}
+            {block.lands && <Fell fell={fell} beside="text-lg" />}
         </div>
     );
 }

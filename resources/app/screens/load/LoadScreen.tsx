@@ -182,7 +182,10 @@ function Day({ athleteId, day, load }: { athleteId: string; day: string; load: L
                                 <td className="py-1 text-left">
                                     {set.what}
                                     {set.side === 'other' ? ', other side' : ''}{' '}
-                                    <span className="label">{set.source}</span>
+                                    <span className="label">
+                                        {set.source}
+                                        {set.estimated ? ', an estimate' : ''}
+                                    </span>
                                 </td>
                                 <td>{set.reps}</td>
                                 <td className="whitespace-nowrap">
