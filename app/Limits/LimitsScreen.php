@@ -122,14 +122,18 @@ final class LimitsScreen
                 $books,
             );
 
-            return new RuleComparedView(Cards::athlete($athlete, $today), count($now), count($then), array_map(
-                fn (array $each): string => Wording::day($each[0])
-                    .': '
-                    .Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1])),
-                array_slice($then, -4),
-            ));
+            $load = $loads[$athlete->id];
+            $coming = Replay::ahead($books[1]->of($athlete->id, $load), $load->record, $load->plans);
+            $say = fn (array $each): string => Wording::day($each[0]).': '
+                .Wording::limitNames(array_map(fn (LimitState $state): Limit => $state->limit, $each[1]));
+
+            return new RuleComparedView(
+                Cards::athlete($athlete, $today), count($now), count($then), array_map($say, array_slice($then, -4)),
+                array_map($say, $coming),
+            );
         }, $athletes);
-        usort($rows, fn (RuleComparedView $a, RuleComparedView $b): int => [$b->then_days, $b->now_days] <=> [$a->then_days, $a->now_days]);
+        usort($rows, fn (RuleComparedView $a, RuleComparedView $b): int => [$b->then_days, $b->now_days, count($b->coming)]
+            <=> [$a->then_days, $a->now_days, count($a->coming)]);
         $counted = fn (string $which): int => count(array_filter($rows, fn (RuleComparedView $row): bool => $row->{$which} > 0));
 
         return new RuleCompareView(
@@ -137,8 +141,21 @@ final class LimitsScreen
             "With “{$other->name}” ".Wording::count($counted('then_days'), 'athlete')
                 ." would have been over a hard limit in the last {$days} days;"
                 ." with “{$inForce->name}”, in force, {$counted('now_days')}.",
+            self::trimmed($other, $rows),
             $rows,
         );
+    }
+
+    /** @param  list<RuleComparedView>  $rows */
+    private static function trimmed(RuleSet $other, array $rows): string
+    {
+        $days = array_sum(array_map(fn (RuleComparedView $row): int => count($row->coming), $rows));
+        $whose = count(array_filter($rows, fn (RuleComparedView $row): bool => $row->coming !== []));
+
+        return $days === 0
+            ? "Everything planned ahead holds with “{$other->name}” as it is."
+            : 'Ahead, '.Wording::count($days, 'planned day').' of '.Wording::count($whose, 'athlete')
+                ." would be trimmed to fit “{$other->name}”.";
     }
 
     /**

@@ -62,6 +62,15 @@ test('a rule set is copied, compared on the real record, and a mistake is named'
     await expect(page.getByRole('button', { name: 'Save this rule set' })).toBeDisabled();
     await page.getByLabel('Arm load in a day, 19+', { exact: true }).fill('150');
     await expect(page.getByRole('button', { name: 'Save this rule set' })).toBeEnabled();
+    await page.getByRole('button', { name: 'Add a limit' }).click();
+    await page.getByLabel(/^Name of limit-/).fill('Rest after hard serves');
+    await page.getByText('What it counts, of whom').last().click();
+    await page.getByLabel('Kind').last().selectOption({ label: 'rest days owed after work' });
+    await page.getByLabel('Counted in').last().selectOption({ label: 'high-effort reps' });
+    await page.getByRole('checkbox', { name: 'serve' }).first().check();
+    await expect(page.getByText('days without, after high-effort reps').last()).toBeVisible();
+    await expect(page.getByText(/would be trimmed|Everything planned ahead holds/)).toBeVisible();
+    await hasNoAxeFindings(page);
     await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Harbour code');
     await page.getByRole('button', { name: 'Save this rule set' }).click();
     await expect(page.getByText('our own, version 1')).toBeVisible();

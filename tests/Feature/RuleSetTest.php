@@ -25,6 +25,21 @@ final class RuleSetTest extends TestCase
         $this->squad = Squad::query()->firstOrFail();
     }
 
+    /** What the editor makes (tests/Device/limitKinds.test.ts) can be used as it is. */
+    public function test_a_limit_of_every_kind_with_all_it_can_say_is_read_and_replayed(): void
+    {
+        $starter = $this->getJson('/api/rule-sets')->assertOk()->json('0.definition');
+        $limits = json_decode((string) file_get_contents(base_path('tests/examples/limit-kinds.json')), true);
+        $this->assertEqualsCanonicalizing(
+            ['cap', 'level', 'rest', 'streak', 'step', 'ratio'], array_values(array_unique(array_column($limits, 'kind'))),
+        );
+        foreach ($limits as $limit) {
+            $definition = [...$starter, 'name' => 'Drawn', 'limits' => [$limit]];
+            $this->postJson("/api/squads/{$this->squad->id}/rule-set/compare", ['days' => 28, 'definition' => $definition])
+                ->assertOk()->assertJsonPath('then', 'Drawn');
+        }
+    }
+
     public function test_a_copy_is_edited_compared_on_the_real_record_and_then_put_in_force(): void
     {
         $starter = $this->getJson('/api/rule-sets')->assertOk()->assertJsonPath('0.own', false)->json('0.definition');
@@ -40,6 +55,11 @@ final class RuleSetTest extends TestCase
         $tighter = $compare($strict);
         $this->assertGreaterThan(array_sum($same->json('rows.*.then_days')), array_sum($tighter->json('rows.*.then_days')));
         $this->assertStringContainsString('Harbour code', $tighter->json('sentence'));
+        // What is planned ahead holds under the rules it was fitted to; under tighter ones it is said what would be trimmed.
+        $this->assertSame([], array_merge(...$same->json('rows.*.coming')));
+        $this->assertStringContainsString('Everything planned ahead holds', $same->json('ahead'));
+        $this->assertNotSame([], array_merge(...$tighter->json('rows.*.coming')));
+        $this->assertStringContainsString('would be trimmed to fit “Harbour code”', $tighter->json('ahead'));
         $this->assertSame('starter', $this->squad->refresh()->rule_set, 'looking changes nothing');
 
         $this->postJson('/api/rule-sets', ['version' => 0, 'definition' => $strict])->assertOk();

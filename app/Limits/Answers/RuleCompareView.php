@@ -14,6 +14,8 @@ final readonly class RuleCompareView
         /** looked back */
         public int $days,
         public string $sentence,
+        /** what is planned ahead, and would be trimmed */
+        public string $ahead,
         /** @var list<RuleComparedView> */
         public array $rows,
     ) {}

@@ -17,5 +17,7 @@ final readonly class RuleComparedView
         public int $then_days,
         /** @var list<string> which, on which day */
         public array $then,
+        /** @var list<string> days ahead whose plan would be trimmed, and by which limit */
+        public array $coming,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Limits;
 
 use Augendo\Core\Day;
+use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 
 /**
@@ -36,6 +37,33 @@ final class Replay
                 $over[] = [$on, $states];
             }
             $before = $before->with($done);
+        }
+
+        return $over;
+    }
+
+    /**
+     * What a rule set would say to the days that are planned: each held against the record with what is planned before it.
+     *
+     * @param  LoadRecord  $record  up to the first of them
+     * @param  list<CostedSet>  $plans  matches and training elsewhere with them
+     * @return list<array{Day, list<LimitState>}> the planned days on which a hard limit would be over, in order, and which
+     */
+    public static function ahead(LimitCalendar $limits, LoadRecord $record, array $plans): array
+    {
+        $byDay = [];
+        foreach ($plans as $set) {
+            $byDay[$set->day][] = $set;
+        }
+        ksort($byDay);
+        $over = [];
+        foreach ($byDay as $ordinal => $planned) {
+            $on = Day::fromOrdinal($ordinal);
+            $states = $limits->board($on, $record)->hardTouchedBy($planned)->over($planned);
+            if ($states !== []) {
+                $over[] = [$on, $states];
+            }
+            $record = $record->with($planned);
         }
 
         return $over;

@@ -1,46 +1,10 @@
 import { useState } from 'react';
+import { agesInWords, inWords, type LimitDef, type TableRow, type Values, withOptional } from './limitKinds';
+import { LimitDetails } from './LimitDetails';
 
-type Row = { at_least: number; rest_days: number };
-type Values = {
-    max?: number;
-    max_increase?: number;
-    floor?: number;
-    table?: Row[];
-    max_days?: number;
-    low?: number;
-    high?: number;
-    stop?: number;
-};
-export type LimitDef = Values & {
-    id: string;
-    label: string;
-    kind: 'cap' | 'level' | 'rest' | 'streak' | 'step' | 'ratio';
-    severity: 'hard' | 'advise';
-    measure: string;
-    source?: string;
-    per_side?: boolean;
-    ages?: [number, number];
-    window?: { days?: number; session?: true };
-    by_age?: (Values & { ages: [number, number] })[];
-    [other: string]: unknown;
-};
-
-const MEASURES: Record<string, string> = {
-    reps: 'reps',
-    high_reps: 'high-effort reps',
-    metres: 'metres',
-    arm: 'arm units',
-    hand: 'hand units',
-    trunk: 'trunk units',
-    landings: 'landing units',
-    shadow: 'shadow reps',
-    internal: 'minutes × exertion',
-    effort: 'effort',
-    distance: 'metres a set',
-};
-const tableText = (rows: Row[] | undefined): string =>
+const tableText = (rows: TableRow[] | undefined): string =>
     (rows ?? []).map((row) => `${row.at_least}→${row.rest_days}`).join(', ');
-const tableOf = (text: string): Row[] =>
+const tableOf = (text: string): TableRow[] =>
     text.split(',').flatMap((part) => {
         const [at, days] = part.split(/→|->|:/).map((each) => Number(each.trim()));
         return at && days !== undefined && !Number.isNaN(days) ? [{ at_least: at, rest_days: days }] : [];
@@ -73,10 +37,7 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                     className="field w-48"
                     placeholder="source, if another"
                     value={limit.source ?? ''}
-                    onChange={(event) => {
-                        const { source: _, ...rest } = limit;
-                        onChange(event.target.value === '' ? rest : { ...limit, source: event.target.value });
-                    }}
+                    onChange={(event) => onChange(withOptional(limit, 'source', event.target.value))}
                 />
                 <span className="label grow">
                     {inWords(limit)}
@@ -86,10 +47,10 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                     Take away
                 </button>
             </div>
-            {limit.id.startsWith('limit-') && <OfWhat limit={limit} onChange={onChange} />}
             <div className="flex flex-wrap gap-x-4 gap-y-1.5">
                 {(bands.length === 0 || hasOwn(limit, bands)) && (
                     <ValueFields
+                        key={limit.kind}
                         limit={limit}
                         values={limit}
                         name={bands.length === 0 && limit.ages ? agesInWords(limit.ages) : 'every age'}
@@ -98,7 +59,7 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                 )}
                 {bands.map((band, i) => (
                     <ValueFields
-                        key={i}
+                        key={`${limit.kind} ${i} ${band.ages.join(' ')}`}
                         limit={limit}
                         values={band}
                         name={agesInWords(band.ages)}
@@ -111,13 +72,14 @@ export function LimitEditor({ limit, onChange }: { limit: LimitDef; onChange: (l
                     />
                 ))}
             </div>
+            <LimitDetails limit={limit} onChange={onChange} />
         </fieldset>
     );
 }
 
 /** What stands on the limit itself, beside what differs by age. */
 const hasOwn = (limit: LimitDef, bands: Values[]): boolean =>
-    (['max', 'max_increase', 'floor', 'max_days'] as const).some(
+    (['max', 'max_increase', 'floor', 'max_days', 'at_least', 'low', 'min_days'] as const).some(
         (key) => limit[key] !== undefined && bands.every((band) => band[key] === undefined),
     );
 
@@ -132,7 +94,10 @@ function ValueFields({
     name: string;
     onChange: (values: Values) => void;
 }) {
-    const field = (key: 'max' | 'floor' | 'max_days' | 'low' | 'high' | 'stop', prefix = '') =>
+    const field = (
+        key: 'max' | 'floor' | 'max_days' | 'at_least' | 'low' | 'high' | 'stop' | 'min_days' | 'min_chronic',
+        prefix = '',
+    ) =>
         values[key] === undefined ? null : (
             <Figure
                 label={`${limit.label}, ${name}${prefix ? `, ${prefix}` : ''}`}
@@ -158,6 +123,9 @@ function ValueFields({
             {field('low', 'low')}
             {field('high', 'high')}
             {field('stop', 'stop')}
+            {field('at_least', 'from')}
+            {field('min_days', 'days on record')}
+            {field('min_chronic', 'weeks before at least')}
             {values.table && (
                 <TableText
                     label={`${limit.label}, ${name}: work → rest days`}
@@ -200,7 +168,15 @@ function Figure({
     );
 }
 
-function TableText({ label, rows, onChange }: { label: string; rows: Row[]; onChange: (rows: Row[]) => void }) {
+function TableText({
+    label,
+    rows,
+    onChange,
+}: {
+    label: string;
+    rows: TableRow[];
+    onChange: (rows: TableRow[]) => void;
+}) {
     const [text, setText] = useState(tableText(rows));
     return (
         <input
@@ -212,53 +188,5 @@ function TableText({ label, rows, onChange }: { label: string; rows: Row[]; onCh
                 onChange(tableOf(event.target.value));
             }}
         />
-    );
-}
-
-const agesInWords = ([from, to]: [number, number]): string => (to >= 100 ? `${from}+` : `${from}–${to}`);
-
-/** What a limit bounds, in words. */
-function inWords(limit: LimitDef): string {
-    const measure = MEASURES[limit.measure] ?? limit.measure;
-    const days = limit.window?.days ?? 1;
-    const words: Partial<Record<LimitDef['kind'], string>> = {
-        cap: `${measure} ${limit.window?.session ? 'in one session' : `in ${days} ${days === 1 ? 'day' : 'days'}`}`,
-        step: `${measure} of a week over the weeks before`,
-        rest: `days without, after ${measure}`,
-        streak: `days in a row with ${measure}`,
-        level: `no single set above, ${measure}`,
-    };
-    return words[limit.kind] ?? 'last week against the weeks before';
-}
-
-function OfWhat({ limit, onChange }: { limit: LimitDef; onChange: (limit: LimitDef) => void }) {
-    return (
-        <div className="flex flex-wrap gap-2">
-            <label className="flex items-center gap-1">
-                <span className="label">of</span>
-                <select
-                    className="field w-44"
-                    value={limit.measure}
-                    onChange={(event) => onChange({ ...limit, measure: event.target.value })}
-                >
-                    {Object.entries(MEASURES)
-                        .slice(0, 7)
-                        .map(([value, name]) => (
-                            <option key={value} value={value}>
-                                {name}
-                            </option>
-                        ))}
-                </select>
-            </label>
-            <label className="flex items-center gap-1">
-                <span className="label">in days</span>
-                <input
-                    className="field w-16"
-                    inputMode="numeric"
-                    value={limit.window?.days ?? 1}
-                    onChange={(event) => onChange({ ...limit, window: { days: Number(event.target.value) || 1 } })}
-                />
-            </label>
-        </div>
     );
 }

@@ -5,7 +5,8 @@ import { api, type Limits, type RuleCompare } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
-import { LimitEditor, type LimitDef } from './LimitEditor';
+import { LimitEditor } from './LimitEditor';
+import { type LimitDef, newLimit } from './limitKinds';
 import { clsx } from 'clsx';
 
 export type Definition = {
@@ -202,15 +203,7 @@ function Editor({
                             ...definition,
                             limits: [
                                 ...definition.limits,
-                                {
-                                    id: `limit-${definition.limits.length + 1}-${Date.now() % 10000}`,
-                                    label: 'New limit',
-                                    kind: 'cap',
-                                    severity: 'hard',
-                                    measure: 'reps',
-                                    window: { days: 1 },
-                                    max: 100,
-                                },
+                                newLimit(`limit-${definition.limits.length + 1}-${Date.now() % 10000}`),
                             ],
                         })
                     }
@@ -295,6 +288,7 @@ function OnTheRecord({
             {compared && (
                 <>
                     <p className="head">{compared.sentence}</p>
+                    <p>{compared.ahead}</p>
                     <table className="w-full text-sm">
                         <thead>
                             <tr className="label border-b border-line text-left">
@@ -305,13 +299,18 @@ function OnTheRecord({
                         </thead>
                         <tbody>
                             {compared.rows
-                                .filter((row) => row.now_days + row.then_days > 0)
+                                .filter((row) => row.now_days + row.then_days + row.coming.length > 0)
                                 .map((row) => (
                                     <tr key={row.athlete.id} className="border-b border-line align-top">
                                         <td className="py-1">
                                             {row.athlete.name}
                                             {row.then.length > 0 && (
                                                 <span className="block text-soft">{row.then.join('; ')}</span>
+                                            )}
+                                            {row.coming.length > 0 && (
+                                                <span className="block text-reduced">
+                                                    ahead: {row.coming.join('; ')}
+                                                </span>
                                             )}
                                         </td>
                                         <td className="figure text-right text-lg">{row.now_days}</td>
