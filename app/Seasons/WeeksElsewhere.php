@@ -75,7 +75,10 @@ final class WeeksElsewhere
     {
         $week = Silence::weekAsked($today);
         if ($given['week'] !== $week->iso()) {
-            throw new Problem(ProblemType::TooLate, 'This week is not asked for any more. What was done is entered on the athlete’s page.');
+            throw new Problem(
+                ProblemType::TooLate,
+                'This week is not asked for any more. What was done is entered on the athlete’s page.',
+            );
         }
         Alone::with($athlete->id, function () use ($athlete, $given, $week, $today, $by): void {
             if (Sent::before('weeks_elsewhere', $given['id'], ['athlete_id' => $athlete->id])) {

@@ -15,7 +15,7 @@ import {
 const kinds = Object.keys(KINDS) as Kind[];
 const written = JSON.parse(readFileSync('tests/examples/limit-kinds.json', 'utf8')) as unknown;
 
-/** A limit of each kind, as the editor makes it, with all it can say. RuleSetTest holds the file to the core’s reader. */
+/** Of each kind, as the editor makes it, with all it can say. RuleSetTest holds the file to the core’s reader. */
 const made = [
     ...kinds.map((kind) => asKind(newLimit(`every-${kind}`), kind)),
     withBand(withBand(asKind(newLimit('by-age'), 'step'))),
@@ -65,6 +65,10 @@ describe('what the editor of rule sets writes', () => {
         expect(one).not.toHaveProperty('ages');
         const two = withBand({ ...one, by_age: [{ ages: [12, 15], max: 60 }] });
         expect(two.by_age?.[1]).toEqual({ ages: [16, 120], max: 60 });
+        expect(withBand(one).by_age?.map((band) => band.ages)).toEqual([
+            [12, 13],
+            [14, 120],
+        ]);
         expect(withoutBand(two, 0).by_age).toHaveLength(1);
         expect(withoutBand(withoutBand(two, 0), 0)).toMatchObject({ max: 60 });
     });

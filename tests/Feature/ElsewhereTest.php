@@ -70,7 +70,9 @@ final class ElsewhereTest extends TestCase
 
     public function test_something_else_was_done_on_other_days(): void
     {
-        $entry = ['id' => (string) Str::uuid7(), 'day' => $this->week->plus(4)->iso(), 'skill' => 'overhand-throw', 'reps' => 12, 'felt' => null];
+        $entry = [
+            'id' => (string) Str::uuid7(), 'day' => $this->week->plus(4)->iso(), 'skill' => 'overhand-throw', 'reps' => 12, 'felt' => null,
+        ];
         $this->tell($this->answer('other'))->assertStatus(422)->assertJsonStructure(['errors' => ['entries']]);
         $this->tell($this->answer('other', [[...$entry, 'day' => $this->week->plus(7)->iso()]]))->assertStatus(422);
         $this->tell($this->answer('usual', [$entry]))->assertStatus(422);

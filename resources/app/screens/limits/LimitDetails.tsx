@@ -177,7 +177,7 @@ function Work({
                 )}
                 <details className="grow">
                     <summary className="cursor-pointer underline decoration-dotted">
-                        {filter.skills?.length ? `${filter.skills.length} skills` : 'Single skills'}
+                        {filter.skills?.length ? `Single skills: ${filter.skills.length}` : 'Single skills'}
                     </summary>
                     <Ticks
                         of={(skills.data ?? []).map((skill) => skill.id)}
@@ -224,12 +224,14 @@ function Ticks({
 function Owed({ limit, onChange }: { limit: LimitDef; onChange: Change }) {
     return (
         <>
-            <Pick
-                label="What waits on a rest day"
-                of={{ '': 'the same measure', ...measuresOf('rest') }}
-                value={limit.waits ?? ''}
-                onPick={(waits) => onChange(withOptional(limit, 'waits', waits))}
-            />
+            <div className="max-w-60">
+                <Pick
+                    label="What waits on a rest day"
+                    of={{ '': 'the same measure', ...measuresOf('rest') }}
+                    value={limit.waits ?? ''}
+                    onPick={(waits) => onChange(withOptional(limit, 'waits', waits))}
+                />
+            </div>
             <Work
                 label="Rest is owed by"
                 filter={limit.owed_by ?? {}}

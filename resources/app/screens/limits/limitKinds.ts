@@ -121,14 +121,20 @@ export const valuesOf = (of: Values): Values =>
 const without = (limit: LimitDef, keys: readonly string[]): LimitDef =>
     Object.fromEntries(Object.entries(limit).filter(([key]) => !keys.includes(key))) as LimitDef;
 
+const OLDEST = 120;
+
 /** One more age band: it starts with what held for those ages before. */
 export function withBand(limit: LimitDef): LimitDef {
     const bands = limit.by_age ?? [];
     const last = bands.at(-1);
-    const from = last ? last.ages[1] + 1 : (limit.ages?.[0] ?? 0);
-    const start = last ? valuesOf(last) : valuesOf(limit);
-    const next = { ages: [from, Math.max(from, 120)] as [number, number], ...start };
-    return { ...without(limit, bands.length === 0 ? [...VALUES, 'ages'] : []), by_age: [...bands, next] };
+    if (last === undefined) {
+        const all = { ages: [limit.ages?.[0] ?? 0, OLDEST] as [number, number], ...valuesOf(limit) };
+        return { ...without(limit, [...VALUES, 'ages']), by_age: [all] };
+    }
+    // Where the last one holds for everybody older, it is cut in two.
+    const from = last.ages[1] < OLDEST ? last.ages[1] + 1 : last.ages[0] + 2;
+    const cut = { ...last, ages: [last.ages[0], from - 1] as [number, number] };
+    return { ...limit, by_age: [...bands.slice(0, -1), cut, { ...last, ages: [from, Math.max(from, OLDEST)] }] };
 }
 
 /** A band less; without the last one its values hold at every age. */
