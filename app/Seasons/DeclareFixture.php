@@ -16,7 +16,7 @@ use App\Records\Sent;
 use Augendo\Core\Day;
 use Ramsey\Uuid\Uuid;
 
-/** Matches and training elsewhere: declared ahead, so that the days before give way. */
+/** Matches and training elsewhere: declared ahead, so that the days before give way; a match also when it is over. */
 final class DeclareFixture
 {
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
@@ -40,6 +40,7 @@ final class DeclareFixture
                     'id' => $id, 'squad_id' => $squad->id, 'athlete_id' => $athlete?->id, 'kind' => $given['kind'],
                     'held_on' => Day::of($given['day'])->plus(7 * $week)->iso(),
                     'starts_at' => $given['starts_at'], 'title' => $given['title'], 'doses' => $given['doses'], 'created_by' => $by->id,
+                    'declared_on' => $by->workspace->today()->iso(),
                 ]);
             }
             Audit::of($by, $athlete, 'fixture added', ['title' => $given['title'], 'day' => $given['day'], 'weeks' => $given['weeks']]);
@@ -47,8 +48,15 @@ final class DeclareFixture
         });
     }
 
+    /** @throws Problem when it is over: what it took is load, and goes only with the reason of who was not in it */
     public function remove(Fixture $fixture, User $by): void
     {
+        if ($by->workspace->today()->isAfter($fixture->day())) {
+            throw new Problem(
+                ProblemType::ItStays,
+                'It is over. Say who was in it, and what it took: nobody, where it was not played.',
+            );
+        }
         Alone::inClub($by->workspace_id, function () use ($fixture, $by): void {
             $fixture->delete();
             Audit::of($by, null, 'fixture removed', ['title' => $fixture->title, 'day' => $fixture->held_on]);

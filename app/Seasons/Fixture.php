@@ -31,6 +31,7 @@ use Illuminate\Support\Facades\DB;
  * @property bool $lined_up whether somebody has said who plays
  * @property int|null $line_ups_count
  * @property int $created_by
+ * @property string|null $declared_on the club's day on which somebody declared it
  * @property Carbon|null $created_at
  * @property Carbon|null $updated_at
  */
@@ -78,6 +79,12 @@ final class Fixture extends Record
     public function day(): Day
     {
         return Day::of(substr($this->held_on, 0, 10));
+    }
+
+    /** Declared when it was over, it loosens nothing: no rest day and no row of days is taken more lightly for it. */
+    public function wasDeclaredInTime(): bool
+    {
+        return MatchEvent::isDeclaredInTime($this->day(), Day::of(substr($this->declared_on ?? $this->held_on, 0, 10)));
     }
 
     /** Training elsewhere is held whatever is planned here; a match gives way to a way back. */

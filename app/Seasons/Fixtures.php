@@ -90,14 +90,17 @@ final class Fixtures
         ));
     }
 
-    /** @return list<int> ordinals of match days, some weeks back and all ahead */
+    /** @return list<int> ordinals of match days declared in time, some weeks back and all ahead */
     public function matchDays(string $athleteId): array
     {
         return array_values(
             array_unique(
                 array_map(
                     fn (Fixture $each): int => $each->day()->ordinal,
-                    array_filter($this->fixtures[$athleteId] ?? [], fn (Fixture $each): bool => $each->kind === Fixture::MATCH),
+                    array_filter(
+                        $this->fixtures[$athleteId] ?? [],
+                        fn (Fixture $each): bool => $each->kind === Fixture::MATCH && $each->wasDeclaredInTime(),
+                    ),
                 ),
             ),
         );

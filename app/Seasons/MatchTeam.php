@@ -10,6 +10,7 @@ use App\Athletes\AthletesDay;
 use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Courtside\Answers\CostView;
+use App\Courtside\Corrections;
 use App\Courtside\MayPlay;
 use App\Http\Problem;
 use App\Http\ProblemType;
@@ -22,6 +23,7 @@ use App\Returns\PlayReturn;
 use App\Seasons\Answers\MatchPlayerView;
 use App\Seasons\Answers\MatchTeamView;
 use App\Wording\AwayWording;
+use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
@@ -87,12 +89,13 @@ final class MatchTeam
      * Says who plays. Only they keep the day free and are charged with it; everybody else trains on.
      *
      * @param  list<string>  $ids  of athletes of the squad
+     * @param  string|null  $reason  why somebody is taken out of a match that is over
      *
-     * @throws Problem when somebody is not of the squad, away, or on a way back that the match loads
+     * @throws Problem when somebody is not of the squad, away, or on a way back that the match loads; or when a reason is needed
      */
-    public function lineUp(Fixture $match, array $ids, User $by): void
+    public function lineUp(Fixture $match, array $ids, ?string $reason, User $by): void
     {
-        Alone::inClub($by->workspace_id, function () use ($match, $ids, $by): void {
+        Alone::inClub($by->workspace_id, function () use ($match, $ids, $reason, $by): void {
             $match->refresh();
             $squad = Squad::query()->findOrFail($match->squad_id);
             $today = $by->workspace->today();
@@ -112,6 +115,7 @@ final class MatchTeam
                     throw new Problem(ProblemType::NotYet, "{$athlete->given_name} cannot be lined up. {$why}", ['athletes' => [$why]]);
                 }
             }
+            $this->tellWhoWasNotInIt($match, array_values(array_diff($match->players() ?? [], $ids)), $reason, $by);
             $match->update(['lined_up' => true]);
             $match->lineUps()->whereNotIn('athlete_id', $ids)->delete();
             foreach ($this->doses($match, $new) as $id => $doses) {
@@ -120,6 +124,35 @@ final class MatchTeam
             Audit::of($by, null, 'line-up named', ['title' => $match->title, 'players' => count($ids)]);
             AthletesChanged::many(array_unique([...$before, ...$ids]), $today);
         });
+    }
+
+    /**
+     * Of a match that is over, what was expected of who was not in it goes: there is more room since, and Today says so.
+     *
+     * @param  list<string>  $out  ids of who was in the line-up
+     */
+    private function tellWhoWasNotInIt(Fixture $match, array $out, ?string $reason, User $by): void
+    {
+        $today = $by->workspace->today();
+        if ($out === [] || ! $today->isAfter($match->day())) {
+            return;
+        }
+        if (mb_strlen(trim((string) $reason)) < CountChange::REASON_AT_LEAST) {
+            throw new Problem(
+                ProblemType::AReasonIsNeeded,
+                'The match is over, and counts for who was in it. Write why somebody was not.',
+                ['reason' => ['Write why.']],
+            );
+        }
+        $uncounted = new Fixtures($out, $today);
+        foreach ($out as $id) {
+            foreach ($uncounted->uncounted($id) as $each) {
+                if ($each->id === $match->id) {
+                    $reps = $each->event($this->library->skills(), $id)->reps();
+                    Corrections::ofEntry($id, ['source' => 'line-up', 'day' => $match->day()->iso()], $reps, trim((string) $reason), $by);
+                }
+            }
+        }
     }
 
     /** Somebody comes back from an injury: matches ahead that load it are played without them, until the stages say otherwise. */

@@ -52,7 +52,7 @@ final class PlanController
     #[Answers(MatchTeamView::class)]
     public function lineUp(LineUpRequest $request, Fixture $fixture, MatchTeam $team): JsonResponse
     {
-        $team->lineUp($fixture, $request->validated('athletes'), $request->user());
+        $team->lineUp($fixture, $request->validated('athletes'), $request->validated('reason'), $request->user());
 
         return response()->json($team->view($request->user(), $fixture->refresh()));
     }

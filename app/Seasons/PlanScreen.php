@@ -14,6 +14,7 @@ use App\Seasons\Answers\PlanView;
 use App\Seasons\Answers\SeasonRowView;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Planning\Silence;
 
 /** What is ahead of a squad beside its sessions: matches and seasons. */
 final class PlanScreen
@@ -32,6 +33,7 @@ final class PlanScreen
 
         return new PlanView(
             date: $on->iso(),
+            matches_from: Silence::firstDeclared($on)->iso(),
             squad: Cards::squad($squad),
             squads: Cards::squads($user),
             fixtures: $this->fixtures->between($squad, $athletes, $on, null),

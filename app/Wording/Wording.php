@@ -523,6 +523,7 @@ final class Wording
             'score' => 'a score taken back',
             'spreadsheet' => 'a spreadsheet taken back',
             'match' => 'a match taken back',
+            'line-up' => 'not in the match after all',
             'home' => 'practice at home taken back',
             'other club' => 'training elsewhere taken back',
             default => 'logged work taken back',

@@ -29,6 +29,7 @@ final class FixtureFactory extends Factory
             'title' => 'Home match',
             'doses' => [['skill' => 'float-serve', 'reps' => 35, 'felt' => 'hard']],
             'created_by' => UserFactory::new(),
+            'declared_on' => Carbon::now('Europe/Lisbon')->subDays(60)->toDateString(),
         ];
     }
 

@@ -16,6 +16,7 @@ use App\Sessions\TrainingSession;
 use App\Sessions\Venue;
 use Augendo\Core\Limits\Covers;
 use Augendo\Core\Planning\SeasonAsk;
+use Augendo\Core\Planning\Silence;
 use Database\Factories\FixtureFactory;
 use Database\Factories\IncidentEntryFactory;
 use Database\Factories\IncidentFactory;
@@ -45,6 +46,7 @@ final class DemoSeeder extends Seeder
             $this->calendar($club);
             $this->awayAndHurt($club);
             $this->lineUp($club);
+            $this->elsewhere($club);
         });
     }
 
@@ -83,7 +85,17 @@ final class DemoSeeder extends Seeder
             'starts_at' => '14:00', 'created_by' => $club->person(Role::Coach)->id,
         ]);
         $players = $club->squad->athletes()->whereIn('given_name', ['Yuna', 'Dario', 'Kaito'])->pluck('athletes.id')->all();
-        app(MatchTeam::class)->lineUp($match, $players, $club->person(Role::Coach));
+        app(MatchTeam::class)->lineUp($match, $players, null, $club->person(Role::Coach));
+    }
+
+    /** One who serves in a works league as well: last week’s evening waits to be told of. */
+    private function elsewhere(Club $club): void
+    {
+        $dario = $club->squad->athletes()->where('given_name', 'Dario')->firstOrFail();
+        FixtureFactory::new()->elsewhere($dario, 'Works league', 'float-serve', 16)->create([
+            'squad_id' => $club->squad->id, 'held_on' => Silence::weekAsked($club->workspace->today())->plus(2)->iso(),
+            'created_by' => $club->person(Role::Coach)->id,
+        ]);
     }
 
     /** A school camp; and a fall with a swollen ankle: told at home, restricted by the clinician, not closed yet. */

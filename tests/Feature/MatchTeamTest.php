@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Athletes\Athlete;
+use App\Limits\AthleteLoads;
 use App\Returns\PlayReturn;
 use App\Seasons\Fixture;
+use App\Seasons\Fixtures;
 use Augendo\Core\Day;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Measure;
 use Database\Factories\FixtureFactory;
 use Database\Factories\PlayReturnFactory;
 use Database\Factories\ReturnAttemptFactory;
@@ -121,6 +126,57 @@ final class MatchTeamTest extends TestCase
         $this->lineUp($jumps, [$this->athlete('Luca')->id])->assertOk();
     }
 
+    public function test_a_match_forgotten_is_declared_afterwards_stands_as_expected_and_loosens_nothing(): void
+    {
+        $mira = $this->athlete('Mira')->id;
+        $before = $this->expected($mira, -2);
+        $days = fn (): array => (new Fixtures([$mira], $this->today))->matchDays($mira);
+        $matchDays = $days();
+        $this->declare(['day' => $this->today->plus(-2)->iso(), 'weeks' => 2])->assertStatus(422)->assertJsonStructure(['errors' => ['weeks']]);
+        $this->declare(['day' => $this->today->plus(-15)->iso()])->assertStatus(422)->assertJsonStructure(['errors' => ['day']]);
+        $this->declare(['day' => $this->today->plus(-2)->iso(), 'kind' => 'elsewhere'])->assertStatus(422);
+        $plan = $this->declare(['id' => $id = (string) Str::uuid7(), 'day' => $this->today->plus(-2)->iso()])->assertOk();
+        $this->assertSame($this->today->plus(-14)->iso(), $plan->json('matches_from'));
+        $this->assertSame($before + 25.0, $this->expected($mira, -2), 'it is load at once');
+        $this->assertSame($matchDays, $days(), 'and no day of a match to rest and streak');
+        $this->assertContains($id, array_column($this->getJson("/api/today?squad={$this->squad}")->json('uncounted'), 'id'));
+        $this->declare(['day' => $this->today->iso()])->assertOk();
+        $this->assertContains($this->today->ordinal, $days(), 'declared on its day it is one');
+    }
+
+    public function test_who_is_taken_out_of_a_match_that_is_over_is_with_a_reason_and_today_says_so(): void
+    {
+        $mira = $this->athlete('Mira')->id;
+        $match = $this->match(-2);
+        $out = fn (?string $why) => $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => [], 'reason' => $why]);
+        $this->lineUp($match, [$mira])->assertOk();
+        $this->postJson("/api/fixtures/{$match->id}/remove")->assertStatus(422)->assertJsonPath('title', 'It stays');
+        $out(null)->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
+        $this->assertSame([$mira], $match->refresh()->players());
+        $out('She sat on the bench')->assertOk();
+        $said = $this->getJson("/api/today?squad={$this->squad}")->assertOk()->json('corrected');
+        $this->assertStringContainsString('not in the match after all: 35 → 0 repetitions.', $said[0]['sentence']);
+        $this->assertSame('She sat on the bench', $said[0]['reason']);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private function declare(array $with): TestResponse
+    {
+        return $this->postJson("/api/squads/{$this->squad}/fixtures", [
+            'id' => (string) Str::uuid7(), 'kind' => 'match', 'athlete_id' => null, 'weeks' => 1, 'starts_at' => '15:00',
+            'title' => 'Forgotten cup', 'doses' => [['skill' => 'float-serve', 'reps' => 25, 'felt' => 'hard']], ...$with,
+        ]);
+    }
+
+    /** Repetitions that count for a day, on record or standing as expected. */
+    private function expected(string $athlete, int $days): float
+    {
+        $load = app(AthleteLoads::class)->for([Athlete::query()->findOrFail($athlete)], $this->today)[$athlete];
+        $sets = $load->record->setsOn($this->today->plus($days)->ordinal);
+
+        return array_sum(array_map(fn (CostedSet $set): float => $set->cost[Measure::Reps->value] ?? 0.0, $sets));
+    }
+
     public function test_on_the_stage_that_is_match_play_a_match_is_open_again_and_only_there(): void
     {
         $match = $this->match(5);
@@ -195,7 +251,7 @@ final class MatchTeamTest extends TestCase
                 ->wholeSeries(\Augendo\Core\Load\Measure::Arm)->on($on->ordinal);
     }
 
-    private function named(string $id): \App\Athletes\Athlete
+    private function named(string $id): Athlete
     {
         return \App\Athletes\Athlete::query()->findOrFail($id);
     }

@@ -14,6 +14,8 @@ final readonly class PlanView
     public function __construct(
         /** @format date */
         public string $date,
+        /** @format date the first day of which a match that is over may still be declared */
+        public string $matches_from,
         public SquadView $squad,
         /** @var list<SquadView> */
         public array $squads,

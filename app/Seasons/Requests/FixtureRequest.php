@@ -9,6 +9,7 @@ use App\Http\UuidV7;
 use App\Seasons\Fixture;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
+use Augendo\Core\Planning\Silence;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -17,15 +18,20 @@ final class FixtureRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        $today = $this->user()->workspace->today();
+        $isOver = is_string($this->input('day')) && $this->input('day') < $today->iso();
+
         return [
             'id' => ['required', new UuidV7],
             'kind' => ['required', Rule::in([Fixture::MATCH, Fixture::ELSEWHERE])],
             'athlete_id' => ['present', 'nullable', 'uuid'],
             'day' => [
-                'required', 'bail', new CalendarDay, 'after_or_equal:'.$this->user()->workspace->today()->iso(),
-                'before:'.$this->user()->workspace->today()->plus(366)->iso(),
+                'required', 'bail', new CalendarDay,
+                // Training elsewhere that is over is told of as work; a match may have been forgotten.
+                'after_or_equal:'.($this->input('kind') === Fixture::MATCH ? Silence::firstDeclared($today) : $today)->iso(),
+                'before:'.$today->plus(366)->iso(),
             ],
-            'weeks' => ['required', 'integer:strict', 'between:1,30'],
+            'weeks' => ['required', 'integer:strict', $isOver ? 'between:1,1' : 'between:1,30'],
             'starts_at' => ['required', 'bail', 'string', 'date_format:H:i'],
             'title' => ['required', 'string', 'max:80'],
             'doses' => ['required', 'array', 'min:1', 'max:6'],

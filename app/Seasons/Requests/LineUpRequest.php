@@ -14,6 +14,8 @@ final class LineUpRequest extends FormRequest
         return [
             // An empty one: nobody of the squad plays.
             'athletes' => ['present', 'array', 'list', 'max:60'],
+            // Who is taken out of a match that is over has more room since.
+            'reason' => ['sometimes', 'nullable', 'string', 'max:200'],
             'athletes.*' => ['required', 'uuid', 'distinct'],
         ];
     }

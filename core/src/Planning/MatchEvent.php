@@ -38,6 +38,12 @@ final readonly class MatchEvent
         return $named === null ? $squad !== null && in_array($squad, $squads, true) : $named === $athlete;
     }
 
+    /** A match declared before its day, or on it with opponent and hour, is one to the limits; declared afterwards it loosens nothing. */
+    public static function isDeclaredInTime(Day $held, Day $declared): bool
+    {
+        return ! $declared->isAfter($held);
+    }
+
     /** @return string what its expected work is planned under */
     public static function session(string $id): string
     {

@@ -19,6 +19,12 @@ final class Silence
         return $today->daysSince($held) > self::ASKED_DAYS;
     }
 
+    /** @return Day the first day of which a match may still be declared: it is asked for from then on */
+    public static function firstDeclared(Day $today): Day
+    {
+        return $today->plus(-self::ASKED_DAYS);
+    }
+
     /** @return Day the Monday of the week that is asked for: the last one that is over */
     public static function weekAsked(Day $today): Day
     {

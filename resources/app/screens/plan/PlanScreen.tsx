@@ -174,7 +174,13 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
             >
                 <WhatItIs kind={kind} onChange={setKind} />
                 <div className="grid grid-cols-[1fr_1fr_6rem] gap-2">
-                    <LabelledInput label="Day" type="date" name="day" required min={plan.date} />
+                    <LabelledInput
+                        label="Day"
+                        type="date"
+                        name="day"
+                        required
+                        min={kind === 'match' ? plan.matches_from : plan.date}
+                    />
                     <LabelledInput
                         label="Starts at"
                         type="time"

@@ -5,7 +5,10 @@ import { api, type MatchTeam } from '../../api/client';
 import { dayName } from '../../api/words';
 import { answerOrKept } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
+import { typed } from '../../parts/forms';
+import { LabelledInput } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
+import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import { PlayerRow } from './PlayerRow';
 import { useTeamCount } from './useTeamCount';
@@ -30,16 +33,22 @@ function Team({ team }: { team: MatchTeam }) {
     const count = useTeamCount(team);
     const isOn = team.day <= team.date;
     const shown = naming ? team.players : team.players.filter((each) => each.plays);
-    const lineUp = (athletes: string[]): void => {
-        api('PUT', `/api/fixtures/${team.id}/line-up`, { athletes }).then((next) => {
+    const [leaving, setLeaving] = useState<string[] | null>(null);
+    const isOver = team.day < team.date;
+    const lineUp = (athletes: string[], reason: string | null = null): void => {
+        api('PUT', `/api/fixtures/${team.id}/line-up`, { athletes, reason }).then((next) => {
             setProblem(null);
+            setLeaving(null);
             queries.setQueryData(['team', team.id], next);
             void queries.invalidateQueries();
         }, setProblem);
     };
     const toggle = (id: string): void => {
         const now = team.lined_up ? team.players.filter((each) => each.plays).map((each) => each.athlete.id) : [];
-        lineUp(now.includes(id) ? now.filter((each) => each !== id) : [...now, id]);
+        const left = now.filter((each) => each !== id);
+        if (!now.includes(id)) lineUp([...now, id]);
+        else if (isOver) setLeaving(left);
+        else lineUp(left);
     };
     return (
         <main className="px-4 pb-10 sm:px-6">
@@ -86,6 +95,11 @@ function Team({ team }: { team: MatchTeam }) {
                     </button>
                 </p>
             )}
+            <NotInIt
+                open={leaving !== null}
+                onClose={() => setLeaving(null)}
+                onSay={(why) => lineUp(leaving ?? [], why)}
+            />
             {count.waiting > 0 && (
                 <p role="status" className="border-l-4 border-tape pl-2">
                     {count.waiting} repetitions lie on this device and are sent when the connection is back.
@@ -97,6 +111,25 @@ function Team({ team }: { team: MatchTeam }) {
                 </p>
             )}
         </main>
+    );
+}
+
+/** The match is over and counts for who was in it: taken out, there is more room since. */
+function NotInIt({ open, onClose, onSay }: { open: boolean; onClose: () => void; onSay: (why: string) => void }) {
+    return (
+        <Sheetlet open={open} onClose={onClose} title="Not in the match after all">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    onSay(typed(new FormData(event.currentTarget), 'reason'));
+                }}
+            >
+                <p>What was expected of them goes: there is more room since, and Today says so for a week.</p>
+                <LabelledInput label="Why" name="reason" required minLength={3} maxLength={200} />
+                <button className="btn btn-main">Take out</button>
+            </form>
+        </Sheetlet>
     );
 }
 
