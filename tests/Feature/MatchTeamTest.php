@@ -132,7 +132,8 @@ final class MatchTeamTest extends TestCase
         $before = $this->expected($mira, -2);
         $days = fn (): array => (new Fixtures([$mira], $this->today))->matchDays($mira);
         $matchDays = $days();
-        $this->declare(['day' => $this->today->plus(-2)->iso(), 'weeks' => 2])->assertStatus(422)->assertJsonStructure(['errors' => ['weeks']]);
+        $this->declare(['day' => $this->today->plus(-2)->iso(), 'weeks' => 2])
+            ->assertStatus(422)->assertJsonStructure(['errors' => ['weeks']]);
         $this->declare(['day' => $this->today->plus(-15)->iso()])->assertStatus(422)->assertJsonStructure(['errors' => ['day']]);
         $this->declare(['day' => $this->today->plus(-2)->iso(), 'kind' => 'elsewhere'])->assertStatus(422);
         $plan = $this->declare(['id' => $id = (string) Str::uuid7(), 'day' => $this->today->plus(-2)->iso()])->assertOk();

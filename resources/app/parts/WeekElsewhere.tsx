@@ -18,7 +18,17 @@ const TOLD: Record<NonNullable<Week['told']>, string> = {
 };
 
 /** Once a week: what was done elsewhere. One tap for as usual; what nobody says counts as usual. */
-export function WeekElsewhere({ of, tell }: { of: Week; tell: (week: ToldWeek) => Promise<unknown> }) {
+export function WeekElsewhere({
+    of,
+    tell,
+    thumb = false,
+}: {
+    of: Week;
+    tell: (week: ToldWeek) => Promise<unknown>;
+    /** on a phone, in the sun */
+    thumb?: boolean;
+}) {
+    const btn = thumb ? 'btn thumb grow' : 'btn';
     const id = useRef(newId());
     const [entries, setEntries] = useState<Entry[] | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
@@ -57,17 +67,17 @@ export function WeekElsewhere({ of, tell }: { of: Week; tell: (week: ToldWeek) =
                     {of.usual.length > 0 && (
                         <button
                             type="button"
-                            className="btn btn-main thumb"
+                            className={`${btn} btn-main`}
                             disabled={busy}
                             onClick={() => say('usual')}
                         >
                             As usual
                         </button>
                     )}
-                    <button type="button" className="btn thumb" disabled={busy} onClick={() => say('nothing')}>
+                    <button type="button" className={btn} disabled={busy} onClick={() => say('nothing')}>
                         Nothing
                     </button>
-                    <button type="button" className="btn thumb" onClick={() => setEntries([blank(of)])}>
+                    <button type="button" className={btn} onClick={() => setEntries([blank(of)])}>
                         {of.usual.length > 0 ? 'Other than usual' : 'Yes'}
                     </button>
                 </div>
@@ -88,13 +98,13 @@ export function WeekElsewhere({ of, tell }: { of: Week; tell: (week: ToldWeek) =
                         />
                     ))}
                     <div className="flex flex-wrap gap-2">
-                        <button type="button" className="btn thumb" onClick={() => setEntries([...entries, blank(of)])}>
+                        <button type="button" className={btn} onClick={() => setEntries([...entries, blank(of)])}>
                             And also
                         </button>
-                        <button type="button" className="btn thumb" onClick={() => setEntries(null)}>
+                        <button type="button" className={btn} onClick={() => setEntries(null)}>
                             Cancel
                         </button>
-                        <button className="btn btn-main thumb" disabled={busy}>
+                        <button className={`${btn} btn-main`} disabled={busy}>
                             Save
                         </button>
                     </div>

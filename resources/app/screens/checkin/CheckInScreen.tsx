@@ -136,6 +136,7 @@ function Elsewhere({ about, token }: { about: CheckInPage; token: string }) {
     return (
         <div className="mt-4 border-t border-line pt-3">
             <WeekElsewhere
+                thumb
                 of={about.elsewhere}
                 tell={(week) =>
                     api('POST', '/api/link/elsewhere', week, { linkToken: token }).then((answer) => {
