@@ -16,6 +16,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Readiness\Readiness;
 
 /** Everything that is known of several athletes of a squad on one day, fetched at once: load, limits, words, ladders and returns. */
@@ -46,7 +47,8 @@ final class AthletesDay
         $this->health = new DayReadiness($athletes, $on, $dated);
         $this->returns = new ReturnsUnderWay($athletes, $on);
         $this->limitBook = new AthleteLimits($athletes, $squad, $on, $this->returns, dated: $dated);
-        $this->standings = new Standings($athletes, $on, app(Library::class), $this->health);
+        $profiles = array_map(fn (AthleteLoad $load): AthleteProfile => $load->profile, $this->loads);
+        $this->standings = new Standings($athletes, $on, app(Library::class), $this->health, $profiles);
     }
 
     public function readiness(Athlete $athlete): Readiness

@@ -19,6 +19,7 @@ use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
@@ -36,12 +37,19 @@ final class Standings
     /** @var array<string, array<string, list<object>>> strips by athlete and "ladder/rung", oldest first */
     private array $strips = [];
 
-    /** @param  list<Athlete>  $athletes */
+    /** @var array<string, Ladder> by athlete and ladder, with the doses of the athlete */
+    private array $ladders = [];
+
+    /**
+     * @param  list<Athlete>  $athletes
+     * @param  array<string, AthleteProfile>  $profiles  by athlete id
+     */
     public function __construct(
         array $athletes,
         private readonly Day $on,
         private readonly Library $library,
         private readonly DayReadiness $readiness,
+        private readonly array $profiles,
     ) {
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         foreach (Placement::query()->whereIn('athlete_id', $ids)->orderBy('entered_at')->orderBy('id')->get() as $placement) {
@@ -73,7 +81,9 @@ final class Standings
 
     public function ladder(Placement $placement): Ladder
     {
-        return $this->library->ladder($placement->ladder);
+        return $this->ladders["{$placement->athlete_id} {$placement->ladder}"] ??= $this->library
+            ->ladder($placement->ladder)
+            ->forAthlete($this->profiles[$placement->athlete_id], $this->on);
     }
 
     public function rung(Placement $placement): Rung

@@ -120,6 +120,9 @@ final class LibraryScreen
                         ? ''
                         : "{$block->sets} × {$block->reps}, "
                             .Wording::dose($block->effort, $block->distanceM)
+                            .($block->distanceShare === null
+                                ? ''
+                                : ' or '.Wording::percent($block->distanceShare).' of the longest throw')
                             .', '
                             .lcfirst(Wording::object($block->object))
                             .($block->side->value === 'other' ? ', other side' : ''),

@@ -83,7 +83,7 @@ final class Seasons
 
         return SeasonPlanner::plan(
             ask: $ask,
-            ladder: $ladder->onFloor(Surface::tryFrom((string) $season->squad->floor)),
+            ladder: $ladder->forAthlete($day->load->profile, $today)->onFloor(Surface::tryFrom((string) $season->squad->floor)),
             standing: $this->standing($athlete, $placement),
             price: $day->load->price,
             record: $day->load->record,

@@ -24,6 +24,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\RuleSet;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
@@ -37,6 +38,8 @@ use Augendo\Core\Returning\StageRung;
 final class OpenSheet
 {
     private ?AthleteLoad $load = null;
+
+    private ?AthleteProfile $profile = null;
 
     private ?SessionFrame $frame = null;
 
@@ -83,7 +86,14 @@ final class OpenSheet
 
     public function ladder(): Ladder
     {
-        return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version);
+        return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version)->forAthlete($this->profile(), $this->day());
+    }
+
+    private function profile(): AthleteProfile
+    {
+        return $this->profile ??= $this->load === null
+            ? $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id]
+            : $this->load->profile;
     }
 
     /** The side the ladder's text is read for. */
@@ -110,14 +120,12 @@ final class OpenSheet
     /** @param  int  $stage  from 0 */
     public function stageRung(PlayReturn $return, int $stage): Rung
     {
-        $profile = $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id];
-
         return StageRung::of(
             programme: $return->programmeAsOpened(),
             stage: $stage,
             own: $this->ladderRung(),
             nothing: $this->library->objects()['nothing'],
-            longestThrowM: $profile->longestThrowM[$this->ladder()->skill->id] ?? null,
+            longestThrowM: $this->profile()->longestThrowM[$this->ladder()->skill->id] ?? null,
             side: $return->workingSide($this->athlete),
         );
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\CopiesItself;
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
@@ -15,12 +17,16 @@ final readonly class BlockDose
 {
     use CopiesItself;
 
+    private const LEAST_M = 2.0;
+
     /**
      * @param  int  $reps  a set; 0 for a block without counted repetitions
      * @param  int  $repsMin  the least in all sets together that is still worth doing
      * @param  float  $effort  0 to 1, asked
      * @param  bool  $judged  whether the repetitions are watched as evidence for the gate
+     * @param  float|null  $distanceM  metres: as meant, or of whoever has no longest throw on record
      * @param  list<Channel>|null  $loads  the parts it loads, counted or not; null: those of its skill
+     * @param  float|null  $distanceShare  of the athlete's own longest throw, 0 to 1; null: the metres are meant
      */
     public function __construct(
         public BlockKind $kind,
@@ -43,12 +49,37 @@ final readonly class BlockDose
         public ?float $dropCm,
         public bool $judged,
         public ?array $loads = null,
+        public ?float $distanceShare = null,
     ) {}
 
     /** @return list<Channel> the parts that have to be well enough for it */
     public function loadedChannels(): array
     {
         return $this->loads ?? $this->skill->loadedChannels();
+    }
+
+    /**
+     * The same dose for one athlete: its distance the share of their own longest throw, where that is on record, and its object the one
+     * of their age. Where neither is known, the numbers of the ladder stand.
+     */
+    public function forAthlete(AthleteProfile $profile, Day $on): self
+    {
+        $age = $profile->ageOn($on);
+        $object = $age === null ? $this->object : $this->object->ofAge($age);
+        $longest = $profile->longestThrowM[$this->skill->id] ?? null;
+        if ($longest === null || $this->distanceShare === null || $this->distanceM === null) {
+            return $object === $this->object ? $this : $this->with(['object' => $object]);
+        }
+        $distance = self::inHalves($this->distanceShare * $longest);
+        $least = self::inHalves($distance * ($this->distanceMinM ?? $this->distanceM) / $this->distanceM);
+
+        return $this->with(['object' => $object, 'distanceM' => $distance, 'distanceMinM' => min($distance, $least)]);
+    }
+
+    /** Metres somebody can pace: halves, and never none. */
+    private static function inHalves(float $metres): float
+    {
+        return max(self::LEAST_M, round($metres * 2) / 2);
     }
 
     /** The same dose landed on a floor; null: not known, and that counts as hard. What lands nowhere stays as it is. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\CopiesItself;
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
 
@@ -30,6 +32,12 @@ final readonly class Ladder
         public array $rungs,
         public ?string $copiedFrom = null,
     ) {}
+
+    /** Its doses for one athlete: see BlockDose. */
+    public function forAthlete(AthleteProfile $profile, Day $on): self
+    {
+        return $this->with(['rungs' => array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on), $this->rungs)]);
+    }
 
     /** The ladder landed on one floor throughout; null: not known. */
     public function onFloor(?Surface $floor): self

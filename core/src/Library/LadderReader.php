@@ -118,8 +118,8 @@ final readonly class LadderReader
         $node->keys(
             ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
             [
-                'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'rest_s', 'hold_s', 'legs',
-                'drop_cm', 'judged', 'loads',
+                'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'distance_share', 'rest_s', 'hold_s',
+                'legs', 'drop_cm', 'judged', 'loads',
             ],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
@@ -130,6 +130,13 @@ final readonly class LadderReader
         $distanceMin = $node->get('distance_min_m')->optional($metres) ?? $distance;
         if ($node->get('reps')->int(0, 200) === 0 && $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) === true) {
             throw $node->get('reps')->outOfRange('A judged block needs repetitions: 1 or more.');
+        }
+        $distanceShare = $node->get('distance_share')->optional($share);
+        if ($distanceShare !== null && $distance === null) {
+            throw $node->get('distance_share')->outOfRange('A share needs metres as well, for whoever has no longest throw on record.');
+        }
+        if ($distanceShare !== null && $distanceShare <= 0.0) {
+            throw $node->get('distance_share')->outOfRange('A share of the longest throw lies above 0 and up to 1.');
         }
         if ($effortMin > $effort) {
             throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");
@@ -158,6 +165,7 @@ final readonly class LadderReader
             loads: $node->get('loads')->optional(
                 fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
             ),
+            distanceShare: $distanceShare,
         );
     }
 

@@ -97,6 +97,43 @@ final class Library
         ));
     }
 
+    private static function object(Node $node, string $id): LibraryObject
+    {
+        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'younger']);
+        $mass = fn (Node $n): float => $n->positive();
+
+        return new LibraryObject(
+            id: $id,
+            name: $node->get('name')->string(),
+            implement: $node->get('class')->enum(Implement::class),
+            massKg: $node->get('mass_kg')->optional($mass),
+            referenceMassKg: $node->get('reference_mass_kg')->optional($mass),
+            hard: $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+        );
+    }
+
+    /**
+     * @param  array<string, LibraryObject>  $objects
+     * @return list<array{int, LibraryObject}> age up to which, the youngest first
+     *
+     * @throws CaseError
+     */
+    private static function younger(Node $node, array $objects): array
+    {
+        $younger = [];
+        foreach ($node->get('younger')->optional(fn (Node $n): array => $n->items()) ?? [] as $each) {
+            $each->keys(['to_age', 'object']);
+            $id = $each->get('object')->string();
+            $younger[] = [
+                $each->get('to_age')->int(0, 120),
+                $objects[$id] ?? throw new CaseError('unknown_reference', $each->path.'/object', "There is no object “{$id}”."),
+            ];
+        }
+        usort($younger, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $younger;
+    }
+
     /**
      * @return array<string, LibraryObject> by id
      *
@@ -105,21 +142,18 @@ final class Library
     public function objects(): array
     {
         return $this->objects ??= $this->read('objects.json', function (Node $file): array {
-            $objects = [];
-            foreach ($file->keys(['objects'], ['$schema'])->get('objects')->entries() as $id => $node) {
-                $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard']);
-                $mass = fn (Node $n): float => $n->positive();
-                $objects[$id] = new LibraryObject(
-                    id: $id,
-                    name: $node->get('name')->string(),
-                    implement: $node->get('class')->enum(Implement::class),
-                    massKg: $node->get('mass_kg')->optional($mass),
-                    referenceMassKg: $node->get('reference_mass_kg')->optional($mass),
-                    hard: $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
-                );
-            }
+            $nodes = $file->keys(['objects'], ['$schema'])->get('objects')->entries();
+            $plain = array_map(
+                fn (Node $node, string $id): LibraryObject => self::object($node, $id),
+                $nodes,
+                array_keys($nodes),
+            );
+            $plain = array_combine(array_keys($nodes), $plain);
 
-            return $objects;
+            return array_map(
+                fn (LibraryObject $object): LibraryObject => $object->with(['younger' => self::younger($nodes[$object->id], $plain)]),
+                $plain,
+            );
         });
     }
 

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Load\Implement;
 
 /** Something to throw, serve or land with. */
 final readonly class LibraryObject
 {
+    use CopiesItself;
+
     /**
      * @param  float|null  $massKg  null when nothing is in the hand
      * @param  bool  $hard  whether it is caught with a glove, or not at all
+     * @param  list<array{int, self}>  $younger  what takes its place up to an age in whole years, the youngest first
      */
     public function __construct(
         public string $id,
@@ -20,5 +24,18 @@ final readonly class LibraryObject
         public ?float $massKg,
         public ?float $referenceMassKg,
         public bool $hard = false,
+        public array $younger = [],
     ) {}
+
+    /** The object of that age in its place: smaller and lighter for the young. */
+    public function ofAge(int $age): self
+    {
+        foreach ($this->younger as [$upTo, $object]) {
+            if ($age <= $upTo) {
+                return $object;
+            }
+        }
+
+        return $this;
+    }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\CopiesItself;
+use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
@@ -31,6 +33,12 @@ final readonly class Rung
         public Gate $gate,
         public array $blocks,
     ) {}
+
+    /** Its doses for one athlete: see BlockDose. */
+    public function forAthlete(AthleteProfile $profile, Day $on): self
+    {
+        return $this->with(['blocks' => array_map(fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on), $this->blocks)]);
+    }
 
     /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */
     public function onFloor(callable $floor): self

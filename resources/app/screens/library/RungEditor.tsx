@@ -388,8 +388,26 @@ function BlockDose({ about, block, onChange }: { about: string; block: BlockDef;
                 label="m"
                 about={about}
                 value={block.distance_m}
-                onChange={(value) => figure('distance_m', value)}
+                onChange={(value) =>
+                    value === undefined
+                        ? onChange(leftOut(leftOut(block, 'distance_share'), 'distance_m'))
+                        : figure('distance_m', value)
+                }
             />
+            {block.distance_m !== undefined && (
+                <Figure
+                    label="or % of the longest throw"
+                    about={about}
+                    value={block.distance_share === undefined ? undefined : Math.round(PERCENT * block.distance_share)}
+                    onChange={(value) =>
+                        onChange(
+                            value === undefined || value <= 0
+                                ? leftOut(block, 'distance_share')
+                                : { ...block, distance_share: Math.min(1, value / PERCENT) },
+                        )
+                    }
+                />
+            )}
             <Figure label="hold, s" about={about} value={block.hold_s} onChange={(value) => figure('hold_s', value)} />
             <Figure label="rest, s" about={about} value={block.rest_s} onChange={(value) => figure('rest_s', value)} />
         </>

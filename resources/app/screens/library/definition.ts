@@ -34,6 +34,7 @@ export type BlockDef = {
     side?: string;
     surface?: string;
     distance_m?: number;
+    distance_share?: number;
     hold_s?: number;
     legs?: number;
     rest_s?: number;
