@@ -37,11 +37,12 @@ final class WeeksElsewhere
 
     public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
-    public function view(Athlete $athlete, Day $today): WeekElsewhereView
+    /** @param  Fixtures  $fixtures  of the athlete, looked at from today */
+    public function view(Athlete $athlete, Fixtures $fixtures, Day $today): WeekElsewhereView
     {
         $week = Silence::weekAsked($today);
         $names = $this->library->skillNames();
-        $usual = $this->usual($athlete, $week, $today);
+        $usual = $this->usual($athlete, $fixtures, $week);
         $told = WeekElsewhere::query()->where('athlete_id', $athlete->id)->where('week', $week->iso())->first();
         $ladders = Placement::standing()->where('athlete_id', $athlete->id)->pluck('ladder')->unique();
         $skills = array_unique([
@@ -88,7 +89,7 @@ final class WeeksElsewhere
                 throw new Problem(ProblemType::ChangedMeanwhile, 'Somebody told this week already. What is missing is entered on its day.');
             }
             if ($given['answer'] === 'usual') {
-                foreach ($this->usual($athlete, $week, $today) as $each) {
+                foreach ($this->usual($athlete, new Fixtures([$athlete->id], $today), $week) as $each) {
                     $this->takeAsExpected($athlete, $each, estimated: false);
                 }
             }
@@ -132,10 +133,10 @@ final class WeeksElsewhere
     }
 
     /** @return list<Fixture> training elsewhere in the week that nobody has told of */
-    private function usual(Athlete $athlete, Day $week, Day $today): array
+    private function usual(Athlete $athlete, Fixtures $fixtures, Day $week): array
     {
         return array_values(array_filter(
-            (new Fixtures([$athlete->id], $today))->uncounted($athlete->id),
+            $fixtures->uncounted($athlete->id),
             fn (Fixture $each): bool => $each->kind === Fixture::ELSEWHERE
                 && ! $week->isAfter($each->day()) && ! $each->day()->isAfter($week->plus(6))
                 && ! $this->wasAway($athlete, $each->day()),

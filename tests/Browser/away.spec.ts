@@ -110,14 +110,20 @@ test('a match has its line-up, is counted for the team without a connection, and
     await form.getByRole('button', { name: 'Save' }).click();
     await page.getByRole('link', { name: 'Evening cup' }).click();
     await expect(page.getByText('it counts for everybody of the squad', { exact: false })).toBeVisible();
-    for (const name of ['Pia Lindgren', 'Ravi Castellan']) {
+    for (const name of EIGHT) {
         await page.getByRole('button', { name: `${name} plays` }).click();
         await expect(page.getByRole('button', { name: `${name} plays`, pressed: true })).toBeVisible();
     }
+    // One of them after all not, and then yes.
+    await page.getByRole('button', { name: 'Mira Okonjo plays' }).click();
+    await expect(page.getByRole('button', { name: 'Mira Okonjo plays', pressed: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Mira Okonjo plays' }).click();
+    await expect(page.getByRole('button', { name: 'Mira Okonjo plays', pressed: true })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Luca Ferreira plays' })).toBeDisabled();
     await hasNoAxeFindings(page);
     await page.getByRole('button', { name: 'Line-up named' }).click();
-    await expect(page.getByRole('listitem').filter({ hasText: 'Mira Okonjo' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /: one / })).toHaveCount(EIGHT.length);
+    await expect(page.getByRole('listitem').filter({ hasText: 'Sofie Marchetti' })).toHaveCount(0);
     await context.setOffline(true);
     const one = page.getByRole('button', { name: /^Pia: one / });
     for (let i = 0; i < 3; i++) await one.click();
@@ -132,10 +138,30 @@ test('a match has its line-up, is counted for the team without a connection, and
     await expect(page.getByText('Saved as load of', { exact: false })).toBeVisible();
     await expect(one).toContainText('3');
     await hasNoAxeFindings(page);
+    // Counted by mistake: it goes with a reason, and with the match.
+    await page.getByRole('link', { name: 'Pia Lindgren' }).click();
+    await page.getByRole('button', { name: /^Take back In a match: 3/ }).click();
+    await form.getByLabel('Why').fill('It was Noor');
+    await form.getByRole('button', { name: 'Take it back' }).click();
+    await expect(page.getByText(/^In a match: 3/)).toHaveCount(0);
+    await page.goto('/');
+    await expect(page.getByRole('region', { name: 'Counts lowered this week' })).toContainText('It was Noor');
     await page.goto('/plan');
     await page.getByRole('button', { name: /^Take back Evening cup/ }).click();
     await expect(page.getByText('Evening cup')).toHaveCount(0);
 });
+
+/** Who may play in it today. */
+const EIGHT = [
+    'Mira Okonjo',
+    'Tomas Brandvik',
+    'Ilse Varga',
+    'Noor Haddad',
+    'Dario Nwosu',
+    'Kaito Brennan',
+    'Ravi Castellan',
+    'Pia Lindgren',
+];
 
 const todayOf = (page: Page): Promise<string> =>
     page.evaluate(async () => {

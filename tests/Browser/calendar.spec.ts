@@ -163,13 +163,21 @@ test.describe('on a phone', () => {
         await hasNoAxeFindings(page);
         await page.getByRole('button', { name: 'Save' }).click();
         await expect(page.getByText(/, at home: 25 × float serve\.$/)).toBeVisible();
+        // Last week elsewhere is asked for once.
+        const elsewhere = page.getByRole('region', { name: 'Last week elsewhere' });
+        await elsewhere.getByRole('button', { name: 'Yes' }).click();
+        await elsewhere.getByLabel('How many').fill('12');
+        await elsewhere.getByRole('button', { name: 'Easy' }).click();
+        await hasNoAxeFindings(page);
+        await elsewhere.getByRole('button', { name: 'Save' }).click();
+        await expect(page.getByText(/^Elsewhere, .* other than usual, as entered\.$/)).toBeVisible();
         await page.goto(athlete);
         await expect(page.getByText(/At home: 25 × float serve, 40 %/)).toBeVisible();
         await page
             .getByRole('button', { name: /^Take back/ })
             .first()
             .click();
-        await page.getByLabel('Why').fill('It was Thursday’s, told twice');
+        await page.getByRole('dialog').getByLabel('Why').fill('It was Thursday’s, told twice');
         await page.getByRole('button', { name: 'Take it back' }).click();
         await expect(page.getByText(/At home: 25 × float serve/)).toHaveCount(0);
     });
