@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Courtside;
 
 use App\Athletes\Athlete;
+use App\Http\Problem;
+use App\Http\ProblemType;
 use App\Limits\AthleteLoads;
 use App\People\User;
+use Augendo\Core\Day;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\CountedMatches;
@@ -39,6 +42,25 @@ final class EnteredWork
         DailyTotals::refresh($athlete->id, $set->day->iso());
     }
 
+    /**
+     * Who was not in a match after all did not do what it was taken to be.
+     *
+     * @param  list<string>  $athleteIds
+     */
+    public function dropEstimates(array $athleteIds, Day $day, string $session): void
+    {
+        foreach ($athleteIds as $id) {
+            $gone = DB::table('work_sets')
+                ->where('athlete_id', $id)
+                ->where('session', $session)
+                ->where('estimated', true)
+                ->delete();
+            if ($gone > 0) {
+                DailyTotals::refresh($id, $day->iso());
+            }
+        }
+    }
+
     private function dropEstimate(Athlete $athlete, WorkSet $set, string $source): void
     {
         DB::table('work_sets')
@@ -54,7 +76,10 @@ final class EnteredWork
      * Its load goes with it: that gives room, so it stands where the coach sees it.
      *
      * @param  list<string>  $sources  of which it may be
-     * @return object{day: string, skill: string, reps: int, effort: float|null}|null what it was; null when it is not there
+     * @return object{day: string, skill: string, reps: int, effort: float|null, estimated: bool}|null what it was; null when it is
+     *         not there
+     *
+     * @throws Problem when it is what a match was taken to be: it goes with real counts, or with its line-up
      */
     public function takeBack(Athlete $athlete, string $id, array $sources, string $reason, User $by): ?object
     {
@@ -62,11 +87,20 @@ final class EnteredWork
         if ($row === null) {
             return null;
         }
+        if ($row->estimated && $row->source === 'match') {
+            throw new Problem(
+                ProblemType::ItStays,
+                'Nobody has counted this match. Enter what it took, or say on its page that the athlete was not in it.',
+            );
+        }
         DB::table('work_sets')->where('id', $row->id)->delete();
         $day = substr($row->day, 0, 10);
         DailyTotals::refresh($athlete->id, $day);
         Corrections::ofEntry($athlete->id, ['source' => $row->source, 'day' => $day], (int) $row->reps, $reason, $by);
 
-        return (object) ['day' => $day, 'skill' => $row->skill, 'reps' => (int) $row->reps, 'effort' => $row->effort];
+        return (object) [
+            'day' => $day, 'skill' => $row->skill, 'reps' => (int) $row->reps, 'effort' => $row->effort,
+            'estimated' => (bool) $row->estimated,
+        ];
     }
 }

@@ -97,7 +97,8 @@ final class HeadroomScreen
             $row->client_id, substr($row->day, 0, 10), (int) $row->reps,
             Wording::entered($row->source, (int) $row->reps, $names[$row->skill] ?? $row->skill)
             .', '
-            .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort)),
+            .($row->effort === null ? 'effort not known, counted as full' : Wording::percent((float) $row->effort))
+            .($row->estimated ? '; an estimate, nobody said what it took' : ''),
             DailyTotals::toCost($row)['arm'], DailyTotals::toCost($row)['landings'],
         ))->all();
     }

@@ -11,6 +11,7 @@ use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Courtside\Answers\CostView;
 use App\Courtside\Corrections;
+use App\Courtside\EnteredWork;
 use App\Courtside\MayPlay;
 use App\Http\Problem;
 use App\Http\ProblemType;
@@ -43,7 +44,7 @@ final class MatchTeam
     /** Older matches say little about the next. */
     private const RECENT_DAYS = 365;
 
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
     public function view(User $user, Fixture $match): MatchTeamView
     {
@@ -144,6 +145,7 @@ final class MatchTeam
                 ['reason' => ['Write why.']],
             );
         }
+        $this->work->dropEstimates($out, $match->day(), CountedMatches::session($match->id));
         $uncounted = new Fixtures($out, $today);
         foreach ($out as $id) {
             foreach ($uncounted->uncounted($id) as $each) {
@@ -230,6 +232,7 @@ final class MatchTeam
         $rows = DB::table('work_sets')
             ->whereIn('athlete_id', $ids)
             ->where('source', 'match')
+            ->where('estimated', false)
             ->where('day', '<', $before->iso())
             ->where('day', '>=', $before->plus(-self::RECENT_DAYS)->iso())
             ->groupBy('athlete_id', 'day', 'session', 'skill')

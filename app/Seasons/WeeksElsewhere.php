@@ -23,6 +23,7 @@ use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\Silence;
+use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
@@ -130,6 +131,15 @@ final class WeeksElsewhere
                 AthletesChanged::one($athlete, $today);
             });
         }
+    }
+
+    /** What the record had taken for granted was not done: its week is told, so that nobody takes it for granted again. */
+    public static function wasNothing(Athlete $athlete, Day $day, User $by): void
+    {
+        WeekElsewhere::query()->firstOrCreate(
+            ['athlete_id' => $athlete->id, 'week' => WeeklyDays::monday($day)->iso()],
+            ['answer' => 'nothing', 'told_by' => $by->id, 'told_at' => Carbon::now()],
+        );
     }
 
     /** @return list<Fixture> training elsewhere in the week that nobody has told of */

@@ -15,6 +15,7 @@ use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Records\Sent;
 use App\Seasons\Fixture;
+use App\Seasons\WeeksElsewhere;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
@@ -104,6 +105,9 @@ final class WorkLog
         Alone::with($athlete->id, function () use ($athlete, $id, $reason, $by): void {
             $gone = $this->work->takeBack($athlete, $id, self::SOURCES, $reason, $by)
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
+            if ($gone->estimated) {
+                WeeksElsewhere::wasNothing($athlete, Day::of($gone->day), $by);
+            }
             Audit::of(
                 $by,
                 $athlete,

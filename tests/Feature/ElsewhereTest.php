@@ -115,12 +115,37 @@ final class ElsewhereTest extends TestCase
         $sets = $this->getJson("/api/athletes/{$this->mira->id}/days/{$match->day()->iso()}")->assertOk()->json('sets');
         $this->assertTrue(collect($sets)->firstWhere('source', 'match')['estimated'], 'and says that it is an estimate');
 
+        // An estimate of a match goes with real counts, or with its line-up; one of training elsewhere when it was not held.
+        $entry = fn (string $source): string => (string) DB::table('work_sets')->where('athlete_id', $this->mira->id)
+            ->where('estimated', true)->where('source', $source)->value('client_id');
+        $back = fn (string $source) => $this->postJson(
+            "/api/athletes/{$this->mira->id}/logged-work/{$entry($source)}/take-back", ['reason' => 'It was not held'],
+        );
+        $back('match')->assertStatus(422)->assertJsonPath('title', 'It stays');
+        $back('other club')->assertNoContent();
+        FitTheDay::dispatchSync($this->coach()->workspace_id);
+        $this->assertSame([[35], 0.0], [$estimated(), $this->load($old->day())], 'not taken for granted again');
+
         $this->postJson("/api/athletes/{$this->mira->id}/logged-work", [
             'id' => (string) Str::uuid7(), 'day' => $match->day()->iso(), 'source' => 'match', 'skill' => 'float-serve', 'reps' => 18,
             'felt' => 'hard', 'distance_m' => null, 'side' => 'dominant', 'fixture' => $match->id,
         ])->assertNoContent();
-        $this->assertSame([30], $estimated());
+        $this->assertSame([], $estimated());
         $this->assertSame(18.0, $this->load($match->day()));
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
+    public function test_who_was_not_in_a_match_did_not_do_what_it_was_taken_to_be(): void
+    {
+        $match = FixtureFactory::new()->create([
+            'squad_id' => $this->squadId(), 'held_on' => $this->today->plus(-20)->iso(), 'created_by' => $this->coach()->id,
+        ]);
+        $match->update(['lined_up' => true]);
+        $match->lineUps()->create(['athlete_id' => $this->mira->id, 'doses' => $match->doses]);
+        FitTheDay::dispatchSync($this->coach()->workspace_id);
+        $this->assertSame(35.0, $this->load($match->day()));
+        $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => [], 'reason' => 'She had flu'])->assertOk();
+        $this->assertSame(0.0, $this->load($match->day()));
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
 
