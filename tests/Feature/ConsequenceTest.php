@@ -13,10 +13,12 @@ use App\Sessions\RefitSheets;
 use App\Sessions\Sheet;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use PHPUnit\Framework\Attributes\Group;
 use RuntimeException;
 use Tests\TestCase;
 
 /** One change, one consequence: what follows a write, when its job dies, runs twice or late; and looking writes nothing. */
+#[Group('once')]
 final class ConsequenceTest extends TestCase
 {
     public function test_looking_writes_nothing(): void

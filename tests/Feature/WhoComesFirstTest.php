@@ -14,9 +14,11 @@ use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
 use Database\Factories\TrainingSessionFactory;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Two things planned for one day of an athlete whose limit holds one of them: which gives way, whatever came first. */
+#[Group('once')]
 final class WhoComesFirstTest extends TestCase
 {
     private Athlete $mira;

@@ -1,5 +1,6 @@
 import { now } from './clock';
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { mkdirSync, rmSync } from 'node:fs';
 import { type Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { serverOf } from './servers';
@@ -11,11 +12,23 @@ const ATHLETES = 20;
 const TAPS_EACH = 30;
 const CUTS = 12;
 
-/** A server of this test's own on the same database, so that it can be taken down and put up again. */
+/**
+ * A server of this test's own on a database of its own, so that it can be taken down and put up again, and whoever comes
+ * after it finds nothing of it. It has no worker: what is queued is done at once.
+ */
 class Server {
     private process: ChildProcess | null = null;
 
-    constructor(private readonly storage: string) {}
+    private readonly storage = `${process.cwd()}/storage/app/browser-test-${PORT}`;
+
+    /** Begins with what another server holds just now. */
+    constructor(from: string) {
+        rmSync(this.storage, { recursive: true, force: true });
+        for (const folder of ['app', 'logs', 'framework/cache/data', 'framework/sessions', 'framework/views'])
+            mkdirSync(`${this.storage}/${folder}`, { recursive: true });
+        const copy = `(new PDO("sqlite:" . $argv[1]))->exec("vacuum into '" . $argv[2] . "'");`;
+        execFileSync('php', ['-r', copy, `${from}/app/augendo.sqlite`, `${this.storage}/app/augendo.sqlite`]);
+    }
 
     /** Again until it answers: the port of a server just taken down may not be free at once. */
     async up(): Promise<void> {
@@ -44,6 +57,7 @@ class Server {
                 LARAVEL_STORAGE_PATH: this.storage,
                 APP_ENV: 'local',
                 CACHE_STORE: 'file',
+                QUEUE_CONNECTION: 'sync',
                 PHP_CLI_SERVER_WORKERS: '3',
             },
         });
