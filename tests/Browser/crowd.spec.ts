@@ -13,8 +13,8 @@ const TAPS_EACH = 30;
 const CUTS = 12;
 
 /**
- * A server of this test's own on a database of its own, so that it can be taken down and put up again, and whoever comes
- * after it finds nothing of it. It has no worker: what is queued is done at once.
+ * A server of this test's own on a database of its own, so that it can be taken down and put up again, and whoever
+ * comes after it finds nothing of it. It has no worker: what is queued is done at once.
  */
 class Server {
     private process: ChildProcess | null = null;
