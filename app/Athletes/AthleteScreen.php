@@ -126,7 +126,7 @@ final class AthleteScreen
             ),
             growing_fast: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
             missing_counts: MissingCounts::of($athlete->id),
-            elsewhere: $this->elsewhere->view($athlete, $load->fixtures, $on),
+            elsewhere: $this->elsewhere->view($day),
         );
     }
 

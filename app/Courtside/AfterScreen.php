@@ -145,10 +145,10 @@ final class AfterScreen
     /** @return list<BlockCountView> */
     private function counts(Sheet $sheet): array
     {
-        $standing = TapFold::standing($sheet->taps());
-        $done = fn (SheetBlock $block): array => array_values(
-            array_filter($standing, fn (Tap $rep): bool => $rep->blockId === $block->id),
-        );
+        $done = [];
+        foreach (TapFold::standing($sheet->taps()) as $rep) {
+            $done[$rep->blockId][] = $rep;
+        }
 
         return $sheet->blocks
             ->filter(fn (SheetBlock $block): bool => $block->asked_reps > 0)
@@ -156,8 +156,8 @@ final class AfterScreen
                 id: $block->id,
                 title: $block->title,
                 planned: $block->reps,
-                done: count($done($block)),
-                falls: TapFold::falls($done($block)),
+                done: count($done[$block->id] ?? []),
+                falls: TapFold::falls($done[$block->id] ?? []),
                 dose: Wording::dose($block->effort, $block->distance_m),
             ))
             ->values()

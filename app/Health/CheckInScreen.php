@@ -69,7 +69,7 @@ final class CheckInScreen
             tasks: $this->tasks($day, $athlete),
             days: array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($on)),
             practised: $this->practised($athlete, $on),
-            elsewhere: $this->elsewhere->view($athlete, $day->load->fixtures, $on),
+            elsewhere: $this->elsewhere->view($day),
         );
     }
 

@@ -48,12 +48,12 @@ final class AthleteLoads
         foreach ($athletes as $athlete) {
             [$totals, $firstDay, $earlier] = $before[$athlete->id];
             $price = new SetCost($profiles[$athlete->id]);
-            // Who is away plays in no match.
-            $isThere = fn (Fixture $each): bool => $dated->away($athlete->id, $each->day()) === null;
-            $ahead = array_values(array_filter($fixtures->ahead($athlete->id), $isThere));
-            $uncounted = $this->expected(
-                array_values(array_filter($fixtures->uncounted($athlete->id), $isThere)), $athlete->id, $price,
-            );
+            $ahead = array_values(array_filter(
+                $fixtures->ahead($athlete->id),
+                // Who is away plays in no match.
+                fn (Fixture $each): bool => $dated->away($athlete->id, $each->day()) === null,
+            ));
+            $uncounted = $this->expected($fixtures->uncounted($athlete->id), $athlete->id, $price);
             $done = [...$totals, ...$uncounted, ...$today[$athlete->id] ?? []];
             $loads[$athlete->id] = new AthleteLoad(
                 profile: $profiles[$athlete->id],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use App\Health\Absence;
 use Augendo\Core\Day;
 use Augendo\Core\Limits\RestLimit;
 use Augendo\Core\Planning\CountedMatches;
@@ -23,6 +24,9 @@ final class Fixtures
 
     /** @var array<string, true> athlete and Monday of weeks elsewhere that somebody told */
     private array $told = [];
+
+    /** @var array<string, list<Absence>> by athlete: begun before the day, where anything of those days is asked for */
+    private array $absences = [];
 
     /** @param  list<string>  $athleteIds */
     public function __construct(array $athleteIds, private readonly Day $on)
@@ -54,7 +58,18 @@ final class Fixtures
         foreach ($sessions as $id => $of) {
             $this->markPlayed((string) $id, $of);
         }
-        if ($all->contains(fn (Fixture $each): bool => $each->kind === Fixture::ELSEWHERE && $on->isAfter($each->day()))) {
+        $over = $all->filter(fn (Fixture $each): bool => $on->isAfter($each->day()));
+        if ($over->isNotEmpty()) {
+            $this->absences = Absence::query()
+                ->whereIn('athlete_id', $athleteIds)
+                ->whereNull('withdrawn_at')
+                ->where('from_day', '<', $on->iso())
+                ->get()
+                ->groupBy('athlete_id')
+                ->map(fn (Collection $of): array => $of->values()->all())
+                ->all();
+        }
+        if ($over->contains('kind', Fixture::ELSEWHERE)) {
             foreach (WeekElsewhere::query()->whereIn('athlete_id', $athleteIds)->get(['athlete_id', 'week']) as $week) {
                 $this->told["{$week->athlete_id} ".substr($week->week, 0, 10)] = true;
             }
@@ -76,7 +91,8 @@ final class Fixtures
     }
 
     /**
-     * Matches played and training elsewhere of which nobody has said what they took: until somebody does, they count as expected.
+     * Matches played and training elsewhere of which nobody has said what they took: until somebody does, they count as expected. Who was
+     * away was in none.
      *
      * @return list<Fixture>
      */
@@ -86,8 +102,16 @@ final class Fixtures
             $this->fixtures[$athleteId] ?? [],
             fn (Fixture $each): bool => $each->day()->ordinal < $this->on->ordinal
                 && ! isset($this->played["{$athleteId} {$each->id}"])
-                && ($each->kind === Fixture::MATCH || ! isset($this->told["{$athleteId} ".WeeklyDays::monday($each->day())->iso()])),
+                && ($each->kind === Fixture::MATCH || ! isset($this->told["{$athleteId} ".WeeklyDays::monday($each->day())->iso()]))
+                && ! $this->wasAway($athleteId, $each->day()),
         ));
+    }
+
+    private function wasAway(string $athleteId, Day $day): bool
+    {
+        $keeps = fn (Absence $absence): bool => $absence->keepsAway($day, $this->on);
+
+        return array_filter($this->absences[$athleteId] ?? [], $keeps) !== [];
     }
 
     /** @return list<int> ordinals of match days declared in time, some weeks back and all ahead */

@@ -145,6 +145,7 @@ final class MatchTeam
                 ['reason' => ['Write why.']],
             );
         }
+        Alone::also($out);
         $this->work->dropEstimates($out, $match->day(), CountedMatches::session($match->id));
         $uncounted = new Fixtures($out, $today);
         foreach ($out as $id) {

@@ -6,6 +6,7 @@ namespace App\Seasons;
 
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
 use App\Courtside\EnteredWork;
 use App\Gates\Placement;
 use App\Http\Problem;
@@ -38,17 +39,19 @@ final class WeeksElsewhere
 
     public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
-    /** @param  Fixtures  $fixtures  of the athlete, looked at from today */
-    public function view(Athlete $athlete, Fixtures $fixtures, Day $today): WeekElsewhereView
+    public function view(AthleteDay $day): WeekElsewhereView
     {
-        $week = Silence::weekAsked($today);
+        $athlete = $day->athlete;
+        $week = Silence::weekAsked($day->on);
         $names = $this->library->skillNames();
-        $usual = $this->usual($athlete, $fixtures, $week);
+        $usual = self::usual($athlete, $day->load->fixtures, $week);
         $told = WeekElsewhere::query()->where('athlete_id', $athlete->id)->where('week', $week->iso())->first();
-        $ladders = Placement::standing()->where('athlete_id', $athlete->id)->pluck('ladder')->unique();
         $skills = array_unique([
             ...array_merge([], ...array_map(fn (Fixture $each): array => array_column($each->doses, 'skill'), $usual)),
-            ...$ladders->map(fn (string $ladder): string => $this->library->ladder($ladder)->skill->id),
+            ...array_values(array_map(
+                fn (Placement $each): string => $day->ladders->ladder($each)->skill->id,
+                $day->ladders->placementsOf($athlete),
+            )),
             ...self::ANYBODY,
         ]);
 
@@ -90,7 +93,7 @@ final class WeeksElsewhere
                 throw new Problem(ProblemType::ChangedMeanwhile, 'Somebody told this week already. What is missing is entered on its day.');
             }
             if ($given['answer'] === 'usual') {
-                foreach ($this->usual($athlete, new Fixtures([$athlete->id], $today), $week) as $each) {
+                foreach (self::usual($athlete, new Fixtures([$athlete->id], $today), $week) as $each) {
                     $this->takeAsExpected($athlete, $each, estimated: false);
                 }
             }
@@ -119,7 +122,7 @@ final class WeeksElsewhere
         foreach (Athlete::query()->whereIn('id', $athleteIds)->orderBy('id')->get() as $athlete) {
             $silent = array_filter(
                 $fixtures->uncounted($athlete->id),
-                fn (Fixture $each): bool => Silence::countsAsExpected($each->day(), $today) && ! $this->wasAway($athlete, $each->day()),
+                fn (Fixture $each): bool => Silence::countsAsExpected($each->day(), $today),
             );
             if ($silent === []) {
                 continue;
@@ -143,13 +146,12 @@ final class WeeksElsewhere
     }
 
     /** @return list<Fixture> training elsewhere in the week that nobody has told of */
-    private function usual(Athlete $athlete, Fixtures $fixtures, Day $week): array
+    private static function usual(Athlete $athlete, Fixtures $fixtures, Day $week): array
     {
         return array_values(array_filter(
             $fixtures->uncounted($athlete->id),
             fn (Fixture $each): bool => $each->kind === Fixture::ELSEWHERE
-                && ! $week->isAfter($each->day()) && ! $each->day()->isAfter($week->plus(6))
-                && ! $this->wasAway($athlete, $each->day()),
+                && ! $week->isAfter($each->day()) && ! $each->day()->isAfter($week->plus(6)),
         ));
     }
 
@@ -183,14 +185,5 @@ final class WeeksElsewhere
         $effort = $entry['felt'] === null ? null : Felt::from($entry['felt'])->effort();
         $set = WorkSet::ordinarily($day, self::SOURCE." {$entry['id']}", $skill, $entry['reps'], $effort);
         $this->work->add($athlete, $entry['id'], $set, self::SOURCE, $skill->ordinaryImplement()->value);
-    }
-
-    private function wasAway(Athlete $athlete, Day $day): bool
-    {
-        return $athlete->absences()
-            ->whereNull('withdrawn_at')
-            ->where('from_day', '<=', $day->iso())
-            ->whereRaw('coalesce(ended_on, until_day) >= ?', [$day->iso()])
-            ->exists();
     }
 }

@@ -33,12 +33,12 @@ final class FitTheDay implements ShouldQueue
             return;
         }
         $athletes = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->get();
+        $ids = $athletes->pluck('id')->all();
+        $elsewhere->settle($ids, $workspace->today());
         foreach ($athletes as $athlete) {
             Alone::with($athlete->id, fn () => $intake->declareAgain($athlete, $workspace->today()));
             $carried->carry($athlete, $workspace->today());
         }
-        $ids = $athletes->pluck('id')->all();
-        $elsewhere->settle($ids, $workspace->today());
         MakeSheets::ofDaysComeNear($workspace->id);
         FollowSessions::ofAthletes($ids, $workspace->today());
         foreach (Sheet::waiting($ids, $workspace->today())->distinct()->pluck('athlete_id') as $id) {

@@ -41,6 +41,9 @@ final class OpenSheet
 
     private ?AthleteProfile $profile = null;
 
+    /** @var array<string, Ladder> by id and version: a sheet may be put on another while it is open */
+    private array $ladders = [];
+
     private ?SessionFrame $frame = null;
 
     private ?Readiness $readiness = null;
@@ -86,7 +89,9 @@ final class OpenSheet
 
     public function ladder(): Ladder
     {
-        return $this->library->ladder($this->sheet->ladder, $this->sheet->ladder_version)->forAthlete($this->profile(), $this->day());
+        return $this->ladders["{$this->sheet->ladder} {$this->sheet->ladder_version}"] ??= $this->library
+            ->ladder($this->sheet->ladder, $this->sheet->ladder_version)
+            ->forAthlete($this->profile(), $this->day());
     }
 
     private function profile(): AthleteProfile

@@ -14,7 +14,7 @@ final class ClaimTest extends TestCase
 {
     public function test_the_kinds_give_way_in_their_order_on_whatever_day(): void
     {
-        $kinds = [ClaimKind::ReturnStage, ClaimKind::Match, ClaimKind::Session, ClaimKind::Season, ClaimKind::Homework];
+        $kinds = [ClaimKind::ReturnStage, ClaimKind::Match, ClaimKind::Session, ClaimKind::Season];
         foreach ($kinds as $i => $first) {
             foreach ($kinds as $j => $second) {
                 $of = self::claim($first, 'a', '2027-05-10', '20:00');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
+use App\Health\AbsenceKind;
 use App\Limits\AthleteLoads;
 use App\People\Role;
 use App\Seasons\Fixture;
@@ -12,6 +13,7 @@ use App\Sessions\FitTheDay;
 use Augendo\Core\Day;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Planning\Silence;
+use Database\Factories\AbsenceFactory;
 use Database\Factories\FixtureFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -156,6 +158,24 @@ final class ElsewhereTest extends TestCase
             'from_day' => $this->week->iso(), 'until_day' => $this->week->plus(3)->iso(),
         ])->assertOk();
         $this->assertSame([[], 0.0], [$this->asked()['usual'], $this->load($this->week->plus(1))]);
+    }
+
+    public function test_a_cold_keeps_nobody_away_and_an_absence_of_long_ago_is_not_forgotten(): void
+    {
+        $of = ['id' => (string) Str::uuid7(), 'athlete_id' => $this->mira->id];
+        $cold = $this->training->day();
+        AbsenceFactory::new()->create([
+            ...$of, 'kind' => AbsenceKind::Ill, 'fever' => false, 'from_day' => $cold->iso(), 'until_day' => $cold->iso(),
+        ]);
+        $this->assertSame([1, 30.0], [count($this->asked()['usual']), $this->load($cold)], 'with a cold one comes and does less');
+        $long = $this->elsewhere($this->today->plus(-29));
+        AbsenceFactory::new()->create([
+            'athlete_id' => $this->mira->id, 'kind' => AbsenceKind::Travel, 'fever' => false,
+            'from_day' => $long->day()->iso(), 'until_day' => $long->day()->iso(),
+        ]);
+        $this->assertSame(0.0, $this->load($long->day()));
+        FitTheDay::dispatchSync($this->coach()->workspace_id);
+        $this->assertSame(0.0, $this->load($long->day()));
     }
 
     private function elsewhere(Day $on): Fixture

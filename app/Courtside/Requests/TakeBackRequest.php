@@ -7,8 +7,8 @@ namespace App\Courtside\Requests;
 use Augendo\Core\Courtside\CountChange;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** An entry goes, and its load with it: that gives room, and takes a reason. */
-final class TakeBackRequest extends FormRequest
+/** Something on record goes, and its load with it: that gives room, and takes a reason. */
+class TakeBackRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

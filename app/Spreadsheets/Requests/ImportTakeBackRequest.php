@@ -4,24 +4,14 @@ declare(strict_types=1);
 
 namespace App\Spreadsheets\Requests;
 
-use Augendo\Core\Courtside\CountChange;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Courtside\Requests\TakeBackRequest;
 
-/** All of a spreadsheet goes again: work that goes gives room, and that takes a reason. */
-final class ImportTakeBackRequest extends FormRequest
+/** All of a spreadsheet goes again. */
+final class ImportTakeBackRequest extends TakeBackRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [
-            'version' => ['required', 'integer:strict'],
-            'reason' => ['required', 'string', 'min:'.CountChange::REASON_AT_LEAST, 'max:200'],
-        ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return ['reason.required' => 'Write why.', 'reason.min' => 'Write why, in a few words.'];
+        return [...parent::rules(), 'version' => ['required', 'integer:strict']];
     }
 }

@@ -36,7 +36,9 @@ final readonly class Ladder
     /** Its doses for one athlete: see BlockDose. */
     public function forAthlete(AthleteProfile $profile, Day $on): self
     {
-        return $this->with(['rungs' => array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on), $this->rungs)]);
+        $rungs = array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on), $this->rungs);
+
+        return $rungs === $this->rungs ? $this : $this->with(['rungs' => $rungs]);
     }
 
     /** The ladder landed on one floor throughout; null: not known. */

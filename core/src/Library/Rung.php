@@ -37,7 +37,9 @@ final readonly class Rung
     /** Its doses for one athlete: see BlockDose. */
     public function forAthlete(AthleteProfile $profile, Day $on): self
     {
-        return $this->with(['blocks' => array_map(fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on), $this->blocks)]);
+        $blocks = array_map(fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on), $this->blocks);
+
+        return $blocks === $this->blocks ? $this : $this->with(['blocks' => $blocks]);
     }
 
     /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */

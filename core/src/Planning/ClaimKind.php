@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Planning;
 
-/** What is planned for a day, in the order in which it holds the room of the day: of two that compete, the later one gives way. */
+/**
+ * What is planned for a day, in the order in which it holds the room of the day: of two that compete, the later one gives way. Homework
+ * comes after all of them: it is put on days that have none (Homework::between), so it claims nothing.
+ */
 enum ClaimKind: string
 {
     case ReturnStage = 'return';
     case Match = 'match';
     case Session = 'session';
     case Season = 'season';
-    case Homework = 'homework';
 
     /**
      * @param  bool  $isStage  a stage of a way back is trained in it

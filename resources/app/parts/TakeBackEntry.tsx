@@ -1,9 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { typed } from './forms';
-import { LabelledInput } from './Labelled';
-import { Notice } from './Notice';
-import { Sheetlet } from './Sheetlet';
+import { AskWhy } from './AskWhy';
 
 /** An entry goes, and its load with it: that gives room, so it takes a reason and stands on Today for a week. */
 export function TakeBackEntry({
@@ -30,27 +27,23 @@ export function TakeBackEntry({
             >
                 Take back
             </button>
-            <Sheetlet open={open} onClose={() => setOpen(false)} title={`Take back ${what}`}>
-                <form
-                    className="grid gap-3"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        void takeBack({ reason: typed(new FormData(event.currentTarget), 'reason') }).then(() => {
-                            setOpen(false);
-                            return queries.invalidateQueries();
-                        }, setProblem);
-                    }}
-                >
-                    <p>
-                        {reps > 0
-                            ? `${reps} of load go with it: there is more room since, and Today says so for a week.`
-                            : 'No load goes with it.'}
-                    </p>
-                    <LabelledInput label="Why" name="reason" required minLength={3} maxLength={200} autoFocus />
-                    <Notice problem={problem} />
-                    <button className="btn btn-main">Take it back</button>
-                </form>
-            </Sheetlet>
+            <AskWhy
+                open={open}
+                onClose={() => setOpen(false)}
+                title={`Take back ${what}`}
+                act="Take it back"
+                problem={problem}
+                onSay={(reason) =>
+                    void takeBack({ reason }).then(() => {
+                        setOpen(false);
+                        return queries.invalidateQueries();
+                    }, setProblem)
+                }
+            >
+                {reps > 0
+                    ? `${reps} of load go with it: there is more room since, and Today says so for a week.`
+                    : 'No load goes with it.'}
+            </AskWhy>
         </>
     );
 }

@@ -158,7 +158,7 @@ export function withFilter(limit: LimitDef, key: 'filter' | 'owed_by', filter: F
 export const withOptional = (limit: LimitDef, key: 'waits' | 'source', value: string): LimitDef =>
     value === '' ? without(limit, [key]) : { ...limit, [key]: value };
 
-const agesInWords = ([from, to]: [number, number]): string => (to >= 100 ? `${from}+` : `${from}–${to}`);
+export const agesInWords = ([from, to]: [number, number]): string => (to >= 100 ? `${from}+` : `${from}–${to}`);
 
 /** What a limit bounds, in words. */
 export function inWords(limit: LimitDef): string {
@@ -174,5 +174,3 @@ export function inWords(limit: LimitDef): string {
     };
     return words[limit.kind];
 }
-
-export { agesInWords };

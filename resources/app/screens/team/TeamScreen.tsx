@@ -4,11 +4,9 @@ import { useState } from 'react';
 import { api, type MatchTeam } from '../../api/client';
 import { dayName } from '../../api/words';
 import { answerOrKept } from '../../offline/store';
+import { AskWhy } from '../../parts/AskWhy';
 import { useMe } from '../../parts/Frame';
-import { typed } from '../../parts/forms';
-import { LabelledInput } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
-import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import { PlayerRow } from './PlayerRow';
 import { useTeamCount } from './useTeamCount';
@@ -95,11 +93,16 @@ function Team({ team }: { team: MatchTeam }) {
                     </button>
                 </p>
             )}
-            <NotInIt
+            <AskWhy
                 open={leaving !== null}
                 onClose={() => setLeaving(null)}
+                title="Not in the match after all"
+                act="Take out"
+                problem={problem}
                 onSay={(why) => lineUp(leaving ?? [], why)}
-            />
+            >
+                What was expected of them goes: there is more room since, and Today says so for a week.
+            </AskWhy>
             {count.waiting > 0 && (
                 <p role="status" className="border-l-4 border-tape pl-2">
                     {count.waiting} repetitions lie on this device and are sent when the connection is back.
@@ -111,25 +114,6 @@ function Team({ team }: { team: MatchTeam }) {
                 </p>
             )}
         </main>
-    );
-}
-
-/** The match is over and counts for who was in it: taken out, there is more room since. */
-function NotInIt({ open, onClose, onSay }: { open: boolean; onClose: () => void; onSay: (why: string) => void }) {
-    return (
-        <Sheetlet open={open} onClose={onClose} title="Not in the match after all">
-            <form
-                className="grid gap-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    onSay(typed(new FormData(event.currentTarget), 'reason'));
-                }}
-            >
-                <p>What was expected of them goes: there is more room since, and Today says so for a week.</p>
-                <LabelledInput label="Why" name="reason" required minLength={3} maxLength={200} />
-                <button className="btn btn-main">Take out</button>
-            </form>
-        </Sheetlet>
     );
 }
 
