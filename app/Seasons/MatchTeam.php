@@ -76,7 +76,8 @@ final class MatchTeam
                 return new MatchPlayerView(
                     athlete: Cards::athlete($athlete, $today),
                     plays: $players === null || in_array($athlete->id, $players, true),
-                    blocked: $this->blocked($match, $athlete, $day, $skills),
+                    // A match that is over was played by whom it was played.
+                    blocked: $today->isAfter($match->day()) ? null : $this->blocked($match, $athlete, $day, $skills),
                     expected: self::byName(array_column($kept[$athlete->id] ?? $doses[$athlete->id], 'reps', 'skill')),
                     counted: self::byName($counted[$athlete->id] ?? []),
                     bounds: array_map(Bounds::answer(...), $gauges),

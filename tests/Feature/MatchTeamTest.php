@@ -151,6 +151,8 @@ final class MatchTeamTest extends TestCase
         $match = $this->match(-2);
         $out = fn (?string $why) => $this->putJson("/api/fixtures/{$match->id}/line-up", ['athletes' => [], 'reason' => $why]);
         $this->lineUp($match, [$mira])->assertOk();
+        $players = $this->getJson("/api/fixtures/{$match->id}/team")->assertOk()->json('players');
+        $this->assertSame([null], array_values(array_unique(array_column($players, 'blocked'))), 'played is played, on a way back too');
         $this->postJson("/api/fixtures/{$match->id}/remove")->assertStatus(422)->assertJsonPath('title', 'It stays');
         $out(null)->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
         $this->assertSame([$mira], $match->refresh()->players());

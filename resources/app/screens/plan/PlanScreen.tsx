@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link } from '@tanstack/react-router';
+import { Link, useNavigate } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
 import { api, type Plan, type SeasonsMade, type Token } from '../../api/client';
 import { FELT, dayName } from '../../api/words';
@@ -142,6 +142,7 @@ const everybody = (plan: Plan): Plan['without'] =>
 
 function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
     const queries = useQueryClient();
+    const navigate = useNavigate();
     const id = useRef(newId());
     const [kind, setKind] = useState<'match' | 'elsewhere'>('match');
     const [felt, setFelt] = useState<Work['felt']>('hard');
@@ -153,8 +154,10 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                 onSubmit={(event) => {
                     event.preventDefault();
                     const form = new FormData(event.currentTarget);
+                    const fixtureId = id.current;
+                    const isOver = typed(form, 'day') < plan.date;
                     api('POST', `/api/squads/${plan.squad.id}/fixtures`, {
-                        id: id.current,
+                        id: fixtureId,
                         kind,
                         athlete_id: typed(form, 'athlete') || null,
                         day: typed(form, 'day'),
@@ -168,6 +171,8 @@ function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClo
                         id.current = newId();
                         setProblem(null);
                         onClose();
+                        // One that is over is on no list ahead: who was in it, and what it took, is said on its page.
+                        if (isOver) void navigate({ to: '/matches/$fixtureId', params: { fixtureId } });
                         return queries.invalidateQueries();
                     }, setProblem);
                 }}
