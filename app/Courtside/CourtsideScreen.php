@@ -27,6 +27,7 @@ use App\Sessions\Answers\NeighbourView;
 use App\Sessions\Answers\RotationView;
 use App\Sessions\EditSheet;
 use App\Sessions\OpenSheet;
+use App\Sessions\Rounds;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use App\Sessions\SheetNote;
@@ -46,7 +47,6 @@ use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\DoseChoice;
-use Augendo\Core\Planning\StationPlan;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\SorenessReport;
@@ -176,41 +176,24 @@ final class CourtsideScreen
     }
 
     /**
-     * @return array{RotationView|null, list<NeighbourView>} the stations this athlete goes to, and who else is in the
-     *         session, own group first
+     * @return array{RotationView|null, list<NeighbourView>} where this athlete is in each round, and who else is in the
+     *         session, those first who begin in the same place
      */
     private static function around(Sheet $sheet, User $user): array
     {
         $others = Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get();
-        $groups = [];
-        $rotation = null;
+        $rounds = null;
         if ($sheet->trainingSession->stations !== null) {
-            $plan = Stations::open($sheet->trainingSession, $user)->plan();
-            foreach ($plan->groups as $i => $group) {
-                foreach ($group as $athlete) {
-                    $groups[$athlete->id] = $i;
-                }
-            }
-            $own = $groups[$sheet->athlete_id] ?? null;
-            if ($own !== null && $plan->stations !== []) {
-                $walk = array_map(
-                    fn (array $round): ?string => ($at = array_search($own, $round, true)) === false ? null : $plan->stations[$at]->title,
-                    $plan->rounds,
-                );
-                $rotation = new RotationView(
-                    $sheet->training_session_id,
-                    $plan->rotationMin,
-                    StationPlan::CHANGE_OVER_MIN,
-                    array_values(array_filter($walk)),
-                );
-            }
+            $open = Stations::open($sheet->trainingSession, $user);
+            $rounds = new Rounds(app(Library::class), $open, $open->plan());
         }
-        $own = $groups[$sheet->athlete_id] ?? null;
+        $place = fn (string $athleteId): ?int => $rounds?->beginsAt($athleteId);
+        $own = $place($sheet->athlete_id);
 
-        return [$rotation, $others->sortBy(
+        return [$rounds?->rotationOf($sheet->athlete_id), $others->sortBy(
             fn (Sheet $other): array => [
-                ($groups[$other->athlete_id] ?? null) === $own ? 0 : 1,
-                $groups[$other->athlete_id] ?? 99,
+                $place($other->athlete_id) === $own ? 0 : 1,
+                $place($other->athlete_id) ?? 99,
                 $other->id,
             ],
         )
@@ -219,7 +202,7 @@ final class CourtsideScreen
                     $other->id,
                     $other->athlete->given_name,
                     $other->state,
-                    isset($groups[$other->athlete_id]) ? $groups[$other->athlete_id] + 1 : null,
+                    $place($other->athlete_id),
                 ),
             )->values()->all()];
     }

@@ -8,7 +8,7 @@ use App\People\User;
 use App\Sessions\SessionState;
 use App\Sessions\Sheet;
 use Augendo\Core\Planning\MatchEvent;
-use Augendo\Core\Planning\UsualStations;
+use Augendo\Core\Stations\UsualHour;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Sabre\VObject\Component\VCalendar;
@@ -57,7 +57,7 @@ final class CalendarFeed
             $this->event(
                 $calendar, "session-{$session->id}", "{$session->title}, {$session->squad}",
                 Carbon::parse(substr($session->held_on, 0, 10)." {$session->starts_at}", $zone),
-                (int) ($session->minutes ?? UsualStations::MINUTES),
+                (int) ($session->minutes ?? UsualHour::MINUTES),
             );
         }
         $fixtures = Fixture::concerning($athletes)->whereBetween('held_on', $span)->orderBy('held_on')->get();

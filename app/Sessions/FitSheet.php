@@ -75,10 +75,9 @@ final class FitSheet
 
             return;
         }
-        $open = OpenSheet::of($sheet);
+        $floor = OpenSheet::of($sheet)->floor();
         foreach ($sheet->return_stage === null ? $sheet->blocks : [] as $block) {
-            $dose = $block->dose(app(Library::class));
-            $block->update(['surface' => $dose->onFloor($open->floor($dose->kind))->surface]);
+            $block->update(['surface' => $block->dose(app(Library::class))->onFloor($floor)->surface]);
         }
         app(RepLog::class)->derive($sheet);
     }
@@ -199,7 +198,7 @@ final class FitSheet
 
         return $below === null
             ? $this->woven($this->paced($rung))
-            : [$below->onFloor($this->open->floor(...)), [SheetNote::layoff((int) $layoff->idleDays($side), $below)], null, null];
+            : [$below->onFloor($this->open->floor()), [SheetNote::layoff((int) $layoff->idleDays($side), $below)], null, null];
     }
 
     /** @return array{Rung, list<SheetNote>, int|null, PlayReturn} */

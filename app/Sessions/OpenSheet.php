@@ -16,7 +16,6 @@ use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
 use App\Seasons\Fixture;
 use Augendo\Core\Day;
-use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
@@ -118,7 +117,7 @@ final class OpenSheet
     /** The rung of the sheet on its ladder, landed on the floors that are known. */
     public function ladderRung(): Rung
     {
-        return $this->ladder()->rung($this->sheet->rung)?->onFloor($this->floor(...))
+        return $this->ladder()->rung($this->sheet->rung)?->onFloor($this->floor())
             ?? throw new \RuntimeException("Ladder {$this->sheet->ladder} has no rung {$this->sheet->rung}.");
     }
 
@@ -136,19 +135,12 @@ final class OpenSheet
     }
 
     /**
-     * Where blocks of a kind land: on the floor of their station, of the session, of the squad's usual hall; null when
-     * nobody said, and that counts as hard.
+     * Where it is landed: in the spaces of the session, on its floor, in the squad's usual hall; null when nobody said, and that counts as
+     * hard.
      */
-    public function floor(BlockKind $kind): ?Surface
+    public function floor(): ?Surface
     {
-        $session = $this->sheet->trainingSession;
-        foreach ($session->stations['stations'] ?? [] as $station) {
-            if ($station['surface'] !== null && in_array($kind->value, $station['kinds'], true)) {
-                return Surface::from($station['surface']);
-            }
-        }
-
-        return Surface::tryFrom((string) ($session->floor ?? $this->squad->floor));
+        return Stations::landedOn($this->sheet->trainingSession);
     }
 
     public function ruleSet(): RuleSet

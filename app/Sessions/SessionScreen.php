@@ -10,22 +10,20 @@ use App\Health\DayReadiness;
 use App\People\User;
 use App\Sessions\Answers\SessionLifeView;
 use App\Sessions\Answers\SessionView;
+use App\Sessions\Answers\SpaceView;
 use App\Sessions\Answers\StationFlagView;
-use App\Sessions\Answers\StationGroupView;
 use App\Sessions\Answers\StationMemberView;
-use App\Sessions\Answers\StationRoundView;
-use App\Sessions\Answers\StationView;
-use App\Wording\PlanWording;
+use App\Wording\StationWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Planning\Station;
-use Augendo\Core\Planning\StationAthlete;
-use Augendo\Core\Planning\StationFlag;
-use Augendo\Core\Planning\StationPlan;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
+use Augendo\Core\Stations\Attendee;
+use Augendo\Core\Stations\StationFlag;
+use Augendo\Core\Stations\StationPlan;
+use Augendo\Core\Stations\WhatWouldHelp;
 use Illuminate\Support\Facades\DB;
 
 /** Who is where when, with what. */
@@ -79,12 +77,12 @@ final class SessionScreen
     {
         $open = Stations::open($session, $user);
         $kept = $open->plan();
-        $absent = count($open->setup()['absent']);
+        $reps = self::reps($open);
         DB::beginTransaction();
         try {
             $open->keep($setup, $version);
             $plan = $open->plan();
-            $view = $this->of($open, $plan, self::differences($kept, $plan, $absent, count($setup['absent'])), $user);
+            $view = $this->of($open, $plan, self::differences($kept, $plan, $reps, self::reps($open)), $user);
         } finally {
             DB::rollBack();
         }
@@ -104,8 +102,9 @@ final class SessionScreen
         $book = new DayReadiness($athletes, $on);
         $squad = $session->squad;
         $today = $squad->workspace->today();
-        $start = (int) substr($session->starts_at, 0, 2) * 60 + (int) substr($session->starts_at, 3, 2);
-        $open = array_map(fn (Station $station): string => $station->id, $plan->stations);
+        $words = new StationWording(array_column($setup['spaces'], 'title', 'id'), $this->library->skillNames());
+        $rounds = new Rounds($this->library, $open, $plan);
+        $share = $plan->usefulShare();
 
         return new SessionView(
             id: $session->id,
@@ -117,65 +116,31 @@ final class SessionScreen
             minutes: $setup['minutes'],
             adults: $setup['adults'],
             balls: $setup['balls'],
-            balls_needed: $plan->ballsNeeded,
-            warm_up_min: $plan->warmUpMin,
-            rotation_min: $plan->rotationMin,
-            cool_down_min: $plan->coolDownMin,
-            stations: array_map(fn (array $kept): StationView => new StationView(
+            warm_up_min: $plan->hour->warmUpMin,
+            cool_down_min: $plan->hour->coolDownMin,
+            ends_at: Rounds::clock($session->starts_at, $plan->endsMin()),
+            spaces: array_map(fn (array $kept): SpaceView => new SpaceView(
                 id: $kept['id'],
                 title: $kept['title'],
-                kinds: $kept['kinds'],
                 length_m: (float) $kept['length_m'],
-                capacity: (int) $kept['capacity'],
-                needs_adult: (bool) $kept['needs_adult'],
+                lanes: (int) $kept['lanes'],
                 surface: $kept['surface'],
-                gloves: (bool) $kept['gloves'],
-                balls_each: (int) $kept['balls_each'],
-                open: in_array($kept['id'], $open, true),
-                work: $this->work($plan, Stations::station($kept)),
-            ), $setup['stations']),
-            groups: array_map(fn (array $group, int $i): StationGroupView => new StationGroupView(self::groupName($i), array_map(function (
-                StationAthlete $member,
-            ) use (
-                $plan, $i, $sheets, $book, $squad, $on, $today,
-            ): StationMemberView {
-                $sheet = $sheets[$member->id];
-                $names = [];
-                foreach ($plan->pairs[$i] as $pair) {
-                    if (in_array($member->id, $pair, true)) {
-                        $names = array_map(
-                            fn (string $id): string => $sheets[$id]->athlete->given_name,
-                            array_values(array_diff($pair, [$member->id])),
-                        );
-                    }
-                }
-                $doses = [];
-                foreach ($plan->stations as $station) {
-                    $doses[$station->id] = self::dose($member->at($station));
-                }
-
-                return new StationMemberView(
-                    athlete: Cards::athlete($sheet->athlete, $on),
-                    word: $this->word($book->readiness($sheet->athlete, $squad), $on, $today),
-                    sheet_id: $sheet->id,
-                    with: implode(' and ', $names),
-                    late_minutes: $member->lateMinutes,
-                    joins_round: $plan->joinsAt($member),
-                    doses: $doses === [] ? new \stdClass : $doses,
-                );
-            }, $group)), $plan->groups, array_keys($plan->groups)),
-            rounds: array_map(
-                fn (array $round, int $i): StationRoundView => new StationRoundView(
-                    self::clock($start + $plan->startsAt($i)),
-                    array_map(self::groupName(...), $round),
-                ),
-                $plan->rounds,
-                array_keys($plan->rounds),
-            ),
+                sector: (bool) $kept['sector'],
+            ), array_values($setup['spaces'])),
+            members: array_map(fn (Attendee $attendee): StationMemberView => new StationMemberView(
+                athlete: Cards::athlete($sheets[$attendee->id]->athlete, $on),
+                word: $this->word($book->readiness($sheets[$attendee->id]->athlete, $squad), $on, $today),
+                sheet_id: $sheets[$attendee->id]->id,
+                late_minutes: (int) ($setup['late'][$attendee->id] ?? 0),
+                useful_share: $attendee->work === [] ? null : $share[$attendee->id],
+                left_out: $rounds->leftOutOf($attendee->id),
+            ), $plan->hour->attendees),
+            rounds: $rounds->views($session->starts_at),
             flags: array_map(
-                fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, PlanWording::flag($flag)),
+                fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, $words->flag($flag)),
                 $plan->flags,
             ),
+            would_help: $words->wouldHelp(WhatWouldHelp::with($plan)),
             absent: array_map(
                 fn (string $id) => Cards::athlete($sheets[$id]->athlete, $on),
                 array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id]))),
@@ -204,72 +169,37 @@ final class SessionScreen
         return $on->isAfter($today) && $readiness->openReferrals === [] ? Word::Unknown->value : $readiness->word->value;
     }
 
-    /** @return list<string> */
-    private function work(StationPlan $plan, Station $station): array
+    /** @return int repetitions of all who are there */
+    private static function reps(Stations $open): int
     {
-        $titles = [];
-        foreach (array_merge([], ...$plan->groups) as $athlete) {
-            foreach ($athlete->at($station) as $block) {
-                $titles[$block->asked->title] = true;
-            }
-        }
+        $absent = $open->setup()['absent'];
+        $plans = $open->sheets()
+            ->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $absent, true))
+            ->flatMap($open->plans(...));
 
-        return array_keys($titles);
+        return (int) $plans->sum(fn (BlockPlan $plan): int => $plan->reps);
     }
 
-    /** @param  list<BlockPlan>  $blocks */
-    private static function dose(array $blocks): string
+    /** @return list<string> what would be otherwise than it is kept */
+    private static function differences(StationPlan $kept, StationPlan $plan, int $repsKept, int $reps): array
     {
-        return $blocks === [] ? '' : implode(
-            '; ',
-            array_map(
-                fn (BlockPlan $block): string => implode(' + ', $block->repsBySet())
-                    .' '
-                    .lcfirst($block->asked->title)
-                    .', '
-                    .Wording::dose($block->effort, $block->distanceM),
-                $blocks,
-            ),
-        );
-    }
-
-    /** @return list<string> */
-    private static function differences(StationPlan $kept, StationPlan $plan, int $absentBefore, int $absentNow): array
-    {
-        $names = fn (StationPlan $of): array => array_map(fn (Station $station): string => $station->title, $of->stations);
-        $reps = fn (StationPlan $of): int => array_sum(
-            array_map(
-                fn (StationAthlete $athlete): int => array_sum(array_map(fn (BlockPlan $block): int => $block->reps, $athlete->blocks)),
-                array_merge([], ...$of->groups),
-            ),
-        );
-        $closed = array_diff($names($kept), $names($plan));
-        $opened = array_diff($names($plan), $names($kept));
+        $out = fn (StationPlan $of): int => count($of->leftOut);
+        $people = fn (StationPlan $of): int => count($of->hour->attendees);
 
         return array_values(array_filter([
-            $kept->minutes === $plan->minutes ? null : "{$kept->minutes} → {$plan->minutes} minutes in all.",
-            $kept->rotationMin === $plan->rotationMin ? null : "{$kept->rotationMin} → {$plan->rotationMin} minutes at each station.",
-            $closed === [] ? null : 'Closed: '.lcfirst(implode(', ', $closed)).'.',
-            $opened === [] ? null : 'Opened: '.lcfirst(implode(', ', $opened)).'.',
-            $absentBefore === $absentNow
+            $kept->hour->minutes === $plan->hour->minutes
                 ? null
-                : count(array_merge([], ...$kept->groups))
-                    .' → '
-                    .Wording::count(count(array_merge([], ...$plan->groups)), 'athlete')
-                    .' in '
-                    .Wording::count(count($plan->groups), 'group')
-                    .'.',
-            $reps($kept) === $reps($plan) ? null : "{$reps($kept)} → {$reps($plan)} repetitions in all.",
+                : "{$kept->hour->minutes} → {$plan->hour->minutes} minutes in all.",
+            $people($kept) === $people($plan) ? null : $people($kept).' → '.Wording::count($people($plan), 'athlete').'.',
+            count($kept->rounds) === count($plan->rounds)
+                ? null
+                : count($kept->rounds).' → '.Wording::count(count($plan->rounds), 'round').'.',
+            $out($kept) === $out($plan) ? null : "{$out($kept)} → {$out($plan)} doses without a place.",
+            $repsKept === $reps ? null : "{$repsKept} → {$reps} repetitions in all.",
+            abs($kept->leastShare() - $plan->leastShare()) < 0.01
+                ? null
+                : 'Useful work of whoever has least: '.Wording::percent($kept->leastShare()).' → '
+                    .Wording::percent($plan->leastShare()).' of the time.',
         ]));
-    }
-
-    private static function groupName(int $i): string
-    {
-        return chr(ord('A') + $i);
-    }
-
-    private static function clock(int $minutes): string
-    {
-        return sprintf('%02d:%02d', intdiv($minutes, 60) % 24, $minutes % 60);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Athletes\Athlete;
+use App\Health\DayReadiness;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
@@ -12,19 +14,18 @@ use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Planning\Station;
-use Augendo\Core\Planning\StationAthlete;
-use Augendo\Core\Planning\StationPlan;
-use Augendo\Core\Planning\UsualStations;
+use Augendo\Core\Planning\SessionClock;
+use Augendo\Core\Stations\Attendee;
+use Augendo\Core\Stations\Hour;
+use Augendo\Core\Stations\Piece;
+use Augendo\Core\Stations\Space;
+use Augendo\Core\Stations\StationPlan;
+use Augendo\Core\Stations\UsualHour;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Str;
 
 /** A squad's session with its stations: set, changed in a hurry, and taken back. */
 final class Stations
 {
-    /** As long as the title of a station may be. */
-    private const TITLE_MOST = 60;
-
     /** @var Collection<int, Sheet>|null */
     private ?Collection $sheets = null;
 
@@ -45,61 +46,52 @@ final class Stations
             ->whereIn('athlete_id', $this->user->visibleAthletes()->select('athletes.id'))->orderBy('id')->get();
     }
 
-    /** @return array<string, mixed> what is set: minutes, adults, balls, stations, absent and late */
+    /** Where somebody of the session lands who may be sent to any of its spaces; null: not known, and that counts as hard. */
+    public static function landedOn(TrainingSession $session): ?Surface
+    {
+        $usual = Surface::tryFrom((string) ($session->floor ?? $session->squad->floor));
+        $spaces = $session->stations['spaces'] ?? [];
+
+        return $spaces === [] ? $usual : Surface::landedOn(array_map(
+            fn (array $space): ?Surface => Surface::tryFrom((string) $space['surface']) ?? $usual,
+            array_values($spaces),
+        ));
+    }
+
+    /** @return array<string, mixed> what is set: minutes, adults, balls, spaces, absent and late */
     public function setup(): array
     {
         $kept = $this->session->stations;
         unset($kept['before']);
+        if ($kept !== null) {
+            return $kept;
+        }
+        $venue = Venue::named($this->session->squad->workspace_id, $this->session->place);
 
-        $venue = $kept === null ? Venue::named($this->session->squad->workspace_id, $this->session->place) : null;
-
-        return $kept ?? [
-            'minutes' => $this->session->minutes ?? UsualStations::MINUTES,
-            'adults' => UsualStations::ADULTS,
-            'balls' => $venue->balls ?? UsualStations::BALLS,
-            'stations' => $this->usualStations($venue?->length_m),
+        return [
+            'minutes' => $this->session->minutes ?? UsualHour::MINUTES,
+            'adults' => UsualHour::ADULTS,
+            'balls' => $venue->balls ?? UsualHour::BALLS,
+            'spaces' => $this->usualSpaces($venue),
             'absent' => [],
             'late' => [],
         ];
     }
 
-    /**
-     * @param  float|null  $roomM  as long as the venue is; null: not known
-     * @return list<array<string, mixed>>
-     */
-    private function usualStations(?float $roomM): array
+    /** @return list<array<string, mixed>> */
+    private function usualSpaces(?Venue $venue): array
     {
-        $plans = array_merge([], ...$this->sheets()->map(fn (Sheet $sheet): array => $this->plans($sheet))->all());
-        $floor = $this->session->floor ?? $this->session->squad->floor;
+        $attendees = $this->sheets()->map(fn (Sheet $sheet): Attendee => new Attendee($sheet->athlete_id, true, $this->work($sheet)));
+        $names = $this->library->skillNames();
 
-        return array_map(fn (Station $station): array => [
-            'id' => $station->id,
-            'title' => $station->title,
-            'kinds' => array_map(fn (BlockKind $kind): string => $kind->value, $station->kinds),
-            'length_m' => $station->lengthM,
-            'capacity' => $station->capacity,
-            'needs_adult' => $station->needsAdult,
-            'surface' => $station->surface?->value,
-            'gloves' => $station->gloves,
-            'balls_each' => $station->ballsEach,
-        ], UsualStations::for(
-            $plans,
-            $floor === null ? null : Surface::from($floor),
-            $this->titleOf(...),
-            $roomM,
-        ));
-    }
-
-    /** @param  non-empty-array<BlockPlan>  $plans  done there: the drill most have names it, with its skill */
-    private function titleOf(array $plans): string
-    {
-        $skills = $this->library->skillNames();
-        $names = array_map(fn (BlockPlan $plan): string => "{$plan->asked->title}, {$skills[$plan->asked->skill->id]}", $plans);
-        $counted = array_count_values($names);
-        arsort($counted);
-        $title = (string) array_key_first($counted);
-
-        return Str::limit($title, self::TITLE_MOST - 11, '…').(count($counted) === 1 ? '' : ' and others');
+        return array_map(fn (Space $space): array => [
+            'id' => $space->id,
+            'title' => $names[$space->id],
+            'length_m' => $space->lengthM,
+            'lanes' => $space->lanes,
+            'surface' => null,
+            'sector' => $space->sector,
+        ], UsualHour::spaces(array_values($attendees->all()), null, $venue?->length_m, $venue?->width_m));
     }
 
     /** @return list<BlockPlan> */
@@ -108,35 +100,76 @@ final class Stations
         return $sheet->blocks->map(fn ($block): BlockPlan => $block->plan($this->library))->all();
     }
 
+    /** @return list<BlockPlan> the doses that need a place, in the order of the pieces of work */
+    public function placedDoses(Sheet $sheet): array
+    {
+        return array_values(array_filter($this->plans($sheet), fn (BlockPlan $plan): bool => Piece::of($plan) !== null));
+    }
+
+    /** @return list<Piece> */
+    private function work(Sheet $sheet): array
+    {
+        return array_values(array_filter(array_map(Piece::of(...), $this->plans($sheet))));
+    }
+
     public function plan(): StationPlan
     {
         $setup = $this->setup();
-        $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true));
+        $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true))->values();
+        $doses = array_values($there->map($this->plans(...))->all());
+        $warmUpMin = SessionClock::longestMin($doses, BlockKind::WarmUp);
+        $mayCatch = $this->mayCatch($there);
 
-        return StationPlan::make($there->map(fn (Sheet $sheet): StationAthlete => new StationAthlete(
-            id: $sheet->athlete_id,
-            name: $sheet->athlete->name(),
-            hand: $sheet->athlete->throwing_side,
-            ladder: $sheet->ladder,
-            level: (int) $this->library->ladder($sheet->ladder)->position($sheet->rung),
-            blocks: $this->plans($sheet),
-            lateMinutes: (int) ($setup['late'][$sheet->athlete_id] ?? 0),
-        ))->values()->all(), array_map(self::station(...), $setup['stations']), $setup['minutes'], $setup['adults'], $setup['balls']);
+        return StationPlan::make(new Hour(
+            minutes: $setup['minutes'],
+            adults: $setup['adults'],
+            balls: $setup['balls'],
+            warmUpMin: $warmUpMin,
+            coolDownMin: SessionClock::longestMin($doses, BlockKind::CoolDown),
+            changeOverMin: UsualHour::CHANGE_OVER_MIN,
+            leastRoundMin: UsualHour::LEAST_ROUND_MIN,
+            spaces: array_map($this->space(...), array_values($setup['spaces'])),
+            attendees: array_values($there->map(function (Sheet $sheet) use ($setup, $warmUpMin, $mayCatch): Attendee {
+                $lateMin = (int) ($setup['late'][$sheet->athlete_id] ?? 0);
+
+                return new Attendee(
+                    $sheet->athlete_id,
+                    $mayCatch[$sheet->athlete_id],
+                    $this->work($sheet),
+                    // Whoever is late warms up first.
+                    $lateMin === 0 ? 0 : $lateMin + $warmUpMin,
+                );
+            })->all()),
+        ));
+    }
+
+    /**
+     * @param  Collection<int, Sheet>  $there
+     * @return array<string, bool> by athlete
+     */
+    private function mayCatch(Collection $there): array
+    {
+        $day = $this->session->day();
+        $athletes = array_values($there->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
+        $health = new DayReadiness($athletes, $day);
+        $isAhead = $day->isAfter($this->session->squad->workspace->today());
+        $may = [];
+        foreach ($athletes as $athlete) {
+            $may[$athlete->id] = $health->readiness($athlete, $this->session->squad, $isAhead)->mayCatch();
+        }
+
+        return $may;
     }
 
     /** @param  array<string, mixed>  $kept */
-    public static function station(array $kept): Station
+    private function space(array $kept): Space
     {
-        return new Station(
+        return new Space(
             id: $kept['id'],
-            title: $kept['title'],
-            kinds: array_map(BlockKind::from(...), $kept['kinds']),
             lengthM: (float) $kept['length_m'],
-            capacity: (int) $kept['capacity'],
-            needsAdult: (bool) $kept['needs_adult'],
-            surface: $kept['surface'] === null ? null : Surface::from($kept['surface']),
-            gloves: (bool) $kept['gloves'],
-            ballsEach: (int) $kept['balls_each'],
+            lanes: (int) $kept['lanes'],
+            surface: Surface::tryFrom((string) ($kept['surface'] ?? $this->session->floor ?? $this->session->squad->floor)),
+            sector: (bool) $kept['sector'],
         );
     }
 
@@ -200,11 +233,11 @@ final class Stations
 
     /**
      * @param  array<string, mixed>  $setup
-     * @return array<string, string|null> by station
+     * @return array<string, string|null> by space
      */
     private static function floors(array $setup): array
     {
-        return array_column($setup['stations'], 'surface', 'id');
+        return array_column($setup['spaces'], 'surface', 'id');
     }
 
     /** @param  array<string, mixed>  $stations */

@@ -10,7 +10,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonProblem;
-use Augendo\Core\Planning\StationFlag;
+use Augendo\Core\Stations\WhyOut;
 
 /** Seasons in words. */
 final class PlanWording
@@ -67,30 +67,14 @@ final class PlanWording
         };
     }
 
-    public static function flag(StationFlag $flag): string
+    /** @param  string  $dose  in words */
+    public static function leftOut(string $dose, WhyOut $why): string
     {
-        $title = $flag->station === null ? '' : lcfirst($flag->station->title);
-        $wanted = Wording::number($flag->wanted ?? 0.0);
-        $there = Wording::number($flag->there ?? 0.0);
-
-        return match ($flag->code) {
-            'nobody' => 'Nobody is there. Mark somebody as here, or plan a session for another day.',
-            'closed_time' => ucfirst($title)." is left out: with it {$there} minutes a station would be left, {$wanted} are the least.",
-            'closed_adults' => ucfirst($title)
-                ." is left out: {$wanted} stations need an adult, {$there} "
-                .($flag->there === 1.0 ? 'is' : 'are')
-                .' here.',
-            'closed_few' => ucfirst($title)." is left out: {$wanted} stations for {$there}.",
-            'crowded' => ucfirst($title).": {$wanted} at once, room for {$there}. Open a second one, or let them take turns.",
-            'short_area' => ucfirst($title).": the area is {$there} m, the longest dose needs {$wanted} m with the margin behind it.",
-            'balls' => "{$wanted} balls are needed at once, {$there} are there. Fewer each, or collect more often.",
-            'gloves' => ucfirst($title).': throw one way, on a call; collect together. There is nothing to catch a hard implement with.',
-            'hard_floor' => ucfirst(
-                $title,
-            ).': landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter more.',
-            'too_long' => ucfirst($title).": {$flag->who} needs {$wanted} minutes, the clock gives {$there}. What is left over is left.",
-            'spare' => "About {$wanted} minutes to spare: nobody stands about at a station. A game at the end, or an early end.",
-            'too_short' => "{$there} minutes are too few: {$wanted} hold a warm-up, one station and a cool-down.",
+        return ucfirst($dose).': '.match ($why) {
+            WhyOut::Space => 'no space can hold it.',
+            WhyOut::Balls => 'too few balls.',
+            WhyOut::Adult => 'an adult has to stand by.',
+            WhyOut::Time => 'no time.',
         };
     }
 

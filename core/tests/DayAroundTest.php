@@ -37,6 +37,11 @@ final class DayAroundTest extends TestCase
         $this->assertSame(Word::Unknown, $this->day([])->forWork([Channel::Arm], 'right'), 'Nothing known is never full.');
         $elsewhere = $this->day([[9, Moment::Before, Site::Elbow, 'left', Kind::Swelling, 1]]);
         $this->assertSame(Word::Reduced, $elsewhere->forWork([Channel::Hand], 'right'));
+        $this->assertSame(
+            [false, true, false, false, true],
+            array_map(fn (Readiness $of): bool => $of->mayCatch(), [$sore, $blister, $referred, $elsewhere, $this->day([])]),
+            'a sore arm or an open referral neither feeds nor catches',
+        );
     }
 
     public function test_a_known_condition_counts_as_reduced_within_its_bounds_and_no_further(): void

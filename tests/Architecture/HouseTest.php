@@ -84,7 +84,7 @@ final class HouseTest
     #[TestRule]
     public function controllers_name_no_engine_of_the_core(): Rule
     {
-        $engines = ['Load', 'Limits', 'Readiness', 'Gates', 'Planning', 'Mechanics', 'Returning', 'Scoring'];
+        $engines = ['Load', 'Limits', 'Readiness', 'Gates', 'Planning', 'Mechanics', 'Returning', 'Scoring', 'Stations'];
 
         return PHPat::rule()
             ->classes(self::named('Controller'))

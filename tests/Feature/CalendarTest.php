@@ -202,8 +202,8 @@ final class CalendarTest extends TestCase
         $mira = $this->athlete('Mira')->id;
         $out = $this->postJson("/api/sessions/{$session->id}/athletes/take-out", ['athlete_id' => $mira])->assertOk()->json();
         $this->assertStringContainsString('Mira taken out', $out['sentence']);
-        $in = fn (): array => collect($this->getJson("/api/sessions/{$session->id}")->json('groups'))->pluck('members.*.athlete.id')
-            ->flatten()->all();
+        $in = fn (): array => collect($this->getJson("/api/sessions/{$session->id}")->json('members'))
+            ->pluck('athlete.id')->all();
         $this->assertNotContains($mira, $in());
         $notIn = collect($this->getJson("/api/sessions/{$session->id}")->json('life.not_in'));
         $this->assertSame($mira, $notIn->firstWhere('given_name', 'Mira')['id']);
@@ -268,8 +268,11 @@ final class CalendarTest extends TestCase
         $this->assertSame('sprung', $session->floor);
         $view = $this->getJson("/api/sessions/{$session->id}")->assertOk()->json();
         $this->assertSame(16, $view['balls']);
-        foreach ($view['stations'] as $station) {
-            $this->assertLessThanOrEqual(12, $station['length_m'], 'no station is longer than the hall');
+        $this->assertNotSame([], $view['spaces']);
+        foreach ($view['spaces'] as $space) {
+            $this->assertLessThanOrEqual(12, $space['length_m'], 'no space is longer than the hall');
+            $this->assertLessThanOrEqual(3, $space['lanes'], 'nor wider');
+            $this->assertFalse($space['sector']);
         }
         $this->postJson("/api/sessions/{$session->id}/change", [
             'version' => $session->version, 'scope' => 'one', 'day' => $session->day()->iso(), 'starts_at' => '09:00',

@@ -576,7 +576,7 @@ final class RightsTest extends TestCase
             $shown = $this->getJson("/api/sessions/{$session}")->assertOk()->json();
 
             return [
-                ...array_intersect_key($shown, array_flip(['version', 'minutes', 'adults', 'balls', 'stations'])),
+                ...array_intersect_key($shown, array_flip(['version', 'minutes', 'adults', 'balls', 'spaces'])),
                 'minutes' => $shown['minutes'] + 15,
                 'absent' => [],
                 'late' => [],

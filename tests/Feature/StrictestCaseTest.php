@@ -319,7 +319,7 @@ final class StrictestCaseTest extends TestCase
         );
         // Whoever jumps to serve, spike or throw lands as a jumper does.
         $session = $this->getJson("/api/sessions/{$sheet->training_session_id}")->json();
-        $this->assertNotSame([], $session['stations']);
+        $this->assertNotSame([], $session['spaces']);
     }
 
     public function test_courtside_today_and_the_sheet_show_one_number_whatever_else_is_planned(): void

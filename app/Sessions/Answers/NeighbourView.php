@@ -11,7 +11,7 @@ final readonly class NeighbourView
         public string $sheet_id,
         public string $name,
         public string $state,
-        /** of the stations; null when there are none */
+        /** who begins in the same place has the same number; null without places */
         public ?int $group,
     ) {}
 }

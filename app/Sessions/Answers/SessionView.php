@@ -22,18 +22,20 @@ final readonly class SessionView
         public int $minutes,
         public int $adults,
         public int $balls,
-        public int $balls_needed,
         public int $warm_up_min,
-        public int $rotation_min,
         public int $cool_down_min,
-        /** @var list<StationView> */
-        public array $stations,
-        /** @var list<StationGroupView> */
-        public array $groups,
-        /** @var list<StationRoundView> */
+        /** the cool-down with it: as long as its work */
+        public string $ends_at,
+        /** @var list<SpaceView> */
+        public array $spaces,
+        /** @var list<StationMemberView> who is there */
+        public array $members,
+        /** @var list<SessionRoundView> */
         public array $rounds,
         /** @var list<StationFlagView> */
         public array $flags,
+        /** the smallest change that makes good what is short */
+        public ?string $would_help,
         /** @var list<AthleteCardView> */
         public array $absent,
         /** @var list<string> against the plan that is kept */

@@ -6,7 +6,7 @@ namespace App\Sessions\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
 
-/** Somebody in a group, with an own dose at each station. */
+/** Somebody in the session. */
 final readonly class StationMemberView
 {
     public function __construct(
@@ -14,12 +14,10 @@ final readonly class StationMemberView
         /** @var 'full'|'unknown'|'reduced'|'none'|'refer' */
         public string $word,
         public string $sheet_id,
-        /** the names of the pair */
-        public string $with,
         public int $late_minutes,
-        /** from 0 */
-        public int $joins_round,
-        /** @var array<string, string>|\stdClass by station: the dose in words, or what to do instead */
-        public array|\stdClass $doses,
+        /** 0 to 1: own work as a share of the time from the first round to the last; null without work */
+        public ?float $useful_share,
+        /** @var list<string> doses without a place, each with why */
+        public array $left_out,
     ) {}
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Sessions\Requests;
 
-use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Load\Surface;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -19,17 +18,13 @@ final class StationsRequest extends FormRequest
             'minutes' => ['required', 'integer:strict', 'between:1,300'],
             'adults' => ['required', 'integer:strict', 'between:0,40'],
             'balls' => ['required', 'integer:strict', 'between:0,500'],
-            'stations' => ['present', 'array', 'max:10'],
-            'stations.*.id' => ['required', 'string', 'max:40', 'distinct'],
-            'stations.*.title' => ['required', 'string', 'max:60'],
-            'stations.*.kinds' => ['required', 'array', 'between:1,12'],
-            'stations.*.kinds.*' => [Rule::enum(BlockKind::class)],
-            'stations.*.length_m' => ['required', 'numeric:strict', 'gt:0', 'max:200'],
-            'stations.*.capacity' => ['required', 'integer:strict', 'between:1,60'],
-            'stations.*.needs_adult' => ['required', 'boolean:strict'],
-            'stations.*.surface' => ['present', 'nullable', Rule::enum(Surface::class)],
-            'stations.*.gloves' => ['required', 'boolean:strict'],
-            'stations.*.balls_each' => ['required', 'integer:strict', 'between:0,20'],
+            'spaces' => ['present', 'array', 'max:12'],
+            'spaces.*.id' => ['required', 'string', 'max:40', 'distinct'],
+            'spaces.*.title' => ['required', 'string', 'max:60'],
+            'spaces.*.length_m' => ['required', 'numeric:strict', 'gt:0', 'max:200'],
+            'spaces.*.lanes' => ['required', 'integer:strict', 'between:1,60'],
+            'spaces.*.surface' => ['present', 'nullable', Rule::enum(Surface::class)],
+            'spaces.*.sector' => ['required', 'boolean:strict'],
             'absent' => ['present', 'array', 'max:200'],
             'absent.*' => ['uuid'],
             'late' => ['present', 'array', 'max:200'],
@@ -43,8 +38,8 @@ final class StationsRequest extends FormRequest
     {
         return [
             'minutes.between' => 'A session takes 1 to 300 minutes.',
-            'stations.*.length_m.gt' => 'An area is longer than 0 m.',
-            'stations.*.capacity.between' => 'A station has room for 1 to 60.',
+            'spaces.*.length_m.gt' => 'A space is longer than 0 m.',
+            'spaces.*.lanes.between' => 'A space has 1 to 60 lanes: so many work side by side.',
         ];
     }
 
@@ -54,7 +49,7 @@ final class StationsRequest extends FormRequest
         $given = $this->validated();
 
         return [
-            ...array_intersect_key($given, array_flip(['minutes', 'adults', 'balls', 'stations', 'absent'])),
+            ...array_intersect_key($given, array_flip(['minutes', 'adults', 'balls', 'spaces', 'absent'])),
             'late' => array_column($given['late'], 'minutes', 'athlete'),
         ];
     }

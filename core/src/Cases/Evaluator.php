@@ -22,11 +22,12 @@ final class Evaluator
                 throw new CaseError('missing_key', '/kind', '“kind” is missing.');
             }
 
-            return match ($case->get('kind')->word(['load', 'readiness', 'gate', 'return'])) {
+            return match ($case->get('kind')->word(['load', 'readiness', 'gate', 'return', 'stations'])) {
                 'load' => LoadCase::answer($case),
                 'readiness' => ReadinessCase::answer($case),
                 'gate' => GateCase::answer($case),
-                default => ReturnCase::answer($case),
+                'return' => ReturnCase::answer($case),
+                default => StationsCase::answer($case),
             };
         } catch (CaseError $error) {
             return ['error' => ['code' => $error->errorCode, 'path' => $error->path, 'message' => $error->getMessage()]];

@@ -45,7 +45,7 @@ final readonly class Ladder
     public function onFloor(?Surface $floor): self
     {
         return $this->with([
-            'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor(fn (): ?Surface => $floor), $this->rungs),
+            'rungs' => array_map(fn (Rung $rung): Rung => $rung->onFloor($floor), $this->rungs),
         ]);
     }
 

@@ -99,7 +99,7 @@ final class Library
 
     private static function object(Node $node, string $id): LibraryObject
     {
-        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'younger']);
+        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'far', 'younger']);
         $mass = fn (Node $n): float => $n->positive();
 
         return new LibraryObject(
@@ -109,6 +109,7 @@ final class Library
             massKg: $node->get('mass_kg')->optional($mass),
             referenceMassKg: $node->get('reference_mass_kg')->optional($mass),
             hard: $node->get('hard')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+            far: $node->get('far')->optional(fn (Node $n): bool => $n->bool()) ?? false,
         );
     }
 

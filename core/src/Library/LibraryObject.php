@@ -15,6 +15,7 @@ final readonly class LibraryObject
     /**
      * @param  float|null  $massKg  null when nothing is in the hand
      * @param  bool  $hard  whether it is caught with a glove, or not at all
+     * @param  bool  $far  flies so far that a sector is kept free for it, with a grown-up beside
      * @param  list<array{int, self}>  $younger  what takes its place up to an age in whole years, the youngest first
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class LibraryObject
         public ?float $referenceMassKg,
         public bool $hard = false,
         public array $younger = [],
+        public bool $far = false,
     ) {}
 
     /** The object of that age in its place: smaller and lighter for the young. */

@@ -42,11 +42,11 @@ final readonly class Rung
         return $blocks === $this->blocks ? $this : $this->with(['blocks' => $blocks]);
     }
 
-    /** @param  callable(BlockKind): ?Surface  $floor  where blocks of a kind land; null: not known */
-    public function onFloor(callable $floor): self
+    /** @param  Surface|null  $floor  where it is landed; null: not known */
+    public function onFloor(?Surface $floor): self
     {
         return $this->with([
-            'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor($block->kind)), $this->blocks),
+            'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor), $this->blocks),
         ]);
     }
 

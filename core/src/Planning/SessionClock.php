@@ -28,6 +28,21 @@ final class SessionClock
         return max(0, $seconds - self::CHANGE_OVER_S);
     }
 
+    /**
+     * @param  list<list<BlockPlan>>  $doses  of everybody
+     * @return int whole minutes of the longest that anybody has of a kind: done together, nobody goes before the last has finished
+     */
+    public static function longestMin(array $doses, BlockKind $kind): int
+    {
+        $seconds = [0];
+        foreach ($doses as $own) {
+            $of = array_filter($own, fn (BlockPlan $plan): bool => $plan->asked->kind === $kind);
+            $seconds[] = array_sum(array_map(self::blockSeconds(...), $of));
+        }
+
+        return (int) ceil(max($seconds) / 60);
+    }
+
     public static function blockSeconds(BlockPlan $block): int
     {
         $dose = $block->asked;

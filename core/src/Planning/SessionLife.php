@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
+use Augendo\Core\Stations\UsualHour;
 
 /** What may become of a session that was planned: it can be moved and called off until somebody has counted in it. */
 final readonly class SessionLife
@@ -65,7 +66,7 @@ final readonly class SessionLife
     {
         [$start, $other] = [self::minuteOfDay($startsAt), self::minuteOfDay($otherStartsAt)];
 
-        return $start < $other + ($otherMinutes ?? UsualStations::MINUTES) && $other < $start + ($minutes ?? UsualStations::MINUTES);
+        return $start < $other + ($otherMinutes ?? UsualHour::MINUTES) && $other < $start + ($minutes ?? UsualHour::MINUTES);
     }
 
     private static function minuteOfDay(string $clock): int

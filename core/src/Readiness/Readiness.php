@@ -186,6 +186,14 @@ final readonly class Readiness
         );
     }
 
+    /** Whether somebody may feed, catch or measure for the others: both hands and arms are well enough, and no referral is open. */
+    public function mayCatch(): bool
+    {
+        return $this->openReferrals === []
+            && $this->forWork([Channel::Arm, Channel::Hand], 'left')->allowsWork()
+            && $this->forWork([Channel::Arm, Channel::Hand], 'right')->allowsWork();
+    }
+
     /**
      * The word for work on these channels done with one side of the body. What is sore on the other arm or hand does not count; an open
      * referral, and what is sore in the trunk or the legs, counts on both sides.

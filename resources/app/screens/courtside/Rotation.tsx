@@ -11,18 +11,20 @@ type Way = NonNullable<Courtside['rotation']>;
 
 const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
-/** The one clock every group rotates on. Started once on a device, it runs for all athletes of the session. */
+/** The one clock all go by. Started once on a device, it runs for all athletes of the session. */
 export function Rotation({ rotation }: { rotation: Way }) {
     const key = own(`rotation-${rotation.session_id}`);
     const [began, setBegan] = useState(() => Number(recall(key)) || null);
     const now = useNow(began === null ? null : 500);
     const audio = useRef<AudioContext | null>(null);
-    const round = 60 * (rotation.minutes + rotation.change_over_min);
-    const passed = began === null ? 0 : Math.max(0, Math.floor((now - began) / 1000));
-    const at = Math.floor(passed / round);
-    const left = 60 * rotation.minutes - (passed % round);
-    const running = began !== null && at < rotation.stations.length;
-    const changing = running && left <= 0;
+    const passedS = began === null ? 0 : Math.max(0, Math.floor((now - began) / 1000));
+    const at = rotation.rounds.findIndex((round) => passedS < 60 * (round.starts_min + round.minutes));
+    const running = began !== null && at >= 0;
+    const round = rotation.rounds[at];
+    const beginsInS = round ? 60 * round.starts_min - passedS : 0;
+    const changing = running && beginsInS > 0;
+    const leftS = round ? beginsInS + 60 * round.minutes : 0;
+    const next = rotation.rounds[changing ? at : at + 1];
     useEffect(() => {
         // Heard across the hall: three clicks when it is time to move.
         if (changing && audio.current)
@@ -40,35 +42,39 @@ export function Rotation({ rotation }: { rotation: Way }) {
             content={
                 <div className="grid gap-3">
                     <p className="head">
-                        {rotation.stations.length} stations, {rotation.minutes} min each, {rotation.change_over_min} min
-                        to change
+                        {rotation.rounds.length} {rotation.rounds.length === 1 ? 'round' : 'rounds'} on the clock of the
+                        session
                     </p>
                     <ol className="grid gap-1">
-                        {rotation.stations.map((title, i) => (
+                        {rotation.rounds.map(({ what, minutes }, i) => (
                             <li
-                                key={`${i} ${title}`}
+                                key={`${i} ${what}`}
                                 className={clsx(
                                     'flex justify-between gap-6 border-t border-line py-1',
                                     running ? howItReads(i, at) : '',
                                 )}
                             >
                                 <span>
-                                    {i + 1}. {title}
+                                    {i + 1}. {what}, {minutes} min
                                 </span>
-                                {running && i === at && <span>{changing ? 'done' : clock(left)}</span>}
+                                {running && i === at && (
+                                    <span>{changing ? `in ${clock(beginsInS)}` : clock(leftS)}</span>
+                                )}
                             </li>
                         ))}
                     </ol>
                     <div className="flex flex-wrap gap-2">
                         {running ? (
                             <>
-                                <button
-                                    type="button"
-                                    className="btn thumb"
-                                    onClick={() => set(Date.now() - 1000 * round * (at + 1))}
-                                >
-                                    Next station now
-                                </button>
+                                {next && (
+                                    <button
+                                        type="button"
+                                        className="btn thumb"
+                                        onClick={() => set(Date.now() - 60_000 * next.starts_min)}
+                                    >
+                                        Next round now
+                                    </button>
+                                )}
                                 <button type="button" className="btn thumb" onClick={() => set(null)}>
                                     Stop
                                 </button>
@@ -90,11 +96,7 @@ export function Rotation({ rotation }: { rotation: Way }) {
             }
         >
             <span className="truncate">
-                {!running
-                    ? 'Stations'
-                    : changing
-                      ? `Change: ${rotation.stations[at + 1] ?? 'cool down'}`
-                      : `${rotation.stations[at]} ${clock(left)}`}
+                {running && round ? (changing ? `Change: ${round.what}` : `${round.what} ${clock(leftS)}`) : 'Rounds'}
             </span>
         </Opens>
     );

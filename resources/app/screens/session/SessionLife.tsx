@@ -276,10 +276,9 @@ function WhoIsInIt({
     onAdd: (id: string) => void;
     onTakeOut: ((id: string) => void) | null;
 }) {
-    const inIt = [
-        ...kept.groups.flatMap((group) => group.members.map((member) => member.athlete)),
-        ...kept.absent,
-    ].sort((a, b) => a.name.localeCompare(b.name));
+    const inIt = [...kept.members.map((member) => member.athlete), ...kept.absent].sort((a, b) =>
+        a.name.localeCompare(b.name),
+    );
     return (
         <Sheetlet open={open} onClose={onClose} title={`Who is in it, ${dayName(kept.day)} ${kept.starts_at}`}>
             <div className="grid gap-4">

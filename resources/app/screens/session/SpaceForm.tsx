@@ -3,16 +3,8 @@ import type { Session } from '../../api/client';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Stepper } from '../../parts/Stepper';
 import { LabelledInput, Options } from '../../parts/Labelled';
-import type { StationSet } from './SessionScreen';
+import type { SpaceSet } from './useSession';
 
-const KINDS = [
-    ['rehearsal', 'rehearsal'],
-    ['part', 'part'],
-    ['whole', 'whole'],
-    ['target', 'target'],
-    ['game_like', 'game-like'],
-    ['other_side', 'other side'],
-] as const;
 const SURFACES = [
     ['soft', 'soft'],
     ['sprung', 'sprung'],
@@ -20,38 +12,35 @@ const SURFACES = [
     ['hard', 'hard'],
 ] as const;
 
-/**
- * Each station: which blocks, how long the area, how many fit, whether an adult stands there, floor, gloves and
- * balls.
- */
-export function StationForm({
-    stations,
+/** Each space: how long, how many side by side, which floor, and whether something may fly far in it. */
+export function SpaceForm({
+    spaces,
     kept,
     onClose,
     onKeep,
 }: {
-    stations: StationSet[] | null;
+    spaces: SpaceSet[] | null;
     kept: Session;
     onClose: () => void;
-    onKeep: (stations: StationSet[], adults: number, balls: number) => void;
+    onKeep: (spaces: SpaceSet[], adults: number, balls: number) => void;
 }) {
     return (
-        <Sheetlet open={stations !== null} onClose={onClose} title="Stations" wide>
-            {stations && <Stations stations={stations} kept={kept} onKeep={onKeep} />}
+        <Sheetlet open={spaces !== null} onClose={onClose} title="Spaces" wide>
+            {spaces && <Spaces spaces={spaces} kept={kept} onKeep={onKeep} />}
         </Sheetlet>
     );
 }
 
-function Stations({
-    stations,
+function Spaces({
+    spaces,
     kept,
     onKeep,
 }: {
-    stations: StationSet[];
+    spaces: SpaceSet[];
     kept: Session;
-    onKeep: (stations: StationSet[], adults: number, balls: number) => void;
+    onKeep: (spaces: SpaceSet[], adults: number, balls: number) => void;
 }) {
-    const [rows, setRows] = useState(stations);
+    const [rows, setRows] = useState(spaces);
     const [adults, setAdults] = useState(kept.adults);
     const [balls, setBalls] = useState(kept.balls);
     return (
@@ -64,7 +53,7 @@ function Stations({
         >
             <div className="flex flex-wrap gap-6">
                 <div>
-                    <span className="label block">Adults at stations</span>
+                    <span className="label block">Adults</span>
                     <Stepper
                         label="adults"
                         value={adults}
@@ -89,7 +78,7 @@ function Stations({
                 </div>
             </div>
             {rows.map((row, i) => (
-                <StationRow
+                <SpaceRow
                     key={row.id}
                     row={row}
                     onChange={(with_) => setRows(rows.map((each, j) => (i === j ? { ...each, ...with_ } : each)))}
@@ -104,44 +93,42 @@ function Stations({
                         setRows([
                             ...rows,
                             {
-                                id: `station-${Date.now()}`,
-                                title: 'New station',
-                                kinds: ['part'],
+                                id: `space-${Date.now()}`,
+                                title: 'New space',
                                 length_m: 15,
-                                capacity: 8,
-                                needs_adult: false,
+                                lanes: 4,
                                 surface: null,
-                                gloves: false,
-                                balls_each: 2,
+                                sector: false,
                             },
                         ])
                     }
                 >
-                    Add a station
+                    Add a space
                 </button>
                 <span className="grow" />
-                <button className="btn btn-main">Save the stations</button>
+                <button className="btn btn-main">Save the spaces</button>
             </div>
         </form>
     );
 }
 
-function StationRow({
+function SpaceRow({
     row,
     onChange,
     onTakeAway,
 }: {
-    row: StationSet;
-    onChange: (with_: Partial<StationSet>) => void;
+    row: SpaceSet;
+    onChange: (with_: Partial<SpaceSet>) => void;
     onTakeAway: () => void;
 }) {
     return (
         <fieldset className="grid gap-1.5 border-t border-line pt-2">
-            <div className="grid grid-cols-[1fr_6rem_6rem_6rem] gap-2">
+            <div className="grid grid-cols-[1fr_6rem_6rem] gap-2">
                 <LabelledInput
                     label="Name"
                     tight
                     required
+                    maxLength={60}
                     value={row.title}
                     onChange={(event) => onChange({ title: event.target.value })}
                 />
@@ -154,67 +141,31 @@ function StationRow({
                     onChange={(event) => onChange({ length_m: Number(event.target.value) || 0 })}
                 />
                 <LabelledInput
-                    label="Room for"
+                    label="Lanes"
                     tight
                     inputMode="numeric"
                     required
-                    value={row.capacity}
-                    onChange={(event) => onChange({ capacity: Number(event.target.value) || 0 })}
+                    value={row.lanes}
+                    onChange={(event) => onChange({ lanes: Number(event.target.value) || 0 })}
                 />
-                <LabelledInput
-                    label="Balls each"
-                    tight
-                    inputMode="numeric"
-                    value={row.balls_each}
-                    onChange={(event) => onChange({ balls_each: Number(event.target.value) || 0 })}
-                />
-            </div>
-            <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-                <span className="label">Blocks</span>
-                {KINDS.map(([kind, label]) => (
-                    <label key={kind} className="flex items-center gap-1">
-                        <input
-                            type="checkbox"
-                            checked={row.kinds.includes(kind)}
-                            onChange={(event) =>
-                                onChange({
-                                    kinds: event.target.checked
-                                        ? [...row.kinds, kind]
-                                        : row.kinds.filter((each) => each !== kind),
-                                })
-                            }
-                        />
-                        {label}
-                    </label>
-                ))}
             </div>
             <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
                 <label className="flex items-center gap-1">
                     <input
                         type="checkbox"
-                        checked={row.needs_adult}
-                        onChange={(event) => onChange({ needs_adult: event.target.checked })}
+                        checked={row.sector}
+                        onChange={(event) => onChange({ sector: event.target.checked })}
                     />
-                    an adult stands here
-                </label>
-                <label className="flex items-center gap-1">
-                    <input
-                        type="checkbox"
-                        checked={row.gloves}
-                        onChange={(event) => onChange({ gloves: event.target.checked })}
-                    />
-                    gloves to catch with
+                    sector kept free: javelin, shot and discus may land in it
                 </label>
                 <label className="flex items-center gap-1">
                     floor{' '}
                     <select
-                        className="field w-32"
+                        className="field w-44"
                         value={row.surface ?? ''}
-                        onChange={(event) =>
-                            onChange({ surface: (event.target.value || null) as StationSet['surface'] })
-                        }
+                        onChange={(event) => onChange({ surface: (event.target.value || null) as SpaceSet['surface'] })}
                     >
-                        <option value="">not known</option>
+                        <option value="">as the session’s</option>
                         <Options of={SURFACES} />
                     </select>
                 </label>

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Answers;
+
+/** Somebody without work in a round. */
+final readonly class RestView
+{
+    public function __construct(
+        public string $athlete_id,
+        public string $name,
+        /** footwork that can be done once more; null: nothing */
+        public ?string $meanwhile,
+    ) {}
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Sessions\Answers\RestView;
+use App\Sessions\Answers\RotationRoundView;
+use App\Sessions\Answers\RotationView;
+use App\Sessions\Answers\RoundPlacedView;
+use App\Sessions\Answers\RoundPlaceView;
+use App\Sessions\Answers\SessionRoundView;
+use App\Wording\PlanWording;
+use App\Wording\Wording;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Stations\Pairs;
+use Augendo\Core\Stations\Place;
+use Augendo\Core\Stations\Placed;
+use Augendo\Core\Stations\StationPlan;
+use Illuminate\Support\Collection;
+
+/** The rounds of a session: on its page all of them, courtside those of one athlete. */
+final class Rounds
+{
+    /** @var Collection<string, Sheet> */
+    private readonly Collection $sheets;
+
+    /** @var array<string, list<BlockPlan>> by athlete: what the positions of their work stand for */
+    private array $doses = [];
+
+    /** @var array<string, string> */
+    private readonly array $titles;
+
+    public function __construct(private readonly Library $library, Stations $open, private readonly StationPlan $plan)
+    {
+        $this->sheets = $open->sheets()->keyBy('athlete_id');
+        foreach ($this->sheets as $id => $sheet) {
+            $this->doses[$id] = $open->placedDoses($sheet);
+        }
+        $this->titles = array_column($open->setup()['spaces'], 'title', 'id');
+    }
+
+    /** @return list<SessionRoundView> */
+    public function views(string $startsAt): array
+    {
+        $done = [];
+        $views = [];
+        foreach ($this->plan->rounds as $round) {
+            $views[] = new SessionRoundView(
+                starts_at: self::clock($startsAt, $round->startMin),
+                ends_at: self::clock($startsAt, $round->endMin()),
+                minutes: $round->minutes,
+                places: array_map($this->place(...), $round->places),
+                off: array_map(fn (string $id): RestView => $this->rest($id, $done[$id] ?? 0), $round->off),
+            );
+            foreach (array_merge(...array_map(fn (Place $place): array => $place->placed, $round->places)) as $placed) {
+                $done[$placed->id] = $placed->work === [] ? $done[$placed->id] ?? 0 : max($placed->work) + 1;
+            }
+        }
+
+        return $views;
+    }
+
+    /** @return RotationView|null null: nothing of this one is placed */
+    public function rotationOf(string $athleteId): ?RotationView
+    {
+        $rounds = [];
+        foreach ($this->plan->rounds as $round) {
+            $what = 'Rest';
+            foreach ($round->places as $place) {
+                foreach ($place->placed as $placed) {
+                    $what = $placed->id === $athleteId ? $this->inBrief($place, $placed) : $what;
+                }
+            }
+            $rounds[] = new RotationRoundView($round->startMin - $this->plan->rounds[0]->startMin, $round->minutes, $what);
+        }
+        $sheet = $this->sheets[$athleteId] ?? null;
+
+        return $sheet === null || $rounds === [] ? null : new RotationView($sheet->training_session_id, $rounds);
+    }
+
+    /** @return int|null number of the place somebody is at first, from 1 */
+    public function beginsAt(string $athleteId): ?int
+    {
+        foreach ($this->plan->rounds as $round) {
+            foreach ($round->places as $p => $place) {
+                foreach ($place->placed as $placed) {
+                    if ($placed->id === $athleteId) {
+                        return $p + 1;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> what of somebody's doses has no place, each with why */
+    public function leftOutOf(string $athleteId): array
+    {
+        $sentences = [];
+        foreach ($this->plan->leftOut as $left) {
+            if ($left->id === $athleteId) {
+                $sentences[] = PlanWording::leftOut($this->dose($athleteId, $left->work), $left->why);
+            }
+        }
+
+        return $sentences;
+    }
+
+    public static function clock(string $startsAt, int $afterMin): string
+    {
+        $minutes = (int) substr($startsAt, 0, 2) * 60 + (int) substr($startsAt, 3, 2) + $afterMin;
+
+        return sprintf('%02d:%02d', intdiv($minutes, 60) % 24, $minutes % 60);
+    }
+
+    private function place(Place $place): RoundPlaceView
+    {
+        $hard = false;
+        foreach ($place->placed as $placed) {
+            foreach ($placed->work as $j) {
+                $hard = $hard || $this->plan->hour->attendee($placed->id)->work[$j]->hard;
+            }
+        }
+        $with = $this->pairs($place);
+
+        return new RoundPlaceView(
+            space_id: $place->space,
+            title: $this->titles[$place->space],
+            skill: $this->library->skillNames()[$place->skill],
+            adult: $place->adult,
+            one_way: $hard,
+            athletes: array_map(fn (Placed $placed): RoundPlacedView => new RoundPlacedView(
+                athlete_id: $placed->id,
+                name: $this->sheets[$placed->id]->athlete->given_name,
+                task: $placed->task->value,
+                doses: array_map(fn (int $j): string => $this->dose($placed->id, $j), $placed->work),
+                with: $with[$placed->id] ?? '',
+            ), $place->placed),
+        );
+    }
+
+    /** @param  int  $next  position of the work that comes next */
+    private function rest(string $athleteId, int $next): RestView
+    {
+        $again = $this->plan->hour->attendee($athleteId)->meanwhile($next);
+
+        return new RestView(
+            $athleteId,
+            $this->sheets[$athleteId]->athlete->given_name,
+            $again === null ? null : $this->doses[$athleteId][$again]->asked->title,
+        );
+    }
+
+    private function inBrief(Place $place, Placed $placed): string
+    {
+        $title = $this->titles[$place->space];
+        $doses = array_map(fn (int $j): string => lcfirst($this->doses[$placed->id][$j]->asked->title), $placed->work);
+
+        return "{$title}: ".($doses === [] ? $placed->task->value : implode(', ', $doses));
+    }
+
+    /**
+     * Who throws to whom: where balls are thrown that somebody can catch.
+     *
+     * @return array<string, string> names by athlete
+     */
+    private function pairs(Place $place): array
+    {
+        $members = [];
+        foreach ($place->placed as $placed) {
+            $dose = $this->doses[$placed->id][$placed->work[0] ?? -1] ?? null;
+            if ($dose !== null && $dose->asked->skill->family === Family::Throw && ! $dose->asked->object->far) {
+                $sheet = $this->sheets[$placed->id];
+                $members[] = [
+                    'id' => $placed->id, 'hand' => $sheet->athlete->throwing_side, 'distance_m' => (float) $dose->distanceM,
+                    'level' => (int) $this->library->ladder($sheet->ladder)->position($sheet->rung),
+                ];
+            }
+        }
+        $with = [];
+        foreach (Pairs::of($members) as $pair) {
+            foreach ($pair as $id) {
+                $others = array_values(array_diff($pair, [$id]));
+                $with[$id] = implode(' and ', array_map(fn (string $other): string => $this->sheets[$other]->athlete->given_name, $others));
+            }
+        }
+
+        return $with;
+    }
+
+    private function dose(string $athleteId, int $work): string
+    {
+        $plan = $this->doses[$athleteId][$work];
+        $reps = $plan->reps === 0 ? '' : implode(' + ', $plan->repsBySet()).' ';
+
+        return $reps.($reps === '' ? $plan->asked->title : lcfirst($plan->asked->title))
+            .($plan->reps === 0 ? '' : ', '.Wording::dose($plan->effort, $plan->distanceM));
+    }
+}

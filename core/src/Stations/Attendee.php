@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Stations;
+
+/** Somebody who is there, with the work of their own in the order it is to be done. */
+final readonly class Attendee
+{
+    /**
+     * @param  bool  $mayCatch  false: neither feeds, catches nor measures
+     * @param  list<Piece>  $work
+     * @param  int  $fromMin  minutes from the start before which this one does not begin: late, or still warming up
+     */
+    public function __construct(public string $id, public bool $mayCatch, public array $work, public int $fromMin = 0) {}
+
+    /**
+     * @return int|null position of what can be done once more while the others work: the last footwork before `$next`; null where there is none. A swing without a ball is none: it costs the arm a little.
+     */
+    public function meanwhile(int $next): ?int
+    {
+        for ($j = min($next, count($this->work)) - 1; $j >= 0; $j--) {
+            if ($this->work[$j]->free) {
+                return $j;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Stations;
+
+/** A space in a round, with the one skill worked in it. */
+final readonly class Place
+{
+    /**
+     * @param  bool  $adult  whether a grown-up stands there
+     * @param  list<Placed>  $placed
+     */
+    public function __construct(public string $space, public string $skill, public bool $adult, public array $placed) {}
+}

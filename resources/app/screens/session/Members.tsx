@@ -1,0 +1,88 @@
+import { Link } from '@tanstack/react-router';
+import type { Session } from '../../api/client';
+import { useMe } from '../../parts/Frame';
+import { WordMark } from '../../parts/WordMark';
+import type { Changes } from './useSession';
+
+type Member = Session['members'][number];
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** Who is there, how much of the time each one does work of their own, and what has no place. */
+export function Members({ kept, session }: { kept: Session; session: Changes }) {
+    const members = [...kept.members].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
+    return (
+        <section aria-label="Who is there" className="mt-6">
+            <h2 className="label border-b-2 border-ink pb-1">Who is there, and useful work of their own</h2>
+            <ul className="grid lg:grid-cols-2 lg:gap-x-10">
+                {members.map((member) => (
+                    <MemberRow key={member.athlete.id} kept={kept} member={member} session={session} />
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function MemberRow({ kept, member, session }: { kept: Session; member: Member; session: Changes }) {
+    const me = useMe();
+    return (
+        <li aria-label={member.athlete.name} className="break-inside-avoid border-b border-line py-1">
+            <div className="flex items-center gap-3">
+                <div className="w-44 shrink-0">
+                    <Link
+                        to={kept.day < me.today ? '/sheets/$sheetId/after' : '/sheets/$sheetId'}
+                        params={{ sheetId: member.sheet_id }}
+                        className="head hover:underline"
+                    >
+                        {member.athlete.name}
+                    </Link>
+                    <span className="label flex items-center gap-2 font-normal print:hidden">
+                        <WordMark word={member.word} size={12} />
+                        {member.athlete.throwing_side === 'left' && <span>left</span>}
+                    </span>
+                </div>
+                <span className="figure grow">
+                    {member.useful_share === null ? (
+                        <span className="text-sm text-soft">no work today</span>
+                    ) : (
+                        percent(member.useful_share)
+                    )}
+                </span>
+                {me.records && (
+                    <span className="no-print whitespace-nowrap">
+                        <button
+                            type="button"
+                            className="btn btn-quiet"
+                            onClick={() => session.toggleLate(member.athlete.id)}
+                        >
+                            {member.late_minutes > 0 ? 'On time' : 'Late'}
+                        </button>
+                        <button
+                            type="button"
+                            className="btn btn-quiet"
+                            onClick={() => session.toggleAbsent(member.athlete.id)}
+                        >
+                            Not here
+                        </button>
+                    </span>
+                )}
+            </div>
+            {member.late_minutes > 0 && (
+                <p className="text-sm font-bold text-reduced">Late: warms up first, joins {joins(kept, member)}</p>
+            )}
+            {member.left_out.map((each) => (
+                <p key={each} className="text-sm text-reduced">
+                    {each}
+                </p>
+            ))}
+        </li>
+    );
+}
+
+/** The first round with a place for somebody late. */
+function joins(kept: Session, member: Member): string {
+    const first = kept.rounds.find((round) =>
+        round.places.some((place) => place.athletes.some((each) => each.athlete_id === member.athlete.id)),
+    );
+    return first ? first.starts_at : 'no round any more';
+}
