@@ -4,6 +4,7 @@ use App\Athletes\AthleteController;
 use App\Athletes\IntakeController;
 use App\Athletes\MeasurementController;
 use App\Athletes\RosterController;
+use App\Courtside\LineController;
 use App\Courtside\SheetController;
 use App\Gates\GatesController;
 use App\Health\AwayController;
@@ -129,6 +130,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('floor', 'floor')->can('plan', 'session');
         Route::post('undo', 'undo')->can('plan', 'session');
     });
+    Route::get('sessions/{session}/heard', [LineController::class, 'heard'])->can('plan', 'session');
     Route::prefix('seasons/{season}')->controller(PlanController::class)->group(function (): void {
         Route::get('', 'season')->can('view', 'season');
         Route::post('preview', 'preview')->can('plan', 'season');

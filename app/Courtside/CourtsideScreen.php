@@ -93,6 +93,7 @@ final class CourtsideScreen
 
         return new CourtsideView(
             sheet_id: $sheet->id,
+            session_id: $sheet->training_session_id,
             title: $sheet->trainingSession->title,
             held_on: $open->day()->iso(),
             state: $sheet->state,
@@ -327,6 +328,7 @@ final class CourtsideScreen
             rest_s: $dose->restS,
             hold_s: $dose->holdS,
             judged: $dose->judged,
+            warm_up: $dose->kind === BlockKind::WarmUp,
             scored: ! $open->rung()->outcomeIgnored
                 && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
                 && $dose->skill->family !== Family::Jump,
@@ -396,9 +398,8 @@ final class CourtsideScreen
     {
         $wording = app(SheetWording::class);
 
-        return implode(' ', array_map(
-            fn (SheetNote $note): string => $wording->note($note, $sheet),
-            array_slice($sheet->notes(), 0, self::REASONS_AT_MOST),
-        ));
+        $sentences = array_map(fn (SheetNote $note): string => $wording->note($note, $sheet), $sheet->notes());
+
+        return implode(' ', array_slice(array_unique($sentences), 0, self::REASONS_AT_MOST));
     }
 }

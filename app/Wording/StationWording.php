@@ -32,8 +32,8 @@ final readonly class StationWording
             'no_balls' => ucfirst($skill)." needs {$wanted} balls each, {$there} are there. It is left out.",
             'no_adult' => ucfirst($skill).' needs an adult beside it, and nobody is there. It is left out.',
             'time' => Wording::count((int) ceil($flag->wanted ?? 0.0), 'minute').' of work, of everybody together, found no place.',
-            'hard_floor' => "{$space}: landings on a hard or unknown floor. Mats or another place; until then every landing counts a quarter "
-                .'more.',
+            'hard_floor' => "{$space}: landings on a hard or unknown floor. Mats or another place; until then every landing "
+                .'counts a quarter more.',
             'one_way' => "{$place}: throw one way, on the call of one adult; when the round ends nobody throws, and all collect "
                 .'together.',
             'unwatched' => "{$place}: no adult stands there. Stay in sight of it, or ask one more to come.",

@@ -60,7 +60,9 @@ final class StationPlanTest extends TestCase
     /** @return iterable<string, array{string, mixed, string, string}> */
     public static function wrongCases(): iterable
     {
-        yield 'two spaces of one id' => ['spaces', fn (array $case): array => [$case['spaces'][0], $case['spaces'][0]], 'out_of_range', '/spaces'];
+        yield 'two spaces of one id' => [
+            'spaces', fn (array $case): array => [$case['spaces'][0], $case['spaces'][0]], 'out_of_range', '/spaces',
+        ];
         yield 'no lane' => ['spaces', fn (array $case): array => [[...$case['spaces'][0], 'lanes' => 0]], 'out_of_range', '/spaces/0/lanes'];
         yield 'rounds of nothing' => ['least_round_min', fn (): int => 0, 'out_of_range', '/least_round_min'];
         yield 'a warm-up at a place' => ['athletes', fn (array $case): array => [[

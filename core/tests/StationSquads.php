@@ -8,7 +8,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Squads drawn by a seed as cases of the evaluator, what must hold of an answer read once more from plain arrays, and the simple way: round by round
+ * Squads drawn by a seed as cases of the evaluator, what must hold of an answer read once more from plain arrays, and the simple way:
+ * round by round
  * one piece each, as long as the longest that fits, most work left first, the first space that holds it.
  */
 final class StationSquads

@@ -6,7 +6,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Sessions were set up with stations, a list of blocks each; now with spaces, in which one skill at a time is worked. What was said of an area
+ * Sessions were set up with stations, a list of blocks each; now with spaces, in which one skill at a time is worked. What was said of
+ * an area
  * stays; that nothing flies far in it is the strict reading of what nobody said.
  */
 return new class extends Migration

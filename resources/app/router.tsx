@@ -89,6 +89,11 @@ const courtside = createRoute({
     path: '/sheets/$sheetId/courtside',
     component: screen(() => import('./screens/courtside/CourtsideScreen'), 'CourtsideScreen'),
 });
+const line = createRoute({
+    getParentRoute: () => frame,
+    path: '/sheets/$sheetId/line',
+    component: screen(() => import('./screens/courtside/line/LineScreen'), 'LineScreen'),
+});
 const after = createRoute({
     getParentRoute: () => frame,
     path: '/sheets/$sheetId/after',
@@ -228,6 +233,7 @@ export const router = createRouter({
             week,
             sheet,
             courtside,
+            line,
             after,
             athlete,
             match,

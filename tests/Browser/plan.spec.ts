@@ -10,15 +10,9 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
     await expect(page.getByText(/^\d+ minutes do it\./)).toBeVisible();
     await hasNoAxeFindings(page);
 
-    await page
-        .getByRole('listitem', { name: 'Mira Okonjo' })
-        .getByRole('button', { name: 'Late' })
-        .click();
+    await page.getByRole('listitem', { name: 'Mira Okonjo' }).getByRole('button', { name: 'Late' }).click();
     await expect(page.getByText(/warms up first, joins/)).toBeVisible();
-    await page
-        .getByRole('listitem', { name: 'Kaito Brennan' })
-        .getByRole('button', { name: 'Not here' })
-        .click();
+    await page.getByRole('listitem', { name: 'Kaito Brennan' }).getByRole('button', { name: 'Not here' }).click();
     await expect(page.getByRole('listitem', { name: 'Kaito Brennan' })).toHaveCount(0);
     await page.getByRole('button', { name: 'Kaito Brennan, came after all' }).click();
     await expect(page.getByRole('listitem', { name: 'Kaito Brennan' })).toHaveCount(1);

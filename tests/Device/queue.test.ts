@@ -77,7 +77,7 @@ describe('taps', () => {
 
     test('count as kept as soon as they are stored, whatever the server does', async () => {
         answer = () => 'hangs up';
-        expect(await store.keepTap(tap('s'))).toBe(true);
+        expect(await store.keepTaps([tap('s')])).toBe(true);
         expect(await store.waitingOf('s')).toBe(1);
         answer = takesAll;
         await store.flush();
@@ -165,18 +165,19 @@ describe('taps', () => {
 
 describe('where the device stores nothing', () => {
     beforeEach(async () => {
-        vi.spyOn((await shelves.shelf())?.taps ?? never(), 'put').mockRejectedValue(new Error('QuotaExceededError'));
+        const full = new Error('QuotaExceededError');
+        vi.spyOn((await shelves.shelf())?.taps ?? never(), 'bulkPut').mockRejectedValue(full);
     });
 
     test('a tap counts once the server has it', async () => {
-        expect(await store.keepTap(tap('s', { id: 'loose' }))).toBe(true);
+        expect(await store.keepTaps([tap('s', { id: 'loose' })])).toBe(true);
         expect(to('/events').flatMap(idsOf)).toEqual(['loose']);
         expect(store.stores()).toBe(false);
     });
 
     test('without a connection it does not count, is told apart, and goes when the connection is back', async () => {
         answer = () => 'hangs up';
-        expect(await store.keepTap(tap('s', { id: 'held' }))).toBe(false);
+        expect(await store.keepTaps([tap('s', { id: 'held' })])).toBe(false);
         expect((await store.unsent()).held).toBe(1);
         answer = takesAll;
         await store.flush();

@@ -110,6 +110,7 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/seasons/draft' => self::COACH,
         'POST api/athletes/{athlete}/seasons' => self::COACH,
         'GET api/sessions/{session}' => self::EVERYBODY,
+        'GET api/sessions/{session}/heard' => self::RECORDS,
         'POST api/sessions/{session}/preview' => self::RECORDS,
         'PUT api/sessions/{session}' => self::RECORDS,
         'PUT api/sessions/{session}/floor' => self::RECORDS,

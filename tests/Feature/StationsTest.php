@@ -11,6 +11,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Load\Surface;
 use Carbon\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -100,7 +101,8 @@ final class StationsTest extends TestCase
             fn (array $space, int $i): array => [...$space, 'surface' => $of[$i % count($of)]],
             $view['spaces'], array_keys($view['spaces']),
         );
-        $landed = fn (): array => $noor->blocks()->where('kind', 'whole')->pluck('surface')->map(fn (?Surface $of): ?string => $of?->value)->unique()->values()->all();
+        $landed = fn (): array => $noor->blocks()->where('kind', 'whole')->pluck('surface')
+            ->map(fn (?Surface $of): ?string => $of?->value)->unique()->values()->all();
         $view = $this->keep($view, ['spaces' => $floors('hard', 'soft')]);
         $this->assertSame(['soft'], $landed(), 'nobody lands on a hard floor while there is another');
         $view = $this->keep($view, ['spaces' => $floors('hard')]);
@@ -123,6 +125,30 @@ final class StationsTest extends TestCase
                 $this->assertSame($rests, $pack['rotation']['rounds'][$i]['what'] === 'Rest');
             }
         }
+    }
+
+    public function test_another_phone_hears_of_what_was_counted_and_reported_at_the_line(): void
+    {
+        $sheet = $this->sheetOf('Mira');
+        $block = $this->judgedBlock($sheet);
+        $session = $sheet->training_session_id;
+        $heard = fn (?string $device): array => collect($this->getJson(
+            "/api/sessions/{$session}/heard".($device === null ? '' : "?device={$device}"),
+        )->assertOk()->json())->firstWhere('sheet_id', $sheet->id);
+        $tap = $this->tap($block, 1);
+        $before = $heard($tap['device']);
+        $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => [$tap]])->assertOk();
+        $this->assertSame($before, $heard($tap['device']), 'one’s own tap is no news');
+        $this->assertSame($before['others'] + 1, $heard((string) Str::uuid())['others']);
+        $this->assertGreaterThan($before['others'], $heard(null)['others'], 'whoever does not say who they are hears of all');
+        $this->getJson("/api/sessions/{$session}/heard?device[]=x")->assertStatus(422);
+        $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'joint', 6)]])
+            ->assertSuccessful();
+        $this->assertNotSame($before['health'], $heard($tap['device'])['health']);
+        $pack = $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json();
+        $this->assertSame($heard(null)['health'], $pack['health']);
+        $this->assertSame([$session, $heard(null)['others']], [$pack['session_id'], count($pack['events'])]);
+        $this->assertContains(true, array_column($pack['blocks'], 'warm_up'));
     }
 
     public function test_a_sore_arm_feeds_nobody(): void

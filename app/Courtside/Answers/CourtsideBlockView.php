@@ -24,6 +24,8 @@ final readonly class CourtsideBlockView
         public int $rest_s,
         public ?int $hold_s,
         public bool $judged,
+        /** loosening up: a whole line can have done it together */
+        public bool $warm_up,
         /** whether where it lands is looked at */
         public bool $scored,
         /** whether each repetition lands, so that a fall is one */

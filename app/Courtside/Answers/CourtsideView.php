@@ -16,6 +16,7 @@ final readonly class CourtsideView
 {
     public function __construct(
         public string $sheet_id,
+        public string $session_id,
         public string $title,
         public string $held_on,
         public string $state,

@@ -30,7 +30,8 @@ final readonly class StationsCase
     public static function answer(Node $case): array
     {
         $case->keys([
-            'kind', 'minutes', 'adults', 'balls', 'warm_up_min', 'cool_down_min', 'change_over_min', 'least_round_min', 'spaces', 'athletes',
+            'kind', 'minutes', 'adults', 'balls', 'warm_up_min', 'cool_down_min', 'change_over_min', 'least_round_min',
+            'spaces', 'athletes',
         ]);
         $spaces = array_map(self::space(...), $case->get('spaces')->items());
         self::distinct($case->get('spaces'), array_map(fn (Space $space): string => $space->id, $spaces));

@@ -12,7 +12,8 @@ enum Surface: string
     case Hard = 'hard';
 
     /**
-     * The floor somebody lands on who may be sent to any of several places: nobody lands on a hard or unknown one while there is another, and of
+     * The floor somebody lands on who may be sent to any of several places: nobody lands on a hard or unknown one while there is
+     * another, and of
      * those that are left the hardest counts.
      *
      * @param  non-empty-list<self|null>  $floors

@@ -15,7 +15,8 @@ final readonly class Attendee
     public function __construct(public string $id, public bool $mayCatch, public array $work, public int $fromMin = 0) {}
 
     /**
-     * @return int|null position of what can be done once more while the others work: the last footwork before `$next`; null where there is none. A swing without a ball is none: it costs the arm a little.
+     * @return int|null position of what can be done once more while the others work: the last footwork before `$next`; null
+     *         where there is none. A swing without a ball is none: it costs the arm a little.
      */
     public function meanwhile(int $next): ?int
     {

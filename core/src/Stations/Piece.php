@@ -47,7 +47,8 @@ final readonly class Piece
     }
 
     /**
-     * The dose of a block as a piece of work; null where there is nothing to do at a place of its own: everybody warms up and cools down where they
+     * The dose of a block as a piece of work; null where there is nothing to do at a place of its own: everybody warms up and cools
+     * down where they
      * stand, and a block without work has no place.
      */
     public static function of(BlockPlan $plan): ?self

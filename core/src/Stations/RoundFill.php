@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Augendo\Core\Stations;
 
 /**
- * Who works where in a round of a given length. Each athlete can only go on with the skill of their next piece, and takes as many pieces of it as
+ * Who works where in a round of a given length. Each athlete can only go on with the skill of their next piece, and takes as many
+ * pieces of it as
  * the round holds; spaces are given to skills one after the other, each time the pair that places most seconds. In the end nobody is left
  * without work that could have joined.
  */

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Augendo\Core\Stations;
 
 /**
- * The rounds that place most work. Minute by minute the best ways to have come so far are kept, and each goes on with a round of every length
+ * The rounds that place most work. Minute by minute the best ways to have come so far are kept, and each goes on with a round of every
+ * length
  * that somebody's next work fills: a longer one saves change-overs and holds several pieces, a shorter one leaves nobody waiting.
  */
 final readonly class RoundSearch

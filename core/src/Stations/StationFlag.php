@@ -8,10 +8,12 @@ namespace Augendo\Core\Stations;
 final readonly class StationFlag
 {
     /**
-     * `no_space`: no space holds the skill's work (metres wanted and there; nothing there: a sector is what is missing). `no_balls`, `no_adult`:
+     * `no_space`: no space holds the skill's work (metres wanted and there; nothing there: a sector is what is missing). `no_balls`,
+     * `no_adult`:
      * more are wanted than there are. `time`: minutes of work that found no place. `hard_floor`: somebody lands on a hard or unknown floor.
      * `one_way`: a hard ball or implement is thrown. `unwatched`: hard throws or landings with no adult beside. `little`: whoever
-     * has least useful work has less than the share wanted. `idle_adult`: more adults than places. `ends_early`: the work is done before the time is over.
+     * has least useful work has less than the share wanted. `idle_adult`: more adults than places. `ends_early`: the work is done
+     * before the time is over.
      *
      * @param  (
      *     'nobody'|'no_space'|'no_balls'|'no_adult'|'time'|'hard_floor'|'one_way'|'unwatched'|'little'|'idle_adult'|'ends_early'

@@ -53,7 +53,10 @@ final readonly class StationPlan
         return min($this->hour->minutes, $this->workEndsMin() + $this->hour->coolDownMin);
     }
 
-    /** @return array<string, float> by id: own work placed as a share of the time from the first round to the end of the last; 0 without rounds */
+    /**
+     * @return array<string, float> by id: own work placed as a share of the time from the first round to the end of the last; 0 without
+     * rounds
+     */
     public function usefulShare(): array
     {
         $spanS = $this->rounds === [] ? 0 : 60 * ($this->workEndsMin() - $this->rounds[0]->startMin);

@@ -31,7 +31,8 @@ final class UsualHour
     private const BEYOND_M = 5.0;
 
     /**
-     * A space for each skill that is somebody's main work, in the order they come up: as long as the longest dose of those asks for, as wide as
+     * A space for each skill that is somebody's main work, in the order they come up: as long as the longest dose of those asks for, as
+     * wide as
      * they are many, and neither beyond the room. What flies far gets a sector where no length of a room is known; a hall has none.
      *
      * @param  list<Attendee>  $attendees

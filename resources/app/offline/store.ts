@@ -19,12 +19,16 @@ export type { KeptReport, KeptWork, Report, Tap, Work } from './shelf';
 
 export const newId = (): string => uuidV7();
 
-/** Told whenever something was kept, sent or refused, in this tab or in another one of this browser. */
+/**
+ * Told whenever something was kept, sent or refused, in this tab or in another one of this browser. The detail is the
+ * sheet whose taps they are; null where it may be anything.
+ */
 export const changes = new EventTarget();
 const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('augendo') : null;
-const told = (): boolean => changes.dispatchEvent(new Event('changed'));
-function changed(): void {
-    told();
+const told = (sheetId: string | null = null): boolean =>
+    changes.dispatchEvent(new CustomEvent('changed', { detail: sheetId }));
+function changed(sheetId: string | null = null): void {
+    told(sheetId);
     tabs?.postMessage('changed');
 }
 tabs?.addEventListener('message', (message) => {
@@ -149,23 +153,28 @@ export async function signOut(): Promise<void> {
 /** Taps that could not be stored. They live as long as this page. */
 const loose = new Map<string, Tap>();
 
-/** @returns whether it counts: stored here, or with the server. Else it is held by the page alone, and said so. */
-export async function keepTap(tap: Tap): Promise<boolean> {
+/**
+ * Taps of one sheet, stored together.
+ *
+ * @returns whether they count: stored here, or with the server. Else they are held by the page alone, and said so
+ */
+export async function keepTaps(taps: Tap[]): Promise<boolean> {
     const here = shelf();
+    const sheetId = taps[0]?.sheet_id ?? null;
     try {
         const on = await here;
         if (on === null) throw new Error('Nobody is here.');
-        await on.taps.put(tap);
+        await on.taps.bulkPut(taps);
         storageIs('fine');
-        changed();
+        changed(sheetId);
         void flush();
         return true;
     } catch {
         storageIs('refused');
-        loose.set(tap.id, { ...tap, loose: true });
-        told();
+        for (const tap of taps) loose.set(tap.id, { ...tap, loose: true });
+        told(sheetId);
         await flush();
-        return loose.get(tap.id)?.sending === 'sent';
+        return taps.every((tap) => loose.get(tap.id)?.sending === 'sent');
     }
 }
 
@@ -318,7 +327,6 @@ export function flush(): Promise<void> {
         } while (again);
     })().finally(() => {
         running = null;
-        changed();
     });
     return running;
 }
@@ -339,7 +347,7 @@ async function sendTaps(): Promise<void> {
             .sort((a, b) => a.seq - b.seq)
             .slice(0, BATCH);
         const took = await sendSome(sheetId, ofSheet);
-        changed();
+        changed(sheetId);
         if (took && ofSheet.length === BATCH) again = true;
     }
 }

@@ -6,14 +6,18 @@ import { changes } from './store';
  *
  * @param read the same function as long as the same is asked for
  * @param first what stands until it was read
+ * @param taps whether taps have to do with it
  */
-export function useKept<T>(read: () => Promise<T>, first: T): T {
+export function useKept<T>(read: () => Promise<T>, first: T, taps = true): T {
     const [kept, setKept] = useState(first);
     useEffect(() => {
         const again = (): void => void read().then(setKept);
+        const listen = (event: Event): void => {
+            if (taps || (event as CustomEvent<string | null>).detail === null) again();
+        };
         again();
-        changes.addEventListener('changed', again);
-        return () => changes.removeEventListener('changed', again);
-    }, [read]);
+        changes.addEventListener('changed', listen);
+        return () => changes.removeEventListener('changed', listen);
+    }, [read, taps]);
     return kept;
 }

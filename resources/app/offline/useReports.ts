@@ -9,5 +9,6 @@ export function useReports(athleteId: string): KeptReport[] {
     return useKept(
         useCallback(() => reportsOf(athleteId), [athleteId]),
         NONE,
+        false,
     );
 }

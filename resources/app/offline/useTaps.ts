@@ -3,7 +3,7 @@ import type { Courtside, CourtsideBlock, RepEvent } from '../api/client';
 import { nowWithOffset } from '../api/words';
 import { inOrder, standing, type Verdict } from '../rules/fold';
 import { deviceId } from './person';
-import { changes, keepTap, newId, type Tap, tapsOf } from './store';
+import { changes, keepTaps, newId, type Tap, tapsOf } from './store';
 
 /** A tap before it is named, timed and stored. */
 export type NewTap = {
@@ -16,6 +16,8 @@ export type NewTap = {
     note?: string | null;
     seen?: RepEvent['seen'];
 };
+
+type Given = { effort: number; distance_m?: number | null };
 
 /**
  * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is
@@ -37,11 +39,15 @@ export function useTaps(pack: Courtside) {
     }, [pack.sheet_id]);
 
     useEffect(() => {
-        const listen = (): void => void read();
-        listen();
+        const again = (): void => void read();
+        const listen = (event: Event): void => {
+            const { detail } = event as CustomEvent<string | null>;
+            if (detail === null || detail === pack.sheet_id) again();
+        };
+        again();
         changes.addEventListener('changed', listen);
         return () => changes.removeEventListener('changed', listen);
-    }, [read]);
+    }, [read, pack.sheet_id]);
 
     const events = useMemo(() => {
         const byId = new Map<string, RepEvent>();
@@ -54,9 +60,9 @@ export function useTaps(pack: Courtside) {
         seq.current = Math.max(seq.current, ...events.map((event) => event.seq + 1), 0);
     }, [events]);
 
-    const add = useCallback(
-        (block: CourtsideBlock, dose: { effort: number; distance_m?: number | null }, tap: NewTap) => {
-            const made: Tap = {
+    const addAll = useCallback(
+        (given: { block: CourtsideBlock; dose: Given; tap: NewTap }[]) => {
+            const made = given.map(({ block, dose, tap }): Tap => ({
                 id: newId(),
                 sheet_id: pack.sheet_id,
                 athlete_id: pack.athlete.id,
@@ -76,12 +82,17 @@ export function useTaps(pack: Courtside) {
                 device: deviceId(),
                 sending: 'waiting',
                 why: null,
-            };
-            setLocal((shown) => [...shown, made]);
-            setInking((now) => new Set([...now, made.id]));
-            void keepTap(made).finally(() => setInking((now) => new Set([...now].filter((id) => id !== made.id))));
+            }));
+            const ids = new Set(made.map((tap) => tap.id));
+            setLocal((shown) => [...shown, ...made]);
+            setInking((now) => new Set([...now, ...ids]));
+            void keepTaps(made).finally(() => setInking((now) => new Set([...now].filter((id) => !ids.has(id)))));
         },
         [pack.athlete.id, pack.sheet_id],
+    );
+    const add = useCallback(
+        (block: CourtsideBlock, dose: Given, tap: NewTap) => addAll([{ block, dose, tap }]),
+        [addAll],
     );
 
     return {
@@ -128,6 +139,8 @@ export function useTaps(pack: Courtside) {
         ),
         /** What is being tried just now, in words; empty when nothing is. */
         trying: useMemo(() => events.filter((event) => event.kind === 'trying').at(-1)?.note ?? '', [events]),
+        /** Everything that was tapped, in order. */
+        events,
         waiting: local.filter((tap) => tap.sending === 'waiting').length,
         refused: local.filter((tap) => tap.sending === 'refused'),
         /** Held by this page alone: not stored, not sent, not counted. */
@@ -135,5 +148,7 @@ export function useTaps(pack: Courtside) {
         /** Shown, and not stored yet. */
         inking,
         add,
+        /** Several at once, stored together. */
+        addAll,
     };
 }

@@ -79,6 +79,9 @@ function Athletes({ court: { pack, second, judgeAlong } }: { court: Court }) {
                     </li>
                 ))}
             </ul>
+            <Link to="/sheets/$sheetId/line" params={{ sheetId: pack.sheet_id }} className="btn btn-main w-full">
+                Count the line
+            </Link>
             <div className="border-t border-line pt-3">
                 <button
                     type="button"

@@ -16,18 +16,24 @@ export const KEYS: [key: string, does: string][] = [
     ['?', 'this list'],
 ];
 
-/** Counting from a keyboard. Silent while something is typed, or while a form lies over the count. */
-export function useKeys(court: Court): void {
+/** Capitals are people: the next whose name begins so, opened on a screen of its own. */
+export function useToAthlete({ pack }: Court): (letter: string) => void {
     const navigate = useNavigate();
-    /** Capitals are people: the next whose name begins so. */
-    const toAthlete = (letter: string): void => {
-        const named = court.pack.neighbours.filter((each) => each.name.toLowerCase().startsWith(letter));
-        const here = named.findIndex((each) => each.sheet_id === court.pack.sheet_id);
+    return (letter) => {
+        const named = pack.neighbours.filter((each) => each.name.toLowerCase().startsWith(letter));
+        const here = named.findIndex((each) => each.sheet_id === pack.sheet_id);
         const to = named[(here + 1) % Math.max(1, named.length)];
         if (to) void navigate({ to: '/sheets/$sheetId/courtside', params: { sheetId: to.sheet_id } });
     };
+}
+
+/**
+ * Counting from a keyboard. Silent while something is typed, while a form lies over the count, or while somebody else
+ * is up.
+ */
+export function useKeys(court: Court, toAthlete: (letter: string) => void, isUp = true): void {
     const onKey = useEffectEvent((event: KeyboardEvent) => {
-        if (event.ctrlKey || event.metaKey || event.altKey || isTyped(event)) return;
+        if (!isUp || event.ctrlKey || event.metaKey || event.altKey || isTyped(event)) return;
         if (court.dialog !== null && court.dialog.name !== 'keys') return;
         const key = event.key.toLowerCase();
         const act = event.shiftKey && /^[a-z]$/.test(key) ? () => toAthlete(key) : actOf(key, court);

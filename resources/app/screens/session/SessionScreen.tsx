@@ -186,11 +186,24 @@ function Header({
                 )}
                 <SessionLife kept={kept} onDeleted={onDeleted} />
                 {athletes > 0 && (
-                    <button type="button" className="btn btn-main" onClick={() => window.print()}>
+                    <button type="button" className="btn" onClick={() => window.print()}>
                         Print
                     </button>
                 )}
+                {me.records && kept.day === me.today && <StartTheLine kept={kept} />}
             </span>
         </header>
+    );
+}
+
+/** To count those of the first place together. */
+function StartTheLine({ kept }: { kept: Session }) {
+    const first = kept.rounds[0]?.places[0]?.athletes[0]?.athlete_id;
+    const member = kept.members.find((each) => each.athlete.id === first) ?? kept.members[0];
+    if (!member || kept.life.state !== 'planned') return null;
+    return (
+        <Link to="/sheets/$sheetId/line" params={{ sheetId: member.sheet_id }} className="btn btn-main">
+            Count the line
+        </Link>
     );
 }

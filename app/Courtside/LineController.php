@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Courtside;
+
+use App\Courtside\Answers\LineHeardView;
+use App\Http\Answers;
+use App\Sessions\Sheet;
+use App\Sessions\Stations;
+use App\Sessions\TrainingSession;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A line of athletes counted together. */
+final class LineController
+{
+    /** @return JsonResponse a row for each sheet of the session that the user may see */
+    #[Answers(LineHeardView::class, list: true, query: ['device' => 'string'])]
+    public function heard(Request $request, TrainingSession $session): JsonResponse
+    {
+        $sheets = Stations::open($session, $request->user())->sheets();
+        $others = RepEvent::query()
+            ->whereIn('sheet_id', $sheets->pluck('id'))
+            ->where('device', '!=', $request->string('device'))
+            ->selectRaw('sheet_id, count(*) as n')->groupBy('sheet_id')->pluck('n', 'sheet_id');
+
+        return response()->json($sheets->map(fn (Sheet $sheet): LineHeardView => new LineHeardView(
+            $sheet->id,
+            CourtsideScreen::heard($sheet),
+            (int) ($others[$sheet->id] ?? 0),
+        ))->values());
+    }
+}

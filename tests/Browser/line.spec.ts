@@ -1,0 +1,171 @@
+import { anotherDevice, expect, hasNoAxeFindings, sessionsAhead, signIn, test } from './support';
+import type { Page } from '@playwright/test';
+
+interface Counted {
+    verdict: string;
+    times: number;
+}
+
+const upName = (page: Page): Promise<string> =>
+    page.getByRole('region', { name: 'Up' }).getByRole('heading').innerText();
+
+async function openTheLine(page: Page): Promise<void> {
+    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
+    await page.goto(`/sessions/${today?.id}`);
+    await page.getByRole('link', { name: 'Count the line' }).click();
+    await expect(page.getByRole('region', { name: 'The line' })).toBeVisible();
+}
+
+/** Repetitions that stand at the server, by given name. */
+const onRecord = (page: Page, names: string[]): Promise<Record<string, number>> =>
+    page.evaluate(async (wanted) => {
+        type Event = { id: string; kind: string; target_id: string | null };
+        type Pack = {
+            athlete: { given_name: string };
+            neighbours: { sheet_id: string; name: string }[];
+            events: Event[];
+        };
+        const get = async (id: string): Promise<Pack> =>
+            (await (
+                await fetch(`/api/sheets/${id}/courtside`, { headers: { Accept: 'application/json' } })
+            ).json()) as Pack;
+        const first = await get(location.pathname.split('/')[2] ?? '');
+        const counted: Record<string, number> = {};
+        for (const each of first.neighbours.filter((one) => wanted.includes(one.name))) {
+            const { events } = await get(each.sheet_id);
+            const gone = new Set(events.filter((one) => one.kind === 'withdraw').map((one) => one.target_id));
+            counted[each.name] = events.filter((one) => one.kind === 'rep' && !gone.has(one.id)).length;
+        }
+        return counted;
+    }, names);
+
+test('a line of eight is counted in turn without a connection, at no more than 1.1 touches a repetition', async ({
+    page,
+    context,
+    browser,
+}) => {
+    test.setTimeout(240_000);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page);
+    await openTheLine(page);
+    const line = page.getByRole('region', { name: 'The line' });
+    await page.getByRole('button', { name: 'Who is in the line' }).click();
+    for (const name of ['Noor', 'Sofie', 'Henrike', 'Ravi', 'Pia'])
+        await page
+            .getByRole('button', { name: new RegExp(`^${name}`), pressed: true })
+            .last()
+            .click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { name: 'Line of 8' })).toBeVisible();
+    await hasNoAxeFindings(page);
+    const before = await onRecord(page, ['Mira', 'Tomas', 'Ilse', 'Jonah', 'Yuna', 'Kaito', 'Dario', 'Luca']);
+
+    await context.setOffline(true);
+    let touches = 1;
+    await page.getByRole('button', { name: 'All warmed up' }).click();
+    await page.getByRole('button', { name: 'Take back the warm-up of Luca' }).click();
+    await page.getByRole('button', { name: 'To the line' }).click();
+    await expect(line.getByRole('button', { name: /^Luca/ })).toBeVisible();
+
+    const counted: Record<string, number> = {};
+    let repetitions = 0;
+    let judged = 0;
+    const give = async (): Promise<Counted | null> => {
+        const set = page.getByRole('button', { name: /^All \d+$/ });
+        if ((await set.count()) > 0) {
+            const times = Number((await set.innerText()).replace('All ', ''));
+            await set.click();
+            return { verdict: 'counted', times };
+        }
+        const good = page.getByRole('button', { name: 'Good', exact: true });
+        if ((await good.count()) === 0) return null;
+        // Every fourth is not good.
+        if (judged++ % 4 === 3) await page.getByRole('button', { name: 'Not good', exact: true }).click();
+        else await good.click();
+        return { verdict: 'judged', times: 1 };
+    };
+    while (judged < 120) {
+        const name = await upName(page);
+        const given = await give();
+        touches++;
+        if (given === null) {
+            // Quality fell, or the line is done: going on takes a reason, and that is a touch as well.
+            const reason = page.getByRole('button', { name: /changed|rested|easier|Go on/i });
+            if ((await reason.count()) === 0) break;
+            await reason.first().click();
+            continue;
+        }
+        repetitions += given.times;
+        counted[name] = (counted[name] ?? 0) + given.times;
+        await expect(page.getByRole('status').filter({ hasText: `${name}:` })).toBeVisible();
+    }
+    expect(judged, 'judged repetitions').toBeGreaterThanOrEqual(100);
+    expect(touches / repetitions).toBeLessThanOrEqual(1.1);
+
+    // The last one was meant for somebody else: one touch.
+    const wrong = Object.keys(counted).find((name) => name !== '') ?? '';
+    const last = (await page.getByRole('status').filter({ hasText: ':' }).last().innerText()).split(':')[0] ?? wrong;
+    const right = await page.getByRole('group', { name: 'Meant for' }).getByRole('button').first().innerText();
+    await page.getByRole('group', { name: 'Meant for' }).getByRole('button').first().click();
+    counted[last] = (counted[last] ?? 0) - 1;
+    counted[right] = (counted[right] ?? 0) + 1;
+    await expect(page.getByRole('status').filter({ hasText: `${right}:` })).toBeVisible();
+
+    await context.setOffline(false);
+    await expect(page.getByText(/not sent/)).toBeHidden({ timeout: 60_000 });
+    const now = await onRecord(page, Object.keys(before));
+    for (const [name, times] of Object.entries(counted)) {
+        const warmUp = (now[name] ?? 0) - (before[name] ?? 0) - times;
+        expect(warmUp, `${name}: what was counted in the line, and the warm-up`).toBeGreaterThanOrEqual(0);
+        expect(warmUp % 1).toBe(0);
+        if (name === 'Luca') expect(warmUp, 'taken back').toBe(0);
+    }
+
+    // Another phone at the same line does not count the same repetitions.
+    const other = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });
+    const second = await other.newPage();
+    await signIn(second);
+    await openTheLine(second);
+    await second.getByRole('region', { name: 'The line' }).getByRole('button', { name: /^Mira/ }).click();
+    await expect(second.getByText('Another phone counts Mira.')).toBeVisible();
+    await expect(second.getByRole('button', { name: 'Good', exact: true })).toHaveCount(0);
+    await other.close();
+});
+
+test('two at once, by name, by keyboard, skipped, swapped and again', async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await signIn(page);
+    await openTheLine(page);
+    const rows = page.getByRole('region', { name: 'The line' }).getByRole('button');
+    await expect(rows.first()).toHaveAttribute('aria-pressed', 'true');
+    const stopped = page.getByRole('button', { name: 'The other one has stopped: count the line here' });
+    if (await stopped.isVisible()) await stopped.click();
+    const first = await upName(page);
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Skip' }).click();
+    await expect.poll(() => upName(page)).not.toBe(first);
+    const second = await upName(page);
+    await page.keyboard.press(`Shift+${first[0]}`);
+    await expect.poll(() => upName(page)).toBe(first);
+    await page.getByRole('button', { name: 'Swap' }).click();
+    await expect.poll(() => upName(page)).toBe(second);
+    await page.getByRole('button', { name: 'Again' }).click();
+    await page.keyboard.press('g');
+    await expect(page.getByRole('status').filter({ hasText: `${second}:` })).toBeVisible();
+    await expect.poll(() => upName(page), 'again: still up').toBe(second);
+    await page.keyboard.press('g');
+    await expect.poll(() => upName(page)).not.toBe(second);
+
+    await page.getByRole('button', { name: 'Who is in the line' }).click();
+    await page.getByText('Two at once').click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('region', { name: 'Left' })).toBeVisible();
+    const right = page.getByRole('region', { name: 'Right' });
+    const name = await right.getByRole('heading').innerText();
+    await right.getByRole('button', { name: /^(Good|Count)$/ }).click();
+    await expect(page.getByRole('status').filter({ hasText: `${name}:` })).toBeVisible();
+    await expect(right.getByRole('heading')).toHaveText(name);
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Next two' }).click();
+    await expect(right.getByRole('heading')).not.toHaveText(name);
+});
