@@ -130,7 +130,12 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('floor', 'floor')->can('plan', 'session');
         Route::post('undo', 'undo')->can('plan', 'session');
     });
-    Route::get('sessions/{session}/heard', [LineController::class, 'heard'])->can('plan', 'session');
+    Route::prefix('sessions/{session}')->controller(LineController::class)->group(function (): void {
+        Route::get('heard', 'heard')->can('plan', 'session');
+        Route::post('finish', 'finish')->can('plan', 'session');
+        Route::get('after', 'after')->can('plan', 'session');
+        Route::post('decisions', 'decide')->can('change', 'session');
+    });
     Route::prefix('seasons/{season}')->controller(PlanController::class)->group(function (): void {
         Route::get('', 'season')->can('view', 'season');
         Route::post('preview', 'preview')->can('plan', 'season');

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Courtside\Answers\DecidedTogetherView;
 use App\Courtside\Answers\LineHeardView;
+use App\Courtside\Answers\SquadAfterView;
+use App\Courtside\Requests\DecideTogetherRequest;
+use App\Courtside\Requests\FinishTogetherRequest;
 use App\Http\Answers;
 use App\Sessions\Sheet;
 use App\Sessions\Stations;
@@ -12,7 +16,7 @@ use App\Sessions\TrainingSession;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** A line of athletes counted together. */
+/** A line of athletes counted together, and what comes of the session for all of them. */
 final class LineController
 {
     /** @return JsonResponse a row for each sheet of the session that the user may see */
@@ -30,5 +34,25 @@ final class LineController
             CourtsideScreen::heard($sheet),
             (int) ($others[$sheet->id] ?? 0),
         ))->values());
+    }
+
+    #[Answers(null)]
+    public function finish(FinishTogetherRequest $request, TrainingSession $session, FinishTogether $together): JsonResponse
+    {
+        $together->finish($session, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(SquadAfterView::class)]
+    public function after(Request $request, TrainingSession $session, SquadAfterScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($session, $request->user()));
+    }
+
+    #[Answers(DecidedTogetherView::class)]
+    public function decide(DecideTogetherRequest $request, TrainingSession $session, FinishTogether $together): JsonResponse
+    {
+        return response()->json($together->decide($session, $request->validated('decisions'), $request->user()));
     }
 }

@@ -99,6 +99,11 @@ const after = createRoute({
     path: '/sheets/$sheetId/after',
     component: screen(() => import('./screens/after/AfterScreen'), 'AfterScreen'),
 });
+const squadAfter = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/after',
+    component: screen(() => import('./screens/after/SquadAfterScreen'), 'SquadAfterScreen'),
+});
 const athlete = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId',
@@ -235,6 +240,7 @@ export const router = createRouter({
             courtside,
             line,
             after,
+            squadAfter,
             athlete,
             match,
             intake,

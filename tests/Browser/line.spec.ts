@@ -39,6 +39,50 @@ const onRecord = (page: Page, names: string[]): Promise<Record<string, number>> 
         return counted;
     }, names);
 
+/** The session ends for all, everybody is asked once, and every decision is taken. */
+async function finishAndDecide(page: Page): Promise<number> {
+    let touches = 0;
+    const touch = async (role: 'button' | 'link', name: string | RegExp): Promise<void> => {
+        touches++;
+        await page
+            .getByRole(role, { name, exact: typeof name === 'string' })
+            .first()
+            .click();
+    };
+    await touch('link', 'Finish');
+    await expect(page.getByRole('heading', { name: 'Finish, and what comes next' })).toBeVisible();
+    await hasNoAxeFindings(page);
+    await touch('button', '6');
+    await touch('button', /^Finish for/);
+    await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible();
+    await touch('button', 'Nobody');
+    await expect(page.getByText(/^Everybody was asked/)).toBeVisible({ timeout: 20_000 });
+    await touch('button', /as proposed$/);
+    await expect(page.getByText(/repeat their rung\./)).toBeVisible();
+    await hasNoAxeFindings(page);
+    const url = page.url();
+    const open = page.getByRole('link', { name: 'Decide' });
+    for (let i = await open.count(); i > 0; i--) {
+        await open.nth(i - 1).click();
+        touches++;
+        await expect(page.getByRole('region', { name: 'Decision' })).toBeVisible();
+        // The stages of a return are decided on its own page; here the rung that is proposed.
+        const proposed = page
+            .getByRole('region', { name: 'Decision' })
+            .getByRole('button', { name: /^(Advance|Step back|Pause)$/ });
+        const enabled = proposed.and(page.locator('.btn-main:enabled'));
+        if ((await enabled.count()) > 0) {
+            await enabled.first().click();
+            touches++;
+            await expect(page.getByText(/The evidence is frozen beside it/)).toBeVisible();
+        }
+        await page.goto(url);
+        touches++;
+        await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible();
+    }
+    return touches;
+}
+
 test('a line of eight is counted in turn without a connection, at no more than 1.1 touches a repetition', async ({
     page,
     context,
@@ -120,6 +164,8 @@ test('a line of eight is counted in turn without a connection, at no more than 1
         expect(warmUp % 1).toBe(0);
         if (name === 'Luca') expect(warmUp, 'taken back').toBe(0);
     }
+
+    expect(await finishAndDecide(page), 'touches to finish, to ask and to decide').toBeLessThanOrEqual(20);
 
     // Another phone at the same line does not count the same repetitions.
     const other = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });

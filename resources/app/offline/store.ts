@@ -1,5 +1,6 @@
 import { v7 as uuidV7 } from 'uuid';
 import { api, type Courtside, type Me, Problem } from '../api/client';
+import { nowWithOffset } from '../api/words';
 import { deviceId, everybody, getUp, type Person, personHere, signOutIsDone, signOutIsOwed, sitDown } from './person';
 import {
     type Kept,
@@ -187,6 +188,18 @@ export const reportsOf = (athleteId: string): Promise<KeptReport[]> =>
     reading((from) => from.reports.where('athlete_id').equals(athleteId).toArray(), []);
 export const workOf = (athleteId: string): Promise<KeptWork[]> =>
     reading((from) => from.work.where('athlete_id').equals(athleteId).toArray(), []);
+
+/** Asked, and nothing hurts. */
+export const nothingSoreAt = (moment: Report['moment']): Report => ({
+    id: newId(),
+    at: nowWithOffset(),
+    moment,
+    site: 'none',
+    side: null,
+    kind: 'muscle',
+    score: 0,
+    note: null,
+});
 
 export async function keepReports(athleteId: string, reports: Report[]): Promise<void> {
     const kept = reports.map((report): KeptReport => ({

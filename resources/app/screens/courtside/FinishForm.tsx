@@ -3,6 +3,7 @@ import { api, type Courtside, Problem, type RepEvent } from '../../api/client';
 import { flush, waitingOf } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
+import { SessionEffort } from '../../parts/SessionEffort';
 
 /** Minutes and felt effort of the session; it ends only when every tap has arrived. */
 export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: RepEvent[]; onFinished: () => void }) {
@@ -47,25 +48,7 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
                 value={minutes}
                 onChange={(event) => setMinutes(event.target.value)}
             />
-            <fieldset>
-                <legend className="label mb-1">
-                    How hard was the session, 0 rest to 10 all out? May be left open.
-                </legend>
-                <div className="grid grid-cols-11 gap-0.5">
-                    {Array.from({ length: 11 }, (_, value) => (
-                        <button
-                            key={value}
-                            type="button"
-                            aria-pressed={rpe === value}
-                            onClick={() => setRpe(rpe === value ? null : value)}
-                            className={`head border-y-2 border-ink text-lg ${rpe === value ? 'bg-ink text-chalk' : ''}`}
-                            style={{ minHeight: '3.5rem' }}
-                        >
-                            {value}
-                        </button>
-                    ))}
-                </div>
-            </fieldset>
+            <SessionEffort value={rpe} onChange={setRpe} />
             <Notice problem={problem} />
             <button className="btn btn-main" style={{ minHeight: '4rem' }} disabled={busy}>
                 {busy ? 'Sending…' : 'Finish and review'}

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type AthleteCard, type RollCall } from '../../api/client';
-import { dayName, nowWithOffset } from '../../api/words';
-import { flush, keepReports, newId } from '../../offline/store';
+import { dayName } from '../../api/words';
+import { flush, keepReports, nothingSoreAt } from '../../offline/store';
 import { CheckIn } from '../../parts/CheckIn';
 import { Notice } from '../../parts/Notice';
 import { SquadChoice } from '../../parts/SquadChoice';
@@ -32,18 +32,7 @@ export function RollCallScreen() {
     const missing = rows.filter((row) => row.answered_at === null);
     const nothingSore = (row: RollCall['rows'][number]): void => {
         const moment = row.morning_after || new Date().getHours() < NOON_HOUR ? 'morning' : 'before';
-        keepReports(row.athlete.id, [
-            {
-                id: newId(),
-                at: nowWithOffset(),
-                moment,
-                site: 'none',
-                side: null,
-                kind: 'muscle',
-                score: 0,
-                note: null,
-            },
-        ])
+        keepReports(row.athlete.id, [nothingSoreAt(moment)])
             .then(flush)
             .then(() => queries.invalidateQueries(), setProblem);
     };

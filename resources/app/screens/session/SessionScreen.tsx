@@ -190,6 +190,11 @@ function Header({
                         Print
                     </button>
                 )}
+                {me.records && kept.life.counted && (
+                    <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
+                        {kept.life.open ? 'Finish' : 'What came of it'}
+                    </Link>
+                )}
                 {me.records && kept.day === me.today && <StartTheLine kept={kept} />}
             </span>
         </header>

@@ -60,6 +60,13 @@ export function LineHeader({ opened, line }: { opened: Courtside; line: Line }) 
                     Next two
                 </button>
             )}
+            <Link
+                to="/sessions/$sessionId/after"
+                params={{ sessionId: opened.session_id }}
+                className={clsx('btn min-h-12', line.order.every((id) => line.out.has(id)) && 'btn-main')}
+            >
+                Finish
+            </Link>
             <Sheetlet
                 open={warmUp}
                 onClose={() => setWarmUp(false)}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Gates\Decision;
+use App\People\Role;
+use App\Sessions\Sheet;
+use App\Sessions\TrainingSession;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** A session ends for all of them once, and those who stay on their rung are decided together. */
+#[Group('once')]
+final class SquadAfterTest extends TestCase
+{
+    private string $session;
+
+    /** @var list<Sheet> */
+    private array $sheets = [];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->coach());
+        foreach (['Mira', 'Ilse', 'Kaito', 'Luca'] as $name) {
+            $sheet = $this->sheetOf($name);
+            $block = $sheet->blocks()->where('reps', '>', 0)->where('judged', true)->firstOrFail();
+            $taps = array_map(fn (int $i): array => $this->tap($block, $i, [
+                'verdict' => $i % 2 === 0 ? 'good' : 'not_good', 'fault' => null,
+            ]), range(1, 4));
+            $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $taps])->assertOk();
+            $this->sheets[$name] = $sheet->refresh();
+        }
+        $this->session = $this->sheets['Mira']->training_session_id;
+    }
+
+    public function test_it_ends_for_all_who_were_counted_and_for_some_otherwise(): void
+    {
+        $before = $this->after();
+        $this->assertSame(4, $before['open']);
+        $this->assertCount(4, $before['rows']);
+        $in = TrainingSession::query()->findOrFail($this->session)->sheets()->count();
+        $this->assertCount($in - 4, $before['not_counted']);
+        $given = [
+            'minutes' => 70, 'session_rpe' => 6,
+            'differs' => [['sheet_id' => $this->sheets['Ilse']->id, 'minutes' => 40, 'session_rpe' => null]],
+        ];
+        $this->postJson("/api/sessions/{$this->session}/finish", $given)->assertNoContent();
+        $now = fn (string $name): array => array_values($this->sheets[$name]->refresh()->only(['state', 'minutes', 'session_rpe']));
+        $this->assertSame(['finished', 70, 6], $now('Mira'));
+        $this->assertSame(['finished', 40, null], $now('Ilse'));
+        // Sent again, and with other numbers: whoever is finished keeps theirs, but for those named again.
+        $this->postJson("/api/sessions/{$this->session}/finish", [
+            ...$given, 'minutes' => 5, 'differs' => [['sheet_id' => $this->sheets['Ilse']->id, 'minutes' => 45, 'session_rpe' => 3]],
+        ])->assertNoContent();
+        $this->assertSame([['finished', 70, 6], ['finished', 45, 3]], [$now('Mira'), $now('Ilse')]);
+        $this->assertSame(0, $this->after()['open']);
+        $planned = Sheet::query()->where('training_session_id', $this->session)->where('state', 'planned')->count();
+        $this->assertSame($in - 4, $planned, 'who was not counted is not finished');
+        $this->postJson("/api/sessions/{$this->session}/finish", [...$given, 'minutes' => 0])->assertStatus(422)
+            ->assertJsonPath('errors.minutes', fn (array $of): bool => $of !== []);
+    }
+
+    public function test_those_who_stay_on_their_rung_are_decided_together_and_nobody_else(): void
+    {
+        $rows = collect($this->after()['rows'])->keyBy('athlete.given_name');
+        $this->assertSame('return', $rows['Luca']['group']);
+        $this->assertFalse($rows['Luca']['together']);
+        $all = $rows->map(fn (array $row): array => [
+            'id' => (string) Str::uuid7(), 'athlete_id' => $row['athlete']['id'], 'revision' => $row['revision'],
+        ]);
+        $together = $rows->where('together', true);
+        $this->assertNotCount(0, $together);
+        $first = (string) $together->keys()->first();
+        // Something of the first one arrives after the page was drawn.
+        $this->postJson("/api/athletes/{$rows[$first]['athlete']['id']}/reports", ['reports' => [$this->report('none', null, 'muscle', 0, 'after')]])
+            ->assertSuccessful();
+        $answer = $this->postJson("/api/sessions/{$this->session}/decisions", ['decisions' => $all->values()->all()])->assertOk()->json();
+        $this->assertSame($together->count() - 1, $answer['kept']);
+        $this->assertEqualsCanonicalizing(
+            [...$rows->where('together', false)->keys()->all(), $first],
+            $answer['changed'],
+            'advance, step back, a way back and what changed meanwhile are looked at one by one',
+        );
+        $this->assertSame($answer['kept'], Decision::query()->whereIn('id', $all->pluck('id'))->where('action', 'repeat')->count());
+        $again = $this->postJson("/api/sessions/{$this->session}/decisions", ['decisions' => $all->values()->all()])->assertOk()->json();
+        $this->assertSame($answer['kept'], $again['kept'], 'sent twice, decided once');
+        $this->assertSame($answer['kept'], Decision::query()->whereIn('id', $all->pluck('id'))->count());
+        foreach ($this->after()['rows'] as $row) {
+            $name = $row['athlete']['given_name'];
+            $this->assertSame(in_array($name, $answer['changed'], true) ? null : 'repeat', $row['decided'], $name);
+        }
+    }
+
+    public function test_the_coach_decides_and_whoever_runs_it_finishes(): void
+    {
+        $this->actingAs($this->person(Role::Assistant));
+        $this->assertFalse($this->after()['decides']);
+        $this->postJson("/api/sessions/{$this->session}/finish", ['minutes' => 60, 'session_rpe' => null, 'differs' => []])->assertNoContent();
+        $one = ['id' => (string) Str::uuid7(), 'athlete_id' => $this->sheets['Ilse']->athlete_id, 'revision' => 1];
+        $this->postJson("/api/sessions/{$this->session}/decisions", ['decisions' => [$one]])->assertForbidden();
+        $this->actingAs($this->person(Role::Guardian));
+        $this->getJson("/api/sessions/{$this->session}/after")->assertForbidden();
+    }
+
+    /** @return array<string, mixed> */
+    private function after(): array
+    {
+        return $this->getJson("/api/sessions/{$this->session}/after")->assertOk()->json();
+    }
+}
