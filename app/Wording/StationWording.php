@@ -41,8 +41,8 @@ final readonly class StationWording
                 .Wording::percent($flag->wanted ?? 0.0).' is what an hour is worth coming for.',
             'idle_adult' => "{$there} adults, {$wanted} ".($flag->wanted === 1.0 ? 'place' : 'places')
                 .' at once: the others coach one athlete each, or help where most work.',
-            'ends_early' => "{$wanted} minutes do it. The rest is for footwork, rehearsal or a scoring task, or an early end: nothing is thrown "
-                .'because there is time.',
+            'ends_early' => "{$wanted} minutes do it. The rest is for footwork, rehearsal or a scoring task, or an early end: "
+                .'nothing is thrown because there is time.',
         };
     }
 

@@ -63,7 +63,9 @@ final class StationPlanTest extends TestCase
         yield 'two spaces of one id' => [
             'spaces', fn (array $case): array => [$case['spaces'][0], $case['spaces'][0]], 'out_of_range', '/spaces',
         ];
-        yield 'no lane' => ['spaces', fn (array $case): array => [[...$case['spaces'][0], 'lanes' => 0]], 'out_of_range', '/spaces/0/lanes'];
+        yield 'no lane' => [
+            'spaces', fn (array $case): array => [[...$case['spaces'][0], 'lanes' => 0]], 'out_of_range', '/spaces/0/lanes',
+        ];
         yield 'rounds of nothing' => ['least_round_min', fn (): int => 0, 'out_of_range', '/least_round_min'];
         yield 'a warm-up at a place' => ['athletes', fn (array $case): array => [[
             'id' => 'a', 'may_catch' => true, 'work' => [[
@@ -192,7 +194,7 @@ final class StationPlanTest extends TestCase
 
     /** @param  non-empty-list<Surface|null>  $floors */
     #[DataProvider('floors')]
-    public function test_the_floor_somebody_may_be_sent_to_land_on_is_the_hardest_of_those_that_are_not_hard(array $floors, ?Surface $landed): void
+    public function test_of_the_floors_somebody_may_land_on_the_hardest_that_is_not_hard_counts(array $floors, ?Surface $landed): void
     {
         $this->assertSame($landed, Surface::landedOn($floors));
         $this->assertSame($landed, Surface::landedOn(array_reverse($floors)));
@@ -267,7 +269,8 @@ final class StationPlanTest extends TestCase
         $this->assertNull(Piece::of($hold->withReps(0)));
         $this->assertNull(Piece::of(BlockPlan::asAsked($rung->blocks[0])), 'everybody warms up where they stand');
         $this->assertSame(SessionClock::blockSeconds($hold), SessionClock::seconds([$hold]));
-        $this->assertSame(2, SessionClock::longestMin([[], [$hold, $hold->withReps(0)]], BlockKind::Rehearsal) - 1, '150 s are begun minutes');
+        $longest = SessionClock::longestMin([[], [$hold, $hold->withReps(0)]], BlockKind::Rehearsal);
+        $this->assertSame(3, $longest, '150 s are 3 begun minutes');
         $this->assertSame(0, SessionClock::longestMin([[$hold]], BlockKind::CoolDown));
         $this->assertSame(
             2 * SessionClock::blockSeconds($hold) + 45,

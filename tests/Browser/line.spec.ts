@@ -1,4 +1,4 @@
-import { anotherDevice, expect, hasNoAxeFindings, sessionsAhead, signIn, test } from './support';
+import { anotherDevice, expect, hasNoAxeFindings, openTheLine, signIn, test } from './support';
 import type { Page } from '@playwright/test';
 
 interface Counted {
@@ -8,13 +8,6 @@ interface Counted {
 
 const upName = (page: Page): Promise<string> =>
     page.getByRole('region', { name: 'Up' }).getByRole('heading').innerText();
-
-async function openTheLine(page: Page): Promise<void> {
-    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
-    await page.goto(`/sessions/${today?.id}`);
-    await page.getByRole('link', { name: 'Count the line' }).click();
-    await expect(page.getByRole('region', { name: 'The line' })).toBeVisible();
-}
 
 /** Repetitions that stand at the server, by given name. */
 const onRecord = (page: Page, names: string[]): Promise<Record<string, number>> =>

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { openNextEvening, row, signIn, test, toJudged } from './support';
+import { openNextEvening, openTheLine, row, signIn, test, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
 test.skip(!process.env.PICTURES, 'taken by bin/screenshots');
@@ -20,9 +20,6 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('heading', { name: 'Ten weeks behind, one ahead' }).waitFor();
     await keep(page, 'athlete');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Athletes', exact: true }).click();
-    await page.getByLabel('Search the athletes').waitFor();
-    await keep(page, 'athletes');
     await page.getByRole('link', { name: 'Returns' }).click();
     await page.getByRole('link', { name: 'Luca Ferreira' }).click();
     await page.getByRole('heading', { name: 'What comes next' }).waitFor();
@@ -30,10 +27,6 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: 'Limits' }).click();
     await page.getByRole('heading', { name: 'What each limit says' }).waitFor();
     await keep(page, 'limits');
-    await page.getByRole('link', { name: /rule sets/ }).click();
-    await page.getByRole('button', { name: 'Edit a copy' }).click();
-    await page.getByText(/would have been over/).waitFor();
-    await keep(page, 'rule-sets');
     await page.getByRole('navigation').getByRole('link', { name: 'Calendar' }).click();
     await page.getByRole('table', { name: 'Sessions and matches, by week and day' }).waitFor();
     await keep(page, 'calendar');
@@ -41,7 +34,7 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('table', { name: 'Athletes down, the days of the week across' }).waitFor();
     await keep(page, 'week');
     await openNextEvening(page);
-    await page.getByRole('table', { name: 'Groups by round and station' }).waitFor();
+    await page.getByRole('table', { name: 'Who is where, by round and space' }).waitFor();
     await keep(page, 'session');
     await page.goto('/plan');
     await page
@@ -65,7 +58,6 @@ test('on a laptop', async ({ page }) => {
     await page.goto('/');
     await page.getByRole('link', { name: 'Start with Kaito' }).click();
     await tapThrough(page);
-    await keep(page, 'courtside');
     await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.getByRole('button', { name: 'Finish and review' }).click();
     await page.getByRole('heading', { name: /what happened/ }).waitFor();
@@ -79,6 +71,9 @@ test.describe('on a phone', () => {
         await page.getByRole('link', { name: 'Start with Mira' }).click();
         await tapThrough(page);
         await keep(page, 'courtside-phone');
+        await openTheLine(page);
+        await countTheLine(page);
+        await keep(page, 'line-phone');
         await page.goto('/');
         await page.getByRole('button', { name: 'Check in' }).first().click();
         await page.getByRole('button', { name: 'Nothing sore' }).waitFor();
@@ -96,6 +91,17 @@ test.describe('on a phone', () => {
     });
 });
 
+test('a line, and what came of it', async ({ page }) => {
+    await signIn(page);
+    await openTheLine(page);
+    await countTheLine(page);
+    await keep(page, 'line');
+    await page.getByRole('link', { name: 'Finish', exact: true }).click();
+    await page.getByRole('button', { name: /^Finish for/ }).click();
+    await page.getByRole('heading', { name: 'What came of it' }).waitFor();
+    await keep(page, 'squad-after');
+});
+
 /** To the first judged block, and a few judged repetitions of it. */
 async function tapThrough(page: Page): Promise<void> {
     await toJudged(page);
@@ -109,5 +115,27 @@ async function tapThrough(page: Page): Promise<void> {
         'Toss behind the head',
     ])
         await page.getByRole('button', { name, exact: true }).click();
+    await page.getByText(/not sent yet/).waitFor({ state: 'hidden' });
+}
+
+/** A warm-up of all, the rehearsals, and a few rounds judged in turn. */
+async function countTheLine(page: Page): Promise<void> {
+    await page.waitForLoadState('networkidle');
+    const stopped = page.getByRole('button', { name: 'The other one has stopped: count the line here' });
+    if (await stopped.isVisible()) await stopped.click();
+    const warmUp = page.getByRole('button', { name: 'All warmed up' });
+    if (await warmUp.isVisible()) {
+        await warmUp.click();
+        await page.getByRole('button', { name: 'To the line' }).click();
+    }
+    for (let i = 0; i < 60; i++) {
+        const set = page.getByRole('button', { name: /^All \d+$/ });
+        const good = page.getByRole('button', { name: 'Good', exact: true });
+        if ((await set.count()) > 0) await set.click();
+        else if (i % 4 === 3) await page.getByRole('region', { name: 'Count' }).getByRole('button').first().click();
+        else if ((await good.count()) > 0) await good.click();
+        else await page.getByRole('button', { name: 'Skip' }).click();
+        await page.waitForTimeout(60);
+    }
     await page.getByText(/not sent yet/).waitFor({ state: 'hidden' });
 }

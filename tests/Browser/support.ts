@@ -127,3 +127,11 @@ export async function openNextEvening(page: Page): Promise<void> {
     const evenings = (await sessionsAhead(page)).filter((session) => session.title === 'Evening session');
     await page.goto(`/sessions/${evenings[1]?.id}`);
 }
+
+/** Those of today’s evening who begin together, counted on one screen. */
+export async function openTheLine(page: Page): Promise<void> {
+    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
+    await page.goto(`/sessions/${today?.id}`);
+    await page.getByRole('link', { name: 'Count the line' }).click();
+    await expect(page.getByRole('region', { name: 'The line' })).toBeVisible();
+}

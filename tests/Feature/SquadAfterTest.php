@@ -76,8 +76,9 @@ final class SquadAfterTest extends TestCase
         $this->assertNotCount(0, $together);
         $first = (string) $together->keys()->first();
         // Something of the first one arrives after the page was drawn.
-        $this->postJson("/api/athletes/{$rows[$first]['athlete']['id']}/reports", ['reports' => [$this->report('none', null, 'muscle', 0, 'after')]])
-            ->assertSuccessful();
+        $this->postJson("/api/athletes/{$rows[$first]['athlete']['id']}/reports", [
+            'reports' => [$this->report('none', null, 'muscle', 0, 'after')],
+        ])->assertSuccessful();
         $answer = $this->postJson("/api/sessions/{$this->session}/decisions", ['decisions' => $all->values()->all()])->assertOk()->json();
         $this->assertSame($together->count() - 1, $answer['kept']);
         $this->assertEqualsCanonicalizing(
@@ -99,7 +100,8 @@ final class SquadAfterTest extends TestCase
     {
         $this->actingAs($this->person(Role::Assistant));
         $this->assertFalse($this->after()['decides']);
-        $this->postJson("/api/sessions/{$this->session}/finish", ['minutes' => 60, 'session_rpe' => null, 'differs' => []])->assertNoContent();
+        $this->postJson("/api/sessions/{$this->session}/finish", ['minutes' => 60, 'session_rpe' => null, 'differs' => []])
+            ->assertNoContent();
         $one = ['id' => (string) Str::uuid7(), 'athlete_id' => $this->sheets['Ilse']->athlete_id, 'revision' => 1];
         $this->postJson("/api/sessions/{$this->session}/decisions", ['decisions' => [$one]])->assertForbidden();
         $this->actingAs($this->person(Role::Guardian));

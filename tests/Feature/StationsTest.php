@@ -155,7 +155,8 @@ final class StationsTest extends TestCase
     {
         $dario = $this->athlete('Dario');
         Carbon::setTestNow(Carbon::parse("{$this->session->held_on} 08:00", 'Europe/Lisbon'));
-        $this->postJson("/api/athletes/{$dario->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'joint', 6)]])->assertSuccessful();
+        $this->postJson("/api/athletes/{$dario->id}/reports", ['reports' => [$this->report('shoulder', 'right', 'joint', 6)]])
+            ->assertSuccessful();
         foreach ($this->shown()['rounds'] as $round) {
             foreach (array_merge(...array_map(fn (array $place): array => $place['athletes'], $round['places'])) as $each) {
                 $this->assertTrue($each['athlete_id'] !== $dario->id || $each['task'] === 'works', 'he helps nobody');

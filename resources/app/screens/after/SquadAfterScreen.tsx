@@ -117,7 +117,12 @@ const PROPOSED: Record<NonNullable<Row['proposed']>, string> = {
 
 function Counted({ row, decides }: { row: Row; decides: boolean }) {
     return (
-        <li className="grid gap-x-4 gap-y-1 border-b border-line py-2 md:grid-cols-[13rem_11rem_1fr_13rem] md:items-center">
+        <li
+            className={clsx(
+                'grid gap-x-4 gap-y-1 border-b border-line py-2',
+                'md:grid-cols-[13rem_11rem_1fr_13rem] md:items-center',
+            )}
+        >
             <div className="flex items-center gap-2">
                 {row.rung && <RungMark rung={row.rung} />}
                 <div className="min-w-0">
@@ -142,7 +147,7 @@ function Counted({ row, decides }: { row: Row; decides: boolean }) {
             <div className="min-w-0 text-sm leading-tight">
                 {row.strip !== '' && <Strip marks={row.strip.slice(-20)} length={20} height={16} />}
                 {row.pattern && <p>{row.pattern}</p>}
-                {row.why && <p className="text-soft">{row.why}</p>}
+                {row.why && <p className="text-soft">{row.proposed === null ? row.why : `Missing: ${row.why}`}</p>}
                 {row.grew.map((each) => (
                     <p key={each} className="text-stop">
                         Soreness grew: {each}

@@ -185,30 +185,33 @@ function Header({
                     </>
                 )}
                 <SessionLife kept={kept} onDeleted={onDeleted} />
-                {athletes > 0 && (
-                    <button type="button" className="btn" onClick={() => window.print()}>
-                        Print
-                    </button>
-                )}
-                {me.records && kept.life.counted && (
-                    <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
-                        {kept.life.open ? 'Finish' : 'What came of it'}
-                    </Link>
-                )}
-                {me.records && kept.day === me.today && <StartTheLine kept={kept} />}
+                {athletes > 0 && <OnTheDay kept={kept} />}
             </span>
         </header>
     );
 }
 
-/** To count those of the first place together. */
-function StartTheLine({ kept }: { kept: Session }) {
+/** On its day it is counted; before that it is printed. */
+function OnTheDay({ kept }: { kept: Session }) {
+    const me = useMe();
     const first = kept.rounds[0]?.places[0]?.athletes[0]?.athlete_id;
     const member = kept.members.find((each) => each.athlete.id === first) ?? kept.members[0];
-    if (!member || kept.life.state !== 'planned') return null;
+    const counts = member !== undefined && me.records && kept.day === me.today && kept.life.state === 'planned';
     return (
-        <Link to="/sheets/$sheetId/line" params={{ sheetId: member.sheet_id }} className="btn btn-main">
-            Count the line
-        </Link>
+        <>
+            <button type="button" className={`btn ${counts ? '' : 'btn-main'}`} onClick={() => window.print()}>
+                Print
+            </button>
+            {me.records && kept.life.counted && (
+                <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
+                    {kept.life.open ? 'Finish' : 'What came of it'}
+                </Link>
+            )}
+            {counts && (
+                <Link to="/sheets/$sheetId/line" params={{ sheetId: member.sheet_id }} className="btn btn-main">
+                    Count the line
+                </Link>
+            )}
+        </>
     );
 }

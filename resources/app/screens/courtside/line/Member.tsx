@@ -47,6 +47,12 @@ function useInSight(isUp: boolean) {
     return at;
 }
 
+function beside(status: Status): string {
+    if (status.out !== null) return '';
+    if (status.done) return 'done';
+    return status.look === null ? '' : 'look';
+}
+
 /** The next of the line whose name begins so. */
 function byLetter(line: Line, letter: string): void {
     const named = line.order.filter((id) => line.statuses[id]?.name.toLowerCase().startsWith(letter));
@@ -115,7 +121,7 @@ function Row({ court, status, line }: { court: Court; status: Status; line: Line
                     <span className="leading-tight">{status.out}</span>
                 )}
             </span>
-            <span className="text-sm">{status.done ? 'done' : status.look !== null ? 'look' : ''}</span>
+            <span className="text-sm">{beside(status)}</span>
             {court.pattern && status.out === null && (
                 <span className="col-span-2 truncate text-sm">
                     {court.pattern.times} of {court.pattern.of}: {court.pattern.fault.name.toLowerCase()}

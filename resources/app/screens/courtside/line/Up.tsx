@@ -22,7 +22,7 @@ export function Up({ member, line }: { member: InTheLine; line: Line }) {
     return (
         <div className="flex min-h-0 grow flex-col px-3">
             <div className="flex items-center gap-1 border-b border-line">
-                <h2 className="min-w-0 grow truncate text-2xl">{court.pack.athlete.given_name}</h2>
+                <h2 className="min-w-0 grow truncate text-2xl lg:text-5xl">{court.pack.athlete.given_name}</h2>
                 <button type="button" className="btn btn-quiet min-h-12" onClick={() => court.open({ name: 'sore' })}>
                     Sore
                 </button>
@@ -40,12 +40,12 @@ export function Up({ member, line }: { member: InTheLine; line: Line }) {
             ) : member.elsewhere ? (
                 <Elsewhere member={member} />
             ) : (
-                <>
+                <div className="flex min-h-0 grow flex-col lg:grid lg:grid-cols-2 lg:items-center lg:gap-6">
                     {wide ? <DoseAndLimits court={court} here={here} /> : <InBrief court={court} here={here} />}
                     <div className="flex min-h-0 grow flex-col justify-end">
                         <Count court={court} here={here} />
                     </div>
-                </>
+                </div>
             )}
             <Turns line={line} />
         </div>
