@@ -299,7 +299,8 @@ final class StationPlanTest extends TestCase
                 $lines[] = "{$round->startMin} to {$round->endMin()}";
                 foreach ($round->places as $place) {
                     $lines[] = "  {$place->space}, {$place->skill}".($place->adult ? ', adult' : '').': '.implode(' ', array_map(
-                        fn (Placed $placed): string => $placed->id.' '.($placed->work === [] ? $placed->task->value : implode('+', $placed->work)),
+                        fn (Placed $placed): string => $placed->id.' '
+                            .($placed->work === [] ? $placed->task->value : implode('+', $placed->work)),
                         $place->placed,
                     ));
                 }

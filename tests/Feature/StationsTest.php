@@ -141,6 +141,7 @@ final class StationsTest extends TestCase
         $this->assertSame($before, $heard($tap['device']), 'one’s own tap is no news');
         $this->assertSame($before['others'] + 1, $heard((string) Str::uuid())['others']);
         $this->assertGreaterThan($before['others'], $heard(null)['others'], 'whoever does not say who they are hears of all');
+        $this->assertSame($heard(null), $heard('nobody'), 'nor does whoever says something that is no device');
         $this->getJson("/api/sessions/{$session}/heard?device[]=x")->assertStatus(422);
         $this->postJson("/api/athletes/{$sheet->athlete_id}/reports", ['reports' => [$this->report('shoulder', 'right', 'joint', 6)]])
             ->assertSuccessful();
