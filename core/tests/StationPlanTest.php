@@ -14,6 +14,7 @@ use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Stations\Attendee;
 use Augendo\Core\Stations\Hour;
+use Augendo\Core\Stations\LeftOut;
 use Augendo\Core\Stations\Pairs;
 use Augendo\Core\Stations\Piece;
 use Augendo\Core\Stations\Place;
@@ -306,7 +307,8 @@ final class StationPlanTest extends TestCase
                 }
                 $lines[] = '  off: '.implode(' ', $round->off);
             }
-            $lines[] = 'left out: '.implode(' ', array_map(fn ($left): string => "{$left->id}/{$left->work} {$left->why->value}", $plan->leftOut));
+            $out = array_map(fn (LeftOut $left): string => "{$left->id}/{$left->work} {$left->why->value}", $plan->leftOut);
+            $lines[] = 'left out: '.implode(' ', $out);
             $lines[] = 'useful: '.implode(' ', array_map(fn (float $share): string => (string) round(100 * $share), $plan->usefulShare()));
             foreach ($plan->flags as $flag) {
                 $lines[] = trim("{$flag->code} {$flag->space} {$flag->skill}").' '.round($flag->there ?? -1, 2).' of '
