@@ -134,6 +134,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('heard', 'heard')->can('plan', 'session');
         Route::post('finish', 'finish')->can('plan', 'session');
         Route::get('after', 'after')->can('plan', 'session');
+        Route::get('paper', 'paper')->can('change', 'session');
         Route::post('decisions', 'decide')->can('change', 'session');
     });
     Route::prefix('seasons/{season}')->controller(PlanController::class)->group(function (): void {

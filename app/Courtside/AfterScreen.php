@@ -7,7 +7,6 @@ namespace App\Courtside;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
 use App\Courtside\Answers\AfterView;
-use App\Courtside\Answers\BlockCountView;
 use App\Courtside\Answers\FaultView;
 use App\Courtside\Answers\GroupingView;
 use App\Gates\Agreements;
@@ -23,7 +22,6 @@ use App\People\User;
 use App\Returns\ReturnRefs;
 use App\Sessions\OpenSheet;
 use App\Sessions\Sheet;
-use App\Sessions\SheetBlock;
 use App\Sessions\SheetRefs;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\Tap;
@@ -135,33 +133,11 @@ final class AfterScreen
                 $standingRung->id,
             ),
             placing: $this->place->answer($open->athlete, $sheet->ladder),
-            counts: $this->counts($sheet),
+            counts: BlockCounts::of($sheet),
             corrections: Corrections::ofSheet($sheet, $user),
             entered_late: $sheet->trainingSession->entered_late,
             may_correct: $user->can('plan', $sheet) && ! $open->isAhead() && $sheet->state !== Sheet::CALLED_OFF,
         );
-    }
-
-    /** @return list<BlockCountView> */
-    private function counts(Sheet $sheet): array
-    {
-        $done = [];
-        foreach (TapFold::standing($sheet->taps()) as $rep) {
-            $done[$rep->blockId][] = $rep;
-        }
-
-        return $sheet->blocks
-            ->filter(fn (SheetBlock $block): bool => $block->asked_reps > 0)
-            ->map(fn (SheetBlock $block): BlockCountView => new BlockCountView(
-                id: $block->id,
-                title: $block->title,
-                planned: $block->reps,
-                done: count($done[$block->id] ?? []),
-                falls: TapFold::falls($done[$block->id] ?? []),
-                dose: Wording::dose($block->effort, $block->distance_m),
-            ))
-            ->values()
-            ->all();
     }
 
     private static function grouping(Sheet $sheet): ?GroupingView

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Athletes\Cards;
+use App\Courtside\Answers\BlockCountView;
 use App\Courtside\Answers\DecidedTogetherView;
 use App\Courtside\Answers\LineHeardView;
+use App\Courtside\Answers\PaperRowView;
 use App\Courtside\Answers\SquadAfterView;
 use App\Courtside\Requests\DecideTogetherRequest;
 use App\Courtside\Requests\FinishTogetherRequest;
@@ -14,6 +17,7 @@ use App\Sessions\Sheet;
 use App\Sessions\Stations;
 use App\Sessions\TrainingSession;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -46,6 +50,25 @@ final class LineController
         $together->finish($session, $request->validated(), $request->user());
 
         return response()->json(status: 204);
+    }
+
+    /** @return JsonResponse what was ticked on paper is entered from it */
+    #[Answers(PaperRowView::class, list: true)]
+    public function paper(Request $request, TrainingSession $session): JsonResponse
+    {
+        $sheets = new EloquentCollection(Stations::open($session, $request->user())->sheets()->all());
+        $sheets->load('events');
+
+        return response()->json($sheets->map(function (Sheet $sheet): PaperRowView {
+            $blocks = BlockCounts::of($sheet);
+
+            return new PaperRowView(
+                sheet_id: $sheet->id,
+                athlete: Cards::athlete($sheet->athlete, $sheet->day()),
+                counted: array_sum(array_map(fn (BlockCountView $block): int => $block->done, $blocks)) > 0,
+                blocks: array_values(array_filter($blocks, fn (BlockCountView $block): bool => $block->planned > 0)),
+            );
+        })->values());
     }
 
     #[Answers(SquadAfterView::class)]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Sessions\Answers\DoseLineView;
 use App\Sessions\Answers\RestView;
 use App\Sessions\Answers\RotationRoundView;
 use App\Sessions\Answers\RotationView;
@@ -103,7 +104,7 @@ final class Rounds
         $sentences = [];
         foreach ($this->plan->leftOut as $left) {
             if ($left->id === $athleteId) {
-                $sentences[] = PlanWording::leftOut($this->dose($athleteId, $left->work), $left->why);
+                $sentences[] = PlanWording::leftOut($this->doses[$athleteId][$left->work]->asked->title, $left->why);
             }
         }
 
@@ -135,9 +136,9 @@ final class Rounds
             one_way: $hard,
             athletes: array_map(fn (Placed $placed): RoundPlacedView => new RoundPlacedView(
                 athlete_id: $placed->id,
-                name: $this->sheets[$placed->id]->athlete->given_name,
+                name: $this->name($placed->id),
                 task: $placed->task->value,
-                doses: array_map(fn (int $j): string => $this->dose($placed->id, $j), $placed->work),
+                doses: array_map(fn (int $j): DoseLineView => $this->dose($placed->id, $j), $placed->work),
                 with: $with[$placed->id] ?? '',
             ), $place->placed),
         );
@@ -150,7 +151,7 @@ final class Rounds
 
         return new RestView(
             $athleteId,
-            $this->sheets[$athleteId]->athlete->given_name,
+            $this->name($athleteId),
             $again === null ? null : $this->doses[$athleteId][$again]->asked->title,
         );
     }
@@ -185,19 +186,29 @@ final class Rounds
         foreach (Pairs::of($members) as $pair) {
             foreach ($pair as $id) {
                 $others = array_values(array_diff($pair, [$id]));
-                $with[$id] = implode(' and ', array_map(fn (string $other): string => $this->sheets[$other]->athlete->given_name, $others));
+                $with[$id] = implode(' and ', array_map($this->name(...), $others));
             }
         }
 
         return $with;
     }
 
-    private function dose(string $athleteId, int $work): string
+    /** Given names are enough, but for two of the same. */
+    private function name(string $athleteId): string
+    {
+        $athlete = $this->sheets[$athleteId]->athlete;
+        $same = $this->sheets->filter(fn (Sheet $sheet): bool => $sheet->athlete->given_name === $athlete->given_name);
+
+        return $same->count() > 1 ? $athlete->name() : $athlete->given_name;
+    }
+
+    private function dose(string $athleteId, int $work): DoseLineView
     {
         $plan = $this->doses[$athleteId][$work];
-        $reps = $plan->reps === 0 ? '' : implode(' + ', $plan->repsBySet()).' ';
+        $title = $plan->asked->title;
 
-        return $reps.($reps === '' ? $plan->asked->title : lcfirst($plan->asked->title))
-            .($plan->reps === 0 ? '' : ', '.Wording::dose($plan->effort, $plan->distanceM));
+        return $plan->reps === 0
+            ? new DoseLineView([], $title)
+            : new DoseLineView($plan->repsBySet(), lcfirst($title).', '.Wording::dose($plan->effort, $plan->distanceM));
     }
 }

@@ -67,7 +67,7 @@ final class PlanWording
         };
     }
 
-    /** @param  string  $dose  in words */
+    /** @param  string  $dose  its title */
     public static function leftOut(string $dose, WhyOut $why): string
     {
         return ucfirst($dose).': '.match ($why) {

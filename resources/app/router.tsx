@@ -104,6 +104,16 @@ const squadAfter = createRoute({
     path: '/sessions/$sessionId/after',
     component: screen(() => import('./screens/after/SquadAfterScreen'), 'SquadAfterScreen'),
 });
+const paper = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/paper',
+    component: screen(() => import('./screens/paper/PaperScreen'), 'PaperScreen'),
+});
+const clock = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/clock',
+    component: screen(() => import('./screens/clock/ClockScreen'), 'ClockScreen'),
+});
 const athlete = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId',
@@ -241,6 +251,8 @@ export const router = createRouter({
             line,
             after,
             squadAfter,
+            paper,
+            clock,
             athlete,
             match,
             intake,

@@ -1,8 +1,7 @@
 import { now } from './clock';
-import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
-import { mkdirSync, rmSync } from 'node:fs';
 import { type Page } from '@playwright/test';
 import { v7 } from 'uuid';
+import { OwnServer } from './OwnServer';
 import { serverOf } from './servers';
 import { anotherDevice, expect, fillSignIn, test } from './support';
 
@@ -12,67 +11,9 @@ const ATHLETES = 20;
 const TAPS_EACH = 30;
 const CUTS = 12;
 
-/**
- * A server of this test's own on a database of its own, so that it can be taken down and put up again, and whoever
- * comes after it finds nothing of it. It has no worker: what is queued is done at once.
- */
-class Server {
-    private process: ChildProcess | null = null;
-
-    private readonly storage = `${process.cwd()}/storage/app/browser-test-${PORT}`;
-
-    /** Begins with what another server holds just now. */
-    constructor(from: string) {
-        rmSync(this.storage, { recursive: true, force: true });
-        for (const folder of ['app', 'logs', 'framework/cache/data', 'framework/sessions', 'framework/views'])
-            mkdirSync(`${this.storage}/${folder}`, { recursive: true });
-        const copy = `(new PDO("sqlite:" . $argv[1]))->exec("vacuum into '" . $argv[2] . "'");`;
-        execFileSync('php', ['-r', copy, `${from}/app/augendo.sqlite`, `${this.storage}/app/augendo.sqlite`]);
-    }
-
-    /** Again until it answers: the port of a server just taken down may not be free at once. */
-    async up(): Promise<void> {
-        await expect
-            .poll(
-                async () => {
-                    if (this.process === null || this.process.exitCode !== null) this.start();
-                    return fetch(`${BASE}/icon.svg`).then(
-                        (answer) => answer.status,
-                        () => 0,
-                    );
-                },
-                { timeout: 30_000, intervals: [300] },
-            )
-            .toBe(200);
-    }
-
-    private start(): void {
-        const root = process.cwd();
-        this.process = spawn('php', ['-d', 'variables_order=EGPCS', '-S', `localhost:${PORT}`, '../bin/router.php'], {
-            cwd: `${root}/public`,
-            detached: true,
-            stdio: 'ignore',
-            env: {
-                ...process.env,
-                LARAVEL_STORAGE_PATH: this.storage,
-                APP_ENV: 'local',
-                CACHE_STORE: 'file',
-                QUEUE_CONNECTION: 'sync',
-                PHP_CLI_SERVER_WORKERS: '3',
-            },
-        });
-    }
-
-    down(): void {
-        // The whole group: the workers hold the port, too.
-        if (this.process?.pid && this.process.exitCode === null) process.kill(-this.process.pid, 'SIGKILL');
-        this.process = null;
-    }
-}
-
-let server: Server;
+let server: OwnServer;
 test.beforeAll(async ({}, { parallelIndex }) => {
-    server = new Server(serverOf(parallelIndex).storage);
+    server = new OwnServer(serverOf(parallelIndex).storage, PORT);
     await server.up();
 });
 test.afterAll(() => server.down());

@@ -1,5 +1,18 @@
-import { anotherDevice, expect, hasNoAxeFindings, openTheLine, signIn, test } from './support';
+import { anotherDevice, expect, hasNoAxeFindings, openTheLine, sessionsAhead, signIn, test } from './support';
 import type { Page } from '@playwright/test';
+import { OwnServer } from './OwnServer';
+import { serverOf } from './servers';
+
+const PORT = 8776;
+
+// A whole squad is counted, finished and decided here: nothing of it is left for other tests.
+let server: OwnServer;
+test.use({ baseURL: `http://localhost:${PORT}` });
+test.beforeEach(async ({}, { parallelIndex }) => {
+    server = new OwnServer(serverOf(parallelIndex).storage, PORT);
+    await server.up();
+});
+test.afterEach(() => server.down());
 
 interface Counted {
     verdict: string;
@@ -158,8 +171,6 @@ test('a line of eight is counted in turn without a connection, at no more than 1
         if (name === 'Luca') expect(warmUp, 'taken back').toBe(0);
     }
 
-    expect(await finishAndDecide(page), 'touches to finish, to ask and to decide').toBeLessThanOrEqual(20);
-
     // Another phone at the same line does not count the same repetitions.
     const other = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });
     const second = await other.newPage();
@@ -169,6 +180,8 @@ test('a line of eight is counted in turn without a connection, at no more than 1
     await expect(second.getByText('Another phone counts Mira.')).toBeVisible();
     await expect(second.getByRole('button', { name: 'Good', exact: true })).toHaveCount(0);
     await other.close();
+
+    expect(await finishAndDecide(page), 'touches to finish, to ask and to decide').toBeLessThanOrEqual(20);
 });
 
 test('two at once, by name, by keyboard, skipped, swapped and again', async ({ page }) => {
@@ -177,8 +190,6 @@ test('two at once, by name, by keyboard, skipped, swapped and again', async ({ p
     await openTheLine(page);
     const rows = page.getByRole('region', { name: 'The line' }).getByRole('button');
     await expect(rows.first()).toHaveAttribute('aria-pressed', 'true');
-    const stopped = page.getByRole('button', { name: 'The other one has stopped: count the line here' });
-    if (await stopped.isVisible()) await stopped.click();
     const first = await upName(page);
     await hasNoAxeFindings(page);
     await page.getByRole('button', { name: 'Skip' }).click();
@@ -207,4 +218,49 @@ test('two at once, by name, by keyboard, skipped, swapped and again', async ({ p
     await hasNoAxeFindings(page);
     await page.getByRole('button', { name: 'Next two' }).click();
     await expect(right.getByRole('heading')).not.toHaveText(name);
+});
+
+test('what was ticked on paper is entered once, with a code on the print that opens it', async ({ page }) => {
+    await signIn(page);
+    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
+    await page.goto(`/sessions/${today?.id}`);
+    await expect(page.getByRole('table', { name: 'Who is where, by round and space' })).toBeVisible();
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('region', { name: 'To enter from paper' }).locator('svg')).toBeVisible();
+    await expect(page.getByText(/Reduced|Refer|Not checked in/).filter({ visible: true })).toHaveCount(0);
+    await page.emulateMedia({ media: null });
+    await page.getByRole('link', { name: 'From paper' }).click();
+    await page.getByRole('button', { name: 'All as planned' }).click();
+    const first = page
+        .getByRole('listitem')
+        .filter({ has: page.getByRole('textbox') })
+        .first();
+    await first.getByRole('textbox').last().fill('1');
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: /^Enter for \d+$/ }).click();
+    await expect(page.getByText('Nothing is left to enter.')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/^Counted already, so not entered again:/)).toBeVisible();
+});
+
+test('one clock for the group: rounds of the session, work and rest, paused and skipped', async ({ page }) => {
+    await signIn(page);
+    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
+    await page.goto(`/sessions/${today?.id}`);
+    await page.getByRole('link', { name: 'Clock' }).click();
+    await page.getByText('Work and rest').click();
+    await expect(page.getByRole('timer')).toHaveText('0:05');
+    await expect(page.getByText('Get ready')).toBeVisible();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Start the clock' }).click();
+    await expect(page.getByText('Next: Set 1 of 4')).toBeVisible();
+    await page.getByRole('button', { name: 'Next now' }).click();
+    await expect(page.getByText('Set 1 of 4', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Pause' }).click();
+    const stands = await page.getByRole('timer').innerText();
+    await page.waitForTimeout(1500);
+    await expect(page.getByRole('timer')).toHaveText(stands);
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.getByRole('timer')).not.toHaveText(stands);
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByRole('button', { name: 'Start the clock' })).toBeVisible();
 });

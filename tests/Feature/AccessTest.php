@@ -114,6 +114,7 @@ final class AccessTest extends TestCase
         'POST api/sessions/{session}/finish' => self::RECORDS,
         'GET api/sessions/{session}/after' => self::RECORDS,
         'POST api/sessions/{session}/decisions' => self::COACH,
+        'GET api/sessions/{session}/paper' => self::COACH,
         'POST api/sessions/{session}/preview' => self::RECORDS,
         'PUT api/sessions/{session}' => self::RECORDS,
         'PUT api/sessions/{session}/floor' => self::RECORDS,

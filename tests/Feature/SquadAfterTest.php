@@ -8,6 +8,7 @@ use App\Gates\Decision;
 use App\People\Role;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
@@ -94,6 +95,29 @@ final class SquadAfterTest extends TestCase
             $name = $row['athlete']['given_name'];
             $this->assertSame(in_array($name, $answer['changed'], true) ? null : 'repeat', $row['decided'], $name);
         }
+    }
+
+    public function test_what_is_counted_is_not_entered_again_from_paper(): void
+    {
+        $paper = fn () => collect($this->getJson("/api/sessions/{$this->session}/paper")->assertOk()->json())->keyBy('athlete.given_name');
+        $rows = $paper();
+        $this->assertTrue($rows['Mira']['counted']);
+        $name = (string) $rows->filter(fn (array $row): bool => ! $row['counted'] && $row['blocks'] !== [])->keys()->first();
+        $row = $rows[$name];
+        $this->assertNotContains(0, array_column($row['blocks'], 'planned'));
+        $given = [
+            'id' => (string) Str::uuid7(), 'reason' => 'Paper', 'minutes' => null, 'session_rpe' => null,
+            'blocks' => array_map(fn (array $block): array => ['id' => $block['id'], 'reps' => $block['planned']], $row['blocks']),
+        ];
+        $done = fn (): int => (int) DB::table('work_sets')->where('session', $row['sheet_id'])->sum('reps');
+        foreach ([$given, $given, [...$given, 'id' => (string) Str::uuid7()]] as $sent) {
+            $this->postJson("/api/sheets/{$row['sheet_id']}/counts", $sent)->assertNoContent();
+            $this->assertSame(array_sum(array_column($row['blocks'], 'planned')), $done(), 'entered twice it is there once');
+        }
+        $this->assertTrue($paper()[$name]['counted']);
+        $after = $this->getJson("/api/sheets/{$row['sheet_id']}/after")->assertOk()->json();
+        $this->assertSame([0, 'Paper'], [$after['observed'], $after['corrections'][0]['reason']], 'load, and no evidence');
+        $this->actingAs($this->person(Role::Assistant))->getJson("/api/sessions/{$this->session}/paper")->assertForbidden();
     }
 
     public function test_the_coach_decides_and_whoever_runs_it_finishes(): void

@@ -12,7 +12,7 @@ final readonly class RoundPlacedView
         public string $name,
         /** @var 'works'|'feeds'|'catches'|'measures' */
         public string $task,
-        /** @var list<string> the own doses, in their order; none for who helps */
+        /** @var list<DoseLineView> the own doses, in their order; none for who helps */
         public array $doses,
         /** the names of who throws with them */
         public string $with,

@@ -18,6 +18,7 @@ export type RepEvent = Schemas['RepEventView'];
 export type Dose = Schemas['DoseView'];
 export type After = Schemas['AfterView'];
 export type SquadAfter = Schemas['SquadAfterView'];
+export type PaperRow = Schemas['PaperRowView'];
 export type AwayAndHurt = Schemas['AwayAndHurtView'];
 export type Athlete = Schemas['AthleteView'];
 export type AthleteCard = Schemas['AthleteCardView'];

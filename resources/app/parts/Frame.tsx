@@ -85,7 +85,7 @@ export function Frame({
                 </button>
             </div>
         ) : null;
-    const counting = ['/courtside', '/line', '/match'].some((end) => path.endsWith(end));
+    const counting = ['/courtside', '/line', '/clock', '/match'].some((end) => path.endsWith(end));
     if (locked && !counting)
         return (
             <Locked

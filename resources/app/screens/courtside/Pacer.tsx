@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Opens } from '../../parts/Opens';
 import { Stepper } from '../../parts/Stepper';
-import { click } from './sound';
+import { click } from '../../parts/sound';
 
 const HOLDS_S = [10, 15, 30];
 const BEATS = 3;

@@ -4,7 +4,7 @@ import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import { Opens } from '../../parts/Opens';
 import { useNow } from '../../parts/useNow';
-import { click } from './sound';
+import { click } from '../../parts/sound';
 import { clsx } from 'clsx';
 
 type Way = NonNullable<Courtside['rotation']>;

@@ -12,7 +12,7 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
 export function Members({ kept, session }: { kept: Session; session: Changes }) {
     const members = [...kept.members].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
     return (
-        <section aria-label="Who is there" className="mt-6">
+        <section aria-label="Who is there" className="no-print mt-6">
             <h2 className="label border-b-2 border-ink pb-1">Who is there, and useful work of their own</h2>
             <ul className="grid lg:grid-cols-2 lg:gap-x-10">
                 {members.map((member) => (
@@ -36,7 +36,7 @@ function MemberRow({ kept, member, session }: { kept: Session; member: Member; s
                     >
                         {member.athlete.name}
                     </Link>
-                    <span className="label flex items-center gap-2 font-normal print:hidden">
+                    <span className="label flex items-center gap-2 font-normal">
                         <WordMark word={member.word} size={12} />
                         {member.athlete.throwing_side === 'left' && <span>left</span>}
                     </span>

@@ -98,7 +98,11 @@ function PlaceCell({ place, title }: { place: Place | undefined; title: string }
                 {work.map((each) => (
                     <li key={each.athlete_id}>
                         <strong>{each.name}</strong>
-                        {each.with ? ` with ${each.with}` : ''} {each.doses.join('; ')}
+                        {each.with ? ` with ${each.with}` : ''}
+                        <span className="print:hidden"> {each.doses.map(inALine).join('; ')}</span>
+                        {each.doses.map((dose, i) => (
+                            <ToTick key={i} dose={dose} />
+                        ))}
                     </li>
                 ))}
             </ul>
@@ -127,4 +131,22 @@ function Resting({ rest }: { rest: Round['off'] }) {
             {what ? `: ${what.toLowerCase()} again` : ''}
         </p>
     ));
+}
+
+const inALine = (dose: Placed['doses'][number]): string =>
+    dose.sets.length === 0 ? dose.what : `${dose.sets.join(' + ')} ${dose.what}`;
+
+/** On paper: a box for each set. */
+function ToTick({ dose }: { dose: Placed['doses'][number] }) {
+    return (
+        <span className="hidden leading-tight print:block">
+            {(dose.sets.length === 0 ? [0] : dose.sets).map((reps, i) => (
+                <span key={i} className="mr-1.5 whitespace-nowrap">
+                    <span className="mr-0.5 inline-block size-3 border border-ink align-[-1px]" />
+                    {reps > 0 ? reps : ''}
+                </span>
+            ))}
+            {dose.what}
+        </span>
+    );
 }

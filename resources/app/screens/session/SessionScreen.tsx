@@ -7,6 +7,7 @@ import { useMe } from '../../parts/Frame';
 import { FloorChoice } from '../../parts/FloorChoice';
 import { Notice } from '../../parts/Notice';
 import { PlanChanges } from '../../parts/PlanChanges';
+import { ScanCode } from '../../parts/ScanCode';
 import { Waiting } from '../../parts/Waiting';
 import { Members } from './Members';
 import { PlanB } from './PlanB';
@@ -52,6 +53,7 @@ function Stations({ kept }: { kept: Session }) {
             {!nobody && <SeeTo kept={kept} />}
             {kept.rounds.length > 0 && <RoundTable kept={kept} />}
             {!nobody && <Members kept={kept} session={session} />}
+            {!nobody && <FromPaper kept={kept} />}
             {kept.absent.length > 0 && (
                 <p className="no-print mt-4">
                     <span className="label">Not here: </span>
@@ -202,6 +204,14 @@ function OnTheDay({ kept }: { kept: Session }) {
             <button type="button" className={`btn ${counts ? '' : 'btn-main'}`} onClick={() => window.print()}>
                 Print
             </button>
+            <Link to="/sessions/$sessionId/clock" params={{ sessionId: kept.id }} className="btn">
+                Clock
+            </Link>
+            {kept.life.may_change && kept.day <= me.today && (
+                <Link to="/sessions/$sessionId/paper" params={{ sessionId: kept.id }} className="btn">
+                    From paper
+                </Link>
+            )}
             {me.records && kept.life.counted && (
                 <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
                     {kept.life.open ? 'Finish' : 'What came of it'}
@@ -213,5 +223,23 @@ function OnTheDay({ kept }: { kept: Session }) {
                 </Link>
             )}
         </>
+    );
+}
+
+/** On paper: the code that opens what was ticked to be entered, for whoever is signed in. */
+function FromPaper({ kept }: { kept: Session }) {
+    return (
+        <section
+            aria-label="To enter from paper"
+            className="mt-4 hidden break-inside-avoid items-center gap-4 print:flex"
+        >
+            <div className="w-28 shrink-0">
+                <ScanCode address={`${window.location.origin}/sessions/${kept.id}/paper`} />
+            </div>
+            <p>
+                What is ticked here is entered from it: scan, sign in, “All as planned”, change what was otherwise. A
+                box is a set.
+            </p>
+        </section>
     );
 }

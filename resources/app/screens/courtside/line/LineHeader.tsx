@@ -42,6 +42,13 @@ export function LineHeader({ opened, line }: { opened: Courtside; line: Line }) 
             <span className="grow text-right text-sm">
                 <UnsentMark />
             </span>
+            <Link
+                to="/sessions/$sessionId/clock"
+                params={{ sessionId: opened.session_id }}
+                className="btn btn-quiet hidden min-h-12 sm:inline-flex"
+            >
+                Clock
+            </Link>
             {opened.rotation && <Rotation rotation={opened.rotation} />}
             {cold.length > 0 && (
                 <button
