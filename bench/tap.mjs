@@ -74,7 +74,7 @@ console.log(
     `${taken.length} taps at ${SLOWDOWN}× slowdown: inked in frame ${at(frames, 0.5)} (median), ` +
         `${at(frames, 0.95)} (19 of 20), ${frames.at(-1)} (worst); ` +
         `the page changed after ${at(ms, 0.5).toFixed(1)} ms (median), ${at(ms, 0.95).toFixed(1)} ms (19 of 20)` +
-        `; ${long.length} tasks over ${LONG_TASK_MS} ms${long.length > 0 ? `, the longest ${Math.max(...long).toFixed(0)} ms` : ''}`,
+        `; ${long.length} tasks over ${LONG_TASK_MS} ms, the longest ${Math.max(0, ...long).toFixed(0)} ms`,
 );
 
 /** Today's evening, everybody of it in one line, nobody else counting. */

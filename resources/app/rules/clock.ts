@@ -3,15 +3,17 @@
 /** A stretch of a clock: what is done in it, and for how long. */
 export type Phase = { kind: 'work' | 'rest'; what: string; seconds: number };
 
-/** Where a clock stands after so many seconds; null when it is over. */
+/** Where a clock stands after so many seconds, and the work that comes next; null when it is over. */
 export function phaseAt(
     phases: readonly Phase[],
     passedS: number,
 ): { index: number; phase: Phase; leftS: number; next: Phase | null } | null {
+    const workAfter = (index: number): Phase | null =>
+        phases.slice(index + 1).find((phase) => phase.kind === 'work') ?? null;
     let before = 0;
     for (const [index, phase] of phases.entries()) {
         const leftS = before + phase.seconds - passedS;
-        if (leftS > 0) return { index, phase, leftS, next: phases[index + 1] ?? null };
+        if (leftS > 0) return { index, phase, leftS, next: workAfter(index) };
         before += phase.seconds;
     }
     return null;

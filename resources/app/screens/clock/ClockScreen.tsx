@@ -72,9 +72,9 @@ type LengthsOf = { count: number; workS: number; restS: number };
 function phasesOf(kind: Kind, session: Session, set: LengthsOf, hold: LengthsOf): Phase[] {
     if (kind === 'rounds')
         return rounds(
-            session.rounds.map((round) => ({
+            session.rounds.map((round, i) => ({
                 ...round,
-                what: round.places.map((place) => place.title).join(' · '),
+                what: `Round ${i + 1} of ${session.rounds.length}: ${round.places.map((place) => place.title).join(', ')}`,
             })),
         );
     const { count, workS, restS } = kind === 'sets' ? set : hold;

@@ -237,8 +237,8 @@ function FromPaper({ kept }: { kept: Session }) {
                 <ScanCode address={`${window.location.origin}/sessions/${kept.id}/paper`} />
             </div>
             <p>
-                What is ticked here is entered from it: scan, sign in, “All as planned”, change what was otherwise. A
-                box is a set.
+                A box is a set. What is ticked here is entered from this code: scan, sign in, then change what was
+                otherwise than planned.
             </p>
         </section>
     );
