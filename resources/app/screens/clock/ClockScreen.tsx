@@ -74,12 +74,14 @@ function phasesOf(kind: Kind, session: Session, set: LengthsOf, hold: LengthsOf)
         return rounds(
             session.rounds.map((round, i) => ({
                 ...round,
-                what: `Round ${i + 1} of ${session.rounds.length}: ${round.places.map((place) => place.title).join(', ')}`,
+                what: `Round ${i + 1} of ${session.rounds.length}: ${titles(round)}`,
             })),
         );
     const { count, workS, restS } = kind === 'sets' ? set : hold;
     return [{ kind: 'rest', what: 'Get ready', seconds: READY_S }, ...sets(count, workS, restS)];
 }
+
+const titles = (round: Session['rounds'][number]): string => round.places.map((place) => place.title).join(', ');
 
 /** The seconds as large as they go; work is dark, rest is light. */
 function Face({ clock, first }: { clock: GroupClock; first: Phase | null }) {
