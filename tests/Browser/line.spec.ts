@@ -14,13 +14,15 @@ test.beforeEach(async ({}, { parallelIndex }) => {
 });
 test.afterEach(() => server.down());
 
-interface Counted {
-    verdict: string;
-    times: number;
-}
-
 const upName = (page: Page): Promise<string> =>
     page.getByRole('region', { name: 'Up' }).getByRole('heading').innerText();
+
+/** The name of whoever is up, and what may be touched for them. */
+const whoIsUp = (page: Page): Promise<{ name: string; offers: string[] }> =>
+    page.getByRole('region', { name: 'Up' }).evaluate((up) => ({
+        name: up.querySelector('h2')?.textContent ?? '',
+        offers: [...up.querySelectorAll('section[aria-label="Count"] button')].map((each) => each.textContent.trim()),
+    }));
 
 /** Repetitions that stand at the server, by given name. */
 const onRecord = (page: Page, names: string[]): Promise<Record<string, number>> =>
@@ -89,6 +91,42 @@ async function finishAndDecide(page: Page): Promise<number> {
     return touches;
 }
 
+/** In turn until so many are judged: whole sets of what nobody judges by one touch, every fourth “Not good”. */
+async function countInTurn(
+    page: Page,
+    wanted: number,
+): Promise<{ counted: Record<string, number>; touches: number; repetitions: number; judged: number }> {
+    let touches = 0;
+    const counted: Record<string, number> = {};
+    let repetitions = 0;
+    let judged = 0;
+    while (judged < wanted) {
+        const { name, offers } = await whoIsUp(page);
+        const set = offers.find((label) => /^All \d+$/.test(label));
+        touches++;
+        if (set !== undefined) {
+            await page.getByRole('button', { name: set, exact: true }).click();
+            const times = Number(set.replace('All ', ''));
+            repetitions += times;
+            counted[name] = (counted[name] ?? 0) + times;
+        } else if (offers.includes('Good')) {
+            // Every fourth is not good.
+            const verdict = judged++ % 4 === 3 ? 'Not good' : 'Good';
+            await page.getByRole('button', { name: verdict, exact: true }).click();
+            repetitions++;
+            counted[name] = (counted[name] ?? 0) + 1;
+        } else {
+            // Quality fell, or the line is done: going on takes a reason, and that is a touch as well.
+            const reason = page.getByRole('button', { name: /changed|rested|easier|Go on/i });
+            if ((await reason.count()) === 0) break;
+            await reason.first().click();
+            continue;
+        }
+        await expect(page.getByRole('status').filter({ hasText: `${name}:` })).toBeVisible();
+    }
+    return { counted, touches, repetitions, judged };
+}
+
 test('a line of eight is counted in turn without a connection, at no more than 1.1 touches a repetition', async ({
     page,
     context,
@@ -117,38 +155,10 @@ test('a line of eight is counted in turn without a connection, at no more than 1
     await page.getByRole('button', { name: 'To the line' }).click();
     await expect(line.getByRole('button', { name: /^Luca/ })).toBeVisible();
 
-    const counted: Record<string, number> = {};
-    let repetitions = 0;
-    let judged = 0;
-    const give = async (): Promise<Counted | null> => {
-        const set = page.getByRole('button', { name: /^All \d+$/ });
-        if ((await set.count()) > 0) {
-            const times = Number((await set.innerText()).replace('All ', ''));
-            await set.click();
-            return { verdict: 'counted', times };
-        }
-        const good = page.getByRole('button', { name: 'Good', exact: true });
-        if ((await good.count()) === 0) return null;
-        // Every fourth is not good.
-        if (judged++ % 4 === 3) await page.getByRole('button', { name: 'Not good', exact: true }).click();
-        else await good.click();
-        return { verdict: 'judged', times: 1 };
-    };
-    while (judged < 120) {
-        const name = await upName(page);
-        const given = await give();
-        touches++;
-        if (given === null) {
-            // Quality fell, or the line is done: going on takes a reason, and that is a touch as well.
-            const reason = page.getByRole('button', { name: /changed|rested|easier|Go on/i });
-            if ((await reason.count()) === 0) break;
-            await reason.first().click();
-            continue;
-        }
-        repetitions += given.times;
-        counted[name] = (counted[name] ?? 0) + given.times;
-        await expect(page.getByRole('status').filter({ hasText: `${name}:` })).toBeVisible();
-    }
+    const inTurn = await countInTurn(page, 120);
+    touches += inTurn.touches;
+    const { counted, repetitions, judged } = inTurn;
+    console.log(`${touches} touches, ${repetitions} repetitions, ${judged} judged`);
     expect(judged, 'judged repetitions').toBeGreaterThanOrEqual(100);
     expect(touches / repetitions).toBeLessThanOrEqual(1.1);
 
@@ -181,7 +191,9 @@ test('a line of eight is counted in turn without a connection, at no more than 1
     await expect(second.getByRole('button', { name: 'Good', exact: true })).toHaveCount(0);
     await other.close();
 
-    expect(await finishAndDecide(page), 'touches to finish, to ask and to decide').toBeLessThanOrEqual(20);
+    const end = await finishAndDecide(page);
+    console.log(`${end} touches to finish and decide`);
+    expect(end, 'touches to finish, to ask and to decide').toBeLessThanOrEqual(20);
 });
 
 test('two at once, by name, by keyboard, skipped, swapped and again', async ({ page }) => {
@@ -220,7 +232,7 @@ test('two at once, by name, by keyboard, skipped, swapped and again', async ({ p
     await expect(right.getByRole('heading')).not.toHaveText(name);
 });
 
-test('what was ticked on paper is entered once, with a code on the print that opens it', async ({ page }) => {
+test('what was ticked on paper is entered once, by a code on the print; one clock for the group', async ({ page }) => {
     await signIn(page);
     const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
     await page.goto(`/sessions/${today?.id}`);
@@ -240,11 +252,8 @@ test('what was ticked on paper is entered once, with a code on the print that op
     await page.getByRole('button', { name: /^Enter for \d+$/ }).click();
     await expect(page.getByText('Nothing is left to enter.')).toBeVisible({ timeout: 30_000 });
     await expect(page.getByText(/^Counted already, so not entered again:/)).toBeVisible();
-});
 
-test('one clock for the group: rounds of the session, work and rest, paused and skipped', async ({ page }) => {
-    await signIn(page);
-    const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
+    // One clock for the group: work and rest, paused and skipped.
     await page.goto(`/sessions/${today?.id}`);
     await page.getByRole('link', { name: 'Clock' }).click();
     await page.getByText('Work and rest').click();

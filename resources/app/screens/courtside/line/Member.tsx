@@ -14,8 +14,28 @@ import type { Line, Status } from './useLine';
 import { useMember } from './useMember';
 import { clsx } from 'clsx';
 
-/** One of the line: a row that tells how they stand, and, when it is their turn, the panel to judge on. */
-export function Member({ pack, line, panel }: { pack: Courtside; line: Line; panel: HTMLElement | null }) {
+type Given = { pack: Courtside; line: Line; panel: HTMLElement | null };
+
+/**
+ * One of the line: a row that tells how they stand, and, when it is their turn, the panel to judge on. Whoever waits is
+ * drawn anew only when something of their own changed: a tap for one of twelve is no work for the other eleven.
+ */
+export const Member = memo(InTheLine, waitsAsBefore);
+
+const isUpIn = ({ pack, line }: Given): boolean => line.up.includes(pack.sheet_id);
+
+function waitsAsBefore(before: Given, now: Given): boolean {
+    return (
+        !isUpIn(before) &&
+        !isUpIn(now) &&
+        before.pack === now.pack &&
+        before.panel === now.panel &&
+        before.line.way === now.line.way &&
+        before.line.mine === now.line.mine
+    );
+}
+
+function InTheLine({ pack, line, panel }: Given) {
     const member = useMember(pack, line);
     const { court, status } = member;
     const isUp = line.up[0] === pack.sheet_id;
