@@ -23,6 +23,7 @@ use App\Returns\ReturnRefs;
 use App\Sessions\OpenSheet;
 use App\Sessions\Sheet;
 use App\Sessions\SheetRefs;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Courtside\TapFold;
@@ -81,9 +82,7 @@ final class AfterScreen
             observed: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null)),
             unobserved: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === null)),
             strip: RepStrip::write($reps),
-            pattern: $pattern === null || $fault === null
-                ? null
-                : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
+            pattern: $pattern === null || $fault === null ? null : JudgingWording::pattern($pattern, $fault),
             cue: $fault === null ? null : $mirror($fault->cue),
             drill: $fault === null ? null : $mirror($fault->drill),
             faults: (object) $faults,

@@ -34,6 +34,7 @@ use App\Sessions\SheetNote;
 use App\Sessions\Stations;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
+use Augendo\Core\Courtside\CountedElsewhere;
 use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
@@ -136,6 +137,7 @@ final class CourtsideScreen
                 $open->rung()->checkpoints,
             ),
             pace_m: $user->pace_m,
+            elsewhere_min: CountedElsewhere::STILL_MIN,
             rotation: $rotation,
             conflicts: Conflicts::of($sheet, $user),
             reported: array_map(

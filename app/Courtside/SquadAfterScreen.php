@@ -10,10 +10,10 @@ use App\Athletes\Cards;
 use App\Courtside\Answers\SharedFaultView;
 use App\Courtside\Answers\SquadAfterRowView;
 use App\Courtside\Answers\SquadAfterView;
+use App\Gates\Answers\GateRowView;
 use App\Gates\Decision;
+use App\Gates\GateRows;
 use App\Gates\JudgedEvidence;
-use App\Gates\RungAnswers;
-use App\Gates\Standings;
 use App\Health\DayReadiness;
 use App\People\User;
 use App\Sessions\OpenSheet;
@@ -21,9 +21,11 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetRefs;
 use App\Sessions\Stations;
 use App\Sessions\TrainingSession;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
+use Augendo\Core\Day;
 use Augendo\Core\Gates\Attention;
-use Augendo\Core\Gates\Watch;
+use Augendo\Core\Gates\GateDecision;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\JudgedRep;
@@ -37,7 +39,7 @@ use Illuminate\Support\Facades\DB;
 /** What did we all do, who moves on, what next? */
 final class SquadAfterScreen
 {
-    public function __construct(private readonly RepLog $log) {}
+    public function __construct(private readonly RepLog $log, private readonly GateRows $gates) {}
 
     public function view(TrainingSession $session, User $user): SquadAfterView
     {
@@ -78,7 +80,7 @@ final class SquadAfterScreen
             return [];
         }
         $today = $user->workspace->today();
-        $day = new AthletesDay($athletes, $session->squad, $today);
+        $gates = $this->gatesOf(new AthletesDay($athletes, $session->squad, $today));
         $health = new DayReadiness($athletes, $session->day());
         $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
         $decided = Decision::query()->whereIn('athlete_id', $ids)->where('day', '>=', $session->day()->iso())
@@ -87,7 +89,7 @@ final class SquadAfterScreen
             ->where('state', 'planned')->groupBy('athlete_id')->selectRaw('athlete_id, min(held_on) as next_on')
             ->pluck('next_on', 'athlete_id');
         $rows = $counted->map(fn (Sheet $sheet): SquadAfterRowView => $this->row(
-            $sheet, $reps[$sheet->id], $day, $health,
+            $sheet, $reps[$sheet->id], $gates["{$sheet->athlete_id} {$sheet->ladder}"] ?? null, $today, $health,
             $decided["{$sheet->athlete_id} {$sheet->ladder}"] ?? null,
             isset($next[$sheet->athlete_id]) ? substr((string) $next[$sheet->athlete_id], 0, 10) : null,
         ));
@@ -97,43 +99,42 @@ final class SquadAfterScreen
         )->all());
     }
 
+    /** @return array<string, GateRowView> as Gates shows them, by athlete and ladder */
+    private function gatesOf(AthletesDay $day): array
+    {
+        $gates = [];
+        foreach ($this->gates->made($day) as $athleteId => $rows) {
+            foreach ($rows as $row) {
+                $gates["{$athleteId} {$row->rung->ladder}"] = $row;
+            }
+        }
+
+        return $gates;
+    }
+
     /** @param  list<JudgedRep>  $reps */
     private function row(
-        Sheet $sheet, array $reps, AthletesDay $day, DayReadiness $health, ?Decision $decided, ?string $nextOn,
+        Sheet $sheet, array $reps, ?GateRowView $gate, Day $today, DayReadiness $health, ?Decision $decided, ?string $nextOn,
     ): SquadAfterRowView {
-        $athlete = $sheet->athlete;
-        $placement = $day->standings->placementsOf($athlete)[$sheet->ladder] ?? null;
-        $isReturning = $sheet->return_stage !== null || $day->returns->open($athlete->id) !== null;
-        $result = $placement === null || $isReturning ? null : $day->gate($athlete, $placement);
-        $rung = $placement === null ? null : $day->standings->rung($placement);
-        $word = $rung === null ? $day->readiness($athlete)->word : Standings::word($athlete, $rung, $day->readiness($athlete));
-        $group = $rung === null || $result === null
-            ? ($isReturning ? Attention::Return : Attention::Stuck)
-            : Attention::of(false, $word, $result->decision, Watch::of($rung->gate, $result->observed, $result->good));
         $pattern = FaultPattern::leading($reps);
         $fault = $pattern === null ? null : OpenSheet::of($sheet)->rung()->fault($pattern->fault);
+        $decides = $gate !== null && $gate->group !== Attention::Return->value;
 
         return new SquadAfterRowView(
-            sheet: SheetRefs::one($sheet, $day->on),
-            athlete: Cards::athlete($athlete, $day->on),
+            sheet: SheetRefs::one($sheet, $today),
+            athlete: Cards::athlete($sheet->athlete, $today),
             good: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good === true)),
             observed: count(array_filter($reps, fn (JudgedRep $rep): bool => $rep->good !== null)),
             strip: RepStrip::write($reps),
-            pattern: $pattern === null || $fault === null
-                ? null
-                : "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.",
-            rung: $placement === null || $rung === null ? null : RungAnswers::rung($day->standings->ladder($placement), $rung),
-            proposed: $result?->decision->value,
-            why: match (true) {
-                $isReturning => 'On the way back: its stages decide.',
-                $result === null || $rung === null => 'On no ladder.',
-                default => Wording::missing($result, $rung->gate, $word)[0] ?? null,
-            },
-            group: $group->value,
-            together: $result?->decision->staysOnTheRung() ?? false,
+            pattern: $pattern === null || $fault === null ? null : JudgingWording::pattern($pattern, $fault),
+            rung: $gate?->rung,
+            proposed: $decides ? $gate->gate->decision : null,
+            why: $gate === null ? 'On no ladder.' : $gate->why,
+            group: $gate->group ?? Attention::Stuck->value,
+            together: $decides && GateDecision::from($gate->gate->decision)->staysOnTheRung(),
             decided: $decided?->action,
-            revision: $athlete->revision,
-            grew: array_map(Wording::report(...), Grown::during($health->today($athlete))),
+            revision: $sheet->athlete->revision,
+            grew: array_map(Wording::report(...), Grown::during($health->today($sheet->athlete))),
             next_on: $nextOn,
         );
     }

@@ -17,6 +17,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Stations\Pairs;
+use Augendo\Core\Stations\Piece;
 use Augendo\Core\Stations\Place;
 use Augendo\Core\Stations\Placed;
 use Augendo\Core\Stations\StationPlan;
@@ -120,12 +121,7 @@ final class Rounds
 
     private function place(Place $place): RoundPlaceView
     {
-        $hard = false;
-        foreach ($place->placed as $placed) {
-            foreach ($placed->work as $j) {
-                $hard = $hard || $this->plan->hour->attendee($placed->id)->work[$j]->hard;
-            }
-        }
+        $hard = array_filter($place->pieces($this->plan->hour), fn (Piece $piece): bool => $piece->hard) !== [];
         $with = $this->pairs($place);
 
         return new RoundPlaceView(

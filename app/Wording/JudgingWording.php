@@ -11,8 +11,10 @@ use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Gates\Placing;
 use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\Agreement;
 use Augendo\Core\Mechanics\CheckpointProgress;
+use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\SetLength;
 use Augendo\Core\Readiness\Word;
 
@@ -43,6 +45,12 @@ final class JudgingWording
 
         return "{$name} moved on to “{$to}”, ".Wording::day($day).'. With what was put right since, it would not pass any more: '
             .implode('; ', $said).'.';
+    }
+
+    /** Which fault leads the last judged repetitions. */
+    public static function pattern(FaultPattern $pattern, Fault $fault): string
+    {
+        return "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.";
     }
 
     /** In a row of many. */

@@ -37,8 +37,9 @@ final readonly class StationWording
             'one_way' => "{$place}: throw one way, on the call of one adult; when the round ends nobody throws, and all collect "
                 .'together.',
             'unwatched' => "{$place}: no adult stands there. Stay in sight of it, or ask one more to come.",
-            'little' => 'Whoever has least works '.Wording::percentBeside($flag->there ?? 0.0, $flag->wanted ?? 0.0).' of the time; '
-                .Wording::percent($flag->wanted ?? 0.0).' is what an hour is worth coming for.',
+            'little' => 'Whoever has least works '
+                .Wording::percentBeside($flag->there ?? 0.0, $flag->wanted ?? 0.0).' of the time. Aim for '
+                .Wording::percent($flag->wanted ?? 0.0).'.',
             'idle_adult' => "{$there} adults, {$wanted} ".($flag->wanted === 1.0 ? 'place' : 'places')
                 .' at once: the others coach one athlete each, or help where most work.',
             'ends_early' => "{$wanted} minutes do it. The rest is for footwork, rehearsal or a scoring task, or an early end: "

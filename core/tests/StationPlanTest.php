@@ -73,7 +73,7 @@ final class StationPlanTest extends TestCase
                 'skill' => 'x', 'kind' => 'warm_up', 'seconds' => 60, 'distance_m' => null, 'hard' => false, 'far' => false,
                 'landing' => false, 'needs_adult' => false, 'balls' => 0,
             ]],
-        ]], 'out_of_range', '/athletes/0/work/0/kind'];
+        ]], 'out_of_range', implode('/', ['', 'athletes', 0, 'work', 0, 'kind'])];
     }
 
     #[DataProvider('wrongCases')]
@@ -162,6 +162,9 @@ final class StationPlanTest extends TestCase
     public function test_between_turns_only_what_loads_nothing_is_done_again(): void
     {
         $jumper = $this->squad('block-jump-landing', 1, 2)[0];
+        foreach ($this->library->ladder('block-jump-landing')->rungs[2]->blocks as $block) {
+            $this->assertSame($block->skill->id === 'footwork', $block->skill->isFootwork());
+        }
         $this->assertNull($jumper->meanwhile(0), 'nothing is done yet');
         $this->assertSame(BlockKind::Rehearsal, $jumper->work[$jumper->meanwhile(2) ?? 99]->kind ?? null);
         $this->assertNull($this->squad('volleyball-float-serve', 1, 3)[0]->meanwhile(3), 'a swing without a ball costs the arm a little');
@@ -396,26 +399,13 @@ final class StationPlanTest extends TestCase
     /** @return list<BlockKind> */
     private function kindsIn(StationPlan $plan, Place $place): array
     {
-        $kinds = [];
-        foreach ($place->placed as $placed) {
-            foreach ($placed->work as $j) {
-                $kinds[$plan->hour->attendee($placed->id)->work[$j]->kind->value] = $plan->hour->attendee($placed->id)->work[$j]->kind;
-            }
-        }
+        $kinds = array_map(fn (Piece $piece): string => $piece->kind->value, $place->pieces($plan->hour));
 
-        return array_values($kinds);
+        return array_map(BlockKind::from(...), array_values(array_unique($kinds)));
     }
 
     private function isHardIn(StationPlan $plan, Place $place): bool
     {
-        foreach ($place->placed as $placed) {
-            foreach ($placed->work as $j) {
-                if ($plan->hour->attendee($placed->id)->work[$j]->hard) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return array_filter($place->pieces($plan->hour), fn (Piece $piece): bool => $piece->hard) !== [];
     }
 }

@@ -19,7 +19,7 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
 
     await page.getByRole('button', { name: 'Plan B' }).click();
     const dialog = page.getByRole('dialog');
-    for (let i = 0; i < 10; i++) await dialog.getByRole('button', { name: 'Less minutes' }).click();
+    for (let i = 0; i < 10; i++) await dialog.getByRole('button', { name: 'Less minutes left' }).click();
     for (const name of ['Ravi', 'Pia', 'Luca', 'Sofie'])
         await dialog.getByRole('button', { name, exact: true }).click();
     await dialog.getByRole('button', { name: 'Rain: into a hall of 12 m' }).click();

@@ -36,8 +36,8 @@ test('a line that was kept is taken up without those who left; nobody of it left
 test('another phone that counted just now is known by its taps', () => {
     const now = Date.parse('2027-05-20T17:20:00+01:00');
     const tap = (device: string, at: string, kind = 'rep') => ({ device, kind, at: `2027-05-20T${at}:00+01:00` });
-    expect(countedElsewhere([tap('mine', '17:19')], 'mine', now)).toBe(false);
-    expect(countedElsewhere([tap('theirs', '17:19')], 'mine', now)).toBe(true);
-    expect(countedElsewhere([tap('theirs', '17:10')], 'mine', now)).toBe(false);
-    expect(countedElsewhere([tap('theirs', '17:19', 'second')], 'mine', now)).toBe(false);
+    expect(countedElsewhere([tap('mine', '17:19')], 'mine', now, 10)).toBe(false);
+    expect(countedElsewhere([tap('theirs', '17:19')], 'mine', now, 10)).toBe(true);
+    expect(countedElsewhere([tap('theirs', '17:10')], 'mine', now, 10)).toBe(false);
+    expect(countedElsewhere([tap('theirs', '17:19', 'second')], 'mine', now, 10)).toBe(false);
 });

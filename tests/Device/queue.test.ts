@@ -163,6 +163,19 @@ describe('taps', () => {
     });
 });
 
+test('a session ends only when nothing of its sheets is left on the device', async () => {
+    answer = takesAll;
+    await lying(tap('a'));
+    await lying(tap('b'));
+    await store.sendAllOf(['a', 'b']);
+    expect(await sendings('a')).toEqual(['sent']);
+    answer = () => 'hangs up';
+    await lying(tap('a', { id: 'late' }));
+    await lying(tap('c', { id: 'another session' }));
+    await expect(store.sendAllOf(['a', 'b'])).rejects.toThrow('1 taps wait on this device');
+    await store.sendAllOf(['b']);
+});
+
 describe('where the device stores nothing', () => {
     beforeEach(async () => {
         const full = new Error('QuotaExceededError');

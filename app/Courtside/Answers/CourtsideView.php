@@ -47,6 +47,8 @@ final readonly class CourtsideView
         public array $checkpoints,
         /** one pace of whoever took this along, in metres */
         public float $pace_m,
+        /** for so many minutes another device that counted this one is taken to be counting still */
+        public int $elsewhere_min,
         public ?RotationView $rotation,
         /** @var list<string> where two devices say different things; nothing is dropped */
         public array $conflicts,

@@ -28,6 +28,12 @@ final readonly class Skill
         return $this->family === Family::Jump ? Implement::Body : Implement::Standard;
     }
 
+    /** Nothing thrown, no landing: as often as there is time. */
+    public function isFootwork(): bool
+    {
+        return $this->arm === 0.0 && $this->hand === 0.0 && $this->landingsPerRep === 0.0;
+    }
+
     /** @return list<Channel> the channels a repetition loads at all */
     public function loadedChannels(): array
     {

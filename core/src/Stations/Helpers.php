@@ -47,26 +47,18 @@ final class Helpers
     private function task(Place $place): ?Task
     {
         $task = null;
-        foreach ($place->placed as $placed) {
-            foreach ($placed->work as $j) {
-                $piece = $this->piece($placed->id, $j);
-                if ($piece->far) {
-                    return Task::Measures;
-                }
-                $task = match (true) {
-                    $piece->kind === BlockKind::Rehearsal => $task,
-                    $piece->balls > 0 => $piece->hard ? Task::Catches : Task::Feeds,
-                    $piece->landing => $task ?? Task::Measures,
-                    default => $task,
-                };
+        foreach ($place->pieces($this->hour) as $piece) {
+            if ($piece->far) {
+                return Task::Measures;
             }
+            $task = match (true) {
+                $piece->kind === BlockKind::Rehearsal => $task,
+                $piece->balls > 0 => $piece->hard ? Task::Catches : Task::Feeds,
+                $piece->landing => $task ?? Task::Measures,
+                default => $task,
+            };
         }
 
         return $task;
-    }
-
-    private function piece(string $id, int $work): Piece
-    {
-        return $this->hour->attendee($id)->work[$work];
     }
 }

@@ -6,7 +6,6 @@ namespace Augendo\Core\Stations;
 
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\BlockKind;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
@@ -75,7 +74,7 @@ final readonly class Piece
                 $dose->skill->family === Family::Serve => self::BALLS_OF_A_SERVER,
                 default => 1,
             },
-            free: array_diff(array_column($dose->skill->loadedChannels(), 'value'), [Channel::Trunk->value]) === [],
+            free: $dose->skill->isFootwork(),
         );
     }
 

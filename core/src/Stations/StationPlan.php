@@ -153,26 +153,13 @@ final readonly class StationPlan
     private static function worthWatching(Hour $hour, Place $place): array
     {
         $worth = [0, 0, 0];
-        foreach (self::piecesIn($hour, $place) as $piece) {
+        foreach ($place->pieces($hour) as $piece) {
             $worth[0] = max($worth[0], (int) ($piece->hard || $piece->landing));
             $worth[1] += $piece->kind === BlockKind::Whole ? $piece->seconds : 0;
             $worth[2] += $piece->seconds;
         }
 
         return $worth;
-    }
-
-    /** @return list<Piece> */
-    private static function piecesIn(Hour $hour, Place $place): array
-    {
-        $pieces = [];
-        foreach ($place->placed as $placed) {
-            foreach ($placed->work as $j) {
-                $pieces[] = $hour->attendee($placed->id)->work[$j];
-            }
-        }
-
-        return $pieces;
     }
 
     /**
@@ -247,7 +234,7 @@ final readonly class StationPlan
         $flags = [];
         foreach ($this->rounds as $round) {
             foreach ($round->places as $place) {
-                $pieces = self::piecesIn($this->hour, $place);
+                $pieces = $place->pieces($this->hour);
                 $hard = array_filter($pieces, fn (Piece $piece): bool => $piece->hard) !== [];
                 $lands = array_filter($pieces, fn (Piece $piece): bool => $piece->landing) !== [];
                 $codes = array_keys(array_filter([

@@ -269,6 +269,22 @@ export async function unsent(): Promise<{ waiting: number; refused: number; held
 export const waitingOf = async (sheetId: string): Promise<number> =>
     (await tapsOf(sheetId)).filter((tap) => tap.sending === 'waiting').length;
 
+/**
+ * Sends what waits, and goes on only when nothing of these sheets is left here.
+ *
+ * @throws Problem how many are left
+ */
+export async function sendAllOf(sheetIds: string[]): Promise<void> {
+    await flush();
+    const waiting = (await Promise.all(sheetIds.map(waitingOf))).reduce((sum, each) => sum + each, 0);
+    if (waiting > 0)
+        throw new Problem(
+            0,
+            'Not everything is sent',
+            `${waiting} taps wait on this device. They are safe; finish when the connection is back.`,
+        );
+}
+
 export type SetAside = { table: Tables; id: string; about: string; why: string; entry: unknown };
 
 /** What the server refused for good, with the reason. */

@@ -1,4 +1,5 @@
-// Held to nothing in the core: whose turn it is decides no dose and no limit. tests/Device/line.test.ts.
+// Whose turn it is decides no dose and no limit. How long another phone counts is core Courtside\CountedElsewhere, and
+// comes with the session. tests/Device/line.test.ts.
 
 /** How a line is counted: one after the other, two at once, or whoever is touched. */
 export type Way = 'turns' | 'pairs' | 'free';
@@ -32,17 +33,14 @@ export const lineOf = (kept: string[] | null, there: string[]): string[] => {
     return known.length > 0 ? known : there;
 };
 
-/** For so long another phone that counts somebody keeps this one from counting them by itself. */
-const ELSEWHERE_MIN = 10;
-
-/** Whether another device counted somebody just now. */
+/** Whether another device counted somebody in the last so many minutes. */
 export function countedElsewhere(
     events: readonly { kind: string; device: string; at: string }[],
     device: string,
     now: number,
+    stillMin: number,
 ): boolean {
     return events.some(
-        (event) =>
-            event.kind === 'rep' && event.device !== device && now - Date.parse(event.at) < ELSEWHERE_MIN * 60_000,
+        (event) => event.kind === 'rep' && event.device !== device && now - Date.parse(event.at) < stillMin * 60_000,
     );
 }

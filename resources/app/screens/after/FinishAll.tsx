@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { api, Problem, type SquadAfter } from '../../api/client';
-import { flush, waitingOf } from '../../offline/store';
+import { api, type SquadAfter } from '../../api/client';
+import { sendAllOf } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { SessionEffort } from '../../parts/SessionEffort';
-import { Stepper } from '../../parts/Stepper';
+import { LabelledStepper } from '../../parts/LabelledStepper';
 
 type Own = { minutes: number; rpe: number | null };
 
@@ -23,14 +23,7 @@ export function FinishAll({ after }: { after: SquadAfter }) {
         event.preventDefault();
         setBusy(true);
         try {
-            await flush();
-            const waiting = (await Promise.all(open.map((row) => waitingOf(row.sheet.id)))).reduce((a, b) => a + b, 0);
-            if (waiting > 0)
-                throw new Problem(
-                    0,
-                    'Not everything is sent',
-                    `${waiting} taps wait on this device. They are safe; finish when the connection is back.`,
-                );
+            await sendAllOf(open.map((row) => row.sheet.id));
             await api('POST', `/api/sessions/${after.session_id}/finish`, {
                 minutes,
                 session_rpe: rpe,
@@ -115,17 +108,14 @@ export function FinishAll({ after }: { after: SquadAfter }) {
 
 function Minutes({ label, value, onChange }: { label: string; value: number; onChange: (value: number) => void }) {
     return (
-        <div>
-            <span className="label block">{label}</span>
-            <Stepper
-                label={label.toLowerCase()}
-                value={value}
-                shown={`${value} min`}
-                step={5}
-                least={1}
-                most={MOST_MIN}
-                onChange={onChange}
-            />
-        </div>
+        <LabelledStepper
+            label={label}
+            value={value}
+            shown={`${value} min`}
+            step={5}
+            least={1}
+            most={MOST_MIN}
+            onChange={onChange}
+        />
     );
 }

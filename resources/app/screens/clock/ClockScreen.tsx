@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { answerOrKept } from '../../offline/store';
 import { Choice } from '../../parts/Choice';
-import { Stepper } from '../../parts/Stepper';
+import { LabelledStepper } from '../../parts/LabelledStepper';
 import { useAwake } from '../../parts/useAwake';
 import { Waiting } from '../../parts/Waiting';
 import { inMinutes, type Phase, rounds, sets } from '../../rules/clock';
@@ -108,7 +108,7 @@ function Face({ clock, first }: { clock: GroupClock; first: Phase | null }) {
 function Lengths({ of, onChange, work }: { of: LengthsOf; onChange: (to: LengthsOf) => void; work: string }) {
     return (
         <div className="flex flex-wrap justify-center gap-x-8 gap-y-2 px-3 py-2">
-            <Length
+            <LabelledStepper
                 label="Sets"
                 value={of.count}
                 step={1}
@@ -116,7 +116,7 @@ function Lengths({ of, onChange, work }: { of: LengthsOf; onChange: (to: Lengths
                 most={30}
                 onChange={(count) => onChange({ ...of, count })}
             />
-            <Length
+            <LabelledStepper
                 label={`${work}, s`}
                 value={of.workS}
                 step={5}
@@ -124,7 +124,7 @@ function Lengths({ of, onChange, work }: { of: LengthsOf; onChange: (to: Lengths
                 most={600}
                 onChange={(workS) => onChange({ ...of, workS })}
             />
-            <Length
+            <LabelledStepper
                 label="Rest, s"
                 value={of.restS}
                 step={5}
@@ -132,26 +132,6 @@ function Lengths({ of, onChange, work }: { of: LengthsOf; onChange: (to: Lengths
                 most={600}
                 onChange={(restS) => onChange({ ...of, restS })}
             />
-        </div>
-    );
-}
-
-function Length({
-    label,
-    value,
-    ...given
-}: {
-    label: string;
-    value: number;
-    step: number;
-    least: number;
-    most: number;
-    onChange: (value: number) => void;
-}) {
-    return (
-        <div>
-            <span className="label block">{label}</span>
-            <Stepper label={label.toLowerCase()} value={value} shown={String(value)} {...given} />
         </div>
     );
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { api, type Courtside, Problem, type RepEvent } from '../../api/client';
-import { flush, waitingOf } from '../../offline/store';
+import { api, type Courtside, type RepEvent } from '../../api/client';
+import { sendAllOf } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
 import { LabelledInput } from '../../parts/Labelled';
 import { SessionEffort } from '../../parts/SessionEffort';
@@ -17,14 +17,7 @@ export function FinishForm({ pack, reps, onFinished }: { pack: Courtside; reps: 
     const finish = async (): Promise<void> => {
         setBusy(true);
         try {
-            await flush();
-            const waiting = await waitingOf(pack.sheet_id);
-            if (waiting > 0)
-                throw new Problem(
-                    0,
-                    'Not everything is sent',
-                    `${waiting} taps wait on this device. They are safe; finish when the connection is back.`,
-                );
+            await sendAllOf([pack.sheet_id]);
             await api('POST', `/api/sheets/${pack.sheet_id}/finish`, { minutes: Number(minutes), session_rpe: rpe });
             onFinished();
         } catch (error) {

@@ -1,12 +1,11 @@
 import { Link } from '@tanstack/react-router';
 import type { Session } from '../../api/client';
+import { percent } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { WordMark } from '../../parts/WordMark';
 import type { Changes } from './useSession';
 
 type Member = Session['members'][number];
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** Who is there, how much of the time each one does work of their own, and what has no place. */
 export function Members({ kept, session }: { kept: Session; session: Changes }) {

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
-import { Stepper } from '../../parts/Stepper';
+import { LabelledStepper } from '../../parts/LabelledStepper';
 import type { Setup } from './useSession';
 
 const LOOK_AFTER_MS = 250;
@@ -91,42 +91,31 @@ function Means({ now, onChange }: { now: Setup; onChange: (with_: Partial<Setup>
         });
     return (
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-            <div>
-                <span className="label block">Minutes left</span>
-                <Stepper
-                    label="minutes"
-                    value={now.minutes}
-                    shown={`${now.minutes} min`}
-                    step={5}
-                    least={5}
-                    most={240}
-                    onChange={(minutes) => onChange({ minutes })}
-                />
-            </div>
-            <div>
-                <span className="label block">Adults</span>
-                <Stepper
-                    label="adults"
-                    value={now.adults}
-                    shown={String(now.adults)}
-                    step={1}
-                    least={0}
-                    most={20}
-                    onChange={(adults) => onChange({ adults })}
-                />
-            </div>
-            <div>
-                <span className="label block">Balls</span>
-                <Stepper
-                    label="balls"
-                    value={now.balls}
-                    shown={String(now.balls)}
-                    step={5}
-                    least={0}
-                    most={300}
-                    onChange={(balls) => onChange({ balls })}
-                />
-            </div>
+            <LabelledStepper
+                label="Minutes left"
+                value={now.minutes}
+                shown={`${now.minutes} min`}
+                step={5}
+                least={5}
+                most={240}
+                onChange={(minutes) => onChange({ minutes })}
+            />
+            <LabelledStepper
+                label="Adults"
+                value={now.adults}
+                step={1}
+                least={0}
+                most={20}
+                onChange={(adults) => onChange({ adults })}
+            />
+            <LabelledStepper
+                label="Balls"
+                value={now.balls}
+                step={5}
+                least={0}
+                most={300}
+                onChange={(balls) => onChange({ balls })}
+            />
             <button type="button" className="btn" onClick={inside}>
                 Rain: into a hall of {HALL_M} m
             </button>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Session } from '../../api/client';
 import { Sheetlet } from '../../parts/Sheetlet';
-import { Stepper } from '../../parts/Stepper';
+import { LabelledStepper } from '../../parts/LabelledStepper';
 import { LabelledInput, Options } from '../../parts/Labelled';
 import type { SpaceSet } from './useSession';
 
@@ -52,30 +52,8 @@ function Spaces({
             }}
         >
             <div className="flex flex-wrap gap-6">
-                <div>
-                    <span className="label block">Adults</span>
-                    <Stepper
-                        label="adults"
-                        value={adults}
-                        shown={String(adults)}
-                        step={1}
-                        least={0}
-                        most={20}
-                        onChange={setAdults}
-                    />
-                </div>
-                <div>
-                    <span className="label block">Balls in all</span>
-                    <Stepper
-                        label="balls"
-                        value={balls}
-                        shown={String(balls)}
-                        step={5}
-                        least={0}
-                        most={300}
-                        onChange={setBalls}
-                    />
-                </div>
+                <LabelledStepper label="Adults" value={adults} step={1} least={0} most={20} onChange={setAdults} />
+                <LabelledStepper label="Balls in all" value={balls} step={5} least={0} most={300} onChange={setBalls} />
             </div>
             {rows.map((row, i) => (
                 <SpaceRow

@@ -1,5 +1,5 @@
 import { Undo2 } from 'lucide-react';
-import type { Given, Line } from './useLine';
+import type { Given, Line, Status } from './useLine';
 
 const WORDS = { good: 'Good', not_good: 'Not good', unobserved: 'Counted', fell: 'Fell' } as const;
 
@@ -21,7 +21,7 @@ export function LastGiven({ line }: { line: Line }) {
                 <span className="flex shrink-0 items-center gap-1" role="group" aria-label="Meant for">
                     <span className="label">Meant for</span>
                     {line.order
-                        .filter((id) => id !== last.sheetId && line.statuses[id]?.out === null)
+                        .filter((id) => id !== last.sheetId && mayHaveBeen(line.statuses[id]))
                         .map((id) => (
                             <button
                                 key={id}
@@ -40,3 +40,6 @@ export function LastGiven({ line }: { line: Line }) {
 
 const inWords = ({ verdict, faultName, times }: Given): string =>
     faultName ?? `${WORDS[verdict]}${times > 1 ? ` ${times}` : ''}`;
+
+/** Neither out of the line nor counted by another phone. */
+const mayHaveBeen = (status: Status | undefined): boolean => status?.out === null && !status.elsewhere;

@@ -16,6 +16,8 @@ export type Status = {
     look: string | null;
     /** The limit that ends before the set does, in words. */
     near: string | null;
+    /** Another phone counts this one. */
+    elsewhere: boolean;
     done: boolean;
     /** Null: no warm-up of theirs is counted. */
     warmed: boolean | null;
@@ -138,8 +140,8 @@ const isOut = (status: Status | undefined): boolean =>
 
 /** Those who begin in the same place; without places everybody who is not finished. */
 function besides(opened: Courtside): string[] {
-    const own_ = opened.neighbours.find((each) => each.sheet_id === opened.sheet_id)?.group ?? null;
+    const place = opened.neighbours.find((each) => each.sheet_id === opened.sheet_id)?.group ?? null;
     return opened.neighbours
-        .filter((each) => each.state !== 'finished' && each.group === own_)
+        .filter((each) => each.state !== 'finished' && each.group === place)
         .map((each) => each.sheet_id);
 }

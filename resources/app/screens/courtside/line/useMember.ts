@@ -16,9 +16,11 @@ export function useMember(pack: Courtside, line: Line) {
     const court = useCourtside(pack);
     const now = useNow(LOOK_AGAIN_MS);
     const { sheet_id: sheetId } = pack;
-    const status = statusOf(court);
+    const elsewhere =
+        !line.mine && !court.second && countedElsewhere(court.taps.events, deviceId(), now, pack.elsewhere_min);
+    const status = statusOf(court, elsewhere);
     useTold(sheetId, status, line);
-    const acts = actsOf(court);
+    const acts = actsOf(court, elsewhere);
     const { acts: all } = line;
     useLayoutEffect(() => {
         all.set(sheetId, acts);
@@ -32,7 +34,6 @@ export function useMember(pack: Courtside, line: Line) {
             times,
             faultName: pack.faults.find((each) => each.id === fault)?.name ?? null,
         });
-    const elsewhere = !line.mine && !court.second && countedElsewhere(court.taps.events, deviceId(), now);
     return {
         status,
         /** Another phone counts this one just now, and nobody said that this one shall. */
@@ -66,7 +67,7 @@ function useTold(sheetId: string, status: Status, line: Line): void {
     useEffect(() => tell(), [known]);
 }
 
-function statusOf(court: Court): Status {
+function statusOf(court: Court, elsewhere: boolean): Status {
     const { pack, here, left } = court;
     const warming = pack.blocks.filter((block) => block.warm_up);
     const ends = here !== null && left !== null && left.repsLeft > 0 && left.repsLeft < here.set.left;
@@ -76,6 +77,7 @@ function statusOf(court: Court): Status {
         out: here === null ? (pack.stop ?? 'Nothing is left today.') : court.halted,
         look: court.look,
         near: ends ? `${left.repsLeft} left, then ${left.full}` : null,
+        elsewhere,
         done: court.allDone,
         warmed:
             warming.length === 0
@@ -100,7 +102,7 @@ function goOn(court: Court): void {
     if (isLastOfBlock(court)) goToNext(court);
 }
 
-function actsOf(court: Court): Acts {
+function actsOf(court: Court, elsewhere: boolean): Acts {
     const { pack, taps } = court;
     const warming = pack.blocks.filter((block) => block.warm_up);
     return {
@@ -110,14 +112,18 @@ function actsOf(court: Court): Acts {
         },
         undo: (times) =>
             taps.addAll(
-                court.reps.slice(-times).flatMap((rep) => {
-                    const block = pack.blocks.find((each) => each.id === rep.block_id);
-                    return block === undefined ? [] : [withdrawn(block, rep)];
-                }),
+                // Of what this phone counted: another one’s repetitions are not taken back from here.
+                court.reps
+                    .filter((rep) => rep.device === deviceId())
+                    .slice(-times)
+                    .flatMap((rep) => {
+                        const block = pack.blocks.find((each) => each.id === rep.block_id);
+                        return block === undefined ? [] : [withdrawn(block, rep)];
+                    }),
             ),
         knows: (fault) => pack.faults.some((each) => each.id === fault),
         warmUp: () => {
-            if (court.halted !== null) return;
+            if (court.halted !== null || elsewhere) return;
             taps.addAll(
                 warming.flatMap((block) => {
                     const dose = block.doses[0];
