@@ -52,6 +52,7 @@ final class LibraryTest extends TestCase
                 'skills.json',
                 'objects.json',
                 'figures.json',
+                'drills.json',
                 'ladders/javelin-throw.json',
                 'ladders/block-jump-landing.json',
             ] as $file

@@ -249,23 +249,6 @@ final class SessionBuilderTest extends TestCase
         }
     }
 
-    public function test_what_a_sore_part_leaves_is_named_and_nothing_where_it_leaves_all_or_none(): void
-    {
-        $blocks = $this->build([])->blocks;
-        $elsewhere = new BlockPlan($blocks[0]->asked->with(['loads' => [Channel::Landing]]), 1, 5, 0.4, null);
-        $otherArm = new BlockPlan($blocks[0]->asked->with(['side' => Side::Other]), 1, 5, 0.4, null);
-        $plans = [...$blocks, $elsewhere, $otherArm, $otherArm->withReps(0)];
-        $left = fn (Site $site, Kind $kind, int $score): ?array => $this
-            ->frame([], reports: [[$site, $site === Site::Head ? null : 'right', $kind, $score]])
-            ->stillPossible($plans);
-        $this->assertNull($this->frame([])->stillPossible($plans), 'nothing is sore');
-        $this->assertNull($left(Site::Shoulder, Kind::Muscle, 3), 'a little: less of it, and all of it');
-        $this->assertSame([6, 7], $left(Site::Shoulder, Kind::Muscle, 6), 'the landings and the other arm');
-        $this->assertSame([6], $left(Site::Shoulder, Kind::Muscle, 8), 'what refers counts on both arms');
-        $this->assertSame([0, 1, 2, 3, 4, 5, 7], $left(Site::Knee, Kind::Muscle, 8), 'all but the landings');
-        $this->assertNull($left(Site::Head, Kind::Head, 3), 'a head knock leaves nothing');
-    }
-
     /** Thrown 36 m of the longest 40 a throw costs nine tenths, at 28 m seven: after the repetitions the distance gives way, in metres. */
     public function test_a_throw_gives_way_in_distance_after_effort(): void
     {

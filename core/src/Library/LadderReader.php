@@ -7,19 +7,22 @@ namespace Augendo\Core\Library;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\GateReader;
 use Augendo\Core\Cases\Node;
-use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
 
 /** Reads a ladder file; every reference in it must lead somewhere. */
 final readonly class LadderReader
 {
+    private DoseReader $doses;
+
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
      */
-    public function __construct(private array $skills, private array $objects) {}
+    public function __construct(private array $skills, private array $objects)
+    {
+        $this->doses = new DoseReader($skills, $objects);
+    }
 
     public function read(Node $file): Ladder
     {
@@ -93,7 +96,7 @@ final readonly class LadderReader
     private function rung(Node $node, array $checkpoints, array $faults): Rung
     {
         $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate']);
-        $blocks = array_map($this->block(...), $node->get('blocks')->items());
+        $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
             throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
         }
@@ -110,62 +113,6 @@ final readonly class LadderReader
             faults: array_map(fn (Node $n): Fault => self::reference($n, $faults, 'fault'), $node->get('faults')->items()),
             gate: GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
             blocks: $blocks,
-        );
-    }
-
-    private function block(Node $node): BlockDose
-    {
-        $node->keys(
-            ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
-            [
-                'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'distance_share', 'rest_s', 'hold_s',
-                'legs', 'drop_cm', 'judged', 'loads',
-            ],
-        );
-        $share = fn (Node $n): float => $n->number(0, 1);
-        $metres = fn (Node $n): float => $n->positive();
-        $effort = $share($node->get('effort'));
-        $distance = $node->get('distance_m')->optional($metres);
-        $effortMin = $node->get('effort_min')->optional($share) ?? $effort;
-        $distanceMin = $node->get('distance_min_m')->optional($metres) ?? $distance;
-        if ($node->get('reps')->int(0, 200) === 0 && $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) === true) {
-            throw $node->get('reps')->outOfRange('A judged block needs repetitions: 1 or more.');
-        }
-        $distanceShare = $node->get('distance_share')->optional($share);
-        if ($distanceShare !== null && $distance === null) {
-            throw $node->get('distance_share')->outOfRange('A share needs metres as well, for whoever has no longest throw on record.');
-        }
-        if ($distanceShare !== null && $distanceShare <= 0.0) {
-            throw $node->get('distance_share')->outOfRange('A share of the longest throw lies above 0 and up to 1.');
-        }
-        if ($effortMin > $effort) {
-            throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");
-        }
-
-        return new BlockDose(
-            kind: $node->get('block')->enum(BlockKind::class),
-            title: $node->get('title')->string(),
-            text: $node->get('text')->string(),
-            skill: $skill = self::reference($node->get('skill'), $this->skills, 'skill'),
-            object: self::reference($node->get('object'), $this->objects, 'object'),
-            side: $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
-            surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
-            sets: $sets = $node->get('sets')->int(1, 20),
-            reps: $reps = $node->get('reps')->int(0, 200),
-            repsMin: $node->get('reps_min')->optional(fn (Node $n): int => $n->int(0, $sets * $reps)) ?? intdiv($sets * $reps, 2),
-            effort: $effort,
-            effortMin: $effortMin,
-            distanceM: $distance,
-            distanceMinM: $distanceMin,
-            restS: $node->get('rest_s')->optional(fn (Node $n): int => $n->int(0, 900)) ?? 60,
-            holdS: $node->get('hold_s')->optional(fn (Node $n): int => $n->int(1, 120)),
-            legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? $skill->legs,
-            dropCm: $node->get('drop_cm')->optional(fn (Node $n): float => $n->number(0, 200)),
-            judged: $node->get('judged')->optional(fn (Node $n): bool => $n->bool()) ?? false,
-            loads: $node->get('loads')->optional(
-                fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
-            ),
-            distanceShare: $distanceShare,
         );
     }
 
@@ -187,12 +134,16 @@ final readonly class LadderReader
     }
 
     /**
+     * What a name in a file leads to.
+     *
      * @template T
      *
      * @param  array<string, T>  $known
      * @return T
+     *
+     * @throws CaseError
      */
-    private static function reference(Node $node, array $known, string $what): mixed
+    public static function reference(Node $node, array $known, string $what): mixed
     {
         return $known[$node->string()] ?? throw new CaseError(
             'unknown_reference',

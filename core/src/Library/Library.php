@@ -25,6 +25,9 @@ final class Library
     /** @var array<string, LibraryObject>|null */
     private ?array $objects = null;
 
+    /** @var array<string, Drill>|null */
+    private ?array $drills = null;
+
     /** @var array<string, Ladder> */
     private array $ladders = [];
 
@@ -155,6 +158,32 @@ final class Library
                 fn (LibraryObject $object): LibraryObject => $object->with(['younger' => self::younger($nodes[$object->id], $plain)]),
                 $plain,
             );
+        });
+    }
+
+    /**
+     * @return array<string, Drill> that belong to no rung, by id
+     *
+     * @throws LibraryProblem
+     */
+    public function drills(): array
+    {
+        return $this->drills ??= $this->read('drills.json', function (Node $file): array {
+            $doses = new DoseReader($this->skills(), $this->objects());
+            $skill = fn (Node $n): string => LadderReader::reference($n, $this->skills(), 'skill')->id;
+            $drills = [];
+            foreach ($file->keys(['drills'], ['$schema'])->get('drills')->entries() as $id => $node) {
+                $node->keys(['about', 'with', 'dose'], ['for']);
+                $drills[$id] = new Drill(
+                    id: $id,
+                    about: $node->get('about')->enum(DrillAbout::class),
+                    with: $node->get('with')->enum(DrillWith::class),
+                    skills: $node->get('for')->optional(fn (Node $list): array => array_map($skill, $list->items())),
+                    dose: $doses->read($node->get('dose')),
+                );
+            }
+
+            return $drills;
         });
     }
 
@@ -299,7 +328,7 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
+        foreach ([$this->figures(...), $this->drills(...), ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {

@@ -43,13 +43,15 @@ final class SessionBuilder
      * @param  bool  $asGiven  whether the doses given are the answer to a reduced word and to idle days already, as on the way back from
      *                         an injury: they are then not scaled again
      * @param  int|null  $minutes  that the session may take; null when time does not matter
+     * @param  array<int, Layoff>  $layoffs  of blocks, by position, that are of another rung than the one the frame is about
      */
-    public static function build(SessionFrame $frame, Rung $rung, bool $asGiven = false, ?int $minutes = null): BuiltSession
-    {
+    public static function build(
+        SessionFrame $frame, Rung $rung, bool $asGiven = false, ?int $minutes = null, array $layoffs = [],
+    ): BuiltSession {
         $builder = new self($frame, array_map(fn (BlockDose $dose): BlockPlan => BlockPlan::asAsked($dose), $rung->blocks), $asGiven);
         $builder->fitWord();
         if (! $asGiven) {
-            $builder->fitLayoff();
+            $builder->fitLayoff($layoffs);
         }
         if ($minutes !== null) {
             $builder->fitMinutes($minutes);
@@ -142,11 +144,12 @@ final class SessionBuilder
         $this->blocks = array_values($this->blocks);
     }
 
-    private function fitLayoff(): void
+    /** @param  array<int, Layoff>  $layoffs  by position, where it is not that of the frame */
+    private function fitLayoff(array $layoffs): void
     {
         foreach ($this->blocks as $i => $block) {
             $side = $block->asked->side;
-            $layoff = $this->frame->layoff;
+            $layoff = $layoffs[$i] ?? $this->frame->layoff;
             $reps = (int) floor($block->reps * $layoff->share($side) + 1e-9);
             if (
                 $block->reps === 0

@@ -6,6 +6,7 @@ namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
 use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Limits\Headroom;
 use Augendo\Core\Limits\LimitBoard;
@@ -58,10 +59,10 @@ final readonly class SessionFrame
         public Readiness $readiness,
         private LoadRecord $record,
         private LimitCalendar $limits,
-        array $otherPlans,
+        private array $otherPlans,
         public Layoff $layoff,
         private Handedness $throwing,
-        array $givingWay = [],
+        private array $givingWay = [],
     ) {
         $this->board = $limits->board($on, $record);
         $sameDay = $givesWay = $later = [];
@@ -97,21 +98,30 @@ final readonly class SessionFrame
         return $this->readiness->forWork($block->asked->loadedChannels(), $this->throwing->bodySide($block->asked->side));
     }
 
-    /**
-     * Which blocks are left when a sore part rules others out.
-     *
-     * @param  array<int, BlockPlan>  $blocks
-     * @return list<int>|null positions of those that work and may; null: the day rules out no part, or every one
-     */
-    public function stillPossible(array $blocks): ?array
+    /** How long what another rung works had not worked. */
+    public function layoffOf(Rung $rung): Layoff
     {
-        $free = array_filter($this->readiness->channels, fn (Word $word): bool => $word->allowsWork());
-        if ($free === [] || count($free) === count($this->readiness->channels)) {
-            return null;
-        }
+        return Layoff::of($this->record, $this->on, $rung, $this->price);
+    }
 
-        return array_keys(
-            array_filter($blocks, fn (BlockPlan $block): bool => $block->reps > 0 && $this->wordFor($block)->allowsWork()),
+    /**
+     * The same day with more of it taken: what was done already, and what stays as it is.
+     *
+     * @param  list<CostedSet>  $sets  of the day
+     */
+    public function beside(array $sets): self
+    {
+        return new self(
+            on: $this->on,
+            session: $this->session,
+            price: $this->price,
+            readiness: $this->readiness,
+            record: $this->record->with($sets),
+            limits: $this->limits,
+            otherPlans: $this->otherPlans,
+            layoff: $this->layoff,
+            throwing: $this->throwing,
+            givingWay: $this->givingWay,
         );
     }
 

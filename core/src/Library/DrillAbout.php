@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+/** What a drill that belongs to no rung is about. Scoring and strategy load nothing. */
+enum DrillAbout: string
+{
+    case WarmUp = 'warm_up';
+    case Footwork = 'footwork';
+    case Rehearsal = 'rehearsal';
+    case Scoring = 'scoring';
+    case Strategy = 'strategy';
+}

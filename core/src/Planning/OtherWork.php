@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Planning;
+
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Library\BlockDose;
+use Augendo\Core\Library\Drill;
+use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Side;
+
+/**
+ * What is left to do on a day whose word, limit or return took the work of the rung away: from every ladder the athlete stands on and from
+ * the drills, in the order of a session, inside the word and all limits, no longer than the session would have been. Work that costs no
+ * limit fills the time; nothing that costs one is added because there is room.
+ */
+final readonly class OtherWork
+{
+    /** How a sore place is, is asked again before its work is swapped, when it was told longer ago than this. */
+    public const ASK_AGAIN_MIN = 15;
+
+    /** A shorter session is not worth putting together. */
+    private const LEAST_MIN = 15;
+
+    /** The other side does easy repetitions, whatever the rung asks of the leading one. */
+    private const OTHER_SIDE_EFFORT = 0.5;
+
+    /** A second ladder is begun only where so many minutes are left. */
+    private const SECOND_LADDER_MIN = 8;
+
+    /**
+     * @param  list<BlockPlan>  $kept  of the sheet as it is: what stays, never more than it was
+     * @param  list<BlockPlan>  $out  of the sheet as it is: what is not for today
+     * @param  list<BlockPlan>  $added
+     * @param  list<WorkSource>  $sources  of the added ones, in the same order
+     * @param  list<Trim>  $trims  of the added ones, by their position among them
+     * @param  OnLadder|null  $leads  the other ladder whose own dose is among the added
+     */
+    private function __construct(
+        public array $kept,
+        public array $out,
+        public array $added,
+        public array $sources,
+        public array $trims,
+        public ?OnLadder $leads,
+    ) {}
+
+    /**
+     * Whether the work the session is for is gone: nothing of it that is judged is left to do.
+     *
+     * @param  array<int, BlockPlan>  $plans  as they are fitted to the day
+     */
+    public static function isDue(array $plans): bool
+    {
+        return array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->judged && $plan->reps > 0) === [];
+    }
+
+    /**
+     * @param  SessionFrame  $frame  of the sheet, without what it plans
+     * @param  array<int, BlockPlan>  $plans  of the sheet, as they are fitted to the day
+     * @param  list<CostedSet>  $done  what was done of blocks that are out already
+     * @param  OnLadder  $own  where the athlete stands on the ladder of the sheet
+     * @param  list<OnLadder>  $others  the other ladders, in the order in which they are to be thought of
+     * @param  list<Drill>  $drills
+     * @param  list<Channel>  $resting  parts that a way back keeps for itself
+     */
+    public static function of(
+        SessionFrame $frame, array $plans, array $done, OnLadder $own, array $others, array $drills, array $resting = [],
+    ): self {
+        $asked = array_map(BlockPlan::asAsked(...), $own->rung->blocks);
+        $seconds = max(60 * self::LEAST_MIN, SessionClock::seconds($asked));
+        $may = fn (BlockDose $dose): bool => self::may($frame, $dose, $resting);
+        $lowered = SessionBuilder::lowered($frame->beside($done), array_values($plans));
+        $stays = fn (BlockPlan $plan): bool => ! $plan->isDropped() && $may($plan->asked);
+        $kept = array_values(array_filter($lowered, $stays));
+        $out = array_values(array_filter($lowered, fn (BlockPlan $plan): bool => ! $stays($plan)));
+        if ($frame->readiness->isIll()) {
+            return new self([], [...$kept, ...$out], [], [], [], null);
+        }
+        if ($frame->readiness->openReferrals !== []) {
+            // Until somebody licensed has looked at it only what loads nothing is left.
+            $may = fn (BlockDose $dose): bool => $dose->loadedChannels() === [];
+            $out = [...array_filter($kept, fn (BlockPlan $plan): bool => ! $may($plan->asked)), ...$out];
+            $kept = array_values(array_filter($kept, fn (BlockPlan $plan): bool => $may($plan->asked)));
+        }
+        $pick = new WorkPicked($kept, $seconds);
+        $leads = null;
+        foreach ($others as $other) {
+            if (! $may($other->rung->ownDose())) {
+                continue;
+            }
+            if ($leads !== null && $pick->secondsLeft() < 60 * self::SECOND_LADDER_MIN) {
+                break;
+            }
+            $layoff = $frame->layoffOf($other->rung);
+            $at = $layoff->beginsAgain(Side::Dominant) ? $other->begunAgain() : $other;
+            $pick->ladder($at, $layoff, $may);
+            $leads ??= $at;
+        }
+        $pick->warmUp($drills, $own, $may);
+        $pick->ownLadder($own, $may, self::OTHER_SIDE_EFFORT);
+        $pick->drills($drills, [$own, ...$others], $may);
+        $sources = $pick->inOrder();
+        $doses = array_map(fn (WorkSource $source): BlockDose => $source->dose, $sources);
+        $built = SessionBuilder::build(
+            frame: $frame->beside([...$done, ...$frame->sets($kept)]),
+            rung: new Rung('other-work', '', '', true, [], [], new Gate, $doses),
+            minutes: (int) ceil(($seconds - SessionClock::seconds($kept)) / 60),
+            layoffs: array_filter(array_map(fn (WorkSource $source): ?Layoff => $source->layoff, $sources)),
+        );
+
+        return self::withoutDropped($kept, $out, $built, $sources, $leads);
+    }
+
+    /** @return int|null minutes of what is left; null: nothing is */
+    public function minutes(): ?int
+    {
+        $plans = [...$this->kept, ...$this->added];
+
+        return $plans === [] ? null : (int) ceil(SessionClock::seconds($plans) / 60);
+    }
+
+    /** @return list<string> ids of the objects that only what is out asks for, such as a ball for a blistered hand */
+    public function objectsOut(): array
+    {
+        return array_values(array_diff(self::objects($this->out), self::objects([...$this->kept, ...$this->added])));
+    }
+
+    /**
+     * @param  list<BlockPlan>  $plans
+     * @return list<string>
+     */
+    private static function objects(array $plans): array
+    {
+        $held = array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->object->massKg !== null);
+
+        return array_values(array_unique(array_map(fn (BlockPlan $plan): string => $plan->asked->object->id, $held)));
+    }
+
+    /** @param  list<Channel>  $resting */
+    private static function may(SessionFrame $frame, BlockDose $dose, array $resting): bool
+    {
+        $loaded = $dose->loadedChannels();
+
+        return array_filter($loaded, fn (Channel $channel): bool => in_array($channel, $resting, true)) === []
+            && $frame->wordFor(BlockPlan::asAsked($dose))->allowsWork();
+    }
+
+    /**
+     * What the limits took whole is not offered; the rest keeps its trims under its new position.
+     *
+     * @param  list<BlockPlan>  $kept
+     * @param  list<BlockPlan>  $out
+     * @param  list<WorkSource>  $sources
+     */
+    private static function withoutDropped(array $kept, array $out, BuiltSession $built, array $sources, ?OnLadder $leads): self
+    {
+        $at = [];
+        foreach ($built->blocks as $i => $plan) {
+            if (! $plan->isDropped()) {
+                $at[$i] = count($at);
+            }
+        }
+        $leading = $leads === null ? [] : array_filter(
+            array_keys($at),
+            fn (int $i): bool => $built->blocks[$i]->asked->judged && $sources[$i]->ladder === $leads->ladder->id,
+        );
+
+        return new self(
+            kept: $kept,
+            out: $out,
+            added: array_values(array_intersect_key($built->blocks, $at)),
+            sources: array_values(array_intersect_key($sources, $at)),
+            trims: array_values(array_map(
+                fn (Trim $trim): Trim => $trim->with(['block' => $at[(int) $trim->block]]),
+                array_filter($built->trims, fn (Trim $trim): bool => $trim->block !== null && isset($at[$trim->block])),
+            )),
+            leads: $leading === [] ? null : $leads,
+        );
+    }
+}
