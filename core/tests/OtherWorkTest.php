@@ -90,7 +90,8 @@ final class OtherWorkTest extends TestCase
                 }
                 $this->assertSameSize($work->added, $work->sources);
                 foreach ($work->trims as $trim) {
-                    $this->assertArrayHasKey((int) $trim->block, $work->added);
+                    $this->assertNotNull($trim->title);
+                    $this->assertTrue($trim->block === null || isset($work->added[$trim->block]));
                 }
             }
         }
@@ -154,14 +155,14 @@ final class OtherWorkTest extends TestCase
     {
         [$frame, $work] = $this->given(
             [[Site::None, null, Kind::Muscle, 0]], ['volleyball-float-serve' => 'line'], ['jump-landing' => 'stick'],
-            [$this->cap(Measure::Arm, 0.0), $this->cap(Measure::Landings, 10.0)],
+            [$this->cap(Measure::Arm, 0.0), $this->cap(Measure::Landings, 6.0)],
         );
         $this->assertSame(['warm_up', 'rehearsal', 'whole', 'other_side'], $this->kinds($work->out));
         $landings = array_sum(array_map(
             fn (BlockPlan $plan): int => $plan->asked->skill->landingsPerRep > 0 ? $plan->reps : 0, $work->added,
         ));
         $this->assertGreaterThan(0, $landings);
-        $this->assertLessThan(16, $landings, 'the rung asks for sixteen');
+        $this->assertLessThan(10, $landings, 'the part does not fit into what is left');
         $this->assertNotSame([], array_filter($work->trims, fn (Trim $trim): bool => $trim->cause === 'limit'));
         $this->assertSame([], $frame->broken([...$work->kept, ...$work->added]));
         $landed = array_filter($work->added, fn (BlockPlan $plan): bool => $plan->asked->skill->landingsPerRep > 0);
@@ -172,7 +173,7 @@ final class OtherWorkTest extends TestCase
         $lands = fn (OtherWork $of): int => array_sum(array_map(
             fn (BlockPlan $plan): int => $plan->asked->skill->landingsPerRep > 0 ? $plan->reps : 0, $of->added,
         ));
-        $this->assertLessThanOrEqual(1, $lands($after), 'what was done already is done');
+        $this->assertLessThan($landings, $lands($after), 'what was done already is done');
     }
 
     public function test_it_is_due_when_nothing_judged_is_left(): void

@@ -36,7 +36,7 @@ final readonly class OtherWork
      * @param  list<BlockPlan>  $out  of the sheet as it is: what is not for today
      * @param  list<BlockPlan>  $added
      * @param  list<WorkSource>  $sources  of the added ones, in the same order
-     * @param  list<Trim>  $trims  of the added ones, by their position among them
+     * @param  list<Trim>  $trims  of the added ones, by their position among them; null: left out whole, and not among them
      * @param  OnLadder|null  $leads  the other ladder whose own dose is among the added
      */
     private function __construct(
@@ -150,7 +150,7 @@ final readonly class OtherWork
     }
 
     /**
-     * What the limits took whole is not offered; the rest keeps its trims under its new position.
+     * What the limits took whole is not offered, only said; the rest keeps its trims under its new position.
      *
      * @param  list<BlockPlan>  $kept
      * @param  list<BlockPlan>  $out
@@ -174,10 +174,10 @@ final readonly class OtherWork
             out: $out,
             added: array_values(array_intersect_key($built->blocks, $at)),
             sources: array_values(array_intersect_key($sources, $at)),
-            trims: array_values(array_map(
-                fn (Trim $trim): Trim => $trim->with(['block' => $at[(int) $trim->block]]),
-                array_filter($built->trims, fn (Trim $trim): bool => $trim->block !== null && isset($at[$trim->block])),
-            )),
+            trims: array_map(fn (Trim $trim): Trim => $trim->with([
+                'block' => $at[$trim->block ?? -1] ?? null,
+                'title' => $trim->block === null ? $trim->title : $built->blocks[$trim->block]->asked->title,
+            ]), array_values(array_filter($built->trims, fn (Trim $trim): bool => $trim->what !== 'minutes'))),
             leads: $leading === [] ? null : $leads,
         );
     }
