@@ -10,12 +10,15 @@ use Illuminate\Auth\Access\Response;
 /** A squad somebody does not work with is answered as not there. */
 final class SquadPolicy
 {
+    public function view(User $user, Squad $squad): Response
+    {
+        return $user->visibleSquads()->whereKey($squad->id)->exists() ? Response::allow() : Response::denyAsNotFound();
+    }
+
     public function manage(User $user, Squad $squad): Response
     {
-        if (! $user->visibleSquads()->whereKey($squad->id)->exists()) {
-            return Response::denyAsNotFound();
-        }
+        $view = $this->view($user, $squad);
 
-        return $user->role->decides() ? Response::allow() : Response::deny('This is for the coach to do.');
+        return $view->denied() || $user->role->decides() ? $view : Response::deny('This is for the coach to do.');
     }
 }

@@ -15,14 +15,18 @@ use App\Courtside\Requests\FinishRequest;
 use App\Courtside\Requests\MissingCountsRequest;
 use App\Http\Answers;
 use App\Sessions\Answers\SheetView;
+use App\Sessions\Answers\SwapView;
 use App\Sessions\EditSheet;
 use App\Sessions\FinishSheet;
 use App\Sessions\OpenSheet;
 use App\Sessions\RefitPlans;
 use App\Sessions\Requests\DosesRequest;
 use App\Sessions\Requests\FitRequest;
+use App\Sessions\Requests\SwapRequest;
 use App\Sessions\Sheet;
 use App\Sessions\SheetScreen;
+use App\Sessions\SwapScreen;
+use App\Sessions\SwapWork;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -58,6 +62,22 @@ final class SheetController
         EditSheet::fitAnew($sheet, $request->integer('version'));
 
         return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh())));
+    }
+
+    /** What is left when the work of the day was taken away. */
+    #[Answers(SwapView::class)]
+    public function swap(Request $request, Sheet $sheet): JsonResponse
+    {
+        return response()->json(SwapScreen::view(OpenSheet::of(RefitPlans::toLookAt($sheet, $request->user()->workspace->today()))));
+    }
+
+    /** Takes it up; what is answered may be another sheet. */
+    #[Answers(SheetView::class)]
+    public function takeSwap(SwapRequest $request, Sheet $sheet): JsonResponse
+    {
+        RefitPlans::beforeWriting($sheet, $request->user()->workspace->today());
+
+        return response()->json(SheetScreen::view(OpenSheet::of(SwapWork::take($sheet, $request->validated(), $request->user()))));
     }
 
     #[Answers(CourtsideView::class)]

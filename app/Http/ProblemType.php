@@ -18,6 +18,7 @@ enum ProblemType: string
     case NotFound = 'not-found';
     case ThisLinkDoesNotWorkAnyMore = 'this-link-does-not-work-any-more';
     case ASeasonIsOpen = 'a-season-is-open';
+    case AskFirst = 'ask-first';
     case AlreadyCounted = 'already-counted';
     case AlreadyFinished = 'already-finished';
     case AlreadyOnTheWayBack = 'already-on-the-way-back';
@@ -100,6 +101,7 @@ enum ProblemType: string
             self::ThisLinkDoesNotWorkAnyMore => 404,
             self::ASeasonIsOpen,
             self::AlreadyCounted,
+            self::AskFirst,
             self::AlreadyFinished,
             self::AlreadyOnTheWayBack,
             self::AlreadyStarted,
@@ -136,6 +138,7 @@ enum ProblemType: string
             self::ThisLinkDoesNotWorkAnyMore => 'This link does not work any more',
             self::ASeasonIsOpen => 'A season is open',
             self::AlreadyCounted => 'Counted already',
+            self::AskFirst => 'Ask first',
             self::AlreadyFinished => 'Already finished',
             self::AlreadyOnTheWayBack => 'Already on the way back',
             self::AlreadyStarted => 'Already started',

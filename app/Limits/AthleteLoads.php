@@ -21,6 +21,7 @@ use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Marks;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
 use Illuminate\Support\Facades\DB;
 
 /** Fetches what the limits need for many athletes at once, in a handful of queries. */
@@ -125,20 +126,42 @@ final class AthleteLoads
         $today = DB::table('work_sets')->whereIn('athlete_id', $ids)->where('day', '>=', $on->iso())->where('day', '<=', $last->iso())
             ->when($withoutSheet !== null, fn ($query) => $query->where('session', '!=', $withoutSheet))->get();
         foreach ($today as $row) {
-            $record[$row->athlete_id][] = new CostedSet(
-                day: $on->ordinal,
-                session: $row->session,
-                skill: $row->skill,
-                family: $skills[$row->skill]->family,
-                side: Side::from($row->side),
-                implement: Implement::from($row->implement),
-                cost: DailyTotals::toCost($row),
-                effort: $row->effort === null ? 1.0 : (float) $row->effort,
-                distanceM: $row->distance_m === null ? null : (float) $row->distance_m,
-            );
+            $record[$row->athlete_id][] = self::costed($row, $on, $skills);
         }
 
         return $record;
+    }
+
+    /**
+     * What was done on one sheet so far.
+     *
+     * @param  Day  $on  the day it counts on
+     * @return array<string, list<CostedSet>> by block
+     */
+    public function doneOf(string $sheetId, Day $on): array
+    {
+        $done = [];
+        foreach (DB::table('work_sets')->where('session', $sheetId)->whereNotNull('block_id')->get() as $row) {
+            $done[$row->block_id][] = self::costed($row, $on, $this->library->skills());
+        }
+
+        return $done;
+    }
+
+    /** @param  array<string, Skill>  $skills */
+    private static function costed(object $row, Day $on, array $skills): CostedSet
+    {
+        return new CostedSet(
+            day: $on->ordinal,
+            session: $row->session,
+            skill: $row->skill,
+            family: $skills[$row->skill]->family,
+            side: Side::from($row->side),
+            implement: Implement::from($row->implement),
+            cost: DailyTotals::toCost($row),
+            effort: $row->effort === null ? 1.0 : (float) $row->effort,
+            distanceM: $row->distance_m === null ? null : (float) $row->distance_m,
+        );
     }
 
     /**

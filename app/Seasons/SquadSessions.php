@@ -24,6 +24,8 @@ final class SquadSessions
             ->where('ladder', $ladder)
             ->whereBetween('held_on', $span)
             ->get(['training_session_id', 'state'])
+            // Somebody whose work was swapped has a sheet that was called off, and the one that took its place.
+            ->sortBy(fn (Sheet $sheet): bool => $sheet->state !== Sheet::CALLED_OFF)
             ->keyBy('training_session_id');
         $usual = MakeSheets::standing($athlete->id)->first()?->ladder;
         $squads = DB::table('athlete_squad')->where('athlete_id', $athlete->id)->pluck('squad_id');

@@ -25,25 +25,15 @@ final class EditSheet
         Alone::with($sheet->athlete_id, function () use ($sheet, $doses, $version): void {
             $sheet->refresh();
             self::refuseStale($sheet, $version);
-            if ($sheet->state === 'finished') {
-                throw new Problem(ProblemType::AlreadyFinished, 'A finished session keeps its doses.');
-            }
-            if ($sheet->state === Sheet::CALLED_OFF) {
-                throw new Problem(ProblemType::Closed, 'This session is called off. Take that back first, on its page.');
-            }
+            self::refuseClosed($sheet);
             $open = OpenSheet::of($sheet);
             $plans = $open->withDoses($doses);
-            $refusals = self::refusals($open, $plans);
+            $refusals = self::refusals($open, $plans, $open->doneByPosition());
             if ($refusals !== []) {
                 throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
             }
             foreach ($sheet->blocks as $i => $block) {
-                $block->update([
-                    'sets' => $plans[$i]->sets,
-                    'reps' => $plans[$i]->reps,
-                    'effort' => $plans[$i]->effort,
-                    'distance_m' => $plans[$i]->distanceM,
-                ]);
+                $block->update(SheetBlock::given($plans[$i]));
             }
             $sheet->update(['version' => $version + 1, 'edited' => true]);
             RefitPlans::thatGiveWay($sheet);
@@ -61,8 +51,19 @@ final class EditSheet
         FitSheet::now($sheet);
     }
 
+    /** @throws Problem when the session is over, or called off */
+    public static function refuseClosed(Sheet $sheet): void
+    {
+        if ($sheet->state === 'finished') {
+            throw new Problem(ProblemType::AlreadyFinished, 'A finished session keeps its doses.');
+        }
+        if ($sheet->state === Sheet::CALLED_OFF) {
+            throw new Problem(ProblemType::Closed, 'This session is called off. Take that back first, on its page.');
+        }
+    }
+
     /** @throws Problem when somebody saved the sheet since it was read */
-    private static function refuseStale(Sheet $sheet, int $version): void
+    public static function refuseStale(Sheet $sheet, int $version): void
     {
         if ($version !== $sheet->version) {
             throw new Problem(
@@ -78,17 +79,18 @@ final class EditSheet
      * Why these doses may not be done: a hard limit, or the word.
      *
      * @param  list<BlockPlan>  $plans
+     * @param  array<int, int>  $done  repetitions by position: no more than these is nothing new, whatever the word says by now
      * @return list<string>
      */
-    public static function refusals(OpenSheet $open, array $plans): array
+    public static function refusals(OpenSheet $open, array $plans, array $done = []): array
     {
         $refusals = [];
         foreach ($open->frame()->broken($plans) as $state) {
             $refusals[] = "{$state->limit->label}: ".Wording::limit($state, $open->day());
         }
-        foreach ($plans as $plan) {
+        foreach ($plans as $i => $plan) {
             $word = $open->frame()->wordFor($plan);
-            if ($plan->reps === 0) {
+            if ($plan->reps <= ($done[$i] ?? 0)) {
                 continue;
             }
             $title = Wording::blockKind($plan->asked->kind).' “'.$plan->asked->title.'”';

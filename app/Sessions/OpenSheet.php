@@ -28,6 +28,8 @@ use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Claim;
+use Augendo\Core\Planning\OnLadder;
+use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Readiness\Readiness;
@@ -198,6 +200,67 @@ final class OpenSheet
     public function returns(): ReturnsUnderWay
     {
         return $this->returns ??= new ReturnsUnderWay([$this->athlete], $this->day());
+    }
+
+    /** @return list<int> repetitions that were done of each block */
+    public function doneByPosition(): array
+    {
+        $done = $this->sheet->state === 'planned' ? [] : $this->sheet->doneByBlock();
+
+        return $this->sheet->blocks->map(fn (SheetBlock $block): int => $done[$block->id] ?? 0)->values()->all();
+    }
+
+    /** What is left of the day when its work was taken away; what was done of a block that is out counts as done. */
+    public function otherWork(): OtherWork
+    {
+        $byBlock = $this->loads->doneOf($this->sheet->id, $this->day());
+        $reps = $this->sheet->doneByBlock();
+        $plans = $this->plans();
+        $done = [];
+        foreach ($this->sheet->blocks as $i => $block) {
+            $sets = $byBlock[$block->id] ?? [];
+            if ($sets === []) {
+                continue;
+            }
+            if ($this->frame()->wordFor($plans[$i])->allowsWork() && $plans[$i]->reps > 0) {
+                $plans[$i] = $plans[$i]->withReps(max($plans[$i]->reps, $reps[$block->id] ?? 0));
+            } else {
+                $plans[$i] = $plans[$i]->withReps(0);
+                $done = [...$done, ...$sets];
+            }
+        }
+        $return = $this->returns()->open($this->athlete->id);
+
+        return OtherWork::of(
+            frame: $this->frame(),
+            plans: $plans,
+            done: $done,
+            own: new OnLadder($this->ladder()->onFloor($this->floor()), $this->ladderRung()),
+            others: $this->otherLadders(),
+            drills: array_values($this->library->drills()),
+            resting: $return === null ? [] : $return->site->channels(),
+        );
+    }
+
+    /** @return list<OnLadder> what else the athlete climbs, and has no sheet for on that day, the ladder entered last first */
+    private function otherLadders(): array
+    {
+        $planned = Sheet::query()
+            ->where('athlete_id', $this->athlete->id)
+            ->where('held_on', $this->day()->iso())
+            ->where('state', '!=', Sheet::CALLED_OFF)
+            ->pluck('ladder')
+            ->all();
+        $others = [];
+        foreach (MakeSheets::standing($this->athlete->id)->whereNotIn('ladder', [...$planned, $this->sheet->ladder]) as $placement) {
+            $ladder = $this->library->ladder($placement->ladder)->forAthlete($this->profile(), $this->day())->onFloor($this->floor());
+            $rung = $ladder->rung($placement->rung);
+            if ($rung !== null && ! $placement->placing) {
+                $others[] = new OnLadder($ladder, $rung);
+            }
+        }
+
+        return $others;
     }
 
     /** @return list<BlockPlan> */

@@ -16,4 +16,5 @@ enum PlanAct: string
     case Closed = 'closed';
     case Joined = 'joined';
     case TakenOut = 'taken_out';
+    case Swapped = 'swapped';
 }

@@ -15,6 +15,8 @@ final class SessionChangePolicy
 
     public function takeBack(User $user, SessionChange $change): Response
     {
-        return $this->squads->manage($user, $change->squad);
+        $own = $change->kind === PlanAct::Swapped && $change->made_by === $user->id;
+
+        return $own ? $this->squads->view($user, $change->squad) : $this->squads->manage($user, $change->squad);
     }
 }

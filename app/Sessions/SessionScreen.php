@@ -18,6 +18,7 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Stations\Attendee;
@@ -90,6 +91,17 @@ final class SessionScreen
         return $view;
     }
 
+    /** Whether nothing is left of the work somebody is there for: what is left then is one touch away. */
+    private function isSwapDue(Sheet $sheet, DayReadiness $health, Day $today): bool
+    {
+        $plans = $sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->values()->all();
+
+        return in_array($sheet->state, ['planned', 'running'], true) && $sheet->swappedBy() === null && ! $sheet->day()->isAfter($today)
+            && OtherWork::isDue(
+                $health->readiness($sheet->athlete, $sheet->trainingSession->squad), $sheet->athlete->throwing_side, $plans,
+            );
+    }
+
     /** @param  list<string>  $differences */
     private function of(Stations $open, StationPlan $plan, array $differences, User $user): SessionView
     {
@@ -134,6 +146,7 @@ final class SessionScreen
                 late_minutes: (int) ($setup['late'][$attendee->id] ?? 0),
                 useful_share: $attendee->work === [] ? null : $share[$attendee->id],
                 left_out: $rounds->leftOutOf($attendee->id),
+                swap: $this->isSwapDue($sheets[$attendee->id], $book, $today),
             ), $plan->hour->attendees),
             rounds: $rounds->views($session->starts_at),
             flags: array_map(

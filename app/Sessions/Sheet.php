@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One athlete's part of a session: blocks with doses fitted to the day.
@@ -86,6 +87,31 @@ final class Sheet extends Record
     public function taps(): array
     {
         return $this->events->map(fn (RepEvent $event): Tap => $event->tap())->values()->all();
+    }
+
+    /** @return array<string, int> repetitions that were done, by block */
+    public function doneByBlock(): array
+    {
+        return DB::table('work_sets')
+            ->where('session', $this->id)
+            ->whereNotNull('block_id')
+            ->groupBy('block_id')
+            ->selectRaw('block_id, sum(reps) as reps')
+            ->pluck('reps', 'block_id')
+            ->map(fn (mixed $reps): int => (int) $reps)
+            ->all();
+    }
+
+    /** @return string|null the change of the plan that swapped its work, where it was swapped */
+    public function swappedBy(): ?string
+    {
+        foreach ($this->notes() as $note) {
+            if ($note->why === 'swapped') {
+                return $note->figures['change'];
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, Side> the side asked for, by block: the judged ones */

@@ -65,8 +65,14 @@ final class SheetBlock extends Record
             'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm,
             'judged' => $dose->judged,
             'loads' => $dose->loads === null ? null : array_map(fn (Channel $channel): string => $channel->value, $dose->loads),
-            'sets' => $plan->sets, 'reps' => $plan->reps, 'effort' => $plan->effort, 'distance_m' => $plan->distanceM,
+            ...self::given($plan),
         ]);
+    }
+
+    /** @return array{sets: int, reps: int, effort: float, distance_m: float|null} the dose as it is given */
+    public static function given(BlockPlan $plan): array
+    {
+        return ['sets' => $plan->sets, 'reps' => $plan->reps, 'effort' => $plan->effort, 'distance_m' => $plan->distanceM];
     }
 
     /**

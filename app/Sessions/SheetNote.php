@@ -11,6 +11,7 @@ use Augendo\Core\Library\Rung;
 use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Trim;
+use Augendo\Core\Planning\WorkSource;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StepAsked;
@@ -24,7 +25,8 @@ final readonly class SheetNote
     private const VERSION = 1;
 
     /**
-     * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'|'as_written'  $why
+     * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'
+     *         |'swapped'|'other_work'|'as_written'  $why
      * @param  array<string, mixed>  $figures
      * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
      */
@@ -86,6 +88,31 @@ final readonly class SheetNote
         return new self('gave_way', ['to' => array_map(fn (Claim $claim): array => [
             'kind' => $claim->kind->value, 'title' => $claim->title, 'starts_at' => $claim->startsAt,
         ], $first)]);
+    }
+
+    /**
+     * The work of the day was taken away, and this is what was left.
+     *
+     * @param  string  $change  id of the change of the plan, by which it is taken back
+     * @param  Rung  $rung  whose work it was
+     */
+    public static function swapped(string $change, string $ladder, Rung $rung): self
+    {
+        return new self('swapped', ['change' => $change, 'ladder' => $ladder, 'rung' => $rung->id]);
+    }
+
+    /** @param  int  $block  position on the sheet, from 0 */
+    public static function otherWork(WorkSource $source, int $block): self
+    {
+        return new self('other_work', [
+            'from' => $source->from, 'ladder' => $source->ladder, 'rung' => $source->rung, 'name' => $source->name,
+        ], $block);
+    }
+
+    /** The same reason beside a block that stands elsewhere now. */
+    public function at(int $block): self
+    {
+        return new self($this->why, $this->figures, $block, $this->version);
     }
 
     /** @return array{v: int, why: string, block: int|null, figures: array<string, mixed>} */

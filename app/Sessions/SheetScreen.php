@@ -18,7 +18,6 @@ use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Word;
-use Illuminate\Support\Facades\DB;
 
 /** What, in what order, how much, and why not more. */
 final class SheetScreen
@@ -30,11 +29,7 @@ final class SheetScreen
         $on = $open->day();
         $kept = $plans === null;
         $plans ??= $open->plans();
-        $done = DB::table('work_sets')
-            ->where('session', $sheet->id)
-            ->groupBy('block_id')
-            ->selectRaw('block_id, sum(reps) as reps')
-            ->pluck('reps', 'block_id');
+        $done = $sheet->doneByBlock();
         $readiness = $open->readiness();
         $notes = array_filter(
             $sheet->notes(),
@@ -67,7 +62,7 @@ final class SheetScreen
                     plan: $plan,
                     plans: $plans,
                     position: $i,
-                    done: (int) ($done[$block->id] ?? 0),
+                    done: $done[$block->id] ?? 0,
                     notes: $words[$i] ?? [],
                 ),
                 $sheet->blocks->all(),
@@ -76,9 +71,9 @@ final class SheetScreen
             ),
             trims: [...($sheet->stale ? [SheetWording::WAITS_TO_BE_FITTED] : []), ...($words['sheet'] ?? [])],
             tapes: Tapes::inPlay($open->frame()->states($plans), $on),
-            broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans),
+            broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans, $open->doneByPosition()),
             rule_notice: $open->ruleSet()->notice,
-            possible: self::blockIds($sheet, $open->frame()->stillPossible($plans)),
+            swap: SwapScreen::state($open, $plans),
             return: ReturnRefs::ofSheet($open),
             focus: array_map(
                 fn (Fault $fault): FaultView => new FaultView(
@@ -144,15 +139,6 @@ final class SheetScreen
             done_reps: $done,
             trims: $notes,
         );
-    }
-
-    /**
-     * @param  list<int>|null  $positions
-     * @return list<string>|null ids of the blocks there
-     */
-    private static function blockIds(Sheet $sheet, ?array $positions): ?array
-    {
-        return $positions === null ? null : array_map(fn (int $i): string => $sheet->blocks[$i]->id, $positions);
     }
 
     /**

@@ -64,6 +64,7 @@ final class PlanWording
             PlanAct::Closed => "{$what}: closed, who was not counted taken out.",
             PlanAct::Joined => "{$what}: ".($athlete ?? 'somebody').' added.',
             PlanAct::TakenOut => "{$what}: ".($athlete ?? 'somebody').' taken out.',
+            PlanAct::Swapped => "{$what}: work of ".($athlete ?? 'somebody').' swapped.',
         };
     }
 

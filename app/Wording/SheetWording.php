@@ -43,6 +43,8 @@ final class SheetWording
                 .'in the middle of it.',
             'emphasis' => 'From the season: '.lcfirst(PlanWording::emphasis(Emphasis::from($of['emphasis']))).'.',
             'gave_way' => self::gaveWay($of['to']),
+            'swapped' => $this->swapped($of),
+            'other_work' => $this->source($of['from'], $of['ladder'], $of['rung']),
             default => $of['words'],
         };
     }
@@ -58,6 +60,30 @@ final class SheetWording
         $verb = count($names) === 1 ? 'comes' : 'come';
 
         return ucfirst(implode(' and ', $names))." {$verb} first on this day: this session gave way and got what was left.";
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private function swapped(array $of): string
+    {
+        $ladder = $this->library->ladder($of['ladder']);
+
+        return "The work of {$ladder->name}, “{$this->rungName($ladder, $of['rung'])}”, is not for this day: this is what is left. It does not "
+            .'count on that rung.';
+    }
+
+    /** Where something comes from that no rung of the day asked for. */
+    public function source(string $from, ?string $ladder, ?string $rung): string
+    {
+        $of = $ladder === null ? null : $this->library->ladder($ladder);
+        $name = $of === null ? '' : "{$of->name}, “{$this->rungName($of, (string) $rung)}”";
+
+        return match ($from) {
+            'own' => "Nothing in the hand, from {$name}.",
+            'other_side' => 'The other side, easily: '.lcfirst($name).'.',
+            'ladder' => "From {$name}.",
+            'fault' => "Mends a fault of {$name}.",
+            default => 'A drill that costs no limit.',
+        };
     }
 
     /** @param  array<string, mixed>  $of */

@@ -6,7 +6,6 @@ namespace Augendo\Core\Tests;
 
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
-use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
@@ -179,9 +178,27 @@ final class OtherWorkTest extends TestCase
     public function test_it_is_due_when_nothing_judged_is_left(): void
     {
         $plans = array_map(BlockPlan::asAsked(...), $this->on('volleyball-float-serve', 'line')->rung->blocks);
-        $this->assertFalse(OtherWork::isDue($plans));
-        $this->assertTrue(OtherWork::isDue(array_map(fn (BlockPlan $plan): BlockPlan => $plan->withReps(0), $plans)));
-        $this->assertTrue(OtherWork::isDue([]));
+        $due = fn (array $reports, array $plans): bool => OtherWork::isDue(
+            $this->given($reports, ['volleyball-float-serve' => 'line'], [])[0]->readiness, Handedness::Right, $plans,
+        );
+        $well = [[Site::None, null, Kind::Muscle, 0]];
+        $this->assertFalse($due($well, $plans));
+        $this->assertTrue($due($well, array_map(fn (BlockPlan $plan): BlockPlan => $plan->withReps(0), $plans)));
+        $this->assertTrue($due($well, []));
+        $this->assertTrue($due([[Site::Wrist, 'right', Kind::Joint, 3]], $plans), 'doses of a coach, or of before it hurt');
+        $this->assertFalse($due([[Site::Wrist, 'left', Kind::Joint, 3]], $plans), 'the other hand');
+    }
+
+    public function test_a_sore_place_is_asked_again_unless_it_was_told_just_now_and_a_referral_is_not(): void
+    {
+        $ask = fn (array $reports, string $told): array => array_map(
+            fn (SorenessReport $report): string => $report->site->value,
+            OtherWork::toAskAgain($this->given($reports, ['volleyball-float-serve' => 'line'], [])[0]->readiness, Instant::of($told)),
+        );
+        $sore = [[Site::Wrist, 'right', Kind::Joint, 3], [Site::Thigh, 'left', Kind::Muscle, 2]];
+        $this->assertSame(['wrist'], $ask($sore, self::ON.'T08:01:00+01:00'), 'a little sore rules nothing out');
+        $this->assertSame([], $ask($sore, self::ON.'T07:59:00+01:00'), 'told since');
+        $this->assertSame([], $ask([[Site::Knee, 'left', Kind::Swelling, 4]], self::ON.'T09:00:00+01:00'));
     }
 
     public function test_every_drill_may_be_done_somewhere_and_what_is_scoring_or_strategy_loads_nothing(): void
@@ -254,12 +271,12 @@ final class OtherWorkTest extends TestCase
     }
 
     /**
-     * @param  list<BlockPlan>  $plans
+     * @param  array<int, BlockPlan>  $plans
      * @return list<string>
      */
     private function kinds(array $plans): array
     {
-        return array_map(fn (BlockPlan $plan): string => $plan->asked->kind->value, $plans);
+        return array_values(array_map(fn (BlockPlan $plan): string => $plan->asked->kind->value, $plans));
     }
 
     /** @return list<string> */

@@ -20,7 +20,6 @@ use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Limits\StreakLimit;
 use Augendo\Core\Load\AthleteProfile;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Load\Family;

@@ -9,14 +9,11 @@ use App\Sessions\Sheet;
 use Database\Factories\AthleteFactory;
 use Database\Factories\PlacementFactory;
 use Database\Factories\SheetFactory;
-use Database\Factories\SorenessReportFactory;
 use Database\Factories\SquadFactory;
 use Database\Factories\TrainingSessionFactory;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Carbon;
-use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Finder\Finder;
 use Tests\TestCase;
 
@@ -53,40 +50,12 @@ final class FactoriesTest extends TestCase
         $this->actingAs($this->coach())->getJson("/api/sheets/{$sheet->id}")->assertNotFound();
     }
 
-    /**
-     * What is sore rules some blocks out; the sheet names those that are left.
-     *
-     * @param  list<string>|null  $possible  kinds of blocks
-     */
-    #[TestWith(['none', null, 0, null])]
-    #[TestWith(['shoulder', 'right', 6, ['other_side']])]
-    #[TestWith(['knee', 'left', 6, ['warm_up', 'rehearsal', 'whole', 'other_side']])]
-    public function test_a_sheet_names_what_is_still_possible(string $site, ?string $side, int $score, ?array $possible): void
-    {
-        [$athlete, $sheet] = $this->athleteWithASheet([
-            'site' => $site, 'side' => $side, 'score' => $score, 'kind' => $site === 'knee' ? 'joint' : 'muscle',
-        ]);
-        $coach = UserFactory::new()->in($athlete->workspace)->create();
-        $shown = $this->actingAs($coach)->getJson("/api/sheets/{$sheet->id}")->assertOk();
-        $kinds = array_column($shown->json('blocks'), 'kind', 'id');
-        $ids = $shown->json('possible');
-        $named = $ids === null ? null : array_map(fn (string $id): string => $kinds[$id], $ids);
-        $this->assertSame($possible, $named, (string) $shown->json('why'));
-    }
-
-    /**
-     * @param  array<string, mixed>|null  $report  of this morning; null: nobody has checked in
-     * @return array{Athlete, Sheet} on a rung of the float serve, with today’s sheet fitted
-     */
-    private function athleteWithASheet(?array $report = null): array
+    /** @return array{Athlete, Sheet} on a rung of the float serve, with today’s sheet fitted */
+    private function athleteWithASheet(): array
     {
         $squad = SquadFactory::new()->create();
         $athlete = AthleteFactory::new()->in($squad)->create();
         PlacementFactory::new()->create(['athlete_id' => $athlete->id, 'rung' => 'line']);
-        if ($report !== null) {
-            $justNow = Carbon::now('Europe/Lisbon')->subSecond()->toIso8601String();
-            SorenessReportFactory::new()->create(['athlete_id' => $athlete->id, 'at' => $justNow, ...$report]);
-        }
         $session = TrainingSessionFactory::new()->create(['squad_id' => $squad->id]);
 
         return [$athlete, SheetFactory::new()->of($athlete, $session)->fitted()->create()];

@@ -39,8 +39,8 @@ final readonly class SheetView
         /** @var list<string> why these doses cannot be saved */
         public array $broken,
         public string $rule_notice,
-        /** @var list<string>|null blocks that may be done when a sore part rules others out; null: it rules out none, or all */
-        public ?array $possible,
+        /** null: the work the session is for stands */
+        public ?SwapStateView $swap,
         /** the return whose stage this sheet is, or which it waits for */
         public ?ReturnRefView $return,
         /** @var list<FaultView> two or three at most, the most important first */

@@ -19,5 +19,7 @@ final readonly class StationMemberView
         public ?float $useful_share,
         /** @var list<string> doses without a place, each with why */
         public array $left_out,
+        /** nothing is left of the work they are there for */
+        public bool $swap,
     ) {}
 }

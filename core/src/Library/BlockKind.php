@@ -15,4 +15,10 @@ enum BlockKind: string
     case GameLike = 'game_like';
     case OtherSide = 'other_side';
     case CoolDown = 'cool_down';
+
+    /** @return int place in a session, from 0 */
+    public function place(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
 }

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Gates\Gate;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Drill;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Readiness\Readiness;
+use Augendo\Core\Readiness\SorenessReport;
 
 /**
  * What is left to do on a day whose word, limit or return took the work of the rung away: from every ladder the athlete stands on and from
@@ -32,8 +36,8 @@ final readonly class OtherWork
     private const SECOND_LADDER_MIN = 8;
 
     /**
-     * @param  list<BlockPlan>  $kept  of the sheet as it is: what stays, never more than it was
-     * @param  list<BlockPlan>  $out  of the sheet as it is: what is not for today
+     * @param  array<int, BlockPlan>  $kept  of the sheet as it is, by position: what stays, never more than it was
+     * @param  array<int, BlockPlan>  $out  of the sheet as it is, by position: what is not for today
      * @param  list<BlockPlan>  $added
      * @param  list<WorkSource>  $sources  of the added ones, in the same order
      * @param  list<Trim>  $trims  of the added ones, by their position among them; null: left out whole, and not among them
@@ -49,13 +53,16 @@ final readonly class OtherWork
     ) {}
 
     /**
-     * Whether the work the session is for is gone: nothing of it that is judged is left to do.
+     * Whether the work the session is for is gone: nothing of it that is judged is left to do, or may be done.
      *
-     * @param  array<int, BlockPlan>  $plans  as they are fitted to the day
+     * @param  array<int, BlockPlan>  $plans  of the sheet
      */
-    public static function isDue(array $plans): bool
+    public static function isDue(Readiness $readiness, Handedness $throwing, array $plans): bool
     {
-        return array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->judged && $plan->reps > 0) === [];
+        $stands = fn (BlockPlan $plan): bool => $plan->asked->judged && $plan->reps > 0
+            && $readiness->forWork($plan->asked->loadedChannels(), $throwing->bodySide($plan->asked->side))->allowsWork();
+
+        return array_filter($plans, $stands) === [];
     }
 
     /**
@@ -75,18 +82,16 @@ final readonly class OtherWork
         $may = fn (BlockDose $dose): bool => self::may($frame, $dose, $resting);
         $lowered = SessionBuilder::lowered($frame->beside($done), array_values($plans));
         $stays = fn (BlockPlan $plan): bool => ! $plan->isDropped() && $may($plan->asked);
-        $kept = array_values(array_filter($lowered, $stays));
-        $out = array_values(array_filter($lowered, fn (BlockPlan $plan): bool => ! $stays($plan)));
+        $kept = array_filter($lowered, $stays);
         if ($frame->readiness->isIll()) {
-            return new self([], [...$kept, ...$out], [], [], [], null);
+            return new self([], $lowered, [], [], [], null);
         }
         if ($frame->readiness->openReferrals !== []) {
             // Until somebody licensed has looked at it only what loads nothing is left.
             $may = fn (BlockDose $dose): bool => $dose->loadedChannels() === [];
-            $out = [...array_filter($kept, fn (BlockPlan $plan): bool => ! $may($plan->asked)), ...$out];
-            $kept = array_values(array_filter($kept, fn (BlockPlan $plan): bool => $may($plan->asked)));
+            $kept = array_filter($kept, fn (BlockPlan $plan): bool => $may($plan->asked));
         }
-        $pick = new WorkPicked($kept, $seconds);
+        $pick = new WorkPicked(array_values($kept), $seconds);
         $leads = null;
         foreach ($others as $other) {
             if (! $may($other->rung->ownDose())) {
@@ -112,7 +117,21 @@ final readonly class OtherWork
             layoffs: array_filter(array_map(fn (WorkSource $source): ?Layoff => $source->layoff, $sources)),
         );
 
-        return self::withoutDropped($kept, $out, $built, $sources, $leads);
+        return self::withoutDropped($kept, array_diff_key($lowered, $kept), $built, $sources, $leads);
+    }
+
+    /**
+     * The sore places to ask about before this is taken up: told of too long ago, or on another day.
+     *
+     * @param  Instant  $told  the moment from which on an answer is fresh: see ASK_AGAIN_MIN
+     * @return list<SorenessReport>
+     */
+    public static function toAskAgain(Readiness $readiness, Instant $told): array
+    {
+        return array_values(array_filter(
+            $readiness->ruledOutBy(),
+            fn (SorenessReport $report): bool => $told->isAfter($report->at),
+        ));
     }
 
     /** @return int|null minutes of what is left; null: nothing is */
@@ -130,7 +149,7 @@ final readonly class OtherWork
     }
 
     /**
-     * @param  list<BlockPlan>  $plans
+     * @param  array<int, BlockPlan>  $plans
      * @return list<string>
      */
     private static function objects(array $plans): array
@@ -138,6 +157,22 @@ final readonly class OtherWork
         $held = array_filter($plans, fn (BlockPlan $plan): bool => $plan->asked->object->massKg !== null);
 
         return array_values(array_unique(array_map(fn (BlockPlan $plan): string => $plan->asked->object->id, $held)));
+    }
+
+    /**
+     * What is left in the order of a session: what was on the sheet before what is new to it.
+     *
+     * @return list<array{BlockPlan, int|null, int|null}> the dose; its position on the sheet, or among the added ones
+     */
+    public function inOrder(): array
+    {
+        $all = [
+            ...array_map(fn (BlockPlan $plan, int $at): array => [$plan, $at, null], $this->kept, array_keys($this->kept)),
+            ...array_map(fn (BlockPlan $plan, int $at): array => [$plan, null, $at], $this->added, array_keys($this->added)),
+        ];
+        usort($all, fn (array $a, array $b): int => $a[0]->asked->kind->place() <=> $b[0]->asked->kind->place());
+
+        return $all;
     }
 
     /** @param  list<Channel>  $resting */
@@ -152,8 +187,8 @@ final readonly class OtherWork
     /**
      * What the limits took whole is not offered, only said; the rest keeps its trims under its new position.
      *
-     * @param  list<BlockPlan>  $kept
-     * @param  list<BlockPlan>  $out
+     * @param  array<int, BlockPlan>  $kept
+     * @param  array<int, BlockPlan>  $out
      * @param  list<WorkSource>  $sources
      */
     private static function withoutDropped(array $kept, array $out, BuiltSession $built, array $sources, ?OnLadder $leads): self

@@ -55,7 +55,7 @@ final class WorkPicked
         }
         foreach ($drills as $drill) {
             if ($drill->about === DrillAbout::WarmUp && $drill->isFor($own->ladder->skill) && $may($drill->dose)) {
-                $this->picked[] = new WorkSource($drill->dose, 'drill', name: $drill->id);
+                $this->picked[] = self::drill($drill);
 
                 return;
             }
@@ -105,7 +105,7 @@ final class WorkPicked
             foreach ($drills as $drill) {
                 $known = array_filter($ladders, fn (OnLadder $at): bool => $drill->isFor($at->ladder->skill)) !== [];
                 if ($known && $drill->about === $about) {
-                    $this->whereItFits(new WorkSource($drill->dose, 'drill', name: $drill->id), $may);
+                    $this->whereItFits(self::drill($drill), $may);
                 }
             }
         }
@@ -114,11 +114,16 @@ final class WorkPicked
     /** @return list<WorkSource> in the order of a session */
     public function inOrder(): array
     {
-        $order = array_flip(array_map(fn (BlockKind $kind): string => $kind->value, BlockKind::cases()));
         $picked = $this->picked;
-        usort($picked, fn (WorkSource $a, WorkSource $b): int => $order[$a->dose->kind->value] <=> $order[$b->dose->kind->value]);
+        usort($picked, fn (WorkSource $a, WorkSource $b): int => $a->dose->kind->place() <=> $b->dose->kind->place());
 
         return $picked;
+    }
+
+    /** Nobody has to be used to what neither throws nor lands. */
+    private static function drill(Drill $drill): WorkSource
+    {
+        return new WorkSource($drill->dose, 'drill', name: $drill->id, layoff: Layoff::days(0));
     }
 
     /** @param  callable(BlockDose): bool  $may */

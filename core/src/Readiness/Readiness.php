@@ -195,6 +195,24 @@ final readonly class Readiness
     }
 
     /**
+     * The places that rule work out for the day without referring it: how they are now is asked before other work is taken up.
+     *
+     * @return list<SorenessReport> what was last said of each
+     */
+    public function ruledOutBy(): array
+    {
+        $last = [];
+        foreach (array_merge(...array_values($this->reasons)) as $reason) {
+            if ($reason->word === Word::None && $reason->report !== null) {
+                $known = $last[$reason->report->place()] ?? null;
+                $last[$reason->report->place()] = $known !== null && $known->at->isAfter($reason->report->at) ? $known : $reason->report;
+            }
+        }
+
+        return array_values($last);
+    }
+
+    /**
      * The word for work on these channels done with one side of the body. What is sore on the other arm or hand does not count; an open
      * referral, and what is sore in the trunk or the legs, counts on both sides.
      *

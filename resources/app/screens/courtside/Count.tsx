@@ -57,6 +57,9 @@ function Halted({ court, here }: { court: Court; here: Here }) {
                         Next: {here.next.title}
                     </button>
                 )}
+                <button type="button" className="btn thumb" onClick={() => court.open({ name: 'swap' })}>
+                    What is left today
+                </button>
                 <button type="button" className="btn btn-main thumb" onClick={() => court.open({ name: 'finish' })}>
                     Finish
                 </button>

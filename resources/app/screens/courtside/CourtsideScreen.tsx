@@ -55,6 +55,13 @@ function Running({ pack }: { pack: Courtside }) {
             {court.here === null ? (
                 <div className="grow p-6">
                     <p className="head text-xl">{pack.stop}</p>
+                    <button
+                        type="button"
+                        className="btn btn-main thumb mt-4"
+                        onClick={() => court.open({ name: 'swap' })}
+                    >
+                        What {pack.athlete.given_name} can do today
+                    </button>
                 </div>
             ) : (
                 <div

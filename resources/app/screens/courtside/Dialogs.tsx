@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from '@tanstack/react-router';
+import { useLocation, useNavigate } from '@tanstack/react-router';
 import { CheckIn } from '../../parts/CheckIn';
 import { Sheetlet } from '../../parts/Sheetlet';
+import { WhatIsLeft } from '../../parts/WhatIsLeft';
 import { DoseForm } from './DoseForm';
 import { FinishForm } from './FinishForm';
 import { Landed } from './Landed';
@@ -30,7 +31,27 @@ export function Dialogs({ court }: { court: Court }) {
                 </dl>
             </Sheetlet>
             <Finish court={court} />
+            <Swap court={court} />
         </>
+    );
+}
+
+/** What is left may be on a sheet of its own: it is counted there, in the line or alone as before. */
+function Swap({ court: { pack, dialog, close } }: { court: Court }) {
+    const navigate = useNavigate();
+    const inLine = useLocation().pathname.endsWith('/line');
+    if (dialog?.name !== 'swap') return null;
+    return (
+        <WhatIsLeft
+            sheetId={pack.sheet_id}
+            athlete={pack.athlete}
+            onClose={close}
+            onTaken={(sheet) => {
+                close();
+                const to = inLine ? '/sheets/$sheetId/line' : '/sheets/$sheetId/courtside';
+                void navigate({ to, params: { sheetId: sheet.id } });
+            }}
+        />
     );
 }
 

@@ -9,7 +9,8 @@ import { budget, doseOf } from '../../rules/doses';
 import { grown, leadingFault, nudge } from '../../rules/pattern';
 
 /** What lies over the count; a correction and a place belong to a repetition. */
-export type Dialog = { name: 'sore' | 'finish' | 'dose' | 'keys' } | { name: 'correct' | 'landed'; rep: RepEvent };
+export type Dialog =
+    { name: 'sore' | 'finish' | 'dose' | 'keys' | 'swap' } | { name: 'correct' | 'landed'; rep: RepEvent };
 
 /** The block that is counted, and how far it is. */
 export type Here = {

@@ -1,7 +1,9 @@
 import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
 import type { Session } from '../../api/client';
 import { percent } from '../../api/words';
 import { useMe } from '../../parts/Frame';
+import { WhatIsLeft } from '../../parts/WhatIsLeft';
 import { WordMark } from '../../parts/WordMark';
 import type { Changes } from './useSession';
 
@@ -24,6 +26,7 @@ export function Members({ kept, session }: { kept: Session; session: Changes }) 
 
 function MemberRow({ kept, member, session }: { kept: Session; member: Member; session: Changes }) {
     const me = useMe();
+    const [looking, setLooking] = useState(false);
     return (
         <li aria-label={member.athlete.name} className="break-inside-avoid border-b border-line py-1">
             <div className="flex items-center gap-3">
@@ -49,6 +52,11 @@ function MemberRow({ kept, member, session }: { kept: Session; member: Member; s
                 </span>
                 {me.records && (
                     <span className="no-print whitespace-nowrap">
+                        {member.swap && (
+                            <button type="button" className="btn" onClick={() => setLooking(true)}>
+                                What is left
+                            </button>
+                        )}
                         <button
                             type="button"
                             className="btn btn-quiet"
@@ -74,6 +82,14 @@ function MemberRow({ kept, member, session }: { kept: Session; member: Member; s
                     {each}
                 </p>
             ))}
+            {looking && (
+                <WhatIsLeft
+                    sheetId={member.sheet_id}
+                    athlete={member.athlete}
+                    onClose={() => setLooking(false)}
+                    onTaken={() => setLooking(false)}
+                />
+            )}
         </li>
     );
 }

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link, useParams } from '@tanstack/react-router';
+import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useEffect, useMemo, useState } from 'react';
 import { api, type Block, Problem, type Sheet } from '../../api/client';
 import { dayName, n, percent, WORDS } from '../../api/words';
@@ -9,13 +9,13 @@ import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
 import { Stepper } from '../../parts/Stepper';
+import { WhatIsLeft } from '../../parts/WhatIsLeft';
 import { WordMark } from '../../parts/WordMark';
 import { Waiting } from '../../parts/Waiting';
 import { clsx } from 'clsx';
 
 type Dose = { id: string; sets: number; reps: number; effort: number; distance_m: number | null };
 const PREVIEW_AFTER_MS = 120;
-/** Beyond this many nobody plans by the count. */
 
 const doseOf = (block: Block): Dose => ({
     id: block.id,
@@ -322,7 +322,7 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
                     </ul>
                 </div>
             )}
-            {(trimmed > 0 || kept.trims.length > 0 || kept.possible !== null) && (
+            {(trimmed > 0 || kept.trims.length > 0 || kept.swap !== null) && (
                 <div className="mb-2 border-l-4 border-tape pl-3">
                     {trimmed > 0 && (
                         <p>
@@ -335,7 +335,7 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
                     {kept.trims.map((each) => (
                         <p key={each}>{each}</p>
                     ))}
-                    {kept.possible !== null && <StillPossible blocks={kept.blocks} ids={kept.possible} />}
+                    {kept.swap !== null && <Swapped kept={kept} swap={kept.swap} />}
                 </div>
             )}
             {kept.focus.length > 0 && (
@@ -358,21 +358,45 @@ function BeforeBlocks({ kept, shown }: { kept: Sheet; shown: Sheet }) {
     );
 }
 
-/** Something is sore: what can be done all the same, each one touch away. */
-function StillPossible({ blocks, ids }: { blocks: Block[]; ids: string[] }) {
-    if (ids.length === 0) {
-        return <p>No drill of this rung is free of the sore part. Watching and calling are.</p>;
-    }
+/** The work is gone, or was swapped: what is left is one touch away, and so is the way back. */
+function Swapped({ kept, swap }: { kept: Sheet; swap: NonNullable<Sheet['swap']> }) {
+    const me = useMe();
+    const navigate = useNavigate();
+    const queries = useQueryClient();
+    const [looking, setLooking] = useState(false);
+    const [problem, setProblem] = useState<unknown>(null);
+    const takeBack = (change: string): void => {
+        api('POST', `/api/session-changes/${change}/take-back`)
+            .then(() => queries.invalidateQueries())
+            .then(() => navigate({ to: '/sessions/$sessionId', params: { sessionId: kept.session_id } }), setProblem);
+    };
+    if (!me.records) return null;
     return (
-        <div className="flex flex-wrap items-center gap-2 py-1">
-            <span>Still possible today:</span>
-            {blocks
-                .filter((block) => ids.includes(block.id))
-                .map((block) => (
-                    <a key={block.id} href={`#${block.id}`} className="btn py-1 text-sm">
-                        {block.title}
-                    </a>
-                ))}
+        <div className="no-print my-1">
+            <Notice problem={problem} />
+            {swap.state === 'due' ? (
+                <button type="button" className="btn btn-main" onClick={() => setLooking(true)}>
+                    What {kept.athlete.given_name} can do today
+                </button>
+            ) : (
+                kept.state === 'planned' &&
+                swap.change_id !== null && (
+                    <button type="button" className="btn" onClick={() => takeBack(swap.change_id ?? '')}>
+                        Undo: back to the planned work
+                    </button>
+                )
+            )}
+            {looking && (
+                <WhatIsLeft
+                    sheetId={kept.id}
+                    athlete={kept.athlete}
+                    onClose={() => setLooking(false)}
+                    onTaken={(sheet) => {
+                        setLooking(false);
+                        void navigate({ to: '/sheets/$sheetId', params: { sheetId: sheet.id } });
+                    }}
+                />
+            )}
         </div>
     );
 }

@@ -36,7 +36,12 @@ export function Up({ member, line }: { member: InTheLine; line: Line }) {
             </div>
             <Notices court={court} />
             {here === null ? (
-                <p className="head grow py-6 text-xl">{court.pack.stop}</p>
+                <div className="grow py-6">
+                    <p className="head text-xl">{court.pack.stop}</p>
+                    <button type="button" className="btn thumb mt-3" onClick={() => court.open({ name: 'swap' })}>
+                        What {court.pack.athlete.given_name} can do today
+                    </button>
+                </div>
             ) : member.elsewhere ? (
                 <Elsewhere member={member} />
             ) : (

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Health\ReadinessAnswers;
+use App\Sessions\Answers\AskAgainView;
+use App\Sessions\Answers\SwapLineView;
+use App\Sessions\Answers\SwapStateView;
+use App\Sessions\Answers\SwapView;
+use App\Wording\SheetWording;
+use App\Wording\Wording;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\OtherWork;
+use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\SorenessReport;
+
+/** What took the work of the day away, and what is left to do instead. */
+final class SwapScreen
+{
+    /** @param  list<BlockPlan>  $plans  of the sheet, as they are looked at */
+    public static function state(OpenSheet $open, array $plans): ?SwapStateView
+    {
+        $change = $open->sheet->swappedBy();
+        if ($change !== null && EditSheet::refusals($open, $plans, $open->doneByPosition()) === []) {
+            return new SwapStateView('taken', $change);
+        }
+
+        return SwapWork::isDue($open, $plans) ? new SwapStateView('due', $change) : null;
+    }
+
+    public static function view(OpenSheet $open): SwapView
+    {
+        if (! SwapWork::isDue($open, $open->plans())) {
+            return new SwapView(
+                version: $open->sheet->version,
+                due: false,
+                why: [],
+                asks: [],
+                instead: SwapWork::STANDS,
+                lines: [],
+                out: [],
+                objects_out: [],
+                minutes: null,
+            );
+        }
+        $work = $open->otherWork();
+        $lines = [];
+        foreach ($work->inOrder() as [$plan, , $added]) {
+            $lines[] = self::line($open, $plan, $work, $added);
+        }
+
+        return new SwapView(
+            version: $open->sheet->version,
+            due: true,
+            why: self::why($open),
+            asks: array_map(
+                fn (SorenessReport $report): AskAgainView => self::ask($report, $open->sheet->state === 'running'),
+                SwapWork::toAskAgain($open),
+            ),
+            instead: self::instead($open, $work),
+            lines: $lines,
+            out: array_values(array_map(fn (BlockPlan $plan): string => $plan->asked->title, $work->out)),
+            objects_out: array_map(
+                fn (string $id): string => Wording::object(app(Library::class)->objects()[$id]),
+                $work->objectsOut(),
+            ),
+            minutes: $work->minutes(),
+        );
+    }
+
+    private static function instead(OpenSheet $open, OtherWork $work): string
+    {
+        $name = $open->athlete->given_name;
+
+        return match (true) {
+            $open->readiness()->isIll() => "{$name} is ill: no work today. Get well first.",
+            $open->readiness()->openReferrals !== [] => "{$name} waits for a clinician, so nothing that loads the body until then. "
+                .'Being part of it is still possible: watch, keep the score, think ahead.',
+            $work->minutes() === null => 'Nothing is left that today allows. Watching and calling are.',
+            $work->leads !== null => "{$work->leads->ladder->name}, “{$work->leads->rung->name}”, judged as ever, and what else today allows.",
+            default => 'What today allows, from the ladders and drills '.$name.' knows.',
+        };
+    }
+
+    /** @return list<string> */
+    private static function why(OpenSheet $open): array
+    {
+        $wording = app(SheetWording::class);
+        $said = array_map(fn (SheetNote $note): string => $wording->note($note, $open->sheet), array_filter(
+            $open->sheet->notes(),
+            fn (SheetNote $note): bool => in_array($note->why, ['way_back', 'way_back_elsewhere'], true)
+                || ($note->why === 'trim' && ($note->figures['what'] ?? null) === 'dropped'),
+        ));
+        $word = ReadinessAnswers::why($open->readiness());
+
+        return array_values(array_unique([$word, ...$said]));
+    }
+
+    private static function ask(SorenessReport $report, bool $running): AskAgainView
+    {
+        return new AskAgainView(
+            said: Wording::report($report),
+            site: $report->site->value,
+            side: $report->side,
+            kind: $report->kind->value,
+            score: $report->score,
+            moment: ($running ? Moment::During : Moment::Before)->value,
+        );
+    }
+
+    /** @param  int|null  $added  position among the added ones; null: it stood on the sheet */
+    private static function line(OpenSheet $open, BlockPlan $plan, OtherWork $work, ?int $added): SwapLineView
+    {
+        $dose = $plan->asked;
+        $source = $added === null ? null : $work->sources[$added];
+        $trims = $added === null ? [] : array_filter($work->trims, fn (Trim $trim): bool => $trim->block === $added);
+
+        return new SwapLineView(
+            kind_name: Wording::blockKind($dose->kind),
+            title: $dose->title,
+            text: $open->side()->mirror($dose->text),
+            sets: $plan->repsBySet(),
+            effort: $plan->reps === 0 ? null : $plan->effort,
+            distance_m: $plan->distanceM,
+            hold_s: $dose->holdS,
+            object: Wording::object($dose->object),
+            judged: $dose->judged && $source?->from === 'ladder' && $source->ladder === $work->leads?->ladder->id,
+            from: $source === null
+                ? 'Stays from the sheet.'
+                : app(SheetWording::class)->source($source->from, $source->ladder, $source->rung),
+            trims: array_values(array_map(fn (Trim $trim): string => Wording::trim($trim, $open->day()), $trims)),
+        );
+    }
+}
