@@ -63,6 +63,7 @@ final class ExportedRows
                 ->orWhereIn('athlete_id', $athletes()->select('id'))),
             'training_sessions' => $ofSquads('training_sessions'),
             'session_changes' => $ofSquads('session_changes'),
+            'sheet_templates' => $ofSquads('sheet_templates'),
             'programmes' => $ofClub('programmes'),
             'rule_sets' => $ofClub('rule_sets'),
             'ladders' => $ofClub('ladders'),

@@ -40,6 +40,7 @@ final class Privacy
     public const NOT_EXPORTED = [
         'workspaces' => 'the club, not a person', 'squads' => 'the squad, not a person',
         'session_changes' => 'when and where the squad trains, with ids only',
+        'sheet_templates' => 'doses put together for a squad, for nobody in particular',
         'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
         'rule_sets' => 'the club’s own documents',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
@@ -73,7 +74,7 @@ final class Privacy
         'work_sets' => 'counts and loads without a name: the club’s totals stay true',
         'daily_totals' => 'sums of those', 'carried_work' => 'averages of those', 'rep_strips' => 'marks without a name',
         'sheet_blocks' => 'doses, in the words of the ladder',
-        'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',
+        'sheet_templates' => 'the squad’s', 'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',
         'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
         'rule_sets' => 'the club’s', 'venues' => 'the club’s', 'imports' => 'what came in, by the name of the file; what waits goes',

@@ -14,17 +14,21 @@ use App\Courtside\Requests\EventsRequest;
 use App\Courtside\Requests\FinishRequest;
 use App\Courtside\Requests\MissingCountsRequest;
 use App\Http\Answers;
+use App\Sessions\AddableScreen;
+use App\Sessions\Answers\AddableView;
 use App\Sessions\Answers\SheetView;
 use App\Sessions\Answers\SwapView;
 use App\Sessions\EditSheet;
 use App\Sessions\FinishSheet;
 use App\Sessions\OpenSheet;
 use App\Sessions\RefitPlans;
-use App\Sessions\Requests\DosesRequest;
 use App\Sessions\Requests\FitRequest;
+use App\Sessions\Requests\SheetRequest;
 use App\Sessions\Requests\SwapRequest;
+use App\Sessions\Requests\TemplateRequest;
 use App\Sessions\Sheet;
 use App\Sessions\SheetScreen;
+use App\Sessions\SheetTemplate;
 use App\Sessions\SwapScreen;
 use App\Sessions\SwapWork;
 use Illuminate\Http\JsonResponse;
@@ -39,18 +43,18 @@ final class SheetController
     }
 
     #[Answers(SheetView::class)]
-    public function preview(DosesRequest $request, Sheet $sheet): JsonResponse
+    public function preview(SheetRequest $request, Sheet $sheet): JsonResponse
     {
         $open = OpenSheet::of(RefitPlans::toLookAt($sheet, $request->user()->workspace->today()));
 
-        return response()->json(SheetScreen::view($open, $open->withDoses($request->doses())));
+        return response()->json(SheetScreen::preview($open, $request->blocks()));
     }
 
     #[Answers(SheetView::class)]
-    public function save(DosesRequest $request, Sheet $sheet): JsonResponse
+    public function save(SheetRequest $request, Sheet $sheet): JsonResponse
     {
         RefitPlans::beforeWriting($sheet, $request->user()->workspace->today());
-        EditSheet::save($sheet, $request->doses(), $request->integer('version'));
+        EditSheet::save($sheet, $request->blocks(), $request->integer('version'));
 
         return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh())));
     }
@@ -62,6 +66,22 @@ final class SheetController
         EditSheet::fitAnew($sheet, $request->integer('version'));
 
         return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh())));
+    }
+
+    /** What may be put on it. */
+    #[Answers(AddableView::class, list: true)]
+    public function addable(Sheet $sheet): JsonResponse
+    {
+        return response()->json(AddableScreen::view(OpenSheet::of($sheet)));
+    }
+
+    /** Its doses for the whole squad to use again. */
+    #[Answers(null)]
+    public function keepTemplate(TemplateRequest $request, Sheet $sheet): JsonResponse
+    {
+        SheetTemplate::keep($sheet, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
     }
 
     /** What is left when the work of the day was taken away. */

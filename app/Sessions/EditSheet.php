@@ -16,26 +16,25 @@ use Augendo\Core\Readiness\Word;
 final class EditSheet
 {
     /**
-     * @param  list<array{id: string, sets: int, reps: int, effort: float, distance_m: float|null}>  $doses
+     * @param  list<array<string, mixed>>  $blocks  the sheet as it is to be, in order: see SheetDraft
      *
      * @throws Problem when they are stale, or break a hard limit or the word
      */
-    public static function save(Sheet $sheet, array $doses, int $version): void
+    public static function save(Sheet $sheet, array $blocks, int $version): void
     {
-        Alone::with($sheet->athlete_id, function () use ($sheet, $doses, $version): void {
+        Alone::with($sheet->athlete_id, function () use ($sheet, $blocks, $version): void {
             $sheet->refresh();
             self::refuseStale($sheet, $version);
             self::refuseClosed($sheet);
             $open = OpenSheet::of($sheet);
-            $plans = $open->withDoses($doses);
-            $refusals = self::refusals($open, $plans, $open->doneByPosition());
+            $draft = SheetDraft::of($open, $blocks);
+            $draft->onto($sheet);
+            $refusals = self::refusals($open, $open->plans(), $open->doneByPosition());
             if ($refusals !== []) {
                 throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
             }
-            foreach ($sheet->blocks as $i => $block) {
-                $block->update(SheetBlock::given($plans[$i]));
-            }
-            $sheet->update(['version' => $version + 1, 'edited' => true]);
+            $draft->keep($sheet);
+            $sheet->update(['version' => $version + 1]);
             RefitPlans::thatGiveWay($sheet);
             AthletesChanged::one($sheet->athlete_id);
         });

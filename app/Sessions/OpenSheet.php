@@ -16,6 +16,7 @@ use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
 use App\Seasons\Fixture;
 use Augendo\Core\Day;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
@@ -24,14 +25,17 @@ use Augendo\Core\Library\RuleSet;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Planning\Addable;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\OnLadder;
 use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
+use Augendo\Core\Planning\WorkSource;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Returning\StageRung;
 
@@ -56,6 +60,9 @@ final class OpenSheet
 
     /** @var list<Claim>|null */
     private ?array $otherClaims = null;
+
+    /** @var array<string, WorkSource>|null */
+    private ?array $addable = null;
 
     private function __construct(
         private readonly Library $library,
@@ -229,17 +236,51 @@ final class OpenSheet
                 $done = [...$done, ...$sets];
             }
         }
-        $return = $this->returns()->open($this->athlete->id);
 
         return OtherWork::of(
             frame: $this->frame(),
             plans: $plans,
             done: $done,
-            own: new OnLadder($this->ladder()->onFloor($this->floor()), $this->ladderRung()),
+            own: $this->onLadder(),
             others: $this->otherLadders(),
             drills: array_values($this->library->drills()),
-            resting: $return === null ? [] : $return->site->channels(),
+            resting: $this->resting(),
         );
+    }
+
+    /** @return array<string, WorkSource> what may be put on it: see Addable; and the blocks of the squad's templates */
+    public function addable(): array
+    {
+        return $this->addable ??= [
+            ...Addable::to(
+                $this->onLadder(), $this->otherLadders(), array_values($this->library->drills()), $this->sheet->focus ?? [],
+            ),
+            ...array_map(
+                fn (WorkSource $source): WorkSource => $source->withDose($source->dose->forAthlete($this->profile(), $this->day())),
+                SheetTemplate::addable($this->sheet, $this->library),
+            ),
+        ];
+    }
+
+    private function onLadder(): OnLadder
+    {
+        return new OnLadder($this->ladder()->onFloor($this->floor()), $this->ladderRung());
+    }
+
+    /** @return list<Channel> parts that a way back keeps for itself */
+    private function resting(): array
+    {
+        $return = $this->returns()->open($this->athlete->id);
+
+        return $return === null ? [] : $return->site->channels();
+    }
+
+    /** @return list<Channel> those of them that a dose loads */
+    public function keptForTheWayBack(BlockDose $dose): array
+    {
+        $loaded = $dose->loadedChannels();
+
+        return array_values(array_filter($this->resting(), fn (Channel $channel): bool => in_array($channel, $loaded, true)));
     }
 
     /** @return list<OnLadder> what else the athlete climbs, and has no sheet for on that day, the ladder entered last first */
@@ -269,25 +310,6 @@ final class OpenSheet
         $kept = $this->sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
 
         return $this->sheet->waits($this->today()) ? SessionBuilder::lowered($this->frame(), $kept) : $kept;
-    }
-
-    /**
-     * Edited doses laid over the blocks of the sheet.
-     *
-     * @param  list<array{id: string, sets: int, reps: int, effort: float, distance_m: float|null}>  $doses
-     * @return list<BlockPlan>
-     */
-    public function withDoses(array $doses): array
-    {
-        $byId = array_column($doses, null, 'id');
-
-        return $this->sheet->blocks->map(function (SheetBlock $block) use ($byId): BlockPlan {
-            $dose = $byId[$block->id] ?? null;
-
-            return $dose === null
-                ? $block->plan($this->library)
-                : new BlockPlan($block->dose($this->library), $dose['sets'], $dose['reps'], $dose['effort'], $dose['distance_m']);
-        })->all();
     }
 
     /** @return list<JudgedRep> of the sessions on this rung before this one */

@@ -14,6 +14,7 @@ use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
+use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
@@ -22,22 +23,22 @@ use Augendo\Core\Readiness\Word;
 /** What, in what order, how much, and why not more. */
 final class SheetScreen
 {
-    /** @param  list<BlockPlan>|null  $plans edited doses to look at before they are saved; null for the sheet as it is */
-    public static function view(OpenSheet $open, ?array $plans = null): SheetView
+    /** @param  list<array<string, mixed>>  $blocks  the sheet as it is to be, to look at before it is saved: see SheetDraft */
+    public static function preview(OpenSheet $open, array $blocks): SheetView
+    {
+        SheetDraft::of($open, $blocks)->onto($open->sheet);
+
+        return self::view($open);
+    }
+
+    public static function view(OpenSheet $open): SheetView
     {
         $sheet = $open->sheet;
         $on = $open->day();
-        $kept = $plans === null;
-        $plans ??= $open->plans();
+        $plans = $open->plans();
         $done = $sheet->doneByBlock();
         $readiness = $open->readiness();
-        $notes = array_filter(
-            $sheet->notes(),
-            fn (SheetNote $note): bool => $kept
-                || $note->block === null
-                || ! self::differs($sheet->blocks[$note->block] ?? null, $plans[$note->block] ?? null),
-        );
-        $words = self::words($notes, $sheet);
+        $words = self::words($sheet);
 
         return new SheetView(
             id: $sheet->id,
@@ -69,6 +70,7 @@ final class SheetScreen
                 $plans,
                 array_keys($plans),
             ),
+            kinds: array_column(BlockKind::cases(), 'value'),
             trims: [...($sheet->stale ? [SheetWording::WAITS_TO_BE_FITTED] : []), ...($words['sheet'] ?? [])],
             tapes: Tapes::inPlay($open->frame()->states($plans), $on),
             broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans, $open->doneByPosition()),
@@ -91,12 +93,6 @@ final class SheetScreen
         );
     }
 
-    private static function differs(?SheetBlock $block, ?BlockPlan $plan): bool
-    {
-        return $block === null || $plan === null || $block->reps !== $plan->reps || $block->sets !== $plan->sets
-            || abs($block->effort - $plan->effort) > 1e-9 || $block->distance_m != $plan->distanceM;
-    }
-
     /**
      * @param  list<BlockPlan>  $plans
      * @param  list<string>  $notes
@@ -116,6 +112,8 @@ final class SheetScreen
             text: $open->side()->mirror($dose->text),
             skill: $dose->skill->id,
             object: Wording::object($dose->object),
+            object_id: $dose->object->id,
+            lands: $dose->skill->landingsPerRep > 0.0,
             side: $dose->side->value,
             surface: $dose->surface?->value,
             sets: $plan->sets,
@@ -141,15 +139,12 @@ final class SheetScreen
         );
     }
 
-    /**
-     * @param  array<SheetNote>  $notes
-     * @return array<int|'sheet', list<string>> by position of the block; of the whole sheet under "sheet"
-     */
-    private static function words(array $notes, Sheet $sheet): array
+    /** @return array<int|'sheet', list<string>> by position of the block; of the whole sheet under "sheet" */
+    private static function words(Sheet $sheet): array
     {
         $wording = app(SheetWording::class);
         $words = [];
-        foreach ($notes as $note) {
+        foreach ($sheet->notes() as $note) {
             $words[$note->block ?? 'sheet'][] = $wording->note($note, $sheet);
         }
 

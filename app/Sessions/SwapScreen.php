@@ -103,7 +103,7 @@ final class SwapScreen
     private static function ask(SorenessReport $report, bool $running): AskAgainView
     {
         return new AskAgainView(
-            said: Wording::report($report),
+            said: Wording::report($report).'.',
             site: $report->site->value,
             side: $report->side,
             kind: $report->kind->value,
@@ -129,8 +129,8 @@ final class SwapScreen
             hold_s: $dose->holdS,
             object: Wording::object($dose->object),
             judged: $dose->judged && $source?->from === 'ladder' && $source->ladder === $work->leads?->ladder->id,
-            from: $source === null
-                ? 'Stays from the sheet.'
+            from: $source === null || $source->from === 'drill'
+                ? null
                 : app(SheetWording::class)->source($source->from, $source->ladder, $source->rung),
             trims: array_values(array_map(fn (Trim $trim): string => Wording::trim($trim, $open->day()), $trims)),
         );

@@ -82,8 +82,24 @@ final class SheetWording
             'other_side' => 'The other side, easily: '.lcfirst($name).'.',
             'ladder' => "From {$name}.",
             'fault' => "Mends a fault of {$name}.",
-            default => 'A drill that costs no limit.',
+            'template' => 'From a template of the squad.',
+            default => 'A drill.',
         };
+    }
+
+    /** The heading under which something that may be added stands. */
+    public function group(string $from, ?string $ladder, ?string $rung, ?string $name): string
+    {
+        if ($from === 'template') {
+            return "Template “{$name}”";
+        }
+        if ($ladder === null) {
+            return 'Drills of no ladder';
+        }
+        $of = $this->library->ladder($ladder);
+        $where = "{$of->name}, “{$this->rungName($of, (string) $rung)}”";
+
+        return $from === 'fault' ? "Drills that mend: {$where}" : $where;
     }
 
     /** @param  array<string, mixed>  $of */

@@ -17,6 +17,9 @@ final readonly class BlockView
         public string $text,
         public string $skill,
         public string $object,
+        public string $object_id,
+        /** whether a floor matters */
+        public bool $lands,
         /** @var value-of<Side> */
         public string $side,
         public ?string $surface,

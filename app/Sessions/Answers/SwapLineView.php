@@ -18,7 +18,8 @@ final readonly class SwapLineView
         public ?int $hold_s,
         public string $object,
         public bool $judged,
-        public string $from,
+        /** null: it stood on the sheet, or is a drill of no ladder */
+        public ?string $from,
         /** @var list<string> */
         public array $trims,
     ) {}

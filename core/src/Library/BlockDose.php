@@ -88,6 +88,23 @@ final readonly class BlockDose
         return $this->skill->landingsPerRep > 0 ? $this->with(['surface' => $floor]) : $this;
     }
 
+    /**
+     * The same dose as a coach wants it done. With another object, or on the other side, it is no evidence of the rung any more.
+     *
+     * @param  int|null  $holdS  seconds; null: not held
+     */
+    public function done(LibraryObject $object, Side $side, ?Surface $surface, int $restS, ?int $holdS): self
+    {
+        return $this->with([
+            'object' => $object,
+            'side' => $side,
+            'surface' => $surface,
+            'restS' => $restS,
+            'holdS' => $holdS,
+            'judged' => $this->judged && $object->id === $this->object->id && $side === $this->side,
+        ]);
+    }
+
     /** The same dose done with the other arm or the other direction of turn. */
     public function onSide(Side $side): self
     {

@@ -10,8 +10,8 @@ use Augendo\Core\Library\BlockDose;
 final readonly class WorkSource
 {
     /**
-     * @param  'own'|'other_side'|'ladder'|'fault'|'drill'  $from  a rung of the sheet's own ladder, its dose on the other side, another
-     *         ladder, the drill that mends a fault, a drill of the library
+     * @param  'own'|'other_side'|'ladder'|'fault'|'drill'|'template'  $from  a rung of the sheet's own ladder, its dose on the other side,
+     *         a rung of any ladder, the drill that mends a fault, a drill of the library, doses somebody put together
      * @param  string|null  $ladder  id; null: a drill of the library, which belongs to none
      * @param  string|null  $rung  id
      * @param  string|null  $name  id of the fault or of the drill; null: a block of the rung
@@ -25,4 +25,9 @@ final readonly class WorkSource
         public ?string $name = null,
         public ?Layoff $layoff = null,
     ) {}
+
+    public function withDose(BlockDose $dose): self
+    {
+        return new self($dose, $this->from, $this->ladder, $this->rung, $this->name, $this->layoff);
+    }
 }

@@ -12,6 +12,7 @@ export type Channel = Schemas['ChannelView'];
 export type Gate = Schemas['GateView'];
 export type Sheet = Schemas['SheetView'];
 export type Block = Schemas['BlockView'];
+export type Addable = Schemas['AddableView'];
 export type Swap = Schemas['SwapView'];
 export type Courtside = Schemas['CourtsideView'];
 export type CourtsideBlock = Schemas['CourtsideBlockView'];

@@ -1,29 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
-import { useEffect, useMemo, useState } from 'react';
-import { api, type Block, Problem, type Sheet } from '../../api/client';
-import { dayName, n, percent, WORDS } from '../../api/words';
+import { useState } from 'react';
+import { api, Problem, type Sheet } from '../../api/client';
+import { dayName } from '../../api/words';
 import { CheckIn } from '../../parts/CheckIn';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
-import { Stepper } from '../../parts/Stepper';
+import { Waiting } from '../../parts/Waiting';
 import { WhatIsLeft } from '../../parts/WhatIsLeft';
 import { WordMark } from '../../parts/WordMark';
-import { Waiting } from '../../parts/Waiting';
-import { clsx } from 'clsx';
-
-type Dose = { id: string; sets: number; reps: number; effort: number; distance_m: number | null };
-const PREVIEW_AFTER_MS = 120;
-
-const doseOf = (block: Block): Dose => ({
-    id: block.id,
-    sets: block.sets,
-    reps: block.reps,
-    effort: block.effort,
-    distance_m: block.distance_m,
-});
+import { AddWork } from './AddWork';
+import { BlockRow } from './BlockRow';
+import { type Edits, useEdits } from './useEdits';
+import { Whole } from './Whole';
 
 /** What, in what order, how much for each, and why not more? */
 export function SheetScreen() {
@@ -41,8 +32,9 @@ export function SheetScreen() {
 function Editor({ kept }: { kept: Sheet }) {
     const me = useMe();
     const sheet = useEdits(kept);
-    const { edits, shown, problem, previewProblem } = sheet;
+    const { shown, problem, previewProblem } = sheet;
     const [asking, setAsking] = useState(false);
+    const [adding, setAdding] = useState(false);
     const editable = me.decides && kept.state !== 'finished';
 
     return (
@@ -59,166 +51,26 @@ function Editor({ kept }: { kept: Sheet }) {
             <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_23rem]">
                 <section aria-label="Blocks" className="pt-3">
                     <BeforeBlocks kept={kept} shown={shown} />
-                    {shown.blocks.map((block) => (
+                    {sheet.rows.map(({ block, dose }, place) => (
                         <BlockRow
                             key={block.id}
                             block={block}
-                            dose={edits[block.id] ?? doseOf(block)}
+                            dose={dose}
                             editable={editable}
                             onEdit={sheet.edit}
+                            onMove={(by) => sheet.move(place, by)}
+                            onRemove={() => sheet.remove(block.id)}
                         />
                     ))}
+                    {editable && <Whole sheet={sheet} kept={kept} onAdd={() => setAdding(true)} />}
                 </section>
                 <Aside kept={kept} shown={shown} onFit={editable && kept.state === 'planned' ? sheet.fit : null} />
             </div>
+            {adding && <AddWork sheet={sheet} kept={kept} onClose={() => setAdding(false)} />}
             {asking && <CheckIn athlete={kept.athlete} onClose={() => setAsking(false)} />}
         </main>
     );
 }
-
-function BlockRow({
-    block,
-    dose,
-    editable,
-    onEdit,
-}: {
-    block: Block;
-    dose: Dose;
-    editable: boolean;
-    onEdit: (dose: Dose) => void;
-}) {
-    const dropped = block.counted && dose.reps === 0;
-    const blocked = block.word === 'none' || block.word === 'refer';
-    return (
-        <article
-            id={block.id}
-            className={clsx(
-                'grid scroll-mt-4 gap-x-6 gap-y-1 border-t border-line py-2.5 first:border-0 target:bg-page',
-                'md:grid-cols-[6.5rem_1fr_auto]',
-            )}
-        >
-            <p className="head text-soft">{block.kind_name}</p>
-            <div className={dropped ? 'text-soft' : ''}>
-                <h2 className={`text-base ${dropped ? 'line-through decoration-1' : ''}`}>
-                    {block.title}
-                    {block.judged && <span className="label"> · judged</span>}
-                </h2>
-                <p className="max-w-prose text-sm text-soft">{block.text}</p>
-                <p className="text-sm">
-                    {block.counted && !dropped && <How block={block} />}
-                    {block.trims.length > 0 && <span className="text-reduced">{block.trims.join(' ')}</span>}
-                </p>
-            </div>
-            {block.counted && (
-                <div className="justify-self-start md:justify-self-end">
-                    <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                        {editable ? (
-                            <Steppers block={block} dose={dose} blocked={blocked} dropped={dropped} onEdit={onEdit} />
-                        ) : (
-                            <span className="figure text-lg">
-                                {dose.reps} reps, {percent(dose.effort)}
-                                {dose.distance_m === null ? '' : `, ${n(dose.distance_m)} m`}
-                            </span>
-                        )}
-                    </div>
-                    <p className="label mt-1 md:text-right">
-                        {dropped ? (
-                            blocked ? (
-                                `Not today: ${WORDS[block.word]}`
-                            ) : (
-                                'Left out'
-                            )
-                        ) : (
-                            <Placed block={block} reps={dose.reps} />
-                        )}
-                    </p>
-                </div>
-            )}
-        </article>
-    );
-}
-
-/** The doses as they are moved here, looked at by the core a moment later, and saved when somebody says so. */
-function useEdits(kept: Sheet) {
-    const queries = useQueryClient();
-    const [edits, setEdits] = useState<Record<string, Dose>>({});
-    const [preview, setPreview] = useState<Sheet | null>(null);
-    const [problem, setProblem] = useState<unknown>(null);
-    // Kept apart, so that a preview that works does not wipe away why saving did not.
-    const [previewProblem, setPreviewProblem] = useState<unknown>(null);
-    // Saved before the other's sheet is here, it would be refused once more.
-    const [fetching, setFetching] = useState(false);
-    const edited = Object.keys(edits).length > 0;
-    const doses = useMemo(() => kept.blocks.map((block) => edits[block.id] ?? doseOf(block)), [kept, edits]);
-
-    useEffect(() => {
-        if (!edited) return;
-        const cut = new AbortController();
-        const timer = window.setTimeout(() => {
-            api('POST', `/api/sheets/${kept.id}/preview`, { version: kept.version, blocks: doses }).then(
-                (answer) => {
-                    if (!cut.signal.aborted) {
-                        setPreview(answer);
-                        setPreviewProblem(null);
-                    }
-                },
-                (error: unknown) => {
-                    if (!cut.signal.aborted) setPreviewProblem(error);
-                },
-            );
-        }, PREVIEW_AFTER_MS);
-        return () => {
-            cut.abort();
-            window.clearTimeout(timer);
-        };
-    }, [doses, edited, kept.id, kept.version]);
-
-    const asKept = (): void => {
-        setEdits({});
-        setPreview(null);
-        setPreviewProblem(null);
-    };
-    const shown = preview ?? kept;
-    const save = (): void => {
-        api('PUT', `/api/sheets/${kept.id}`, { version: kept.version, blocks: doses }).then((answer) => {
-            queries.setQueryData(['sheet', kept.id], answer);
-            asKept();
-            setProblem(null);
-            void queries.invalidateQueries({ queryKey: ['today'] });
-        }, setProblem);
-    };
-    const fit = (): void => {
-        api('POST', `/api/sheets/${kept.id}/fit`, { version: kept.version }).then((answer) => {
-            queries.setQueryData(['sheet', kept.id], answer);
-            asKept();
-            setProblem(null);
-        }, setProblem);
-    };
-    return {
-        edits,
-        edited,
-        shown,
-        problem,
-        previewProblem,
-        edit: (dose: Dose) => setEdits({ ...edits, [dose.id]: dose }),
-        undo: () => {
-            asKept();
-            setProblem(null);
-        },
-        save,
-        fit,
-        fetching,
-        fetchAgain: () => {
-            setFetching(true);
-            void queries
-                .invalidateQueries({ queryKey: ['sheet', kept.id] })
-                .then(() => setProblem(null))
-                .finally(() => setFetching(false));
-        },
-    };
-}
-
-type Edits = ReturnType<typeof useEdits>;
 
 function Header({ sheet, kept, onAsk }: { sheet: Edits; kept: Sheet; onAsk: () => void }) {
     return (
@@ -436,84 +288,5 @@ function Aside({ kept, shown, onFit }: { kept: Sheet; shown: Sheet; onFit: (() =
                 )}
             </section>
         </aside>
-    );
-}
-
-function Steppers({
-    block,
-    dose,
-    blocked,
-    dropped,
-    onEdit,
-}: {
-    block: Block;
-    dose: Dose;
-    blocked: boolean;
-    dropped: boolean;
-    onEdit: (dose: Dose) => void;
-}) {
-    return (
-        <>
-            <Stepper
-                label={`repetitions of ${block.title}`}
-                value={dose.reps}
-                shown={`${dose.reps} reps`}
-                step={1}
-                least={0}
-                most={500}
-                disabled={blocked}
-                onChange={(reps) => onEdit({ ...dose, reps })}
-            />
-            <Stepper
-                label={`effort of ${block.title}`}
-                value={dose.effort}
-                shown={percent(dose.effort)}
-                step={0.05}
-                least={0.05}
-                most={1}
-                disabled={blocked || dropped}
-                onChange={(effort) => onEdit({ ...dose, effort })}
-            />
-            {dose.distance_m !== null && (
-                <Stepper
-                    label={`metres of ${block.title}`}
-                    value={dose.distance_m}
-                    shown={`${n(dose.distance_m)} m`}
-                    step={1}
-                    least={1}
-                    most={120}
-                    disabled={blocked || dropped}
-                    onChange={(distance_m) => onEdit({ ...dose, distance_m })}
-                />
-            )}
-        </>
-    );
-}
-
-/** How the repetitions fall into sets, and how many more fit. */
-function Placed({ block, reps }: { block: Block; reps: number }) {
-    return (
-        <>
-            {block.reps_by_set.join(' · ')}
-            {block.asked_reps !== reps ? ` of ${block.asked_reps} asked` : ''} ·{' '}
-            {block.headroom === null ? (
-                'no limit is set for this'
-            ) : (
-                <span title={block.binding.join(', ')}>
-                    {block.plenty ? 'plenty of room' : `${block.headroom} more fit`}
-                </span>
-            )}
-        </>
-    );
-}
-
-function How({ block }: { block: Block }) {
-    return (
-        <>
-            {block.object}
-            {block.side === 'other' ? ', other side' : ''}
-            {block.hold_s ? `, hold ${block.hold_s} s` : ''}, rest {block.rest_s} s
-            {block.done_reps > 0 ? `, ${block.done_reps} done` : ''}.{' '}
-        </>
     );
 }

@@ -1,0 +1,123 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Addable, type Sheet } from '../../api/client';
+import { n, percent } from '../../api/words';
+import { Sheetlet } from '../../parts/Sheetlet';
+import { Waiting } from '../../parts/Waiting';
+import type { Edits } from './useEdits';
+import { clsx } from 'clsx';
+
+const LEAST_SETS_TO_SPLIT = 2;
+
+/** What may be put on the sheet, by where it comes from: found by name, added in its place in the session. */
+export function AddWork({ sheet, kept, onClose }: { sheet: Edits; kept: Sheet; onClose: () => void }) {
+    const found = useQuery({
+        queryKey: ['addable', kept.id],
+        queryFn: () => api('GET', `/api/sheets/${kept.id}/addable`),
+    });
+    const [asked, setAsked] = useState('');
+    if (!found.data)
+        return (
+            <Sheetlet open wide onClose={onClose} title="Add work">
+                <Waiting query={found} what="what may be added" />
+            </Sheetlet>
+        );
+    const word = asked.trim().toLowerCase();
+    const fitting = found.data.filter((each) =>
+        `${each.title} ${each.group} ${each.text}`.toLowerCase().includes(word),
+    );
+    const groups = [...new Set(fitting.map((each) => each.group))].map((group) => ({
+        group,
+        entries: fitting.filter((each) => each.group === group),
+    }));
+    const judged = sheet.rows.find(({ block }) => block.judged);
+    const again = found.data.find((each) => each.from === 'rung' && each.judged && each.title === judged?.block.title);
+    const add = (each: Addable): void => {
+        sheet.add(each);
+        onClose();
+    };
+    const weave = (each: Addable): void => {
+        sheet.weave(each, again);
+        onClose();
+    };
+    return (
+        <Sheetlet open wide onClose={onClose} title="Add work">
+            <input
+                type="search"
+                aria-label="Find work"
+                placeholder="Find a drill, a block, a ladder"
+                className="w-full border-b-2 border-ink bg-transparent py-2 text-lg"
+                value={asked}
+                onChange={(event) => setAsked(event.target.value)}
+            />
+            {groups.map(({ group, entries }) => (
+                <section key={group} aria-label={group}>
+                    <h3 className="label mt-4 flex items-end border-b-2 border-ink pb-1">
+                        <span className="grow">{group}</span>
+                        {entries[0]?.from === 'template' && (
+                            <button
+                                type="button"
+                                className="btn btn-quiet"
+                                onClick={() => {
+                                    sheet.use(entries);
+                                    onClose();
+                                }}
+                            >
+                                Use all of it instead
+                            </button>
+                        )}
+                    </h3>
+                    <ul>
+                        {entries.map((each) => (
+                            <Entry
+                                key={each.key}
+                                found={each}
+                                onAdd={() => add(each)}
+                                onWeave={
+                                    each.from === 'fault' && (judged?.dose.sets ?? 0) >= LEAST_SETS_TO_SPLIT
+                                        ? () => weave(each)
+                                        : null
+                                }
+                            />
+                        ))}
+                    </ul>
+                </section>
+            ))}
+            {groups.length === 0 && <p className="py-4">Nothing is called so. Try a shorter word.</p>}
+        </Sheetlet>
+    );
+}
+
+function Entry({ found, onAdd, onWeave }: { found: Addable; onAdd: () => void; onWeave: (() => void) | null }) {
+    const off = found.why_not !== null;
+    return (
+        <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-1.5">
+            <div className={clsx('min-w-56 grow basis-0', off && 'text-soft')}>
+                <span className="head">{found.title}</span>{' '}
+                <span className="label">
+                    {found.kind_name}
+                    {found.judged ? ' · judged' : ''}
+                </span>
+                <span className="block text-sm text-soft">{found.text}</span>
+                <span className="figure block text-sm">
+                    {off ? <span className="text-reduced">{found.why_not}</span> : doseOf(found)}
+                </span>
+            </div>
+            {onWeave && (
+                <button type="button" className="btn btn-quiet" disabled={off} onClick={onWeave}>
+                    Between the sets
+                </button>
+            )}
+            <button type="button" className="btn" disabled={off} onClick={onAdd}>
+                Add<span className="sr-only"> {found.title}</span>
+            </button>
+        </li>
+    );
+}
+
+function doseOf(found: Addable): string {
+    if (found.reps === 0) return '';
+    const far = found.distance_m === null ? '' : `, ${n(found.distance_m)} m`;
+    const held = found.hold_s === null ? '' : `, hold ${found.hold_s} s`;
+    return `${found.sets} × ${Math.round(found.reps / found.sets)}${far}${held}, ${percent(found.effort)}`;
+}
