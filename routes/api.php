@@ -129,6 +129,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('', 'keep')->can('plan', 'session');
         Route::put('floor', 'floor')->can('plan', 'session');
         Route::post('undo', 'undo')->can('plan', 'session');
+        Route::get('brief', 'brief')->can('plan', 'session');
+        Route::put('note', 'note')->can('plan', 'session');
     });
     Route::prefix('sessions/{session}')->controller(LineController::class)->group(function (): void {
         Route::get('heard', 'heard')->can('plan', 'session');

@@ -64,6 +64,7 @@ final class ExportedRows
             'training_sessions' => $ofSquads('training_sessions'),
             'session_changes' => $ofSquads('session_changes'),
             'sheet_templates' => $ofSquads('sheet_templates'),
+            'coach_notes' => $ofSquads('coach_notes'),
             'programmes' => $ofClub('programmes'),
             'rule_sets' => $ofClub('rule_sets'),
             'ladders' => $ofClub('ladders'),

@@ -39,7 +39,9 @@ final class SheetController
     #[Answers(SheetView::class)]
     public function show(Request $request, Sheet $sheet): JsonResponse
     {
-        return response()->json(SheetScreen::view(OpenSheet::of(RefitPlans::toLookAt($sheet, $request->user()->workspace->today()))));
+        return response()->json(SheetScreen::view(
+            OpenSheet::of(RefitPlans::toLookAt($sheet, $request->user()->workspace->today())), $request->user(),
+        ));
     }
 
     #[Answers(SheetView::class)]
@@ -47,7 +49,7 @@ final class SheetController
     {
         $open = OpenSheet::of(RefitPlans::toLookAt($sheet, $request->user()->workspace->today()));
 
-        return response()->json(SheetScreen::preview($open, $request->blocks()));
+        return response()->json(SheetScreen::preview($open, $request->blocks(), $request->user()));
     }
 
     #[Answers(SheetView::class)]
@@ -56,7 +58,7 @@ final class SheetController
         RefitPlans::beforeWriting($sheet, $request->user()->workspace->today());
         EditSheet::save($sheet, $request->blocks(), $request->integer('version'));
 
-        return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh())));
+        return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh()), $request->user()));
     }
 
     #[Answers(SheetView::class)]
@@ -65,7 +67,7 @@ final class SheetController
         RefitPlans::beforeWriting($sheet, $request->user()->workspace->today());
         EditSheet::fitAnew($sheet, $request->integer('version'));
 
-        return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh())));
+        return response()->json(SheetScreen::view(OpenSheet::of($sheet->refresh()), $request->user()));
     }
 
     /** What may be put on it. */
@@ -97,7 +99,9 @@ final class SheetController
     {
         RefitPlans::beforeWriting($sheet, $request->user()->workspace->today());
 
-        return response()->json(SheetScreen::view(OpenSheet::of(SwapWork::take($sheet, $request->validated(), $request->user()))));
+        $next = SwapWork::take($sheet, $request->validated(), $request->user());
+
+        return response()->json(SheetScreen::view(OpenSheet::of($next), $request->user()));
     }
 
     #[Answers(CourtsideView::class)]

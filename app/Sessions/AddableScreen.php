@@ -54,10 +54,11 @@ final class AddableScreen
     private static function whyNot(OpenSheet $open, WorkSource $source): ?string
     {
         $kept = $open->keptForTheWayBack($source->dose);
+        $parts = implode(' and ', array_map(fn (Channel $each): string => Wording::channel($each), $kept));
         $word = $open->frame()->wordFor(BlockPlan::asAsked($source->dose));
 
         return match (true) {
-            $kept !== [] => 'On the way back: '.implode(' and ', array_map(fn (Channel $each): string => Wording::channel($each), $kept)).'.',
+            $kept !== [] => "On the way back: {$parts}.",
             ! $word->allowsWork() => 'Not today: '.Wording::word($word).'.',
             default => null,
         };

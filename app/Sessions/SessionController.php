@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Http\Answers;
+use App\Sessions\Answers\BriefView;
+use App\Sessions\Answers\CoachNoteView;
 use App\Sessions\Answers\SessionView;
+use App\Sessions\Requests\CoachNoteRequest;
 use App\Sessions\Requests\FloorRequest;
 use App\Sessions\Requests\StationsRequest;
 use Illuminate\Http\JsonResponse;
@@ -49,5 +52,20 @@ final class SessionController
         Stations::open($session, $request->user())->undo();
 
         return $this->show($request, $session->refresh());
+    }
+
+    /** For whoever stands in. */
+    #[Answers(BriefView::class)]
+    public function brief(Request $request, TrainingSession $session): JsonResponse
+    {
+        return response()->json(BriefScreen::view($session, $request->user()));
+    }
+
+    #[Answers(CoachNoteView::class, list: true)]
+    public function note(CoachNoteRequest $request, TrainingSession $session): JsonResponse
+    {
+        CoachNotes::write($session, $request->validated(), $request->user());
+
+        return response()->json(CoachNotes::at($session, $request->user()));
     }
 }

@@ -9,6 +9,7 @@ use App\Courtside\Answers\FaultView;
 use App\Gates\RungAnswers;
 use App\Health\ReadinessAnswers;
 use App\Limits\Tapes;
+use App\People\User;
 use App\Returns\ReturnRefs;
 use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
@@ -24,14 +25,14 @@ use Augendo\Core\Readiness\Word;
 final class SheetScreen
 {
     /** @param  list<array<string, mixed>>  $blocks  the sheet as it is to be, to look at before it is saved: see SheetDraft */
-    public static function preview(OpenSheet $open, array $blocks): SheetView
+    public static function preview(OpenSheet $open, array $blocks, User $user): SheetView
     {
         SheetDraft::of($open, $blocks)->onto($open->sheet);
 
-        return self::view($open);
+        return self::view($open, $user);
     }
 
-    public static function view(OpenSheet $open): SheetView
+    public static function view(OpenSheet $open, User $user): SheetView
     {
         $sheet = $open->sheet;
         $on = $open->day();
@@ -90,6 +91,7 @@ final class SheetScreen
             ),
             minutes: (int) ceil(SessionClock::seconds($plans) / 60),
             session_id: $sheet->training_session_id,
+            notes: CoachNotes::before($sheet->trainingSession, [$sheet->athlete_id], $user),
         );
     }
 

@@ -81,7 +81,8 @@ final class SwapScreen
             $open->readiness()->openReferrals !== [] => "{$name} waits for a clinician, so nothing that loads the body until then. "
                 .'Being part of it is still possible: watch, keep the score, think ahead.',
             $work->minutes() === null => 'Nothing is left that today allows. Watching and calling are.',
-            $work->leads !== null => "{$work->leads->ladder->name}, “{$work->leads->rung->name}”, judged as ever, and what else today allows.",
+            $work->leads !== null => "{$work->leads->ladder->name}, “{$work->leads->rung->name}”, judged as ever, "
+                .'and what else today allows.',
             default => 'What today allows, from the ladders and drills '.$name.' knows.',
         };
     }

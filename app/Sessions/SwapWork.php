@@ -39,7 +39,7 @@ final class SwapWork
     public static function take(Sheet $sheet, array $given, User $by): Sheet
     {
         $session = $sheet->trainingSession()->firstOrFail();
-        $change = PlanChange::make($session->squad, PlanAct::Swapped, $by, function (PlanChange $change) use ($sheet, $session, $given): array {
+        $do = function (PlanChange $change) use ($sheet, $session, $given): array {
             PlanChange::hold([$session->id]);
             $sheet->refresh();
             EditSheet::refuseClosed($sheet);
@@ -59,7 +59,8 @@ final class SwapWork
             $change->touch($session);
 
             return [...(new self($open, $sheet, $work))->swap($change, $given['id']), 'athlete' => $sheet->athlete_id];
-        }, $given['id']);
+        };
+        $change = PlanChange::make($session->squad, PlanAct::Swapped, $by, $do, $given['id']);
 
         return Sheet::query()->findOrFail($change->before['made_sheets'][0] ?? $sheet->id);
     }

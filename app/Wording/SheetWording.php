@@ -67,8 +67,8 @@ final class SheetWording
     {
         $ladder = $this->library->ladder($of['ladder']);
 
-        return "The work of {$ladder->name}, “{$this->rungName($ladder, $of['rung'])}”, is not for this day: this is what is left. It does not "
-            .'count on that rung.';
+        return "The work of {$ladder->name}, “{$this->rungName($ladder, $of['rung'])}”, is not for this day: this is what is left. "
+            .'It does not count on that rung.';
     }
 
     /** Where something comes from that no rung of the day asked for. */

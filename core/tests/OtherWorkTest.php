@@ -267,7 +267,9 @@ final class OtherWorkTest extends TestCase
 
     private function cap(Measure $measure, float $max): CapLimit
     {
-        return new CapLimit(new LimitTerms("cap-{$measure->value}", 'Full', 'test', Severity::Hard, null, new LimitFilter), $measure, 1, $max);
+        $terms = new LimitTerms("cap-{$measure->value}", 'Full', 'test', Severity::Hard, null, new LimitFilter);
+
+        return new CapLimit($terms, $measure, 1, $max);
     }
 
     /**

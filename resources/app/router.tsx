@@ -109,6 +109,16 @@ const paper = createRoute({
     path: '/sessions/$sessionId/paper',
     component: screen(() => import('./screens/paper/PaperScreen'), 'PaperScreen'),
 });
+const brief = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/brief',
+    component: screen(() => import('./screens/brief/BriefScreen'), 'BriefScreen'),
+});
+const squadHomework = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/homework',
+    component: screen(() => import('./screens/homework/SquadHomeworkScreen'), 'SquadHomeworkScreen'),
+});
 const clock = createRoute({
     getParentRoute: () => frame,
     path: '/sessions/$sessionId/clock',
@@ -253,6 +263,8 @@ export const router = createRouter({
             squadAfter,
             paper,
             clock,
+            brief,
+            squadHomework,
             athlete,
             match,
             intake,

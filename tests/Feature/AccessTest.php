@@ -111,6 +111,8 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/seasons' => self::COACH,
         'GET api/sessions/{session}' => self::EVERYBODY,
         'GET api/sessions/{session}/heard' => self::RECORDS,
+        'GET api/sessions/{session}/brief' => self::RECORDS,
+        'PUT api/sessions/{session}/note' => self::RECORDS,
         'POST api/sessions/{session}/finish' => self::RECORDS,
         'GET api/sessions/{session}/after' => self::RECORDS,
         'POST api/sessions/{session}/decisions' => self::COACH,

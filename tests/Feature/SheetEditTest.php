@@ -46,7 +46,7 @@ final class SheetEditTest extends TestCase
             [$this->titles()[1], $this->titles()[0], $drill['title'], $jump['title'], ...array_slice($this->titles(), 3)],
             array_column($shown['blocks'], 'title'),
         );
-        $this->assertSame($this->titles(), DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->orderBy('position')->pluck('title')->all());
+        $this->assertSame($this->titles(), $this->keptTitles());
         $kept = $this->save($new)->assertOk()->json();
         $this->assertSame($shown['blocks'], $kept['blocks']);
         $this->assertSame($shown['tapes'], $kept['tapes']);
@@ -102,7 +102,7 @@ final class SheetEditTest extends TestCase
         $this->assertSame($other->id, $other->blocks()->firstOrFail()->sheet_id);
         $this->save([...$doses, $doses[0]])->assertUnprocessable();
         $this->save([])->assertUnprocessable();
-        $this->assertSame($this->titles(), DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->orderBy('position')->pluck('title')->all());
+        $this->assertSame($this->titles(), $this->keptTitles());
     }
 
     public function test_a_template_serves_the_squad_and_is_judged_only_on_its_rung(): void
@@ -160,6 +160,12 @@ final class SheetEditTest extends TestCase
     private function titles(): array
     {
         return $this->sheet->blocks->pluck('title')->all();
+    }
+
+    /** @return list<string> */
+    private function keptTitles(): array
+    {
+        return DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->orderBy('position')->pluck('title')->all();
     }
 
     /** @return array<string, mixed> the first that is so */

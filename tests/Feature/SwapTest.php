@@ -112,7 +112,8 @@ final class SwapTest extends TestCase
         $this->assertSame(6, (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('reps'));
         $this->countReps($this->judgedBlock(Sheet::query()->findOrFail($taken['id'])), 3);
         $this->assertSame(3, (int) DB::table('work_sets')->where('session', $taken['id'])->sum('reps'));
-        $this->assertSame(3, strlen((string) DB::table('rep_strips')->where('sheet_id', $taken['id'])->value('marks')), 'evidence of the jump');
+        $marks = (string) DB::table('rep_strips')->where('sheet_id', $taken['id'])->value('marks');
+        $this->assertSame(3, strlen($marks), 'evidence of the jump');
         foreach ([$this->sheet->id, $taken['id']] as $id) {
             $this->postJson("/api/sheets/{$id}/finish", ['minutes' => 30, 'session_rpe' => 4])->assertSuccessful();
         }

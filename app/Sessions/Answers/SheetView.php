@@ -50,5 +50,7 @@ final readonly class SheetView
         /** minutes the session takes, by the clock of its blocks */
         public int $minutes,
         public string $session_id,
+        /** @var list<CoachNoteView> written at the session before, for those who run sessions */
+        public array $notes,
     ) {}
 }

@@ -328,7 +328,8 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), $this->drills(...), ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
+        foreach ([$this->figures(...), $this->drills(...),
+            ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {

@@ -6,6 +6,7 @@ import { flush, keepReports, newId } from '../offline/store';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
 import { Waiting } from './Waiting';
+import { clsx } from 'clsx';
 
 type Ask = Swap['asks'][number];
 type Line = Swap['lines'][number];
@@ -115,7 +116,10 @@ function AskAgain({ ask, onAnswer }: { ask: Ask; onAnswer: (score: number) => vo
                     <button
                         key={score}
                         type="button"
-                        className={`btn min-h-12 px-0 ${score === (answered ?? ask.score) ? 'border-2 border-ink' : ''}`}
+                        className={clsx(
+                            'btn min-h-12 px-0',
+                            score === (answered ?? ask.score) && 'border-2 border-ink',
+                        )}
                         onClick={() => {
                             setAnswered(score);
                             onAnswer(score);

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { api, type SquadAfter } from '../../api/client';
 import { dayName, percent } from '../../api/words';
+import { NoteFor } from '../../parts/NoteFor';
 import { RungMark } from '../../parts/RungMark';
 import { Strip } from '../../parts/Strip';
 import { Waiting } from '../../parts/Waiting';
@@ -49,6 +50,19 @@ function Squad({ after }: { after: SquadAfter }) {
                     <Shared after={after} />
                     {after.decides && <TogetherForm after={after} />}
                     <Rows after={after} />
+                    <section aria-label="For next time" className="mt-5">
+                        <h2 className="border-b border-ink pb-0.5 text-base">For next time</h2>
+                        <NoteFor sessionId={after.session_id} athleteId={null} name="the squad" notes={after.notes} />
+                        {after.decides && (
+                            <Link
+                                to="/sessions/$sessionId/homework"
+                                params={{ sessionId: after.session_id }}
+                                className="btn mt-2"
+                            >
+                                Homework for all
+                            </Link>
+                        )}
+                    </section>
                 </>
             )}
             {after.not_counted.length > 0 && (
@@ -91,7 +105,7 @@ function Rows({ after }: { after: SquadAfter }) {
                 <h2 className="border-b border-ink pb-0.5 text-base">{label}</h2>
                 <ul>
                     {rows.map((row) => (
-                        <Counted key={row.sheet.id} row={row} decides={after.decides} />
+                        <Counted key={row.sheet.id} row={row} after={after} />
                     ))}
                 </ul>
             </section>
@@ -115,7 +129,7 @@ const PROPOSED: Record<NonNullable<Row['proposed']>, string> = {
     pause: 'Pause',
 };
 
-function Counted({ row, decides }: { row: Row; decides: boolean }) {
+function Counted({ row, after }: { row: Row; after: SquadAfter }) {
     return (
         <li
             className={clsx(
@@ -153,6 +167,12 @@ function Counted({ row, decides }: { row: Row; decides: boolean }) {
                         Soreness grew: {each}
                     </p>
                 ))}
+                <NoteFor
+                    sessionId={after.session_id}
+                    athleteId={row.athlete.id}
+                    name={row.athlete.given_name}
+                    notes={after.notes}
+                />
             </div>
             <div className="flex items-center justify-between gap-2 md:justify-end">
                 <p className="text-sm leading-tight md:text-right">
@@ -161,7 +181,7 @@ function Counted({ row, decides }: { row: Row; decides: boolean }) {
                         {row.next_on ? `next ${dayName(row.next_on)}` : 'nothing planned'}
                     </span>
                 </p>
-                {decides && row.decided === null && !row.together && (
+                {after.decides && row.decided === null && !row.together && (
                     <Link to="/sheets/$sheetId/after" params={{ sheetId: row.sheet.id }} className="btn">
                         Decide
                     </Link>

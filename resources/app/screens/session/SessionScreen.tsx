@@ -212,14 +212,25 @@ function OnTheDay({ kept }: { kept: Session }) {
                     From paper
                 </Link>
             )}
-            {me.records && kept.life.counted && (
-                <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
-                    {kept.life.open ? 'Finish' : 'What came of it'}
-                </Link>
-            )}
+            {me.records && <WhoRunsIt kept={kept} />}
             {counts && (
                 <Link to="/sheets/$sheetId/line" params={{ sheetId: member.sheet_id }} className="btn btn-main">
                     Count the line
+                </Link>
+            )}
+        </>
+    );
+}
+
+function WhoRunsIt({ kept }: { kept: Session }) {
+    return (
+        <>
+            <Link to="/sessions/$sessionId/brief" params={{ sessionId: kept.id }} className="btn">
+                Brief
+            </Link>
+            {kept.life.counted && (
+                <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
+                    {kept.life.open ? 'Finish' : 'What came of it'}
                 </Link>
             )}
         </>

@@ -4,6 +4,7 @@ import { FloorChoice } from '../../parts/FloorChoice';
 import { Options } from '../../parts/Labelled';
 import { LabelledStepper } from '../../parts/LabelledStepper';
 import type { Dose } from './useEdits';
+import { clsx } from 'clsx';
 
 const REST_STEP_S = 15;
 const REST_MOST_S = 600;
@@ -16,7 +17,12 @@ export function HowDone({ block, dose, onEdit }: { block: Block; dose: Dose; onE
     const object = dose.object ?? block.object_id;
     const held = dose.hold_s === undefined ? block.hold_s : dose.hold_s;
     return (
-        <div className="no-print my-1 flex flex-wrap items-end gap-x-6 gap-y-2 border-l-4 border-tape py-1 pl-3 md:col-span-2 md:col-start-2">
+        <div
+            className={clsx(
+                'no-print my-1 flex flex-wrap items-end gap-x-6 gap-y-2',
+                'border-l-4 border-tape py-1 pl-3 md:col-span-2 md:col-start-2',
+            )}
+        >
             <LabelledStepper
                 label="Sets"
                 value={dose.sets}

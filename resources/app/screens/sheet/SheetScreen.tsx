@@ -5,6 +5,7 @@ import { api, Problem, type Sheet } from '../../api/client';
 import { dayName } from '../../api/words';
 import { CheckIn } from '../../parts/CheckIn';
 import { useMe } from '../../parts/Frame';
+import { NotesBefore } from '../../parts/NoteFor';
 import { Notice } from '../../parts/Notice';
 import { TapeRow } from '../../parts/Reasons';
 import { RungMark } from '../../parts/RungMark';
@@ -50,6 +51,7 @@ function Editor({ kept }: { kept: Sheet }) {
             </Notice>
             <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_23rem]">
                 <section aria-label="Blocks" className="pt-3">
+                    <NotesBefore notes={kept.notes} />
                     <BeforeBlocks kept={kept} shown={shown} />
                     {sheet.rows.map(({ block, dose }, place) => (
                         <BlockRow

@@ -1,0 +1,102 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type CoachNote } from '../api/client';
+import { Notice } from './Notice';
+
+/** Words for the next session, of the squad or of one athlete: each writes their own, and reads those of the others. */
+export function NoteFor({
+    sessionId,
+    athleteId,
+    name,
+    notes,
+}: {
+    sessionId: string;
+    athleteId: string | null;
+    name: string;
+    notes: CoachNote[];
+}) {
+    const queries = useQueryClient();
+    const about = notes.filter((note) => note.athlete_id === athleteId);
+    const own = about.find((note) => note.own)?.text ?? '';
+    const [text, setText] = useState<string | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const save = (): void => {
+        api('PUT', `/api/sessions/${sessionId}/note`, { athlete_id: athleteId, text: text ?? '' })
+            .then(() => queries.invalidateQueries())
+            .then(() => {
+                setText(null);
+                setProblem(null);
+            }, setProblem);
+    };
+    return (
+        <div className="no-print text-sm">
+            {about
+                .filter((note) => !note.own)
+                .map((note) => (
+                    <p key={note.by + note.text}>
+                        “{note.text}” <span className="text-soft">{note.by}</span>
+                    </p>
+                ))}
+            <Notice problem={problem} />
+            {text === null ? (
+                <button
+                    type="button"
+                    className="min-h-9 text-left underline decoration-dotted underline-offset-4"
+                    onClick={() => setText(own)}
+                >
+                    {own === '' ? (
+                        <>
+                            Note for next time<span className="sr-only">, {name}</span>
+                        </>
+                    ) : (
+                        `“${own}”`
+                    )}
+                </button>
+            ) : (
+                <form
+                    className="flex flex-wrap items-end gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        save();
+                    }}
+                >
+                    <label className="min-w-56 grow">
+                        <span className="label block">For next time, {name}: what is to be done</span>
+                        <textarea
+                            className="w-full border border-ink bg-page p-1.5 text-base"
+                            rows={2}
+                            maxLength={400}
+                            value={text}
+                            autoFocus
+                            onChange={(event) => setText(event.target.value)}
+                        />
+                    </label>
+                    <button type="submit" className="btn btn-main">
+                        Save
+                    </button>
+                    <button type="button" className="btn btn-quiet" onClick={() => setText(null)}>
+                        Cancel
+                    </button>
+                </form>
+            )}
+        </div>
+    );
+}
+
+/** What was written at the session before. */
+export function NotesBefore({ notes }: { notes: CoachNote[] }) {
+    if (notes.length === 0) return null;
+    return (
+        <ul aria-label="Notes from last time" className="mb-2 border-l-4 border-tape pl-3">
+            {notes.map((note) => (
+                <li key={note.by + note.text}>
+                    <span className="head">“{note.text}”</span>{' '}
+                    <span className="text-sm text-soft">
+                        {note.by}
+                        {note.athlete_id === null ? ', for all' : ''}
+                    </span>
+                </li>
+            ))}
+        </ul>
+    );
+}
