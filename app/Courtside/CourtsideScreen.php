@@ -184,7 +184,11 @@ final class CourtsideScreen
      */
     private static function around(Sheet $sheet, User $user): array
     {
-        $others = Sheet::query()->with('athlete')->where('training_session_id', $sheet->training_session_id)->get();
+        $others = Sheet::query()
+            ->with('athlete')
+            ->where('training_session_id', $sheet->training_session_id)
+            ->where('state', '!=', Sheet::CALLED_OFF)
+            ->get();
         $rounds = null;
         if ($sheet->trainingSession->stations !== null) {
             $open = Stations::open($sheet->trainingSession, $user);

@@ -43,7 +43,9 @@ final class BriefScreen
                 look_for: self::lookFor($open),
                 must_not: $open->isAhead()
                     ? []
-                    : BriefWording::mustNot($health->readiness($sheet->athlete, $session->squad)),
+                    : BriefWording::mustNot(
+                        $health->readiness($sheet->athlete, $session->squad), $open->resting(), $sheet->return_stage !== null,
+                    ),
                 before: self::about($before, $sheet->athlete_id),
             );
         }

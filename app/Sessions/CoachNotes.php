@@ -59,7 +59,7 @@ final class CoachNotes
             ->whereHas('trainingSession', fn (Builder $sessions) => $sessions
                 ->where('held_on', '>=', $session->day()->plus(-self::REMEMBERED_DAYS)->iso())
                 ->where(fn (Builder $then) => $then->where('held_on', '<', $session->day()->iso())->orWhere(
-                    fn (Builder $sameDay) => $sameDay->where('held_on', $session->day()->iso())->where('starts_at', '<', $session->starts_at),
+                    fn (Builder $same) => $same->where('held_on', $session->day()->iso())->where('starts_at', '<', $session->starts_at),
                 )))
             ->get();
         $about = $earlier->groupBy(fn (CoachNote $note): string => $note->athlete_id ?? '');

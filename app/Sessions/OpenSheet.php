@@ -268,7 +268,7 @@ final class OpenSheet
     }
 
     /** @return list<Channel> parts that a way back keeps for itself */
-    private function resting(): array
+    public function resting(): array
     {
         $return = $this->returns()->open($this->athlete->id);
 

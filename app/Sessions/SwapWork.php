@@ -71,7 +71,8 @@ final class SwapWork
      */
     public static function isDue(OpenSheet $open, array $plans): bool
     {
-        return in_array($open->sheet->state, ['planned', 'running'], true) && ! $open->isAhead() && OtherWork::isDue($open->readiness(), $open->athlete->throwing_side, $plans);
+        return in_array($open->sheet->state, ['planned', 'running'], true) && ! $open->isAhead()
+            && OtherWork::isDue($open->readiness(), $open->athlete->throwing_side, $plans);
     }
 
     /** @return list<SorenessReport> places of which nobody has said lately how they are */

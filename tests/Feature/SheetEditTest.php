@@ -130,7 +130,8 @@ final class SheetEditTest extends TestCase
         $higher = $on($squad, 'thirds');
         $this->assertCount(count($same), $higher);
         $this->assertSame([], $judged($higher), 'another rung is judged by its own dose');
-        $this->assertSame([], $on(SquadFactory::new()->create(['workspace_id' => $squad->workspace_id]), 'line'), 'another squad has its own');
+        $other = SquadFactory::new()->create(['workspace_id' => $squad->workspace_id]);
+        $this->assertSame([], $on($other, 'line'), 'another squad has its own');
     }
 
     private function sheetIn(int $squadId, Athlete $athlete, string $rung = 'line'): Sheet

@@ -135,9 +135,14 @@ final class SwapTest extends TestCase
         $this->countReps($foot, 4);
         $this->assertSame(10, (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('reps'));
         $this->assertSame(6, strlen((string) DB::table('rep_strips')->where('sheet_id', $this->sheet->id)->value('marks')));
-        $rows = DB::table('work_sets')->where('session', $this->sheet->id)->orderBy('block_id')->get(['block_id', 'reps', 'arm'])->all();
+        $work = fn (): array => DB::table('work_sets')
+            ->where('session', $this->sheet->id)
+            ->orderBy('block_id')
+            ->get(['block_id', 'reps', 'arm'])
+            ->all();
+        $rows = $work();
         app(RepLog::class)->derive($this->sheet->refresh());
-        $this->assertEquals($rows, DB::table('work_sets')->where('session', $this->sheet->id)->orderBy('block_id')->get(['block_id', 'reps', 'arm'])->all());
+        $this->assertEquals($rows, $work());
     }
 
     public function test_who_waits_for_a_clinician_is_given_nothing_that_loads_the_body(): void
@@ -187,9 +192,7 @@ final class SwapTest extends TestCase
         $this->coach = UserFactory::new()->in($this->athlete->workspace)->create();
         $this->sheet = SheetFactory::new()->of($this->athlete, $session)->fitted()->create();
         $this->actingAs($this->coach);
-        $this->postJson("/api/athletes/{$this->athlete->id}/reports", ['reports' => [
-            ['at' => Carbon::now('Europe/Lisbon')->subMinutes(50)->toIso8601String(), ...array_diff_key($this->report('none', null, 'muscle', 0), ['at' => 0])],
-        ]])->assertSuccessful();
+        $this->sore('none', null, 'muscle', 0, minutesAgo: 50);
     }
 
     private function sore(string $site, ?string $side, string $kind, int $score, string $moment = 'before', int $minutesAgo = 0): void
