@@ -192,7 +192,8 @@ final class CourtsideScreen
         $rounds = null;
         if ($sheet->trainingSession->stations !== null) {
             $open = Stations::open($sheet->trainingSession, $user);
-            $rounds = new Rounds(app(Library::class), $open, $open->plan());
+            $plan = $open->plan();
+            $rounds = new Rounds(app(Library::class), $open, $plan, $open->betweenTurns($plan));
         }
         $place = fn (string $athleteId): ?int => $rounds?->beginsAt($athleteId);
         $own = $place($sheet->athlete_id);

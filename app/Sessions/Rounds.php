@@ -13,13 +13,16 @@ use App\Sessions\Answers\RoundPlaceView;
 use App\Sessions\Answers\SessionRoundView;
 use App\Wording\PlanWording;
 use App\Wording\Wording;
+use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Stations\BetweenTurns;
 use Augendo\Core\Stations\Pairs;
 use Augendo\Core\Stations\Piece;
 use Augendo\Core\Stations\Place;
 use Augendo\Core\Stations\Placed;
+use Augendo\Core\Stations\Round;
 use Augendo\Core\Stations\StationPlan;
 use Illuminate\Support\Collection;
 
@@ -35,8 +38,12 @@ final class Rounds
     /** @var array<string, string> */
     private readonly array $titles;
 
-    public function __construct(private readonly Library $library, Stations $open, private readonly StationPlan $plan)
-    {
+    public function __construct(
+        private readonly Library $library,
+        Stations $open,
+        private readonly StationPlan $plan,
+        private readonly BetweenTurns $between,
+    ) {
         $this->sheets = $open->sheets()->keyBy('athlete_id');
         foreach ($this->sheets as $id => $sheet) {
             $this->doses[$id] = $open->placedDoses($sheet);
@@ -47,30 +54,21 @@ final class Rounds
     /** @return list<SessionRoundView> */
     public function views(string $startsAt): array
     {
-        $done = [];
-        $views = [];
-        foreach ($this->plan->rounds as $round) {
-            $views[] = new SessionRoundView(
-                starts_at: self::clock($startsAt, $round->startMin),
-                ends_at: self::clock($startsAt, $round->endMin()),
-                minutes: $round->minutes,
-                places: array_map($this->place(...), $round->places),
-                off: array_map(fn (string $id): RestView => $this->rest($id, $done[$id] ?? 0), $round->off),
-            );
-            foreach (array_merge(...array_map(fn (Place $place): array => $place->placed, $round->places)) as $placed) {
-                $done[$placed->id] = $placed->work === [] ? $done[$placed->id] ?? 0 : max($placed->work) + 1;
-            }
-        }
-
-        return $views;
+        return array_map(fn (Round $round, int $r): SessionRoundView => new SessionRoundView(
+            starts_at: self::clock($startsAt, $round->startMin),
+            ends_at: self::clock($startsAt, $round->endMin()),
+            minutes: $round->minutes,
+            places: array_map(fn (Place $place): RoundPlaceView => $this->place($place, $r), $round->places),
+            off: array_map(fn (string $id): RestView => new RestView($id, $this->name($id), $this->then($id, $r)), $round->off),
+        ), $this->plan->rounds, array_keys($this->plan->rounds));
     }
 
     /** @return RotationView|null null: nothing of this one is placed */
     public function rotationOf(string $athleteId): ?RotationView
     {
         $rounds = [];
-        foreach ($this->plan->rounds as $round) {
-            $what = 'Rest';
+        foreach ($this->plan->rounds as $r => $round) {
+            $what = implode(', ', $this->then($athleteId, $r)) ?: 'Rest';
             foreach ($round->places as $place) {
                 foreach ($place->placed as $placed) {
                     $what = $placed->id === $athleteId ? $this->inBrief($place, $placed) : $what;
@@ -119,7 +117,7 @@ final class Rounds
         return sprintf('%02d:%02d', intdiv($minutes, 60) % 24, $minutes % 60);
     }
 
-    private function place(Place $place): RoundPlaceView
+    private function place(Place $place, int $round): RoundPlaceView
     {
         $hard = array_filter($place->pieces($this->plan->hour), fn (Piece $piece): bool => $piece->hard) !== [];
         $with = $this->pairs($place);
@@ -136,20 +134,15 @@ final class Rounds
                 task: $placed->task->value,
                 doses: array_map(fn (int $j): DoseLineView => $this->dose($placed->id, $j), $placed->work),
                 with: $with[$placed->id] ?? '',
+                then: $this->then($placed->id, $round),
             ), $place->placed),
         );
     }
 
-    /** @param  int  $next  position of the work that comes next */
-    private function rest(string $athleteId, int $next): RestView
+    /** @return list<string> the drills somebody does in the time a round leaves them */
+    private function then(string $athleteId, int $round): array
     {
-        $again = $this->plan->hour->attendee($athleteId)->meanwhile($next);
-
-        return new RestView(
-            $athleteId,
-            $this->name($athleteId),
-            $again === null ? null : $this->doses[$athleteId][$again]->asked->title,
-        );
+        return array_map(fn (Drill $drill): string => $drill->dose->title, $this->between->rounds[$round][$athleteId] ?? []);
     }
 
     private function inBrief(Place $place, Placed $placed): string

@@ -115,8 +115,10 @@ final class SessionScreen
         $squad = $session->squad;
         $today = $squad->workspace->today();
         $words = new StationWording(array_column($setup['spaces'], 'title', 'id'), $this->library->skillNames());
-        $rounds = new Rounds($this->library, $open, $plan);
-        $share = $plan->usefulShare();
+        $between = $open->betweenTurns($plan);
+        $rounds = new Rounds($this->library, $open, $plan, $between);
+        $own = $plan->usefulShare();
+        $useful = $between->usefulShare();
 
         return new SessionView(
             id: $session->id,
@@ -144,14 +146,15 @@ final class SessionScreen
                 word: $this->word($book->readiness($sheets[$attendee->id]->athlete, $squad), $on, $today),
                 sheet_id: $sheets[$attendee->id]->id,
                 late_minutes: (int) ($setup['late'][$attendee->id] ?? 0),
-                useful_share: $attendee->work === [] ? null : $share[$attendee->id],
+                own_share: $attendee->work === [] ? null : $own[$attendee->id],
+                useful_share: $useful[$attendee->id],
                 left_out: $rounds->leftOutOf($attendee->id),
                 swap: $this->isSwapDue($sheets[$attendee->id], $book, $today),
             ), $plan->hour->attendees),
             rounds: $rounds->views($session->starts_at),
             flags: array_map(
                 fn (StationFlag $flag): StationFlagView => new StationFlagView($flag->code, $words->flag($flag)),
-                $plan->flags,
+                $between->flags(),
             ),
             would_help: $words->wouldHelp(WhatWouldHelp::with($plan)),
             absent: array_map(

@@ -10,12 +10,16 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
 use App\Records\Alone;
+use App\Returns\ReturnsUnderWay;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\FreeDrills;
 use Augendo\Core\Planning\SessionClock;
+use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Stations\Attendee;
+use Augendo\Core\Stations\BetweenTurns;
 use Augendo\Core\Stations\Hour;
 use Augendo\Core\Stations\Piece;
 use Augendo\Core\Stations\Space;
@@ -118,7 +122,7 @@ final class Stations
         $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true))->values();
         $doses = array_values($there->map($this->plans(...))->all());
         $warmUpMin = SessionClock::longestMin($doses, BlockKind::WarmUp);
-        $mayCatch = $this->mayCatch($there);
+        $readiness = $this->readiness($there);
 
         return StationPlan::make(new Hour(
             minutes: $setup['minutes'],
@@ -129,12 +133,12 @@ final class Stations
             changeOverMin: UsualHour::CHANGE_OVER_MIN,
             leastRoundMin: UsualHour::LEAST_ROUND_MIN,
             spaces: array_map($this->space(...), array_values($setup['spaces'])),
-            attendees: array_values($there->map(function (Sheet $sheet) use ($setup, $warmUpMin, $mayCatch): Attendee {
+            attendees: array_values($there->map(function (Sheet $sheet) use ($setup, $warmUpMin, $readiness): Attendee {
                 $lateMin = (int) ($setup['late'][$sheet->athlete_id] ?? 0);
 
                 return new Attendee(
                     $sheet->athlete_id,
-                    $mayCatch[$sheet->athlete_id],
+                    $readiness[$sheet->athlete_id]->mayCatch(),
                     $this->work($sheet),
                     // Whoever is late warms up first.
                     $lateMin === 0 ? 0 : $lateMin + $warmUpMin,
@@ -143,22 +147,43 @@ final class Stations
         ));
     }
 
+    /** What those do who have no work of their own just now. */
+    public function betweenTurns(StationPlan $plan): BetweenTurns
+    {
+        $sheets = $this->sheets()->keyBy('athlete_id');
+        $readiness = $this->readiness($sheets->values());
+        $athletes = array_values($sheets->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
+        $returns = new ReturnsUnderWay($athletes, $this->session->day());
+        $drills = [];
+        foreach ($sheets as $id => $sheet) {
+            $drills[$id] = FreeDrills::of(
+                readiness: $readiness[$id],
+                throwing: $sheet->athlete->throwing_side,
+                drills: array_values($this->library->drills()),
+                skills: [$this->library->ladder($sheet->ladder, $sheet->ladder_version)->skill],
+                resting: $returns->open($id)?->site->channels() ?? [],
+            );
+        }
+
+        return BetweenTurns::of($plan, $drills);
+    }
+
     /**
      * @param  Collection<int, Sheet>  $there
-     * @return array<string, bool> by athlete
+     * @return array<string, Readiness> by athlete
      */
-    private function mayCatch(Collection $there): array
+    private function readiness(Collection $there): array
     {
         $day = $this->session->day();
         $athletes = array_values($there->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
         $health = new DayReadiness($athletes, $day);
         $isAhead = $day->isAfter($this->session->squad->workspace->today());
-        $may = [];
+        $words = [];
         foreach ($athletes as $athlete) {
-            $may[$athlete->id] = $health->readiness($athlete, $this->session->squad, $isAhead)->mayCatch();
+            $words[$athlete->id] = $health->readiness($athlete, $this->session->squad, $isAhead);
         }
 
-        return $may;
+        return $words;
     }
 
     /** @param  array<string, mixed>  $kept */

@@ -159,17 +159,6 @@ final class StationPlanTest extends TestCase
         $this->assertSame(25, $only->rounds[0]->startMin);
     }
 
-    public function test_between_turns_only_what_loads_nothing_is_done_again(): void
-    {
-        $jumper = $this->squad('block-jump-landing', 1, 2)[0];
-        foreach ($this->library->ladder('block-jump-landing')->rungs[2]->blocks as $block) {
-            $this->assertSame($block->skill->id === 'footwork', $block->skill->isFootwork());
-        }
-        $this->assertNull($jumper->meanwhile(0), 'nothing is done yet');
-        $this->assertSame(BlockKind::Rehearsal, $jumper->work[$jumper->meanwhile(2) ?? 99]->kind ?? null);
-        $this->assertNull($this->squad('volleyball-float-serve', 1, 3)[0]->meanwhile(3), 'a swing without a ball costs the arm a little');
-    }
-
     public function test_nobody_lands_on_a_hard_floor_while_there_is_another(): void
     {
         $jumpers = $this->squad('block-jump-landing', 4, 2);

@@ -168,7 +168,7 @@ async function soreWristSwapped(page: Page): Promise<void> {
     await expect(pia.getByRole('button', { name: 'What is left' })).toBeHidden();
 }
 
-/** On the assistant's laptop at half time: 25 minutes are left, and Ravi comes late. Luca threw a great deal at school. */
+/** On a laptop at half time: 25 minutes are left, Ravi comes late, and Luca threw a great deal at another club. */
 async function halfTime(page: Page): Promise<void> {
     const today = (await sessionsAhead(page)).find((session) => session.title === 'Evening session');
     await page.goto(`/sessions/${today?.id}`);

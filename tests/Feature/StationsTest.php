@@ -121,8 +121,11 @@ final class StationsTest extends TestCase
             $this->assertSame(0, $pack['rotation']['rounds'][0]['starts_min']);
             $this->assertSame(array_column($view['rounds'], 'minutes'), array_column($pack['rotation']['rounds'], 'minutes'));
             foreach ($view['rounds'] as $i => $round) {
-                $rests = in_array($member['athlete']['id'], array_column($round['off'], 'athlete_id'), true);
-                $this->assertSame($rests, $pack['rotation']['rounds'][$i]['what'] === 'Rest');
+                $off = array_column($round['off'], 'then', 'athlete_id')[$member['athlete']['id']] ?? null;
+                $what = $pack['rotation']['rounds'][$i]['what'];
+                $off === null
+                    ? $this->assertStringContainsString(': ', $what)
+                    : $this->assertSame(implode(', ', $off) ?: 'Rest', $what);
             }
         }
     }

@@ -10,7 +10,7 @@ final readonly class RestView
     public function __construct(
         public string $athlete_id,
         public string $name,
-        /** footwork that can be done once more; null: nothing */
-        public ?string $meanwhile,
+        /** @var list<string> drills that cost no limit */
+        public array $then,
     ) {}
 }

@@ -16,5 +16,7 @@ final readonly class RoundPlacedView
         public array $doses,
         /** the names of who throws with them */
         public string $with,
+        /** @var list<string> drills that cost no limit, in the time the own work leaves */
+        public array $then,
     ) {}
 }

@@ -13,19 +13,4 @@ final readonly class Attendee
      * @param  int  $fromMin  minutes from the start before which this one does not begin: late, or still warming up
      */
     public function __construct(public string $id, public bool $mayCatch, public array $work, public int $fromMin = 0) {}
-
-    /**
-     * @return int|null position of what can be done once more while the others work: the last footwork before `$next`; null
-     *         where there is none. A swing without a ball is none: it costs the arm a little.
-     */
-    public function meanwhile(int $next): ?int
-    {
-        for ($j = min($next, count($this->work)) - 1; $j >= 0; $j--) {
-            if ($this->work[$j]->free) {
-                return $j;
-            }
-        }
-
-        return null;
-    }
 }

@@ -24,7 +24,6 @@ final readonly class Piece
      * @param  bool  $far  an implement that needs a sector
      * @param  bool  $landing  somebody jumps and lands
      * @param  int  $balls  for this athlete, at once
-     * @param  bool  $free  footwork: no arm, no hand, no landing; it can be done as often as there is time
      *
      * @throws InvalidValue
      */
@@ -38,7 +37,6 @@ final readonly class Piece
         public bool $landing,
         public bool $needsAdult,
         public int $balls,
-        public bool $free = false,
     ) {
         if ($seconds < 1 || $balls < 0 || ($distanceM !== null && $distanceM < 0)) {
             throw new InvalidValue('A piece of work lasts a second or more, with no fewer than 0 balls and 0 m.');
@@ -74,7 +72,6 @@ final readonly class Piece
                 $dose->skill->family === Family::Serve => self::BALLS_OF_A_SERVER,
                 default => 1,
             },
-            free: $dose->skill->isFootwork(),
         );
     }
 

@@ -44,11 +44,10 @@ function MemberRow({ kept, member, session }: { kept: Session; member: Member; s
                     </span>
                 </div>
                 <span className="figure grow">
-                    {member.useful_share === null ? (
-                        <span className="text-sm text-soft">no work today</span>
-                    ) : (
-                        percent(member.useful_share)
-                    )}
+                    {percent(member.useful_share)}
+                    <span className="block text-sm font-normal text-soft">
+                        {member.own_share === null ? 'drills only' : `${percent(member.own_share)} from the sheet`}
+                    </span>
                 </span>
                 {me.records && (
                     <span className="no-print whitespace-nowrap">

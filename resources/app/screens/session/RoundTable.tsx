@@ -21,7 +21,7 @@ export function RoundTable({ kept }: { kept: Session }) {
                     {used.map((space) => (
                         <col key={space.id} />
                     ))}
-                    <col className="w-36" />
+                    <col className="w-48" />
                 </colgroup>
                 <thead>
                     <tr className="border-b-2 border-ink text-left align-bottom">
@@ -103,6 +103,12 @@ function PlaceCell({ place, title }: { place: Place | undefined; title: string }
                         {each.doses.map((dose, i) => (
                             <ToTick key={i} dose={dose} />
                         ))}
+                        {each.then.length > 0 && (
+                            <span className="text-soft">
+                                {' '}
+                                then {each.then.map((drill) => drill.toLowerCase()).join(', ')}
+                            </span>
+                        )}
                     </li>
                 ))}
             </ul>
@@ -118,17 +124,12 @@ function helping(each: Placed): string {
     return each.task === 'works' ? '' : `${each.name} ${HELPS[each.task]}`;
 }
 
-/** Who has no work of their own; footwork may be done again. */
+/** Who has no work of their own, and the drills that cost no limit they do meanwhile. */
 function Resting({ rest }: { rest: Round['off'] }) {
-    const again = new Map<string, string[]>();
-    for (const each of rest) {
-        const what = each.meanwhile ?? '';
-        again.set(what, [...(again.get(what) ?? []), each.name]);
-    }
-    return [...again].map(([what, who]) => (
-        <p key={what}>
-            {who.join(', ')}
-            {what ? `: ${what.toLowerCase()} again` : ''}
+    return rest.map((each) => (
+        <p key={each.athlete_id}>
+            <strong className="font-semibold">{each.name}</strong>{' '}
+            {each.then.map((drill) => drill.toLowerCase()).join(', ')}
         </p>
     ));
 }
