@@ -114,20 +114,8 @@ final class LibraryScreen
                 outcome_ignored: $rung->outcomeIgnored,
                 checkpoints: array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
                 faults: array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
-                blocks: array_map(fn (BlockDose $block): LibraryBlockView => new LibraryBlockView(
-                    Wording::blockKind($block->kind), $block->title, $mirror($block->text),
-                    $block->reps === 0
-                        ? ''
-                        : "{$block->sets} × {$block->reps}, "
-                            .Wording::dose($block->effort, $block->distanceM)
-                            .($block->distanceShare === null
-                                ? ''
-                                : ' or '.Wording::percent($block->distanceShare).' of the longest throw')
-                            .', '
-                            .lcfirst(Wording::object($block->object))
-                            .($block->side->value === 'other' ? ', other side' : ''),
-                    $block->judged,
-                ), $rung->blocks),
+                blocks: array_map(fn (BlockDose $block): LibraryBlockView => self::block($block, $mirror), $rung->blocks),
+                indoor: $rung->indoor === null ? null : self::block($rung->indoor, $mirror),
                 gate: Wording::gateAsks($rung->gate),
             ), $ladder->rungs),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
@@ -151,5 +139,17 @@ final class LibraryScreen
         usort($faults, fn (Fault $a, Fault $b): int => $b->safety <=> $a->safety);
 
         return $faults;
+    }
+
+    /** @param  callable(string): string  $mirror */
+    private static function block(BlockDose $block, callable $mirror): LibraryBlockView
+    {
+        $share = $block->distanceShare === null ? '' : ' or '.Wording::percent($block->distanceShare).' of the longest throw';
+        $dose = "{$block->sets} × {$block->reps}, ".Wording::dose($block->effort, $block->distanceM).$share.', '
+            .lcfirst(Wording::object($block->object)).($block->side->value === 'other' ? ', other side' : '');
+
+        return new LibraryBlockView(
+            Wording::blockKind($block->kind), $block->title, $mirror($block->text), $block->reps === 0 ? '' : $dose, $block->judged,
+        );
     }
 }

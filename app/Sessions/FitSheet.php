@@ -27,6 +27,7 @@ use Augendo\Core\Planning\Trim;
 use Augendo\Core\Planning\Weave;
 use Augendo\Core\Returning\StageRung;
 use Augendo\Core\Returning\StepAsked;
+use Augendo\Core\Stations\Room;
 use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
 
@@ -92,6 +93,10 @@ final class FitSheet
         if ($atHand !== null) {
             [$rung, $swaps] = Equipment::fit($rung, array_intersect_key($this->library->objects(), array_flip($atHand)));
             $notes = [...$notes, ...array_map(fn (array $swap): SheetNote => SheetNote::swap(...$swap), $swaps)];
+        }
+        if ($stage === null) {
+            [$rung, $changes] = Room::fit($rung, Stations::spacesSet($this->sheet->trainingSession));
+            $notes = [...$notes, ...array_map(fn (array $change): SheetNote => SheetNote::room(...$change), $changes)];
         }
         $landsSomewhere = fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null;
         if (array_filter($rung->blocks, $landsSomewhere) !== []) {

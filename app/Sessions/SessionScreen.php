@@ -8,6 +8,8 @@ use App\Athletes\Athlete;
 use App\Athletes\Cards;
 use App\Health\DayReadiness;
 use App\People\User;
+use App\Sessions\Answers\DoseChangeView;
+use App\Sessions\Answers\DoseLineView;
 use App\Sessions\Answers\SessionLifeView;
 use App\Sessions\Answers\SessionView;
 use App\Sessions\Answers\SpaceView;
@@ -36,7 +38,7 @@ final class SessionScreen
     {
         $open = Stations::open($session, $user);
 
-        return $this->of($open, $open->plan(), [], $user);
+        return $this->of($open, $open->plan(), [], $user, []);
     }
 
     private function life(Stations $open, User $user): SessionLifeView
@@ -78,12 +80,19 @@ final class SessionScreen
     {
         $open = Stations::open($session, $user);
         $kept = $open->plan();
-        $reps = self::reps($open);
+        $before = self::doses($open);
+        $least = $open->betweenTurns($kept)->leastShare();
         DB::beginTransaction();
         try {
             $open->keep($setup, $version);
+            $open->asFitted();
             $plan = $open->plan();
-            $view = $this->of($open, $plan, self::differences($kept, $plan, $reps, self::reps($open)), $user);
+            $after = self::doses($open);
+            $differences = [
+                ...self::differences($kept, $plan, self::reps($before), self::reps($after)),
+                ...self::leastWork($least, $open->betweenTurns($plan)->leastShare()),
+            ];
+            $view = $this->of($open, $plan, $differences, $user, self::changed($open, $before, $after));
         } finally {
             DB::rollBack();
         }
@@ -102,8 +111,11 @@ final class SessionScreen
             );
     }
 
-    /** @param  list<string>  $differences */
-    private function of(Stations $open, StationPlan $plan, array $differences, User $user): SessionView
+    /**
+     * @param  list<string>  $differences
+     * @param  list<DoseChangeView>  $changed
+     */
+    private function of(Stations $open, StationPlan $plan, array $differences, User $user, array $changed): SessionView
     {
         $session = $open->session;
         $life = $this->life($open, $user);
@@ -162,6 +174,7 @@ final class SessionScreen
                 array_values(array_filter($setup['absent'], fn (string $id): bool => isset($sheets[$id]))),
             ),
             differences: $differences,
+            changed: $changed,
             floor: $session->floor ?? $squad->floor,
             can_undo: isset($session->stations['before']),
             life: $life,
@@ -185,15 +198,50 @@ final class SessionScreen
         return $on->isAfter($today) && $readiness->openReferrals === [] ? Word::Unknown->value : $readiness->word->value;
     }
 
-    /** @return int repetitions of all who are there */
-    private static function reps(Stations $open): int
+    /** @return array<string, list<BlockPlan>> of all who are there, by athlete */
+    private static function doses(Stations $open): array
     {
         $absent = $open->setup()['absent'];
-        $plans = $open->sheets()
-            ->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $absent, true))
-            ->flatMap($open->plans(...));
+        $there = $open->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $absent, true));
 
-        return (int) $plans->sum(fn (BlockPlan $plan): int => $plan->reps);
+        return $there->keyBy('athlete_id')->map($open->plans(...))->all();
+    }
+
+    /** @param  array<string, list<BlockPlan>>  $doses */
+    private static function reps(array $doses): int
+    {
+        return array_sum(array_map(fn (BlockPlan $plan): int => $plan->reps, array_merge(...array_values($doses))));
+    }
+
+    /**
+     * @param  array<string, list<BlockPlan>>  $before
+     * @param  array<string, list<BlockPlan>>  $after
+     * @return list<DoseChangeView> of each who does something else, by name
+     */
+    private static function changed(Stations $open, array $before, array $after): array
+    {
+        $line = fn (BlockPlan $plan): DoseLineView => new DoseLineView(
+            $plan->repsBySet(), lcfirst($plan->asked->title).', '.Wording::dose($plan->effort, $plan->distanceM),
+        );
+        $lines = fn (array $plans): array => array_map(
+            $line, array_values(array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0)),
+        );
+        $without = fn (array $of, array $others): array => array_values(
+            array_filter($of, fn (DoseLineView $each): bool => ! in_array($each, $others)),
+        );
+        $changed = [];
+        foreach ($open->sheets()->sortBy('athlete.given_name') as $sheet) {
+            $was = $lines($before[$sheet->athlete_id] ?? []);
+            $is = $lines($after[$sheet->athlete_id] ?? []);
+            // Who is not there any more, or is there after all, stands among who came.
+            if ($was != $is && isset($before[$sheet->athlete_id], $after[$sheet->athlete_id])) {
+                $changed[] = new DoseChangeView(
+                    $sheet->athlete_id, $sheet->athlete->given_name, $without($was, $is), $without($is, $was),
+                );
+            }
+        }
+
+        return $changed;
     }
 
     /** @return list<string> what would be otherwise than it is kept */
@@ -212,10 +260,14 @@ final class SessionScreen
                 : count($kept->rounds).' → '.Wording::count(count($plan->rounds), 'round').'.',
             $out($kept) === $out($plan) ? null : "{$out($kept)} → {$out($plan)} doses without a place.",
             $repsKept === $reps ? null : "{$repsKept} → {$reps} repetitions in all.",
-            abs($kept->leastShare() - $plan->leastShare()) < 0.01
-                ? null
-                : 'Useful work of whoever has least: '.Wording::percent($kept->leastShare()).' → '
-                    .Wording::percent($plan->leastShare()).' of the time.',
         ]));
+    }
+
+    /** @return list<string> */
+    private static function leastWork(float $before, float $after): array
+    {
+        return abs($before - $after) < 0.01 ? [] : [
+            'Useful work of whoever has least: '.Wording::percent($before).' → '.Wording::percent($after).' of the time.',
+        ];
     }
 }

@@ -26,7 +26,7 @@ final readonly class SheetNote
 
     /**
      * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'
-     *         |'swapped'|'other_work'|'as_written'  $why
+     *         |'room'|'swapped'|'other_work'|'as_written'  $why
      * @param  array<string, mixed>  $figures
      * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
      */
@@ -46,6 +46,23 @@ final readonly class SheetNote
     public static function swap(BlockDose $block, ?LibraryObject $for): self
     {
         return new self('swap', ['title' => $block->title, 'asked' => $block->object->id, 'for' => $for?->id]);
+    }
+
+    /** @param  BlockDose|null  $fits  what is done in the spaces there are; null: nothing of it */
+    public static function room(BlockDose $block, ?BlockDose $fits): self
+    {
+        return new self('room', [
+            'title' => $block->title,
+            'distance_m' => $block->distanceM,
+            'how' => match (true) {
+                $fits === null => 'out',
+                $fits->title !== $block->title => 'indoors',
+                $fits->reps === 0 => 'nothing_thrown',
+                default => 'shorter',
+            },
+            'instead' => $fits?->title,
+            'shorter_m' => $fits?->distanceM,
+        ]);
     }
 
     public static function floorNotKnown(): self

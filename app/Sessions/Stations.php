@@ -62,6 +62,12 @@ final class Stations
         ));
     }
 
+    /** @return list<Space> those somebody has set; none: whatever a dose asks for is there */
+    public static function spacesSet(TrainingSession $session): array
+    {
+        return array_map(fn (array $kept): Space => self::space($session, $kept), array_values($session->stations['spaces'] ?? []));
+    }
+
     /** @return array<string, mixed> what is set: minutes, adults, balls, spaces, absent and late */
     public function setup(): array
     {
@@ -132,7 +138,7 @@ final class Stations
             coolDownMin: SessionClock::longestMin($doses, BlockKind::CoolDown),
             changeOverMin: UsualHour::CHANGE_OVER_MIN,
             leastRoundMin: UsualHour::LEAST_ROUND_MIN,
-            spaces: array_map($this->space(...), array_values($setup['spaces'])),
+            spaces: array_map(fn (array $kept): Space => self::space($this->session, $kept), array_values($setup['spaces'])),
             attendees: array_values($there->map(function (Sheet $sheet) use ($setup, $warmUpMin, $readiness): Attendee {
                 $lateMin = (int) ($setup['late'][$sheet->athlete_id] ?? 0);
 
@@ -187,13 +193,13 @@ final class Stations
     }
 
     /** @param  array<string, mixed>  $kept */
-    private function space(array $kept): Space
+    private static function space(TrainingSession $session, array $kept): Space
     {
         return new Space(
             id: $kept['id'],
             lengthM: (float) $kept['length_m'],
             lanes: (int) $kept['lanes'],
-            surface: Surface::tryFrom((string) ($kept['surface'] ?? $this->session->floor ?? $this->session->squad->floor)),
+            surface: Surface::tryFrom((string) ($kept['surface'] ?? $session->floor ?? $session->squad->floor)),
             sector: (bool) $kept['sector'],
         );
     }
@@ -222,9 +228,19 @@ final class Stations
                 [...$setup, 'before' => $before],
                 $before['minutes'] !== $setup['minutes']
                     || $this->session->stations === null
-                    || self::floors($before) !== self::floors($setup),
+                    || self::rooms($before) !== self::rooms($setup),
             );
         });
+    }
+
+    /** Sheets that wait to be fitted to what was set are looked at as they will be: in a preview nothing is kept, so nothing fits them. */
+    public function asFitted(): void
+    {
+        foreach ($this->sheets() as $sheet) {
+            if ($sheet->stale && $sheet->state === 'planned' && ! $sheet->edited) {
+                FitSheet::toLookAt($sheet->setRelation('trainingSession', $this->session));
+            }
+        }
     }
 
     public function undo(): void
@@ -235,7 +251,7 @@ final class Stations
             $this->write(
                 [...$before, 'before' => null],
                 $before['minutes'] !== $this->session->stations['minutes']
-                    || self::floors($before) !== self::floors($this->session->stations),
+                    || self::rooms($before) !== self::rooms($this->session->stations),
             );
         });
     }
@@ -258,11 +274,13 @@ final class Stations
 
     /**
      * @param  array<string, mixed>  $setup
-     * @return array<string, string|null> by space
+     * @return array<string, array{string|null, float, bool}> floor, metres and whether something may fly far, by space
      */
-    private static function floors(array $setup): array
+    private static function rooms(array $setup): array
     {
-        return array_column($setup['spaces'], 'surface', 'id');
+        $what = fn (array $space): array => [$space['surface'], (float) $space['length_m'], (bool) $space['sector']];
+
+        return array_map($what, array_column($setup['spaces'], null, 'id'));
     }
 
     /** @param  array<string, mixed>  $stations */

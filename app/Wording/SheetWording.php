@@ -33,6 +33,7 @@ final class SheetWording
         return match ($note->why) {
             'trim' => Wording::trim(Trim::fromArray($of), $sheet->day()),
             'swap' => $this->swap($of),
+            'room' => self::room($of),
             'floor_not_known' => self::FLOOR_NOT_KNOWN,
             'way_back' => $this->wayBack($of, $sheet),
             'way_back_elsewhere' => 'On the way back on another ladder: what loads the '.Wording::site(Site::from($of['site']))
@@ -84,6 +85,20 @@ final class SheetWording
             'fault' => "Mends a fault of {$name}.",
             'template' => 'From a template of the squad.',
             default => 'A drill.',
+        };
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private static function room(array $of): string
+    {
+        $far = $of['distance_m'] === null ? '' : ', '.Wording::number((float) $of['distance_m']).' m,';
+        $asked = "“{$of['title']}”{$far}";
+
+        return match ($of['how']) {
+            'shorter' => "{$asked} is done from ".Wording::number((float) $of['shorter_m']).' m: no space is longer.',
+            'indoors' => "No space holds {$asked} so “{$of['instead']}” is done indoors. It does not count on the rung.",
+            'nothing_thrown' => "No space holds {$asked} so everybody warms up without a throw.",
+            default => "No space holds {$asked} so it is left out.",
         };
     }
 

@@ -52,6 +52,25 @@ final class KeptReasonsTest extends TestCase
             ['v' => 1, 'why' => 'layoff', 'block' => null, 'figures' => ['idle_days' => 30, 'below' => 'gone']], '30 idle days',
         ];
         yield 'a drill' => [['v' => 1, 'why' => 'drill', 'block' => null, 'figures' => ['fault' => 'gone']], '“gone” led last time'];
+        yield 'a short hall' => [
+            ['v' => 1, 'why' => 'room', 'block' => null, 'figures' => [
+                'title' => 'Five-step throw', 'distance_m' => 24.5, 'how' => 'indoors', 'instead' => 'Soft ball into a net',
+                'shorter_m' => 5,
+            ]],
+            'No space holds “Five-step throw”, 24.5 m, so “Soft ball into a net” is done indoors.',
+        ];
+        yield 'work swapped' => [
+            ['v' => 1, 'why' => 'swapped', 'block' => null, 'figures' => [
+                'change' => '019f0000-0000-7000-8000-000000000000', 'ladder' => 'javelin-throw', 'rung' => 'gone',
+            ]],
+            'The work of Javelin throw, “gone”, is not for this day',
+        ];
+        yield 'work of another ladder' => [
+            ['v' => 1, 'why' => 'other_work', 'block' => 0, 'figures' => [
+                'from' => 'ladder', 'ladder' => 'javelin-throw', 'rung' => 'gone', 'name' => null,
+            ]],
+            'From Javelin throw, “gone”.',
+        ];
         yield 'a light day' => [['v' => 1, 'why' => 'emphasis', 'block' => null, 'figures' => ['emphasis' => 'light']], 'light day'];
     }
 

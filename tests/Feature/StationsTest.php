@@ -79,13 +79,30 @@ final class StationsTest extends TestCase
         }
     }
 
-    public function test_what_flies_far_needs_a_sector_and_says_so_and_a_longer_row_of_balls_is_proposed(): void
+    public function test_what_flies_far_goes_indoors_and_a_coachs_own_doses_say_what_they_need(): void
     {
         $view = $this->shown();
+        $tomas = Sheet::query()->where('training_session_id', $this->session->id)
+            ->where('athlete_id', $this->athlete('Tomas')->id)->firstOrFail();
+        $far = fn (): bool => $tomas->blocks()->where('reps', '>', 0)->where('object', 'like', 'javelin%')->exists();
+        $this->assertTrue($far());
         $hall = array_map(fn (array $space): array => [...$space, 'sector' => false], $view['spaces']);
         $after = $this->keep($view, ['spaces' => $hall]);
-        $tomas = collect($after['members'])->firstWhere('athlete.given_name', 'Tomas');
-        $this->assertStringEndsWith('no space can hold it.', $tomas['left_out'][0]);
+        $this->assertFalse($far(), 'no javelin in a hall');
+        $this->assertTrue($tomas->blocks()->where('title', 'like', '%into a net%')->where('judged', false)->exists());
+        $this->assertSame([], collect($after['members'])->firstWhere('athlete.given_name', 'Tomas')['left_out']);
+        $said = implode(' ', $this->getJson("/api/sheets/{$tomas->id}")->assertOk()->json('trims'));
+        $this->assertStringContainsString('is done indoors. It does not count on the rung.', $said);
+        $this->postJson("/api/sessions/{$this->session->id}/undo")->assertOk();
+        $this->assertTrue($far(), 'and back to the field');
+
+        // What a coach set by hand stays, and what it needs is said.
+        $tomas->refresh()->update(['edited' => true]);
+        $view = $this->shown();
+        $after = $this->keep($view, ['spaces' => $hall]);
+        $this->assertTrue($far());
+        $left = collect($after['members'])->firstWhere('athlete.given_name', 'Tomas')['left_out'];
+        $this->assertStringEndsWith('no space can hold it.', $left[0]);
         $this->assertStringContainsString('needs a sector', collect($after['flags'])->firstWhere('code', 'no_space')['sentence']);
         $this->putJson("/api/sessions/{$this->session->id}", [
             ...$this->kept($after), 'spaces' => [[...$hall[0], 'lanes' => 0]],

@@ -18,6 +18,8 @@ final readonly class LibraryRungView
         public array $faults,
         /** @var list<LibraryBlockView> */
         public array $blocks,
+        /** in place of what no space can hold */
+        public ?LibraryBlockView $indoor,
         public string $gate,
     ) {}
 }

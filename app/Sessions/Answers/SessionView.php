@@ -40,6 +40,8 @@ final readonly class SessionView
         public array $absent,
         /** @var list<string> against the plan that is kept */
         public array $differences,
+        /** @var list<DoseChangeView> likewise, for each whose doses would change */
+        public array $changed,
         /** @var value-of<Surface>|null where everybody lands; null: not said, and that counts as hard */
         public ?string $floor,
         public bool $can_undo,

@@ -95,7 +95,7 @@ final readonly class LadderReader
      */
     private function rung(Node $node, array $checkpoints, array $faults): Rung
     {
-        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate']);
+        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor']);
         $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
             throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
@@ -113,7 +113,21 @@ final readonly class LadderReader
             faults: array_map(fn (Node $n): Fault => self::reference($n, $faults, 'fault'), $node->get('faults')->items()),
             gate: GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
             blocks: $blocks,
+            indoor: $node->get('indoor')->optional($this->indoor(...)),
         );
+    }
+
+    /** @throws CaseError */
+    private function indoor(Node $node): BlockDose
+    {
+        $dose = $this->doses->read($node);
+        if ($dose->judged) {
+            throw $node->get('judged')->outOfRange('What is done indoors in place of the rung is no evidence of it.');
+        }
+
+        return $dose->object->far
+            ? throw $node->get('object')->outOfRange('An implement that flies far needs a sector, and no hall has one.')
+            : $dose;
     }
 
     private function drillDose(Node $node): DrillDose

@@ -22,6 +22,7 @@ final readonly class Rung
      * @param  list<Checkpoint>  $checkpoints
      * @param  list<Fault>  $faults  likeliest first
      * @param  list<BlockDose>  $blocks
+     * @param  BlockDose|null  $indoor  what is done in place of what no space can hold; it is no evidence of the rung
      */
     public function __construct(
         public string $id,
@@ -32,14 +33,16 @@ final readonly class Rung
         public array $faults,
         public Gate $gate,
         public array $blocks,
+        public ?BlockDose $indoor = null,
     ) {}
 
     /** Its doses for one athlete: see BlockDose. */
     public function forAthlete(AthleteProfile $profile, Day $on): self
     {
         $blocks = array_map(fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on), $this->blocks);
+        $indoor = $this->indoor?->forAthlete($profile, $on);
 
-        return $blocks === $this->blocks ? $this : $this->with(['blocks' => $blocks]);
+        return $blocks === $this->blocks && $indoor === $this->indoor ? $this : $this->with(['blocks' => $blocks, 'indoor' => $indoor]);
     }
 
     /** @param  Surface|null  $floor  where it is landed; null: not known */
@@ -47,6 +50,7 @@ final readonly class Rung
     {
         return $this->with([
             'blocks' => array_map(fn (BlockDose $block): BlockDose => $block->onFloor($floor), $this->blocks),
+            'indoor' => $this->indoor?->onFloor($floor),
         ]);
     }
 

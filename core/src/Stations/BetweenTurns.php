@@ -67,12 +67,22 @@ final readonly class BetweenTurns
         return $share;
     }
 
+    /** @return float the useful share of whoever has least of it, of all who have work of their own; 1 when nobody has */
+    public function leastShare(): float
+    {
+        $share = $this->usefulShare();
+        $least = 1.0;
+        foreach ($this->plan->hour->attendees as $attendee) {
+            $least = $attendee->work === [] ? $least : min($least, $share[$attendee->id]);
+        }
+
+        return $least;
+    }
+
     /** @return list<StationFlag> those of the plan, with what the drills change of it */
     public function flags(): array
     {
-        $share = $this->usefulShare();
-        $working = array_filter($this->plan->hour->attendees, fn (Attendee $attendee): bool => $attendee->work !== []);
-        $least = min([1.0, ...array_map(fn (Attendee $attendee): float => $share[$attendee->id], array_values($working))]);
+        $least = $this->leastShare();
         $flags = [];
         foreach ($this->plan->flags as $flag) {
             if ($flag->code !== 'little') {

@@ -281,15 +281,9 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                         <table className="mt-1 w-full text-sm">
                             <tbody>
                                 {rung.blocks.map((block, j) => (
-                                    <tr key={j} className="align-top">
-                                        <td className="label w-24 py-0.5">{block.kind}</td>
-                                        <td className="py-0.5 pr-3">
-                                            <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
-                                            <span className="text-soft">{block.text}</span>
-                                        </td>
-                                        <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
-                                    </tr>
+                                    <BlockLine key={j} block={block} kind={block.kind} />
                                 ))}
+                                {rung.indoor && <BlockLine block={rung.indoor} kind="Indoors" />}
                             </tbody>
                         </table>
                         <p className="text-sm text-soft">To go on: {rung.gate}</p>
@@ -297,6 +291,19 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                 ))}
             </ol>
         </section>
+    );
+}
+
+function BlockLine({ block, kind }: { block: LibraryLadder['rungs'][number]['blocks'][number]; kind: string }) {
+    return (
+        <tr className="align-top">
+            <td className="label w-24 py-0.5">{kind}</td>
+            <td className="py-0.5 pr-3">
+                <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
+                <span className="text-soft">{block.text}</span>
+            </td>
+            <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
+        </tr>
     );
 }
 

@@ -78,6 +78,7 @@ export function RungEditor({
                         onChange={(next) => block(i, next)}
                     />
                 ))}
+                <Indoors rung={rung} ladder={ladder} skills={skills} objects={objects} onChange={onChange} />
                 <div className="mt-1.5 flex flex-wrap gap-2">
                     <button
                         type="button"
@@ -112,6 +113,50 @@ export function RungEditor({
                 </div>
             </div>
         </div>
+    );
+}
+
+/** What is done in place of what no space can hold. */
+function Indoors({
+    rung,
+    ladder,
+    skills,
+    objects,
+    onChange,
+}: {
+    rung: RungDef;
+    ladder: LadderDef;
+    skills: Named[];
+    objects: Named[];
+    onChange: (next: RungDef) => void;
+}) {
+    const begun: BlockDef = {
+        block: 'part',
+        title: '',
+        text: '',
+        skill: ladder.skill,
+        object: 'nothing',
+        sets: 2,
+        reps: 6,
+        effort: 0.5,
+    };
+    if (rung.indoor === undefined)
+        return (
+            <button type="button" className="btn mt-1.5" onClick={() => onChange({ ...rung, indoor: begun })}>
+                Say what is done indoors
+            </button>
+        );
+    return (
+        <>
+            <p className="label mt-2">Indoors, in place of what no space can hold: no evidence of the rung</p>
+            <BlockRow
+                nth={rung.blocks.length + 1}
+                block={rung.indoor}
+                skills={skills}
+                objects={objects}
+                onChange={(next) => onChange(next === null ? leftOut(rung, 'indoor') : { ...rung, indoor: next })}
+            />
+        </>
     );
 }
 

@@ -59,6 +59,7 @@ export type RungDef = {
     faults: string[];
     gate?: GateDef;
     blocks: BlockDef[];
+    indoor?: BlockDef;
 };
 export type LadderDef = {
     id: string;

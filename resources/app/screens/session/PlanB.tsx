@@ -65,6 +65,7 @@ export function PlanB({
                         </p>
                     ))}
                 </div>
+                {look !== null && look.changed.length > 0 && <BeforeAndAfter changed={look.changed} />}
                 <button
                     type="button"
                     className="btn btn-main"
@@ -77,6 +78,35 @@ export function PlanB({
         </Sheetlet>
     );
 }
+
+/** Whose doses would change: as they are, and as they would be. */
+function BeforeAndAfter({ changed }: { changed: Session['changed'] }) {
+    return (
+        <table className="w-full text-sm">
+            <caption className="sr-only">Doses that change</caption>
+            <thead>
+                <tr className="border-b-2 border-ink text-left">
+                    <th className="label py-1">Who</th>
+                    <th className="label py-1">Now</th>
+                    <th className="label py-1">With plan B</th>
+                </tr>
+            </thead>
+            <tbody>
+                {changed.map((each) => (
+                    <tr key={each.athlete_id} className="border-b border-line align-top">
+                        <th scope="row" className="head w-20 py-1 pr-2 text-left">
+                            {each.name}
+                        </th>
+                        <td className="w-[45%] py-1 pr-3 text-soft">{each.before.map(inALine).join('; ')}</td>
+                        <td className="py-1">{each.after.map(inALine).join('; ') || 'without these'}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+const inALine = (dose: Session['changed'][number]['after'][number]): string => `${dose.sets.join(' + ')} ${dose.what}`;
 
 /** Minutes, adults and balls there are. */
 function Means({ now, onChange }: { now: Setup; onChange: (with_: Partial<Setup>) => void }) {
