@@ -40,6 +40,55 @@ test('a squad’s session: stations, somebody late, nobody lost on paper, plan B
     await expect(page.getByRole('button', { name: 'Plan B' })).toBeHidden();
 });
 
+test('a sheet is put together: a drill between the sets, another ladder, moved, kept for the squad', async ({
+    page,
+}) => {
+    await signIn(page);
+    await openNextEvening(page);
+    await page.getByRole('link', { name: 'Tomas Brandvik' }).first().click();
+    const rows = page.getByRole('article');
+    await expect(rows.first()).toBeVisible();
+    const planned = await rows.count();
+    const add = async (find: string, button: RegExp): Promise<void> => {
+        await page.getByRole('button', { name: 'Add work' }).click();
+        const dialog = page.getByRole('dialog');
+        await dialog.getByRole('searchbox', { name: 'Find work' }).fill(find);
+        await hasNoAxeFindings(page);
+        await dialog.getByRole('button', { name: button }).first().click();
+    };
+    await add('Drill:', /^Between the sets$/);
+    await expect(rows).toHaveCount(planned + 3);
+    await add('one-leg', /^Add/);
+    await expect(page.getByRole('article', { name: 'One-leg stand' })).toBeVisible();
+    const first = (await rows.first().getAttribute('aria-label')) ?? '';
+    await page.getByRole('button', { name: `${first}: later` }).click();
+    await expect(rows.nth(1)).toHaveAttribute('aria-label', first);
+    await page.getByRole('button', { name: 'One-leg stand: how it is done' }).click();
+    await page.getByRole('button', { name: 'More sets' }).click();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Save doses' }).click();
+    await expect(page.getByRole('button', { name: 'Save doses' })).toBeHidden();
+    await page.reload();
+    await expect(rows).toHaveCount(planned + 4);
+    await expect(rows.nth(1)).toHaveAttribute('aria-label', first);
+    await page.getByRole('button', { name: 'Save as a template of the squad' }).click();
+    await page.getByLabel('Name of the template').fill('Plant first');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText('Saved as “Plant first”.')).toBeVisible();
+
+    // Taken away again, as it was: one touch.
+    await page.getByRole('button', { name: 'One-leg stand: take it away' }).click();
+    await expect(page.getByRole('article', { name: 'One-leg stand' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo edits' }).click();
+    await expect(page.getByRole('article', { name: 'One-leg stand' })).toBeVisible();
+    await page.getByRole('button', { name: 'Fit the rung’s own doses again' }).click();
+    await expect(rows).toHaveCount(planned);
+    await page.getByRole('button', { name: 'Add work' }).click();
+    await page.getByRole('button', { name: 'Use all of it instead' }).click();
+    await expect(rows).toHaveCount(planned + 4);
+    await page.getByRole('button', { name: 'Undo edits' }).click();
+});
+
 test('a rule set is copied, compared on the real record, and a mistake is named', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Limits' }).click();
