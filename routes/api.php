@@ -131,6 +131,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('undo', 'undo')->can('plan', 'session');
         Route::get('brief', 'brief')->can('plan', 'session');
         Route::put('note', 'note')->can('plan', 'session');
+        Route::get('pick-ups', 'pickUps')->can('plan', 'session');
+        Route::put('pick-ups', 'pickUp')->can('plan', 'session');
     });
     Route::prefix('sessions/{session}')->controller(LineController::class)->group(function (): void {
         Route::get('heard', 'heard')->can('plan', 'session');
@@ -206,6 +208,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('programmes', [ReturnController::class, 'openable'])->can('clear', 'athlete');
         Route::post('returns', [ReturnController::class, 'open'])->can('clear', 'athlete');
         Route::get('intake', [IntakeController::class, 'show'])->can('view', 'athlete');
+        Route::get('collectors', [IntakeController::class, 'collectors'])->can('view', 'athlete');
+        Route::put('collectors', [IntakeController::class, 'nameCollectors'])->can('nameCollectors', 'athlete');
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
         Route::post('intake/usual-week/confirm', [IntakeController::class, 'confirmUsualWeek'])->can('decide', 'athlete');
         Route::post('heights', [MeasurementController::class, 'height'])->can('record', 'athlete');

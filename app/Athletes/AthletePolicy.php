@@ -55,6 +55,12 @@ final class AthletePolicy
         return $this->within($user, $athlete, $user->role === Role::Clinician && $user->mayClear());
     }
 
+    /** Whom a child may be handed to: the guardian, or the coach from a signed paper. */
+    public function nameCollectors(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, in_array($user->role, [Role::Coach, Role::Guardian], true));
+    }
+
     /** Their own data: the athlete, a guardian, or the coach on their behalf. */
     public function export(User $user, Athlete $athlete): Response
     {

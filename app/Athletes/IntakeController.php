@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Athletes;
 
+use App\Athletes\Answers\CollectorsView;
 use App\Athletes\Answers\IntakeView;
 use App\Athletes\Requests\CheckInLinkRequest;
+use App\Athletes\Requests\CollectorsRequest;
 use App\Athletes\Requests\ErasureRequest;
 use App\Athletes\Requests\IntakeRequest;
 use App\Health\HealthLog;
@@ -132,5 +134,20 @@ final class IntakeController
         $privacy->erase($athlete, $request->user());
 
         return response()->json(status: 204);
+    }
+
+    /** Whom a child may be handed to. */
+    #[Answers(CollectorsView::class)]
+    public function collectors(Request $request, Athlete $athlete): JsonResponse
+    {
+        return response()->json(Collectors::view($athlete, $request->user()));
+    }
+
+    #[Answers(CollectorsView::class)]
+    public function nameCollectors(CollectorsRequest $request, Athlete $athlete): JsonResponse
+    {
+        Collectors::keep($athlete, $request->validated('names'), $request->user());
+
+        return $this->collectors($request, $athlete);
     }
 }

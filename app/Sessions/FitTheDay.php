@@ -35,6 +35,7 @@ final class FitTheDay implements ShouldQueue
         $athletes = Athlete::query()->where('workspace_id', $workspace->id)->whereNull('erased_at')->get();
         $ids = $athletes->pluck('id')->all();
         $elsewhere->settle($ids, $workspace->today());
+        PickUps::forget($ids, $workspace->today());
         foreach ($athletes as $athlete) {
             Alone::with($athlete->id, fn () => $intake->declareAgain($athlete, $workspace->today()));
             $carried->carry($athlete, $workspace->today());

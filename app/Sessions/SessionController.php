@@ -7,9 +7,11 @@ namespace App\Sessions;
 use App\Http\Answers;
 use App\Sessions\Answers\BriefView;
 use App\Sessions\Answers\CoachNoteView;
+use App\Sessions\Answers\PickUpView;
 use App\Sessions\Answers\SessionView;
 use App\Sessions\Requests\CoachNoteRequest;
 use App\Sessions\Requests\FloorRequest;
+use App\Sessions\Requests\PickUpRequest;
 use App\Sessions\Requests\StationsRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -67,5 +69,20 @@ final class SessionController
         CoachNotes::write($session, $request->validated(), $request->user());
 
         return response()->json(CoachNotes::at($session, $request->user()));
+    }
+
+    /** The children of the session, and who took them home. */
+    #[Answers(PickUpView::class, list: true)]
+    public function pickUps(Request $request, TrainingSession $session): JsonResponse
+    {
+        return response()->json(PickUps::of($session, $request->user()));
+    }
+
+    #[Answers(PickUpView::class, list: true)]
+    public function pickUp(PickUpRequest $request, TrainingSession $session): JsonResponse
+    {
+        PickUps::note($session, $request->validated(), $request->user());
+
+        return $this->pickUps($request, $session);
     }
 }

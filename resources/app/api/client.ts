@@ -12,6 +12,7 @@ export type Channel = Schemas['ChannelView'];
 export type Gate = Schemas['GateView'];
 export type Sheet = Schemas['SheetView'];
 export type Block = Schemas['BlockView'];
+export type PickUp = Schemas['PickUpView'];
 export type Brief = Schemas['BriefView'];
 export type CoachNote = Schemas['CoachNoteView'];
 export type Addable = Schemas['AddableView'];

@@ -7,6 +7,7 @@ import { RungMark } from '../../parts/RungMark';
 import { Strip } from '../../parts/Strip';
 import { Waiting } from '../../parts/Waiting';
 import { FinishAll } from './FinishAll';
+import { GoneHome } from './GoneHome';
 import { TogetherForm } from './TogetherForm';
 import { SoreAfter } from './SoreAfter';
 import { clsx } from 'clsx';
@@ -50,6 +51,7 @@ function Squad({ after }: { after: SquadAfter }) {
                     <Shared after={after} />
                     {after.decides && <TogetherForm after={after} />}
                     <Rows after={after} />
+                    <GoneHome sessionId={after.session_id} />
                     <section aria-label="For next time" className="mt-5">
                         <h2 className="border-b border-ink pb-0.5 text-base">For next time</h2>
                         <NoteFor sessionId={after.session_id} athleteId={null} name="the squad" notes={after.notes} />

@@ -20,6 +20,7 @@ import { SecondLooks } from '../../parts/SecondLooks';
 import { Waiting } from '../../parts/Waiting';
 import { AwayAndHurt } from './away/AwayAndHurt';
 import { ClearanceForm } from './ClearanceForm';
+import { Collectors } from './Collectors';
 import { Elsewhere } from './Elsewhere';
 import { HowMany } from './HowMany';
 import { MissingCounts } from './MissingCounts';
@@ -69,6 +70,7 @@ export function AthleteScreen() {
                     )}
                     {query.data.returns.length === 0 && waysBack}
                     <AwayAndHurt athleteId={athlete.id} />
+                    <Collectors athleteId={athlete.id} name={athlete.given_name} />
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <LoadByDay of={query.data} />
