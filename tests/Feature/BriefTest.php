@@ -12,9 +12,11 @@ use Database\Factories\SheetFactory;
 use Database\Factories\TrainingSessionFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Whoever stands in knows what to do and nothing of why; what they noticed comes back at the next session. */
+#[Group('once')]
 final class BriefTest extends TestCase
 {
     private const HEALTH = ['sore', 'pain', 'ache', 'swell', 'blister', 'knee', 'elbow', 'shoulder', 'wrist', 'clinician', 'referr', 'ill'];

@@ -21,9 +21,11 @@ use Database\Factories\UserFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** A child goes home with whom the guardian named, or somebody calls first. */
+#[Group('once')]
 final class PickUpTest extends TestCase
 {
     private Athlete $child;

@@ -18,9 +18,11 @@ use Database\Factories\UserFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** A sheet edited as a whole: blocks added, moved, changed and taken away, and kept for the squad. */
+#[Group('once')]
 final class SheetEditTest extends TestCase
 {
     private Sheet $sheet;

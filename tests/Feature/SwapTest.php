@@ -81,6 +81,8 @@ final class SwapTest extends TestCase
 
     public function test_how_it_is_now_is_asked_first_and_the_answer_counts(): void
     {
+        // What was told forty minutes ago was told today.
+        Carbon::setTestNow(Carbon::now('Europe/Lisbon')->setTime(12, 0));
         $this->serverWhoJumps();
         $this->sore('wrist', 'right', 'joint', 3, minutesAgo: 40);
         $offer = $this->getJson("/api/sheets/{$this->sheet->id}/swap")->assertOk()->json();
