@@ -4,7 +4,7 @@ import type { Block } from '../../api/client';
 import { n, percent, WORDS } from '../../api/words';
 import { Stepper } from '../../parts/Stepper';
 import { HowDone } from './HowDone';
-import type { Dose } from './useEdits';
+import type { Dose } from './draft';
 import { clsx } from 'clsx';
 
 /** One block: what, why not more, and, for a coach, how much, where in the order, and how it is done. */

@@ -3,7 +3,7 @@ import { api, type Block } from '../../api/client';
 import { FloorChoice } from '../../parts/FloorChoice';
 import { Options } from '../../parts/Labelled';
 import { LabelledStepper } from '../../parts/LabelledStepper';
-import type { Dose } from './useEdits';
+import type { Dose } from './draft';
 import { clsx } from 'clsx';
 
 const REST_STEP_S = 15;

@@ -1,44 +1,38 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { api, type Addable, type Block, type Sheet } from '../../api/client';
-import type { Body } from '../../api/typed';
+import { api, type Addable, type Sheet } from '../../api/client';
 import { newId } from '../../offline/store';
-
-/** A block as it is to be: what of it is not said stays as it is; what is new says what it is. */
-export type Dose = Body<'PUT', `/api/sheets/${string}`>['blocks'][number] & { distance_m: number | null };
+import {
+    added,
+    dosesOf,
+    type Draft,
+    type Dose,
+    edited as withDose,
+    inserted,
+    isChanged,
+    moved,
+    NOTHING,
+    replaced,
+    split,
+    without,
+} from './draft';
 
 const PREVIEW_AFTER_MS = 120;
-
-const doseOf = (block: Block): Dose => ({
-    id: block.id,
-    sets: block.sets,
-    reps: block.reps,
-    effort: block.effort,
-    distance_m: block.distance_m,
-});
-
-const added = (found: Addable, sets = found.sets): Dose => ({
-    id: newId(),
-    add: found.key,
-    sets,
-    reps: found.sets === 0 ? 0 : Math.round((found.reps * sets) / found.sets),
-    effort: found.effort,
-    distance_m: found.distance_m,
-});
+const LEAST_SETS_TO_SPLIT = 2;
 
 /** The sheet as it is moved here, looked at by the core a moment later, and saved when somebody says so. */
 export function useEdits(kept: Sheet) {
     const queries = useQueryClient();
-    // Null: as it is kept.
-    const [draft, setDraft] = useState<Dose[] | null>(null);
+    const [draft, setDraft] = useState<Draft>(NOTHING);
     const [preview, setPreview] = useState<Sheet | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
     // Kept apart, so that a preview that works does not wipe away why saving did not.
     const [previewProblem, setPreviewProblem] = useState<unknown>(null);
     // Saved before the other's sheet is here, it would be refused once more.
     const [fetching, setFetching] = useState(false);
-    const edited = draft !== null;
-    const doses = useMemo(() => withoutGone(draft, kept) ?? kept.blocks.map(doseOf), [kept, draft]);
+    const edited = isChanged(draft);
+    const { blocks } = kept;
+    const doses = useMemo(() => dosesOf(draft, blocks), [blocks, draft]);
 
     useEffect(() => {
         if (!edited) return;
@@ -63,7 +57,7 @@ export function useEdits(kept: Sheet) {
     }, [doses, edited, kept.id, kept.version]);
 
     const asKept = (): void => {
-        setDraft(null);
+        setDraft(NOTHING);
         setPreview(null);
         setPreviewProblem(null);
     };
@@ -74,7 +68,8 @@ export function useEdits(kept: Sheet) {
         void queries.invalidateQueries({ queryKey: ['today'] });
     };
     const shown = preview ?? kept;
-    const byId = new Map([...kept.blocks, ...shown.blocks].map((block) => [block.id, block]));
+    const byId = new Map([...blocks, ...shown.blocks].map((block) => [block.id, block]));
+    const placeOf = (id: string): number => kept.kinds.indexOf(byId.get(id)?.kind ?? '');
     return {
         // What was added a moment ago is shown as soon as the core has looked at it.
         rows: doses.flatMap((dose) => {
@@ -85,14 +80,34 @@ export function useEdits(kept: Sheet) {
         shown,
         problem,
         previewProblem,
-        edit: (dose: Dose) => setDraft(doses.map((each) => (each.id === dose.id ? dose : each))),
-        move: (from: number, by: 1 | -1) => setDraft(moved(doses, from, from + by)),
-        remove: (id: string) => setDraft(doses.filter((each) => each.id !== id)),
-        add: (found: Addable) => setDraft(inPlace(doses, added(found), found.place, byId, kept)),
+        edit: (dose: Dose) => setDraft(withDose(draft, dose)),
+        move: (from: number, by: 1 | -1) => setDraft(moved(draft, blocks, from, from + by)),
+        remove: (id: string) => setDraft(without(draft, blocks, id)),
+        /** After the last block that comes no later in a session. */
+        add: (found: Addable) => {
+            const place = doses.filter((each) => placeOf(each.id) <= found.place).length;
+            setDraft(inserted(draft, blocks, place, [added(found, newId())]));
+        },
         /** A drill before the judged block, and again in its middle: drill, whole, drill, whole. */
-        weave: (found: Addable, own: Addable | undefined) => setDraft(woven(doses, found, own, byId)),
+        weave: (found: Addable, own: Addable | undefined) => {
+            const at = doses.findIndex((dose) => byId.get(dose.id)?.judged === true);
+            const judged = doses[at];
+            if (!judged || !own || judged.sets < LEAST_SETS_TO_SPLIT) {
+                setDraft(inserted(draft, blocks, Math.max(0, at), [added(found, newId())]));
+                return;
+            }
+            const [first, again] = split(judged, { id: newId(), key: own.key });
+            const before = inserted(withDose(draft, first), blocks, at, [added(found, newId())]);
+            setDraft(inserted(before, blocks, at + 2, [added(found, newId()), again]));
+        },
         /** A template as a whole, in the order in which it was kept. */
-        use: (blocks: Addable[]) => setDraft(blocks.map((each) => added(each))),
+        use: (found: Addable[]) =>
+            setDraft(
+                replaced(
+                    blocks,
+                    found.map((each) => added(each, newId())),
+                ),
+            ),
         undo: () => {
             asKept();
             setProblem(null);
@@ -115,42 +130,3 @@ export function useEdits(kept: Sheet) {
 }
 
 export type Edits = ReturnType<typeof useEdits>;
-
-/** Somebody else may have saved the sheet meanwhile: what is not on it any more goes, what is new to it comes last. */
-function withoutGone(draft: Dose[] | null, kept: Sheet): Dose[] | null {
-    if (draft === null) return null;
-    const there = new Set(kept.blocks.map((block) => block.id));
-    return draft.filter((dose) => there.has(dose.id) || dose.add !== undefined);
-}
-
-function moved(doses: Dose[], from: number, to: number): Dose[] {
-    const order = [...doses];
-    const [taken] = order.splice(from, 1);
-    if (taken) order.splice(to, 0, taken);
-    return order;
-}
-
-/** After the last block that comes no later in a session. */
-function inPlace(doses: Dose[], dose: Dose, place: number, byId: Map<string, Block>, kept: Sheet): Dose[] {
-    const kinds = kept.kinds;
-    const before = doses.filter((each) => kinds.indexOf(byId.get(each.id)?.kind ?? '') <= place).length;
-    return [...doses.slice(0, before), dose, ...doses.slice(before)];
-}
-
-function woven(doses: Dose[], drill: Addable, own: Addable | undefined, byId: Map<string, Block>): Dose[] {
-    const at = doses.findIndex((dose) => byId.get(dose.id)?.judged === true);
-    const judged = doses[at];
-    if (!judged) return [...doses, added(drill)];
-    if (!own || judged.sets < 2) return [...doses.slice(0, at), added(drill), ...doses.slice(at)];
-    const first = Math.ceil(judged.sets / 2);
-    const reps = Math.round((judged.reps * first) / judged.sets);
-    const again = { ...judged, id: newId(), add: own.key, sets: judged.sets - first, reps: judged.reps - reps };
-    return [
-        ...doses.slice(0, at),
-        added(drill),
-        { ...judged, sets: first, reps },
-        added(drill),
-        again,
-        ...doses.slice(at + 1),
-    ];
-}
