@@ -44,7 +44,10 @@ final class PickUps
     public static function of(TrainingSession $session, User $by): array
     {
         $noted = PickedUp::query()->where('training_session_id', $session->id)->get()->keyBy('athlete_id');
-        $athletes = Stations::open($session, $by)->sheets()
+        $open = Stations::open($session, $by);
+        $absent = $open->setup()['absent'];
+        $athletes = $open->sheets()
+            ->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $absent, true))
             ->map(fn (Sheet $sheet): Athlete => $sheet->athlete)
             ->unique('id')
             ->filter(fn (Athlete $athlete): bool => PickUp::isNeeded($athlete->ageOn($session->day())));

@@ -42,14 +42,14 @@ function Child({ child, onNote }: { child: PickUp; onNote: (name: string | null)
             <li className="flex min-h-12 break-inside-avoid flex-wrap items-center gap-x-3 border-b border-line">
                 <span className="head w-28">{child.name}</span>
                 <span className="grow">{child.collected_by}</span>
+                <button type="button" className="btn btn-quiet" onClick={() => onNote(null)}>
+                    Take back<span className="sr-only">, {child.name}</span>
+                </button>
                 {!child.on_list && (
                     <span role="alert" className="head basis-full border-l-4 border-stop pl-2 text-stop">
                         Not on the guardian’s list. Call them before you let {child.name} go.
                     </span>
                 )}
-                <button type="button" className="btn btn-quiet" onClick={() => onNote(null)}>
-                    Take back<span className="sr-only">, {child.name}</span>
-                </button>
             </li>
         );
     return (
