@@ -15,6 +15,7 @@ use App\Records\Sent;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\WorkSource;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\Gate;
 
 /**
  * Doses somebody put together on a sheet, kept for the squad: whoever gets them is held to limits and word of their own.
@@ -52,6 +53,8 @@ final class SheetTemplate extends Record
     public static function keep(Sheet $sheet, array $given, User $by): void
     {
         $squad = $sheet->trainingSession()->firstOrFail()->squad;
+        // Whoever answers for the athlete may not be at home in the squad.
+        Gate::forUser($by)->authorize('manage', $squad);
         Alone::inClub($squad->workspace_id, function () use ($sheet, $squad, $given, $by): void {
             if (Sent::before('sheet_templates', $given['id'], ['squad_id' => $squad->id])) {
                 return;

@@ -62,6 +62,10 @@ final class SwapWork
         };
         $change = PlanChange::make($session->squad, PlanAct::Swapped, $by, $do, $given['id']);
 
+        if (($change->about['athlete'] ?? null) !== $sheet->athlete_id) {
+            throw new Problem(ProblemType::NotAdded, 'This id is taken. Load the page again.');
+        }
+
         return Sheet::query()->findOrFail($change->before['made_sheets'][0] ?? $sheet->id);
     }
 

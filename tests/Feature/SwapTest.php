@@ -54,6 +54,9 @@ final class SwapTest extends TestCase
         $again = $this->postJson("/api/sheets/{$this->sheet->id}/swap", $body)->assertOk()->json('id');
         $this->assertSame($taken['id'], $again, 'sent twice, done once');
         $this->assertSame(2, Sheet::query()->where('athlete_id', $this->athlete->id)->count());
+        $mate = AthleteFactory::new()->in($this->sheet->trainingSession->squad)->create();
+        $theirs = SheetFactory::new()->of($mate, $this->sheet->trainingSession)->fitted()->create();
+        $this->postJson("/api/sheets/{$theirs->id}/swap", $body)->assertConflict()->assertJsonMissingPath('blocks');
 
         $this->postJson("/api/session-changes/{$body['id']}/take-back")->assertSuccessful();
         $after = $this->look();
