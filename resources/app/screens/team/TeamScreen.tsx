@@ -33,16 +33,24 @@ function Team({ team }: { team: MatchTeam }) {
     const shown = naming ? team.players : team.players.filter((each) => each.plays);
     const [leaving, setLeaving] = useState<string[] | null>(null);
     const isOver = team.day < team.date;
+    // What was asked for and not answered yet: the next touch goes on from there.
+    const [asked, setAsked] = useState<string[] | null>(null);
     const lineUp = (athletes: string[], reason: string | null = null): void => {
-        api('PUT', `/api/fixtures/${team.id}/line-up`, { athletes, reason }).then((next) => {
-            setProblem(null);
-            setLeaving(null);
-            queries.setQueryData(['team', team.id], next);
-            void queries.invalidateQueries();
-        }, setProblem);
+        setAsked(athletes);
+        api('PUT', `/api/fixtures/${team.id}/line-up`, { athletes, reason })
+            .then(async (next) => {
+                setProblem(null);
+                setLeaving(null);
+                // A look that began before this was kept knows nothing of it.
+                await queries.cancelQueries({ queryKey: ['team', team.id] });
+                queries.setQueryData(['team', team.id], next);
+                void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'team' });
+            }, setProblem)
+            .finally(() => setAsked((last) => (last === athletes ? null : last)));
     };
     const toggle = (id: string): void => {
-        const now = team.lined_up ? team.players.filter((each) => each.plays).map((each) => each.athlete.id) : [];
+        const kept = team.lined_up ? team.players.filter((each) => each.plays).map((each) => each.athlete.id) : [];
+        const now = asked ?? kept;
         const left = now.filter((each) => each !== id);
         if (!now.includes(id)) lineUp([...now, id]);
         else if (isOver) setLeaving(left);
