@@ -30,7 +30,21 @@ final class Collectors
     /** @return list<string> by name */
     public static function names(string $athleteId): array
     {
-        return array_values(Collector::query()->where('athlete_id', $athleteId)->orderBy('name')->pluck('name')->all());
+        return self::namesOf([$athleteId])[$athleteId] ?? [];
+    }
+
+    /**
+     * @param  list<string>  $athleteIds
+     * @return array<string, list<string>> by athlete, those who have named somebody
+     */
+    public static function namesOf(array $athleteIds): array
+    {
+        $names = [];
+        foreach (Collector::query()->whereIn('athlete_id', $athleteIds)->orderBy('name')->get() as $collector) {
+            $names[$collector->athlete_id][] = $collector->name;
+        }
+
+        return $names;
     }
 
     public static function view(Athlete $athlete, User $by): CollectorsView

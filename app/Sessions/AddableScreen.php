@@ -7,7 +7,6 @@ namespace App\Sessions;
 use App\Sessions\Answers\AddableView;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\WorkSource;
 
@@ -47,20 +46,9 @@ final class AddableScreen
             surface: $dose->surface?->value,
             judged: $dose->judged,
             place: $dose->kind->place(),
-            why_not: self::whyNot($open, $source),
+            why_not: SheetWording::whyNot(
+                $open->frame()->wordFor(BlockPlan::asAsked($dose)), $open->allowed()->restingIn($dose),
+            ),
         );
-    }
-
-    private static function whyNot(OpenSheet $open, WorkSource $source): ?string
-    {
-        $kept = $open->keptForTheWayBack($source->dose);
-        $parts = implode(' and ', array_map(fn (Channel $each): string => Wording::channel($each), $kept));
-        $word = $open->frame()->wordFor(BlockPlan::asAsked($source->dose));
-
-        return match (true) {
-            $kept !== [] => "On the way back: {$parts}.",
-            ! $word->allowsWork() => 'Not today: '.Wording::word($word).'.',
-            default => null,
-        };
     }
 }

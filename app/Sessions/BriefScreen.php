@@ -12,17 +12,14 @@ use App\Sessions\Answers\BriefView;
 use App\Sessions\Answers\CoachNoteView;
 use App\Sessions\Answers\DoseLineView;
 use App\Wording\BriefWording;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
-use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 
 /** A session for whoever stands in. */
 final class BriefScreen
 {
-    /** More than so many things nobody looks at. */
-    private const LOOK_FOR = 3;
-
     public static function view(TrainingSession $session, User $user): BriefView
     {
         $sheets = Stations::open($session, $user)->sheets();
@@ -94,9 +91,6 @@ final class BriefScreen
         $mirror = $open->side()->mirror(...);
         $focus = array_map(fn (Fault $fault): string => "{$fault->name}: “{$mirror($fault->cue)}”", $open->focus());
 
-        return $focus !== [] ? $focus : array_map(
-            fn (Checkpoint $checkpoint): string => "{$checkpoint->name}: ".lcfirst($mirror($checkpoint->good)),
-            array_slice($open->rung()->checkpoints, 0, self::LOOK_FOR),
-        );
+        return $focus !== [] ? $focus : JudgingWording::lookFor($open->rung(), $mirror);
     }
 }

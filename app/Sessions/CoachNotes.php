@@ -10,15 +10,13 @@ use App\People\User;
 use App\Records\Alone;
 use App\Records\Audit;
 use App\Sessions\Answers\CoachNoteView;
+use Augendo\Core\Planning\NextTime;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
 /** Notes of those who run sessions: written at one, read at the top of the next. */
 final class CoachNotes
 {
-    /** Longer ago nobody remembers what was meant. */
-    private const REMEMBERED_DAYS = 60;
-
     /**
      * Words of one's own about a session, or about one athlete in it: written again they replace one's own; empty, they go.
      *
@@ -57,7 +55,7 @@ final class CoachNotes
             ->where('coach_notes.squad_id', $session->squad_id)
             ->where(fn (Builder $of) => $of->whereNull('athlete_id')->orWhereIn('athlete_id', $athleteIds))
             ->whereHas('trainingSession', fn (Builder $sessions) => $sessions
-                ->where('held_on', '>=', $session->day()->plus(-self::REMEMBERED_DAYS)->iso())
+                ->where('held_on', '>=', $session->day()->plus(-NextTime::REMEMBERED_DAYS)->iso())
                 ->where(fn (Builder $then) => $then->where('held_on', '<', $session->day()->iso())->orWhere(
                     fn (Builder $same) => $same->where('held_on', $session->day()->iso())->where('starts_at', '<', $session->starts_at),
                 )))

@@ -34,7 +34,6 @@ final class EditSheet
                 throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
             }
             $draft->keep($sheet);
-            $sheet->update(['version' => $version + 1]);
             RefitPlans::thatGiveWay($sheet);
             AthletesChanged::one($sheet->athlete_id);
         });

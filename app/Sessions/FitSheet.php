@@ -96,7 +96,7 @@ final class FitSheet
         }
         if ($stage === null) {
             [$rung, $changes] = Room::fit($rung, Stations::spacesSet($this->sheet->trainingSession));
-            $notes = [...$notes, ...array_map(fn (array $change): SheetNote => SheetNote::room(...$change), $changes)];
+            $notes = [...$notes, ...array_map(SheetNote::room(...), $changes)];
         }
         $landsSomewhere = fn (BlockDose $dose): bool => $dose->reps > 0 && $dose->skill->landingsPerRep > 0 && $dose->surface === null;
         if (array_filter($rung->blocks, $landsSomewhere) !== []) {

@@ -13,9 +13,9 @@ use App\Http\ProblemType;
 use App\Sessions\Answers\HomeworkBlockView;
 use App\Sessions\Answers\HomeworkDayView;
 use App\Sessions\Answers\HomeworkView;
+use App\Wording\JudgingWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
-use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Mechanics\FocusPoints;
@@ -29,8 +29,6 @@ use Augendo\Core\Planning\SessionFrame;
 final class HomeworkScreen
 {
     private const AHEAD_DAYS = 7;
-
-    private const LOOK_FOR = 3;
 
     public function view(Athlete $athlete, Day $on, ?string $ladderId): HomeworkView
     {
@@ -97,10 +95,7 @@ final class HomeworkScreen
             goal: $mirror($rung->goal),
             focus: $focus?->name,
             cue: $focus === null ? null : $mirror($focus->cue),
-            look_for: array_map(
-                fn (Checkpoint $checkpoint): string => "{$checkpoint->name}: ".lcfirst($mirror($checkpoint->good)),
-                array_slice($rung->checkpoints, 0, self::LOOK_FOR),
-            ),
+            look_for: JudgingWording::lookFor($rung, $mirror),
             days: array_map(
                 fn (array $each): HomeworkDayView => new HomeworkDayView($each[0]->iso(), $this->blocks($each[1], $mirror)),
                 $days,

@@ -16,7 +16,6 @@ use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
 use App\Seasons\Fixture;
 use Augendo\Core\Day;
-use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
@@ -29,6 +28,7 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Planning\Addable;
+use Augendo\Core\Planning\Allowed;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\OnLadder;
@@ -239,12 +239,12 @@ final class OpenSheet
 
         return OtherWork::of(
             frame: $this->frame(),
+            allowed: $this->allowed(),
             plans: $plans,
             done: $done,
             own: $this->onLadder(),
             others: $this->otherLadders(),
             drills: array_values($this->library->drills()),
-            resting: $this->resting(),
         );
     }
 
@@ -275,12 +275,10 @@ final class OpenSheet
         return $return === null ? [] : $return->site->channels();
     }
 
-    /** @return list<Channel> those of them that a dose loads */
-    public function keptForTheWayBack(BlockDose $dose): array
+    /** What today allows beside the work that was planned. */
+    public function allowed(): Allowed
     {
-        $loaded = $dose->loadedChannels();
-
-        return array_values(array_filter($this->resting(), fn (Channel $channel): bool => in_array($channel, $loaded, true)));
+        return new Allowed($this->readiness(), $this->athlete->throwing_side, $this->resting());
     }
 
     /** @return list<OnLadder> what else the athlete climbs, and has no sheet for on that day, the ladder entered last first */

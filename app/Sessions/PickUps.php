@@ -52,10 +52,12 @@ final class PickUps
             ->unique('id')
             ->filter(fn (Athlete $athlete): bool => PickUp::isNeeded($athlete->ageOn($session->day())));
 
+        $may = Collectors::namesOf($athletes->pluck('id')->values()->all());
+
         return array_values($athletes->sortBy('given_name')->map(fn (Athlete $athlete): PickUpView => new PickUpView(
             athlete_id: $athlete->id,
             name: $athlete->given_name,
-            may: Collectors::names($athlete->id),
+            may: $may[$athlete->id] ?? [],
             collected_by: $noted[$athlete->id]->collected_by ?? null,
             on_list: $noted[$athlete->id]->on_list ?? true,
         ))->all());

@@ -37,6 +37,9 @@ final class PlanChange
     /** @var array<string, array<string, mixed>> by id */
     private array $sheets = [];
 
+    /** @var array<string, array<string, mixed>> by id of the sheet */
+    private array $doses = [];
+
     /** @var list<string> */
     private array $made = [];
 
@@ -65,7 +68,7 @@ final class PlanChange
                 'squad_id' => $squad->id, 'kind' => $act->value, 'about' => $about, 'made_by' => $by->id, 'made_at' => Carbon::now(),
                 'before' => [
                     'sessions' => array_values($change->sessions), 'sheets' => array_values($change->sheets),
-                    'made' => $change->made, 'made_sheets' => $change->madeSheets,
+                    'made' => $change->made, 'made_sheets' => $change->madeSheets, 'doses' => array_values($change->doses),
                 ],
             ]);
             Audit::of($by, null, "session {$act->value}", array_diff_key($about, ['athlete' => true, 'reason' => true]));
@@ -101,6 +104,18 @@ final class PlanChange
     public function touchSheet(Sheet $sheet): void
     {
         $this->sheets[$sheet->id] ??= self::asKept($sheet, self::SHEET);
+        $this->athletes[$sheet->athlete_id] = true;
+    }
+
+    /** The doses of a sheet that was begun are about to be others: as they are, and what was said of them. */
+    public function touchDoses(Sheet $sheet): void
+    {
+        $this->doses[$sheet->id] ??= [
+            'sheet' => self::asKept($sheet, ['trims', 'focus', 'edited']),
+            'blocks' => array_values($sheet->blocks()->get()->map(fn (SheetBlock $block): array => $block->getRawOriginal())->all()),
+            // Whoever changes it once more raises this.
+            'version' => $sheet->version + 1,
+        ];
         $this->athletes[$sheet->athlete_id] = true;
     }
 
@@ -163,12 +178,33 @@ final class PlanChange
                 self::asItStandsNow($sheet->refresh());
             }
         }
+        foreach ($change->before['doses'] ?? [] as $kept) {
+            $back->putBackDoses($kept);
+        }
         TrainingSession::query()->whereIn('id', $change->before['made'])->update(['state' => SessionState::Deleted->value]);
         foreach (Sheet::query()->whereIn('id', $change->before['made_sheets'])->where('state', 'planned')->get() as $sheet) {
             $back->touchSheet($sheet);
             $sheet->update(['state' => Sheet::CALLED_OFF]);
         }
         $back->follow($by);
+    }
+
+    /** @param  array<string, mixed>  $kept  as touchDoses() keeps it; nobody has counted on what came since */
+    private function putBackDoses(array $kept): void
+    {
+        $sheet = Sheet::query()->find($kept['sheet']['id']);
+        if ($sheet === null) {
+            return;
+        }
+        $sheet->blocks()->whereNotIn('id', array_column($kept['blocks'], 'id'))->delete();
+        DB::table('sheet_blocks')->where('sheet_id', $sheet->id)->increment('position', 2 * count($kept['blocks']));
+        foreach ($kept['blocks'] as $row) {
+            DB::table('sheet_blocks')->where('id', $row['id'])->update(array_diff_key($row, ['id' => true]));
+        }
+        DB::table('sheets')->where('id', $sheet->id)->update([
+            ...array_diff_key($kept['sheet'], ['id' => true]), 'version' => $sheet->version + 1,
+        ]);
+        $this->athletes[$sheet->athlete_id] = true;
     }
 
     /** While it was called off the athlete may have moved on, or left the ladder. */

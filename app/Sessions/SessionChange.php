@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * } $about
  * @property array{
  *     sessions: list<array<string, mixed>>, sheets: list<array<string, mixed>>, made: list<string>, made_sheets: list<string>,
+ *     doses?: list<array{sheet: array<string, mixed>, blocks: list<array<string, mixed>>, version: int}>,
  * } $before
  * @property int $made_by
  * @property Carbon $made_at

@@ -20,7 +20,6 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Stations\Attendee;
@@ -100,17 +99,6 @@ final class SessionScreen
         return $view;
     }
 
-    /** Whether nothing is left of the work somebody is there for: what is left then is one touch away. */
-    private function isSwapDue(Sheet $sheet, DayReadiness $health, Day $today): bool
-    {
-        $plans = $sheet->blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->values()->all();
-
-        return in_array($sheet->state, ['planned', 'running'], true) && $sheet->swappedBy() === null && ! $sheet->day()->isAfter($today)
-            && OtherWork::isDue(
-                $health->readiness($sheet->athlete, $sheet->trainingSession->squad), $sheet->athlete->throwing_side, $plans,
-            );
-    }
-
     /**
      * @param  list<string>  $differences
      * @param  list<DoseChangeView>  $changed
@@ -161,7 +149,12 @@ final class SessionScreen
                 own_share: $attendee->work === [] ? null : $own[$attendee->id],
                 useful_share: $useful[$attendee->id],
                 left_out: $rounds->leftOutOf($attendee->id),
-                swap: $this->isSwapDue($sheets[$attendee->id], $book, $today),
+                swap: $sheets[$attendee->id]->swappedBy() === null && SwapWork::isDue(
+                    $sheets[$attendee->id],
+                    $book->readiness($sheets[$attendee->id]->athlete, $squad),
+                    $today,
+                    $open->plans($sheets[$attendee->id]),
+                ),
             ), $plan->hour->attendees),
             rounds: $rounds->views($session->starts_at),
             flags: array_map(

@@ -6,24 +6,38 @@ namespace App\Sessions;
 
 use App\Http\Problem;
 use App\Http\ProblemType;
-use App\Wording\Wording;
+use App\Wording\SheetWording;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\WorkSource;
+use Augendo\Core\Readiness\Word;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** A sheet as somebody wants it: its blocks in the new order, some changed, some gone, some new. */
 final readonly class SheetDraft
 {
     /**
      * @param  list<SheetBlock>  $blocks  in order, not kept yet
-     * @param  list<string>  $removed  ids of blocks that are gone
      * @param  list<SheetNote>  $notes
      */
-    private function __construct(private array $blocks, private array $removed, private array $notes) {}
+    private function __construct(private array $blocks, private array $notes) {}
+
+    /**
+     * @param  list<array{BlockPlan, string|null}>  $doses  in order, each with the id of the block it is; null: a new one
+     * @param  list<SheetNote>  $notes
+     */
+    public static function made(Sheet $sheet, array $doses, array $notes): self
+    {
+        $blocks = array_map(fn (array $dose, int $position): SheetBlock => SheetBlock::of($dose[0], $position)->forceFill([
+            'id' => $dose[1] ?? (string) Str::uuid7(), 'sheet_id' => $sheet->id,
+        ]), $doses, array_keys($doses));
+
+        return new self($blocks, $notes);
+    }
 
     /**
      * @param  list<array<string, mixed>>  $given  validated: what of a block is not said stays as it is
@@ -32,41 +46,41 @@ final readonly class SheetDraft
      */
     public static function of(OpenSheet $open, array $given): self
     {
+        $library = app(Library::class);
         $rows = $open->sheet->blocks->keyBy('id');
-        $places = $rows->keys()->flip();
-        $notes = array_filter($open->sheet->notes(), fn (SheetNote $note): bool => $note->block === null);
-        $blocks = [];
+        $old = $rows->keys()->flip();
+        $doses = $notes = $places = [];
         foreach ($given as $position => $each) {
             $row = $rows[$each['id']] ?? null;
-            $source = $row === null ? self::source($open, $each) : null;
-            $dose = $row === null ? $source?->dose : $row->dose(app(Library::class));
-            assert($dose !== null);
-            $plan = self::planned(BlockPlan::asAsked($dose), $each);
-            $blocks[] = SheetBlock::of($plan, $position)->forceFill(['id' => $each['id'], 'sheet_id' => $open->sheet->id]);
-            if ($source !== null) {
+            if ($row === null) {
+                $source = self::source($open, $each);
                 $notes[] = SheetNote::otherWork($source, $position);
-            } elseif ($row !== null && SheetBlock::given($plan) == SheetBlock::given($row->plan(app(Library::class)))) {
-                $its = array_filter($open->sheet->notes(), fn (SheetNote $note): bool => $note->block === $places[$row->id]);
-                $notes = [...$notes, ...array_map(fn (SheetNote $note): SheetNote => $note->at($position), $its)];
+            }
+            $plan = self::planned($row === null ? $source->dose : $row->dose($library), $each);
+            $doses[] = [$plan, $each['id']];
+            // What was said of another dose than this does not hold any more.
+            if ($row !== null && SheetBlock::given($plan) == SheetBlock::given($row->plan($library))) {
+                $places[$old[$row->id]] = $position;
             }
         }
-        $removed = array_values(array_diff($rows->keys()->all(), array_column($given, 'id')));
-        self::refuseCounted($rows->only($removed)->all());
+        self::refuseCounted($rows->except(array_column($given, 'id'))->all());
 
-        return new self($blocks, $removed, array_values($notes));
+        return self::made($open->sheet, $doses, [...SheetNote::moved($open->sheet->notes(), $places), ...$notes]);
     }
 
     /** The sheet as it would be, without keeping anything. */
     public function onto(Sheet $sheet): void
     {
         $sheet->setRelation('blocks', $sheet->newCollection()->make($this->blocks));
-        $sheet->fill(['edited' => true, 'trims' => $this->notesKept()]);
+        $sheet->fill(['edited' => true, 'trims' => array_map(fn (SheetNote $note): array => $note->toArray(), $this->notes)]);
     }
 
-    /** In the transaction of whoever saves. */
+    /** In the transaction of whoever saves: blocks and reasons, as a version of its own. */
     public function keep(Sheet $sheet): void
     {
-        SheetBlock::query()->whereIn('id', $this->removed)->delete();
+        $this->onto($sheet);
+        $sheet->update(['version' => $sheet->version + 1]);
+        $sheet->blocks()->whereNotIn('id', array_column($this->blocks, 'id'))->delete();
         $rows = $sheet->blocks()->get()->keyBy('id');
         // Places are taken one by one: none of them twice at any time.
         DB::table('sheet_blocks')->where('sheet_id', $sheet->id)->increment('position', count($this->blocks) + count($rows));
@@ -81,12 +95,6 @@ final readonly class SheetDraft
         $sheet->unsetRelation('blocks');
     }
 
-    /** @return list<array<string, mixed>> */
-    public function notesKept(): array
-    {
-        return array_map(fn (SheetNote $note): array => $note->toArray(), $this->notes);
-    }
-
     /** @param  array<string, mixed>  $given */
     private static function source(OpenSheet $open, array $given): WorkSource
     {
@@ -97,12 +105,11 @@ final readonly class SheetDraft
                 'A block is not on this sheet any more, or not in the library. Load the page again; your doses stay on the screen.',
             );
         }
-        $kept = $open->keptForTheWayBack($source->dose);
-        if ($kept !== []) {
-            $parts = implode(' and ', array_map(fn (Channel $channel): string => Wording::channel($channel), $kept));
+        $resting = $open->allowed()->restingIn($source->dose);
+        if ($resting !== []) {
             throw new Problem(
                 ProblemType::OverAHardLimit,
-                "“{$source->dose->title}” loads the {$parts}, which the way back keeps for its own stages. Choose something else.",
+                "“{$source->dose->title}”: ".SheetWording::whyNot(Word::Full, $resting).' Choose something else.',
             );
         }
 
@@ -110,9 +117,8 @@ final readonly class SheetDraft
     }
 
     /** @param  array<string, mixed>  $given */
-    private static function planned(BlockPlan $plan, array $given): BlockPlan
+    private static function planned(BlockDose $dose, array $given): BlockPlan
     {
-        $dose = $plan->asked;
         $done = $dose->done(
             object: isset($given['object']) ? app(Library::class)->objects()[$given['object']] : $dose->object,
             side: isset($given['side']) ? Side::from($given['side']) : $dose->side,

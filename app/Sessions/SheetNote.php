@@ -15,6 +15,7 @@ use Augendo\Core\Planning\WorkSource;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StepAsked;
+use Augendo\Core\Stations\RoomChange;
 
 /**
  * Why a sheet is what it is, one reason at a time. Kept as a reason with its figures and the version of its form; SheetWording puts
@@ -48,20 +49,12 @@ final readonly class SheetNote
         return new self('swap', ['title' => $block->title, 'asked' => $block->object->id, 'for' => $for?->id]);
     }
 
-    /** @param  BlockDose|null  $fits  what is done in the spaces there are; null: nothing of it */
-    public static function room(BlockDose $block, ?BlockDose $fits): self
+    /** What becomes of a block in the spaces there are. */
+    public static function room(RoomChange $change): self
     {
         return new self('room', [
-            'title' => $block->title,
-            'distance_m' => $block->distanceM,
-            'how' => match (true) {
-                $fits === null => 'out',
-                $fits->title !== $block->title => 'indoors',
-                $fits->reps === 0 => 'nothing_thrown',
-                default => 'shorter',
-            },
-            'instead' => $fits?->title,
-            'shorter_m' => $fits?->distanceM,
+            'title' => $change->asked->title, 'distance_m' => $change->asked->distanceM, 'how' => $change->how,
+            'instead' => $change->instead?->title, 'shorter_m' => $change->instead?->distanceM,
         ]);
     }
 
@@ -126,7 +119,23 @@ final readonly class SheetNote
         ], $block);
     }
 
-    /** The same reason beside a block that stands elsewhere now. */
+    /**
+     * The reasons that still stand, beside blocks that stand elsewhere now.
+     *
+     * @param  list<self>  $notes
+     * @param  array<int, int>  $places  new position by the old one; a block that is not named is not there any more
+     * @return list<self>
+     */
+    public static function moved(array $notes, array $places): array
+    {
+        $stand = array_filter($notes, fn (self $note): bool => $note->block === null || isset($places[$note->block]));
+
+        return array_values(array_map(
+            fn (self $note): self => $note->block === null ? $note : $note->at($places[$note->block]), $stand,
+        ));
+    }
+
+    /** The same reason beside a block. */
     public function at(int $block): self
     {
         return new self($this->why, $this->figures, $block, $this->version);

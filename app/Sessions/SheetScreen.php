@@ -15,7 +15,6 @@ use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
-use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\SessionClock;
@@ -71,7 +70,6 @@ final class SheetScreen
                 $plans,
                 array_keys($plans),
             ),
-            kinds: array_column(BlockKind::cases(), 'value'),
             trims: [...($sheet->stale ? [SheetWording::WAITS_TO_BE_FITTED] : []), ...($words['sheet'] ?? [])],
             tapes: Tapes::inPlay($open->frame()->states($plans), $on),
             broken: $sheet->state === 'finished' ? [] : EditSheet::refusals($open, $plans, $open->doneByPosition()),
@@ -110,6 +108,7 @@ final class SheetScreen
             id: $block->id,
             kind: $dose->kind->value,
             kind_name: Wording::blockKind($dose->kind),
+            place: $dose->kind->place(),
             title: $dose->title,
             text: $open->side()->mirror($dose->text),
             skill: $dose->skill->id,

@@ -12,10 +12,11 @@ use App\People\User;
 use App\Records\Alone;
 use App\Returns\ReturnsUnderWay;
 use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\Allowed;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Planning\FreeDrills;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Stations\Attendee;
@@ -32,6 +33,9 @@ final class Stations
 {
     /** @var Collection<int, Sheet>|null */
     private ?Collection $sheets = null;
+
+    /** @var array<string, Readiness>|null by athlete */
+    private ?array $words = null;
 
     public function __construct(private readonly Library $library, public readonly TrainingSession $session, private readonly User $user) {}
 
@@ -128,7 +132,7 @@ final class Stations
         $there = $this->sheets()->reject(fn (Sheet $sheet): bool => in_array($sheet->athlete_id, $setup['absent'], true))->values();
         $doses = array_values($there->map($this->plans(...))->all());
         $warmUpMin = SessionClock::longestMin($doses, BlockKind::WarmUp);
-        $readiness = $this->readiness($there);
+        $readiness = $this->readiness();
 
         return StationPlan::make(new Hour(
             minutes: $setup['minutes'],
@@ -157,39 +161,38 @@ final class Stations
     public function betweenTurns(StationPlan $plan): BetweenTurns
     {
         $sheets = $this->sheets()->keyBy('athlete_id');
-        $readiness = $this->readiness($sheets->values());
+        $readiness = $this->readiness();
         $athletes = array_values($sheets->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
         $returns = new ReturnsUnderWay($athletes, $this->session->day());
         $drills = [];
         foreach ($sheets as $id => $sheet) {
-            $drills[$id] = FreeDrills::of(
-                readiness: $readiness[$id],
-                throwing: $sheet->athlete->throwing_side,
-                drills: array_values($this->library->drills()),
-                skills: [$this->library->ladder($sheet->ladder, $sheet->ladder_version)->skill],
-                resting: $returns->open($id)?->site->channels() ?? [],
-            );
+            $allowed = new Allowed($readiness[$id], $sheet->athlete->throwing_side, $returns->open($id)?->site->channels() ?? []);
+            $known = [$this->library->ladder($sheet->ladder, $sheet->ladder_version)->skill];
+            $drills[$id] = array_values(array_filter(
+                $this->library->drills(),
+                fn (Drill $drill): bool => $drill->isFree() && $drill->isFor($known) && $allowed->allows($drill->dose),
+            ));
         }
 
         return BetweenTurns::of($plan, $drills);
     }
 
-    /**
-     * @param  Collection<int, Sheet>  $there
-     * @return array<string, Readiness> by athlete
-     */
-    private function readiness(Collection $there): array
+    /** @return array<string, Readiness> of everybody, by athlete */
+    private function readiness(): array
     {
+        if ($this->words !== null) {
+            return $this->words;
+        }
         $day = $this->session->day();
-        $athletes = array_values($there->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
+        $athletes = array_values($this->sheets()->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
         $health = new DayReadiness($athletes, $day);
         $isAhead = $day->isAfter($this->session->squad->workspace->today());
-        $words = [];
+        $this->words = [];
         foreach ($athletes as $athlete) {
-            $words[$athlete->id] = $health->readiness($athlete, $this->session->squad, $isAhead);
+            $this->words[$athlete->id] = $health->readiness($athlete, $this->session->squad, $isAhead);
         }
 
-        return $words;
+        return $this->words;
     }
 
     /** @param  array<string, mixed>  $kept */

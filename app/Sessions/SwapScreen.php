@@ -24,17 +24,14 @@ final class SwapScreen
     /** @param  list<BlockPlan>  $plans  of the sheet, as they are looked at */
     public static function state(OpenSheet $open, array $plans): ?SwapStateView
     {
-        $change = $open->sheet->swappedBy();
-        if ($change !== null && EditSheet::refusals($open, $plans, $open->doneByPosition()) === []) {
-            return new SwapStateView('taken', $change);
-        }
+        $state = SwapWork::state($open, $plans);
 
-        return SwapWork::isDue($open, $plans) ? new SwapStateView('due', $change) : null;
+        return $state === null ? null : new SwapStateView($state, $open->sheet->swappedBy());
     }
 
     public static function view(OpenSheet $open): SwapView
     {
-        if (! SwapWork::isDue($open, $open->plans())) {
+        if (SwapWork::state($open, $open->plans()) !== 'due') {
             return new SwapView(
                 version: $open->sheet->version,
                 due: false,
@@ -61,7 +58,7 @@ final class SwapScreen
                 fn (SorenessReport $report): AskAgainView => self::ask($report, $open->sheet->state === 'running'),
                 SwapWork::toAskAgain($open),
             ),
-            instead: self::instead($open, $work),
+            instead: SheetWording::instead($work, $open->readiness(), $open->athlete->given_name),
             lines: $lines,
             out: array_values(array_map(fn (BlockPlan $plan): string => $plan->asked->title, $work->out)),
             objects_out: array_map(
@@ -70,21 +67,6 @@ final class SwapScreen
             ),
             minutes: $work->minutes(),
         );
-    }
-
-    private static function instead(OpenSheet $open, OtherWork $work): string
-    {
-        $name = $open->athlete->given_name;
-
-        return match (true) {
-            $open->readiness()->isIll() => "{$name} is ill: no work today. Get well first.",
-            $open->readiness()->openReferrals !== [] => "{$name} waits for a clinician, so nothing that loads the body until then. "
-                .'Being part of it is still possible: watch, keep the score, think ahead.',
-            $work->minutes() === null => 'Nothing is left that today allows. Watching and calling are.',
-            $work->leads !== null => "{$work->leads->ladder->name}, “{$work->leads->rung->name}”, judged as ever, "
-                .'and what else today allows.',
-            default => 'What today allows, from the ladders and drills '.$name.' knows.',
-        };
     }
 
     /** @return list<string> */
@@ -129,7 +111,7 @@ final class SwapScreen
             distance_m: $plan->distanceM,
             hold_s: $dose->holdS,
             object: Wording::object($dose->object),
-            judged: $dose->judged && $source?->from === 'ladder' && $source->ladder === $work->leads?->ladder->id,
+            judged: $dose->judged,
             from: $source === null || $source->from === 'drill'
                 ? null
                 : app(SheetWording::class)->source($source->from, $source->ladder, $source->rung),

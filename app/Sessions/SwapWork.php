@@ -9,15 +9,16 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
 use App\Wording\Wording;
+use Augendo\Core\Day;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\SorenessReport;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /**
  * The work of the day was taken away by a word, a limit or a return: what is left becomes the session. As long as nobody has counted, a
@@ -45,7 +46,7 @@ final class SwapWork
             EditSheet::refuseClosed($sheet);
             EditSheet::refuseStale($sheet, $given['version']);
             $open = OpenSheet::of($sheet);
-            if (! self::isDue($open, $open->plans())) {
+            if (self::state($open, $open->plans()) !== 'due') {
                 throw new Problem(ProblemType::NotToday, self::STANDS);
             }
             $asks = self::toAskAgain($open);
@@ -70,13 +71,28 @@ final class SwapWork
     }
 
     /**
-     * @param  list<BlockPlan>  $plans  of the sheet, as they are fitted to the day
-     * @return bool whether nothing of the work the session is for is left, on its day
+     * @param  list<BlockPlan>  $plans  of the sheet, as they are looked at
+     * @return 'due'|'taken'|null taken: what was swapped stands, and is not swapped once more; null: the planned work stands
      */
-    public static function isDue(OpenSheet $open, array $plans): bool
+    public static function state(OpenSheet $open, array $plans): ?string
     {
-        return in_array($open->sheet->state, ['planned', 'running'], true) && ! $open->isAhead()
-            && OtherWork::isDue($open->readiness(), $open->athlete->throwing_side, $plans);
+        $isTaken = $open->sheet->swappedBy() !== null && EditSheet::refusals($open, $plans, $open->doneByPosition()) === [];
+
+        return match (true) {
+            $isTaken => 'taken',
+            self::isDue($open->sheet, $open->readiness(), $open->today(), $plans) => 'due',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<BlockPlan>  $plans  of the sheet, as they are fitted to the day
+     * @return bool whether nothing of the work the session is for is left, once its day has come
+     */
+    public static function isDue(Sheet $sheet, Readiness $readiness, Day $today, array $plans): bool
+    {
+        return in_array($sheet->state, ['planned', 'running'], true) && ! $sheet->day()->isAfter($today)
+            && OtherWork::isDue($readiness, $sheet->athlete->throwing_side, $plans);
     }
 
     /** @return list<SorenessReport> places of which nobody has said lately how they are */
@@ -99,6 +115,7 @@ final class SwapWork
             $change->touchSheet($this->sheet);
             $this->sheet->update(['state' => Sheet::CALLED_OFF]);
         } else {
+            $change->touchDoses($this->sheet);
             $this->lowered($changeId, withRest: $this->work->leads === null);
             RefitPlans::thatGiveWay($this->sheet);
         }
@@ -113,7 +130,6 @@ final class SwapWork
             JudgedEvidence::lately($this->open->athlete, $leads->ladder->id, $leads->rung->id, $this->open->day()),
             $leads->rung->faults,
         );
-        $plans = $this->work->inOrder();
         $sheet = new Sheet([
             'training_session_id' => $this->sheet->training_session_id,
             'athlete_id' => $this->sheet->athlete_id,
@@ -122,16 +138,15 @@ final class SwapWork
             'ladder_version' => $leads->ladder->version ?? $this->sheet->ladder_version,
             'rung' => $leads->rung->id ?? $this->sheet->rung,
             'state' => 'planned',
-            'version' => 1,
-            'edited' => true,
-            'trims' => $this->notes($changeId, array_column($plans, 2)),
+            'version' => 0,
+            'trims' => [],
             'focus' => array_map(fn (Fault $fault): string => $fault->id, $faults),
             'fitted_on' => $this->open->today()->iso(),
         ]);
         $sheet->save();
-        foreach ($plans as $position => [$plan, , $added]) {
-            $sheet->blocks()->save(SheetBlock::of($this->judgedOnlyWhereItLeads($plan, $added), $position));
-        }
+        $rest = $this->work->inOrder();
+        $doses = array_map(fn (array $each): array => [$each[0], null], $rest);
+        SheetDraft::made($sheet, $doses, $this->notes($changeId, array_column($rest, 2)))->keep($sheet);
 
         return $sheet;
     }
@@ -139,55 +154,30 @@ final class SwapWork
     /** On a sheet that was begun: nothing more of what is out, and what is left behind it, unless that has a sheet of its own. */
     private function lowered(string $changeId, bool $withRest): void
     {
-        $rows = $this->sheet->blocks->all();
-        $reps = $this->sheet->doneByBlock();
+        $rows = $this->sheet->blocks->values()->all();
+        $plans = $this->open->plans();
+        $reps = $this->open->doneByPosition();
         $rest = $withRest ? $this->work->inOrder() : [];
         $over = array_values(array_diff(array_keys($rows), array_column($rest, 1)));
+        $doses = array_map(fn (int $at): array => [$plans[$at]->withReps($reps[$at]), $rows[$at]->id], $over);
         $places = array_flip($over);
-        // Places are taken one by one: none of them twice at any time.
-        DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->increment('position', count($rows) + count($rest));
-        foreach ($over as $position => $at) {
-            $rows[$at]->update(['position' => $position, 'reps' => $reps[$rows[$at]->id] ?? 0]);
-        }
-        foreach ($rest as $i => [$plan, $at, $added]) {
-            $position = count($over) + $i;
-            if ($at === null) {
-                $this->sheet->blocks()->save(SheetBlock::of($this->judgedOnlyWhereItLeads($plan, $added), $position));
-
-                continue;
+        foreach ($rest as $i => [$plan, $at]) {
+            $doses[] = [$plan, $at === null ? null : $rows[$at]->id];
+            if ($at !== null) {
+                $places[$at] = count($over) + $i;
             }
-            $places[$at] = $position;
-            $rows[$at]->update(['position' => $position, ...SheetBlock::given($plan)]);
         }
-        $kept = array_map(
-            fn (SheetNote $note): SheetNote => $note->block === null ? $note : $note->at($places[$note->block]),
-            array_filter($this->sheet->notes(), fn (SheetNote $note): bool => $note->block === null || isset($places[$note->block])),
-        );
-        $this->sheet->unsetRelation('blocks');
-        $this->sheet->update([
-            'edited' => true,
-            'version' => $this->sheet->version + 1,
-            'focus' => [],
-            'trims' => [
-                ...array_map(fn (SheetNote $note): array => $note->toArray(), array_values($kept)),
-                ...$this->notes($changeId, array_column($rest, 2), count($over)),
-            ],
-        ]);
-    }
-
-    /** What is on no rung of the sheet is counted and not judged. */
-    private function judgedOnlyWhereItLeads(BlockPlan $plan, ?int $added): BlockPlan
-    {
-        $source = $added === null ? null : $this->work->sources[$added];
-        $judged = $plan->asked->judged && $source?->from === 'ladder' && $source->ladder === $this->work->leads?->ladder->id;
-
-        return new BlockPlan($plan->asked->with(['judged' => $judged]), $plan->sets, $plan->reps, $plan->effort, $plan->distanceM);
+        SheetDraft::made($this->sheet, $doses, [
+            ...SheetNote::moved($this->sheet->notes(), $places),
+            ...$this->notes($changeId, array_column($rest, 2), count($over)),
+        ])->keep($this->sheet);
+        $this->sheet->update(['focus' => []]);
     }
 
     /**
      * @param  list<int|null>  $places  position among the added ones by position on the sheet; null: it stood there before
      * @param  int  $from  the position of the first of them on the sheet
-     * @return list<array<string, mixed>>
+     * @return list<SheetNote>
      */
     private function notes(string $changeId, array $places, int $from = 0): array
     {
@@ -206,6 +196,6 @@ final class SwapWork
             }
         }
 
-        return array_map(fn (SheetNote $note): array => $note->toArray(), $notes);
+        return $notes;
     }
 }

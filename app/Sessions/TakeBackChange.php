@@ -10,6 +10,7 @@ use App\People\User;
 use App\Records\Alone;
 use App\Records\Audit;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** A change of the plan is taken back as a whole, as long as nothing was built on it. */
 final class TakeBackChange
@@ -50,6 +51,9 @@ final class TakeBackChange
                 'Somebody has counted in it since: what was done stays where it was done. Close the session, or change it anew.',
             );
         }
+        foreach ($change->before['doses'] ?? [] as $kept) {
+            self::refuseWhenCountedOn($kept);
+        }
         $later = SessionChange::query()
             ->where('squad_id', $change->squad_id)
             ->whereNull('taken_back_at')
@@ -60,6 +64,26 @@ final class TakeBackChange
             if ($other->isLaterThan($change) && array_intersect($other->sessionIds(), $ids) !== []) {
                 throw new Problem(ProblemType::TooLateToTakeBack, 'It was changed again since. Take the later change back first.');
             }
+        }
+    }
+
+    /**
+     * @param  array{sheet: array<string, mixed>, blocks: list<array<string, mixed>>, version: int}  $kept  doses of a sheet that was begun
+     *
+     * @throws Problem when what came in their place was counted, or changed
+     */
+    private static function refuseWhenCountedOn(array $kept): void
+    {
+        $sheet = Sheet::query()->find($kept['sheet']['id']);
+        if ($sheet === null || $sheet->state === 'finished' || $sheet->version !== $kept['version']) {
+            throw new Problem(ProblemType::TooLateToTakeBack, 'The sheet was changed or finished since. Change its doses instead.');
+        }
+        $new = DB::table('rep_events')->where('sheet_id', $sheet->id)->whereNotIn('block_id', array_column($kept['blocks'], 'id'));
+        if ($new->exists()) {
+            throw new Problem(
+                ProblemType::TooLateToTakeBack,
+                'Somebody has counted in it since: what was done stays where it was done. Change the doses instead.',
+            );
         }
     }
 }

@@ -11,7 +11,9 @@ use Augendo\Core\Gates\GateResult;
 use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Gates\Placing;
 use Augendo\Core\Gates\Verdict;
+use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Rung;
 use Augendo\Core\Mechanics\Agreement;
 use Augendo\Core\Mechanics\CheckpointProgress;
 use Augendo\Core\Mechanics\FaultPattern;
@@ -21,6 +23,19 @@ use Augendo\Core\Readiness\Word;
 /** What judged repetitions say, in sentences. */
 final class JudgingWording
 {
+    /**
+     * What whoever watches looks at first, and what good looks like.
+     *
+     * @param  callable(string): string  $mirror
+     * @return list<string>
+     */
+    public static function lookFor(Rung $rung, callable $mirror): array
+    {
+        return array_map(
+            fn (Checkpoint $checkpoint): string => "{$checkpoint->name}: ".lcfirst($mirror($checkpoint->good)), $rung->lookedAtFirst(),
+        );
+    }
+
     public static function agreement(Agreement $of, ?string $splitsOn): string
     {
         return "Two people judged {$of->same} of {$of->n} repetitions alike. "

@@ -8,9 +8,12 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetNote;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Planning\ClaimKind;
 use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Planning\Trim;
+use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StepAsked;
@@ -99,6 +102,34 @@ final class SheetWording
             'indoors' => "No space holds {$asked} so “{$of['instead']}” is done indoors. It does not count on the rung.",
             'nothing_thrown' => "No space holds {$asked} so everybody warms up without a throw.",
             default => "No space holds {$asked} so it is left out.",
+        };
+    }
+
+    /** What somebody whose work is gone is asked to do instead; where nothing is left, why. */
+    public static function instead(OtherWork $work, Readiness $readiness, string $name): string
+    {
+        return match (true) {
+            $readiness->isIll() => "{$name} is ill: no work today. Get well first.",
+            $readiness->openReferrals !== [] => "{$name} waits for a clinician, so nothing that loads the body until then. "
+                .'Being part of it is still possible: watch, keep the score, think ahead.',
+            $work->minutes() === null => 'Nothing is left that today allows. Watching and calling are.',
+            $work->leads !== null => "{$work->leads->ladder->name}, “{$work->leads->rung->name}”, judged as ever, "
+                .'and what else today allows.',
+            default => "What today allows, from the ladders and drills {$name} knows.",
+        };
+    }
+
+    /**
+     * Why a dose may not be added; null: it may.
+     *
+     * @param  list<Channel>  $resting  parts of it that a way back keeps for its own stages
+     */
+    public static function whyNot(Word $word, array $resting): ?string
+    {
+        return match (true) {
+            $resting !== [] => 'The way back keeps the '.Wording::channels($resting).' for its own stages.',
+            ! $word->allowsWork() => 'Not today: '.Wording::word($word).'.',
+            default => null,
         };
     }
 

@@ -345,7 +345,7 @@ final class Wording
     }
 
     /** @param  list<Channel>  $channels */
-    private static function channels(array $channels): string
+    public static function channels(array $channels): string
     {
         return implode(' and ', array_map(self::channel(...), $channels));
     }

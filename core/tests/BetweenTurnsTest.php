@@ -11,8 +11,8 @@ use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\Allowed;
 use Augendo\Core\Planning\BlockPlan;
-use Augendo\Core\Planning\FreeDrills;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Moment;
@@ -123,9 +123,13 @@ final class BetweenTurnsTest extends TestCase
             $reports ?? [[Site::None, null, Kind::Muscle, 0]],
         ), []);
 
-        return FreeDrills::of(
-            $readiness, Handedness::Right, array_values($this->library->drills()), [$this->library->skills()['float-serve']], $resting,
-        );
+        $allowed = new Allowed($readiness, Handedness::Right, $resting);
+
+        return array_values(array_filter(
+            $this->library->drills(),
+            fn (Drill $drill): bool => $drill->isFree() && $drill->isFor([$this->library->skills()['float-serve']])
+                && $allowed->allows($drill->dose),
+        ));
     }
 
     /** Six servers at one lane, one of them late. */

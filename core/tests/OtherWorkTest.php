@@ -22,6 +22,7 @@ use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\Allowed;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Planning\Layoff;
 use Augendo\Core\Planning\OnLadder;
@@ -166,8 +167,8 @@ final class OtherWorkTest extends TestCase
         $this->assertSame([], $frame->broken([...$work->kept, ...$work->added]));
         $landed = array_filter($work->added, fn (BlockPlan $plan): bool => $plan->asked->skill->landingsPerRep > 0);
         $after = OtherWork::of(
-            $frame, [], $frame->sets(array_values($landed)), $this->on('volleyball-float-serve', 'line'),
-            [$this->on('jump-landing', 'stick')], [],
+            $frame, new Allowed($frame->readiness, Handedness::Right, []), [], $frame->sets(array_values($landed)),
+            $this->on('volleyball-float-serve', 'line'), [$this->on('jump-landing', 'stick')], [],
         );
         $lands = fn (OtherWork $of): int => array_sum(array_map(
             fn (BlockPlan $plan): int => $plan->asked->skill->landingsPerRep > 0 ? $plan->reps : 0, $of->added,
@@ -255,7 +256,9 @@ final class OtherWorkTest extends TestCase
         $others = array_map($this->on(...), array_keys(array_diff_key($others, $own)), array_values(array_diff_key($others, $own)));
         $plans = SessionBuilder::build($frame, $at->rung)->blocks;
 
-        return [$frame, OtherWork::of($frame, $plans, [], $at, $others, array_values($this->library->drills()), $resting)];
+        $allowed = new Allowed($frame->readiness, Handedness::Right, $resting);
+
+        return [$frame, OtherWork::of($frame, $allowed, $plans, [], $at, $others, array_values($this->library->drills()))];
     }
 
     private function on(string $ladder, ?string $rung): OnLadder

@@ -11,6 +11,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Load\Surface;
 use Augendo\Core\Stations\Room;
+use Augendo\Core\Stations\RoomChange;
 use Augendo\Core\Stations\Space;
 use PHPUnit\Framework\TestCase;
 
@@ -29,8 +30,14 @@ final class RoomTest extends TestCase
         $rung = $this->rung('javelin-throw', 'five-step');
         [$indoors, $changes] = Room::fit($rung, [new Space('hall', 12, 4, Surface::Sprung, false)]);
         $this->assertSame(
-            ['Easy throws → Easy throws, 0', 'Five-step throw → Five steps, soft ball into a net, 6'],
-            array_map(fn (array $each): string => "{$each[0]->title} → {$each[1]?->title}, {$each[1]?->reps}", $changes),
+            [
+                'nothing_thrown: Easy throws → Easy throws, 0',
+                'indoors: Five-step throw → Five steps, soft ball into a net, 6',
+            ],
+            array_map(
+                fn (RoomChange $of): string => "{$of->how}: {$of->asked->title} → {$of->instead?->title}, {$of->instead?->reps}",
+                $changes,
+            ),
         );
         foreach ($indoors->blocks as $block) {
             $this->assertTrue($block->reps === 0 || ! $block->object->far, $block->title);

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { dayName, n, nowWithOffset, percent } from '../../resources/app/api/words';
+import { dayName, doseInWords, inALine, n, nowWithOffset, percent } from '../../resources/app/api/words';
 import { chosen, figure, picked, typed, typedAsIs } from '../../resources/app/parts/forms';
 
 afterEach(() => {
@@ -62,5 +62,21 @@ describe('what was typed into a form', () => {
 
     test('is one of the options, or none', () => {
         expect([chosen(form, 'side'), chosen(form, 'empty'), picked(form, 'side')]).toEqual(['left', null, 'left']);
+    });
+});
+
+describe('a dose in words', () => {
+    const dose = { effort: 0.75, distance_m: null, hold_s: null };
+
+    test('sets once where they are even, each where they are not', () => {
+        expect(doseInWords({ ...dose, sets: [8, 8, 8] })).toBe('3 × 8, 75 %');
+        expect(doseInWords({ ...dose, sets: [5, 5, 4] })).toBe('5 + 5 + 4, 75 %');
+        expect(doseInWords({ ...dose, sets: [6], distance_m: 24.5, hold_s: 3 })).toBe('1 × 6, 24.5 m, hold 3 s, 75 %');
+    });
+
+    test('nothing where nothing is counted', () => {
+        expect(doseInWords({ ...dose, sets: [], effort: null })).toBe('');
+        expect(inALine({ sets: [], what: 'cool down' })).toBe('cool down');
+        expect(inALine({ sets: [6, 6], what: 'throws, 50 %' })).toBe('6 + 6 throws, 50 %');
     });
 });

@@ -22,10 +22,9 @@ use Tests\TestCase;
 
 /**
  * Random weeks of one athlete: sessions planned, moved, called off and taken back, counted, entered late, put right, scored, practised at
- * home; matches with line-ups, days away and ill, what a clinician restricts. Whatever order it comes in, the record holds what was counted
- * by hand, every screen
- * says the same, and nothing planned is over a hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature
- * --filter OneRecordTest
+ * home; matches with line-ups, days away and ill, what a clinician restricts; a sore wrist, the work of the day swapped, sheets put
+ * together. Whatever order it comes in, the record holds what was counted by hand, every screen says the same, and nothing planned is
+ * over a hard limit. More of them: AUGENDO_RECORDS=10 vendor/bin/phpunit --testsuite feature --filter OneRecordTest
  */
 #[Group('once')]
 final class OneRecordTest extends TestCase
@@ -68,9 +67,12 @@ final class OneRecordTest extends TestCase
         $acts = [
             'plan', 'plan', 'tapSome', 'tapSome', 'tapSome', 'withdrawTap', 'putRight',
             'score', 'practise', 'bringIn', 'takeImportBack', 'takeBackEntry', 'move', 'callOff', 'undo', 'away', 'thereAgain', 'restrict',
-            'declareMatch', 'lineUp', 'playMatch',
+            'declareMatch', 'lineUp', 'playMatch', 'takeUp', 'takeUp', 'takeUp', 'eases', 'editSheet',
         ];
         $this->plan();
+        $this->postJson("/api/squads/{$this->squad}/sessions", [
+            'day' => $this->today->iso(), 'starts_at' => '21:00', 'title' => 'To be swapped',
+        ]);
         for ($i = 0; $i < self::ACTS; $i++) {
             $this->{$acts[mt_rand(0, count($acts) - 1)]}();
         }
@@ -134,6 +136,42 @@ final class OneRecordTest extends TestCase
         $this->may($this->postJson("/api/squads/{$this->squad}/sessions", [
             'day' => $this->today->plus(mt_rand(-8, 9))->iso(), 'starts_at' => sprintf('%02d:00', mt_rand(8, 20)), 'title' => 'Drawn',
         ]));
+    }
+
+    /** A wrist that hurt is well again. */
+    private function eases(): void
+    {
+        $well = $this->report('wrist', 'right', 'joint', 0);
+        $this->may($this->postJson("/api/athletes/{$this->mira->id}/reports", ['reports' => [$well]]));
+    }
+
+    /** A wrist hurts, and what is left of today is taken up instead. */
+    private function takeUp(): void
+    {
+        $sheet = $this->sheets()->where('held_on', $this->today->iso())->whereIn('state', ['planned', 'running'])->first();
+        if ($sheet === null) {
+            return;
+        }
+        $hurts = $this->report('wrist', 'right', 'joint', 3);
+        $this->may($this->postJson("/api/athletes/{$this->mira->id}/reports", ['reports' => [$hurts]]));
+        $this->may($this->postJson("/api/sheets/{$sheet->id}/swap", [
+            'id' => (string) Str::uuid7(), 'version' => $sheet->refresh()->version,
+        ]));
+    }
+
+    /** A block less, a drill more, the others in another order. */
+    private function editSheet(): void
+    {
+        $sheet = $this->oneSheet();
+        $shown = $this->getJson("/api/sheets/{$sheet->id}")->json();
+        $of = array_flip(['id', 'sets', 'reps', 'effort', 'distance_m']);
+        $blocks = array_map(fn (array $block): array => array_intersect_key($block, $of), $shown['blocks']);
+        unset($blocks[mt_rand(0, count($blocks) - 1)]);
+        $blocks[] = [
+            'id' => (string) Str::uuid7(), 'add' => 'drill/one-leg-stand', 'sets' => 1, 'reps' => 4, 'effort' => 0.3, 'distance_m' => null,
+        ];
+        $blocks = array_reverse(array_values($blocks));
+        $this->may($this->putJson("/api/sheets/{$sheet->id}", ['version' => $shown['version'], 'blocks' => $blocks]));
     }
 
     private function tapSome(): void

@@ -19,6 +19,7 @@ use Database\Factories\TrainingSessionFactory;
 use Database\Factories\UserFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 /** The work of the day is taken away, and what is left is taken up in one touch. */
@@ -54,6 +55,8 @@ final class SwapTest extends TestCase
         $again = $this->postJson("/api/sheets/{$this->sheet->id}/swap", $body)->assertOk()->json('id');
         $this->assertSame($taken['id'], $again, 'sent twice, done once');
         $this->assertSame(2, Sheet::query()->where('athlete_id', $this->athlete->id)->count());
+        $this->postJson("/api/sheets/{$taken['id']}/swap", ['id' => (string) Str::uuid7(), 'version' => $taken['version']])
+            ->assertJsonPath('detail', 'The work of this session stands: there is nothing to swap.');
         $mate = AthleteFactory::new()->in($this->sheet->trainingSession->squad)->create();
         $theirs = SheetFactory::new()->of($mate, $this->sheet->trainingSession)->fitted()->create();
         $this->postJson("/api/sheets/{$theirs->id}/swap", $body)->assertConflict()->assertJsonMissingPath('blocks');
@@ -140,14 +143,59 @@ final class SwapTest extends TestCase
         $this->countReps($foot, 4);
         $this->assertSame(10, (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('reps'));
         $this->assertSame(6, strlen((string) DB::table('rep_strips')->where('sheet_id', $this->sheet->id)->value('marks')));
-        $work = fn (): array => DB::table('work_sets')
-            ->where('session', $this->sheet->id)
-            ->orderBy('block_id')
-            ->get(['block_id', 'reps', 'arm'])
-            ->all();
-        $rows = $work();
+        $rows = $this->worked();
         app(RepLog::class)->derive($this->sheet->refresh());
-        $this->assertEquals($rows, $work());
+        $this->assertEquals($rows, $this->worked());
+    }
+
+    public function test_a_swap_in_a_session_under_way_is_taken_back_until_somebody_counts_in_it(): void
+    {
+        $this->serverWhoJumps(jumps: false);
+        $this->countReps($this->judgedBlock($this->sheet), 6);
+        $this->sore('wrist', 'right', 'joint', 3, moment: 'during');
+        $doses = fn (): array => DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->orderBy('position')->get()->all();
+        $before = $doses();
+        $work = $this->worked();
+        $back = fn (string $change): TestResponse => $this->postJson("/api/session-changes/{$change}/take-back");
+        $back($this->takeUp()['swap']['change_id'])->assertSuccessful();
+        $this->assertEquals($before, $doses(), 'as it was, block by block');
+        $this->assertSame(['running', 'due', null], [
+            $this->look()['state'], $this->look()['swap']['state'], $this->look()['swap']['change_id'],
+        ]);
+        $this->assertEquals($work, $this->worked(), 'what was done is done');
+
+        $again = $this->takeUp();
+        $version = $this->look()['version'];
+        $same = array_map(fn (array $block): array => array_intersect_key(
+            $block, array_flip(['id', 'sets', 'reps', 'effort', 'distance_m']),
+        ), $this->look()['blocks']);
+        $this->putJson("/api/sheets/{$this->sheet->id}", ['version' => $version, 'blocks' => $same])->assertOk();
+        $back($again['swap']['change_id'])->assertUnprocessable()->assertJsonPath(
+            'detail', 'The sheet was changed or finished since. Change its doses instead.',
+        );
+    }
+
+    public function test_what_was_counted_of_a_swap_under_way_keeps_it(): void
+    {
+        $this->serverWhoJumps(jumps: false);
+        $this->countReps($this->judgedBlock($this->sheet), 6);
+        $this->sore('wrist', 'right', 'joint', 3, moment: 'during');
+        $taken = $this->takeUp();
+        $foot = SheetBlock::query()->where('sheet_id', $this->sheet->id)->where('skill', 'footwork')->where('reps', '>', 0)->firstOrFail();
+        $this->countReps($foot, 2);
+        $this->postJson("/api/session-changes/{$taken['swap']['change_id']}/take-back")->assertUnprocessable();
+        $this->assertSame(2, (int) DB::table('work_sets')->where('block_id', $foot->id)->sum('reps'));
+    }
+
+    public function test_a_sheet_that_was_taken_out_is_nowhere_at_the_line(): void
+    {
+        $this->serverWhoJumps();
+        $this->sore('wrist', 'right', 'joint', 3);
+        $taken = $this->takeUp();
+        $there = $this->getJson("/api/sheets/{$taken['id']}/courtside")->assertOk()->json('neighbours');
+        $this->assertSame([$taken['id']], array_column($there, 'sheet_id'));
+        $session = $this->getJson("/api/sessions/{$this->sheet->training_session_id}")->assertOk()->json('members');
+        $this->assertSame([[$taken['id'], false]], array_map(fn (array $each): array => [$each['sheet_id'], $each['swap']], $session));
     }
 
     public function test_who_waits_for_a_clinician_is_given_nothing_that_loads_the_body(): void
@@ -196,7 +244,7 @@ final class SwapTest extends TestCase
         $session = TrainingSessionFactory::new()->create(['squad_id' => $squad->id]);
         $this->coach = UserFactory::new()->in($this->athlete->workspace)->create();
         $this->sheet = SheetFactory::new()->of($this->athlete, $session)->fitted()->create();
-        $this->actingAs($this->coach);
+        $this->actingAs($this->coach->refresh());
         $this->sore('none', null, 'muscle', 0, minutesAgo: 50);
     }
 
@@ -205,6 +253,16 @@ final class SwapTest extends TestCase
         $report = $this->report($site, $side, $kind, $score, $moment);
         $report['at'] = Carbon::now('Europe/Lisbon')->subMinutes($minutesAgo)->toIso8601String();
         $this->postJson("/api/athletes/{$this->athlete->id}/reports", ['reports' => [$report]])->assertSuccessful();
+    }
+
+    /** @return list<object> the load of the sheet, block by block */
+    private function worked(): array
+    {
+        return DB::table('work_sets')
+            ->where('session', $this->sheet->id)
+            ->orderBy('block_id')
+            ->get(['block_id', 'reps', 'arm'])
+            ->all();
     }
 
     /** @return array<string, mixed> */

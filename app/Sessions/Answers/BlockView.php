@@ -13,6 +13,8 @@ final readonly class BlockView
         public string $id,
         public string $kind,
         public string $kind_name,
+        /** of its kind in a session, from 0 */
+        public int $place,
         public string $title,
         public string $text,
         public string $skill,

@@ -32,8 +32,6 @@ final readonly class SheetView
         public array $cautions,
         /** @var list<BlockView> */
         public array $blocks,
-        /** @var list<string> kinds of blocks in the order of a session */
-        public array $kinds,
         /** @var list<string> trims of the whole sheet; those of a block stand beside it */
         public array $trims,
         /** @var list<TapeView> binding first */

@@ -20,8 +20,17 @@ final readonly class Drill
         public BlockDose $dose,
     ) {}
 
-    public function isFor(Skill $skill): bool
+    /** @param  list<Skill>  $known  those somebody trains */
+    public function isFor(array $known): bool
     {
-        return $this->skills === null || in_array($skill->id, $this->skills, true);
+        return $known !== [] && ($this->skills === null || array_intersect($this->skills, array_column($known, 'id')) !== []);
+    }
+
+    /** Nothing thrown, nothing landed; whoever moves needs no partner who is free as well: it can be done while the others work. */
+    public function isFree(): bool
+    {
+        return $this->about !== DrillAbout::WarmUp
+            && ($this->dose->reps === 0 || $this->dose->skill->isFootwork())
+            && ($this->about !== DrillAbout::Footwork || $this->with === DrillWith::Alone);
     }
 }

@@ -17,6 +17,9 @@ final readonly class Rung
 {
     use CopiesItself;
 
+    /** More things than this nobody looks at. */
+    private const LOOKED_AT = 3;
+
     /**
      * @param  bool  $outcomeIgnored  whether where it lands is not looked at yet
      * @param  list<Checkpoint>  $checkpoints
@@ -84,6 +87,12 @@ final readonly class Rung
         };
 
         return $looks($this) === $looks($other);
+    }
+
+    /** @return list<Checkpoint> what whoever watches looks at first */
+    public function lookedAtFirst(): array
+    {
+        return array_slice($this->checkpoints, 0, self::LOOKED_AT);
     }
 
     public function fault(string $id): ?Fault

@@ -7,6 +7,7 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Load\Skill;
 
 /** What a coach may put on a sheet: the rung's own blocks and drills, the rung below, the other ladders, the drills of the library. */
 final class Addable
@@ -33,9 +34,9 @@ final class Addable
         foreach ($others as $other) {
             $found += self::blocks($other, judged: false);
         }
-        $skills = array_map(fn (OnLadder $at) => $at->ladder->skill, [$own, ...$others]);
+        $known = array_map(fn (OnLadder $at): Skill => $at->ladder->skill, [$own, ...$others]);
         foreach ($drills as $drill) {
-            if (array_filter($skills, $drill->isFor(...)) !== []) {
+            if ($drill->isFor($known)) {
                 $found["drill/{$drill->id}"] = new WorkSource($drill->dose, 'drill', name: $drill->id);
             }
         }

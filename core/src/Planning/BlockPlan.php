@@ -64,6 +64,16 @@ final readonly class BlockPlan
         return new self($this->asked, $this->sets, $this->reps, $this->effort, $distanceM);
     }
 
+    /** The same dose, watched as evidence only where that holds. */
+    public function judgedIf(bool $holds): self
+    {
+        $judged = $holds && $this->asked->judged;
+
+        return $judged === $this->asked->judged
+            ? $this
+            : new self($this->asked->with(['judged' => $judged]), $this->sets, $this->reps, $this->effort, $this->distanceM);
+    }
+
     /** @return list<int> repetitions of each set, as even as they go, the longer first */
     public function repsBySet(): array
     {

@@ -10,7 +10,6 @@ use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Readiness\Readiness;
@@ -38,7 +37,7 @@ final readonly class OtherWork
     /**
      * @param  array<int, BlockPlan>  $kept  of the sheet as it is, by position: what stays, never more than it was
      * @param  array<int, BlockPlan>  $out  of the sheet as it is, by position: what is not for today
-     * @param  list<BlockPlan>  $added
+     * @param  list<BlockPlan>  $added  judged only on the ladder that leads: what is on no rung of a sheet is counted
      * @param  list<WorkSource>  $sources  of the added ones, in the same order
      * @param  list<Trim>  $trims  of the added ones, by their position among them; null: left out whole, and not among them
      * @param  OnLadder|null  $leads  the other ladder whose own dose is among the added
@@ -72,42 +71,31 @@ final readonly class OtherWork
      * @param  OnLadder  $own  where the athlete stands on the ladder of the sheet
      * @param  list<OnLadder>  $others  the other ladders, in the order in which they are to be thought of
      * @param  list<Drill>  $drills
-     * @param  list<Channel>  $resting  parts that a way back keeps for itself
      */
     public static function of(
-        SessionFrame $frame, array $plans, array $done, OnLadder $own, array $others, array $drills, array $resting = [],
+        SessionFrame $frame, Allowed $allowed, array $plans, array $done, OnLadder $own, array $others, array $drills,
     ): self {
         $asked = array_map(BlockPlan::asAsked(...), $own->rung->blocks);
         $seconds = max(60 * self::LEAST_MIN, SessionClock::seconds($asked));
-        $may = fn (BlockDose $dose): bool => self::may($frame, $dose, $resting);
         $lowered = SessionBuilder::lowered($frame->beside($done), array_values($plans));
-        $stays = fn (BlockPlan $plan): bool => ! $plan->isDropped() && $may($plan->asked);
-        $kept = array_filter($lowered, $stays);
-        if ($frame->readiness->isIll()) {
-            return new self([], $lowered, [], [], [], null);
-        }
-        if ($frame->readiness->openReferrals !== []) {
-            // Until somebody licensed has looked at it only what loads nothing is left.
-            $may = fn (BlockDose $dose): bool => $dose->loadedChannels() === [];
-            $kept = array_filter($kept, fn (BlockPlan $plan): bool => $may($plan->asked));
-        }
-        $pick = new WorkPicked(array_values($kept), $seconds);
+        $kept = array_filter($lowered, fn (BlockPlan $plan): bool => ! $plan->isDropped() && $allowed->allows($plan->asked));
+        $pick = new WorkPicked($allowed, array_values($kept), $seconds);
         $leads = null;
         foreach ($others as $other) {
-            if (! $may($other->rung->ownDose())) {
+            $layoff = $frame->layoffOf($other->rung);
+            $at = $layoff->beginsAgain(Side::Dominant) ? $other->begunAgain() : $other;
+            if (! $allowed->allows($at->rung->ownDose())) {
                 continue;
             }
             if ($leads !== null && $pick->secondsLeft() < 60 * self::SECOND_LADDER_MIN) {
                 break;
             }
-            $layoff = $frame->layoffOf($other->rung);
-            $at = $layoff->beginsAgain(Side::Dominant) ? $other->begunAgain() : $other;
-            $pick->ladder($at, $layoff, $may);
+            $pick->ladder($at, $layoff);
             $leads ??= $at;
         }
-        $pick->warmUp($drills, $own, $may);
-        $pick->ownLadder($own, $may, self::OTHER_SIDE_EFFORT);
-        $pick->drills($drills, [$own, ...$others], $may);
+        $pick->warmUp($drills, $own);
+        $pick->ownLadder($own, self::OTHER_SIDE_EFFORT);
+        $pick->drills($drills, [$own, ...$others]);
         $sources = $pick->inOrder();
         $doses = array_map(fn (WorkSource $source): BlockDose => $source->dose, $sources);
         $built = SessionBuilder::build(
@@ -175,15 +163,6 @@ final readonly class OtherWork
         return $all;
     }
 
-    /** @param  list<Channel>  $resting */
-    private static function may(SessionFrame $frame, BlockDose $dose, array $resting): bool
-    {
-        $loaded = $dose->loadedChannels();
-
-        return array_filter($loaded, fn (Channel $channel): bool => in_array($channel, $resting, true)) === []
-            && $frame->wordFor(BlockPlan::asAsked($dose))->allowsWork();
-    }
-
     /**
      * What the limits took whole is not offered, only said; the rest keeps its trims under its new position.
      *
@@ -199,15 +178,13 @@ final readonly class OtherWork
                 $at[$i] = count($at);
             }
         }
-        $leading = $leads === null ? [] : array_filter(
-            array_keys($at),
-            fn (int $i): bool => $built->blocks[$i]->asked->judged && $sources[$i]->ladder === $leads->ladder->id,
-        );
+        $isLeading = fn (int $i): bool => $built->blocks[$i]->asked->judged && $sources[$i]->ladder === $leads?->ladder->id;
+        $leading = array_filter(array_keys($at), $isLeading);
 
         return new self(
-            kept: $kept,
+            kept: array_map(fn (BlockPlan $plan): BlockPlan => $plan->judgedIf(false), $kept),
             out: $out,
-            added: array_values(array_intersect_key($built->blocks, $at)),
+            added: array_map(fn (int $i): BlockPlan => $built->blocks[$i]->judgedIf($isLeading($i)), array_keys($at)),
             sources: array_values(array_intersect_key($sources, $at)),
             trims: array_map(fn (Trim $trim): Trim => $trim->with([
                 'block' => $at[$trim->block ?? -1] ?? null,

@@ -9,34 +9,28 @@ use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\DrillAbout;
 use Augendo\Core\Load\Side;
+use Augendo\Core\Load\Skill;
 
 /** Work picked one after the other, as long as there is time: the working table of OtherWork. */
 final class WorkPicked
 {
-    /** In what order drills are thought of: what moves, then what is looked at and thought. */
-    private const ABOUT = [DrillAbout::Footwork, DrillAbout::Rehearsal, DrillAbout::Scoring, DrillAbout::Strategy];
-
     /** @var list<WorkSource> */
     private array $picked = [];
 
     /** @param  list<BlockPlan>  $kept  what stays of the sheet */
-    public function __construct(private readonly array $kept, private readonly int $seconds) {}
+    public function __construct(private readonly Allowed $allowed, private readonly array $kept, private readonly int $seconds) {}
 
     public function secondsLeft(): int
     {
         return $this->seconds - SessionClock::seconds($this->plans());
     }
 
-    /**
-     * The blocks of another ladder's rung that may be done; one warm-up and one cool-down are enough.
-     *
-     * @param  callable(BlockDose): bool  $may
-     */
-    public function ladder(OnLadder $at, Layoff $layoff, callable $may): void
+    /** The blocks of another ladder's rung that may be done; one warm-up and one cool-down are enough. */
+    public function ladder(OnLadder $at, Layoff $layoff): void
     {
         foreach ($at->rung->blocks as $dose) {
             $once = $dose->kind === BlockKind::WarmUp || $dose->kind === BlockKind::CoolDown;
-            if ($may($dose) && ! ($once && $this->has($dose->kind))) {
+            if ($this->allowed->allows($dose) && ! ($once && $this->has($dose->kind))) {
                 $this->picked[] = new WorkSource($dose, 'ladder', $at->ladder->id, $at->rung->id, layoff: $layoff);
             }
         }
@@ -46,15 +40,14 @@ final class WorkPicked
      * Whoever has lost the warm-up with the work is given one that loads nothing sore.
      *
      * @param  list<Drill>  $drills
-     * @param  callable(BlockDose): bool  $may
      */
-    public function warmUp(array $drills, OnLadder $own, callable $may): void
+    public function warmUp(array $drills, OnLadder $own): void
     {
         if ($this->has(BlockKind::WarmUp)) {
             return;
         }
         foreach ($drills as $drill) {
-            if ($drill->about === DrillAbout::WarmUp && $drill->isFor($own->ladder->skill) && $may($drill->dose)) {
+            if ($drill->about === DrillAbout::WarmUp && $drill->isFor([$own->ladder->skill]) && $this->allowed->allows($drill->dose)) {
                 $this->picked[] = self::drill($drill);
 
                 return;
@@ -65,47 +58,43 @@ final class WorkPicked
     /**
      * Of the ladder itself: what was rehearsed with nothing in the hand on this rung and those below it, and its own dose on the other
      * side, easily.
-     *
-     * @param  callable(BlockDose): bool  $may
      */
-    public function ownLadder(OnLadder $own, callable $may, float $easyEffort): void
+    public function ownLadder(OnLadder $own, float $easyEffort): void
     {
         $dose = $own->rung->leadingDose();
         if ($dose !== null && ! $this->has(BlockKind::OtherSide)) {
             $other = $dose->onSide(Side::Other)->with([
                 'kind' => BlockKind::OtherSide,
-                'judged' => false,
                 'sets' => 1,
                 'repsMin' => min($dose->repsMin, $dose->reps),
                 'effort' => min($dose->effort, $easyEffort),
                 'effortMin' => min($dose->effortMin, $easyEffort),
             ]);
-            $this->whereItFits(new WorkSource($other, 'other_side', $own->ladder->id, $own->rung->id), $may);
+            $this->whereItFits(new WorkSource($other, 'other_side', $own->ladder->id, $own->rung->id));
         }
         foreach (array_slice($own->ladder->rungs, 0, (int) $own->ladder->position($own->rung->id) + 1) as $rung) {
             foreach ($rung->blocks as $block) {
                 $rehearsed = $block->kind === BlockKind::Rehearsal && $block->object->massKg === null;
                 if ($rehearsed && ! $this->isThere($block)) {
-                    $this->whereItFits(
-                        new WorkSource($block->with(['judged' => false]), 'own', $own->ladder->id, $rung->id), $may,
-                    );
+                    $this->whereItFits(new WorkSource($block, 'own', $own->ladder->id, $rung->id));
                 }
             }
         }
     }
 
     /**
+     * What moves, then what is looked at and thought.
+     *
      * @param  list<Drill>  $drills
      * @param  list<OnLadder>  $ladders  the drills of whose skills the athlete knows
-     * @param  callable(BlockDose): bool  $may
      */
-    public function drills(array $drills, array $ladders, callable $may): void
+    public function drills(array $drills, array $ladders): void
     {
-        foreach (self::ABOUT as $about) {
+        $known = array_map(fn (OnLadder $at): Skill => $at->ladder->skill, $ladders);
+        foreach (DrillAbout::cases() as $about) {
             foreach ($drills as $drill) {
-                $known = array_filter($ladders, fn (OnLadder $at): bool => $drill->isFor($at->ladder->skill)) !== [];
-                if ($known && $drill->about === $about) {
-                    $this->whereItFits(self::drill($drill), $may);
+                if ($about !== DrillAbout::WarmUp && $drill->about === $about && $drill->isFor($known)) {
+                    $this->whereItFits(self::drill($drill));
                 }
             }
         }
@@ -126,10 +115,9 @@ final class WorkPicked
         return new WorkSource($drill->dose, 'drill', name: $drill->id, layoff: Layoff::days(0));
     }
 
-    /** @param  callable(BlockDose): bool  $may */
-    private function whereItFits(WorkSource $source, callable $may): void
+    private function whereItFits(WorkSource $source): void
     {
-        if ($may($source->dose)) {
+        if ($this->allowed->allows($source->dose)) {
             $this->picked[] = $source;
             if ($this->secondsLeft() < 0) {
                 array_pop($this->picked);

@@ -56,11 +56,9 @@ final readonly class BetweenTurns
     public function usefulShare(): array
     {
         $share = $this->plan->usefulShare();
-        $spanS = array_sum(array_map(fn (Round $round): int => 60 * $round->minutes, $this->plan->rounds));
-        $spanS += $this->plan->rounds === [] ? 0 : 60 * $this->plan->hour->changeOverMin * (count($this->plan->rounds) - 1);
         foreach ($this->rounds as $filled) {
             foreach ($filled as $id => $drills) {
-                $share[$id] += array_sum(array_map(self::seconds(...), $drills)) / $spanS;
+                $share[$id] += $this->plan->shareOf(array_sum(array_map(self::seconds(...), $drills)));
             }
         }
 
@@ -70,13 +68,7 @@ final readonly class BetweenTurns
     /** @return float the useful share of whoever has least of it, of all who have work of their own; 1 when nobody has */
     public function leastShare(): float
     {
-        $share = $this->usefulShare();
-        $least = 1.0;
-        foreach ($this->plan->hour->attendees as $attendee) {
-            $least = $attendee->work === [] ? $least : min($least, $share[$attendee->id]);
-        }
-
-        return $least;
+        return $this->plan->leastOf($this->usefulShare());
     }
 
     /** @return list<StationFlag> those of the plan, with what the drills change of it */

@@ -13,65 +13,52 @@ final class Room
 {
     /**
      * @param  list<Space>  $spaces  none: nobody has said, and whatever a dose asks for is taken to be there
-     * @return array{Rung, list<array{BlockDose, BlockDose|null}>} the rung, and what became of each block no space can hold; null: left out
+     * @return array{Rung, list<RoomChange>} the rung, and what became of each block no space can hold
      */
     public static function fit(Rung $rung, array $spaces): array
     {
-        if ($spaces === []) {
-            return [$rung, []];
-        }
         $blocks = $changes = [];
-        $isIndoors = false;
-        foreach ($rung->blocks as $block) {
-            $fits = self::inSpaces($block, $spaces);
-            if ($fits === $block) {
+        $indoor = $rung->indoor !== null && self::longestM($rung->indoor, $spaces) >= self::asksM($rung->indoor) ? $rung->indoor : null;
+        foreach ($spaces === [] ? [] : $rung->blocks as $block) {
+            $longestM = self::longestM($block, $spaces);
+            if (self::asksM($block) <= $longestM) {
                 $blocks[] = $block;
 
                 continue;
             }
-            if ($fits === null && $block->kind === BlockKind::WarmUp) {
-                // The body is warmed up all the same, nothing is thrown.
-                $fits = $block->with(['sets' => 1, 'reps' => 0, 'repsMin' => 0, 'distanceM' => null, 'distanceMinM' => null]);
-            } elseif ($fits === null && $block->judged && ! $isIndoors && self::isIndoors($rung, $spaces)) {
-                $fits = $rung->indoor;
-                $isIndoors = true;
-            }
-            $changes[] = [$block, $fits];
-            if ($fits !== null) {
-                $blocks[] = $fits;
-            }
+            $changes[] = $change = match (true) {
+                // Nobody throws a full implement at a wall: what flies far is not shortened, it waits for the field.
+                ! $block->object->far && ($block->distanceMinM ?? $block->distanceM) <= $longestM => RoomChange::shorter(
+                    $block,
+                    // In halves, as somebody paces it.
+                    max($block->distanceMinM ?? 0.0, floor($longestM * 2) / 2),
+                ),
+                $block->kind === BlockKind::WarmUp => RoomChange::nothingThrown($block),
+                $block->judged && $indoor !== null => RoomChange::indoors($block, $indoor),
+                default => RoomChange::out($block),
+            };
+            $indoor = $change->how === 'indoors' ? null : $indoor;
+            $blocks = [...$blocks, ...array_filter([$change->instead])];
         }
 
         return [$changes === [] ? $rung : $rung->with(['blocks' => $blocks]), $changes];
     }
 
-    /** @param  list<Space>  $spaces */
-    private static function isIndoors(Rung $rung, array $spaces): bool
+    /** @return float metres a block needs in front of the thrower; 0: it needs none */
+    private static function asksM(BlockDose $block): float
     {
-        return $rung->indoor !== null && self::inSpaces($rung->indoor, $spaces) === $rung->indoor;
+        return $block->reps > 0 && $block->object->massKg !== null ? $block->distanceM ?? 0.0 : 0.0;
     }
 
     /**
      * @param  list<Space>  $spaces
-     * @return BlockDose|null as it is, or shorter, down to its least distance; null: nowhere
+     * @return float metres of the longest space it may be thrown in; below 0: none is one, whatever it asks
      */
-    private static function inSpaces(BlockDose $block, array $spaces): ?BlockDose
+    private static function longestM(BlockDose $block, array $spaces): float
     {
-        if ($block->reps === 0 || $block->object->massKg === null || ($block->distanceM === null && ! $block->object->far)) {
-            return $block;
-        }
-        $may = array_filter($spaces, fn (Space $space): bool => $space->sector || ! $block->object->far);
-        $longest = $may === [] ? null : max(array_map(fn (Space $space): float => $space->lengthM, $may)) - Space::MARGIN_M;
+        $may = array_filter($spaces, fn (Space $space): bool => $space->sector || ! $block->object->far || $block->reps === 0);
+        $lengths = array_map(fn (Space $space): float => $space->lengthM - Space::MARGIN_M, array_values($may));
 
-        return match (true) {
-            $longest === null => null,
-            $block->distanceM === null || $block->distanceM <= $longest + 1e-9 => $block,
-            // Nobody throws a full implement at a wall: what flies far is not shortened, it waits for the field.
-            ! $block->object->far && ($block->distanceMinM ?? $block->distanceM) <= $longest + 1e-9 => $block->with([
-                // In halves, as somebody paces it.
-                'distanceM' => max($block->distanceMinM ?? 0.0, floor($longest * 2) / 2),
-            ]),
-            default => null,
-        };
+        return $lengths === [] ? -1.0 : max([0.0, ...$lengths]) + 1e-9;
     }
 }

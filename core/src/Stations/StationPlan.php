@@ -59,19 +59,29 @@ final readonly class StationPlan
      */
     public function usefulShare(): array
     {
-        $spanS = $this->rounds === [] ? 0 : 60 * ($this->workEndsMin() - $this->rounds[0]->startMin);
-        $share = [];
-        foreach ($this->hour->attendees as $attendee) {
-            $share[$attendee->id] = $spanS === 0 ? 0.0 : $this->placedSeconds($attendee) / $spanS;
-        }
+        return array_map($this->shareOf(...), array_combine(
+            array_column($this->hour->attendees, 'id'), array_map($this->placedSeconds(...), $this->hour->attendees),
+        ));
+    }
 
-        return $share;
+    /** @return float these seconds as a share of the time from the first round to the end of the last; 0 without rounds */
+    public function shareOf(int $seconds): float
+    {
+        return $this->rounds === [] ? 0.0 : $seconds / (60 * ($this->workEndsMin() - $this->rounds[0]->startMin));
     }
 
     /** @return float the useful share of whoever has least of it, of all who have work; 1 when nobody has */
     public function leastShare(): float
     {
-        $share = $this->usefulShare();
+        return $this->leastOf($this->usefulShare());
+    }
+
+    /**
+     * @param  array<string, float>  $share  of everybody, by id
+     * @return float the least of those who have work; 1 when nobody has
+     */
+    public function leastOf(array $share): float
+    {
         $least = 1.0;
         foreach ($this->hour->attendees as $attendee) {
             $least = $attendee->work === [] ? $least : min($least, $share[$attendee->id]);

@@ -46,6 +46,26 @@ const NUMBER = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });
 export const n = (value: number): string => NUMBER.format(value);
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
+/** What is done in each set, and what. */
+export const inALine = (dose: { sets: number[]; what: string }): string =>
+    dose.sets.length === 0 ? dose.what : `${dose.sets.join(' + ')} ${dose.what}`;
+
+/** Sets and repetitions, how far, how long held, how hard; nothing where nothing is counted. */
+export function doseInWords(dose: {
+    sets: number[];
+    effort: number | null;
+    distance_m: number | null;
+    hold_s: number | null;
+}): string {
+    const [first] = dose.sets;
+    if (first === undefined) return '';
+    const even = dose.sets.every((reps) => reps === first);
+    const sets = even ? `${dose.sets.length} × ${first}` : dose.sets.join(' + ');
+    const far = dose.distance_m === null ? '' : `, ${n(dose.distance_m)} m`;
+    const held = dose.hold_s === null ? '' : `, hold ${dose.hold_s} s`;
+    return `${sets}${far}${held}, ${percent(dose.effort ?? 0)}`;
+}
+
 export function dayName(iso: string, long = false): string {
     return new Intl.DateTimeFormat('en-GB', {
         weekday: long ? 'long' : 'short',

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type CoachNote } from '../api/client';
 import { Notice } from './Notice';
+import { OneLine } from './OneLine';
 
 /** Words for the next session, of the squad or of one athlete: each writes their own, and reads those of the others. */
 export function NoteFor({
@@ -18,13 +19,13 @@ export function NoteFor({
     const queries = useQueryClient();
     const about = notes.filter((note) => note.athlete_id === athleteId);
     const own = about.find((note) => note.own)?.text ?? '';
-    const [text, setText] = useState<string | null>(null);
+    const [writing, setWriting] = useState(false);
     const [problem, setProblem] = useState<unknown>(null);
-    const save = (): void => {
-        api('PUT', `/api/sessions/${sessionId}/note`, { athlete_id: athleteId, text: text ?? '' })
+    const save = (text: string): void => {
+        api('PUT', `/api/sessions/${sessionId}/note`, { athlete_id: athleteId, text })
             .then(() => queries.invalidateQueries())
             .then(() => {
-                setText(null);
+                setWriting(false);
                 setProblem(null);
             }, setProblem);
     };
@@ -38,11 +39,11 @@ export function NoteFor({
                     </p>
                 ))}
             <Notice problem={problem} />
-            {text === null ? (
+            {!writing ? (
                 <button
                     type="button"
                     className="min-h-9 text-left underline decoration-dotted underline-offset-4"
-                    onClick={() => setText(own)}
+                    onClick={() => setWriting(true)}
                 >
                     {own === '' ? (
                         <>
@@ -53,31 +54,15 @@ export function NoteFor({
                     )}
                 </button>
             ) : (
-                <form
-                    className="flex flex-wrap items-end gap-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        save();
-                    }}
-                >
-                    <label className="min-w-56 grow">
-                        <span className="label block">For next time, {name}: what is to be done</span>
-                        <textarea
-                            className="w-full border border-ink bg-page p-1.5 text-base"
-                            rows={2}
-                            maxLength={400}
-                            value={text}
-                            autoFocus
-                            onChange={(event) => setText(event.target.value)}
-                        />
-                    </label>
-                    <button type="submit" className="btn btn-main">
-                        Save
-                    </button>
-                    <button type="button" className="btn btn-quiet" onClick={() => setText(null)}>
-                        Cancel
-                    </button>
-                </form>
+                <OneLine
+                    label={`For next time, ${name}: what is to be done`}
+                    begun={own}
+                    most={400}
+                    rows={2}
+                    empty={own !== ''}
+                    onSave={save}
+                    onCancel={() => setWriting(false)}
+                />
             )}
         </div>
     );

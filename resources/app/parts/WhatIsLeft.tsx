@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type AthleteCard, type Sheet, type Swap } from '../api/client';
-import { nowWithOffset, percent } from '../api/words';
+import { doseInWords, nowWithOffset } from '../api/words';
 import { flush, keepReports, newId } from '../offline/store';
 import { Notice } from './Notice';
 import { Sheetlet } from './Sheetlet';
@@ -151,18 +151,9 @@ function Left({ lines }: { lines: Line[] }) {
                             {line.from} <span className="text-reduced">{line.trims.join(' ')}</span>
                         </span>
                     </span>
-                    <span className="figure whitespace-nowrap sm:text-right">{doseOf(line)}</span>
+                    <span className="figure whitespace-nowrap sm:text-right">{doseInWords(line)}</span>
                 </li>
             ))}
         </ol>
     );
-}
-
-function doseOf(line: Line): string {
-    if (line.sets.length === 0) return '';
-    const even = line.sets.every((reps) => reps === line.sets[0]);
-    const sets = even ? `${line.sets.length} × ${line.sets[0]}` : line.sets.join(' + ');
-    const held = line.hold_s === null ? '' : `, ${line.hold_s} s`;
-    const far = line.distance_m === null ? '' : `, ${line.distance_m} m`;
-    return `${sets}${held}${far}, ${percent(line.effort ?? 0)}`;
 }

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type PickUp } from '../../api/client';
 import { Notice } from '../../parts/Notice';
+import { OneLine } from '../../parts/OneLine';
 
 /** Children are handed to somebody: with whom did each go home? Kept for thirty days. */
 export function GoneHome({ sessionId }: { sessionId: string }) {
@@ -36,7 +37,7 @@ export function GoneHome({ sessionId }: { sessionId: string }) {
 }
 
 function Child({ child, onNote }: { child: PickUp; onNote: (name: string | null) => void }) {
-    const [other, setOther] = useState<string | null>(null);
+    const [other, setOther] = useState(false);
     if (child.collected_by !== null)
         return (
             <li className="flex min-h-12 break-inside-avoid flex-wrap items-center gap-x-3 border-b border-line">
@@ -61,33 +62,19 @@ function Child({ child, onNote }: { child: PickUp; onNote: (name: string | null)
                     <span className="sr-only"> took {child.name}</span>
                 </button>
             ))}
-            {other === null ? (
-                <button type="button" className="btn btn-quiet min-h-12" onClick={() => setOther('')}>
+            {!other ? (
+                <button type="button" className="btn btn-quiet min-h-12" onClick={() => setOther(true)}>
                     Somebody else<span className="sr-only"> took {child.name}</span>
                 </button>
             ) : (
-                <form
-                    className="flex grow items-end gap-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        onNote(other);
-                        setOther(null);
+                <OneLine
+                    label={`Who took ${child.name}?`}
+                    onSave={(name) => {
+                        onNote(name);
+                        setOther(false);
                     }}
-                >
-                    <label className="grow text-sm">
-                        <span className="block text-soft">Who took {child.name}?</span>
-                        <input
-                            className="w-full border-b-2 border-ink bg-transparent py-1 text-base"
-                            value={other}
-                            maxLength={80}
-                            autoFocus
-                            onChange={(event) => setOther(event.target.value)}
-                        />
-                    </label>
-                    <button type="submit" className="btn" disabled={other.trim() === ''}>
-                        Save
-                    </button>
-                </form>
+                    onCancel={() => setOther(false)}
+                />
             )}
         </li>
     );

@@ -3,6 +3,7 @@ import { Link, useParams } from '@tanstack/react-router';
 import { api, type SquadAfter } from '../../api/client';
 import { dayName, percent } from '../../api/words';
 import { NoteFor } from '../../parts/NoteFor';
+import { OfSession } from '../../parts/OfSession';
 import { RungMark } from '../../parts/RungMark';
 import { Strip } from '../../parts/Strip';
 import { Waiting } from '../../parts/Waiting';
@@ -29,16 +30,7 @@ function Squad({ after }: { after: SquadAfter }) {
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="border-b-2 border-ink py-3">
-                <p className="label">
-                    <Link
-                        to="/sessions/$sessionId"
-                        params={{ sessionId: after.session_id }}
-                        className="hover:underline"
-                    >
-                        {after.title}
-                    </Link>
-                    , {dayName(after.day, true)} {after.starts_at}
-                </p>
+                <OfSession session={after} />
                 <h1 className="text-2xl">{after.open > 0 ? 'Finish, and what comes next' : 'What came of it'}</h1>
             </header>
             {after.rows.length === 0 && (

@@ -2,20 +2,19 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../../api/client';
 import { Notice } from '../../parts/Notice';
+import { OneLine } from '../../parts/OneLine';
 
 /** Whom a child may be handed to after a session: the guardian's list. */
 export function Collectors({ athleteId, name }: { athleteId: string; name: string }) {
     const queries = useQueryClient();
     const key = ['collectors', athleteId];
     const list = useQuery({ queryKey: key, queryFn: () => api('GET', `/api/athletes/${athleteId}/collectors`) });
-    const [adding, setAdding] = useState('');
     const [problem, setProblem] = useState<unknown>(null);
     if (!list.data?.needed) return null;
     const { names, may_change: mayChange } = list.data;
     const keep = (next: string[]): void => {
         api('PUT', `/api/athletes/${athleteId}/collectors`, { names: next }).then((answer) => {
             queries.setQueryData(key, answer);
-            setAdding('');
             setProblem(null);
         }, setProblem);
     };
@@ -41,26 +40,13 @@ export function Collectors({ athleteId, name }: { athleteId: string; name: strin
                 ))}
             </ul>
             {mayChange && (
-                <form
-                    className="mt-1 flex items-end gap-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        keep([...names, adding.trim()]);
-                    }}
-                >
-                    <label className="grow text-sm">
-                        <span className="block text-soft">Name one more</span>
-                        <input
-                            className="w-full border-b-2 border-ink bg-transparent py-1 text-base"
-                            value={adding}
-                            maxLength={80}
-                            onChange={(event) => setAdding(event.target.value)}
-                        />
-                    </label>
-                    <button type="submit" className="btn" disabled={adding.trim() === ''}>
-                        Add
-                    </button>
-                </form>
+                <OneLine
+                    key={names.length}
+                    label="Name one more"
+                    act="Add"
+                    focused={false}
+                    onSave={(one) => keep([...names, one])}
+                />
             )}
         </section>
     );

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { api, type Brief } from '../../api/client';
-import { dayName } from '../../api/words';
+import { inALine } from '../../api/words';
 import { useMe } from '../../parts/Frame';
 import { NoteFor, NotesBefore } from '../../parts/NoteFor';
+import { OfSession } from '../../parts/OfSession';
 import { Waiting } from '../../parts/Waiting';
 
 type Row = Brief['rows'][number];
@@ -25,17 +26,7 @@ function Standing({ brief }: { brief: Brief }) {
     return (
         <main className="mx-auto max-w-3xl px-4 pb-10 sm:px-6">
             <header className="border-b-2 border-ink py-3">
-                <p className="label">
-                    <Link
-                        to="/sessions/$sessionId"
-                        params={{ sessionId: brief.session_id }}
-                        className="hover:underline"
-                    >
-                        {brief.title}
-                    </Link>
-                    , {dayName(brief.day, true)} {brief.starts_at}
-                    {brief.place ? `, ${brief.place}` : ''}
-                </p>
+                <OfSession session={brief} />
                 <h1 className="text-2xl">
                     {brief.rows.length === 1 ? 'One athlete' : `${brief.rows.length} athletes`}, in brief
                 </h1>
@@ -94,11 +85,7 @@ function Athlete({ row, brief }: { row: Row; brief: Brief }) {
                     </li>
                 ))}
             </ul>
-            <p className="text-sm text-soft">
-                {row.doses
-                    .map((dose) => (dose.sets.length > 0 ? `${dose.sets.join(' + ')} ${dose.what}` : dose.what))
-                    .join(' · ')}
-            </p>
+            <p className="text-sm text-soft">{row.doses.map(inALine).join(' · ')}</p>
             <NoteFor
                 sessionId={brief.session_id}
                 athleteId={row.athlete.id}

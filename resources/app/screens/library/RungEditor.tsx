@@ -25,20 +25,16 @@ const LOADED_PARTS: [part: LoadedPart, name: string][] = [
 const SURFACES = ['soft', 'sprung', 'firm', 'hard'];
 const PERCENT = 100;
 
-/** One rung: what is looked for, what it asks before the next, and its blocks with their doses. */
-export function RungEditor({
-    rung,
-    ladder,
-    skills,
-    objects,
-    onChange,
-}: {
+type Given = {
     rung: RungDef;
     ladder: LadderDef;
     skills: Named[];
     objects: Named[];
     onChange: (next: RungDef | null) => void;
-}) {
+};
+
+/** One rung: what is looked for, what it asks before the next, and its blocks with their doses. */
+export function RungEditor({ rung, ladder, skills, objects, onChange }: Given) {
     const toggled = (list: string[], id: string): string[] =>
         list.includes(id) ? list.filter((each) => each !== id) : [...list, id];
     const block = (i: number, next: BlockDef | null): void =>
@@ -117,19 +113,7 @@ export function RungEditor({
 }
 
 /** What is done in place of what no space can hold. */
-function Indoors({
-    rung,
-    ladder,
-    skills,
-    objects,
-    onChange,
-}: {
-    rung: RungDef;
-    ladder: LadderDef;
-    skills: Named[];
-    objects: Named[];
-    onChange: (next: RungDef) => void;
-}) {
+function Indoors({ rung, ladder, skills, objects, onChange }: Given) {
     const begun: BlockDef = {
         block: 'part',
         title: '',

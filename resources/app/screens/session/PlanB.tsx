@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { api, type Session } from '../../api/client';
+import { inALine } from '../../api/words';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { LabelledStepper } from '../../parts/LabelledStepper';
@@ -105,8 +106,6 @@ function BeforeAndAfter({ changed }: { changed: Session['changed'] }) {
         </table>
     );
 }
-
-const inALine = (dose: Session['changed'][number]['after'][number]): string => `${dose.sets.join(' + ')} ${dose.what}`;
 
 /** Minutes, adults and balls there are. */
 function Means({ now, onChange }: { now: Setup; onChange: (with_: Partial<Setup>) => void }) {

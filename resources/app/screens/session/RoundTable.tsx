@@ -1,5 +1,5 @@
 import type { Session } from '../../api/client';
-import { n } from '../../api/words';
+import { inALine, n } from '../../api/words';
 
 type Round = Session['rounds'][number];
 type Place = Round['places'][number];
@@ -133,9 +133,6 @@ function Resting({ rest }: { rest: Round['off'] }) {
         </p>
     ));
 }
-
-const inALine = (dose: Placed['doses'][number]): string =>
-    dose.sets.length === 0 ? dose.what : `${dose.sets.join(' + ')} ${dose.what}`;
 
 /** On paper: a box for each set. */
 function ToTick({ dose }: { dose: Placed['doses'][number] }) {

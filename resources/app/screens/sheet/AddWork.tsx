@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Addable, type Sheet } from '../../api/client';
-import { n, percent } from '../../api/words';
+import { doseInWords } from '../../api/words';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import type { Edits } from './useEdits';
@@ -100,7 +100,11 @@ function Entry({ found, onAdd, onWeave }: { found: Addable; onAdd: () => void; o
                 </span>
                 <span className="block text-sm text-soft">{found.text}</span>
                 <span className="figure block text-sm">
-                    {off ? <span className="text-reduced">{found.why_not}</span> : doseOf(found)}
+                    {off ? (
+                        <span className="text-reduced">{found.why_not}</span>
+                    ) : (
+                        doseInWords({ ...found, sets: setsOf(found) })
+                    )}
                 </span>
             </div>
             {onWeave && (
@@ -115,9 +119,5 @@ function Entry({ found, onAdd, onWeave }: { found: Addable; onAdd: () => void; o
     );
 }
 
-function doseOf(found: Addable): string {
-    if (found.reps === 0) return '';
-    const far = found.distance_m === null ? '' : `, ${n(found.distance_m)} m`;
-    const held = found.hold_s === null ? '' : `, hold ${found.hold_s} s`;
-    return `${found.sets} × ${Math.round(found.reps / found.sets)}${far}${held}, ${percent(found.effort)}`;
-}
+const setsOf = ({ sets, reps }: Addable): number[] =>
+    reps === 0 ? [] : Array.from({ length: sets }, () => Math.round(reps / sets));

@@ -233,7 +233,7 @@ function Swapped({ kept, swap }: { kept: Sheet; swap: NonNullable<Sheet['swap']>
                     What {kept.athlete.given_name} can do today
                 </button>
             ) : (
-                kept.state === 'planned' &&
+                kept.state !== 'finished' &&
                 swap.change_id !== null && (
                     <button type="button" className="btn" onClick={() => takeBack(swap.change_id ?? '')}>
                         Undo: back to the planned work

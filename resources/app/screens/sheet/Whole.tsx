@@ -2,17 +2,17 @@ import { useState } from 'react';
 import { api, type Sheet } from '../../api/client';
 import { newId } from '../../offline/store';
 import { Notice } from '../../parts/Notice';
+import { OneLine } from '../../parts/OneLine';
 import type { Edits } from './useEdits';
 
 /** What is done with the sheet as a whole: work added, its doses kept for the squad. */
 export function Whole({ sheet, kept, onAdd }: { sheet: Edits; kept: Sheet; onAdd: () => void }) {
     const [naming, setNaming] = useState(false);
-    const [name, setName] = useState(kept.rung.rung_name);
     const [saved, setSaved] = useState<string | null>(null);
     const [problem, setProblem] = useState<unknown>(null);
-    const keep = (): void => {
-        api('POST', `/api/sheets/${kept.id}/template`, { id: newId(), name: name.trim() }).then(() => {
-            setSaved(name.trim());
+    const keep = (name: string): void => {
+        api('POST', `/api/sheets/${kept.id}/template`, { id: newId(), name }).then(() => {
+            setSaved(name);
             setNaming(false);
             setProblem(null);
         }, setProblem);
@@ -30,31 +30,12 @@ export function Whole({ sheet, kept, onAdd }: { sheet: Edits; kept: Sheet; onAdd
                     </button>
                 )}
                 {naming && (
-                    <form
-                        className="flex items-end gap-2"
-                        onSubmit={(event) => {
-                            event.preventDefault();
-                            keep();
-                        }}
-                    >
-                        <label className="text-sm">
-                            <span className="block text-soft">Name of the template</span>
-                            <input
-                                className="border-b-2 border-ink bg-transparent py-1"
-                                value={name}
-                                maxLength={80}
-                                required
-                                autoFocus
-                                onChange={(event) => setName(event.target.value)}
-                            />
-                        </label>
-                        <button type="submit" className="btn btn-main">
-                            Save
-                        </button>
-                        <button type="button" className="btn btn-quiet" onClick={() => setNaming(false)}>
-                            Cancel
-                        </button>
-                    </form>
+                    <OneLine
+                        label="Name of the template"
+                        begun={kept.rung.rung_name}
+                        onSave={keep}
+                        onCancel={() => setNaming(false)}
+                    />
                 )}
                 {saved !== null && (
                     <p role="status" className="text-soft">

@@ -69,7 +69,6 @@ export function useEdits(kept: Sheet) {
     };
     const shown = preview ?? kept;
     const byId = new Map([...blocks, ...shown.blocks].map((block) => [block.id, block]));
-    const placeOf = (id: string): number => kept.kinds.indexOf(byId.get(id)?.kind ?? '');
     return {
         // What was added a moment ago is shown as soon as the core has looked at it.
         rows: doses.flatMap((dose) => {
@@ -85,7 +84,7 @@ export function useEdits(kept: Sheet) {
         remove: (id: string) => setDraft(without(draft, blocks, id)),
         /** After the last block that comes no later in a session. */
         add: (found: Addable) => {
-            const place = doses.filter((each) => placeOf(each.id) <= found.place).length;
+            const place = doses.filter((each) => (byId.get(each.id)?.place ?? 0) <= found.place).length;
             setDraft(inserted(draft, blocks, place, [added(found, newId())]));
         },
         /** A drill before the judged block, and again in its middle: drill, whole, drill, whole. */
