@@ -226,7 +226,7 @@ final class CourtsideScreen
                 $rows[$load] ??= self::stopRows(
                     $table,
                     $load,
-                    $plan->asked->skill->loadedChannels(),
+                    $plan->asked->loadedChannels(),
                     $open->athlete->throwing_side->bodySide($side),
                 );
             }
@@ -261,7 +261,7 @@ final class CourtsideScreen
     /** Names what a block loads. */
     private static function load(BlockPlan $plan): string
     {
-        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $plan->asked->skill->loadedChannels()));
+        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $plan->asked->loadedChannels()));
     }
 
     /** @return list<string> ids of the reports that these answers know of */
@@ -300,9 +300,9 @@ final class CourtsideScreen
         foreach (TapFold::standing($open->sheet->taps()) as $rep) {
             $block = $blocks[$rep->blockId]->dose(app(Library::class));
             $side = $open->athlete->throwing_side->bodySide(Side::from($rep->side));
-            $key = "{$block->skill->id}|{$side}";
+            $key = "{$rep->blockId}|{$side}";
             if (! array_key_exists($key, $stopped)) {
-                $stopped[$key] = $health->stoppedSince($open->athlete, $open->squad, $block->skill->loadedChannels(), $side);
+                $stopped[$key] = $health->stoppedSince($open->athlete, $open->squad, $block->loadedChannels(), $side);
             }
             if ($stopped[$key] !== null && $rep->at->isAfter($stopped[$key])) {
                 $reps++;
@@ -329,6 +329,7 @@ final class CourtsideScreen
             text: $open->side()->mirror($dose->text),
             reps_by_set: $plan->repsBySet(),
             side: $dose->side->value,
+            one_sided: $dose->isOneSided(),
             effort: $plan->effort,
             distance_m: $plan->distanceM,
             object: Wording::object($dose->object),

@@ -81,9 +81,10 @@ final readonly class SheetDraft
         $this->onto($sheet);
         $sheet->update(['version' => $sheet->version + 1]);
         $sheet->blocks()->whereNotIn('id', array_column($this->blocks, 'id'))->delete();
+        // Places are taken one by one: none of them twice at any time. What stays is read after it was put out of the way, or a block
+        // that keeps its place would seem to stand there already.
+        $sheet->blocks()->increment('position', count($this->blocks) + $sheet->blocks()->count());
         $rows = $sheet->blocks()->get()->keyBy('id');
-        // Places are taken one by one: none of them twice at any time.
-        DB::table('sheet_blocks')->where('sheet_id', $sheet->id)->increment('position', count($this->blocks) + count($rows));
         foreach ($this->blocks as $block) {
             $row = $rows[$block->id] ?? null;
             if ($row === null) {

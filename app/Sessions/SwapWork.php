@@ -151,7 +151,7 @@ final class SwapWork
         return $sheet;
     }
 
-    /** On a sheet that was begun: nothing more of what is out, and what is left behind it, unless that has a sheet of its own. */
+    /** On a sheet that was begun: what was done, then what is left unless that has a sheet of its own, last what is out. */
     private function lowered(string $changeId, bool $withRest): void
     {
         $rows = $this->sheet->blocks->values()->all();
@@ -159,17 +159,20 @@ final class SwapWork
         $reps = $this->open->doneByPosition();
         $rest = $withRest ? $this->work->inOrder() : [];
         $over = array_values(array_diff(array_keys($rows), array_column($rest, 1)));
-        $doses = array_map(fn (int $at): array => [$plans[$at]->withReps($reps[$at]), $rows[$at]->id], $over);
-        $places = array_flip($over);
-        foreach ($rest as $i => [$plan, $at]) {
+        $isDone = fn (int $at): bool => $reps[$at] > 0;
+        $asDone = fn (int $at): array => [$plans[$at]->withReps($reps[$at]), $at, null];
+        $done = array_map($asDone, array_values(array_filter($over, $isDone)));
+        $nothing = array_map($asDone, array_values(array_filter($over, fn (int $at): bool => ! $isDone($at))));
+        $doses = $places = [];
+        foreach ([...$done, ...$rest, ...$nothing] as $position => [$plan, $at]) {
             $doses[] = [$plan, $at === null ? null : $rows[$at]->id];
             if ($at !== null) {
-                $places[$at] = count($over) + $i;
+                $places[$at] = $position;
             }
         }
         SheetDraft::made($this->sheet, $doses, [
             ...SheetNote::moved($this->sheet->notes(), $places),
-            ...$this->notes($changeId, array_column($rest, 2), count($over)),
+            ...$this->notes($changeId, array_column($rest, 2), count($done)),
         ])->keep($this->sheet);
         $this->sheet->update(['focus' => []]);
     }

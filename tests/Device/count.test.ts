@@ -1,9 +1,20 @@
 import type { Verdict } from '../../resources/app/rules/fold';
 import { describe, expect, test } from 'vitest';
+import type { Courtside, CourtsideBlock } from '../../resources/app/api/client';
 import type { KeptReport } from '../../resources/app/offline/store';
-import { blockAt, fallOf, haltOf, handOf, judgedOf, setAt, tally } from '../../resources/app/rules/count';
+import {
+    blockAt,
+    fallOf,
+    haltOf,
+    judgedOf,
+    openAfter,
+    setAt,
+    sideInWords,
+    tally,
+} from '../../resources/app/rules/count';
 import { budget, doseOf } from '../../resources/app/rules/doses';
 import { inOrder, standing } from '../../resources/app/rules/fold';
+import { touches } from '../../resources/app/rules/stops';
 import { block, BOUNDS, examples, pack, rep } from './support';
 
 describe('the repetitions that stand, as Augendo\\Core\\Courtside\\TapFold has them', () => {
@@ -59,7 +70,9 @@ test('a capital marks a fault that can hurt', () => {
 });
 
 test('the side of a left-hander', () => {
-    expect([handOf(pack(), 'dominant'), handOf(pack(), 'other')]).toEqual(['left', 'right']);
+    const side = (of: string, one_sided: boolean): string | null => sideInWords(pack(), block({ one_sided }), of);
+    expect([side('dominant', true), side('other', true)]).toEqual(['left side', 'right side']);
+    expect(side('dominant', false)).toBeNull();
 });
 
 describe('how many are left', () => {
@@ -134,6 +147,20 @@ describe('why nothing more is counted', () => {
         expect(why([report(6)], pack({ reports_known: ['report-6'], stop: 'Stop, the server says.' }))).toBe(
             'Stop, the server says.',
         );
+    });
+    test('work that is not stopped goes on, and only soreness it could be stopped by is a reason to look', () => {
+        const steps = block({ id: 'steps', load: 'landing', one_sided: false });
+        const blocks = [block(), block({ id: 'later' }), steps, block({ id: 'over', reps_by_set: [] })];
+        const rows = [
+            ...pack().stops.rows,
+            { load: 'landing|dominant', moment: 'during', kind: 'sharp', none: '--3', refer: '--6' },
+        ] as Courtside['stops']['rows'];
+        const session = pack({ blocks, stops: { ...pack().stops, rows } });
+        const open = (kept: KeptReport[]): string[] => openAfter(session, kept, 0, []).map((each) => each.id);
+        expect(open([])).toEqual(['later', 'steps']);
+        expect(open([report(3)])).toEqual(['steps']);
+        const looks = (of: CourtsideBlock): boolean => touches(session, report(1).report, of, 'dominant');
+        expect([looks(block()), looks(steps)]).toEqual([true, false]);
     });
     test('a report of an earlier day that was sent says nothing of today', () => {
         const sent = { ...report(6, { at: '2026-11-25T17:00:00Z' }), sending: 'sent' } as unknown as KeptReport;

@@ -59,6 +59,19 @@ final class SheetEditTest extends TestCase
         $this->assertSame('due', $kept['swap']['state'], 'nothing judged is left: what else could be done is offered');
     }
 
+    public function test_what_is_added_behind_blocks_that_stay_where_they_are_stands_behind_them(): void
+    {
+        $drill = $this->addable('from', 'fault');
+        $titles = [...$this->titles(), $drill['title']];
+        $kept = $this->save([...$this->doses(), $this->added($drill)])->assertOk()->json('blocks');
+        $this->assertSame([$titles, $titles], [array_column($kept, 'title'), $this->keptTitles()]);
+        $this->assertSame(
+            range(0, count($titles) - 1),
+            DB::table('sheet_blocks')->where('sheet_id', $this->sheet->id)->orderBy('position')->pluck('position')->all(),
+        );
+        $this->assertNotSame([], $kept[count($titles) - 1]['trims'], 'what it mends is said beside it');
+    }
+
     public function test_how_a_block_is_done_changes_and_another_object_is_no_evidence(): void
     {
         $doses = $this->doses();

@@ -138,6 +138,13 @@ final class SwapTest extends TestCase
         $this->assertSame([], $taken['broken']);
         $byTitle = array_column($taken['blocks'], null, 'title');
         $this->assertSame(6, $byTitle[$block->title]['reps']);
+        $kept = SheetBlock::query()->where('sheet_id', $this->sheet->id)->orderBy('position')->pluck('position')->all();
+        $this->assertSame(range(0, count($kept) - 1), $kept, 'no place is left out');
+        $this->assertSame($block->title, $taken['blocks'][0]['title'], 'first what was done');
+        $this->assertSame(0, $taken['blocks'][count($kept) - 1]['reps'], 'last what is out');
+        $drills = array_filter($taken['blocks'], fn (array $each): bool => in_array('A drill.', $each['trims'], true));
+        $this->assertContains('Warm-up without the arm', array_column($drills, 'title'));
+        $this->assertSame(['footwork'], array_values(array_unique(array_column($drills, 'skill'))), 'said beside the drills');
         $this->assertArrayHasKey('Warm-up without the arm', $byTitle);
         $foot = SheetBlock::query()->where('sheet_id', $this->sheet->id)->where('skill', 'footwork')->where('reps', '>', 0)->firstOrFail();
         $this->countReps($foot, 4);

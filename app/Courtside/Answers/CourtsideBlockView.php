@@ -18,6 +18,8 @@ final readonly class CourtsideBlockView
         public array $reps_by_set,
         /** @var value-of<Side> */
         public string $side,
+        /** whether it says anything that a repetition was done on the other side */
+        public bool $one_sided,
         public float $effort,
         public ?float $distance_m,
         public string $object,

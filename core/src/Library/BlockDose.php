@@ -58,6 +58,12 @@ final readonly class BlockDose
         return $this->loads ?? $this->skill->loadedChannels();
     }
 
+    /** Whether it is done with one side of the body: footwork is done with both, unless it asks for the other hand. */
+    public function isOneSided(): bool
+    {
+        return ! $this->skill->isFootwork() || $this->side === Side::Other;
+    }
+
     /**
      * The same dose for one athlete: its distance the share of their own longest throw, where that is on record, and its object the one
      * of their age. Where neither is known, the numbers of the ladder stand.

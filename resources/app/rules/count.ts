@@ -1,6 +1,7 @@
 // Held to core Planning\BlockPlan: sets and repetitions come with the session; tests/Device/count.test.ts.
 import type { Courtside, CourtsideBlock, Dose, RepEvent, Tape } from '../api/client';
 import type { KeptReport } from '../offline/store';
+import { budget, doseOf } from './doses';
 import { nudge, stopsForQuality } from './pattern';
 import { stopFrom } from './stops';
 
@@ -39,9 +40,14 @@ export const judgedOf = (pack: Courtside, reps: RepEvent[]): RepEvent[] =>
     );
 
 /** The hand or foot a side of the athlete is, in a word. */
-export function handOf(pack: Courtside, side: string): string {
+function handOf(pack: Courtside, side: string): string {
     if (side === 'dominant') return pack.athlete.throwing_side;
     return pack.athlete.throwing_side === 'right' ? 'left' : 'right';
+}
+
+/** The side a repetition of a block is done with, in words; null where both do it. */
+export function sideInWords(pack: Courtside, block: CourtsideBlock, side: string): string | null {
+    return block.one_sided ? `${handOf(pack, side)} side` : null;
 }
 
 const SORE = {
@@ -66,6 +72,15 @@ export function haltOf(
     if (sore) return SORE[sore.word];
     if (pack.stop !== null || dose?.blocked) return pack.stop ?? dose?.blocked ?? null;
     return left?.repsLeft === 0 ? `${left.tape.label} is used up. This is a hard limit: no more of this today.` : null;
+}
+
+/** The blocks behind this one that are still to be done, and that nothing stops. */
+export function openAfter(pack: Courtside, kept: KeptReport[], at: number, reps: RepEvent[]): CourtsideBlock[] {
+    return pack.blocks.slice(at + 1).filter((block) => {
+        if (doneIn(block, reps).length >= planned(block)) return false;
+        const dose = doseOf(block, block);
+        return haltOf(pack, kept, block, block.side, dose, budget(pack, reps, dose, block.side)) === null;
+    });
 }
 
 /** Why it is time to look, when quality falls; null when it does not, or when it was gone on from. */

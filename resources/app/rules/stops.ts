@@ -3,6 +3,9 @@
 import type { Courtside, CourtsideBlock } from '../api/client';
 import type { KeptReport } from '../offline/store';
 
+/** The top of the scale that soreness is told on. */
+const WORST = 10;
+
 export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
 
 /**
@@ -20,6 +23,11 @@ export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBl
         if (word === 'refer' || (word === 'none' && found === null)) found = { word, report };
     }
     return found;
+}
+
+/** Whether work of a block could be stopped by this sort of report at all: what it does not load is no reason to look. */
+export function touches(pack: Courtside, report: KeptReport['report'], block: CourtsideBlock, side: string): boolean {
+    return wordOf(pack, { ...report, score: WORST }, `${block.load}|${side}`) !== null;
 }
 
 function wordOf(pack: Courtside, report: KeptReport['report'], load: string): Stop['word'] | null {

@@ -1,6 +1,7 @@
 import { Check, Undo2 } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { GoingOn } from './GoingOn';
-import { handOf, planned } from '../../rules/count';
+import { planned, sideInWords } from '../../rules/count';
 import type { Court, Here } from './useCourtside';
 import { clsx } from 'clsx';
 
@@ -18,9 +19,10 @@ export function Count({ court, here }: { court: Court; here: Here }) {
                     type="button"
                     className="btn thumb"
                     aria-pressed={court.onSide === 'other'}
+                    disabled={!here.block.one_sided}
                     onClick={court.turn}
                 >
-                    {handOf(court.pack, court.onSide) === 'right' ? 'Right' : 'Left'} side
+                    {sideInWords(court.pack, here.block, court.onSide) ?? 'Both sides'}
                 </button>
                 <button
                     type="button"
@@ -36,35 +38,50 @@ export function Count({ court, here }: { court: Court; here: Here }) {
 }
 
 function Next({ court, here }: { court: Court; here: Here }) {
-    if (court.halted !== null) return <Halted court={court} here={here} />;
+    if (court.halted !== null) return <Halted court={court} />;
     if (court.look !== null)
         return <GoingOn why={court.look} onFinish={() => court.open({ name: 'finish' })} onReason={court.goOn} />;
     if (here.done) return <BlockDone court={court} here={here} />;
     return here.block.judged ? <Judging court={court} here={here} /> : <Counting court={court} here={here} />;
 }
 
-function Halted({ court, here }: { court: Court; here: Here }) {
+/** Work that is judged is still to come: on to it. None is: what is left of the day. */
+function Halted({ court }: { court: Court }) {
+    const open = court.openNext();
+    const [next] = open;
+    const goesOn = open.some((block) => block.judged);
     return (
         <div role="alert" className="grid gap-3 border-y-4 border-stop py-4">
             <p className="head text-2xl text-stop">Stop</p>
             <p className="text-lg">{court.halted}</p>
-            <div className="flex flex-wrap gap-2">
-                <button type="button" className="btn thumb" onClick={() => court.count('unobserved')}>
-                    One more was done: record it
-                </button>
-                {here.next && (
-                    <button type="button" className="btn thumb" onClick={court.next}>
-                        Next: {here.next.title}
-                    </button>
+            <div className="grid grid-cols-2 gap-1.5">
+                {next && (
+                    <Choice isMain={goesOn} onClick={() => court.goTo(court.pack.blocks.indexOf(next))}>
+                        Next: {next.title}
+                    </Choice>
                 )}
-                <button type="button" className="btn thumb" onClick={() => court.open({ name: 'swap' })}>
+                <Choice isMain={!goesOn} onClick={() => court.open({ name: 'swap' })}>
                     What is left today
-                </button>
-                <button type="button" className="btn btn-main thumb" onClick={() => court.open({ name: 'finish' })}>
-                    Finish
-                </button>
+                </Choice>
+                <Choice onClick={() => court.count('unobserved')}>One more was done</Choice>
+                <Choice onClick={() => court.open({ name: 'finish' })}>Finish here</Choice>
             </div>
         </div>
+    );
+}
+
+function Choice({ isMain = false, onClick, children }: { isMain?: boolean; onClick: () => void; children: ReactNode }) {
+    return (
+        <button
+            type="button"
+            className={clsx(
+                'btn thumb whitespace-normal px-2 leading-tight',
+                isMain && 'btn-main order-first col-span-2 text-lg',
+            )}
+            onClick={onClick}
+        >
+            {children}
+        </button>
     );
 }
 

@@ -8,7 +8,7 @@ import { useNow } from '../../parts/useNow';
 import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
-import { doneIn, handOf, planned, tally } from '../../rules/count';
+import { doneIn, planned, sideInWords, tally } from '../../rules/count';
 import { runs } from '../../rules/pattern';
 import type { Court, Here } from './useCourtside';
 import { clsx } from 'clsx';
@@ -38,7 +38,7 @@ export function DoseAndLimits({ court, here }: { court: Court; here: Here }) {
 
 function ChooseBlock({ court, here: { block, dose } }: { court: Court; here: Here }) {
     const { pack, reps, at } = court;
-    const hand = handOf(pack, court.onSide);
+    const side = sideInWords(pack, block, court.onSide);
     return (
         <Opens
             label="Choose a block"
@@ -73,7 +73,8 @@ function ChooseBlock({ court, here: { block, dose } }: { court: Court; here: Her
                 </span>
                 <span className="block truncate text-soft">
                     {percent(dose.effort)}
-                    {dose.distance_m == null ? '' : `, ${n(dose.distance_m)} m`}, {hand} side
+                    {dose.distance_m == null ? '' : `, ${n(dose.distance_m)} m`}
+                    {side === null ? '' : `, ${side}`}
                     {block.hold_s ? `, hold ${block.hold_s} s` : ''}
                 </span>
             </span>

@@ -4,9 +4,10 @@ import type { Report } from '../../offline/store';
 import { useReports } from '../../offline/useReports';
 import { useTaps } from '../../offline/useTaps';
 import type { Verdict } from '../../rules/fold';
-import { blockAt, doneIn, fallOf, haltOf, judgedOf, planned, setAt } from '../../rules/count';
+import { blockAt, doneIn, fallOf, haltOf, judgedOf, openAfter, planned, setAt } from '../../rules/count';
 import { budget, doseOf } from '../../rules/doses';
 import { grown, leadingFault, nudge } from '../../rules/pattern';
+import { touches } from '../../rules/stops';
 
 /** What lies over the count; a correction and a place belong to a repetition. */
 export type Dialog =
@@ -38,7 +39,7 @@ export function useCourtside(pack: Courtside) {
     const [chosen, setChosen] = useState<number | null>(null);
     const [side, setSide] = useState<RepEvent['side'] | null>(null);
     const [moved, setMoved] = useState<Record<string, Dose>>({});
-    const [grew, setGrew] = useState<string | null>(null);
+    const [grew, setGrew] = useState<Report | null>(null);
     const [restUntil, setRestUntil] = useState<number | null>(null);
     const [dialog, setDialog] = useState<Dialog | null>(null);
 
@@ -54,6 +55,7 @@ export function useCourtside(pack: Courtside) {
     const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     const left = here && !second ? budget(pack, taps.reps, here.dose, onSide) : null;
     const halted = second ? null : haltOf(pack, kept, here?.block, onSide, here?.dose, left);
+    const more = second ? null : grewHere(pack, grew, here, onSide);
     const falls = second ? null : fallOf(judged, asks, taps.wentOn, pack.pattern);
 
     const goTo = (place: number | null): void => {
@@ -104,8 +106,10 @@ export function useCourtside(pack: Courtside) {
         asks,
         left,
         halted,
+        /** Where it goes on once this block has to stop. */
+        openNext: () => openAfter(pack, kept, at, taps.reps),
         /** Why it is time to look; going on takes a reason. */
-        look: halted === null ? (grew ?? falls) : null,
+        look: halted === null ? (more ?? falls) : null,
         allDone: !second && pack.blocks.every((each) => doneIn(each, reps).length >= planned(each)),
         restUntil,
         restOver: useCallback(() => setRestUntil(null), []),
@@ -124,8 +128,8 @@ export function useCourtside(pack: Courtside) {
         turn: () => setSide(onSide === 'dominant' ? 'other' : 'dominant'),
         tryOut: (text: string) => note('trying', text),
         goOn: (reason: string) => {
-            note('going_on', `${grew !== null ? 'soreness grew' : 'quality fell'}: ${reason.toLowerCase()}`);
-            setGrew(null);
+            note('going_on', `${more !== null ? 'soreness grew' : 'quality fell'}: ${reason.toLowerCase()}`);
+            if (more !== null) setGrew(null);
         },
         moveDose: (to: Dose) => {
             if (here) setMoved({ ...moved, [here.block.id]: to });
@@ -143,8 +147,7 @@ export function useCourtside(pack: Courtside) {
             );
         },
         heardOf: (reports: Report[]) => {
-            const more = grown(reports, pack.reported);
-            if (more) setGrew(grewInWords(more));
+            setGrew(grown(reports, pack.reported) ?? grew);
         },
     };
 }
@@ -172,6 +175,11 @@ function standingAt(
         done: set.left === 0,
         next: pack.blocks[at + 1],
     };
+}
+
+/** Soreness that grew, in words, where the work here loads the place that is sore: other work goes on. */
+function grewHere(pack: Courtside, grew: Report | null, here: Here | null, side: string): string | null {
+    return grew !== null && here !== null && touches(pack, grew, here.block, side) ? grewInWords(grew) : null;
 }
 
 function grewInWords(report: Report): string {

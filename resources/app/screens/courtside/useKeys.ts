@@ -55,7 +55,7 @@ function actOf(key: string, court: Court): (() => void) | null {
     const { here } = court;
     if (key === '?') return () => (court.dialog === null ? court.open({ name: 'keys' }) : court.close());
     if (key === 'u' || key === 'backspace') return court.undo;
-    if (key === 's') return court.turn;
+    if (key === 's') return here?.block.one_sided ? court.turn : null;
     if (key === 'enter' && here?.done) return court.next;
     if (!here || here.done || court.halted !== null || court.look !== null) return null;
     return countOf(key, court, here.block);

@@ -4,7 +4,7 @@ import { n, percent } from '../../../api/words';
 import { Strip } from '../../../parts/Strip';
 import { Tape } from '../../../parts/Tape';
 import { useWide } from '../../../parts/useWide';
-import { handOf, tally } from '../../../rules/count';
+import { sideInWords, tally } from '../../../rules/count';
 import { Count } from '../Count';
 import { DoseAndLimits } from '../DoseAndLimits';
 import { Notices } from '../Notices';
@@ -79,6 +79,7 @@ export function Elsewhere({ member: { court, countHere } }: { member: InTheLine 
 function InBrief({ court, here }: { court: Court; here: Here }) {
     const { pack, left, pattern } = court;
     const { good, seen, marks } = tally(pack, court.judged);
+    const side = sideInWords(pack, here.block, court.onSide);
     return (
         <section aria-label="Dose and limits" className="min-w-0">
             <div className="flex items-end gap-3 py-1">
@@ -90,7 +91,7 @@ function InBrief({ court, here }: { court: Court; here: Here }) {
                     <p className="truncate text-sm text-soft">
                         {percent(here.dose.effort)}
                         {here.dose.distance_m == null ? '' : `, ${n(here.dose.distance_m)} m`},{' '}
-                        {handOf(pack, court.onSide)} side, set {here.set.setNo} of {here.block.reps_by_set.length}
+                        {side === null ? '' : `${side}, `}set {here.set.setNo} of {here.block.reps_by_set.length}
                     </p>
                     {left && (
                         <>
