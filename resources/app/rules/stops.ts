@@ -25,7 +25,7 @@ export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBl
     return found;
 }
 
-/** Whether work of a block could be stopped by this sort of report at all: what it does not load is no reason to look. */
+/** Whether this sort of report could stop work of a block at all: what it does not load is no reason to look. */
 export function touches(pack: Courtside, report: KeptReport['report'], block: CourtsideBlock, side: string): boolean {
     return wordOf(pack, { ...report, score: WORST }, `${block.load}|${side}`) !== null;
 }

@@ -1,5 +1,4 @@
 import { Check, Undo2 } from 'lucide-react';
-import type { ReactNode } from 'react';
 import { GoingOn } from './GoingOn';
 import { planned, sideInWords } from '../../rules/count';
 import type { Court, Here } from './useCourtside';
@@ -22,7 +21,9 @@ export function Count({ court, here }: { court: Court; here: Here }) {
                     disabled={!here.block.one_sided}
                     onClick={court.turn}
                 >
-                    {sideInWords(court.pack, here.block, court.onSide) ?? 'Both sides'}
+                    <span className="inline-block first-letter:uppercase">
+                        {sideInWords(court.pack, here.block, court.onSide) ?? 'both sides'}
+                    </span>
                 </button>
                 <button
                     type="button"
@@ -55,33 +56,32 @@ function Halted({ court }: { court: Court }) {
             <p className="head text-2xl text-stop">Stop</p>
             <p className="text-lg">{court.halted}</p>
             <div className="grid grid-cols-2 gap-1.5">
-                {next && (
-                    <Choice isMain={goesOn} onClick={() => court.goTo(court.pack.blocks.indexOf(next))}>
-                        Next: {next.title}
-                    </Choice>
+                {!goesOn && (
+                    <button
+                        type="button"
+                        className="btn btn-main thumb col-span-2 text-lg"
+                        onClick={() => court.open({ name: 'swap' })}
+                    >
+                        What is left today
+                    </button>
                 )}
-                <Choice isMain={!goesOn} onClick={() => court.open({ name: 'swap' })}>
-                    What is left today
-                </Choice>
-                <Choice onClick={() => court.count('unobserved')}>One more was done</Choice>
-                <Choice onClick={() => court.open({ name: 'finish' })}>Finish here</Choice>
+                {next && (
+                    <button
+                        type="button"
+                        className={clsx('btn thumb col-span-2 whitespace-normal', goesOn && 'btn-main text-lg')}
+                        onClick={() => court.goTo(court.pack.blocks.indexOf(next))}
+                    >
+                        Next: {next.title}
+                    </button>
+                )}
+                <button type="button" className="btn thumb" onClick={() => court.count('unobserved')}>
+                    One more was done
+                </button>
+                <button type="button" className="btn thumb" onClick={() => court.open({ name: 'finish' })}>
+                    Finish here
+                </button>
             </div>
         </div>
-    );
-}
-
-function Choice({ isMain = false, onClick, children }: { isMain?: boolean; onClick: () => void; children: ReactNode }) {
-    return (
-        <button
-            type="button"
-            className={clsx(
-                'btn thumb whitespace-normal px-2 leading-tight',
-                isMain && 'btn-main order-first col-span-2 text-lg',
-            )}
-            onClick={onClick}
-        >
-            {children}
-        </button>
     );
 }
 

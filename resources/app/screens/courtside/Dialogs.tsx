@@ -37,7 +37,7 @@ export function Dialogs({ court }: { court: Court }) {
 }
 
 /** What is left may be on a sheet of its own: it is counted there, in the line or alone as before. */
-function Swap({ court: { pack, dialog, close } }: { court: Court }) {
+function Swap({ court: { pack, dialog, close, goTo } }: { court: Court }) {
     const navigate = useNavigate();
     const inLine = useLocation().pathname.endsWith('/line');
     if (dialog?.name !== 'swap') return null;
@@ -48,6 +48,8 @@ function Swap({ court: { pack, dialog, close } }: { court: Court }) {
             onClose={close}
             onTaken={(sheet) => {
                 close();
+                // What was begun is over: on to the first block that is left.
+                goTo(null);
                 const to = inLine ? '/sheets/$sheetId/line' : '/sheets/$sheetId/courtside';
                 void navigate({ to, params: { sheetId: sheet.id } });
             }}
