@@ -11,7 +11,7 @@ import { changes } from './store';
 export function useKept<T>(read: () => Promise<T>, first: T, taps = true): T {
     const [kept, setKept] = useState(first);
     useEffect(() => {
-        const again = (): void => void read().then(setKept);
+        const again = oneAtATime(() => read().then(setKept));
         const listen = (event: Event): void => {
             if (taps || (event as CustomEvent<string | null>).detail === null) again();
         };
@@ -20,4 +20,25 @@ export function useKept<T>(read: () => Promise<T>, first: T, taps = true): T {
         return () => changes.removeEventListener('changed', listen);
     }, [read, taps]);
     return kept;
+}
+
+/** However often it is asked for, it is read once more at most after what is being read. */
+function oneAtATime(read: () => Promise<void>): () => void {
+    let reading = false;
+    let anew = false;
+    const go = (): void => {
+        if (reading) {
+            anew = true;
+            return;
+        }
+        reading = true;
+        void read().finally(() => {
+            reading = false;
+            if (anew) {
+                anew = false;
+                go();
+            }
+        });
+    };
+    return go;
 }

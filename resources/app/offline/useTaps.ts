@@ -19,6 +19,10 @@ export type NewTap = {
 
 type Given = { effort: number; distance_m?: number | null };
 
+/** Of a tap only changes whether it is sent, and whether the page alone holds it. */
+const isAsShown = (kept: Tap, shown: Tap | undefined): boolean =>
+    shown !== undefined && kept.sending === shown.sending && kept.loose === shown.loose;
+
 /**
  * The taps of one sheet: those the server has and those still here. A tap is inked at once, faintly until it is
  * stored; one that can be
@@ -32,6 +36,8 @@ export function useTaps(pack: Courtside) {
     const read = useCallback(async () => {
         const kept = await tapsOf(pack.sheet_id);
         setLocal((shown) => {
+            const now = new Map(shown.map((tap) => [tap.id, tap]));
+            if (kept.every((tap) => isAsShown(tap, now.get(tap.id)))) return shown;
             const byId = new Map(kept.map((tap) => [tap.id, tap]));
             // A tap inked a moment ago may not be stored yet.
             return [...kept, ...shown.filter((tap) => !byId.has(tap.id))];

@@ -14,6 +14,8 @@ import type { Line, Status } from './useLine';
 import { useMember } from './useMember';
 import { clsx } from 'clsx';
 
+const AFTER_INK_MS = 50;
+
 type Given = { pack: Courtside; line: Line; panel: HTMLElement | null };
 
 /**
@@ -62,7 +64,13 @@ function InTheLine({ pack, line, panel }: Given) {
 function useInSight(isUp: boolean) {
     const at = useRef<HTMLButtonElement>(null);
     useEffect(() => {
-        if (isUp) at.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
+        if (!isUp) return;
+        // Once the turn is drawn: scrolling asks for the layout of the whole page, and the mark comes first.
+        const timer = window.setTimeout(
+            () => at.current?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+            AFTER_INK_MS,
+        );
+        return () => window.clearTimeout(timer);
     }, [isUp]);
     return at;
 }
