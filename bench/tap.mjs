@@ -82,7 +82,9 @@ console.log(
  */
 function tapped({ words, ONE_HANGS_MS }) {
     const buttons = [...document.querySelectorAll('main button')];
-    const button = buttons.find((each) => words.includes(each.textContent.trim()) && !each.disabled);
+    const button = buttons.find(
+        (each) => words.includes(each.textContent.trim()) && each.checkVisibility() && !each.disabled,
+    );
     if (button === undefined) return null;
     return new Promise((resolve, reject) => {
         const started = performance.now();

@@ -53,6 +53,7 @@ function Running({ opened }: { opened: Courtside }) {
                             pack={pack}
                             line={line}
                             panel={panels[line.up.indexOf(pack.sheet_id)] ?? null}
+                            home={left}
                         />
                     ))}
                     {missing.length > 0 && packs.every((pack) => !pack.isLoading) && (

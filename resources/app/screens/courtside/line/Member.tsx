@@ -1,4 +1,4 @@
-import { memo, useEffect, useRef } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { Courtside } from '../../../api/client';
 import { Strip } from '../../../parts/Strip';
@@ -16,7 +16,14 @@ import { clsx } from 'clsx';
 
 const AFTER_INK_MS = 50;
 
-type Given = { pack: Courtside; line: Line; panel: HTMLElement | null };
+type Given = {
+    pack: Courtside;
+    line: Line;
+    /** Where they are judged on while it is their turn; null while it is not. */
+    panel: HTMLElement | null;
+    /** Where a panel stands that is not up. */
+    home: HTMLElement | null;
+};
 
 /**
  * One of the line: a row that tells how they stand, and, when it is their turn, the panel to judge on. Whoever waits is
@@ -32,17 +39,19 @@ function waitsAsBefore(before: Given, now: Given): boolean {
         !isUpIn(now) &&
         before.pack === now.pack &&
         before.panel === now.panel &&
+        before.home === now.home &&
         before.line.way === now.line.way &&
         before.line.mine === now.line.mine
     );
 }
 
-function InTheLine({ pack, line, panel }: Given) {
+function InTheLine({ pack, line, panel, home }: Given) {
     const member = useMember(pack, line);
     const { court, status } = member;
     const isUp = line.up[0] === pack.sheet_id;
     useKeys(court, (letter) => byLetter(line, letter), isUp);
     const wide = useWide();
+    const stands = useWhereItStands(panel, home);
     return (
         <>
             {wide ? (
@@ -50,14 +59,42 @@ function InTheLine({ pack, line, panel }: Given) {
             ) : (
                 <Chip sheetId={pack.sheet_id} status={status} line={line} />
             )}
-            {panel !== null &&
+            {stands !== null &&
                 createPortal(
-                    line.way === 'pairs' ? <PairSide member={member} /> : <Up member={member} line={line} />,
-                    panel,
+                    <div hidden={panel === null} className={panel === null ? '' : 'contents'}>
+                        <Panel member={member} line={line} shown={panel !== null} />
+                    </div>,
+                    stands,
                 )}
             <Dialogs court={court} />
         </>
     );
+}
+
+/** As it was last seen, for as long as it is hidden. */
+const Panel = memo(
+    function Panel({ member, line }: { member: ReturnType<typeof useMember>; line: Line; shown: boolean }) {
+        return line.way === 'pairs' ? <PairSide member={member} /> : <Up member={member} line={line} />;
+    },
+    (_, now) => !now.shown,
+);
+
+/**
+ * Built once, while nobody taps, and hidden until their turn: drawing it anew at every turn takes longer than a tap
+ * may.
+ */
+function useWhereItStands(panel: HTMLElement | null, home: HTMLElement | null): HTMLElement | null {
+    const [stood, setStood] = useState(panel);
+    if (panel !== null && panel !== stood) setStood(panel);
+    useEffect(() => {
+        const build = (): void => setStood((now) => now ?? home);
+        // Where nothing tells when the page is idle, it is built at the first turn.
+        const idle = 'requestIdleCallback' in window ? window.requestIdleCallback(build) : null;
+        return () => {
+            if (idle !== null) window.cancelIdleCallback(idle);
+        };
+    }, [home]);
+    return panel ?? stood;
 }
 
 /** Whoever is up is in sight. */
