@@ -241,6 +241,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('fit', 'fit')->can('plan', 'sheet');
         Route::get('addable', 'addable')->can('plan', 'sheet');
         Route::post('template', 'keepTemplate')->can('plan', 'sheet');
+        Route::post('templates/{template}/removed', 'removeTemplate')->whereUuid('template')->can('plan', 'sheet');
         Route::get('swap', 'swap')->can('record', 'sheet');
         Route::post('swap', 'takeSwap')->can('record', 'sheet');
         Route::get('courtside', 'courtside')->can('record', 'sheet');

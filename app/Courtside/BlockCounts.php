@@ -29,6 +29,7 @@ final class BlockCounts
                 planned: $block->reps,
                 done: count($done[$block->id] ?? []),
                 falls: TapFold::falls($done[$block->id] ?? []),
+                judged: $block->judged,
                 dose: Wording::dose($block->effort, $block->distance_m),
             ))
             ->values()

@@ -29,7 +29,8 @@ final class EnterCounts
 
     /**
      * @param  array{
-     *     id: string, reason: string|null, blocks: list<array{id: string, reps: int}>, minutes: int|null, session_rpe: int|null,
+     *     id: string, reason: string|null, blocks: list<array{id: string, reps: int, good?: int|null}>, minutes: int|null,
+     *     session_rpe: int|null,
      * }  $given  validated; sent before, it changes nothing
      */
     public function enter(Sheet $sheet, array $given, User $by): void
@@ -65,7 +66,7 @@ final class EnterCounts
     }
 
     /**
-     * @param  list<array{id: string, reps: int}>  $blocks
+     * @param  list<array{id: string, reps: int, good?: int|null}>  $blocks
      * @return array<string, CountChange> by block, those that change something
      */
     private function changes(Sheet $sheet, array $blocks): array
@@ -79,7 +80,14 @@ final class EnterCounts
                 throw new Problem(ProblemType::NotFound, $why, ["blocks.{$i}.id" => [$why]]);
             }
             $of = array_values(array_filter($standing, fn (Tap $rep): bool => $rep->blockId === $block['id']));
-            $change = CountChange::of($of, $block['reps']);
+            $good = $block['good'] ?? null;
+            if ($good !== null && ($of !== [] || ! $known[$block['id']]->judged)) {
+                $why = $of === []
+                    ? "“{$known[$block['id']]->title}” is not judged: leave out how many were good."
+                    : "“{$known[$block['id']]->title}” was counted already, with its verdicts. Load the page again.";
+                throw new Problem(ProblemType::AlreadyCounted, $why, ["blocks.{$i}.good" => [$why]]);
+            }
+            $change = CountChange::of($of, $block['reps'], $good);
             if (! $change->isNothing()) {
                 $changes[$block['id']] = $change;
             }
@@ -113,7 +121,7 @@ final class EnterCounts
     }
 
     /**
-     * As taps of a device of its own, at the hour of the session, without a verdict: nobody judged them, and nobody knows their order.
+     * As taps of a device of its own, at the hour of the session; without a verdict, unless they were ticked as judged.
      *
      * @param  array<string, CountChange>  $changes
      * @return list<array<string, mixed>>
@@ -139,8 +147,13 @@ final class EnterCounts
             foreach ($change->withdraw as $target) {
                 $events[] = $event(['kind' => 'withdraw', 'target_id' => $target]);
             }
-            for ($rep = 0; $rep < $change->added(); $rep++) {
-                $events[] = $event(['kind' => 'rep', 'verdict' => null, ...self::dose($block)]);
+            foreach ($change->verdicts() as $isGood) {
+                $verdict = match ($isGood) {
+                    true => 'good',
+                    false => 'not_good',
+                    null => null,
+                };
+                $events[] = $event(['kind' => 'rep', 'verdict' => $verdict, ...self::dose($block)]);
             }
         }
 

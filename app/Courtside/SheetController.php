@@ -23,6 +23,7 @@ use App\Sessions\FinishSheet;
 use App\Sessions\OpenSheet;
 use App\Sessions\RefitPlans;
 use App\Sessions\Requests\FitRequest;
+use App\Sessions\Requests\RemoveTemplateRequest;
 use App\Sessions\Requests\SheetRequest;
 use App\Sessions\Requests\SwapRequest;
 use App\Sessions\Requests\TemplateRequest;
@@ -82,6 +83,14 @@ final class SheetController
     public function keepTemplate(TemplateRequest $request, Sheet $sheet): JsonResponse
     {
         SheetTemplate::keep($sheet, $request->validated(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function removeTemplate(RemoveTemplateRequest $request, Sheet $sheet, string $template): JsonResponse
+    {
+        SheetTemplate::remove($sheet, $template, $request->boolean('removed'), $request->user());
 
         return response()->json(status: 204);
     }

@@ -16,6 +16,7 @@ use App\Gates\GateRows;
 use App\Gates\JudgedEvidence;
 use App\Health\DayReadiness;
 use App\People\User;
+use App\Sessions\Attendances;
 use App\Sessions\CoachNotes;
 use App\Sessions\OpenSheet;
 use App\Sessions\Sheet;
@@ -65,6 +66,7 @@ final class SquadAfterScreen
                 fn (Sheet $sheet) => Cards::athlete($sheet->athlete, $on),
             )->all()),
             shared: self::shared($counted, $reps),
+            attendance: Attendances::of($session, $sheets->map(fn (Sheet $sheet): Athlete => $sheet->athlete)),
             notes: CoachNotes::at($session, $user),
             decides: $user->can('change', $session),
         );

@@ -32,6 +32,7 @@ final class AddableScreen
             key: $key,
             group: app(SheetWording::class)->group($source->from, $source->ladder, $source->rung, $source->name),
             from: $isOwn ? 'rung' : $source->from,
+            template_id: $source->from === 'template' ? SheetTemplate::idIn($key) : null,
             kind_name: Wording::blockKind($dose->kind),
             title: $dose->title,
             text: $open->side()->mirror($dose->text),

@@ -13,7 +13,6 @@ use App\Sessions\Answers\CoachNoteView;
 use App\Sessions\Answers\DoseLineView;
 use App\Wording\BriefWording;
 use App\Wording\JudgingWording;
-use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
 
@@ -75,12 +74,7 @@ final class BriefScreen
         $working = array_filter($open->plans(), fn (BlockPlan $plan): bool => ! $plan->isDropped());
 
         return array_values(array_map(
-            fn (BlockPlan $plan): DoseLineView => new DoseLineView(
-                $plan->repsBySet(),
-                $plan->reps === 0
-                    ? lcfirst($plan->asked->title)
-                    : lcfirst($plan->asked->title).', '.Wording::dose($plan->effort, $plan->distanceM),
-            ),
+            DoseLine::of(...),
             $working,
         ));
     }

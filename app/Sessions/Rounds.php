@@ -12,7 +12,6 @@ use App\Sessions\Answers\RoundPlacedView;
 use App\Sessions\Answers\RoundPlaceView;
 use App\Sessions\Answers\SessionRoundView;
 use App\Wording\PlanWording;
-use App\Wording\Wording;
 use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Family;
@@ -193,11 +192,6 @@ final class Rounds
 
     private function dose(string $athleteId, int $work): DoseLineView
     {
-        $plan = $this->doses[$athleteId][$work];
-        $title = $plan->asked->title;
-
-        return $plan->reps === 0
-            ? new DoseLineView([], $title)
-            : new DoseLineView($plan->repsBySet(), lcfirst($title).', '.Wording::dose($plan->effort, $plan->distanceM));
+        return DoseLine::of($this->doses[$athleteId][$work]);
     }
 }

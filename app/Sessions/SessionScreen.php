@@ -213,11 +213,8 @@ final class SessionScreen
      */
     private static function changed(Stations $open, array $before, array $after): array
     {
-        $line = fn (BlockPlan $plan): DoseLineView => new DoseLineView(
-            $plan->repsBySet(), lcfirst($plan->asked->title).', '.Wording::dose($plan->effort, $plan->distanceM),
-        );
         $lines = fn (array $plans): array => array_map(
-            $line, array_values(array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0)),
+            DoseLine::of(...), array_values(array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0)),
         );
         $without = fn (array $of, array $others): array => array_values(
             array_filter($of, fn (DoseLineView $each): bool => ! in_array($each, $others)),

@@ -14,7 +14,9 @@ use App\Records\Record;
 use App\Records\Sent;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\WorkSource;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 
 /**
@@ -27,6 +29,7 @@ use Illuminate\Support\Facades\Gate;
  * @property string $rung the one it was put together for: only there its judged blocks are judged
  * @property list<array<string, mixed>> $blocks what SheetBlock holds of a dose
  * @property int $made_by
+ * @property Carbon|null $removed_at out of sight, and can be taken back
  */
 final class SheetTemplate extends Record
 {
@@ -40,7 +43,7 @@ final class SheetTemplate extends Record
 
     protected function casts(): array
     {
-        return ['blocks' => 'array'];
+        return ['blocks' => 'array', 'removed_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Squad, $this> */
@@ -60,12 +63,13 @@ final class SheetTemplate extends Record
                 return;
             }
             $known = self::query()->where('squad_id', $squad->id)->where('name', $given['name'])->first();
-            if ($known === null && self::query()->where('squad_id', $squad->id)->count() >= self::MOST) {
-                throw new Problem(ProblemType::TooMuchAtOnce, 'There are thirty templates already. Take over the name of an old one.');
+            if ($known === null && self::inSight($squad->id)->count() >= self::MOST) {
+                $why = 'There are thirty templates already. Take over the name of an old one, or remove one.';
+                throw new Problem(ProblemType::TooMuchAtOnce, $why);
             }
             $blocks = $sheet->blocks()->get()->filter(fn (SheetBlock $block): bool => $block->reps > 0 || $block->asked_reps === 0);
             $row = [
-                'ladder' => $sheet->ladder, 'rung' => $sheet->rung, 'made_by' => $by->id,
+                'ladder' => $sheet->ladder, 'rung' => $sheet->rung, 'made_by' => $by->id, 'removed_at' => null,
                 'blocks' => array_values($blocks->map(
                     fn (SheetBlock $block): array => array_intersect_key($block->toArray(), array_flip(self::DOSE)),
                 )->all()),
@@ -77,11 +81,41 @@ final class SheetTemplate extends Record
         });
     }
 
+    /** Out of sight, or back again: nothing of it is lost. */
+    public static function remove(Sheet $sheet, string $id, bool $removed, User $by): void
+    {
+        $squad = $sheet->trainingSession()->firstOrFail()->squad;
+        Gate::forUser($by)->authorize('manage', $squad);
+        Alone::inClub($squad->workspace_id, function () use ($squad, $id, $removed, $by): void {
+            $template = self::query()->where('squad_id', $squad->id)->findOrFail($id);
+            if (($template->removed_at !== null) === $removed) {
+                return;
+            }
+            if (! $removed && self::inSight($squad->id)->count() >= self::MOST) {
+                throw new Problem(ProblemType::TooMuchAtOnce, 'There are thirty templates already. Remove another one first.');
+            }
+            $template->update(['removed_at' => $removed ? Carbon::now() : null]);
+            Audit::of($by, null, $removed ? 'template removed' : 'template taken back', ['name' => $template->name]);
+        });
+    }
+
+    /** The template a block of it is added from, by the name it is added by: see addable. */
+    public static function idIn(string $key): string
+    {
+        return explode('/', $key)[1];
+    }
+
+    /** @return Builder<self> */
+    private static function inSight(int $squadId): Builder
+    {
+        return self::query()->where('squad_id', $squadId)->whereNull('removed_at');
+    }
+
     /** @return array<string, WorkSource> the blocks of all templates of the squad of a sheet, by a name of their own */
     public static function addable(Sheet $sheet, Library $library): array
     {
         $found = [];
-        $templates = self::query()->where('squad_id', $sheet->trainingSession->squad_id)->orderBy('name')->get();
+        $templates = self::inSight($sheet->trainingSession->squad_id)->orderBy('name')->get();
         foreach ($templates as $template) {
             $isOfRung = $template->ladder === $sheet->ladder && $template->rung === $sheet->rung;
             foreach ($template->blocks as $i => $block) {

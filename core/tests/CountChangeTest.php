@@ -27,6 +27,35 @@ final class CountChangeTest extends TestCase
         $this->assertSame($after, $there + $change->added() - count($change->withdraw));
     }
 
+    #[TestWith([6, 4, 'gbgggb'])]
+    #[TestWith([5, 5, 'ggggg'])]
+    #[TestWith([3, 0, 'bbb'])]
+    #[TestWith([0, 0, ''])]
+    #[TestWith([3, null, '???'])]
+    public function test_what_was_ticked_as_judged_has_no_longer_row_of_good_ones_than_there_must_have_been(
+        int $reps, ?int $good, string $order,
+    ): void {
+        $marks = array_map(
+            fn (?bool $isGood): string => $isGood === null ? '?' : ($isGood ? 'g' : 'b'),
+            CountChange::of([], $reps, $good)->verdicts(),
+        );
+        $this->assertSame(count_chars($order), count_chars(implode('', $marks)), implode('', $marks));
+        $least = $good === null ? 0 : (int) ceil($good / ($reps - $good + 1));
+        $this->assertSame($least, max(array_map(strlen(...), preg_split('/[^g]/', implode('', $marks)) ?: [])));
+    }
+
+    public function test_how_many_were_good_is_told_once_and_is_no_more_than_there_were(): void
+    {
+        foreach ([[[], 4, 5], [[], 4, -1], [self::taps(1), 4, 3]] as [$there, $after, $good]) {
+            try {
+                CountChange::of($there, $after, $good);
+                $this->fail('taken');
+            } catch (InvalidValue $refused) {
+                $this->assertNotSame('', $refused->getMessage());
+            }
+        }
+    }
+
     #[TestWith([-1])]
     #[TestWith([501])]
     public function test_nobody_does_that(int $after): void

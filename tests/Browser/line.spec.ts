@@ -28,10 +28,14 @@ const upName = (page: Page): Promise<string> =>
 
 /** The name of whoever is up, and what may be touched for them. */
 const whoIsUp = (page: Page): Promise<{ name: string; offers: string[] }> =>
-    page.getByRole('region', { name: 'Up' }).evaluate((up) => ({
-        name: up.querySelector('h2')?.textContent ?? '',
-        offers: [...up.querySelectorAll('section[aria-label="Count"] button')].map((each) => each.textContent.trim()),
-    }));
+    page.getByRole('region', { name: 'Up' }).evaluate((region) => {
+        const up = region.querySelector(':scope > div:not([hidden])');
+        const offers = [...(up?.querySelectorAll('section[aria-label="Count"] button') ?? [])];
+        return {
+            name: up?.querySelector('h2')?.textContent ?? '',
+            offers: offers.map((each) => each.textContent?.trim() ?? ''),
+        };
+    });
 
 /** Repetitions that stand at the server, by given name. */
 const onRecord = (page: Page, names: string[]): Promise<Record<string, number>> =>

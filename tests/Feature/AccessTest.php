@@ -14,6 +14,7 @@ use Database\Factories\ImportFactory;
 use Database\Factories\IncidentFactory;
 use Database\Factories\RestrictionFactory;
 use Database\Factories\SessionChangeFactory;
+use Database\Factories\SheetTemplateFactory;
 use Database\Factories\SquadFactory;
 use Database\Factories\UserFactory;
 use Database\Factories\VenueFactory;
@@ -206,6 +207,7 @@ final class AccessTest extends TestCase
         'POST api/sheets/{sheet}/swap' => self::RECORDS,
         'GET api/sheets/{sheet}/addable' => self::COACH,
         'POST api/sheets/{sheet}/template' => self::COACH,
+        'POST api/sheets/{sheet}/templates/{template}/removed' => self::COACH,
         'GET api/sheets/{sheet}/heard' => self::RECORDS,
         'POST api/sheets/{sheet}/events' => self::RECORDS,
         'POST api/sheets/{sheet}/finish' => self::RECORDS,
@@ -332,6 +334,13 @@ final class AccessTest extends TestCase
         $try('lighthouse')->assertStatus(429)->assertHeader('Content-Type', 'application/problem+json');
     }
 
+    private function template(Athlete $athlete): string
+    {
+        return SheetTemplateFactory::new()->createOne([
+            'squad_id' => $athlete->squads()->firstOrFail()->id, 'name' => Str::random(8),
+        ])->id;
+    }
+
     private function ask(?User $user, string $method, string $path, Athlete $athlete, bool $missing = false): int
     {
         app('auth')->forgetGuards();
@@ -359,6 +368,7 @@ final class AccessTest extends TestCase
             '{venue}' => $id(
                 VenueFactory::new()->createOne(['workspace_id' => $this->coach()->workspace_id, 'name' => Str::random(8)])->id,
             ),
+            '{template}' => $id($this->template($athlete)),
             '{import}' => $id($this->import()),
             '{no}' => '0',
             '{decision}' => (string) Str::uuid7(),

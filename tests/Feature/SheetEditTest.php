@@ -147,6 +147,18 @@ final class SheetEditTest extends TestCase
         $this->assertSame([], $judged($higher), 'another rung is judged by its own dose');
         $other = SquadFactory::new()->create(['workspace_id' => $squad->workspace_id]);
         $this->assertSame([], $on($other, 'line'), 'another squad has its own');
+
+        $id = $same[0]['template_id'];
+        $removed = fn (Sheet $sheet, bool $out): TestResponse => $this->postJson(
+            "/api/sheets/{$sheet->id}/templates/{$id}/removed", ['removed' => $out],
+        );
+        $removed($this->sheetIn($other->id, AthleteFactory::new()->in($other)->create()), true)->assertNotFound();
+        foreach ([true, true, false, true] as $out) {
+            $removed($this->sheet, $out)->assertNoContent();
+            $this->assertSame($out ? 0 : count($same), count($on($squad, 'line')), 'out of sight, or back again');
+        }
+        $this->postJson("/api/sheets/{$this->sheet->id}/template", [...$body, 'id' => (string) Str::uuid7()])->assertNoContent();
+        $this->assertCount(count($same), $on($squad, 'line'), 'its name kept anew is in sight again');
     }
 
     private function sheetIn(int $squadId, Athlete $athlete, string $rung = 'line'): Sheet

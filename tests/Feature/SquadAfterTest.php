@@ -10,6 +10,7 @@ use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -138,6 +139,46 @@ final class SquadAfterTest extends TestCase
         $after = $this->getJson("/api/sheets/{$row['sheet_id']}/after")->assertOk()->json();
         $this->assertSame([0, 'Paper'], [$after['observed'], $after['corrections'][0]['reason']], 'load, and no evidence');
         $this->actingAs($this->person(Role::Assistant))->getJson("/api/sessions/{$this->session}/paper")->assertForbidden();
+    }
+
+    public function test_what_was_ticked_as_judged_is_evidence_and_what_nobody_judges_has_no_good_ones(): void
+    {
+        $rows = collect($this->getJson("/api/sessions/{$this->session}/paper")->assertOk()->json());
+        $row = $rows->first(fn (array $each): bool => ! $each['counted'] && in_array(true, array_column($each['blocks'], 'judged'), true));
+        $send = fn (array $blocks): TestResponse => $this->postJson("/api/sheets/{$row['sheet_id']}/counts", [
+            'id' => (string) Str::uuid7(), 'reason' => 'Paper', 'minutes' => null, 'session_rpe' => null, 'blocks' => $blocks,
+        ]);
+        $ticked = fn (bool $judged): array => collect($row['blocks'])->where('judged', $judged)
+            ->map(fn (array $block): array => ['id' => $block['id'], 'reps' => 6, 'good' => 4])->values()->all();
+        $send([['id' => $row['blocks'][0]['id'], 'reps' => 3, 'good' => 4]])->assertUnprocessable();
+        $send($ticked(false))->assertConflict()->assertJsonPath('detail', fn (string $why): bool => str_contains($why, 'is not judged'));
+        $send([...$ticked(true)])->assertNoContent();
+        $after = $this->getJson("/api/sheets/{$row['sheet_id']}/after")->assertOk()->json();
+        $judged = count($ticked(true));
+        $this->assertSame([6 * $judged, 'Paper'], [$after['observed'], $after['corrections'][0]['reason']]);
+        $send([['id' => $ticked(true)[0]['id'], 'reps' => 8, 'good' => 8]])->assertConflict();
+    }
+
+    public function test_who_came_is_a_list_with_the_sessions_before(): void
+    {
+        $this->postJson("/api/sessions/{$this->session}/finish", [
+            'minutes' => 70, 'session_rpe' => null,
+            'differs' => [['sheet_id' => $this->sheets['Yuna']->id, 'minutes' => 40, 'session_rpe' => null]],
+        ])->assertNoContent();
+        $attendance = $this->after()['attendance'];
+        $this->assertSame($this->session, $attendance['sessions'][count($attendance['sessions']) - 1]['session_id']);
+        $days = array_column($attendance['sessions'], 'day');
+        $this->assertSame($days, array_values(collect($days)->sort()->all()), 'the earliest first');
+        $rows = $attendance['rows'];
+        $mark = fn (string $name): ?string => collect($rows)->firstWhere('athlete.given_name', $name)['marks'][count($days) - 1];
+        $this->assertSame(['came', 'left_early'], [$mark('Mira'), $mark('Yuna')]);
+        foreach ($rows as $row) {
+            $this->assertCount(count($days), $row['marks']);
+            $there = array_filter($row['marks'], fn (?string $each): bool => in_array($each, ['came', 'late', 'left_early'], true));
+            $this->assertSame(count($there), $row['there']);
+            $this->assertLessThanOrEqual($row['of'], $row['there']);
+        }
+        $this->assertContains('not_counted', array_map(fn (array $row): ?string => $row['marks'][count($days) - 1], $rows));
     }
 
     public function test_the_coach_decides_and_whoever_runs_it_finishes(): void

@@ -14,6 +14,8 @@ final readonly class BlockCountView
         public int $done,
         /** of those done */
         public int $falls,
+        /** how many were good can be told with them */
+        public bool $judged,
         /** effort and distance in words */
         public string $dose,
     ) {}

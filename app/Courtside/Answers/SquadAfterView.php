@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Courtside\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
+use App\Sessions\Answers\AttendanceView;
 use App\Sessions\Answers\CoachNoteView;
 
 /** A session of a squad in one look: what all did, who moves on, what next. */
@@ -25,6 +26,7 @@ final readonly class SquadAfterView
         /** @var list<AthleteCardView> nothing was counted for them */
         public array $not_counted,
         public ?SharedFaultView $shared,
+        public AttendanceView $attendance,
         /** @var list<CoachNoteView> written at it, for the next one */
         public array $notes,
         public bool $decides,

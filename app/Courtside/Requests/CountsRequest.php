@@ -20,6 +20,8 @@ final class CountsRequest extends FormRequest
             'blocks' => ['present', 'array', 'list', 'max:40'],
             'blocks.*.id' => ['required', 'uuid'],
             'blocks.*.reps' => ['required', 'integer:strict', 'between:0,'.CountChange::MOST_REPS],
+            // Ticked as judged; absent or null: nobody judged them.
+            'blocks.*.good' => ['nullable', 'integer:strict', 'min:0', 'lte:blocks.*.reps'],
             'minutes' => ['present', 'nullable', 'integer:strict', 'between:1,600'],
             'session_rpe' => ['present', 'nullable', 'integer:strict', 'between:0,10'],
         ];
@@ -28,6 +30,9 @@ final class CountsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['blocks.*.reps.between' => 'Repetitions lie between 0 and '.CountChange::MOST_REPS.'.'];
+        return [
+            'blocks.*.reps.between' => 'Repetitions lie between 0 and '.CountChange::MOST_REPS.'.',
+            'blocks.*.good.lte' => 'No more can be good than were done.',
+        ];
     }
 }

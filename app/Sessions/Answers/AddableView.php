@@ -17,6 +17,8 @@ final readonly class AddableView
         public string $group,
         /** @var 'rung'|'fault'|'ladder'|'template'|'drill' */
         public string $from,
+        /** of the squad’s templates the one it belongs to */
+        public ?string $template_id,
         public string $kind_name,
         public string $title,
         public string $text,

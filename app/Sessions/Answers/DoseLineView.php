@@ -11,5 +11,6 @@ final readonly class DoseLineView
         /** @var list<int> empty where nothing is counted */
         public array $sets,
         public string $what,
+        public bool $judged,
     ) {}
 }

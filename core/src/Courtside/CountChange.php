@@ -8,7 +8,7 @@ use Augendo\Core\InvalidValue;
 
 /**
  * How many repetitions of a block there are, entered after the fact: as a sum, or put right. Taps stay as they are; what is missing is
- * added as repetitions nobody judged, what is too much is withdrawn, the last first.
+ * added as repetitions nobody judged, or, ticked as judged, with so many good ones; what is too much is withdrawn, the last first.
  */
 final readonly class CountChange
 {
@@ -28,28 +28,54 @@ final readonly class CountChange
      * @param  int  $before  repetitions that stand
      * @param  int  $after  repetitions there were
      * @param  list<string>  $withdraw  ids of the repetitions that go
+     * @param  int|null  $good  of those added; null: nobody judged them
      */
-    private function __construct(public int $before, public int $after, public array $withdraw) {}
+    private function __construct(public int $before, public int $after, public array $withdraw, public ?int $good) {}
 
     /**
      * @param  list<Tap>  $standing  repetitions of the block that stand, in order of time
+     * @param  int|null  $good  of the repetitions of a block that was judged on paper, not counted before
      *
      * @throws InvalidValue
      */
-    public static function of(array $standing, int $after): self
+    public static function of(array $standing, int $after, ?int $good = null): self
     {
+        if ($good !== null && ($good < 0 || $good > $after)) {
+            throw new InvalidValue("Of {$after} repetitions none to all were good, not {$good}.");
+        }
+        if ($good !== null && $standing !== []) {
+            throw new InvalidValue('Who counted these judged them then: good ones are not told afterwards.');
+        }
         if ($after < 0 || $after > self::MOST_REPS) {
             throw new InvalidValue('Repetitions lie between 0 and '.self::MOST_REPS.", not {$after}.");
         }
         $surplus = max(0, count($standing) - $after);
         $last = $surplus === 0 ? [] : array_slice($standing, -$surplus);
 
-        return new self(count($standing), $after, array_map(fn (Tap $rep): string => $rep->id, array_reverse($last)));
+        return new self(count($standing), $after, array_map(fn (Tap $rep): string => $rep->id, array_reverse($last)), $good);
     }
 
     public function added(): int
     {
         return max(0, $this->after - $this->before);
+    }
+
+    /**
+     * Of those added, each good or not; null: nobody judged it. In which order they came nobody knows: those that were not good lie as
+     * far apart as they can, so that no more good ones stand in a row than there must have been.
+     *
+     * @return list<bool|null>
+     */
+    public function verdicts(): array
+    {
+        $added = $this->added();
+        if ($this->good === null || $added === 0) {
+            return array_fill(0, $added, null);
+        }
+        $rows = $added - $this->good + 1;
+        $rowOf = fn (int $place): int => intdiv($place * $rows, $added + 1);
+
+        return array_map(fn (int $place): bool => $rowOf($place + 1) === $rowOf($place), range(0, $added - 1));
     }
 
     public function isNothing(): bool

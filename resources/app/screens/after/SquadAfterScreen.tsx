@@ -7,6 +7,7 @@ import { OfSession } from '../../parts/OfSession';
 import { RungMark } from '../../parts/RungMark';
 import { Strip } from '../../parts/Strip';
 import { Waiting } from '../../parts/Waiting';
+import { AttendanceList } from './AttendanceList';
 import { FinishAll } from './FinishAll';
 import { GoneHome } from './GoneHome';
 import { TogetherForm } from './TogetherForm';
@@ -43,6 +44,7 @@ function Squad({ after }: { after: SquadAfter }) {
                     <Shared after={after} />
                     {after.decides && <TogetherForm after={after} />}
                     <Rows after={after} />
+                    <AttendanceList attendance={after.attendance} />
                     <GoneHome sessionId={after.session_id} />
                     <section aria-label="For next time" className="mt-5">
                         <h2 className="border-b border-ink pb-0.5 text-base">For next time</h2>

@@ -4,6 +4,7 @@ import { api, type PaperRow } from '../../api/client';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
 import { type Paper, usePaper } from './usePaper';
+import { clsx } from 'clsx';
 
 /** What was ticked on paper, entered for all of a session. */
 export function PaperScreen() {
@@ -32,7 +33,8 @@ function Entering({ sessionId, rows }: { sessionId: string; rows: PaperRow[] }) 
                     </p>
                     <h1 className="text-2xl">From paper</h1>
                     <p className="text-soft">
-                        Sums are load at once. Nobody judged them, so they are no evidence for a gate.
+                        What was done is load at once. It is evidence for a gate only where somebody judged it: then
+                        write how many were good.
                     </p>
                 </div>
                 <span className="grow" />
@@ -90,21 +92,32 @@ function Ticked({ row, paper }: { row: PaperRow; paper: Paper }) {
             </div>
             <div className="flex flex-wrap gap-x-5 gap-y-1">
                 {row.blocks.map((block) => (
-                    <label key={block.id} className="grid w-40 gap-0.5 text-sm">
-                        <span className="truncate">{block.title}</span>
-                        <span className="flex items-center gap-2">
-                            <input
-                                className="field w-16 text-right"
-                                inputMode="numeric"
-                                aria-label={`${block.title}, ${row.athlete.given_name}`}
-                                value={reps?.[block.id] ?? ''}
-                                onChange={(event) => paper.set(row.sheet_id, block.id, event.target.value)}
-                            />
-                            <span className="text-soft">of {block.planned}</span>
-                        </span>
-                    </label>
+                    <Block key={block.id} row={row} block={block} paper={paper} />
                 ))}
             </div>
         </li>
+    );
+}
+
+/** How many were done; of a judged block how many of them were good, where that was ticked. */
+function Block({ row, block, paper }: { row: PaperRow; block: PaperRow['blocks'][number]; paper: Paper }) {
+    const ticked = paper.counts[row.sheet_id]?.[block.id];
+    const field = (what: 'reps' | 'good', label: string) => (
+        <input
+            className="field w-14 text-right"
+            inputMode="numeric"
+            aria-label={`${label}, ${row.athlete.given_name}`}
+            value={ticked?.[what] ?? ''}
+            onChange={(event) => paper.set(row.sheet_id, block.id, what, event.target.value)}
+        />
+    );
+    return (
+        <div className={clsx('grid gap-0.5 text-sm', block.judged ? 'w-64' : 'w-40')}>
+            <span className="truncate">{block.title}</span>
+            <span className="flex items-center gap-2 text-soft">
+                {field('reps', block.title)} of {block.planned}
+                {block.judged && <>, good {field('good', `Good of ${block.title}`)}</>}
+            </span>
+        </div>
     );
 }

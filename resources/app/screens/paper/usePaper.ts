@@ -3,7 +3,9 @@ import { useRef, useState } from 'react';
 import { api, type PaperRow } from '../../api/client';
 import { newId } from '../../offline/store';
 
-type Counts = Record<string, Record<string, string>>;
+/** As they are typed; what nobody judged has no good ones. */
+type Ticked = { reps: string; good: string };
+type Counts = Record<string, Record<string, Ticked>>;
 
 /** Numbers by athlete and block as they are read off the paper, and their way to the server, once each. */
 export function usePaper(rows: PaperRow[]) {
@@ -20,10 +22,10 @@ export function usePaper(rows: PaperRow[]) {
         await api('POST', `/api/sheets/${row.sheet_id}/counts`, {
             id,
             reason: 'Paper',
-            blocks: row.blocks.map((block) => ({
-                id: block.id,
-                reps: Math.round(Number(counts[row.sheet_id]?.[block.id] || 0)),
-            })),
+            blocks: row.blocks.map((block) => {
+                const { reps = '', good = '' } = counts[row.sheet_id]?.[block.id] ?? {};
+                return { id: block.id, reps: Number(reps), good: good === '' ? null : Number(good) };
+            }),
             minutes: null,
             session_rpe: null,
         });
@@ -33,9 +35,10 @@ export function usePaper(rows: PaperRow[]) {
         filled,
         problem,
         busy,
-        set: (sheetId: string, blockId: string, value: string): void => {
+        set: (sheetId: string, blockId: string, what: keyof Ticked, value: string): void => {
             const digits = value.replace(/\D/g, '').slice(0, 3);
-            setCounts({ ...counts, [sheetId]: { ...counts[sheetId], [blockId]: digits } });
+            const before = counts[sheetId]?.[blockId] ?? { reps: '', good: '' };
+            setCounts({ ...counts, [sheetId]: { ...counts[sheetId], [blockId]: { ...before, [what]: digits } } });
         },
         clear: (sheetId: string): void => {
             const { [sheetId]: _, ...rest } = counts;
@@ -43,9 +46,9 @@ export function usePaper(rows: PaperRow[]) {
         },
         /** What stands already stays: only whoever has no number yet gets the planned ones. */
         asPlanned: (of: PaperRow[]): void => {
-            const planned = of.map((row): [string, Record<string, string>] => [
+            const planned = of.map((row): [string, Counts[string]] => [
                 row.sheet_id,
-                Object.fromEntries(row.blocks.map((block) => [block.id, String(block.planned)])),
+                Object.fromEntries(row.blocks.map((block) => [block.id, { reps: String(block.planned), good: '' }])),
             ]);
             setCounts({ ...Object.fromEntries(planned), ...counts });
         },

@@ -145,6 +145,7 @@ function ToTick({ dose }: { dose: Placed['doses'][number] }) {
                 </span>
             ))}
             {dose.what}
+            {dose.judged && <span className="ml-1 whitespace-nowrap">good ____</span>}
         </span>
     );
 }

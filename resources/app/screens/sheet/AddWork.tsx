@@ -1,7 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Addable, type Sheet } from '../../api/client';
 import { doseInWords } from '../../api/words';
+import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import type { Edits } from './useEdits';
@@ -16,6 +17,7 @@ export function AddWork({ sheet, kept, onClose }: { sheet: Edits; kept: Sheet; o
         queryFn: () => api('GET', `/api/sheets/${kept.id}/addable`),
     });
     const [asked, setAsked] = useState('');
+    const templates = useTemplates(kept.id);
     if (!found.data)
         return (
             <Sheetlet open wide onClose={onClose} title="Add work">
@@ -50,21 +52,39 @@ export function AddWork({ sheet, kept, onClose }: { sheet: Edits; kept: Sheet; o
                 value={asked}
                 onChange={(event) => setAsked(event.target.value)}
             />
+            <Notice problem={templates.problem} />
+            {templates.removed !== null && (
+                <p role="status" className="mt-3 flex items-center gap-3 border-l-4 border-tape pl-2">
+                    {templates.removed.name} is removed.
+                    <button type="button" className="btn btn-quiet" onClick={templates.takeBack}>
+                        Undo
+                    </button>
+                </p>
+            )}
             {groups.map(({ group, entries }) => (
                 <section key={group} aria-label={group}>
                     <h3 className="label mt-4 flex items-end border-b-2 border-ink pb-1">
                         <span className="grow">{group}</span>
-                        {entries[0]?.from === 'template' && (
-                            <button
-                                type="button"
-                                className="btn btn-quiet"
-                                onClick={() => {
-                                    sheet.use(entries);
-                                    onClose();
-                                }}
-                            >
-                                Use all of it instead
-                            </button>
+                        {entries[0]?.template_id != null && (
+                            <>
+                                <button
+                                    type="button"
+                                    className="btn btn-quiet"
+                                    onClick={() => templates.remove(entries[0]?.template_id ?? '', group)}
+                                >
+                                    Remove<span className="sr-only"> {group}</span>
+                                </button>
+                                <button
+                                    type="button"
+                                    className="btn btn-quiet"
+                                    onClick={() => {
+                                        sheet.use(entries);
+                                        onClose();
+                                    }}
+                                >
+                                    Use all of it instead
+                                </button>
+                            </>
                         )}
                     </h3>
                     <ul>
@@ -86,6 +106,28 @@ export function AddWork({ sheet, kept, onClose }: { sheet: Edits; kept: Sheet; o
             {groups.length === 0 && <p className="py-4">Nothing is called so. Try a shorter word.</p>}
         </Sheetlet>
     );
+}
+
+/** Templates of the squad out of sight, and the last one back again. */
+function useTemplates(sheetId: string) {
+    const queries = useQueryClient();
+    const [removed, setRemoved] = useState<{ id: string; name: string } | null>(null);
+    const [problem, setProblem] = useState<unknown>(null);
+    const tell = (id: string, out: boolean, then: () => void): void => {
+        api('POST', `/api/sheets/${sheetId}/templates/${id}/removed`, { removed: out }).then(() => {
+            setProblem(null);
+            then();
+            return queries.invalidateQueries({ queryKey: ['addable'] });
+        }, setProblem);
+    };
+    return {
+        removed,
+        problem,
+        remove: (id: string, name: string) => tell(id, true, () => setRemoved({ id, name })),
+        takeBack: () => {
+            if (removed !== null) tell(removed.id, false, () => setRemoved(null));
+        },
+    };
 }
 
 function Entry({ found, onAdd, onWeave }: { found: Addable; onAdd: () => void; onWeave: (() => void) | null }) {
