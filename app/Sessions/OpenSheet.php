@@ -245,6 +245,7 @@ final class OpenSheet
             own: $this->onLadder(),
             others: $this->otherLadders(),
             drills: array_values($this->library->drills()),
+            spaces: Stations::spacesSet($this->sheet->trainingSession),
         );
     }
 

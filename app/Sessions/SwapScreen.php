@@ -112,9 +112,9 @@ final class SwapScreen
             hold_s: $dose->holdS,
             object: Wording::object($dose->object),
             judged: $dose->judged,
-            from: $source === null || $source->from === 'drill'
+            from: $source === null
                 ? null
-                : app(SheetWording::class)->source($source->from, $source->ladder, $source->rung),
+                : app(SheetWording::class)->source($source->from, $source->ladder, $source->rung, $source->name),
             trims: array_values(array_map(fn (Trim $trim): string => Wording::trim($trim, $open->day()), $trims)),
         );
     }

@@ -6,6 +6,7 @@ namespace App\Wording;
 
 use App\Sessions\Sheet;
 use App\Sessions\SheetNote;
+use Augendo\Core\Library\DrillWith;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Channel;
@@ -48,7 +49,7 @@ final class SheetWording
             'emphasis' => 'From the season: '.lcfirst(PlanWording::emphasis(Emphasis::from($of['emphasis']))).'.',
             'gave_way' => self::gaveWay($of['to']),
             'swapped' => $this->swapped($of),
-            'other_work' => $this->source($of['from'], $of['ladder'], $of['rung']),
+            'other_work' => $this->source($of['from'], $of['ladder'], $of['rung'], $of['name']),
             default => $of['words'],
         };
     }
@@ -76,18 +77,22 @@ final class SheetWording
     }
 
     /** Where something comes from that no rung of the day asked for. */
-    public function source(string $from, ?string $ladder, ?string $rung): string
+    public function source(string $from, ?string $ladder, ?string $rung, ?string $name): string
     {
         $of = $ladder === null ? null : $this->library->ladder($ladder);
-        $name = $of === null ? '' : "{$of->name}, “{$this->rungName($of, (string) $rung)}”";
+        $where = $of === null ? '' : "{$of->name}, “{$this->rungName($of, (string) $rung)}”";
 
         return match ($from) {
-            'own' => "Nothing in the hand, from {$name}.",
-            'other_side' => 'The other side, easily: '.lcfirst($name).'.',
-            'ladder' => "From {$name}.",
-            'fault' => "Mends a fault of {$name}.",
+            'own' => "Nothing in the hand, from {$where}.",
+            'other_side' => 'The other side, easily: '.lcfirst($where).'.',
+            'ladder' => "From {$where}.",
+            'fault' => "Mends a fault of {$where}.",
             'template' => 'From a template of the squad.',
-            default => 'A drill.',
+            default => match (($this->library->drills()[$name ?? ''] ?? null)?->with) {
+                DrillWith::Partner => 'A drill with a partner.',
+                DrillWith::Group => 'A drill with a group.',
+                default => 'A drill.',
+            },
         };
     }
 

@@ -37,6 +37,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Stations\Space;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -176,6 +177,23 @@ final class OtherWorkTest extends TestCase
         $this->assertLessThan($landings, $lands($after), 'what was done already is done');
     }
 
+    #[TestWith([12.0, 'volleyball-float-serve'])]
+    #[TestWith([4.0, 'jump-landing'])]
+    public function test_what_no_space_holds_gives_way_to_another_skill_that_it_holds(float $lengthM, string $leads): void
+    {
+        $hall = new Space('hall', $lengthM, 2, Surface::Sprung, false);
+        $others = ['discus' => null, 'volleyball-float-serve' => 'line', 'jump-landing' => 'stick'];
+        [, $work] = $this->given([], ['javelin-throw' => 'five-step'], $others, spaces: [$hall]);
+        $this->assertSame($leads, $work->leads?->ladder->id);
+        foreach ($work->added as $plan) {
+            $thrown = $plan->asked->object->massKg !== null && $plan->reps > 0;
+            $this->assertFalse($thrown && $plan->asked->object->far, $plan->asked->title);
+            $this->assertLessThanOrEqual($lengthM, $thrown ? (float) $plan->distanceM : 0.0, $plan->asked->title);
+        }
+        [, $outside] = $this->given([], ['javelin-throw' => 'five-step'], $others);
+        $this->assertSame('discus', $outside->leads?->ladder->id, 'where nobody has said, everything is there');
+    }
+
     public function test_it_is_due_when_nothing_judged_is_left(): void
     {
         $plans = array_map(BlockPlan::asAsked(...), $this->on('volleyball-float-serve', 'line')->rung->blocks);
@@ -229,10 +247,12 @@ final class OtherWorkTest extends TestCase
      * @param  array<string, string|null>  $others
      * @param  list<Limit>  $limits
      * @param  list<Channel>  $resting
+     * @param  list<Space>  $spaces
      * @return array{SessionFrame, OtherWork}
      */
-    private function given(array $reports, array $own, array $others, array $limits = [], array $resting = [], ?int $idle = 2): array
-    {
+    private function given(
+        array $reports, array $own, array $others, array $limits = [], array $resting = [], ?int $idle = 2, array $spaces = [],
+    ): array {
         $on = Day::of(self::ON);
         $at = $this->on((string) array_key_first($own), $own[array_key_first($own)]);
         $profile = new AthleteProfile($on->plus(-30 * 366));
@@ -254,11 +274,12 @@ final class OtherWorkTest extends TestCase
             throwing: Handedness::Right,
         );
         $others = array_map($this->on(...), array_keys(array_diff_key($others, $own)), array_values(array_diff_key($others, $own)));
-        $plans = SessionBuilder::build($frame, $at->rung)->blocks;
+        $plans = SessionBuilder::build($frame, $at->inRoom($spaces)->rung)->blocks;
+        $drills = array_values($this->library->drills());
 
         $allowed = new Allowed($frame->readiness, Handedness::Right, $resting);
 
-        return [$frame, OtherWork::of($frame, $allowed, $plans, [], $at, $others, array_values($this->library->drills()))];
+        return [$frame, OtherWork::of($frame, $allowed, $plans, [], $at, $others, $drills, $spaces)];
     }
 
     private function on(string $ladder, ?string $rung): OnLadder

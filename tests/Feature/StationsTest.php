@@ -10,6 +10,7 @@ use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
 use Augendo\Core\Load\Surface;
 use Carbon\Carbon;
+use Database\Factories\PlacementFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
@@ -93,6 +94,16 @@ final class StationsTest extends TestCase
         $this->assertSame([], collect($after['members'])->firstWhere('athlete.given_name', 'Tomas')['left_out']);
         $said = implode(' ', $this->getJson("/api/sheets/{$tomas->id}")->assertOk()->json('trims'));
         $this->assertStringContainsString('is done indoors. It does not count on the rung.', $said);
+
+        // Another skill of theirs is offered in its place: the hall holds a serve, and no discus.
+        foreach (['discus' => 'standing', 'volleyball-float-serve' => 'line'] as $ladder => $rung) {
+            PlacementFactory::new()->create(['athlete_id' => $tomas->athlete_id, 'ladder' => $ladder, 'rung' => $rung]);
+        }
+        Carbon::setTestNow(Carbon::parse("{$this->session->held_on} 08:00", 'Europe/Lisbon'));
+        $this->assertTrue(collect($this->shown()['members'])->firstWhere('athlete.given_name', 'Tomas')['swap']);
+        $offer = $this->getJson("/api/sheets/{$tomas->id}/swap")->assertOk()->json();
+        $judged = array_filter($offer['lines'], fn (array $line): bool => $line['judged']);
+        $this->assertSame(['Volleyball, 270 g'], array_values(array_unique(array_column($judged, 'object'))), json_encode($offer));
         $this->postJson("/api/sessions/{$this->session->id}/undo")->assertOk();
         $this->assertTrue($far(), 'and back to the field');
 

@@ -144,7 +144,8 @@ final readonly class Rung
         return $ofSide[0] ?? $leading->onSide($side);
     }
 
-    private function judgedDose(): ?BlockDose
+    /** The judged block; null where what is judged was taken out. */
+    public function judgedDose(): ?BlockDose
     {
         foreach ([BlockKind::Whole, BlockKind::Target, BlockKind::GameLike, BlockKind::Part, BlockKind::Rehearsal] as $kind) {
             foreach ($this->blocks as $block) {

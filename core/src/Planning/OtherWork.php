@@ -14,6 +14,7 @@ use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Stations\Space;
 
 /**
  * What is left to do on a day whose word, limit or return took the work of the rung away: from every ladder the athlete stands on and from
@@ -71,9 +72,10 @@ final readonly class OtherWork
      * @param  OnLadder  $own  where the athlete stands on the ladder of the sheet
      * @param  list<OnLadder>  $others  the other ladders, in the order in which they are to be thought of
      * @param  list<Drill>  $drills
+     * @param  list<Space>  $spaces  of the session; none: nobody has said
      */
     public static function of(
-        SessionFrame $frame, Allowed $allowed, array $plans, array $done, OnLadder $own, array $others, array $drills,
+        SessionFrame $frame, Allowed $allowed, array $plans, array $done, OnLadder $own, array $others, array $drills, array $spaces = [],
     ): self {
         $asked = array_map(BlockPlan::asAsked(...), $own->rung->blocks);
         $seconds = max(60 * self::LEAST_MIN, SessionClock::seconds($asked));
@@ -83,8 +85,9 @@ final readonly class OtherWork
         $leads = null;
         foreach ($others as $other) {
             $layoff = $frame->layoffOf($other->rung);
-            $at = $layoff->beginsAgain(Side::Dominant) ? $other->begunAgain() : $other;
-            if (! $allowed->allows($at->rung->ownDose())) {
+            $at = ($layoff->beginsAgain(Side::Dominant) ? $other->begunAgain() : $other)->inRoom($spaces);
+            $judged = $at->rung->judgedDose();
+            if ($judged === null || ! $allowed->allows($judged)) {
                 continue;
             }
             if ($leads !== null && $pick->secondsLeft() < 60 * self::SECOND_LADDER_MIN) {
@@ -94,7 +97,7 @@ final readonly class OtherWork
             $leads ??= $at;
         }
         $pick->warmUp($drills, $own);
-        $pick->ownLadder($own, self::OTHER_SIDE_EFFORT);
+        $pick->ownLadder($own->inRoom($spaces), self::OTHER_SIDE_EFFORT);
         $pick->drills($drills, [$own, ...$others]);
         $sources = $pick->inOrder();
         $doses = array_map(fn (WorkSource $source): BlockDose => $source->dose, $sources);

@@ -90,14 +90,17 @@ function Offer({
                 </p>
             )}
             {swap.lines.length > 0 && (
-                <button
-                    type="button"
-                    className="btn btn-main thumb mt-3 w-full text-lg"
-                    disabled={taking || ask !== undefined}
-                    onClick={onTake}
-                >
-                    {ask ? 'Ask first how it is now' : 'Take this session'}
-                </button>
+                // In reach however long the list is.
+                <div className="sticky -bottom-4 -mx-4 -mb-4 bg-page px-4 py-3 sm:-bottom-5 sm:-mx-5 sm:-mb-5 sm:px-5">
+                    <button
+                        type="button"
+                        className="btn btn-main thumb w-full text-lg"
+                        disabled={taking || ask !== undefined}
+                        onClick={onTake}
+                    >
+                        {ask ? 'Ask first how it is now' : 'Take this session'}
+                    </button>
+                </div>
             )}
         </>
     );
