@@ -48,7 +48,7 @@ export function AttendanceList({ attendance: { sessions, rows } }: { attendance:
                     </span>
                 ))}
             </p>
-            <div className="overflow-x-auto">
+            <div className="overflow-x-auto" role="group" aria-label="Who came, session by session" tabIndex={0}>
                 <table className="border-collapse">
                     <thead>
                         <tr className="text-left">
