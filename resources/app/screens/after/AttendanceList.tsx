@@ -24,22 +24,24 @@ const SHAPE: Record<Mark, string> = {
     not_counted: 'border-2 border-dashed border-line',
 };
 
-/** Who came, this time and the times before. */
-export function AttendanceList({ attendance: { sessions, rows } }: { attendance: Attendance }) {
-    const titles = ['Name', ...sessions.map((each) => `${each.day} ${each.title}`), 'There', 'Of'];
+/** Who came, this time first, then the times before. */
+export function AttendanceList({ attendance }: { attendance: Attendance }) {
+    const sessions = [...attendance.sessions].reverse();
+    const rows = attendance.rows.map((row) => ({ ...row, marks: [...row.marks].reverse() }));
+    const titles = ['Name', 'There', 'Of', ...sessions.map((each) => `${each.day} ${each.title}`)];
     const listed = (): (string | number)[][] =>
         rows.map((row) => [
             row.athlete.name,
-            ...row.marks.map((mark) => (mark === null ? '' : SAID[mark])),
             row.there,
             row.of,
+            ...row.marks.map((mark) => (mark === null ? '' : SAID[mark])),
         ]);
     const used = [...new Set(rows.flatMap((row) => row.marks.filter((mark) => mark !== null)))];
     return (
         <section aria-label="Attendance" className="mt-5">
             <h2 className="flex items-end border-b border-ink pb-0.5 text-base">
                 <span className="grow">Attendance</span>
-                <SaveList name={`attendance ${sessions.at(-1)?.day ?? ''}`} titles={titles} rows={listed} />
+                <SaveList name={`attendance ${sessions[0]?.day ?? ''}`} titles={titles} rows={listed} />
             </h2>
             <p className="flex flex-wrap gap-x-4 py-1 text-sm text-soft">
                 {used.map((mark) => (
@@ -53,6 +55,7 @@ export function AttendanceList({ attendance: { sessions, rows } }: { attendance:
                     <thead>
                         <tr className="text-left">
                             <th className="label py-1 pr-4">Name</th>
+                            <th className="label px-2 py-1 text-right">There</th>
                             {sessions.map((each) => (
                                 <th
                                     key={each.session_id}
@@ -62,7 +65,6 @@ export function AttendanceList({ attendance: { sessions, rows } }: { attendance:
                                     {dayName(each.day)}
                                 </th>
                             ))}
-                            <th className="label px-2 py-1 text-right">There</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -71,14 +73,14 @@ export function AttendanceList({ attendance: { sessions, rows } }: { attendance:
                                 <th scope="row" className="whitespace-nowrap py-1 pr-4 text-left font-semibold">
                                     {row.athlete.name}
                                 </th>
+                                <td className="figure whitespace-nowrap px-2 py-1 text-right">
+                                    {row.of === 0 ? '' : `${row.there} of ${row.of}`}
+                                </td>
                                 {row.marks.map((mark, i) => (
                                     <td key={sessions[i]?.session_id} className="px-2 py-1">
                                         {mark !== null && <Shape mark={mark} said />}
                                     </td>
                                 ))}
-                                <td className="figure whitespace-nowrap px-2 py-1 text-right">
-                                    {row.of === 0 ? '' : `${row.there} of ${row.of}`}
-                                </td>
                             </tr>
                         ))}
                     </tbody>
