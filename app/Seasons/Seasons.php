@@ -19,6 +19,7 @@ use App\Records\Audit;
 use App\Returns\ReturnsUnderWay;
 use App\Sessions\RefitPlans;
 use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
 use App\Sessions\TrainingSession;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -43,6 +44,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Seasons: planned from the record as it is, agreed to, and put on the calendar two weeks at a time. */
@@ -205,17 +207,24 @@ final class Seasons
             ->where('rung', $placement->rung)
             ->whereNull('return_stage')
             ->where('state', 'finished')->where('held_on', '>=', substr($placement->entered_on, 0, 10))->orderByDesc('held_on')->get();
+        $judged = fn (Sheet $sheet): Collection => $sheet->blocks->where('judged', true)->where('reps', '>', 0);
+        $done = DB::table('work_sets')->whereIn('block_id', $sheets->flatMap($judged)->pluck('id'))
+            ->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
         $reached = null;
         foreach ($sheets as $sheet) {
-            $block = $sheet->blocks->first(fn ($block): bool => $block->judged && $block->reps > 0);
-            if ($block !== null && in_array($sheet->pace['emphasis'] ?? Emphasis::Heavy->value, [Emphasis::Heavy->value], true)) {
-                $done = (int) DB::table('work_sets')->where('block_id', $block->id)->sum('reps');
-                $reached = $done > 0 ? Pace::at($done, (float) $block->effort, $block->distance_m) : null;
+            $block = $judged($sheet)->first();
+            if ($block !== null && ($sheet->pace['emphasis'] ?? Emphasis::Heavy->value) === Emphasis::Heavy->value) {
+                $reps = (int) ($done[$block->id] ?? 0);
+                $reached = $reps > 0 ? Pace::at($reps, (float) $block->effort, $block->distance_m) : null;
                 break;
             }
         }
+        // A session without its own dose is no session on the rung.
+        $sessions = $sheets->filter(fn (Sheet $sheet): bool => $judged($sheet)->contains(
+            fn (SheetBlock $block): bool => ($done[$block->id] ?? 0) > 0,
+        ));
 
-        return new Standing($placement->rung, $sheets->count(), $reached);
+        return new Standing($placement->rung, $sessions->count(), $reached);
     }
 
     private function wayBack(AthleteDay $day, string $ladder, string $skill): ?SeasonReturn

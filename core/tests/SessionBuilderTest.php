@@ -59,20 +59,23 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame([], $built->trims);
     }
 
-    public function test_game_like_is_trimmed_before_target_before_whole_each_down_to_its_least(): void
+    public function test_game_like_is_trimmed_before_target_before_part_each_down_to_its_least_and_the_own_dose_stays(): void
     {
         $this->assertSame([10, 6, 12, 20, 10, 9], $this->reps($this->build([$this->cap(self::ASKED - 0.5)])));
         $this->assertSame([10, 6, 12, 20, 10, 5], $this->reps($this->build([$this->cap(self::ASKED - 4)])));
         $this->assertSame([10, 6, 12, 20, 9, 5], $this->reps($this->build([$this->cap(self::ASKED - 4.5)])));
-        $this->assertSame([10, 6, 12, 19, 5, 5], $this->reps($this->build([$this->cap(self::ASKED - 8.5)])));
+        $this->assertSame([10, 6, 11, 20, 5, 5], $this->reps($this->build([$this->cap(self::ASKED - 8.5)])));
     }
 
-    public function test_then_effort_of_whole_then_what_is_dropped_and_every_trim_is_told_with_its_limit(): void
+    public function test_then_what_is_dropped_then_the_warm_up_then_effort_of_the_own_dose_and_every_trim_is_told_with_its_limit(): void
     {
-        // Reps at their least: 4 + 0.45 + 6 + 8 + 4 + 4 = 26.45; effort of whole down to 0.6 saves 2 more.
-        $built = $this->build([$this->cap(25.5)]);
-        $this->assertSame([10, 6, 12, 10, 5, 5], $this->reps($built));
-        $this->assertEqualsWithDelta(0.7, $built->blocks[3]->effort, 1e-9, 'as little less as fits, in steps of five percent');
+        // Without target and game-like 4 + 0.45 + 6 + 16 = 26.45, a little less of the part fits.
+        $this->assertSame([10, 6, 10, 20, 0, 0], $this->reps($this->build([$this->cap(25.5)])));
+        $this->assertSame([8, 6, 0, 20, 0, 0], $this->reps($this->build([$this->cap(20.0)])), 'then the warm-up, to its least');
+        $built = $this->build([$this->cap(15.5)]);
+        $this->assertSame([5, 6, 0, 20, 0, 0], $this->reps($built));
+        $this->assertEqualsWithDelta(0.65, $built->blocks[3]->effort, 1e-9, 'as little less as fits, in steps of five percent');
+        $this->assertSame([5, 6, 0, 12, 0, 0], $this->reps($this->build([$this->cap(9.7)])), 'last its repetitions');
         $this->assertSame(
             ['dropped'],
             array_map(fn (Trim $trim): string => $trim->what, $this->trimsOf($this->build([$this->cap(22.0)]), 5)),
@@ -80,8 +83,9 @@ final class SessionBuilderTest extends TestCase
         foreach ([25.5, 22.0, 12.0, 5.0] as $max) {
             $built = $this->build([$this->cap($max)]);
             foreach ($built->trims as $trim) {
-                $this->assertSame('limit', $trim->cause);
-                $this->assertSame(
+                $this->assertSame($trim->cause === 'limit', $trim->limits !== []);
+                $this->assertContains($trim->cause, $max < 8.0 ? ['limit', 'own_dose'] : ['limit']);
+                $trim->cause === 'own_dose' || $this->assertSame(
                     ['cap'],
                     array_map(fn ($state): string => $state->id, $trim->limits),
                     "max {$max}, block {$trim->block}, {$trim->what}",
@@ -90,13 +94,33 @@ final class SessionBuilderTest extends TestCase
         }
     }
 
-    public function test_what_is_left_at_the_end_is_the_warm_up_and_the_free_channels(): void
+    public function test_without_the_own_dose_what_is_left_is_rehearsal_and_the_free_channels(): void
     {
         $built = $this->build([$this->cap(5.0)]);
-        $this->assertSame(10, $built->blocks[0]->reps, 'The warm-up counts and is kept.');
-        $this->assertSame(0, $built->blocks[3]->reps);
+        $this->assertSame([0, 6, 0, 0, 0, 0], $this->reps($built), 'nothing warms up for what is not done');
+        $warmUp = array_values(array_filter($built->trims, fn (Trim $trim): bool => $trim->block === 0))[0];
+        $this->assertSame(['dropped', 'own_dose'], [$warmUp->what, $warmUp->cause]);
+        $other = new CapLimit(
+            new LimitTerms('right', 'Right', 'test', Severity::Hard, null, new LimitFilter(sides: [Side::Dominant])), Measure::Arm, 1, 0.0,
+        );
+        $dose = $this->build([])->blocks[3]->asked;
+        $sides = SessionBuilder::build($this->frame([$other]), new Rung('r', 'Rung', '', false, [], [], new Gate, [
+            $dose, $dose->onSide(Side::Other)->with(['kind' => BlockKind::OtherSide, 'judged' => false]),
+        ]));
+        $this->assertSame([0, 20], $this->reps($sides), 'the other arm is free');
         $none = $this->build([$this->cap(0.0)]);
         $this->assertSame([0, 0, 0, 0, 0, 0], $this->reps($none), 'A limit of zero leaves nothing, and is no exception.');
+    }
+
+    public function test_the_own_dose_is_there_whenever_its_least_fits_beside_a_safe_warm_up_and_the_rehearsal(): void
+    {
+        $least = 5 * 0.4 + 0.45 + 10 * 0.6;
+        for ($cap = 0.0; $cap < self::ASKED; $cap += 0.25) {
+            $built = $this->build([$this->cap($cap)]);
+            $this->assertSame($cap >= $least, $built->blocks[3]->reps > 0, "{$cap} units");
+            $arm = fn (BlockPlan $of): float => $of->cost(Day::of(self::ON), 's', $this->price())->cost['arm'];
+            $this->assertLessThanOrEqual($cap + 1e-9, array_sum(array_map($arm, $built->blocks)));
+        }
     }
 
     public function test_a_later_day_is_kept_fit_too(): void
@@ -212,7 +236,7 @@ final class SessionBuilderTest extends TestCase
             '4 reps 10→6 layoff 20', '4 effort 0.8→0.55 layoff 20', '5 reps 10→6 layoff 20', '5 effort 0.8→0.55 layoff 20',
         ], $this->told($this->build([], idle: 20)));
         $this->assertSame(
-            ['3 reps 20→10 limit', '3 effort 0.8→0.75 limit', '4 reps 10→5 limit', '5 dropped 10→0 limit'],
+            ['2 dropped 12→0 limit', '4 dropped 10→0 limit', '5 dropped 10→0 limit'],
             $this->told($this->build([$this->cap(22.0)])),
         );
         $one = $this->build([])->blocks[3]->asked->with(['sets' => 1, 'reps' => 1, 'effort' => 0.9]);
@@ -230,8 +254,8 @@ final class SessionBuilderTest extends TestCase
      */
     #[TestWith([23, []])]
     #[TestWith([22, ['5 reps 10→7 minutes']])]
-    #[TestWith([20, ['3 reps 20→19 minutes', '4 reps 10→5 minutes', '5 reps 10→5 minutes']])]
-    #[TestWith([14, ['3 reps 20→10 minutes', '4 dropped 10→0 minutes', '5 dropped 10→0 minutes']])]
+    #[TestWith([20, ['2 reps 12→10 minutes', '4 reps 10→5 minutes', '5 reps 10→5 minutes']])]
+    #[TestWith([14, ['2 dropped 12→0 minutes', '4 dropped 10→0 minutes', '5 dropped 10→0 minutes']])]
     #[TestWith([6, [
         '1 dropped 6→0 minutes', '2 dropped 12→0 minutes', '3 dropped 20→0 minutes', '4 dropped 10→0 minutes',
         '5 dropped 10→0 minutes', '0 minutes 7→6 minutes',
@@ -248,8 +272,8 @@ final class SessionBuilderTest extends TestCase
         }
     }
 
-    /** Thrown 36 m of the longest 40 a throw costs nine tenths, at 28 m seven: after the repetitions the distance gives way, in metres. */
-    public function test_a_throw_gives_way_in_distance_after_effort(): void
+    /** Thrown 36 m of the longest 40 a throw costs nine tenths, at 28 m seven: distance gives way in metres, then the repetitions. */
+    public function test_a_throw_gives_way_in_effort_then_distance_then_repetitions(): void
     {
         $whole = $this->build([])->blocks[3]->asked->with([
             'sets' => 1, 'reps' => 20, 'repsMin' => 10, 'effort' => 0.5, 'effortMin' => 0.4, 'distanceM' => 36.0, 'distanceMinM' => 20.0,
@@ -259,13 +283,14 @@ final class SessionBuilderTest extends TestCase
             $this->frame([$this->cap($cap)], price: $price), new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]),
         );
         $this->assertSame([], $this->told($fit(18.0, $whole)));
-        $this->assertSame(['0 reps 20→11 limit'], $this->told($fit(10.0, $whole)));
-        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→28 limit'], $this->told($fit(7.01, $whole)));
-        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→35 limit'], $this->told($fit(8.75, $whole)));
-        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→20 limit'], $this->told($fit(5.0, $whole)), 'to its least');
+        $this->assertSame(['0 distance 36→28 limit'], $this->told($fit(14.01, $whole)));
+        $this->assertSame(['0 distance 36→35 limit'], $this->told($fit(17.5, $whole)));
+        $this->assertSame(['0 distance 36→20 limit'], $this->told($fit(10.0, $whole)), 'to its least');
+        $this->assertSame(['0 reps 20→14 limit', '0 distance 36→20 limit'], $this->told($fit(7.01, $whole)));
+        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→20 limit'], $this->told($fit(5.0, $whole)), 'both to their least');
         $this->assertSame(['0 dropped 20→0 limit'], $this->told($fit(3.9, $whole)));
-        $halves = $fit(8.9, $whole->with(['distanceM' => 35.5]));
-        $this->assertSame(['0 reps 20→10 limit'], $this->told($halves), 'half a metre is given back with the rest');
+        $halves = $fit(17.6, $whole->with(['distanceM' => 35.5]));
+        $this->assertSame(['0 distance 35.5→35 limit'], $this->told($halves), 'whole metres, from the least on');
         $fixed = $fit(8.0, $whole->with(['distanceMinM' => null]));
         $this->assertSame(['0 dropped 20→0 limit'], $this->told($fixed), 'a distance that may not give way');
     }

@@ -40,6 +40,10 @@ final class KeptReasonsTest extends TestCase
             ]],
             'no work for the hand today',
         ];
+        yield 'nothing to warm up for' => [
+            ['v' => 1, 'why' => 'trim', 'block' => 0, 'figures' => [...$trim, 'cause' => 'own_dose', 'limits' => [], 'what' => 'dropped']],
+            'Left out: what this session is for does not fit today.',
+        ];
         yield 'another implement' => [
             ['v' => 1, 'why' => 'swap', 'block' => null, 'figures' => ['title' => 'Whole', 'asked' => 'nothing', 'for' => null]],
             '“Whole” is left out',

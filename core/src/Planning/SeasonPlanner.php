@@ -302,6 +302,10 @@ final class SeasonPlanner
             return;
         }
         $built = $this->build($day, $rung, asGiven: false);
+        if (array_filter($built->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps > 0) === []) {
+            // Without a judged repetition it is no session on the rung.
+            $this->onRung--;
+        }
         foreach ($built->blocks as $block) {
             if ($emphasis === Emphasis::Heavy && $block->reps > 0 && $block->asked === $rung->ownDose()) {
                 $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);

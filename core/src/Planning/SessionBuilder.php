@@ -8,11 +8,13 @@ use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitFigures;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\Word;
 
 /**
  * Fits the doses of a rung to one athlete on one day: first the word, then the layoff, then the limits, in the stated order of
- * trimming. What comes out never breaks a hard limit; if nothing fits, nothing that counts is left.
+ * trimming. What comes out never breaks a hard limit. The dose the session is for gives way last: a session without it does not count
+ * on the rung, and keeps only what loads nothing of it.
  */
 final class SessionBuilder
 {
@@ -31,9 +33,14 @@ final class SessionBuilder
     /** @var \Closure(): bool whether the blocks fit what is looked at just now: the minutes, then the limits */
     private \Closure $fits;
 
+    /** @var list<int> positions of the dose the session is for */
+    private readonly array $own;
+
     /** @param  array<int, BlockPlan>  $blocks */
     private function __construct(private readonly SessionFrame $frame, array $blocks, private readonly bool $asGiven)
     {
+        $judged = array_filter($blocks, fn (BlockPlan $block): bool => $block->asked->judged);
+        $this->own = array_keys($judged === [] ? self::of(BlockKind::Whole, $blocks) : $judged);
         $this->fits = fn (): bool => $this->frame->broken($this->blocks) === [];
         $this->blocks = $blocks;
         $this->wanted = $this->blocks;
@@ -59,7 +66,7 @@ final class SessionBuilder
         $builder->wanted = $builder->blocks;
         $builder->fitLimits();
         $builder->tellLimitTrims();
-
+        $builder->leaveOutWithoutOwn();
         $builder->leaveOutUncounted();
 
         return new BuiltSession(array_values($builder->blocks), $builder->trims);
@@ -179,10 +186,9 @@ final class SessionBuilder
         $limits = $this->fits;
         $this->fits = fn (): bool => SessionClock::seconds($this->blocks) <= 60 * $minutes;
         $this->trim([
-            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'],
-            [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'],
-            [BlockKind::OtherSide, 'dropped'], [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'],
-            [BlockKind::Rehearsal, 'dropped'], [BlockKind::Whole, 'dropped'],
+            ...$this->besideOwn(),
+            [$this->beside(BlockKind::Rehearsal), 'dropped'],
+            [$this->own, 'reps'], [$this->own, 'dropped'],
         ]);
         foreach ($this->blocks as $i => $block) {
             if ($block->reps < $before[$i]->reps) {
@@ -204,24 +210,51 @@ final class SessionBuilder
     private function fitLimits(): void
     {
         $this->trim([
-            [BlockKind::GameLike, 'reps'], [BlockKind::Target, 'reps'], [BlockKind::Whole, 'reps'],
-            [BlockKind::Whole, 'effort'], [BlockKind::Whole, 'distance'],
-            [BlockKind::GameLike, 'dropped'], [BlockKind::Target, 'dropped'], [BlockKind::Whole, 'dropped'],
-            [BlockKind::Part, 'reps'], [BlockKind::Part, 'dropped'], [BlockKind::OtherSide, 'dropped'],
-            [BlockKind::Rehearsal, 'dropped'], [BlockKind::WarmUp, 'dropped'],
+            ...$this->besideOwn(),
+            [$this->beside(BlockKind::WarmUp), 'reps'],
+            [$this->own, 'effort'], [$this->own, 'distance'], [$this->own, 'reps'], [$this->own, 'dropped'],
+            [$this->beside(BlockKind::WarmUp), 'dropped'], [$this->beside(BlockKind::Rehearsal), 'dropped'],
         ]);
         $this->giveBack();
     }
 
-    /** @param  list<array{BlockKind, 'reps'|'effort'|'distance'|'dropped'}>  $steps  in the order in which they are taken, until it fits */
+    /** @return list<array{list<int>, 'reps'|'dropped'}> what gives way before the dose the session is for */
+    private function besideOwn(): array
+    {
+        $kinds = [BlockKind::GameLike, BlockKind::Target, BlockKind::Part, BlockKind::Whole];
+        $otherSide = $this->beside(BlockKind::OtherSide);
+
+        return [
+            [$otherSide, 'reps'], [$otherSide, 'dropped'],
+            ...array_map(fn (BlockKind $kind): array => [$this->beside($kind), 'reps'], $kinds),
+            ...array_map(fn (BlockKind $kind): array => [$this->beside($kind), 'dropped'], $kinds),
+        ];
+    }
+
+    /** @return list<int> positions of the blocks of a kind, without the dose the session is for */
+    private function beside(BlockKind $kind): array
+    {
+        return array_values(array_diff(array_keys(self::of($kind, $this->blocks)), $this->own));
+    }
+
+    /**
+     * @param  array<int, BlockPlan>  $blocks
+     * @return array<int, BlockPlan>
+     */
+    private static function of(BlockKind $kind, array $blocks): array
+    {
+        return array_filter($blocks, fn (BlockPlan $block): bool => $block->asked->kind === $kind);
+    }
+
+    /** @param  list<array{list<int>, 'reps'|'effort'|'distance'|'dropped'}>  $steps  in the order in which they are taken, until it fits */
     private function trim(array $steps): void
     {
-        foreach ($steps as [$kind, $what]) {
-            foreach (array_reverse(array_keys($this->blocks)) as $i) {
+        foreach ($steps as [$positions, $what]) {
+            foreach (array_reverse($positions) as $i) {
                 if (($this->fits)()) {
                     return;
                 }
-                if ($this->blocks[$i]->asked->kind === $kind && $this->blocks[$i]->reps > 0) {
+                if ($this->blocks[$i]->reps > 0) {
                     $this->lower($i, $what);
                 }
             }
@@ -258,7 +291,8 @@ final class SessionBuilder
         $low = $this->blocks[$i];
         $steps = match ($what) {
             'effort' => (int) round(($towards->effort - $low->effort) / self::EFFORT_STEP),
-            'distance' => (int) floor(($towards->distanceM ?? 0.0) - ($low->distanceM ?? 0.0)),
+            // The last step may be a part of a metre.
+            'distance' => (int) ceil(($towards->distanceM ?? 0.0) - ($low->distanceM ?? 0.0) - 1e-9),
             default => $towards->reps - $low->reps,
         };
         $at = fn (int $step): BlockPlan => match (true) {
@@ -282,27 +316,55 @@ final class SessionBuilder
     /** A later trim may have made an earlier one needless: what still fits is given back, the most valued blocks first. */
     private function giveBack(): void
     {
-        foreach (
-            [
-                BlockKind::WarmUp, BlockKind::Rehearsal, BlockKind::Part, BlockKind::Whole, BlockKind::Target,
-                BlockKind::GameLike, BlockKind::OtherSide,
-            ] as $kind
-        ) {
-            foreach ($this->blocks as $i => $block) {
-                $wanted = $this->wanted[$i];
-                if ($block->asked->kind !== $kind || $wanted->reps === 0) {
-                    continue;
-                }
-                if ($block->reps === 0) {
-                    $this->restoreDropped($i, $wanted);
-                }
-                if ($this->blocks[$i]->reps > 0) {
-                    foreach (['effort', 'distance', 'reps'] as $what) {
-                        $this->raise($i, $what, $wanted);
-                    }
+        $kinds = [
+            BlockKind::WarmUp, BlockKind::Rehearsal, BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike,
+            BlockKind::OtherSide,
+        ];
+        foreach ([...$this->own, ...array_merge(...array_map($this->beside(...), $kinds))] as $i) {
+            $wanted = $this->wanted[$i];
+            if ($wanted->reps === 0) {
+                continue;
+            }
+            if ($this->blocks[$i]->reps === 0) {
+                $this->restoreDropped($i, $wanted);
+            }
+            if ($this->blocks[$i]->reps > 0) {
+                foreach (['effort', 'distance', 'reps'] as $what) {
+                    $this->raise($i, $what, $wanted);
                 }
             }
         }
+    }
+
+    /** Where a limit took all of the dose the session is for, nothing warms up for it or finishes it: a rehearsal and the rest stay. */
+    private function leaveOutWithoutOwn(): void
+    {
+        $all = $this->wanted;
+        $asked = array_filter($this->own, fn (int $i): bool => $all[$i]->reps > 0);
+        if ($asked === [] || array_filter($asked, fn (int $i): bool => $this->blocks[$i]->reps > 0) !== []) {
+            return;
+        }
+        foreach ($this->blocks as $i => $block) {
+            $isOfIt = array_filter($asked, fn (int $own): bool => $this->shares($all[$own]->asked, $block->asked)) !== [];
+            if ($block->reps > 0 && $isOfIt && $block->asked->kind !== BlockKind::Rehearsal) {
+                $isOfLimit = fn (Trim $trim): bool => $trim->block === $i && $trim->cause === 'limit';
+                $this->trims = [
+                    ...array_values(array_filter($this->trims, fn (Trim $trim): bool => ! $isOfLimit($trim))),
+                    new Trim($i, 'dropped', $all[$i]->reps, 0, 'own_dose'),
+                ];
+                $this->blocks[$i] = $block->withReps(0);
+            }
+        }
+    }
+
+    /** Whether two doses load a part together: the same arm or hand, the trunk or the legs. */
+    private function shares(BlockDose $own, BlockDose $other): bool
+    {
+        return array_filter(
+            $own->loadedChannels(),
+            fn (Channel $channel): bool => in_array($channel, $other->loadedChannels(), true)
+                && (! $channel->hasSides() || $own->side === $other->side),
+        ) !== [];
     }
 
     /** A dropped block comes back when at least its least worthwhile dose fits, at the effort and distance it was lowered to. */

@@ -9,7 +9,7 @@ final readonly class Standing
 {
     /**
      * @param  string  $rung  id
-     * @param  int  $sessions  finished on the rung
+     * @param  int  $sessions  finished on the rung, with repetitions of its own dose
      * @param  Pace|null  $reached  the dose of the last heavy day on it
      */
     public function __construct(public string $rung, public int $sessions = 0, public ?Pace $reached = null) {}

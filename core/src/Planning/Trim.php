@@ -18,7 +18,7 @@ final readonly class Trim
      * @param  int|null  $block  position of the block in the session, from 0; null when the block is left out whole
      * @param  'reps'|'effort'|'distance'|'dropped'|'minutes'  $what  minutes: even the shortest session takes longer
      * @param  float  $from  repetitions, effort (0 to 1) or metres
-     * @param  'limit'|'word'|'layoff'|'minutes'  $cause
+     * @param  'limit'|'word'|'layoff'|'minutes'|'own_dose'  $cause  own_dose: what it belongs to does not fit today
      * @param  list<LimitFigures>  $limits  the limits that would be over with one step more, for cause `limit`
      * @param  Word|null  $word  for cause `word`
      * @param  list<Channel>  $channels  for cause `word`: the channels that have it
