@@ -117,8 +117,11 @@ $seen = function (SeasonPlan $plan, string $measure): array {
     ];
 };
 
-echo '| age | usual week | sessions a week | goal reached | own dose, reps a week | sessions without it | units a week | fullest limit, mean |'
-    ." light weeks at 60 to 85 % | heavy days in a row |\n|".str_repeat(' --- |', 10)."\n";
+$titles = [
+    'age', 'usual week, units', 'sessions a week', 'goal reached', 'own dose, reps a week', 'sessions without it', 'units a week',
+    'fullest limit, mean', 'light weeks at 60 to 85 %', 'heavy days in a row',
+];
+echo '| '.implode(' | ', $titles)." |\n|".str_repeat(' --- |', count($titles))."\n";
 foreach (AGES as $age) {
     foreach (USUAL as $name => $units) {
         foreach (array_keys(WEEKDAYS) as $sessions) {
