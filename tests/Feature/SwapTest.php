@@ -20,9 +20,11 @@ use Database\Factories\UserFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** The work of the day is taken away, and what is left is taken up in one touch. */
+#[Group('once')]
 final class SwapTest extends TestCase
 {
     private Athlete $athlete;
