@@ -36,6 +36,7 @@ use App\Wording\SheetWording;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\CountedElsewhere;
 use Augendo\Core\Courtside\TapFold;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
@@ -222,7 +223,7 @@ final class CourtsideScreen
         $rows = [];
         foreach (array_filter($plans, fn (BlockPlan $plan): bool => $plan->reps > 0) as $plan) {
             foreach (Side::cases() as $side) {
-                $load = self::load($plan)."|{$side->value}";
+                $load = self::load($plan->asked)."|{$side->value}";
                 $rows[$load] ??= self::stopRows(
                     $table,
                     $load,
@@ -258,10 +259,10 @@ final class CourtsideScreen
         return $rows;
     }
 
-    /** Names what a block loads. */
-    private static function load(BlockPlan $plan): string
+    /** Names what a dose loads. */
+    private static function load(BlockDose $dose): string
     {
-        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $plan->asked->loadedChannels()));
+        return implode(',', array_map(fn (Channel $channel): string => $channel->value, $dose->loadedChannels()));
     }
 
     /** @return list<string> ids of the reports that these answers know of */
@@ -300,7 +301,7 @@ final class CourtsideScreen
         foreach (TapFold::standing($open->sheet->taps()) as $rep) {
             $block = $blocks[$rep->blockId]->dose(app(Library::class));
             $side = $open->athlete->throwing_side->bodySide(Side::from($rep->side));
-            $key = "{$rep->blockId}|{$side}";
+            $key = self::load($block)."|{$side}";
             if (! array_key_exists($key, $stopped)) {
                 $stopped[$key] = $health->stoppedSince($open->athlete, $open->squad, $block->loadedChannels(), $side);
             }
@@ -342,7 +343,7 @@ final class CourtsideScreen
                 && $dose->skill->family !== Family::Jump,
             lands: $dose->skill->landingsPerRep > 0.0,
             doses: array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses),
-            load: self::load($planned),
+            load: self::load($planned->asked),
         );
     }
 

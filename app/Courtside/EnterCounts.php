@@ -81,11 +81,9 @@ final class EnterCounts
             }
             $of = array_values(array_filter($standing, fn (Tap $rep): bool => $rep->blockId === $block['id']));
             $good = $block['good'] ?? null;
-            if ($good !== null && ($of !== [] || ! $known[$block['id']]->judged)) {
-                $why = $of === []
-                    ? "“{$known[$block['id']]->title}” is not judged: leave out how many were good."
-                    : "“{$known[$block['id']]->title}” was counted already, with its verdicts. Load the page again.";
-                throw new Problem(ProblemType::AlreadyCounted, $why, ["blocks.{$i}.good" => [$why]]);
+            if ($good !== null && ! $known[$block['id']]->judged) {
+                $why = "“{$known[$block['id']]->title}” is not judged: leave out how many were good.";
+                throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ["blocks.{$i}.good" => [$why]]);
             }
             $change = CountChange::of($of, $block['reps'], $good);
             if (! $change->isNothing()) {

@@ -86,13 +86,13 @@ final class Attendances
     /** @param  list<Attendance|null>  $marks */
     private static function row(TrainingSession $session, Athlete $athlete, array $marks): AttendanceRowView
     {
-        $planned = array_filter($marks, fn (?Attendance $mark): bool => $mark !== null && $mark !== Attendance::Away);
+        $expected = array_filter($marks, fn (?Attendance $mark): bool => $mark?->wasExpected() ?? false);
 
         return new AttendanceRowView(
             athlete: Cards::athlete($athlete, $session->day()),
             marks: array_map(fn (?Attendance $mark): ?string => $mark?->value, $marks),
-            there: count(array_filter($planned, fn (Attendance $mark): bool => $mark->wasThere())),
-            of: count($planned),
+            there: count(array_filter($expected, fn (Attendance $mark): bool => $mark->wasThere())),
+            of: count($expected),
         );
     }
 }

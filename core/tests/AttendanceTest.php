@@ -31,8 +31,11 @@ final class AttendanceTest extends TestCase
         $this->assertSame(Attendance::Came, Attendance::Came->over(Attendance::Away));
         $this->assertSame(Attendance::NotThere, Attendance::NotThere->over(null));
         $this->assertSame(
-            [true, true, true, false, false, false],
-            array_map(fn (Attendance $each): bool => $each->wasThere(), Attendance::cases()),
+            [[true, true, true, false, false, false], [true, true, true, true, false, true]],
+            [
+                array_map(fn (Attendance $each): bool => $each->wasThere(), Attendance::cases()),
+                array_map(fn (Attendance $each): bool => $each->wasExpected(), Attendance::cases()),
+            ],
         );
     }
 }

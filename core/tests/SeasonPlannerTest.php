@@ -155,6 +155,18 @@ final class SeasonPlannerTest extends TestCase
         new SeasonAsk(Day::of(self::FROM), Day::of(self::FROM), [8], null);
     }
 
+    public function test_sessions_without_their_own_dose_are_none_on_the_rung(): void
+    {
+        $little = [new CapLimit(new LimitTerms('day', 'Day', 'test', Severity::Hard, null, new LimitFilter), Measure::Arm, 1, 1.0)];
+        $plan = $this->plan([1, 3, 5], 63, 'last', limits: $little);
+        $this->assertGreaterThan(20, count($plan->days));
+        foreach ($plan->days as $day) {
+            $this->assertFalse($day->built?->hasOwnDose(), $day->day->iso());
+        }
+        $this->assertCount(1, array_unique(array_map(fn (SeasonDay $day): ?string => $day->rung?->id, $plan->days)), 'nobody moves on');
+        $this->assertSame('too_near', $plan->problems[0]->code);
+    }
+
     public function test_a_missed_week_is_not_made_up(): void
     {
         $trained = $this->weeks(6, 30);

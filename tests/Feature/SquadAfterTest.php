@@ -151,12 +151,13 @@ final class SquadAfterTest extends TestCase
         $ticked = fn (bool $judged): array => collect($row['blocks'])->where('judged', $judged)
             ->map(fn (array $block): array => ['id' => $block['id'], 'reps' => 6, 'good' => 4])->values()->all();
         $send([['id' => $row['blocks'][0]['id'], 'reps' => 3, 'good' => 4]])->assertUnprocessable();
-        $send($ticked(false))->assertConflict()->assertJsonPath('detail', fn (string $why): bool => str_contains($why, 'is not judged'));
-        $send([...$ticked(true)])->assertNoContent();
+        $send($ticked(false))->assertUnprocessable()
+            ->assertJsonPath('detail', fn (string $why): bool => str_contains($why, 'is not judged'));
+        $send($ticked(true))->assertNoContent();
         $after = $this->getJson("/api/sheets/{$row['sheet_id']}/after")->assertOk()->json();
         $judged = count($ticked(true));
         $this->assertSame([6 * $judged, 'Paper'], [$after['observed'], $after['corrections'][0]['reason']]);
-        $send([['id' => $ticked(true)[0]['id'], 'reps' => 8, 'good' => 8]])->assertConflict();
+        $send([['id' => $ticked(true)[0]['id'], 'reps' => 8, 'good' => 8]])->assertUnprocessable();
     }
 
     public function test_who_came_is_a_list_with_the_sessions_before(): void

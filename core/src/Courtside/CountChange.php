@@ -44,7 +44,7 @@ final readonly class CountChange
             throw new InvalidValue("Of {$after} repetitions none to all were good, not {$good}.");
         }
         if ($good !== null && $standing !== []) {
-            throw new InvalidValue('Who counted these judged them then: good ones are not told afterwards.');
+            throw new InvalidValue('These were counted already, with their verdicts: how many were good is not told afterwards.');
         }
         if ($after < 0 || $after > self::MOST_REPS) {
             throw new InvalidValue('Repetitions lie between 0 and '.self::MOST_REPS.", not {$after}.");

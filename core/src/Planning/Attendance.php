@@ -37,6 +37,12 @@ enum Attendance: string
         };
     }
 
+    /** Whoever was away beforehand is not missed. */
+    public function wasExpected(): bool
+    {
+        return $this !== self::Away;
+    }
+
     public function wasThere(): bool
     {
         return in_array($this, [self::Came, self::Late, self::LeftEarly], true);

@@ -21,6 +21,12 @@ final readonly class BuiltSession
         return array_filter($this->trims, fn (Trim $trim): bool => $trim->cause === 'limit') !== [];
     }
 
+    /** Whether a judged repetition is left: without one it is no session on the rung. */
+    public function hasOwnDose(): bool
+    {
+        return array_filter($this->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps > 0) !== [];
+    }
+
     /** What the rung asks, whatever the day held: of a session that is over and is only written down. */
     public static function asAsked(Rung $rung): self
     {

@@ -288,8 +288,7 @@ final class SeasonPlanner
             $this->moveOn($emphasis, $goal, $sessionsLeft);
         }
         $own = $this->ladder->rungs[$this->position];
-        $this->onRung++;
-        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 1);
+        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 0);
         if ($layoff->isDue($side) && $this->reached !== null) {
             // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and
             // a light day stays light.
@@ -299,19 +298,18 @@ final class SeasonPlanner
         $rung = $pace->on($own);
         if (! $within) {
             // Only how soon the goal can be reached is still asked for.
+            $this->onRung++;
+
             return;
         }
         $built = $this->build($day, $rung, asGiven: false);
-        if (array_filter($built->blocks, fn (BlockPlan $block): bool => $block->asked->judged && $block->reps > 0) === []) {
-            // Without a judged repetition it is no session on the rung.
-            $this->onRung--;
-        }
+        $this->onRung += $built->hasOwnDose() ? 1 : 0;
         foreach ($built->blocks as $block) {
             if ($emphasis === Emphasis::Heavy && $block->reps > 0 && $block->asked === $rung->ownDose()) {
                 $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);
             }
         }
-        if ($emphasis !== Emphasis::Heavy && $pace->raised !== []) {
+        if ($emphasis !== Emphasis::Heavy && $pace->raised !== [] && $built->hasOwnDose()) {
             // A rung begun on a light day asks for its least effort and distance there already; the next heavy day goes on from them.
             $this->reached = Pace::at(max($this->reached->reps ?? 0, $pace->reps), $pace->effort, $pace->distanceM);
         }

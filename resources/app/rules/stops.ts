@@ -3,9 +3,6 @@
 import type { Courtside, CourtsideBlock } from '../api/client';
 import type { KeptReport } from '../offline/store';
 
-/** The top of the scale that soreness is told on. */
-const WORST = 10;
-
 export type Stop = { word: 'none' | 'refer'; report: KeptReport['report'] };
 
 /**
@@ -27,17 +24,26 @@ export function stopFrom(pack: Courtside, kept: KeptReport[], block: CourtsideBl
 
 /** Whether this sort of report could stop work of a block at all: what it does not load is no reason to look. */
 export function touches(pack: Courtside, report: KeptReport['report'], block: CourtsideBlock, side: string): boolean {
-    return wordOf(pack, { ...report, score: WORST }, `${block.load}|${side}`) !== null;
+    const from = fromWhen(pack, report, `${block.load}|${side}`);
+    return from === null || from.refer !== NEVER || from.none !== NEVER;
 }
 
+const NEVER = '-';
+
 function wordOf(pack: Courtside, report: KeptReport['report'], load: string): Stop['word'] | null {
+    const from = fromWhen(pack, report, load);
+    // What the table does not know is the strictest case, unless nothing is sore.
+    if (from === null) return report.score > 0 ? 'refer' : null;
+    const reaches = (score: string): boolean => score !== NEVER && report.score >= Number.parseInt(score, 36);
+    return reaches(from.refer) ? 'refer' : reaches(from.none) ? 'none' : null;
+}
+
+/** From which score on a place stops such work, as the table writes it; null where it knows nothing of it. */
+function fromWhen(pack: Courtside, report: KeptReport['report'], load: string): Record<Stop['word'], string> | null {
     const place = pack.stops.places.indexOf(`${report.site}|${report.side ?? ''}`);
     const row = pack.stops.rows.find(
         (each) => each.load === load && each.moment === pack.stops.moments[report.moment] && each.kind === report.kind,
     );
-    // A place the table does not know is the strictest case, unless nothing is sore.
-    if (place < 0 || row === undefined) return report.score > 0 ? 'refer' : null;
-    const reaches = (from: string): boolean =>
-        from[place] !== '-' && report.score >= Number.parseInt(from[place] ?? '0', 36);
-    return reaches(row.refer) ? 'refer' : reaches(row.none) ? 'none' : null;
+    const [refer, none] = [row?.refer[place], row?.none[place]];
+    return refer === undefined || none === undefined ? null : { refer, none };
 }
