@@ -17,6 +17,7 @@ use Augendo\Core\Planning\OtherWork;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\Word;
 
 /** What took the work of the day away, and what is left to do instead. */
 final class SwapScreen
@@ -75,12 +76,13 @@ final class SwapScreen
         $wording = app(SheetWording::class);
         $said = array_map(fn (SheetNote $note): string => $wording->note($note, $open->sheet), array_filter(
             $open->sheet->notes(),
-            fn (SheetNote $note): bool => in_array($note->why, ['way_back', 'way_back_elsewhere'], true)
+            fn (SheetNote $note): bool => in_array($note->why, ['way_back', 'way_back_elsewhere', 'room'], true)
                 || ($note->why === 'trim' && ($note->figures['what'] ?? null) === 'dropped'),
         ));
-        $word = ReadinessAnswers::why($open->readiness());
+        // “Nothing sore” explains nothing where the hall, a limit or a way back took the work.
+        $word = $open->readiness()->word === Word::Full && $said !== [] ? [] : [ReadinessAnswers::why($open->readiness())];
 
-        return array_values(array_unique([$word, ...$said]));
+        return array_values(array_unique([...$word, ...$said]));
     }
 
     private static function ask(SorenessReport $report, bool $running): AskAgainView

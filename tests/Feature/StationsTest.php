@@ -102,6 +102,7 @@ final class StationsTest extends TestCase
         Carbon::setTestNow(Carbon::parse("{$this->session->held_on} 08:00", 'Europe/Lisbon'));
         $this->assertTrue(collect($this->shown()['members'])->firstWhere('athlete.given_name', 'Tomas')['swap']);
         $offer = $this->getJson("/api/sheets/{$tomas->id}/swap")->assertOk()->json();
+        $this->assertStringStartsWith('No space holds', end($offer['why']), json_encode($offer['why']));
         $judged = array_filter($offer['lines'], fn (array $line): bool => $line['judged']);
         $this->assertSame(['Volleyball, 270 g'], array_values(array_unique(array_column($judged, 'object'))), json_encode($offer));
         $this->postJson("/api/sessions/{$this->session->id}/undo")->assertOk();
