@@ -40,9 +40,11 @@ const AGES = [9, 14, 25];
 const USUAL = ['none' => 0, 'ordinary' => 100, 'large' => 300];
 const WEEKDAYS = [2 => [2, 5], 3 => [1, 3, 5], 4 => [1, 2, 4, 6]];
 const RECORD_EFFORT = 0.7;
+const HEAVY_APART = 3;
 
 $library = new Library(dirname(__DIR__).'/library');
 $limits = $library->ruleSet('starter')->limits;
+$doses = $library->doses();
 
 /** @return list<CostedSet> of three days a week, together the usual week */
 $usual = function (Ladder $ladder, SetCost $price, string $measure, int $units): array {
@@ -60,7 +62,7 @@ $usual = function (Ladder $ladder, SetCost $price, string $measure, int $units):
     return $sets;
 };
 
-$season = function (Ladder $ladder, int $age, string $measure, int $units, int $sessions) use ($limits, $usual): SeasonPlan {
+$season = function (Ladder $ladder, int $age, string $measure, int $units, int $sessions) use ($limits, $usual, $doses): SeasonPlan {
     $from = Day::of(FROM);
     $profile = new AthleteProfile($from->plus(-366 * $age));
     $price = new SetCost($profile);
@@ -70,8 +72,8 @@ $season = function (Ladder $ladder, int $age, string $measure, int $units, int $
 
     return SeasonPlanner::plan(
         ask: new SeasonAsk($from, $from->plus(7 * WEEKS - 1), WEEKDAYS[$sessions], $last),
-        ladder: $ladder,
-        standing: new Standing($ladder->rungs[1]->id),
+        ladder: $ladder->forAthlete($profile, $from, $doses),
+        standing: new Standing($ladder->rungs[1]->id, shares: $doses->at($age)),
         price: $price,
         record: new LoadRecord($usual($ladder, $price, $measure, $units)),
         limits: new LimitCalendar($limits, $profile),
@@ -82,7 +84,12 @@ $season = function (Ladder $ladder, int $age, string $measure, int $units, int $
 };
 
 /** @return array<string, float> sums over the sessions of a season */
-$seen = function (SeasonPlan $plan, string $measure): array {
+$seen = function (SeasonPlan $plan, string $measure, float $usualDay): array {
+    $costliest = function (Day $on) use ($plan, $measure, $usualDay): float {
+        $lately = array_filter($plan->days, fn (SeasonDay $day): bool => $on->isAfter($day->day) && $on->daysSince($day->day) <= 28);
+
+        return max([$usualDay, ...array_map(fn (SeasonDay $day): float => $day->cost($measure), $lately)]);
+    };
     $own = fn (SeasonDay $day): int => array_sum(array_map(
         fn (BlockPlan $block): int => $block->asked->judged ? $block->reps : 0, $day->built->blocks ?? [],
     ));
@@ -101,7 +108,23 @@ $seen = function (SeasonPlan $plan, string $measure): array {
     $heavy = array_values(array_filter($plan->days, fn (SeasonDay $day): bool => $day->emphasis === Emphasis::Heavy));
     $pairs = 0;
     foreach (array_slice($heavy, 1) as $i => $day) {
-        $pairs += $day->day->ordinal - $heavy[$i]->day->ordinal === 1 ? 1 : 0;
+        $pairs += $day->day->ordinal - $heavy[$i]->day->ordinal < HEAVY_APART ? 1 : 0;
+    }
+    // A day that begins a rung has its new thing: nothing else may be raised over the day before, nor the day cost more than any lately.
+    $raises = $steps = 0;
+    $before = null;
+    foreach ($heavy as $day) {
+        $pace = $day->pace;
+        if ($before?->pace !== null && $pace !== null) {
+            $up = [
+                $pace->reps > $before->pace->reps && (! $day->begins || $day->cost($measure) > 1.05 * $costliest($day->day)),
+                $pace->effort > $before->pace->effort + 1e-9,
+                $before->pace->distanceM !== null && $pace->distanceM > $before->pace->distanceM + 1e-9,
+            ];
+            $raises += count(array_filter($up)) + ($day->begins ? 1 : 0) > 1 ? 1 : 0;
+            $steps += $pace->effort > $before->pace->effort + 0.25 + 1e-9 ? 1 : 0;
+        }
+        $before = $day;
     }
 
     return [
@@ -114,12 +137,14 @@ $seen = function (SeasonPlan $plan, string $measure): array {
         'light_weeks' => count($light),
         'light_fit' => count(array_filter($light, fn (float $share): bool => $share >= 0.6 && $share <= 0.85)),
         'heavy_pairs' => $pairs,
+        'two_raises' => $raises,
+        'steps' => $steps,
     ];
 };
 
 $titles = [
     'age', 'usual week, units', 'sessions a week', 'goal reached', 'own dose, reps a week', 'sessions without it', 'units a week',
-    'fullest limit, mean', 'light weeks at 60 to 85 %', 'heavy days in a row',
+    'fullest limit, mean', 'light weeks at 60 to 85 %', 'heavy days too near', 'two raises', 'steps over 25 points',
 ];
 echo '| '.implode(' | ', $titles)." |\n|".str_repeat(' --- |', count($titles))."\n";
 foreach (AGES as $age) {
@@ -129,15 +154,15 @@ foreach (AGES as $age) {
             foreach ($library->ladderIds() as $id) {
                 $ladder = $library->ladder($id);
                 $measure = $ladder->skill->arm > 0.0 ? 'arm' : 'landings';
-                $rows[] = $seen($season($ladder, $age, $measure, $units, $sessions), $measure);
+                $rows[] = $seen($season($ladder, $age, $measure, $units, $sessions), $measure, $units / 3);
             }
             $sum = fn (string $of): float => array_sum(array_column($rows, $of));
             $ladders = count($rows);
             printf(
-                "| %d | %s | %d | %d of %d | %.0f | %d of %d | %.0f against %d | %.0f %% | %d of %d | %d |\n",
+                "| %d | %s | %d | %d of %d | %.0f | %d of %d | %.0f against %d | %.0f %% | %d of %d | %d | %d | %d |\n",
                 $age, $name, $sessions, $sum('reached'), $ladders, $sum('own') / $ladders / WEEKS, $sum('without'), $sum('sessions'),
                 $sum('units') / $ladders / WEEKS, $units, 100 * $sum('fullest') / $ladders, $sum('light_fit'), $sum('light_weeks'),
-                $sum('heavy_pairs'),
+                $sum('heavy_pairs'), $sum('two_raises'), $sum('steps'),
             );
         }
     }

@@ -83,7 +83,7 @@ final class Standings
     {
         return $this->ladders["{$placement->athlete_id} {$placement->ladder}"] ??= $this->library
             ->ladder($placement->ladder)
-            ->forAthlete($this->profiles[$placement->athlete_id], $this->on);
+            ->forAthlete($this->profiles[$placement->athlete_id], $this->on, $this->library->doses());
     }
 
     public function rung(Placement $placement): Rung

@@ -16,6 +16,7 @@ final class SchemaCheck
     private const SCHEMAS = [
         'skills.json' => 'skills',
         'objects.json' => 'objects',
+        'doses.json' => 'doses',
         'ladders/*.json' => 'ladder',
         'rule-sets/*.json' => 'rule-set',
     ];

@@ -7,6 +7,8 @@ namespace App\Seasons;
 use App\Athletes\Answers\NamedView;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
+use App\Seasons\Answers\ExpectedRungView;
+use App\Seasons\Answers\SeasonChangeView;
 use App\Seasons\Answers\SeasonDayView;
 use App\Seasons\Answers\SeasonPointView;
 use App\Seasons\Answers\SeasonProblemView;
@@ -18,9 +20,11 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\ExpectedRung;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
@@ -86,10 +90,17 @@ final class SeasonScreen
                 $record = $record->with([...($planned[$iso] ?? null)->sets ?? [], ...$beside[$ordinal] ?? []]);
             }
             $last = Day::fromOrdinal($monday + 7 * $number + 6);
+            $inWeek = array_values(array_filter($plan->days, fn (SeasonDay $each): bool => $each->week === $number));
+            $fullest = LimitState::fullest(array_values(array_filter(array_map(fn (SeasonDay $each) => $each->fullest, $inWeek))));
             $weeks[] = new SeasonWeekView(
                 number: $number + 1,
                 monday: Day::fromOrdinal($monday + 7 * $number)->iso(),
-                lighter: $number % 4 === 3,
+                lighter: in_array($number, $plan->lightWeeks, true),
+                fresh: $plan->taperFrom !== null && ! $plan->taperFrom->isAfter($last),
+                begins: self::begun($inWeek),
+                own_reps: array_sum(array_map(fn (SeasonDay $each): int => $each->ownReps(), $inWeek)),
+                fullest: $fullest === null ? null : Wording::limitName($fullest->limit->label),
+                fullest_share: $fullest?->share(),
                 arm: array_sum(array_map(fn (SeasonDayView $each): float => $each->arm, $days)),
                 arm_done: $arm->sum($monday + 7 * $number, $last->ordinal),
                 arm_max: $day->limits->armStep($last, $record)?->gauge($record, $last)->read([])->max,
@@ -128,6 +139,16 @@ final class SeasonScreen
             }, $plan->problems),
             missed: self::missed($season, $today),
             differs: $season->exists && ! $season->waiting && self::differs($season, $plan, $today),
+            changes: $season->exists && ! $season->waiting ? self::changes($season, $plan, $today) : [],
+            expected: array_map(fn (ExpectedRung $each): ExpectedRungView => new ExpectedRungView(
+                id: $each->rung,
+                name: $this->rungName($season, $each->rung),
+                early: $each->early?->iso(),
+                likely: $each->likely?->iso(),
+                late: $each->late?->iso(),
+            ), $plan->expected),
+            learning: PlanWording::learning($plan->rate),
+            begun_from: PlanWording::begunFrom($plan->carried, self::unitsByWeek($plan)),
             weeks: $weeks,
             curve: $this->curve($season, $plan, $today, $arm->byDay()),
             cautions: $ladder->cautions,
@@ -138,6 +159,30 @@ final class SeasonScreen
     private static function sum(array $sets, string $measure): float
     {
         return array_sum(array_map(fn (CostedSet $set): float => $set->cost[$measure], $sets));
+    }
+
+    /**
+     * @param  list<SeasonDay>  $days
+     * @return list<string> names of the rungs begun on them
+     */
+    private static function begun(array $days): array
+    {
+        $begun = array_filter($days, fn (SeasonDay $day): bool => $day->begins);
+
+        return array_values(array_unique(array_map(fn (SeasonDay $day): string => (string) $day->rung?->name, $begun)));
+    }
+
+    /** @return list<float> units of the part the season loads most, of each whole week */
+    private static function unitsByWeek(SeasonPlan $plan): array
+    {
+        $measure = $plan->carried->channel->measure()->value;
+        $weeks = [];
+        foreach ($plan->days as $day) {
+            $weeks[$day->week] = ($weeks[$day->week] ?? 0.0) + $day->cost($measure);
+        }
+        $whole = array_slice($weeks, 1, -1);
+
+        return array_values($whole === [] ? $weeks : $whole);
     }
 
     private function rungName(Season $season, string $rung): string
@@ -162,6 +207,9 @@ final class SeasonScreen
             distance_m: null,
             arm: $arm,
             landings: $landings,
+            own_reps: 0,
+            begins: false,
+            why: [],
             raised: [],
             trims: [],
             needs_clearance: false,
@@ -194,6 +242,9 @@ final class SeasonScreen
                 distance_m: null,
                 arm: self::sum($beside, 'arm') + $doneArm,
                 landings: self::sum($beside, 'landings'),
+                own_reps: 0,
+                begins: false,
+                why: [],
                 raised: [],
                 trims: [],
                 needs_clearance: false,
@@ -220,6 +271,9 @@ final class SeasonScreen
             distance_m: $own?->distanceM,
             arm: $day->cost('arm') + self::sum($beside, 'arm') + $doneArm,
             landings: $day->cost('landings') + self::sum($beside, 'landings'),
+            own_reps: $day->ownReps(),
+            begins: $day->begins,
+            why: PlanWording::whyDay($day),
             raised: array_map(PlanWording::raised(...), $day->pace->raised ?? []),
             trims: array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []),
             needs_clearance: $day->clearance,
@@ -282,16 +336,44 @@ final class SeasonScreen
 
     private static function differs(Season $season, SeasonPlan $plan, Day $today): bool
     {
+        return self::changed($season, $plan, $today) !== [];
+    }
+
+    /** @return list<SeasonChangeView> */
+    private static function changes(Season $season, SeasonPlan $plan, Day $today): array
+    {
+        return array_map(
+            fn (array $change): SeasonChangeView => new SeasonChangeView(
+                $change['date'], PlanWording::agreedDay($change['was']), PlanWording::agreedDay($change['now']),
+            ),
+            self::changed($season, $plan, $today),
+        );
+    }
+
+    /**
+     * Days ahead that are of another rung or cost another amount.
+     *
+     * @return list<array{date: string, was: array<string, mixed>|null, now: array<string, mixed>|null}>
+     */
+    private static function changed(Season $season, SeasonPlan $plan, Day $today): array
+    {
         $now = [];
         foreach ($plan->days as $day) {
-            $now[$day->day->iso()] = (int) round($day->cost('arm') + $day->cost('landings'));
+            $now[$day->day->iso()] = Seasons::expected($day);
         }
-        $agreed = array_map(
-            fn (array $each): int => (int) round($each['arm'] + $each['landings']),
-            array_filter($season->agreed, fn (string $day): bool => $day >= $today->iso(), ARRAY_FILTER_USE_KEY),
-        );
+        $was = array_filter($season->agreed, fn (string $day): bool => $day >= $today->iso(), ARRAY_FILTER_USE_KEY);
+        $units = fn (?array $day): ?int => $day === null ? null : (int) round($day['arm'] + $day['landings']);
+        $dates = array_keys($was + $now);
+        sort($dates);
+        $changed = [];
+        foreach ($dates as $date) {
+            [$before, $after] = [$was[$date] ?? null, $now[$date] ?? null];
+            if ($units($before) !== $units($after) || ($before['title'] ?? null) !== ($after['title'] ?? null)) {
+                $changed[] = ['date' => $date, 'was' => $before, 'now' => $after];
+            }
+        }
 
-        return $now != $agreed;
+        return $changed;
     }
 
     /**

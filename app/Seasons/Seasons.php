@@ -24,9 +24,11 @@ use App\Sessions\TrainingSession;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Instant;
+use Augendo\Core\Library\DoseShares;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Planning\Carried;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\MatchEvent;
 use Augendo\Core\Planning\Pace;
@@ -85,8 +87,10 @@ final class Seasons
 
         return SeasonPlanner::plan(
             ask: $ask,
-            ladder: $ladder->forAthlete($day->load->profile, $today)->onFloor(Surface::tryFrom((string) $season->squad->floor)),
-            standing: $this->standing($athlete, $placement),
+            ladder: $ladder
+                ->forAthlete($day->load->profile, $today, $this->library->doses())
+                ->onFloor(Surface::tryFrom((string) $season->squad->floor)),
+            standing: $this->standing($season, $placement, $today, $this->library->doses()->at($day->load->age)),
             price: $day->load->price,
             record: $day->load->record,
             limits: $day->limits,
@@ -126,7 +130,7 @@ final class Seasons
     /** @return array<string, Sheet> the sheet each training day of the season uses, by day: its own, else the first there is */
     private function sheetsUsed(Season $season, SeasonAsk $ask, Day $today): array
     {
-        $days = $ask->trainingDays();
+        $days = array_flip($ask->trainingDays());
         $used = [];
         $sheets = Sheet::query()
             ->where('athlete_id', $season->athlete_id)
@@ -198,33 +202,40 @@ final class Seasons
         );
     }
 
-    private function standing(Athlete $athlete, Placement $placement): Standing
+    private function standing(Season $season, Placement $placement, Day $today, DoseShares $shares): Standing
     {
+        // The dose of a rung goes on from that of the rung before it.
+        $lately = $today->plus(-Carried::DAYS)->iso();
+        $entered = substr($placement->entered_on, 0, 10);
         $sheets = Sheet::query()
             ->with('blocks')
-            ->where('athlete_id', $athlete->id)
+            ->where('athlete_id', $season->athlete_id)
             ->where('ladder', $placement->ladder)
-            ->where('rung', $placement->rung)
             ->whereNull('return_stage')
-            ->where('state', 'finished')->where('held_on', '>=', substr($placement->entered_on, 0, 10))->orderByDesc('held_on')->get();
+            ->where('state', 'finished')
+            ->where('held_on', '>=', min($lately, $entered))
+            ->orderByDesc('held_on')
+            ->get();
         $judged = fn (Sheet $sheet): Collection => $sheet->blocks->where('judged', true)->where('reps', '>', 0);
         $done = DB::table('work_sets')->whereIn('block_id', $sheets->flatMap($judged)->pluck('id'))
             ->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
-        $reached = null;
-        foreach ($sheets as $sheet) {
-            $block = $judged($sheet)->first();
-            if ($block !== null && ($sheet->pace['emphasis'] ?? Emphasis::Heavy->value) === Emphasis::Heavy->value) {
-                $reps = (int) ($done[$block->id] ?? 0);
-                $reached = $reps > 0 ? Pace::at($reps, (float) $block->effort, $block->distance_m) : null;
-                break;
-            }
-        }
         // A session without its own dose is no session on the rung.
-        $sessions = $sheets->filter(fn (Sheet $sheet): bool => $judged($sheet)->contains(
+        $worked = $sheets->filter(fn (Sheet $sheet): bool => $judged($sheet)->contains(
             fn (SheetBlock $block): bool => ($done[$block->id] ?? 0) > 0,
         ));
+        $onRung = $worked->filter(fn (Sheet $sheet): bool => $sheet->rung === $placement->rung && $sheet->day()->iso() >= $entered);
+        $heavy = $worked->first(fn (Sheet $sheet): bool => (
+            $sheet->pace['emphasis'] ?? Emphasis::Heavy->value
+        ) === Emphasis::Heavy->value);
+        $block = $heavy === null ? null : $judged($heavy)->first(fn (SheetBlock $each): bool => ($done[$each->id] ?? 0) > 0);
 
-        return new Standing($placement->rung, $sessions->count(), $reached);
+        return new Standing(
+            rung: $placement->rung,
+            sessions: $onRung->count(),
+            reached: $block === null ? null : Pace::at((int) $done[$block->id], (float) $block->effort, $block->distance_m),
+            shares: $shares,
+            rate: (new RungsClimbed($this->library))->rate($season->athlete_id, $season->squad, $today),
+        );
     }
 
     private function wayBack(AthleteDay $day, string $ladder, string $skill): ?SeasonReturn
@@ -470,7 +481,7 @@ final class Seasons
     }
 
     /** @return array<string, mixed> a planned day as it is kept */
-    private static function expected(SeasonDay $day): array
+    public static function expected(SeasonDay $day): array
     {
         return [
             'title' => $day->match !== null ? $day->match->title : $day->rung?->name, 'match' => $day->match !== null,
@@ -503,7 +514,12 @@ final class Seasons
             $sheet = $used[$iso] ?? null;
             $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes ?? $sheet->pace['minutes'] ?? null];
             if ($day->pace !== null && $day->rung?->id === $placement->rung) {
-                $pace += ['reps' => $day->pace->reps, 'effort' => $day->pace->effort, 'distance_m' => $day->pace->distanceM];
+                $pace += [
+                    'reps' => $day->pace->reps,
+                    'effort' => $day->pace->effort,
+                    'distance_m' => $day->pace->distanceM,
+                    'share' => $plan->growsTo,
+                ];
             }
             $sheet ??= Sheet::planned($this->session($season, $day->day), $placement);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace]);

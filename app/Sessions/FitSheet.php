@@ -226,7 +226,9 @@ final class FitSheet
             return $rung;
         }
 
-        return Pace::at($pace['reps'], (float) $pace['effort'], $pace['distance_m'])->within($rung->ownDose())->on($rung);
+        $grown = $rung->scaled($pace['share'] ?? 1.0);
+
+        return Pace::at($pace['reps'], (float) $pace['effort'], $pace['distance_m'])->within($grown->ownDose())->on($grown);
     }
 
     /**

@@ -99,7 +99,7 @@ final class OpenSheet
     {
         return $this->ladders["{$this->sheet->ladder} {$this->sheet->ladder_version}"] ??= $this->library
             ->ladder($this->sheet->ladder, $this->sheet->ladder_version)
-            ->forAthlete($this->profile(), $this->day());
+            ->forAthlete($this->profile(), $this->day(), $this->library->doses());
     }
 
     private function profile(): AthleteProfile
@@ -293,7 +293,9 @@ final class OpenSheet
             ->all();
         $others = [];
         foreach (MakeSheets::standing($this->athlete->id)->whereNotIn('ladder', [...$planned, $this->sheet->ladder]) as $placement) {
-            $ladder = $this->library->ladder($placement->ladder)->forAthlete($this->profile(), $this->day())->onFloor($this->floor());
+            $ladder = $this->library->ladder($placement->ladder)
+                ->forAthlete($this->profile(), $this->day(), $this->library->doses())
+                ->onFloor($this->floor());
             $rung = $ladder->rung($placement->rung);
             if ($rung !== null && ! $placement->placing) {
                 $others[] = new OnLadder($ladder, $rung);

@@ -7,8 +7,12 @@ namespace App\Wording;
 use App\Sessions\PlanAct;
 use App\Sessions\SessionChange;
 use Augendo\Core\Day;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Planning\Carried;
 use Augendo\Core\Planning\Emphasis;
+use Augendo\Core\Planning\LearningRate;
 use Augendo\Core\Planning\SeasonAsk;
+use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonProblem;
 use Augendo\Core\Stations\WhyOut;
 
@@ -23,6 +27,8 @@ final class PlanWording
             Emphasis::Heavy => 'Heavy day',
             Emphasis::Light => 'Light day',
             Emphasis::LightWeek => 'Lighter week',
+            Emphasis::Taper => 'Fresh for the goal',
+            Emphasis::AroundMatch => 'Light for a match',
             Emphasis::BeforeMatch => 'Light, match tomorrow',
             Emphasis::Stage => 'Stage of the return',
         };
@@ -36,6 +42,74 @@ final class PlanWording
             'effort' => 'more effort',
             'distance' => 'more distance',
         };
+    }
+
+    /** @return list<string> why a day of a season is as it is */
+    public static function whyDay(SeasonDay $day): array
+    {
+        $match = $day->protects === null ? '' : "“{$day->protects->title}” on ".Wording::day($day->protects->day);
+        $heavy = $day->lastHeavy === null ? null : Wording::day($day->lastHeavy);
+        $since = $day->lastHeavy === null ? '' : Wording::count($day->day->daysSince($day->lastHeavy), 'day');
+        $why = [match ($day->emphasis) {
+            Emphasis::Heavy => $heavy === null
+                ? 'Heavy: the days before it were not.'
+                : "Heavy: {$since} after the last heavy day, {$heavy}.",
+            Emphasis::Light => "Light: {$heavy} was heavy, and two days lie between heavy ones.",
+            Emphasis::LightWeek => 'Lighter week: about three quarters of what the week before held.',
+            Emphasis::Taper => 'The last days before the goal: fewer reps, the effort kept, nothing new.',
+            Emphasis::AroundMatch => $day->protects?->day->isAfter($day->day) === true
+                ? "Light for {$match}: fewer reps, less effort."
+                : "Light after {$match}.",
+            Emphasis::BeforeMatch => 'Match tomorrow: half the reps, less effort.',
+            Emphasis::Stage, null => '',
+        }];
+        if ($day->begins && $day->rung !== null) {
+            $why[] = "“{$day->rung->name}” begins. That is new enough for a day: neither effort nor distance rises.";
+        }
+        foreach ($day->pace->raised ?? [] as $raised) {
+            $why[] = ucfirst(self::raised($raised)).' than on the last heavy day, and nothing else.';
+        }
+
+        return array_values(array_filter($why));
+    }
+
+    public static function learning(LearningRate $rate): string
+    {
+        $times = Wording::number($rate->likely);
+        $rests = match (true) {
+            $rate->ownRungs > 0 && $rate->squadRungs > 0 => 'From '.Wording::count($rate->ownRungs, 'rung').' climbed here and '
+                .Wording::count($rate->squadRungs, 'rung').' of the squad',
+            $rate->ownRungs > 0 => 'From '.Wording::count($rate->ownRungs, 'rung').' climbed here',
+            $rate->squadRungs > 0 => 'From '.Wording::count($rate->squadRungs, 'rung').' the squad climbed, none here yet',
+            default => 'No rung was climbed here yet, so with half as much again as a gate asks',
+        };
+
+        return "{$rests}: {$times} times the sessions a gate asks for. Four in five lie between early and late.";
+    }
+
+    /** @param  list<float>  $weeks  units each week of the plan holds */
+    public static function begunFrom(Carried $carried, array $weeks): string
+    {
+        $unit = $carried->channel === Channel::Landing ? 'landing units' : 'units of the '.lcfirst(Wording::channel($carried->channel));
+        $held = $weeks === [] ? '' : ' This plan holds '.Wording::number(min($weeks), 0).' to '.Wording::number(max($weeks), 0)
+            .' a week: what the rungs ask for and the last weeks carried, and nothing because there is room.';
+
+        return $carried->unitsAWeek <= 0.0
+            ? "Nothing is on record in the last four weeks, so it begins low.{$held}"
+            : 'The last four weeks carried '.Wording::number($carried->unitsAWeek, 0)." {$unit} a week"
+                .($carried->besideAWeek > 0.5 ? ', and '.Wording::number($carried->besideAWeek, 0).' are planned beside this' : '')
+                .".{$held}";
+    }
+
+    /** @param  array<string, mixed>|null  $agreed  a day of a season as it is kept */
+    public static function agreedDay(?array $agreed): ?string
+    {
+        if ($agreed === null) {
+            return null;
+        }
+        $reps = (int) ($agreed['reps'] ?? 0);
+
+        return "“{$agreed['title']}”, ".($reps > 0 ? Wording::count($reps, 'rep') : 'nothing counted');
     }
 
     /** @param  list<int>  $weekdays */
@@ -105,9 +179,9 @@ final class PlanWording
                     'By the goal day: “'.$reached.'”. More training days or a nearer rung would do.',
                 ]
                 : [
-                    'The goal is too near: each rung needs its sessions on different days.',
-                    "Earliest on {$day} if every gate passes. By the goal day: “{$reached}”. A later goal day, more "
-                        .'training days or a nearer rung would do.',
+                    'The goal is too near at the rate the rungs are climbed.',
+                    "Likely by {$day}, with the last days before it for the goal. By the goal day: “{$reached}”. "
+                        .'A later goal day, more training days or a nearer rung would do.',
                 ],
             'nothing_fits' => [
                 'No session holds any counted work.',

@@ -53,6 +53,7 @@ final class LibraryTest extends TestCase
                 'objects.json',
                 'figures.json',
                 'drills.json',
+                'doses.json',
                 'ladders/javelin-throw.json',
                 'ladders/block-jump-landing.json',
             ] as $file

@@ -8,6 +8,7 @@ use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Planning\Beginning;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\Pace;
 use PHPUnit\Framework\TestCase;
@@ -41,9 +42,47 @@ final class PaceTest extends TestCase
         $standing = $this->throw->with(['distanceM' => null, 'distanceMinM' => null]);
         $this->assertPace([16, 0.5, null, []], Pace::next(null, $standing, Emphasis::Heavy));
         $this->assertPace([11, 0.5, 8.0, []], Pace::next(null, $this->throw, Emphasis::Light));
-        $this->assertPace([8, 0.5, 8.0, []], Pace::next(null, $this->throw, Emphasis::LightWeek));
+        $this->assertPace([12, 0.5, 8.0, []], Pace::next(null, $this->throw, Emphasis::LightWeek));
+        $this->assertPace([9, 0.5, 8.0, []], Pace::next(null, $this->throw, Emphasis::Taper));
         $single = $this->throw->with(['sets' => 1, 'reps' => 1, 'repsMin' => 0]);
         $this->assertPace([1, 0.5, 8.0, []], Pace::next(null, $single, Emphasis::BeforeMatch), 'one is left, however light');
+    }
+
+    public function test_a_rung_is_begun_with_what_the_last_weeks_carried_and_never_beyond_what_it_asks(): void
+    {
+        $with = fn (float $share, ?float $effort = null, ?float $distanceM = null): Pace => Pace::next(
+            null, $this->throw, Emphasis::Heavy, beginning: new Beginning($share, $share, $effort, $distanceM),
+        );
+        $this->assertPace([10, 0.5, 8.0, []], $with(0.5));
+        $this->assertPace([6, 0.5, 8.0, []], $with(0.1), 'never less than is worth doing');
+        $this->assertPace([20, 0.5, 8.0, []], $with(3.0));
+        $this->assertPace([10, 0.7, 14.5, []], $with(0.5, 0.7, 14.5));
+        $this->assertPace([10, 0.8, 20.0, []], $with(0.5, 0.95, 40.0));
+        $this->assertPace([10, 0.5, 8.0, []], $with(0.5, 0.3, 4.0));
+    }
+
+    public function test_around_a_match_repetitions_and_effort_give_way_and_the_least_of_the_rung_stays(): void
+    {
+        $reached = Pace::at(16, 0.7, 14.0);
+        $this->assertPace([11, 0.55, 14.0, []], Pace::next($reached, $this->throw, Emphasis::AroundMatch, begins: false));
+        $this->assertPace([8, 0.55, 14.0, []], Pace::next($reached, $this->throw, Emphasis::BeforeMatch, begins: false));
+        $this->assertPace([8, 0.5, 14.0, []], Pace::next(Pace::at(16, 0.55, 14.0), $this->throw, Emphasis::BeforeMatch, begins: false));
+        $this->assertPace([8, 0.3, 14.0, []], Pace::next(Pace::at(16, 0.3, 14.0), $this->throw, Emphasis::BeforeMatch, begins: false));
+        $taper = Pace::next($reached, $this->throw, Emphasis::Taper, begins: false);
+        $this->assertPace([9, 0.7, 14.0, []], $taper, 'before the goal effort stays');
+    }
+
+    public function test_no_throw_is_planned_further_than_its_effort_reaches(): void
+    {
+        // Half an effort is 70 % of the stress, and so of the distance: 14 of 20 m.
+        $next = fn (?Pace $before): Pace => Pace::next($before, $this->throw, Emphasis::Heavy, begins: false, longestM: 20.0);
+        $this->assertPace([16, 0.5, 14.0, ['distance']], $next(Pace::at(16, 0.5, 12.0)));
+        $this->assertPace([16, 0.65, 14.0, ['effort']], $next(Pace::at(16, 0.5, 14.0)), 'more metres would be a harder throw');
+        $this->assertPace([16, 0.5, 8.0, []], $next(null));
+        $this->assertPace([16, 0.5, 7.0, []], Pace::next(null, $this->throw, Emphasis::Heavy, longestM: 10.0));
+        $this->assertPace([16, 0.5, 18.0, ['distance']], Pace::next(
+            Pace::at(16, 0.5, 13.0), $this->serve->with(['effort' => 0.5]), Emphasis::Heavy, begins: false, longestM: 10.0,
+        ), 'a serve is not a throw');
     }
 
     public function test_a_throw_grows_in_distance_then_effort_then_repetitions_one_at_a_time(): void
@@ -64,34 +103,40 @@ final class PaceTest extends TestCase
 
     public function test_a_step_is_a_metre_and_a_repetition_at_the_least(): void
     {
-        $short = $this->throw->with(['distanceM' => 3.0, 'distanceMinM' => 1.0, 'sets' => 1, 'reps' => 2]);
-        $this->assertPace([1, 0.5, 2.0, ['distance']], Pace::next(Pace::at(1, 0.5, 1.0), $short->with(['repsMin' => 1]), Emphasis::Heavy));
+        $short = $this->throw->with(['distanceM' => 3.0, 'distanceMinM' => 1.0, 'sets' => 1, 'reps' => 2, 'repsMin' => 1]);
+        $next = fn (Pace $before): Pace => Pace::next($before, $short, Emphasis::Heavy, begins: false);
+        $this->assertPace([1, 0.5, 2.0, ['distance']], $next(Pace::at(1, 0.5, 1.0)));
         $there = Pace::at(1, 0.8, 3.0);
-        $this->assertPace([2, 0.8, 3.0, ['reps']], Pace::next($there, $short->with(['repsMin' => 1]), Emphasis::Heavy));
-        $this->assertPace([15, 0.8, 20.0, ['reps']], Pace::next(Pace::at(10, 0.8, 20.0), $this->throw, Emphasis::Heavy));
+        $this->assertPace([2, 0.8, 3.0, ['reps']], $next($there));
+        $this->assertPace([13, 0.8, 20.0, ['reps']], Pace::next(Pace::at(10, 0.8, 20.0), $this->throw, Emphasis::Heavy, begins: false));
+        $this->assertPace([6, 0.8, 20.0, ['reps']], Pace::next(Pace::at(4, 0.8, 20.0), $this->throw, Emphasis::Heavy, begins: false));
     }
 
     public function test_what_lies_just_below_is_raised_too_and_what_is_rounded_is_not(): void
     {
-        $this->assertPace([16, 0.5, 20.0, ['distance']], Pace::next(Pace::at(16, 0.5, 19.5), $this->throw, Emphasis::Heavy));
-        $this->assertPace([16, 0.5, 8.0, ['distance']], Pace::next(Pace::at(16, 0.5, 7.5), $this->throw, Emphasis::Heavy));
-        $this->assertPace([16, 0.65, 20.0, ['effort']], Pace::next(Pace::at(16, 0.5, 20.0 - 1e-10), $this->throw, Emphasis::Heavy));
-        $this->assertPace([20, 0.8, 20.0, ['reps']], Pace::next(Pace::at(16, 0.8 - 1e-10, 20.0), $this->throw, Emphasis::Heavy));
-        $this->assertPace([16, 0.5, 13.0, ['distance']], Pace::next(Pace::at(16, 0.5, 8.0 - 1e-10), $this->throw, Emphasis::Heavy));
-        $this->assertPace([1, 0.5, 13.0, ['distance']], Pace::next(Pace::at(1, 0.5, 8.0), $this->throw, Emphasis::Heavy, begins: false));
-        $four = $this->throw->with(['sets' => 1, 'reps' => 4, 'repsMin' => 1]);
-        $this->assertPace([2, 0.8, 20.0, ['reps']], Pace::next(Pace::at(1, 0.8, 20.0), $four, Emphasis::Heavy));
+        $next = fn (Pace $before): Pace => Pace::next($before, $this->throw, Emphasis::Heavy, begins: false);
+        $this->assertPace([16, 0.5, 20.0, ['distance']], $next(Pace::at(16, 0.5, 19.5)));
+        $this->assertPace([16, 0.65, 20.0, ['effort']], $next(Pace::at(16, 0.5, 20.0 - 1e-10)));
+        $this->assertPace([20, 0.8, 20.0, ['reps']], $next(Pace::at(16, 0.8 - 1e-10, 20.0)));
+        $this->assertPace([16, 0.5, 13.0, ['distance']], $next(Pace::at(16, 0.5, 8.0 - 1e-10)));
     }
 
-    public function test_a_new_rung_asks_for_its_least_at_once_and_an_old_one_comes_back_by_steps(): void
+    public function test_on_the_day_a_rung_is_begun_nothing_is_raised_and_then_its_least_comes_first(): void
     {
         $low = Pace::at(4, 0.4, 5.0);
-        $this->assertPace([6, 0.5, 8.0, ['distance', 'effort', 'reps']], Pace::next($low, $this->throw, Emphasis::Heavy));
-        $this->assertPace([4, 0.4, 10.0, ['distance']], Pace::next($low, $this->throw, Emphasis::Heavy, begins: false));
-        $this->assertPace([10, 0.5, 8.0, ['effort']], Pace::next(Pace::at(10, 0.4, 8.0), $this->throw, Emphasis::Heavy));
-        $this->assertPace([16, 0.5, 13.0, ['distance']], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy));
-        $this->assertPace([16, 0.5, 13.0, ['distance']], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy, begins: false));
-        $this->assertPace([4, 0.5, 8.0, ['distance', 'effort', 'reps']], Pace::next($low, $this->throw, Emphasis::Light));
+        $begun = Pace::next($low, $this->throw, Emphasis::Heavy);
+        $this->assertPace([4, 0.4, 5.0, []], $begun);
+        $this->assertPace([2, 0.4, 5.0, []], Pace::next($low, $this->throw, Emphasis::Light));
+        $this->assertFalse($begun->isWorthARung($this->throw));
+        $heavyDays = [[6, 0.4, 5.0, ['reps']], [6, 0.4, 10.0, ['distance']], [6, 0.55, 10.0, ['effort']], [6, 0.55, 15.0, ['distance']]];
+        foreach ($heavyDays as $i => $expected) {
+            $begun = Pace::next($begun, $this->throw, Emphasis::Heavy, begins: false);
+            $this->assertPace($expected, $begun, "heavy day {$i}");
+            $this->assertSame($i >= 2, $begun->isWorthARung($this->throw));
+        }
+        $this->assertPace([16, 0.5, 8.0, []], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy), 'no distance before: its least');
+        $carried = Pace::next($low, $this->throw, Emphasis::Heavy, beginning: new Beginning(carried: 0.7));
+        $this->assertPace([14, 0.4, 5.0, []], $carried, 'as much as the last weeks carried is no raise');
     }
 
     public function test_what_was_done_before_never_carries_past_what_the_rung_asks(): void
@@ -99,7 +144,7 @@ final class PaceTest extends TestCase
         $this->assertPace([20, 0.8, 20.0, []], Pace::next(Pace::at(40, 1.0, 60.0), $this->throw, Emphasis::Heavy));
         $this->assertPace([14, 0.8, 20.0, []], Pace::next(Pace::at(40, 1.0, 60.0), $this->throw, Emphasis::Light));
         $this->assertPace([20, 0.8, 20.0, []], Pace::at(40, 1.0, 60.0)->within($this->throw));
-        $this->assertPace([4, 0.5, 8.0, []], Pace::at(4, 0.3, 2.0)->within($this->throw));
+        $this->assertPace([4, 0.3, 2.0, []], Pace::at(4, 0.3, 2.0)->within($this->throw), 'what came down comes back by steps');
         $this->assertPace([4, 0.6, 12.0, []], Pace::at(4, 0.6, 12.0)->within($this->throw));
         $this->assertPace([4, 0.6, 8.0, []], Pace::at(4, 0.6, null)->within($this->throw));
         $this->assertPace([4, 0.6, 20.0, []], Pace::at(4, 0.6, null)->within($this->throw->with(['distanceMinM' => null])));
@@ -129,8 +174,12 @@ final class PaceTest extends TestCase
         $this->assertDose([3, 4, 12, 0.8, 0.7, 20.0, 8.0], $whole->blocks[3]);
         $more = Pace::at(40, 0.8, 20.0)->on($this->rung->with(['blocks' => $blocks]));
         $this->assertSame(12, $more->blocks[3]->sets * $more->blocks[3]->reps, 'never more than was asked');
-        $least = Pace::at(1, 0.5, 7.0)->on($this->rung->with(['blocks' => $blocks]));
+        $least = Pace::at(1, 0.55, 7.0)->on($this->rung->with(['blocks' => $blocks]));
         $this->assertSame([1, 1], [$least->blocks[3]->sets, $least->blocks[3]->reps], 'one is left');
+        $easy = Pace::at(20, 0.5, 7.0)->on($this->rung->with(['blocks' => $blocks]));
+        $this->assertSame([0, 1, 2, 4, 5], array_map(
+            fn (BlockDose $block): int => (int) array_search($block->title, array_column($blocks, 'title'), true), $easy->blocks,
+        ), 'a target at 70 % waits while the throw is at half');
         $standing = Pace::at(2, 0.5, null)->on($this->rung->with(['blocks' => $blocks]));
         $this->assertDose([1, 2, 2, 0.5, 0.5, null, 8.0], $standing->blocks[2]);
     }

@@ -209,11 +209,17 @@ final class SeasonPropertyTest extends TestCase
             // The replay needs the limits of before and after the return; those of the return are the tighter, so only
             // what lies in it is replayed.
             $plan = new SeasonPlan(
-                $plan->ask->until($plan->returnDone),
-                array_values(array_filter($plan->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($plan->returnDone))),
-                $plan->rungAtGoal,
-                $plan->returnDone,
-                $plan->problems,
+                ask: $plan->ask->until($plan->returnDone),
+                days: array_values(array_filter($plan->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($plan->returnDone))),
+                rungAtGoal: $plan->rungAtGoal,
+                returnDone: $plan->returnDone,
+                problems: $plan->problems,
+                expected: $plan->expected,
+                lightWeeks: $plan->lightWeeks,
+                taperFrom: $plan->taperFrom,
+                carried: $plan->carried,
+                growsTo: $plan->growsTo,
+                rate: $plan->rate,
             );
         }
 

@@ -17,7 +17,7 @@ final readonly class SeasonDayView
         public string $kind,
         /** rung, stage or match */
         public ?string $title,
-        /** @var 'heavy'|'light'|'light_week'|'before_match'|'stage'|null */
+        /** @var 'heavy'|'light'|'light_week'|'taper'|'around_match'|'before_match'|'stage'|null */
         public ?string $emphasis,
         public ?string $emphasis_name,
         public int $reps,
@@ -28,6 +28,12 @@ final readonly class SeasonDayView
         public float $arm,
         /** landing units */
         public float $landings,
+        /** judged repetitions: what the session is for */
+        public int $own_reps,
+        /** whether the rung is begun that day */
+        public bool $begins,
+        /** @var list<string> why the day is as it is, in sentences */
+        public array $why,
         /** @var list<string> */
         public array $raised,
         /** @var list<string> */

@@ -57,6 +57,14 @@ final readonly class SeasonView
         public ?string $missed,
         /** whether the plan of today is another one than the agreed */
         public bool $differs,
+        /** @var list<SeasonChangeView> what differs ahead, by day */
+        public array $changes,
+        /** @var list<ExpectedRungView> up to the goal, in order */
+        public array $expected,
+        /** what the expected days rest on, in a sentence */
+        public string $learning,
+        /** what the doses were begun from, in sentences */
+        public string $begun_from,
         /** @var list<SeasonWeekView> */
         public array $weeks,
         /** @var list<SeasonPointView> */

@@ -13,6 +13,15 @@ final readonly class SeasonWeekView
         /** @format date */
         public string $monday,
         public bool $lighter,
+        /** some of its days are the last before the goal */
+        public bool $fresh,
+        /** @var list<string> rungs begun in it */
+        public array $begins,
+        /** judged repetitions that are planned */
+        public int $own_reps,
+        /** the hard limit that stands fullest on any of its days, by name */
+        public ?string $fullest,
+        public ?float $fullest_share,
         /** done and planned */
         public float $arm,
         public float $arm_done,

@@ -82,6 +82,27 @@ final readonly class BlockDose
         return $this->with(['object' => $object, 'distanceM' => $distance, 'distanceMinM' => min($distance, $least)]);
     }
 
+    /**
+     * The same dose with a share of its repetitions: fewer in a set, or more sets of the same length.
+     *
+     * @param  float  $share  above 0
+     */
+    public function scaled(float $share): self
+    {
+        $whole = $this->sets * $this->reps;
+        if ($whole === 0 || abs($share - 1.0) < 1e-9) {
+            return $this;
+        }
+        $sets = max($this->sets, (int) floor($share * $this->sets + 1e-9));
+        $reps = max(1, (int) round($share * $whole / $sets));
+
+        return $this->with([
+            'sets' => $sets,
+            'reps' => $reps,
+            'repsMin' => min($sets * $reps, $share < 1.0 ? (int) ceil($share * $this->repsMin) : $this->repsMin),
+        ]);
+    }
+
     /** Metres somebody can pace: halves, and never none. */
     private static function inHalves(float $metres): float
     {

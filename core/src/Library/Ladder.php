@@ -34,9 +34,9 @@ final readonly class Ladder
     ) {}
 
     /** Its doses for one athlete: see BlockDose. */
-    public function forAthlete(AthleteProfile $profile, Day $on): self
+    public function forAthlete(AthleteProfile $profile, Day $on, DoseTable $doses): self
     {
-        $rungs = array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on), $this->rungs);
+        $rungs = array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on, $doses), $this->rungs);
 
         return $rungs === $this->rungs ? $this : $this->with(['rungs' => $rungs]);
     }

@@ -28,6 +28,8 @@ final class Library
     /** @var array<string, Drill>|null */
     private ?array $drills = null;
 
+    private ?DoseTable $doses = null;
+
     /** @var array<string, Ladder> */
     private array $ladders = [];
 
@@ -187,6 +189,28 @@ final class Library
         });
     }
 
+    /** @throws LibraryProblem */
+    public function doses(): DoseTable
+    {
+        return $this->doses ??= $this->read('doses.json', function (Node $file): DoseTable {
+            $file->keys(['source', 'ages'], ['$schema']);
+            $shares = [];
+            foreach ($file->get('ages')->items() as $row) {
+                $row->keys(['from_age', 'asked', 'begun', 'most']);
+                $share = fn (string $name): float => $row->get($name)->positive();
+                try {
+                    $shares[$row->get('from_age')->int(0, 120)] = new DoseShares($share('asked'), $share('begun'), $share('most'));
+                } catch (InvalidValue $wrong) {
+                    throw $row->outOfRange($wrong->getMessage());
+                }
+            }
+
+            return $shares === []
+                ? throw $file->get('ages')->outOfRange('One age at least is needed.')
+                : new DoseTable($shares, $file->get('source')->string());
+        });
+    }
+
     /**
      * @return array<string, list<Pose>> key positions by skill
      *
@@ -328,7 +352,7 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), $this->drills(...),
+        foreach ([$this->figures(...), $this->drills(...), $this->doses(...),
             ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {

@@ -39,13 +39,30 @@ final readonly class Rung
         public ?BlockDose $indoor = null,
     ) {}
 
-    /** Its doses for one athlete: see BlockDose. */
-    public function forAthlete(AthleteProfile $profile, Day $on): self
+    /** Its doses for one athlete: as many repetitions as are asked at their age; see BlockDose for the rest. */
+    public function forAthlete(AthleteProfile $profile, Day $on, DoseTable $doses): self
     {
-        $blocks = array_map(fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on), $this->blocks);
-        $indoor = $this->indoor?->forAthlete($profile, $on);
+        $asked = $doses->at($profile->ageOn($on))->asked;
+        // A slow rehearsal and a loosening are the same at every age.
+        $share = fn (BlockDose $block): float => $block->kind === BlockKind::Rehearsal || $block->kind === BlockKind::CoolDown
+            ? 1.0
+            : $asked;
+        $dose = fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on)->scaled($share($block));
+        $blocks = array_map($dose, $this->blocks);
+        $indoor = $this->indoor === null ? null : $dose($this->indoor);
 
         return $blocks === $this->blocks && $indoor === $this->indoor ? $this : $this->with(['blocks' => $blocks, 'indoor' => $indoor]);
+    }
+
+    /** The rung with a share of what it works on; the warm-up, the rehearsal and the other side stay. */
+    public function scaled(float $share): self
+    {
+        $work = [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike];
+        $scale = fn (BlockDose $block): BlockDose => $block->judged || in_array($block->kind, $work, true)
+            ? $block->scaled($share)
+            : $block;
+
+        return $this->with(['blocks' => array_map($scale, $this->blocks)]);
     }
 
     /** @param  Surface|null  $floor  where it is landed; null: not known */

@@ -24,6 +24,22 @@ final readonly class LimitState
         public ?Day $earliest = null,
     ) {}
 
+    /**
+     * @param  list<self>  $states
+     * @return self|null the one that stands fullest, the first of equals
+     */
+    public static function fullest(array $states): ?self
+    {
+        $fullest = null;
+        foreach ($states as $state) {
+            if ($fullest === null || $state->share() > $fullest->share()) {
+                $fullest = $state;
+            }
+        }
+
+        return $fullest;
+    }
+
     /** @return float how full: 1 at the limit; 0 where nothing can be said in one number */
     public function share(): float
     {

@@ -9,18 +9,34 @@ enum Emphasis: string
 {
     case Heavy = 'heavy';
     case Light = 'light';
+    /** Lighter than the week before it was. */
     case LightWeek = 'light_week';
+    /** The last days before the goal: fewer repetitions, the effort kept, nothing new. */
+    case Taper = 'taper';
+    /** Two or three days before a match, or the day after one. */
+    case AroundMatch = 'around_match';
     case BeforeMatch = 'before_match';
     /** A stage of a return: its dose is what it is. */
     case Stage = 'stage';
 
-    /** @return float share of the repetitions of a heavy day */
+    /** A match is met fresh: so much effort less in the days around it. */
+    private const EASIER_BY = 0.15;
+
+    /** @return float share of the repetitions of a heavy day; a lighter week is measured by the week before it where there was one */
     public function share(): float
     {
         return match ($this) {
             self::Heavy, self::Stage => 1.0,
-            self::Light => 0.7,
-            self::LightWeek, self::BeforeMatch => 0.5,
+            self::Light, self::AroundMatch => 0.7,
+            self::LightWeek => LightWeek::SHARE,
+            self::Taper => 0.6,
+            self::BeforeMatch => 0.5,
         };
+    }
+
+    /** @return float effort taken off that of a heavy day, 0 to 1 */
+    public function easierBy(): float
+    {
+        return $this === self::BeforeMatch || $this === self::AroundMatch ? self::EASIER_BY : 0.0;
     }
 }

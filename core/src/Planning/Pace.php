@@ -7,79 +7,117 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Load\Family;
 
 /** How a season comes to the dose of a rung: repetitions, effort and distance rise one at a time, on heavy days only. */
 final readonly class Pace
 {
-    /** A rung is begun at this share of its repetitions. */
-    private const BEGIN_SHARE = 0.8;
-
     /** About a quarter at a time, never more. */
     private const EFFORT_STEP = 0.15;
 
     private const SHARE_STEP = 0.25;
 
+    private const LEAST_M = 1.0;
+
     /**
      * @param  int  $reps  of the rung's own dose, in all sets together
      * @param  float  $effort  0 to 1
-     * @param  list<'reps'|'effort'|'distance'>  $raised  over the heavy day before; more than one only where a new rung asks for it
+     * @param  list<'reps'|'effort'|'distance'>  $raised  over the heavy day before: never more than one
      */
     private function __construct(public int $reps, public float $effort, public ?float $distanceM, public array $raised) {}
 
     /**
      * @param  self|null  $before  the heavy day before; null at the start
-     * @param  bool  $begins  whether the rung is begun: it then asks for its least at once. Later a dose that fell
-     *         below it comes back one thing at a time
+     * @param  bool  $begins  whether the rung is begun: it is what is new that day, and nothing is raised over what was done
+     * @param  float|null  $longestM  the athlete's longest throw of the skill, metres: no throw is planned further than its effort
+     *         reaches, for it would be a harder one than was said; null: not known
      */
-    public static function next(?self $before, BlockDose $own, Emphasis $emphasis, bool $begins = true): self
-    {
+    public static function next(
+        ?self $before, BlockDose $own, Emphasis $emphasis, bool $begins = true, Beginning $beginning = new Beginning,
+        ?float $longestM = null,
+    ): self {
         $whole = $own->sets * $own->reps;
-        $leastReps = min($whole, max(1, $own->repsMin));
+        $least = min($whole, max(1, $own->repsMin));
         if ($before === null) {
+            $leastM = $own->distanceMinM ?? $own->distanceM;
             $start = new self(
-                max($leastReps, (int) floor(self::BEGIN_SHARE * $whole)),
-                $own->effortMin,
-                $own->distanceMinM ?? $own->distanceM,
+                max($least, (int) floor($beginning->share * $whole + 1e-9)),
+                max($own->effortMin, $beginning->effort ?? 0.0),
+                $leastM === null ? null : max($leastM, $beginning->distanceM ?? 0.0),
                 [],
             );
 
-            return $emphasis === Emphasis::Heavy ? $start : $start->lighter($emphasis);
+            return $start->within($own, $longestM)->lighter($own, $emphasis);
         }
-        $reps = min($whole, max($begins ? $leastReps : 1, $before->reps));
-        $effort = min($own->effort, max($begins ? $own->effortMin : 0.0, $before->effort));
-        $leastM = $begins || $before->distanceM === null ? $own->distanceMinM ?? $own->distanceM : 0.0;
-        $distance = $own->distanceM === null ? null : min($own->distanceM, max($leastM, $before->distanceM ?? 0.0));
-        $raised = array_values(array_filter([
-            $distance !== null && $before->distanceM !== null && $distance > $before->distanceM + 1e-9 ? 'distance' : null,
-            $effort > $before->effort + 1e-9 ? 'effort' : null,
-            $reps > $before->reps ? 'reps' : null,
+        $at = $begins ? $before->withReps(max($before->reps, (int) floor($beginning->carried * $whole + 1e-9))) : $before;
+        $at = $at->within($own, $longestM);
+
+        return $begins || $emphasis !== Emphasis::Heavy ? $at->lighter($own, $emphasis) : $at->raisedOnce($own, $least, $longestM);
+    }
+
+    /** Whether it is no less than what the rung asks for at the least: only then can its gate be met with it. */
+    public function isWorthARung(BlockDose $own): bool
+    {
+        return $this->reps >= min($own->repsMin, $own->sets * $own->reps)
+            && $this->effort > min($own->effortMin, $own->effort) - 1e-9
+            && ($own->distanceMinM === null || ($this->distanceM ?? $own->distanceMinM) > $own->distanceMinM - 1e-9);
+    }
+
+    /**
+     * What lies below the least of the rung comes first, its repetitions before anything else; then distance for throws at an easy effort,
+     * and effort for the rest, for a court does not get longer.
+     */
+    private function raisedOnce(BlockDose $own, int $leastReps, ?float $longestM): self
+    {
+        $below = array_keys(array_filter([
+            'reps' => $this->reps < $leastReps,
+            'distance' => $this->distanceM !== null && $own->distanceMinM !== null && $this->distanceM < $own->distanceMinM - 1e-9,
+            'effort' => $this->effort < $own->effortMin - 1e-9,
         ]));
-        if ($emphasis !== Emphasis::Heavy) {
-            return (new self($reps, $effort, $distance, $raised))->lighter($emphasis);
-        }
-        if ($raised !== []) {
-            return new self($reps, $effort, $distance, $raised);
-        }
-        // Distance grows first for throws at an easy effort; a court does not get longer, so a serve grows in effort first.
-        foreach ($own->skill->family === Family::Throw ? ['distance', 'effort', 'reps'] : ['effort', 'distance', 'reps'] as $what) {
-            if ($what === 'distance' && $distance !== null && $distance < (float) $own->distanceM - 1e-9) {
-                return new self(
-                    $reps,
-                    $effort,
-                    min((float) $own->distanceM, $distance + max(1.0, self::SHARE_STEP * (float) $own->distanceM)),
-                    ['distance'],
-                );
-            }
-            if ($what === 'effort' && $effort < $own->effort - 1e-9) {
-                return new self($reps, min($own->effort, $effort + self::EFFORT_STEP), $distance, ['effort']);
-            }
-            if ($what === 'reps' && $reps < $whole) {
-                return new self(min($whole, $reps + max(1, (int) ceil(self::SHARE_STEP * $whole))), $effort, $distance, ['reps']);
+        $order = $own->skill->family === Family::Throw ? ['distance', 'effort', 'reps'] : ['effort', 'distance', 'reps'];
+        foreach ([...$below, ...$order] as $what) {
+            $raised = match ($what) {
+                'distance' => $this->further($own, $longestM),
+                'effort' => new self($this->reps, min($own->effort, $this->effort + self::EFFORT_STEP), $this->distanceM, ['effort']),
+                'reps' => $this->more($own->sets * $own->reps, $leastReps),
+            };
+            if ($raised->isAbove($this)) {
+                return $raised;
             }
         }
 
-        return new self($reps, $effort, $distance, []);
+        return $this;
+    }
+
+    private function further(BlockDose $own, ?float $longestM): self
+    {
+        $step = max(1.0, self::SHARE_STEP * (float) $own->distanceM);
+        $distance = $this->distanceM === null ? null : min(self::furthest($own, $this->effort, $longestM), $this->distanceM + $step);
+
+        return new self($this->reps, $this->effort, $distance, ['distance']);
+    }
+
+    private function more(int $whole, int $least): self
+    {
+        $step = max(1, (int) ceil(self::SHARE_STEP * max($this->reps, $least)));
+
+        return new self(min($whole, $this->reps + $step), $this->effort, $this->distanceM, ['reps']);
+    }
+
+    private function isAbove(self $other): bool
+    {
+        return $this->reps > $other->reps
+            || $this->effort > $other->effort + 1e-9
+            || ($this->distanceM ?? 0.0) > ($other->distanceM ?? 0.0) + 1e-9;
+    }
+
+    /** @return float metres: what is asked, and for a throw no more than such an effort reaches */
+    private static function furthest(BlockDose $own, float $effort, ?float $longestM): float
+    {
+        return $longestM === null || $own->skill->family !== Family::Throw
+            ? (float) $own->distanceM
+            : min((float) $own->distanceM, max(self::LEAST_M, floor(2 * EffortCurve::Perceived->stressShare($effort) * $longestM) / 2));
     }
 
     /** A dose that was reached, or kept. */
@@ -88,46 +126,60 @@ final readonly class Pace
         return new self($reps, $effort, $distanceM, []);
     }
 
-    /** The same pace held to what a rung asks at most and at least: it was set for a rung that may have changed since. */
-    public function within(BlockDose $own): self
+    /**
+     * The same pace held to what a rung asks at most: it was set for a rung that may have changed since.
+     *
+     * @param  float|null  $longestM  as in next()
+     */
+    public function within(BlockDose $own, ?float $longestM = null): self
     {
-        $distance = $own->distanceM === null ? null : min(
-            $own->distanceM,
-            max($own->distanceMinM ?? 0.0, $this->distanceM ?? $own->distanceMinM ?? $own->distanceM),
-        );
+        $effort = min($own->effort, $this->effort);
+        $wanted = $this->distanceM ?? $own->distanceMinM ?? (float) $own->distanceM;
 
         return new self(
             min($this->reps, $own->sets * $own->reps),
-            min($own->effort, max($own->effortMin, $this->effort)),
-            $distance,
-            $this->raised,
+            $effort,
+            $own->distanceM === null ? null : min($wanted, self::furthest($own, $effort, $longestM)),
+            [],
         );
     }
 
-    /** The rung with its own dose at this pace, and the scored and playful blocks lowered with it. */
+    public function withReps(int $reps): self
+    {
+        return new self($reps, $this->effort, $this->distanceM, $this->raised);
+    }
+
+    /**
+     * The rung with its own dose at this pace, and the scored and playful blocks lowered with it. What would be played or scored much
+     * harder than that waits until the dose has grown.
+     */
     public function on(Rung $rung): Rung
     {
         $own = $rung->ownDose();
         $share = min(1.0, $this->reps / max(1, $own->sets * $own->reps));
-        $blocks = array_map(fn (BlockDose $block): BlockDose => match (true) {
-            $block === $own => $this->dosed($block, $this->reps, $this->effort, $this->distanceM),
-            in_array(
-                $block->kind,
-                [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike],
-                true,
-            ) && $block->reps > 0 => $this->dosed(
-                $block, max(1, (int) floor($share * $block->sets * $block->reps)),
-                min($block->effort, max($block->effortMin, $this->effort)), $block->distanceM,
-            ),
-            default => $block,
-        }, $rung->blocks);
+        $beside = [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike];
+        $blocks = [];
+        foreach ($rung->blocks as $block) {
+            if ($block === $own) {
+                $blocks[] = $this->dosed($block, $this->reps, $this->effort, $this->distanceM);
+            } elseif ($block->reps === 0 || ! in_array($block->kind, $beside, true)) {
+                $blocks[] = $block;
+            } elseif (min($block->effortMin, $block->effort) <= max($this->effort, $own->effortMin) + self::EFFORT_STEP + 1e-9) {
+                $reps = max(1, (int) floor($share * $block->sets * $block->reps));
+                $effort = min($block->effort, max($block->effortMin, $this->effort));
+                $blocks[] = $this->dosed($block, $reps, $effort, $block->distanceM);
+            }
+        }
 
         return $rung->with(['blocks' => $blocks]);
     }
 
-    private function lighter(Emphasis $emphasis): self
+    /** As a day of such emphasis has it; where matches ask for less effort, the rung's least stays. */
+    public function lighter(BlockDose $own, Emphasis $emphasis): self
     {
-        return new self(max(1, (int) floor($this->reps * $emphasis->share())), $this->effort, $this->distanceM, $this->raised);
+        $effort = max($this->effort - $emphasis->easierBy(), min($this->effort, $own->effortMin));
+
+        return new self(max(1, (int) floor($this->reps * $emphasis->share())), $effort, $this->distanceM, $this->raised);
     }
 
     private function dosed(BlockDose $block, int $reps, float $effort, ?float $distanceM): BlockDose

@@ -80,17 +80,12 @@ final readonly class SeasonAsk
         return $byDay;
     }
 
-    /**
-     * Days with a session, with their emphasis: heavy and light in turn within a week, every fourth week lighter, light
-     * before and after a match.
-     *
-     * @return array<int, Emphasis> by ordinal, from the first day to the goal
-     */
+    /** @return list<int> ordinals of the days with a session, from the first day to the goal */
     public function trainingDays(): array
     {
         $matches = $this->matchesByDay();
         $days = [];
-        for ($day = $this->monday(); $day <= $this->goalDay->ordinal; $day++) {
+        for ($day = $this->from->ordinal; $day <= $this->goalDay->ordinal; $day++) {
             $isPlanned = (in_array(self::weekday($day), $this->weekdays, true) || in_array($day, $this->withSquad, true))
                 && ! in_array($day, $this->off, true)
                 && ! isset($this->moves[$day]);
@@ -98,25 +93,12 @@ final readonly class SeasonAsk
                 $days[] = $day;
             }
         }
-        $emphasis = [];
-        $inWeek = [];
-        foreach ($days as $day) {
-            $week = $this->week($day);
-            $nth = $inWeek[$week] ?? 0;
-            $inWeek[$week] = $nth + 1;
-            $emphasis[$day] = match (true) {
-                isset($matches[$day + 1]) => Emphasis::BeforeMatch,
-                $week % 4 === 3 => Emphasis::LightWeek,
-                $nth % 2 === 1 || isset($matches[$day - 1]) => Emphasis::Light,
-                default => Emphasis::Heavy,
-            };
-        }
 
-        return array_filter($emphasis, fn (int $day): bool => $day >= $this->from->ordinal, ARRAY_FILTER_USE_KEY);
+        return $days;
     }
 
     /** Of the week the season starts in. */
-    private function monday(): int
+    public function monday(): int
     {
         $start = ($this->start ?? $this->from)->ordinal;
 

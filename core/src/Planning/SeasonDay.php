@@ -21,6 +21,9 @@ final readonly class SeasonDay
      * @param  Pace|null  $pace  at which the rung is worked; null for a stage, a match, or a day that only has what is free
      * @param  list<CostedSet>  $sets  what the day costs
      * @param  LimitState|null  $fullest  the hard limit that stands fullest with the day in the plan
+     * @param  bool  $begins  whether the rung is begun that day
+     * @param  MatchEvent|null  $protects  the match the day is kept light for, or rests after
+     * @param  Day|null  $lastHeavy  the heavy day or match before it; null: none lately
      * @param  int|null  $matchReps  of a match: repetitions that fit, of those expected
      */
     public function __construct(
@@ -36,7 +39,18 @@ final readonly class SeasonDay
         public ?LimitState $fullest = null,
         public ?MatchEvent $match = null,
         public ?int $matchReps = null,
+        public bool $begins = false,
+        public ?MatchEvent $protects = null,
+        public ?Day $lastHeavy = null,
     ) {}
+
+    /** Judged repetitions: what the session is for. */
+    public function ownReps(): int
+    {
+        $own = array_filter($this->built->blocks ?? [], fn (BlockPlan $block): bool => $block->asked->judged);
+
+        return array_sum(array_map(fn (BlockPlan $block): int => $block->reps, $own));
+    }
 
     /** Units of the measure, planned for the day. */
     public function cost(string $measure): float

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
@@ -21,8 +23,9 @@ use Augendo\Core\Returning\StageRung;
  * Plans weeks ahead for one athlete: from the real record, day after day, each session fitted to every window before the next is looked
  * at, with the matches kept free from the start. What was missed is not in the record and is not made up.
  *
- * A rung is held for at least as many sessions as its gate asks for; the sessions there are, are shared out over the rungs up to the goal.
- * Moving on stays the coach's act on the day: the plan shows what has to be there by when.
+ * Doses begin at what the last four weeks carried, and rise one thing at a time on heavy days towards what the rung asks. A rung is held
+ * until its gate could be met at the rate the athlete learns. Moving on stays the coach's act on the day: the plan shows what has to be
+ * there by when.
  */
 final class SeasonPlanner
 {
@@ -35,6 +38,17 @@ final class SeasonPlanner
     /** How far beyond the goal day the goal is looked for. */
     private const LOOK_BEYOND_DAYS = 182;
 
+    /** A goal day that is further off is tried so often. */
+    private const NEAREST_TRIES = 3;
+
+    /** A day of the record that cost so much of a heavy session was one. */
+    private const WAS_HEAVY = 0.75;
+
+    private const RECOVERS_WITHIN_DAYS = 3;
+
+    /** However light the week, less than this share of a heavy day's repetitions is not worth coming for. */
+    private const LEAST_OF_A_LIGHT_SESSION = 0.35;
+
     /** @var list<SeasonProblem> */
     private array $problems = [];
 
@@ -44,15 +58,44 @@ final class SeasonPlanner
     /** @var array<int, list<CostedSet>> reserved for matches, by ordinal */
     private array $reserved = [];
 
+    /** @var array<string, Day> the likely first day of each rung that is begun */
+    private array $begun = [];
+
     private int $position;
 
-    private int $onRung = 0;
+    private int $onRung;
 
-    private int $quota = 0;
-
-    private ?Pace $reached = null;
+    private ?Pace $reached;
 
     private ?Day $returnDone = null;
+
+    /** The day the goal's rung is begun. */
+    private ?Day $reachedOn = null;
+
+    /** Whether the rung has had no session yet. */
+    private bool $isNew;
+
+    /** Judged repetitions of the rung so far. */
+    private int $judged;
+
+    private readonly int $goal;
+
+    private readonly LearningRate $rate;
+
+    private readonly Carried $carried;
+
+    private readonly Channel $channel;
+
+    /** The rungs as they are asked of the athlete. */
+    private readonly Ladder $page;
+
+    /** The same with as many repetitions as the season grows to. */
+    private readonly Ladder $ladder;
+
+    /** Of every rung's repetitions, up to which the season grows. */
+    private readonly float $growsTo;
+
+    private readonly Rhythm $rhythm;
 
     /**
      * @param  Readiness  $today  the word of the first day
@@ -60,7 +103,7 @@ final class SeasonPlanner
      * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
      */
     private function __construct(
-        private readonly Ladder $ladder,
+        Ladder $ladder,
         private readonly SetCost $price,
         private LoadRecord $record,
         private LimitCalendar $limits,
@@ -70,11 +113,77 @@ final class SeasonPlanner
         private ?SeasonReturn $return,
         private readonly array $otherPlans,
         private readonly SeasonAsk $ask,
-        Standing $standing,
+        private readonly Standing $standing,
     ) {
+        $this->page = $ladder;
         $this->position = (int) $ladder->position($standing->rung);
         $this->onRung = $standing->sessions;
         $this->reached = $standing->reached;
+        $this->isNew = $standing->sessions === 0;
+        $this->judged = $standing->sessions * ($standing->reached->reps ?? 0);
+        $this->rate = $standing->rate ?? LearningRate::of([], []);
+        $this->goal = $ask->goalRung === null ? $this->position : max($this->position, (int) $ladder->position($ask->goalRung));
+        $rung = $ladder->rungs[$this->position];
+        $this->carried = $this->carried($rung, $ask->from);
+        $this->channel = $this->carried->channel;
+        $session = $this->units($rung);
+        $own = $rung->ownDose();
+        $grown = $this->isNew || $this->reached === null ? 0.0 : $this->reached->reps / max(1, $own->sets * $own->reps);
+        $most = $standing->shares->most / $standing->shares->asked;
+        $this->growsTo = max($this->carried->growsTo($session), min($most, $grown));
+        $this->ladder = $ladder->with(['rungs' => array_map(fn (Rung $each): Rung => $each->scaled($this->growsTo), $ladder->rungs)]);
+        $this->rhythm = $this->rhythm($session * $this->carried->begins($session)->share);
+    }
+
+    /** What the four weeks before a day carried, what is planned up to it with them. */
+    private function carried(Rung $rung, Day $on): Carried
+    {
+        $ahead = $on->ordinal + Carried::DAYS;
+        $beside = array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $on->ordinal && $set->day < $ahead);
+        foreach ($this->ask->matchesByDay() as $day => $match) {
+            $beside = [...$beside, ...($day >= $on->ordinal && $day < $ahead ? $match->sets($this->price) : [])];
+        }
+        $last = max($on->ordinal, min($ahead - 1, $this->ask->goalDay->ordinal));
+        $sessions = count(array_filter($this->ask->trainingDays(), fn (int $day): bool => $day >= $on->ordinal && $day <= $last));
+
+        return Carried::of(
+            record: $this->record,
+            from: $on,
+            rung: $rung,
+            price: $this->price,
+            beside: array_values($beside),
+            sessionsAWeek: max(1, $sessions) / ($last - $on->ordinal + 1) * 7,
+            shares: $this->standing->shares,
+        );
+    }
+
+    /** Units of a whole session of a rung, of the part the season loads most. */
+    private function units(Rung $rung): float
+    {
+        $sets = array_map(
+            fn (BlockDose $dose): CostedSet => BlockPlan::asAsked($dose)->cost($this->ask->from, '', $this->price),
+            array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0),
+        );
+
+        return Carried::units(array_values($sets), $this->channel, $rung->ownDose()->side);
+    }
+
+    /** @param  float  $heavy  units of a heavy session */
+    private function rhythm(float $heavy): Rhythm
+    {
+        $ask = $this->ask;
+        $side = $this->asked()->ownDose()->side;
+        $matches = array_map(
+            fn (MatchEvent $match): float => Carried::units($match->sets($this->price), $this->channel, $side) / max(1e-9, $heavy),
+            $ask->matchesByDay(),
+        );
+        $worked = Carried::series($this->record, $this->channel, $side);
+        $lastHeavy = null;
+        for ($day = $ask->from->ordinal - self::RECOVERS_WITHIN_DAYS; $day < $ask->from->ordinal; $day++) {
+            $lastHeavy = $worked->on($day) >= self::WAS_HEAVY * $heavy ? $day : $lastHeavy;
+        }
+
+        return new Rhythm($ask, $matches, $lastHeavy);
     }
 
     /**
@@ -96,36 +205,70 @@ final class SeasonPlanner
             $problems[] = new SeasonProblem('no_free_day');
             $ask = $ask->onDays(self::NEAREST_WEEKDAYS);
         }
-        $planner = new self(
-            ladder: $ladder,
-            price: $price,
-            record: $record,
-            limits: $limits,
-            throwing: $throwing,
-            today: $today,
-            calm: $calm,
-            return: $return,
-            otherPlans: $otherPlans,
-            ask: $ask,
-            standing: $standing,
-        );
-        $planner->problems = $problems;
+        $simulated = function (SeasonAsk $ask) use (
+            $ladder, $standing, $price, $record, $limits, $throwing, $today, $calm, $return, $otherPlans,
+        ): self {
+            $planner = new self(
+                ladder: $ladder,
+                price: $price,
+                record: $record,
+                limits: $limits,
+                throwing: $throwing,
+                today: $today,
+                calm: $calm,
+                return: $return,
+                otherPlans: $otherPlans,
+                ask: $ask,
+                standing: $standing,
+            );
+            $planner->simulate();
 
-        return $planner->run();
+            return $planner;
+        };
+        $planner = $simulated($ask);
+        $planner->problems = [...$problems, ...$planner->problems];
+        if ($planner->stopped()) {
+            $planner->problems[] = new SeasonProblem('stopped');
+        } elseif ($planner->isTooNear()) {
+            $planner->problems[] = new SeasonProblem('too_near', self::nearestGoal($simulated, $planner));
+        }
+
+        return $planner->planned();
     }
 
-    private function run(): SeasonPlan
+    /**
+     * A goal day further off moves the lighter weeks and the days before the goal, so it is tried, not worked out.
+     *
+     * @param  callable(SeasonAsk): self  $simulated
+     * @return Day|null null when it is out of reach
+     */
+    private static function nearestGoal(callable $simulated, self $planner): ?Day
     {
-        $goal = $this->ask->goalRung === null ? $this->position : max($this->position, (int) $this->ladder->position($this->ask->goalRung));
+        for ($tries = 0; $planner->reachedOn !== null && $tries < self::NEAREST_TRIES; $tries++) {
+            $goalDay = $planner->ask->goalDay->plus(1)->latest($planner->reachedOn->plus(Rhythm::TAPER_DAYS));
+            $planner = $simulated($planner->ask->until($goalDay));
+            if (! $planner->isTooNear()) {
+                return $goalDay;
+            }
+        }
+
+        return $planner->reachedOn?->plus(Rhythm::TAPER_DAYS);
+    }
+
+    private function isTooNear(): bool
+    {
+        return $this->reachedOn === null || $this->reachedOn->isAfter($this->ask->goalDay);
+    }
+
+    private function simulate(): void
+    {
         $beyond = $this->ask->until($this->ask->goalDay->plus(self::LOOK_BEYOND_DAYS));
-        $training = $beyond->trainingDays();
+        $training = array_flip($beyond->trainingDays());
         $matches = $this->ask->matchesByDay();
-        $sessionsLeft = count(array_filter(array_keys($training), fn (int $day): bool => $day <= $this->ask->goalDay->ordinal));
         $this->reserve($this->ask->from);
-        $reachedOn = null;
         for ($day = $this->ask->from->ordinal; $day <= $beyond->goalDay->ordinal; $day++) {
             $within = $day <= $this->ask->goalDay->ordinal;
-            if (! $within && ($this->position >= $goal || $this->stopped())) {
+            if (! $within && ($this->position >= $this->goal || $this->stopped())) {
                 break;
             }
             if ($this->return !== null && $this->return->on(Day::fromOrdinal($day))['done']) {
@@ -134,31 +277,106 @@ final class SeasonPlanner
             if (isset($matches[$day]) && $within) {
                 $this->match($matches[$day]);
             } elseif (isset($training[$day])) {
-                $this->session(Day::fromOrdinal($day), $training[$day], $goal, $sessionsLeft, $within);
-                $sessionsLeft = max(0, $sessionsLeft - 1);
+                $this->session(Day::fromOrdinal($day), $within);
             }
             $plannedElsewhere = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day));
             if ($plannedElsewhere !== [] && $within) {
                 $this->sayWhenElsewhereIsTooMuch(Day::fromOrdinal($day), $plannedElsewhere);
             }
             $this->record = $this->record->with($plannedElsewhere);
-            if ($reachedOn === null && $this->position >= $goal && $this->return === null) {
-                $reachedOn = Day::fromOrdinal($day);
+            if ($this->reachedOn === null && $this->position >= $this->goal && $this->return === null) {
+                $this->reachedOn = Day::fromOrdinal($day);
             }
         }
-        if ($this->stopped()) {
-            $this->problems[] = new SeasonProblem('stopped');
-        } elseif ($reachedOn === null || $reachedOn->isAfter($this->ask->goalDay)) {
-            $this->problems[] = new SeasonProblem('too_near', $reachedOn);
-        }
+    }
+
+    private function planned(): SeasonPlan
+    {
         $planned = array_values(array_filter($this->days, fn (SeasonDay $day): bool => ! $day->day->isAfter($this->ask->goalDay)));
         $this->sayWhenNothingFits($planned);
         $sessions = array_values(array_filter($planned, fn (SeasonDay $day): bool => $day->match === null && $day->stage === null));
 
         return new SeasonPlan(
-            $this->ask, $planned, $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id,
-            $this->returnDone, $this->problems,
+            ask: $this->ask,
+            days: $planned,
+            rungAtGoal: $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id,
+            returnDone: $this->returnDone,
+            problems: $this->problems,
+            expected: $this->expected(),
+            lightWeeks: $this->rhythm->lightWeeks,
+            taperFrom: $this->rhythm->taperFrom === null ? null : Day::fromOrdinal($this->rhythm->taperFrom),
+            carried: $this->carried,
+            growsTo: $this->growsTo,
+            rate: $this->rate,
         );
+    }
+
+    /** @return list<ExpectedRung> */
+    private function expected(): array
+    {
+        $from = $this->returnDone ?? $this->ask->from;
+        $counted = fn (float $multiple): array => $this->counted($multiple, $from);
+        [$early, $middle, $late] = [$counted($this->rate->early), $counted($this->rate->likely), $counted($this->rate->late)];
+        $expected = [];
+        for ($at = (int) $this->ladder->position($this->standing->rung) + 1; $at <= $this->goal; $at++) {
+            $rung = $this->ladder->rungs[$at]->id;
+            $likely = $this->begun[$rung] ?? null;
+            // What the simulation took longer than the count, for the dose to grow or a limit to make room, it takes at any rate.
+            $longer = $likely === null || ! isset($middle[$rung]) ? 0 : max(0, $likely->daysSince($middle[$rung]));
+            $soon = isset($early[$rung]) ? $early[$rung]->plus($longer) : null;
+            $expected[] = new ExpectedRung(
+                rung: $rung,
+                early: $likely === null || $soon === null || ! $soon->isAfter($likely) ? $soon : $likely,
+                likely: $likely,
+                late: $likely === null || ! isset($late[$rung]) ? null : $late[$rung]->plus($longer)->latest($likely),
+            );
+        }
+
+        return $expected;
+    }
+
+    /**
+     * When each rung is begun where every session has its own dose: the sessions are counted, not simulated.
+     *
+     * @return array<string, Day> by id of the rung, up to half a year beyond the goal
+     */
+    private function counted(float $multiple, Day $from): array
+    {
+        $standsOn = (int) $this->page->position($this->standing->rung);
+        $ask = $this->ask;
+        $rhythm = $this->rhythm($this->units($this->page->rungs[$standsOn]));
+        $matches = $ask->matchesByDay();
+        [$position, $onRung, $begun] = [$standsOn, $this->standing->sessions, []];
+        $training = array_flip($ask->until($ask->goalDay->plus(self::LOOK_BEYOND_DAYS))->trainingDays());
+        for ($day = $from->ordinal; $day <= $ask->goalDay->ordinal + self::LOOK_BEYOND_DAYS && $position < $this->goal; $day++) {
+            if (isset($matches[$day])) {
+                $rhythm->match($day);
+            }
+            if (! isset($training[$day])) {
+                continue;
+            }
+            $emphasis = $rhythm->of($day);
+            if ($emphasis === Emphasis::Heavy && $onRung >= $this->needed($position, $multiple)) {
+                $position++;
+                $onRung = 0;
+                $begun[$this->ladder->rungs[$position]->id] = Day::fromOrdinal($day);
+            }
+            $onRung++;
+            $rhythm->planned($day, $emphasis);
+        }
+
+        return $begun;
+    }
+
+    /** Sessions a rung takes at a rate; whoever has stood on one for longer needs some more. */
+    private function needed(int $position, float $multiple): int
+    {
+        $rung = $this->ladder->rungs[$position];
+        $own = $rung->ownDose();
+        $sessions = LearningRate::sessions($rung->gate, $multiple, $own->sets * $own->reps);
+        $stood = $rung->id === $this->standing->rung ? $this->standing->sessions : 0;
+
+        return $stood >= $sessions ? $stood + (int) ceil($rung->gate->minSessions / 2) : $sessions;
     }
 
     private function stopped(): bool
@@ -221,6 +439,7 @@ final class SeasonPlanner
 
     private function match(MatchEvent $match): void
     {
+        $this->rhythm->match($match->day->ordinal);
         if ($this->return !== null) {
             $this->problems[] = new SeasonProblem('match_during_return', $match->day, of: $match->reps(), fits: 0);
             $this->days[] = new SeasonDay(
@@ -237,111 +456,181 @@ final class SeasonPlanner
         if ($limits !== []) {
             $this->problems[] = new SeasonProblem('match_trimmed', $match->day, $limits, $match->reps(), $reps);
         }
+        $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $match->day->ordinal));
+        $board = $this->limits->board($match->day, $this->record)->hardTouchedBy($sets);
         $this->add(
             day: $match->day,
             sets: $sets,
+            fullest: LimitState::fullest($board->states([...$sameDay, ...$sets])),
             match: $match,
             matchReps: $reps,
         );
     }
 
-    private function session(Day $day, Emphasis $emphasis, int $goal, int $sessionsLeft, bool $within): void
+    private function session(Day $day, bool $within): void
     {
-        $own = $this->ladder->rungs[$this->position];
-        $return = $this->return;
-        if ($return !== null) {
-            $due = $return->on($day);
-            $stage = $due['stage'];
-            $rung = $stage === null
-                ? StageRung::without($own, [$return->programme->channel])
-                : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
-            $built = $this->build($day, $rung, asGiven: $stage !== null);
-            $this->add(
-                day: $day,
-                emphasis: $stage === null ? $emphasis : Emphasis::Stage,
-                rung: $rung,
-                stage: $stage,
-                clearance: $due['clearance'] && $stage !== null,
-                built: $built,
-            );
-            if ($stage !== null) {
-                $this->return = $return->after(
-                    $day,
-                    $stage,
-                    array_filter(
-                        $built->blocks,
-                        fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps,
-                    ) === [],
-                );
-            }
+        if ($this->return !== null) {
+            $this->stage($day, $this->return);
 
             return;
         }
-        // Beyond the goal only how soon it can be reached is asked: nothing is simulated there, so nothing was idle either.
-        $layoff = $within ? Layoff::of($this->record, $day, $own, $this->price) : Layoff::days(0);
+        $emphasis = $this->rhythm->of($day->ordinal);
+        $own = $this->ladder->rungs[$this->position];
+        // Idle days are counted by the rung as it is asked, whatever the season makes of it. Beyond the goal only how soon it can be
+        // reached is asked: nothing is simulated there, so nothing was idle either.
+        $layoff = $within ? Layoff::of($this->record, $day, $this->asked(), $this->price) : Layoff::days(0);
         $side = $own->ownDose()->side;
         if ($layoff->beginsAgain($side)) {
             $this->position = max(0, $this->position - 1);
             $this->onRung = 0;
             $this->reached = null;
-        } elseif (! $layoff->isDue($side)) {
-            $this->moveOn($emphasis, $goal, $sessionsLeft);
+            $this->isNew = true;
+        } elseif (! $layoff->isDue($side) && $this->mayMoveOn($emphasis, $within)) {
+            $this->position++;
+            $this->onRung = 0;
+            $this->begun[$this->ladder->rungs[$this->position]->id] ??= $day;
+            $this->isNew = true;
         }
-        $own = $this->ladder->rungs[$this->position];
-        $pace = Pace::next($this->reached, $own->ownDose(), $emphasis, begins: $this->onRung === 0);
-        if ($layoff->isDue($side) && $this->reached !== null) {
-            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and
-            // a light day stays light.
-            $kept = $this->reached->within($own->ownDose());
-            $pace = Pace::at(min($kept->reps, $pace->reps), $kept->effort, $kept->distanceM);
-        }
-        $rung = $pace->on($own);
         if (! $within) {
-            // Only how soon the goal can be reached is still asked for.
             $this->onRung++;
+            $this->rhythm->planned($day->ordinal, $emphasis);
 
             return;
         }
-        $built = $this->build($day, $rung, asGiven: false);
+        $own = $this->ladder->rungs[$this->position];
+        $begins = $this->isNew;
+        $this->judged = $begins ? 0 : $this->judged;
+        $pace = $this->pace($day, $own, $emphasis, $layoff, $begins);
+        $rung = $pace->on($own);
+        $frame = $this->frame($day, $rung);
+        $built = SessionBuilder::build($frame, $rung, asGiven: false, minutes: $this->ask->minutes);
         $this->onRung += $built->hasOwnDose() ? 1 : 0;
+        $this->isNew = $begins && ! $built->hasOwnDose();
         foreach ($built->blocks as $block) {
+            $this->judged += $block->asked->judged ? $block->reps : 0;
             if ($emphasis === Emphasis::Heavy && $block->reps > 0 && $block->asked === $rung->ownDose()) {
                 $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);
             }
         }
-        if ($emphasis !== Emphasis::Heavy && $pace->raised !== [] && $built->hasOwnDose()) {
-            // A rung begun on a light day asks for its least effort and distance there already; the next heavy day goes on from them.
-            $this->reached = Pace::at(max($this->reached->reps ?? 0, $pace->reps), $pace->effort, $pace->distanceM);
-        }
+        $protects = $this->rhythm->protects($day->ordinal);
+        $lastHeavy = $this->rhythm->lastHeavy();
+        $this->rhythm->planned($day->ordinal, $emphasis);
         $this->add(
             day: $day,
+            sets: $frame->sets($built->blocks),
+            fullest: $frame->fullest($built->blocks),
             emphasis: $emphasis,
             rung: $rung,
             pace: $pace,
             built: $built,
+            begins: $begins,
+            protects: $protects === null ? null : $this->ask->matchesByDay()[$protects],
+            lastHeavy: $lastHeavy === null ? null : Day::fromOrdinal($lastHeavy),
         );
     }
 
-    /** The next rung is begun on a heavy day, once this one has had its share of the sessions that are left. */
-    private function moveOn(Emphasis $emphasis, int $goal, int $sessionsLeft): void
+    private function stage(Day $day, SeasonReturn $return): void
     {
-        $gate = fn (Rung $rung): int => $rung->gate->minSessions;
-        if ($this->onRung === 0 || $this->quota === 0) {
-            $ahead = array_slice($this->ladder->rungs, $this->position, $goal - $this->position + 1);
-            $least = $gate($this->ladder->rungs[$this->position]);
-            $this->quota = max($least, (int) floor($sessionsLeft * $least / max(1, array_sum(array_map($gate, $ahead)))));
-        }
-        if (
-            $this->position < $goal
-            && ($this->onRung >= $this->quota && $emphasis === Emphasis::Heavy || $this->onRung >= 2 * $this->quota)
-        ) {
-            $this->position++;
-            $this->onRung = 0;
-            $this->moveOn($emphasis, $goal, $sessionsLeft);
+        $own = $this->ladder->rungs[$this->position];
+        $due = $return->on($day);
+        $stage = $due['stage'];
+        $rung = $stage === null
+            ? StageRung::without($own, [$return->programme->channel])
+            : $return->rung($stage, $own, $this->price->longestThrowM($this->ladder->skill));
+        $frame = $this->frame($day, $rung);
+        $built = SessionBuilder::build($frame, $rung, asGiven: $stage !== null, minutes: $this->ask->minutes);
+        $this->add(
+            day: $day,
+            sets: $frame->sets($built->blocks),
+            fullest: $frame->fullest($built->blocks),
+            emphasis: $stage === null ? Emphasis::Light : Emphasis::Stage,
+            rung: $rung,
+            stage: $stage,
+            clearance: $due['clearance'] && $stage !== null,
+            built: $built,
+        );
+        if ($stage !== null) {
+            $short = fn (BlockPlan $block): bool => $block->asked->judged && $block->reps < $block->asked->sets * $block->asked->reps;
+            $this->return = $return->after($day, $stage, array_filter($built->blocks, $short) === []);
         }
     }
 
-    private function build(Day $day, Rung $rung, bool $asGiven): BuiltSession
+    private function pace(Day $day, Rung $own, Emphasis $emphasis, Layoff $layoff, bool $begins): Pace
+    {
+        $dose = $own->ownDose();
+        $longest = $this->price->longestThrowM($dose->skill);
+        $reached = $this->reached;
+        if ($layoff->isDue($dose->side)) {
+            if ($begins || $reached === null) {
+                // What idle days take off is taken off the rung as it is asked, once.
+                return Pace::next(null, $dose, $emphasis, true, new Beginning(1.0 / $this->growsTo), $longest);
+            }
+            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and a light day
+            // stays light.
+            $kept = $reached->within($dose, $longest);
+            $reps = min($kept->reps, Pace::next($reached, $dose, $emphasis, $begins, new Beginning, $longest)->reps);
+
+            return $this->lightened($day, $own, $emphasis, Pace::at($reps, $kept->effort, $kept->distanceM));
+        }
+        // What is carried is a share of the rung as it is asked; the dose here is that of the season, which may grow beyond it.
+        $beginning = $begins || $reached === null
+            ? $this->carried($own, $day)->begins($this->units($this->asked()))->of($this->growsTo)
+            : new Beginning;
+
+        return $this->lightened($day, $own, $emphasis, Pace::next($reached, $dose, $emphasis, $begins, $beginning, $longest));
+    }
+
+    /** A lighter week is measured by the work really done in the week before it, shared out over its sessions. */
+    private function lightened(Day $day, Rung $own, Emphasis $emphasis, Pace $pace): Pace
+    {
+        if ($emphasis !== Emphasis::LightWeek) {
+            return $pace;
+        }
+        $side = $own->ownDose()->side;
+        $monday = $this->ask->monday() + 7 * $this->ask->week($day->ordinal);
+        $week = LightWeek::units(Carried::series($this->record, $this->channel, $side), $monday);
+        if ($week === null) {
+            return $pace;
+        }
+        $isInWeek = fn (int $each): bool => $each >= $monday && $each < $monday + 7;
+        $beside = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $isInWeek($set->day)));
+        foreach (array_filter($this->reserved, $isInWeek, ARRAY_FILTER_USE_KEY) as $sets) {
+            $beside = [...$beside, ...$sets];
+        }
+        $worked = Carried::series($this->record, $this->channel, $side)->sum($monday, $day->ordinal - 1);
+        $besideAhead = array_values(array_filter($beside, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
+        $sessions = count(array_filter($this->ask->trainingDays(), fn (int $each): bool => $each >= $day->ordinal && $isInWeek($each)));
+        $left = ($week - $worked - Carried::units($besideAhead, $this->channel, $side)) / max(1, $sessions);
+        $whole = $own->ownDose()->sets * $own->ownDose()->reps;
+        $fits = max(1, (int) floor(self::LEAST_OF_A_LIGHT_SESSION * ($this->reached->reps ?? $pace->reps)));
+        $tooMany = max($fits, $whole) + 1;
+        while ($tooMany - $fits > 1) {
+            $middle = intdiv($fits + $tooMany, 2);
+            $this->units($pace->withReps($middle)->on($own)) <= $left ? $fits = $middle : $tooMany = $middle;
+        }
+
+        return $pace->withReps($fits);
+    }
+
+    /** The next rung is begun on a heavy day, once this one's gate could be met: on what it asks for at the least, not on less. */
+    private function mayMoveOn(Emphasis $emphasis, bool $simulated): bool
+    {
+        $rung = $this->ladder->rungs[$this->position];
+        $isWorked = ! $simulated || $this->judged >= $rung->gate->minReps && $this->reached?->isWorthARung($rung->ownDose()) === true;
+
+        return $this->position < $this->goal
+            && $emphasis === Emphasis::Heavy
+            && $isWorked
+            && $this->onRung >= $this->needed($this->position, $this->rate->likely);
+    }
+
+    /** The rung that is trained as the athlete's page has it: the season's own grows beyond it. */
+    private function asked(): Rung
+    {
+        return $this->page->rungs[$this->position];
+    }
+
+    private function frame(Day $day, Rung $rung): SessionFrame
     {
         $later = [];
         foreach ($this->reserved as $ordinal => $sets) {
@@ -350,7 +639,8 @@ final class SeasonPlanner
             }
         }
         $others = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
-        $frame = new SessionFrame(
+
+        return new SessionFrame(
             on: $day,
             session: self::sessionId($day->ordinal),
             price: $this->price,
@@ -358,11 +648,9 @@ final class SeasonPlanner
             record: $this->record,
             limits: $this->limits,
             otherPlans: [...$later, ...$others],
-            layoff: Layoff::of($this->record, $day, $rung, $this->price),
+            layoff: Layoff::of($this->record, $day, $this->return === null ? $this->asked() : $rung, $this->price),
             throwing: $this->throwing,
         );
-
-        return SessionBuilder::build($frame, $rung, $asGiven, $this->ask->minutes);
     }
 
     private static function sessionId(int $day): string
@@ -370,26 +658,12 @@ final class SeasonPlanner
         return "season {$day}";
     }
 
-    /**
-     * @param  list<CostedSet>|null  $sets  of a match; null: what the session costs
-     */
+    /** @param  list<CostedSet>  $sets  what the day costs */
     private function add(
-        Day $day, ?Emphasis $emphasis = null, ?Rung $rung = null, ?int $stage = null, bool $clearance = false,
-        ?Pace $pace = null, ?BuiltSession $built = null, ?array $sets = null, ?MatchEvent $match = null, ?int $matchReps = null,
+        Day $day, array $sets, ?LimitState $fullest, ?Emphasis $emphasis = null, ?Rung $rung = null, ?int $stage = null,
+        bool $clearance = false, ?Pace $pace = null, ?BuiltSession $built = null, ?MatchEvent $match = null, ?int $matchReps = null,
+        bool $begins = false, ?MatchEvent $protects = null, ?Day $lastHeavy = null,
     ): void {
-        if ($sets === null) {
-            $working = array_filter($built->blocks ?? [], fn (BlockPlan $block): bool => $block->reps > 0);
-            $sets = array_values(
-                array_map(fn (BlockPlan $block): CostedSet => $block->cost($day, self::sessionId($day->ordinal), $this->price), $working),
-            );
-        }
-        $sameDay = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day->ordinal));
-        $fullest = null;
-        foreach ($this->limits->board($day, $this->record)->hardTouchedBy($sets)->states([...$sameDay, ...$sets]) as $state) {
-            if ($fullest === null || $state->share() > $fullest->share()) {
-                $fullest = $state;
-            }
-        }
         $this->record = $this->record->with($sets);
         $this->days[] = new SeasonDay(
             day: $day,
@@ -404,6 +678,9 @@ final class SeasonPlanner
             fullest: $fullest,
             match: $match,
             matchReps: $matchReps,
+            begins: $begins,
+            protects: $protects,
+            lastHeavy: $lastHeavy,
         );
     }
 

@@ -199,6 +199,17 @@ final readonly class SessionFrame
 
     /**
      * @param  array<int, BlockPlan>  $blocks
+     * @return LimitState|null the hard limit that stands fullest of those these blocks touch, with them in the plan
+     */
+    public function fullest(array $blocks): ?LimitState
+    {
+        $sets = $this->sets($blocks);
+
+        return LimitState::fullest($this->board->hardTouchedBy($sets)->states([...$this->sameDay, ...$sets]));
+    }
+
+    /**
+     * @param  array<int, BlockPlan>  $blocks
      * @param  int  $position which of them more repetitions are wanted for
      */
     public function headroom(array $blocks, int $position): Headroom

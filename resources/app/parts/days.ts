@@ -7,6 +7,8 @@ const time = (iso: string): number => Date.parse(`${iso}T00:00:00Z`);
 export const plusDays = (iso: string, days: number): string =>
     new Date(time(iso) + days * DAY_MS).toISOString().slice(0, 10);
 
+export const daysBetween = (from: string, to: string): number => Math.round((time(to) - time(from)) / DAY_MS);
+
 /** 1 Monday to 7 Sunday. */
 export const weekdayOf = (iso: string): number => ((new Date(time(iso)).getUTCDay() + 6) % 7) + 1;
 

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Season } from '../../api/client';
-import { dayName, n } from '../../api/words';
+import { dayName } from '../../api/words';
 import { plusDays } from '../../parts/days';
 import { useMe } from '../../parts/Frame';
 import { Loading, Notice } from '../../parts/Notice';
@@ -10,7 +10,9 @@ import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { moved } from '../../rules/moves';
+import { Changes } from './Changes';
 import { Curve } from './Curve';
+import { Expected } from './Expected';
 import { WeekGrid } from './WeekGrid';
 
 /** What can be set of a season; sent whole with every look and every save. */
@@ -155,6 +157,7 @@ function Planner({
                     <p>{each.way_out}</p>
                 </div>
             ))}
+            <Changes changes={season.changes} asked={planner.changed} />
             <div className={waiting ? 'opacity-60' : ''}>
                 <WeekGrid
                     season={season}
@@ -171,13 +174,14 @@ function Planner({
                         })
                     }
                 />
+                <p className="mt-2 max-w-prose text-soft">{season.begun_from}</p>
+                <Expected season={season} />
                 <Curve points={season.curve} today={season.date} />
             </div>
             <section aria-label="Cautions" className="mt-6 max-w-prose text-soft">
                 <p>
                     No day of this plan stands over a hard limit; it was simulated from the real record. It is a plan,
-                    not a permission: the day’s word, a clearance and the gate decide when the day comes.{' '}
-                    {n(season.weeks.length)} weeks, every fourth lighter.
+                    not a permission: the day’s word, a clearance and the gate decide when the day comes.
                 </p>
                 <ul className="mt-1 list-disc pl-5">
                     {season.cautions.map((each) => (

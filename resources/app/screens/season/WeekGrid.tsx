@@ -43,7 +43,7 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
                         {WEEKDAYS.map((name) => (
                             <col key={name} />
                         ))}
-                        <col className="w-[11.5rem]" />
+                        <col className="w-[13.5rem]" />
                     </colgroup>
                     <thead>
                         <tr className="label text-left">
@@ -64,6 +64,7 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
                                     <span className="label block leading-tight">
                                         {dayName(week.monday).replace(/^\w+ /, '')}
                                         {week.lighter && <span className="block text-full">lighter</span>}
+                                        {week.fresh && <span className="block text-full">for the goal</span>}
                                     </span>
                                 </th>
                                 {week.days.map((day) => (
@@ -116,11 +117,20 @@ function WeekTape({ week, widest }: { week: Week; widest: number }) {
                     />
                 )}
             </div>
-            <span className="label">
+            <span className="label block leading-tight">
                 {landings
                     ? `${n(week.landings)} landing units`
                     : `${n(week.arm)}${week.arm_max == null ? '' : `, at most ${n(week.arm_max)}`}`}
+                {week.own_reps > 0 && `, ${n(week.own_reps)} own reps`}
             </span>
+            <span className="block truncate text-sm leading-tight">
+                {week.begins.length > 0 ? `New: ${week.begins.join(', ')}` : ''}
+            </span>
+            {week.fullest && (
+                <span className="block truncate text-sm leading-tight text-soft">
+                    {percent(week.fullest_share ?? 0)} {week.fullest}
+                </span>
+            )}
         </div>
     );
 }
@@ -248,10 +258,10 @@ function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; mos
     );
 }
 
-/** Heavy is three bars, light two, the lighter week and the day before a match one. A stage of a return is a step. */
+/** Heavy is three bars; light, around a match and for the goal two; the lighter week and the day before a match one. */
 function EmphasisMark({ emphasis }: { emphasis: Day['emphasis'] | null }) {
     if (emphasis === 'stage') return <>stage</>;
-    const bars = emphasis === 'heavy' ? 3 : emphasis === 'light' ? 2 : 1;
+    const bars = emphasis === 'heavy' ? 3 : emphasis === 'light_week' || emphasis === 'before_match' ? 1 : 2;
     return (
         <svg
             width="14"
@@ -295,12 +305,14 @@ function DayWhy({
             </p>
             {day.kind === 'session' && (
                 <p>
-                    {day.emphasis_name}. {day.reps} reps
-                    {day.effort == null ? '' : `, the rung’s own at ${percent(day.effort)}`}
+                    {day.emphasis_name}. {day.reps} reps, {day.own_reps} of them what the session is for
+                    {day.effort == null ? '' : ` at ${percent(day.effort)}`}
                     {day.distance_m == null ? '' : `, ${n(day.distance_m)} m`}.
-                    {day.raised.length > 0 ? ` Raised: ${day.raised.join(', ')}.` : ''}
                 </p>
             )}
+            {day.why.map((why) => (
+                <p key={why}>{why}</p>
+            ))}
             {day.kind === 'session' && (
                 <p className="text-soft">
                     {day.with_squad
