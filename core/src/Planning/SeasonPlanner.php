@@ -368,7 +368,7 @@ final class SeasonPlanner
         return $begun;
     }
 
-    /** Sessions a rung takes at a rate; whoever has stood on one for longer needs some more. */
+    /** Sessions a rung takes at a rate; whoever has stood on one for longer needs half of that once more. */
     private function needed(int $position, float $multiple): int
     {
         $rung = $this->ladder->rungs[$position];
@@ -376,7 +376,7 @@ final class SeasonPlanner
         $sessions = LearningRate::sessions($rung->gate, $multiple, $own->sets * $own->reps);
         $stood = $rung->id === $this->standing->rung ? $this->standing->sessions : 0;
 
-        return $stood >= $sessions ? $stood + (int) ceil($rung->gate->minSessions / 2) : $sessions;
+        return $stood >= $sessions ? $stood + max(1, (int) round($rung->gate->minSessions * $multiple / 2)) : $sessions;
     }
 
     private function stopped(): bool

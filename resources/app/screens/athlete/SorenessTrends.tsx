@@ -1,4 +1,5 @@
 import type { Soreness } from '../../api/client';
+import { daysBetween } from '../../parts/days';
 
 const DAYS = 28;
 
@@ -7,8 +8,7 @@ const DAYS = 28;
  * sore.
  */
 export function SorenessTrends({ reports, today }: { reports: Soreness[]; today: string }) {
-    const end = Date.parse(`${today}T00:00:00Z`) / 86_400_000;
-    const ago = (day: string): number => end - Date.parse(`${day}T00:00:00Z`) / 86_400_000;
+    const ago = (day: string): number => daysBetween(day, today);
     const recent = reports.filter((report) => ago(report.day) < DAYS);
     const places = [
         ...new Map(

@@ -8,7 +8,7 @@ const FIRST = 5;
 export function Changes({ changes, asked }: { changes: Season['changes']; asked: boolean }) {
     if (changes.length === 0) return null;
     return (
-        <section aria-label="What changes" className="my-3 border-l-4 border-tape bg-page px-3 py-2">
+        <section aria-label="What changes" className="no-print my-3 border-l-4 border-tape bg-page px-3 py-2">
             <h2 className="text-base">
                 {n(changes.length)} {changes.length === 1 ? 'day differs' : 'days differ'} from what was agreed
                 {asked ? '' : ', because of what is on record since'}

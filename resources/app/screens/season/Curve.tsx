@@ -34,7 +34,7 @@ export function Curve({ points, today }: { points: Season['curve']; today: strin
     const [from, to] = [points[0], points.at(-1)].map((point) => dayName(point?.date ?? today));
     const hasAgreed = points.some((point) => point.agreed != null);
     return (
-        <section aria-label="Predicted and real" className="mt-5">
+        <section aria-label="Predicted and real" className="no-print mt-5">
             <h2 className="text-base">
                 Seven-day load here, without training elsewhere:{' '}
                 {hasAgreed ? (

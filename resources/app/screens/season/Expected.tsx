@@ -13,7 +13,7 @@ export function Expected({ season }: { season: Season }) {
     return (
         <section aria-label="When each rung is likely begun" className="mt-5">
             <h2 className="text-base">When each rung is likely begun</h2>
-            <table className="mt-1 w-full max-w-5xl table-fixed">
+            <table className="mt-1 w-full table-fixed">
                 <thead className="sr-only">
                     <tr>
                         <th>Rung</th>

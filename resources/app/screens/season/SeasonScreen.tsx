@@ -146,7 +146,7 @@ function Planner({
             </main>
         );
     return (
-        <main className="px-4 pb-10 sm:px-6">
+        <main className="one-page px-4 pb-10 sm:px-6">
             <Header kept={kept} season={season} planner={planner} ladders={ladders} onLadder={onLadder} />
             {me.decides && <AskForm season={season} planner={planner} />}
             <Notice problem={problem ?? preview.error} />
@@ -294,12 +294,12 @@ function Header({
             </div>
             <span className="grow" />
             {planner.past.length > 0 && (
-                <button type="button" className="btn btn-quiet" onClick={planner.undo}>
+                <button type="button" className="no-print btn btn-quiet" onClick={planner.undo}>
                     Undo
                 </button>
             )}
             {kept !== null && me.decides && (
-                <button type="button" className="btn btn-quiet" onClick={() => void planner.close()}>
+                <button type="button" className="no-print btn btn-quiet" onClick={() => void planner.close()}>
                     Close the season
                 </button>
             )}
@@ -309,7 +309,7 @@ function Header({
             {me.decides && act && (
                 <button
                     type="button"
-                    className="btn btn-main"
+                    className="no-print btn btn-main"
                     disabled={planner.waiting}
                     onClick={() => void planner.keep()}
                 >

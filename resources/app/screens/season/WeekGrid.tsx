@@ -121,13 +121,16 @@ function WeekTape({ week, widest }: { week: Week; widest: number }) {
                 {landings
                     ? `${n(week.landings)} landing units`
                     : `${n(week.arm)}${week.arm_max == null ? '' : `, at most ${n(week.arm_max)}`}`}
-                {week.own_reps > 0 && `, ${n(week.own_reps)} own reps`}
+                {week.own_reps > 0 && `, ${n(week.own_reps)} reps of the rung`}
             </span>
-            <span className="block truncate text-sm leading-tight">
-                {week.begins.length > 0 ? `New: ${week.begins.join(', ')}` : ''}
-            </span>
+            {week.begins.length > 0 && (
+                <span className="block text-sm leading-tight">New: {week.begins.join(', ')}</span>
+            )}
             {week.fullest && (
-                <span className="block truncate text-sm leading-tight text-soft">
+                <span
+                    className="block truncate text-sm leading-tight text-soft"
+                    title={`Fullest limit: ${week.fullest}`}
+                >
                     {percent(week.fullest_share ?? 0)} {week.fullest}
                 </span>
             )}
@@ -401,7 +404,7 @@ function InShort({ day, begins }: { day: Day; begins: boolean }) {
             </span>
             <span className={`block truncate text-sm ${begins ? 'head' : 'text-soft'}`}>
                 {begins ? day.title : doseInShort(day)}
-                {isSession && !day.with_squad && ' extra'}
+                {isSession && !day.with_squad && <span className="no-print label pl-1.5">extra</span>}
             </span>
         </>
     );
