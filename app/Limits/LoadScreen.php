@@ -32,7 +32,6 @@ use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Limits\RatioLimit;
 use Augendo\Core\Load\CostedSet;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\HonestEffort;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\RatioMethod;
@@ -270,27 +269,7 @@ final class LoadScreen
     /** @return list<HonestEffortView> for each skill with something measured */
     private function honest(AthleteDay $day): array
     {
-        $profile = $day->load->profile;
-        $pairs = [];
-        $sets = DB::table('work_sets')
-            ->where('athlete_id', $day->athlete->id)
-            ->where('day', '>', $day->on->plus(-HonestEffort::DAYS)->iso())
-            ->whereNotNull('effort')
-            ->where('implement', '!=', 'shadow')
-            ->get(['skill', 'effort', 'distance_m', 'speed_ms']);
-        foreach ($sets as $set) {
-            $longest = $this->library->skills()[$set->skill]->family === Family::Throw
-                ? ($profile->longestThrowM[$set->skill] ?? null)
-                : null;
-            $reference = $profile->referenceSpeedMs[$set->skill] ?? null;
-            $implied = HonestEffort::implied(
-                $set->speed_ms === null || $reference === null ? null : $set->speed_ms / $reference,
-                $set->distance_m === null || $longest === null ? null : $set->distance_m / $longest,
-            );
-            if ($implied !== null) {
-                $pairs[$set->skill][] = [(float) $set->effort, $implied];
-            }
-        }
+        $pairs = (new MeasuredEfforts($this->library))->of($day->athlete->id, $day->load->profile, $day->on);
         $names = $this->library->skillNames();
 
         return array_values(array_map(function (string $skill, array $of) use ($names): HonestEffortView {

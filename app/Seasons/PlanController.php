@@ -69,20 +69,15 @@ final class PlanController
     #[Answers(SeasonView::class)]
     public function draft(SeasonRequest $request, Athlete $athlete): JsonResponse
     {
-        return response()->json(
-            $this->season->view(
-                $this->seasons->draft($athlete, $request->season(), $request->user()->workspace->today()),
-                $request->user()->workspace->today(),
-            ),
-        );
+        $today = $request->user()->workspace->today();
+
+        return $this->seen($request, $this->seasons->draft($athlete, $request->season(), $today));
     }
 
     #[Answers(SeasonView::class)]
     public function open(SeasonRequest $request, Athlete $athlete): JsonResponse
     {
-        return response()->json(
-            $this->season->view($this->seasons->open($athlete, $request->season(), $request->user()), $request->user()->workspace->today()),
-        );
+        return $this->seen($request, $this->seasons->open($athlete, $request->season(), $request->user()));
     }
 
     #[Answers(SeasonsMadeView::class)]
@@ -94,16 +89,25 @@ final class PlanController
     #[Answers(SeasonView::class)]
     public function season(Request $request, Season $season): JsonResponse
     {
-        return response()->json($this->season->view($season->loadMissing('athlete', 'squad'), $request->user()->workspace->today()));
+        return $this->seen($request, $season->loadMissing('athlete', 'squad'));
     }
 
     #[Answers(SeasonView::class)]
     public function preview(SeasonRequest $request, Season $season): JsonResponse
     {
-        $today = $request->user()->workspace->today();
         $season->loadMissing('athlete', 'squad');
 
-        return response()->json($this->season->view($this->seasons->draft($season->athlete, $request->season(), $today, $season), $today));
+        return $this->seen(
+            $request,
+            $this->seasons->draft($season->athlete, $request->season(), $request->user()->workspace->today(), $season),
+        );
+    }
+
+    private function seen(Request $request, Season $season): JsonResponse
+    {
+        $user = $request->user();
+
+        return response()->json($this->season->view($season, $user->workspace->today(), $user->can('decide', $season->athlete)));
     }
 
     #[Answers(SeasonView::class)]

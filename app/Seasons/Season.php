@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Athletes\Squad;
 use App\Records\Record;
 use Augendo\Core\Day;
+use Augendo\Core\Planning\Heeded;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -34,10 +35,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $updated_at
  * @property bool $waiting
  * @property string|null $followed_on
+ * @property array{units?: float|null, reps?: int|null, effort_less?: float, left?: list<string>}|null $heeded
  */
 final class Season extends Record
 {
-    protected $attributes = ['waiting' => false, 'followed_on' => null];
+    protected $attributes = ['waiting' => false, 'followed_on' => null, 'heeded' => null];
 
     protected function casts(): array
     {
@@ -46,10 +48,20 @@ final class Season extends Record
             'moves' => 'array',
             'off' => 'array',
             'agreed' => 'array',
+            'heeded' => 'array',
             'minutes' => 'integer',
             'version' => 'integer',
             'waiting' => 'boolean',
         ];
+    }
+
+    public function heeded(): Heeded
+    {
+        return new Heeded(
+            units: isset($this->heeded['units']) ? (float) $this->heeded['units'] : null,
+            reps: $this->heeded['reps'] ?? null,
+            effortLess: (float) ($this->heeded['effort_less'] ?? 0.0),
+        );
     }
 
     public function startsOn(): Day

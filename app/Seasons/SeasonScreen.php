@@ -7,13 +7,16 @@ namespace App\Seasons;
 use App\Athletes\Answers\NamedView;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
+use App\Gates\Placement;
 use App\Seasons\Answers\ExpectedRungView;
+use App\Seasons\Answers\HeededView;
 use App\Seasons\Answers\SeasonChangeView;
 use App\Seasons\Answers\SeasonDayView;
 use App\Seasons\Answers\SeasonPointView;
 use App\Seasons\Answers\SeasonProblemView;
 use App\Seasons\Answers\SeasonView;
 use App\Seasons\Answers\SeasonWeekView;
+use App\Seasons\Answers\SuggestionView;
 use App\Sessions\Sheet;
 use App\Wording\PlanWording;
 use App\Wording\Wording;
@@ -29,15 +32,21 @@ use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
 use Augendo\Core\Planning\SeasonProblem;
+use Augendo\Core\Planning\Suggestion;
 use Augendo\Core\Planning\Trim;
 use Illuminate\Support\Facades\DB;
 
 /** Whether a goal can be reached in time without breaking anything: weeks with their load, matches, stages and rungs. */
 final class SeasonScreen
 {
-    public function __construct(private readonly Library $library, private readonly Seasons $seasons) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly Seasons $seasons,
+        private readonly RecordSays $record,
+    ) {}
 
-    public function view(Season $season, Day $today): SeasonView
+    /** @param  bool  $decides  whether whoever looks decides about the athlete: to others the mornings are not told */
+    public function view(Season $season, Day $today, bool $decides): SeasonView
     {
         $plan = $this->seasons->plan($season, $today);
         $ladder = $this->library->ladder($season->ladder);
@@ -149,6 +158,13 @@ final class SeasonScreen
             ), $plan->expected),
             learning: PlanWording::learning($plan->rate),
             begun_from: PlanWording::begunFrom($plan->carried, self::unitsByWeek($plan)),
+            heeded: new HeededView(
+                units: $season->heeded()->units,
+                reps: $season->heeded()->reps,
+                effort_less: $season->heeded()->effortLess,
+                left: $season->heeded['left'] ?? [],
+            ),
+            suggestions: $decides ? $this->suggestions($day, $placement, $plan) : [],
             weeks: $weeks,
             curve: $this->curve($season, $plan, $today, $arm->byDay()),
             cautions: $ladder->cautions,
@@ -159,6 +175,19 @@ final class SeasonScreen
     private static function sum(array $sets, string $measure): float
     {
         return array_sum(array_map(fn (CostedSet $set): float => $set->cost[$measure], $sets));
+    }
+
+    /** @return list<SuggestionView> */
+    private function suggestions(AthleteDay $day, Placement $placement, SeasonPlan $plan): array
+    {
+        return array_map(
+            function (Suggestion $said) use ($plan): SuggestionView {
+                [$evidence, $ask] = PlanWording::suggestion($said, $plan->carried->channel);
+
+                return new SuggestionView($said->kind->value, $evidence, $ask, $said->value);
+            },
+            $this->record->of($day, $placement, $day->ladders->rung($placement), $plan->carried->channel),
+        );
     }
 
     /**

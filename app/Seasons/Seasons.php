@@ -199,6 +199,7 @@ final class Seasons
             minutes: $season->minutes,
             start: $season->startsOn(),
             withSquad: $squad->with,
+            heeded: $season->heeded(),
         );
     }
 
@@ -276,7 +277,7 @@ final class Seasons
             ])
             : $over;
         $season->fill([
-            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off'])),
+            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off', 'heeded'])),
             'ladder' => $over->ladder ?? $given['ladder'],
         ]);
         $season->setRelation('athlete', $athlete);

@@ -14,6 +14,8 @@ use Augendo\Core\Planning\LearningRate;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonProblem;
+use Augendo\Core\Planning\Suggestion;
+use Augendo\Core\Planning\SuggestionKind;
 use Augendo\Core\Stations\WhyOut;
 
 /** Seasons in words. */
@@ -99,6 +101,40 @@ final class PlanWording
             : 'The last four weeks carried '.Wording::number($carried->unitsAWeek, 0)." {$unit} a week"
                 .($carried->besideAWeek > 0.5 ? ', and '.Wording::number($carried->besideAWeek, 0).' are planned beside this' : '')
                 .".{$held}";
+    }
+
+    /** @return array{string, string|null} what is seen, and what could be done about it */
+    public static function suggestion(Suggestion $said, Channel $channel): array
+    {
+        $bound = Wording::number($said->bound ?? 0.0, 0);
+        $sure = $said->low === null || $said->high === null
+            ? ''
+            : ' The difference lies between '.Wording::percent($said->low).' and '.Wording::percent($said->high).' (99 % sure).';
+        $part = lcfirst(Wording::channel($channel));
+        if ($said->value === null) {
+            return [
+                "Sore ({$part}) on {$said->aboveBad} of {$said->above} mornings after work: too few mornings to tell after how much.",
+                null,
+            ];
+        }
+
+        return match ($said->kind) {
+            SuggestionKind::Units => [
+                "Sore ({$part}) on {$said->aboveBad} of {$said->above} mornings after more than {$bound} units, on {$said->belowBad} of "
+                    ."{$said->below} after less.{$sure}",
+                'Sessions of at most '.Wording::number($said->value, 0).' units',
+            ],
+            SuggestionKind::Reps => [
+                "Not good: {$said->aboveBad} of {$said->above} reps after the first {$bound} of a session, {$said->belowBad} of "
+                    ."{$said->below} among them.{$sure}",
+                'At most '.Wording::number($said->value, 0).' reps of the rung a session',
+            ],
+            SuggestionKind::Effort => [
+                "Harder than asked in {$said->aboveBad} of {$said->above} measured sets: in the median by "
+                    .Wording::percent($said->low ?? 0.0).' to '.Wording::percent($said->high ?? 0.0).' of full effort (80 % sure).',
+                'Ask for '.Wording::percent($said->value).' less',
+            ],
+        };
     }
 
     /** @param  array<string, mixed>|null  $agreed  a day of a season as it is kept */

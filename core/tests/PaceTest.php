@@ -134,7 +134,7 @@ final class PaceTest extends TestCase
             $this->assertPace($expected, $begun, "heavy day {$i}");
             $this->assertSame($i >= 2, $begun->isWorthARung($this->throw));
         }
-        $this->assertPace([16, 0.5, 8.0, []], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy), 'no distance before: its least');
+        $this->assertPace([16, 0.5, 8.0, []], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy), 'no metres before');
         $carried = Pace::next($low, $this->throw, Emphasis::Heavy, beginning: new Beginning(carried: 0.7));
         $this->assertPace([14, 0.4, 5.0, []], $carried, 'as much as the last weeks carried is no raise');
     }

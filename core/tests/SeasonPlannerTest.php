@@ -17,6 +17,7 @@ use Augendo\Core\Limits\LimitFilter;
 use Augendo\Core\Limits\LimitTerms;
 use Augendo\Core\Limits\Severity;
 use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
@@ -24,8 +25,10 @@ use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\Carried;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\ExpectedRung;
+use Augendo\Core\Planning\Heeded;
 use Augendo\Core\Planning\LearningRate;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
@@ -140,6 +143,21 @@ final class SeasonPlannerTest extends TestCase
         $this->assertSame(19, $first($this->weeks(8, 8), 3.0), 'little: four fifths of the rung');
         $this->assertSame(72, $first($this->weeks(8, 120), 3.0), 'much: as much as is done at that age');
         $this->assertSame(24, $first($this->weeks(8, 120), 1.0));
+    }
+
+    public function test_what_the_coach_took_of_the_record_holds_on_every_day(): void
+    {
+        $record = $this->weeks(8, 30);
+        $of = fn (Heeded $heeded): SeasonPlan => $this->plan([1, 3, 5], 56, 'last', record: $record, heeded: $heeded);
+        [$plain, $held, $easier] = [$of(new Heeded), $of(new Heeded(units: 14.0, reps: 15)), $of(new Heeded(effortLess: 0.2))];
+        $most = fn (SeasonPlan $plan, callable $of): float => max(array_map($of, $plan->days));
+        $units = fn (SeasonDay $day): float => Carried::units($day->sets, Channel::Arm, Side::Dominant);
+        $reps = fn (SeasonDay $day): int => $day->pace->reps ?? 0;
+        $effort = fn (SeasonDay $day): float => $day->pace->effort ?? 0.0;
+        $this->assertGreaterThan(18.0, $most($plain, $units));
+        $this->assertLessThanOrEqual(14.0 + 1e-9, $most($held, $units));
+        $this->assertLessThanOrEqual(15, $most($held, $reps));
+        $this->assertLessThan($most($plain, $effort) - 0.1, $most($easier, $effort));
     }
 
     public function test_a_rung_is_begun_when_its_gate_could_be_met_at_the_rate_the_athlete_learns(): void
@@ -366,13 +384,14 @@ final class SeasonPlannerTest extends TestCase
         array $weekdays, int $days, string $goalRung = 'hold', array $matches = [], array $record = [],
         ?array $limits = null, ?int $minutes = null, ?SeasonReturn $return = null,
         DoseShares $shares = new DoseShares(1.0, 0.8, 1.0), ?LearningRate $rate = null,
+        Heeded $heeded = new Heeded,
     ): SeasonPlan {
         $from = Day::of(self::FROM);
         $ladder = $this->library->ladder('volleyball-float-serve');
         $at = $return === null ? 2 : 4;
         $ask = new SeasonAsk(
             $from, $from->plus($days), $weekdays,
-            $goalRung === 'last' ? $ladder->rungs[count($ladder->rungs) - 1]->id : null, $matches, minutes: $minutes,
+            $goalRung === 'last' ? $ladder->rungs[count($ladder->rungs) - 1]->id : null, $matches, minutes: $minutes, heeded: $heeded,
         );
         $profile = $this->profile();
         $calm = Readiness::on(

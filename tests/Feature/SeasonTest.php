@@ -7,13 +7,18 @@ namespace Tests\Feature;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Squad;
+use App\Courtside\EnteredWork;
+use App\People\Role;
 use App\Seasons\Season;
 use App\Seasons\WorkOutSeason;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\WorkSet;
 use Augendo\Core\Planning\SeasonAsk;
 use Carbon\Carbon;
+use Database\Factories\SorenessReportFactory;
 use Database\Factories\SquadFactory;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
@@ -122,6 +127,53 @@ final class SeasonTest extends TestCase
         $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), 'goal_on' => $season['goal_on'], 'version' => 1])
             ->assertOk()
             ->assertJsonPath('differs', false);
+    }
+
+    #[Group('once')]
+    public function test_mornings_that_were_sore_after_much_work_are_told_with_their_counts_and_taken_or_left(): void
+    {
+        $athlete = $this->steady();
+        $serve = app(Library::class)->skills()['float-serve'];
+        for ($back = 100; $back > 72; $back -= 2) {
+            $isMuch = $back % 4 === 0;
+            $day = $this->today->plus(-$back);
+            $set = WorkSet::ordinarily($day, "told {$back}", $serve, $isMuch ? 90 : 20, 0.6);
+            app(EnteredWork::class)->add($athlete, (string) Str::uuid7(), $set, 'home', 'volleyball');
+            foreach ([1, 2] as $after) {
+                $isSore = $isMuch && $after === 1;
+                SorenessReportFactory::new()->create([
+                    'athlete_id' => $athlete->id,
+                    'at' => $day->plus($after)->iso().'T08:00:00+00:00',
+                    'moment' => 'morning',
+                    'site' => $isSore ? 'shoulder' : 'none',
+                    'side' => $isSore ? $athlete->throwing_side->value : null,
+                    'score' => $isSore ? 4 : 0,
+                    'reported_by' => $this->coach()->id,
+                ]);
+            }
+        }
+        $ask = [...$this->ask(), 'goal_rung' => 'pace'];
+        $draft = fn (array $with): array => $this->postJson("/api/athletes/{$athlete->id}/seasons/draft", [...$ask, ...$with])
+            ->assertOk()
+            ->json();
+        $said = collect($draft([])['suggestions'])->firstWhere('kind', 'units');
+        $this->assertNotNull($said, 'told');
+        $this->assertMatchesRegularExpression('/^Sore \(arm\) on \d+ of \d+ mornings after more than \d+ units, on \d+ of/', $said['evidence']);
+        $most = fn (array $season): float => collect($season['weeks'])->flatMap(fn (array $week): array => $week['days'])
+            ->where('kind', 'session')
+            ->max('arm');
+        $this->assertGreaterThan(10.0, $most($draft([])));
+        $this->assertLessThan($most($draft([])), $most($draft(['heeded' => ['units' => 8]])), 'seen before it is kept');
+
+        $kept = $this->postJson("/api/athletes/{$athlete->id}/seasons", [...$ask, 'heeded' => ['units' => 8, 'left' => ['reps']]])->assertOk();
+        $kept->assertJsonPath('heeded.units', 8)->assertJsonPath('heeded.left', ['reps'])->assertJsonPath('differs', false);
+        $this->putJson("/api/seasons/{$kept->json('id')}", [...$ask, 'heeded' => ['units' => 0.5], 'version' => 1])
+            ->assertStatus(422)
+            ->assertJsonPath('errors', ['heeded.units' => ['A session costs 1 to 1,000 units.']]);
+
+        // Mornings are health: whoever does not decide sees the plan without them.
+        $this->actingAs($this->person(Role::Assistant));
+        $this->getJson("/api/seasons/{$kept->json('id')}")->assertOk()->assertJsonPath('suggestions', []);
     }
 
     public function test_a_match_and_another_club_take_their_part_of_every_plan(): void

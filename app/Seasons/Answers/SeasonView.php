@@ -65,6 +65,9 @@ final readonly class SeasonView
         public string $learning,
         /** what the doses were begun from, in sentences */
         public string $begun_from,
+        public HeededView $heeded,
+        /** @var list<SuggestionView> what the record says about it, to whoever decides */
+        public array $suggestions,
         /** @var list<SeasonWeekView> */
         public array $weeks,
         /** @var list<SeasonPointView> */

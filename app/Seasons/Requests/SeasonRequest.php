@@ -6,7 +6,9 @@ namespace App\Seasons\Requests;
 
 use App\Http\CalendarDay;
 use App\Library\KnownLadder;
+use Augendo\Core\Planning\SuggestionKind;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class SeasonRequest extends FormRequest
 {
@@ -32,13 +34,25 @@ final class SeasonRequest extends FormRequest
             'moves.*.to' => ['required', ...$day],
             'off' => ['present', 'array', 'max:200'],
             'off.*' => $day,
+            'heeded' => ['sometimes', 'array:units,reps,effort_less,left'],
+            'heeded.units' => ['nullable', 'numeric', 'between:1,1000'],
+            'heeded.reps' => ['nullable', 'integer:strict', 'between:1,500'],
+            'heeded.effort_less' => ['sometimes', 'numeric', 'between:0,0.5'],
+            'heeded.left' => ['sometimes', 'array', 'max:3'],
+            'heeded.left.*' => ['string', Rule::enum(SuggestionKind::class)],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['minutes.between' => 'A session takes 1 to 240 minutes.', 'goal_on.before' => 'A season ends within a year.'];
+        return [
+            'minutes.between' => 'A session takes 1 to 240 minutes.',
+            'goal_on.before' => 'A season ends within a year.',
+            'heeded.units.between' => 'A session costs 1 to 1,000 units.',
+            'heeded.reps.between' => 'A session has 1 to 500 repetitions of the rung.',
+            'heeded.effort_less.between' => 'At most 50 points of effort are taken off.',
+        ];
     }
 
     /** @return array<string, mixed> with the moves by the day they are from */

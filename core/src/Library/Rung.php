@@ -20,6 +20,8 @@ final readonly class Rung
     /** More things than this nobody looks at. */
     private const LOOKED_AT = 3;
 
+    private const LEAST_EFFORT = 0.25;
+
     /**
      * @param  bool  $outcomeIgnored  whether where it lands is not looked at yet
      * @param  list<Checkpoint>  $checkpoints
@@ -57,12 +59,32 @@ final readonly class Rung
     /** The rung with a share of what it works on; the warm-up, the rehearsal and the other side stay. */
     public function scaled(float $share): self
     {
-        $work = [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike];
-        $scale = fn (BlockDose $block): BlockDose => $block->judged || in_array($block->kind, $work, true)
-            ? $block->scaled($share)
-            : $block;
+        return $this->withWork(fn (BlockDose $block): BlockDose => $block->scaled($share));
+    }
 
-        return $this->with(['blocks' => array_map($scale, $this->blocks)]);
+    /**
+     * The rung asked for with less effort: of somebody who gives more than is asked.
+     *
+     * @param  float  $by  0 to 1
+     */
+    public function easier(float $by): self
+    {
+        $less = fn (float $effort): float => max(min($effort, self::LEAST_EFFORT), $effort - $by);
+
+        return $by <= 0.0 ? $this : $this->withWork(fn (BlockDose $block): BlockDose => $block->with([
+            'effort' => $less($block->effort), 'effortMin' => $less($block->effortMin),
+        ]));
+    }
+
+    /** @param  callable(BlockDose): BlockDose  $changed */
+    private function withWork(callable $changed): self
+    {
+        $work = [BlockKind::Part, BlockKind::Whole, BlockKind::Target, BlockKind::GameLike];
+
+        return $this->with(['blocks' => array_map(
+            fn (BlockDose $block): BlockDose => $block->judged || in_array($block->kind, $work, true) ? $changed($block) : $block,
+            $this->blocks,
+        )]);
     }
 
     /** @param  Surface|null  $floor  where it is landed; null: not known */

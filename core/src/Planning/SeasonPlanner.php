@@ -115,6 +115,8 @@ final class SeasonPlanner
         private readonly SeasonAsk $ask,
         private readonly Standing $standing,
     ) {
+        $less = $ask->heeded->effortLess;
+        $ladder = $ladder->with(['rungs' => array_map(fn (Rung $each): Rung => $each->easier($less), $ladder->rungs)]);
         $this->page = $ladder;
         $this->position = (int) $ladder->position($standing->rung);
         $this->onRung = $standing->sessions;
@@ -500,7 +502,7 @@ final class SeasonPlanner
         $own = $this->ladder->rungs[$this->position];
         $begins = $this->isNew;
         $this->judged = $begins ? 0 : $this->judged;
-        $pace = $this->pace($day, $own, $emphasis, $layoff, $begins);
+        $pace = $this->asHeeded($own, $this->pace($day, $own, $emphasis, $layoff, $begins));
         $rung = $pace->on($own);
         $frame = $this->frame($day, $rung);
         $built = SessionBuilder::build($frame, $rung, asGiven: false, minutes: $this->ask->minutes);
@@ -601,12 +603,27 @@ final class SeasonPlanner
         $besideAhead = array_values(array_filter($beside, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
         $sessions = count(array_filter($this->ask->trainingDays(), fn (int $each): bool => $each >= $day->ordinal && $isInWeek($each)));
         $left = ($week - $worked - Carried::units($besideAhead, $this->channel, $side)) / max(1, $sessions);
-        $whole = $own->ownDose()->sets * $own->ownDose()->reps;
-        $fits = max(1, (int) floor(self::LEAST_OF_A_LIGHT_SESSION * ($this->reached->reps ?? $pace->reps)));
-        $tooMany = max($fits, $whole) + 1;
+        $least = max(1, (int) floor(self::LEAST_OF_A_LIGHT_SESSION * ($this->reached->reps ?? $pace->reps)));
+
+        return $this->within($own, $pace, $left, $least, $own->ownDose()->sets * $own->ownDose()->reps);
+    }
+
+    /** What the coach took of what the record suggests holds on every day. */
+    private function asHeeded(Rung $own, Pace $pace): Pace
+    {
+        $heeded = $this->ask->heeded;
+        $reps = min($pace->reps, $heeded->reps ?? $pace->reps);
+
+        return $heeded->units === null ? $pace->withReps($reps) : $this->within($own, $pace, $heeded->units, 1, $reps);
+    }
+
+    /** The pace with as many repetitions as a session of so many units holds, between the least and the most. */
+    private function within(Rung $own, Pace $pace, float $units, int $least, int $most): Pace
+    {
+        [$fits, $tooMany] = [$least, max($least, $most) + 1];
         while ($tooMany - $fits > 1) {
             $middle = intdiv($fits + $tooMany, 2);
-            $this->units($pace->withReps($middle)->on($own)) <= $left ? $fits = $middle : $tooMany = $middle;
+            $this->units($pace->withReps($middle)->on($own)) <= $units ? $fits = $middle : $tooMany = $middle;
         }
 
         return $pace->withReps($fits);

@@ -46,8 +46,8 @@ export function Expected({ season }: { season: Season }) {
                                 </span>
                             </td>
                             <td className="w-56 text-sm text-soft">
-                                {rung.likely &&
-                                    `${dayName(rung.early ?? rung.likely)} to ${rung.late ? dayName(rung.late) : 'later than that'}`}
+                                {rung.likely && dayName(rung.early ?? rung.likely)}
+                                {rung.likely && ` to ${rung.late ? dayName(rung.late) : 'later than that'}`}
                             </td>
                         </tr>
                     ))}

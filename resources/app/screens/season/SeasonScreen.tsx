@@ -13,6 +13,7 @@ import { moved } from '../../rules/moves';
 import { Changes } from './Changes';
 import { Curve } from './Curve';
 import { Expected } from './Expected';
+import { Suggestions } from './Suggestions';
 import { WeekGrid } from './WeekGrid';
 
 /** What can be set of a season; sent whole with every look and every save. */
@@ -23,6 +24,7 @@ export type Ask = {
     minutes: number | null;
     moves: { from: string; to: string }[];
     off: string[];
+    heeded: Season['heeded'];
 };
 
 const WEEKS_TO_START_WITH = 12;
@@ -34,6 +36,7 @@ const askOf = (season: Season): Ask => ({
     minutes: season.minutes ?? null,
     moves: Object.entries(season.moves).map(([from, to]) => ({ from, to })),
     off: season.off,
+    heeded: season.heeded,
 });
 
 /** A season that is kept. */
@@ -109,6 +112,7 @@ export function NewSeasonScreen() {
                 minutes: null,
                 moves: [],
                 off: [],
+                heeded: { units: null, reps: null, effort_less: 0, left: [] },
             }}
             look={(ask) => api('POST', `/api/athletes/${athleteId}/seasons/draft`, { ...ask, ladder: chosen })}
             open={(ask) => api('POST', `/api/athletes/${athleteId}/seasons`, { ...ask, ladder: chosen })}
@@ -157,6 +161,12 @@ function Planner({
                     <p>{each.way_out}</p>
                 </div>
             ))}
+            <Suggestions
+                said={season.suggestions}
+                heeded={ask.heeded}
+                editable={me.decides}
+                onHeed={(heeded) => set({ heeded })}
+            />
             <Changes changes={season.changes} asked={planner.changed} />
             <div className={waiting ? 'opacity-60' : ''}>
                 <WeekGrid
