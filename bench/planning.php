@@ -110,7 +110,9 @@ $seen = function (SeasonPlan $plan, string $measure, float $usualDay): array {
     foreach (array_slice($heavy, 1) as $i => $day) {
         $pairs += $day->day->ordinal - $heavy[$i]->day->ordinal < HEAVY_APART ? 1 : 0;
     }
-    // A day that begins a rung has its new thing: nothing else may be raised over the day before, nor the day cost more than any lately.
+    // A day that begins a rung has its new thing, its least distance with it: nothing else may be raised over the day before, nor the
+    // day cost more than any lately.
+    $leastM = fn (SeasonDay $day): float => $day->rung?->ownDose()->distanceMinM ?? $day->rung?->ownDose()->distanceM ?? 0.0;
     $raises = $steps = 0;
     $before = null;
     foreach ($heavy as $day) {
@@ -119,7 +121,8 @@ $seen = function (SeasonPlan $plan, string $measure, float $usualDay): array {
             $up = [
                 $pace->reps > $before->pace->reps && (! $day->begins || $day->cost($measure) > 1.05 * $costliest($day->day)),
                 $pace->effort > $before->pace->effort + 1e-9,
-                $before->pace->distanceM !== null && $pace->distanceM > $before->pace->distanceM + 1e-9,
+                $before->pace->distanceM !== null
+                    && $pace->distanceM > max($before->pace->distanceM, $day->begins ? $leastM($day) : 0.0) + 1e-9,
             ];
             $raises += count(array_filter($up)) + ($day->begins ? 1 : 0) > 1 ? 1 : 0;
             $steps += $pace->effort > $before->pace->effort + 0.25 + 1e-9 ? 1 : 0;

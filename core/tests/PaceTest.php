@@ -121,22 +121,36 @@ final class PaceTest extends TestCase
         $this->assertPace([16, 0.5, 13.0, ['distance']], $next(Pace::at(16, 0.5, 8.0 - 1e-10)));
     }
 
-    public function test_on_the_day_a_rung_is_begun_nothing_is_raised_and_then_its_least_comes_first(): void
+    public function test_a_rung_is_begun_from_its_least_distance_and_effort_and_repetitions_wait_their_turn(): void
     {
         $low = Pace::at(4, 0.4, 5.0);
         $begun = Pace::next($low, $this->throw, Emphasis::Heavy);
-        $this->assertPace([4, 0.4, 5.0, []], $begun);
-        $this->assertPace([2, 0.4, 5.0, []], Pace::next($low, $this->throw, Emphasis::Light));
+        $this->assertPace([4, 0.4, 8.0, []], $begun, 'from how far is part of what the rung is');
+        $this->assertPace([2, 0.4, 8.0, []], Pace::next($low, $this->throw, Emphasis::Light));
+        $this->assertPace([4, 0.4, 12.0, []], Pace::next(Pace::at(4, 0.4, 12.0), $this->throw, Emphasis::Heavy));
+        $baseLine = $this->serve->with(['distanceMinM' => null]);
+        $this->assertPace([4, 0.4, 20.0, []], Pace::next($low, $baseLine, Emphasis::Heavy), 'without a least it is done from where it says');
         $this->assertFalse($begun->isWorthARung($this->throw));
-        $heavyDays = [[6, 0.4, 5.0, ['reps']], [6, 0.4, 10.0, ['distance']], [6, 0.55, 10.0, ['effort']], [6, 0.55, 15.0, ['distance']]];
-        foreach ($heavyDays as $i => $expected) {
+        foreach ([[6, 0.4, 8.0, ['reps']], [6, 0.55, 8.0, ['effort']], [6, 0.55, 13.0, ['distance']]] as $i => $expected) {
             $begun = Pace::next($begun, $this->throw, Emphasis::Heavy, begins: false);
             $this->assertPace($expected, $begun, "heavy day {$i}");
-            $this->assertSame($i >= 2, $begun->isWorthARung($this->throw));
+            $this->assertSame($i >= 1, $begun->isWorthARung($this->throw));
         }
+        $trimmed = Pace::next(Pace::at(6, 0.55, 6.0), $this->throw, Emphasis::Heavy, begins: false);
+        $this->assertPace([6, 0.55, 11.0, ['distance']], $trimmed, 'what was trimmed below the least comes back first');
         $this->assertPace([16, 0.5, 8.0, []], Pace::next(Pace::at(16, 0.5, null), $this->throw, Emphasis::Heavy), 'no metres before');
         $carried = Pace::next($low, $this->throw, Emphasis::Heavy, beginning: new Beginning(carried: 0.7));
-        $this->assertPace([14, 0.4, 5.0, []], $carried, 'as much as the last weeks carried is no raise');
+        $this->assertPace([14, 0.4, 8.0, []], $carried, 'as much as the last weeks carried is no raise');
+    }
+
+    public function test_repetitions_are_put_in_sets_so_that_few_are_left_over(): void
+    {
+        $own = $this->throw->with(['sets' => 5, 'reps' => 8, 'judged' => true]);
+        $rung = $this->rung->with(['blocks' => [$own]]);
+        foreach ([40 => [5, 8], 28 => [5, 5], 19 => [3, 6], 16 => [4, 4], 9 => [2, 4], 7 => [1, 7], 3 => [1, 3]] as $reps => $sets) {
+            $block = Pace::at($reps, 0.8, 20.0)->on($rung)->blocks[0];
+            $this->assertSame($sets, [$block->sets, $block->reps], "{$reps} repetitions");
+        }
     }
 
     public function test_what_was_done_before_never_carries_past_what_the_rung_asks(): void

@@ -132,7 +132,7 @@ final class DemoSeeder extends Seeder
             // Ready to advance: two weeks of good serves, checked in, nothing sore.
             new Story(
                 'Mira', 'Okonjo', 17, 'right', self::SERVE, 'short', 'line', 20, 0.92, 'toss-behind',
-                marks: ['float-serve' => [null, 19.0]],
+                marks: ['float-serve' => [null, 19.0]], servesAlone: true,
             ),
             // Near a limit: javelin here, volleyball serves at another club, one arm.
             new Story(

@@ -18,6 +18,7 @@ final readonly class Story
      *                                                                     empty: nothing sore; null: nobody answered
      * @param  array<string, array{float|null, float|null}>  $marks  longest throw in m and speed in m/s, by skill
      * @param  float|null  $fill  share of the weekly rise of arm load that serves at another club fill up
+     * @param  bool  $servesAlone  whether there were sixty serves alone on some evenings, and a sore shoulder on most mornings after them
      * @param  bool  $tournament  whether there were two days of one
      * @param  array{string, string|null, string, int, int}|null  $referral  site, side, kind, score and day of what nobody has cleared
      * @param  array{
@@ -41,6 +42,7 @@ final readonly class Story
         public array $marks = [],
         public ?float $fill = null,
         public bool $tournament = false,
+        public bool $servesAlone = false,
         public ?array $referral = null,
         public ?array $return = null,
         public ?array $heights = null,

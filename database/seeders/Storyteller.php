@@ -55,6 +55,8 @@ final class Storyteller
     /** Sessions were held so many days before today, in every week; today there is one too. */
     private const EVERY = [0, 2, 4];
 
+    private const ALONE_UNTIL_DAYS = 9;
+
     private readonly Day $today;
 
     private int $told = 0;
@@ -105,6 +107,9 @@ final class Storyteller
         for ($ago = 7 * self::WEEKS; $ago > $idle; $ago--) {
             $day = $this->today->plus(-$ago);
             $this->morning($athlete, $day, $story, $ago);
+            if ($story->servesAlone && self::isAlone($ago)) {
+                $this->work($athlete, $day, 'home', 'float-serve', 60, 0.7, 'volleyball', null, 9.0);
+            }
             if (! in_array($ago % 7, self::EVERY, true)) {
                 continue;
             }
@@ -287,6 +292,12 @@ final class Storyteller
         ]);
     }
 
+    /** Once a week, until ten days ago. */
+    private static function isAlone(int $ago): bool
+    {
+        return $ago > self::ALONE_UNTIL_DAYS && $ago % 7 === 3;
+    }
+
     private function morning(Athlete $athlete, Day $day, Story $story, int $ago): void
     {
         // People forget now and then; on the days after a session they are asked.
@@ -295,6 +306,13 @@ final class Storyteller
         }
         $usesArm = str_contains($story->ladder, 'serve') || str_contains($story->ladder, 'javelin');
         $sore = mt_rand(0, 6) === 0 && ($ago > 4);
+        if ($story->servesAlone && self::isAlone($ago + 1)) {
+            $hurts = ($ago + 1) % 3 !== 0;
+            [$site, $side, $score] = $hurts ? ['shoulder', $story->side, 4] : ['none', null, 0];
+            $this->report($athlete, $day, '07:30', 'morning', $site, $side, 'muscle', $score);
+
+            return;
+        }
         $this->report(
             $athlete, $day, '07:'.str_pad((string) mt_rand(0, 50), 2, '0', STR_PAD_LEFT), 'morning',
             $sore ? ($usesArm ? 'shoulder' : 'thigh') : 'none', $sore ? $story->side : null, 'muscle', $sore ? mt_rand(1, 2) : 0,

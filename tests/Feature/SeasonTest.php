@@ -158,7 +158,8 @@ final class SeasonTest extends TestCase
             ->json();
         $said = collect($draft([])['suggestions'])->firstWhere('kind', 'units');
         $this->assertNotNull($said, 'told');
-        $this->assertMatchesRegularExpression('/^Sore \(arm\) on \d+ of \d+ mornings after more than \d+ units, on \d+ of/', $said['evidence']);
+        $told = '/^Sore \(arm\) on \d+ of \d+ mornings after more than \d+ units, on \d+ of/';
+        $this->assertMatchesRegularExpression($told, $said['evidence']);
         $most = fn (array $season): float => collect($season['weeks'])->flatMap(fn (array $week): array => $week['days'])
             ->where('kind', 'session')
             ->max('arm');

@@ -20,6 +20,11 @@ final readonly class Pace
 
     private const LEAST_M = 1.0;
 
+    private const LEAST_OF_A_SET = 4;
+
+    /** Of the repetitions, so many may be left over for sets to be of one length. */
+    private const LEFT_OVER_SHARE = 0.12;
+
     /**
      * @param  int  $reps  of the rung's own dose, in all sets together
      * @param  float  $effort  0 to 1
@@ -50,10 +55,26 @@ final readonly class Pace
 
             return $start->within($own, $longestM)->lighter($own, $emphasis);
         }
-        $at = $begins ? $before->withReps(max($before->reps, (int) floor($beginning->carried * $whole + 1e-9))) : $before;
-        $at = $at->within($own, $longestM);
+        $at = ($begins ? $before->begun($own, $beginning) : $before)->within($own, $longestM);
 
         return $begins || $emphasis !== Emphasis::Heavy ? $at->lighter($own, $emphasis) : $at->raisedOnce($own, $least, $longestM);
+    }
+
+    /**
+     * From how far it is done is part of what a rung is: its least comes with it. Effort and repetitions wait, but for what the last weeks
+     * carried anyway.
+     */
+    private function begun(BlockDose $own, Beginning $beginning): self
+    {
+        $carried = (int) floor($beginning->carried * $own->sets * $own->reps + 1e-9);
+        $leastM = $own->distanceMinM ?? $own->distanceM;
+
+        return new self(
+            max($this->reps, $carried),
+            $this->effort,
+            $leastM === null ? null : max($leastM, $this->distanceM ?? 0.0),
+            [],
+        );
     }
 
     /** Whether it is no less than what the rung asks for at the least: only then can its gate be met with it. */
@@ -61,7 +82,7 @@ final readonly class Pace
     {
         return $this->reps >= min($own->repsMin, $own->sets * $own->reps)
             && $this->effort > min($own->effortMin, $own->effort) - 1e-9
-            && ($own->distanceMinM === null || ($this->distanceM ?? $own->distanceMinM) > $own->distanceMinM - 1e-9);
+            && ($this->distanceM ?? 0.0) > ($own->distanceMinM ?? $own->distanceM ?? 0.0) - 1e-9;
     }
 
     /**
@@ -72,7 +93,7 @@ final readonly class Pace
     {
         $below = array_keys(array_filter([
             'reps' => $this->reps < $leastReps,
-            'distance' => $this->distanceM !== null && $own->distanceMinM !== null && $this->distanceM < $own->distanceMinM - 1e-9,
+            'distance' => $this->distanceM !== null && $this->distanceM < ($own->distanceMinM ?? (float) $own->distanceM) - 1e-9,
             'effort' => $this->effort < $own->effortMin - 1e-9,
         ]));
         $order = $own->skill->family === Family::Throw ? ['distance', 'effort', 'reps'] : ['effort', 'distance', 'reps'];
@@ -93,7 +114,9 @@ final readonly class Pace
     private function further(BlockDose $own, ?float $longestM): self
     {
         $step = max(1.0, self::SHARE_STEP * (float) $own->distanceM);
-        $distance = $this->distanceM === null ? null : min(self::furthest($own, $this->effort, $longestM), $this->distanceM + $step);
+        $most = self::furthest($own, $this->effort, $longestM);
+        // Metres somebody can pace: halves.
+        $distance = $this->distanceM === null ? null : min($most, floor(2 * ($this->distanceM + $step) + 1e-6) / 2);
 
         return new self($this->reps, $this->effort, $distance, ['distance']);
     }
@@ -182,10 +205,33 @@ final readonly class Pace
         return new self(max(1, (int) floor($this->reps * $emphasis->share())), $effort, $this->distanceM, $this->raised);
     }
 
+    /**
+     * As many sets as the block has, each of four repetitions at the least, unless too many would be left over.
+     *
+     * @return array{int, int} sets and repetitions of each
+     */
+    private static function inSets(BlockDose $block, int $reps): array
+    {
+        $most = max(1, min($block->sets, intdiv($reps, max(1, min($block->reps, self::LEAST_OF_A_SET)))));
+        $best = [1, 0];
+        for ($sets = $most; $sets >= 1; $sets--) {
+            $perSet = max(1, intdiv($reps, $sets));
+            $done = $sets * $perSet;
+            if ($perSet > max($block->reps, intdiv($reps, $most)) && $best[1] > 0) {
+                break;
+            }
+            $best = $done > $best[0] * $best[1] ? [$sets, $perSet] : $best;
+            if ($done >= (1 - self::LEFT_OVER_SHARE) * $reps) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
     private function dosed(BlockDose $block, int $reps, float $effort, ?float $distanceM): BlockDose
     {
-        $sets = max(1, min($block->sets, intdiv($reps, max(1, min($block->reps, 4)))));
-        $perSet = max(1, intdiv($reps, $sets));
+        [$sets, $perSet] = self::inSets($block, $reps);
 
         return $block->with([
             'sets' => $sets, 'reps' => $perSet, 'repsMin' => min($block->repsMin, $sets * $perSet),

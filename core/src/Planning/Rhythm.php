@@ -14,7 +14,7 @@ final class Rhythm
     private const HEAVY_APART_DAYS = 3;
 
     /** Where matches leave no room for that, a day between is enough once so many days have gone without a heavy one. */
-    private const WITHOUT_HEAVY_DAYS = 10;
+    private const WITHOUT_HEAVY_DAYS = 14;
 
     private const LEAST_APART_DAYS = 2;
 

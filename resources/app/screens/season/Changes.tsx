@@ -42,10 +42,10 @@ function Rows({ changes }: { changes: Season['changes'] }) {
                         <th scope="row" className="w-32 py-0.5 text-left font-normal">
                             {dayName(change.date)}
                         </th>
-                        <td className={clsx('text-soft', change.was && 'line-through decoration-ink/40')}>
+                        <td className={clsx('py-0.5 text-soft', change.was && 'line-through decoration-ink/40')}>
                             {change.was ?? 'nothing'}
                         </td>
-                        <td>{change.now ?? 'nothing'}</td>
+                        <td className="py-0.5">{change.now ?? 'nothing'}</td>
                     </tr>
                 ))}
             </tbody>
