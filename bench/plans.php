@@ -93,7 +93,8 @@ $seasons = [
     'A child of 9 with two sports: overhand throw twice a week here, handball twice a week elsewhere' => $plan(
         'overhand-throw', 2, 9, [1, 4], 12,
         record: fn (SetCost $price): array => [
-            ...$weeks($price, 'handball-standing-throw', 25, 0.6, SPORTS, -8, -1), ...$weeks($price, 'overhand-throw', 15, 0.5, [1, 4], -8, -1),
+            ...$weeks($price, 'handball-standing-throw', 25, 0.6, SPORTS, -8, -1),
+            ...$weeks($price, 'overhand-throw', 15, 0.5, [1, 4], -8, -1),
         ],
         beside: fn (SetCost $price): array => $weeks($price, 'handball-standing-throw', 25, 0.6, SPORTS, 0, 11),
     ),
@@ -109,7 +110,9 @@ $seasons = [
         'volleyball-jump-serve', 3, 17, [1, 2, 4, 6], 12,
         record: fn (SetCost $price): array => $weeks($price, 'jump-serve', 45, 0.75, [1, 2, 4, 6], -8, -1),
         matches: [
-            $match(27, 'League', 'jump-serve', 30), $match(55, 'Regional final', 'jump-serve', 45), $match(83, 'Nationals', 'jump-serve', 60),
+            $match(27, 'League', 'jump-serve', 30),
+            $match(55, 'Regional final', 'jump-serve', 45),
+            $match(83, 'Nationals', 'jump-serve', 60),
         ],
     ),
     'A thrower of 28 after a winter off: javelin, three days a week' => $plan(

@@ -129,7 +129,7 @@ final class PaceTest extends TestCase
         $this->assertPace([2, 0.4, 8.0, []], Pace::next($low, $this->throw, Emphasis::Light));
         $this->assertPace([4, 0.4, 12.0, []], Pace::next(Pace::at(4, 0.4, 12.0), $this->throw, Emphasis::Heavy));
         $baseLine = $this->serve->with(['distanceMinM' => null]);
-        $this->assertPace([4, 0.4, 20.0, []], Pace::next($low, $baseLine, Emphasis::Heavy), 'without a least it is done from where it says');
+        $this->assertPace([4, 0.4, 20.0, []], Pace::next($low, $baseLine, Emphasis::Heavy), 'without a least from where it says');
         $this->assertFalse($begun->isWorthARung($this->throw));
         foreach ([[6, 0.4, 8.0, ['reps']], [6, 0.55, 8.0, ['effort']], [6, 0.55, 13.0, ['distance']]] as $i => $expected) {
             $begun = Pace::next($begun, $this->throw, Emphasis::Heavy, begins: false);

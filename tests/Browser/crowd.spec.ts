@@ -3,7 +3,7 @@ import { type Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { OwnServer } from './OwnServer';
 import { serverOf } from './servers';
-import { anotherDevice, expect, fillSignIn, test } from './support';
+import { anotherDevice, ask, expect, fillSignIn, test } from './support';
 
 const PORT = 8775;
 const BASE = `http://localhost:${PORT}`;
@@ -17,23 +17,6 @@ test.beforeAll(async ({}, { parallelIndex }) => {
     await server.up();
 });
 test.afterAll(() => server.down());
-
-/** Asks the server as the page that is signed in. */
-async function ask<T>(page: Page, method: string, path: string, body?: unknown): Promise<T> {
-    return page.evaluate(
-        async ([method_, path_, body_]) => {
-            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
-            const answer = await fetch(path_, {
-                method: method_,
-                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
-                ...(body_ === undefined ? {} : { body: JSON.stringify(body_) }),
-            });
-            if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
-            return answer.status === 204 ? undefined : ((await answer.json()) as unknown);
-        },
-        [method, path, body] as const,
-    ) as Promise<T>;
-}
 
 test('twenty athletes, six hundred taps, two devices, cuts, a server that goes down: every tap once, in order', async ({
     browser,

@@ -135,3 +135,20 @@ export async function openTheLine(page: Page): Promise<void> {
     await page.getByRole('link', { name: 'Count the line' }).click();
     await expect(page.getByRole('region', { name: 'The line' })).toBeVisible();
 }
+
+/** Asks the server as the page that is signed in. */
+export async function ask<T>(page: Page, method: string, path: string, body?: unknown): Promise<T> {
+    return page.evaluate(
+        async ([method_, path_, body_]) => {
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+            const answer = await fetch(path_, {
+                method: method_,
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+                ...(body_ === undefined ? {} : { body: JSON.stringify(body_) }),
+            });
+            if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`);
+            return answer.status === 204 ? undefined : ((await answer.json()) as unknown);
+        },
+        [method, path, body] as const,
+    ) as Promise<T>;
+}

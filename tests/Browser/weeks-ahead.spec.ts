@@ -2,7 +2,7 @@ import { now as drawn } from './clock';
 import { rmSync, writeFileSync } from 'node:fs';
 import { type Page } from '@playwright/test';
 import { serverOf } from './servers';
-import { expect, fillSignIn, hasNoAxeFindings, testAtOwnClock as test } from './support';
+import { ask, expect, fillSignIn, hasNoAxeFindings, testAtOwnClock as test } from './support';
 
 const clock = (): string => serverOf(test.info().parallelIndex).clock;
 const DAY_MS = 86_400_000;
@@ -93,6 +93,23 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.locator(`[data-drag="${from}"]`)).toHaveCount(1, { timeout: 20_000 });
 
+    // Evenings alone long ago, and the mornings after them: the record says so, and the coach takes it.
+    await tellEvenings(page, now);
+    await page.reload();
+    const says = page.getByRole('region', { name: 'What the record says' });
+    await expect(says).toContainText(/Sore \(arm\) on \d+ of \d+ mornings after more than \d+ units/);
+    await says.getByRole('button', { name: /Sessions of at most \d+ units/ }).click();
+    await expect(says).toContainText('in this plan', { timeout: 20_000 });
+    await page.getByRole('button', { name: 'Save the change' }).click();
+    await expect(page.getByRole('button', { name: 'Save the change' })).toHaveCount(0, { timeout: 20_000 });
+    await page.reload();
+    await expect(says).toContainText('in this plan');
+    await hasNoAxeFindings(page);
+
+    // On one sheet of paper.
+    const paper = await page.pdf({ preferCSSPageSize: true });
+    expect(paper.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+
     // Nine days on, nothing was trained: said, planned forward, nothing made up.
     await later(9);
     // Away from the page first: an answer still on its way would bring the cookie back.
@@ -107,12 +124,43 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
         .click();
     await expect(page.getByText('What was missed is not added', { exact: false })).toBeVisible();
     await expect(page.getByText('missed', { exact: true }).first()).toBeVisible();
+    await expect(page.getByRole('region', { name: 'What changes' })).toContainText(
+        /\d+ days? differs? from what was agreed, because of what is on record since/,
+    );
     const movable = await sessions.evaluateAll((all) => all.map((one) => one.getAttribute('data-drag') ?? ''));
     expect(movable.filter((day) => day < iso(now, 0))).toEqual([]);
     expect(movable.length).toBeGreaterThan(0);
     await page.getByRole('button', { name: 'Take today’s plan' }).click();
     await expect(page.getByRole('button', { name: 'Take today’s plan' })).toHaveCount(0, { timeout: 20_000 });
 });
+
+/** Every other evening in the weeks long gone, much and little in turn; after much of it the shoulder was sore. */
+async function tellEvenings(page: Page, now: number): Promise<void> {
+    const athlete = (await page.getByRole('link', { name: 'Ilse Varga' }).first().getAttribute('href'))?.split('/')[2];
+    let count = 0;
+    const id = (): string => `01980000-0000-7000-8000-${String(++count).padStart(12, '0')}`;
+    const calm = { moment: 'morning', site: 'none', side: null, kind: 'muscle', score: 0 };
+    const sore = { ...calm, site: 'shoulder', score: 4 };
+    for (let back = 100; back > 72; back -= 2) {
+        const isMuch = back % 4 === 0;
+        await ask(page, 'POST', `/api/athletes/${athlete}/logged-work`, {
+            id: id(),
+            day: iso(now, -back),
+            source: 'home',
+            skill: 'float-serve',
+            reps: isMuch ? 90 : 20,
+            felt: 'middling',
+            distance_m: null,
+            side: 'dominant',
+        });
+        await ask(page, 'POST', `/api/athletes/${athlete}/reports`, {
+            reports: [
+                { id: id(), at: `${iso(now, 1 - back)}T08:00:00+00:00`, ...(isMuch ? sore : calm) },
+                { id: id(), at: `${iso(now, 2 - back)}T08:00:00+00:00`, ...calm },
+            ],
+        });
+    }
+}
 
 const iso = (at: number, days: number): string => new Date(at + days * DAY_MS).toISOString().slice(0, 10);
 

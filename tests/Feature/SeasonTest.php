@@ -166,7 +166,8 @@ final class SeasonTest extends TestCase
         $this->assertGreaterThan(10.0, $most($draft([])));
         $this->assertLessThan($most($draft([])), $most($draft(['heeded' => ['units' => 8]])), 'seen before it is kept');
 
-        $kept = $this->postJson("/api/athletes/{$athlete->id}/seasons", [...$ask, 'heeded' => ['units' => 8, 'left' => ['reps']]])->assertOk();
+        $taken = [...$ask, 'heeded' => ['units' => 8, 'left' => ['reps']]];
+        $kept = $this->postJson("/api/athletes/{$athlete->id}/seasons", $taken)->assertOk();
         $kept->assertJsonPath('heeded.units', 8)->assertJsonPath('heeded.left', ['reps'])->assertJsonPath('differs', false);
         $this->putJson("/api/seasons/{$kept->json('id')}", [...$ask, 'heeded' => ['units' => 0.5], 'version' => 1])
             ->assertStatus(422)
