@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
-use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitBoard;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Limits\LimitState;
-use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\SetCost;
@@ -35,9 +33,6 @@ final class SeasonPlanner
     /** When the goal day has passed: so many days instead. */
     private const NEAREST_DAYS = 28;
 
-    /** How far beyond the goal day the goal is looked for. */
-    private const LOOK_BEYOND_DAYS = 182;
-
     /** A goal day that is further off is tried so often. */
     private const NEAREST_TRIES = 3;
 
@@ -45,9 +40,6 @@ final class SeasonPlanner
     private const WAS_HEAVY = 0.75;
 
     private const RECOVERS_WITHIN_DAYS = 3;
-
-    /** However light the week, less than this share of a heavy day's repetitions is not worth coming for. */
-    private const LEAST_OF_A_LIGHT_SESSION = 0.35;
 
     /** @var list<SeasonProblem> */
     private array $problems = [];
@@ -82,20 +74,11 @@ final class SeasonPlanner
 
     private readonly LearningRate $rate;
 
-    private readonly Carried $carried;
-
-    private readonly Channel $channel;
-
-    /** The rungs as they are asked of the athlete. */
-    private readonly Ladder $page;
-
-    /** The same with as many repetitions as the season grows to. */
-    private readonly Ladder $ladder;
-
-    /** Of every rung's repetitions, up to which the season grows. */
-    private readonly float $growsTo;
+    private readonly SeasonDoses $doses;
 
     private readonly Rhythm $rhythm;
+
+    private readonly RungsAhead $rungs;
 
     /**
      * @param  Readiness  $today  the word of the first day
@@ -103,7 +86,7 @@ final class SeasonPlanner
      * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
      */
     private function __construct(
-        Ladder $ladder,
+        private readonly Ladder $ladder,
         private readonly SetCost $price,
         private LoadRecord $record,
         private LimitCalendar $limits,
@@ -113,79 +96,42 @@ final class SeasonPlanner
         private ?SeasonReturn $return,
         private readonly array $otherPlans,
         private readonly SeasonAsk $ask,
-        private readonly Standing $standing,
+        Standing $standing,
     ) {
-        $less = $ask->heeded->effortLess;
-        $ladder = $ladder->with(['rungs' => array_map(fn (Rung $each): Rung => $each->easier($less), $ladder->rungs)]);
-        $this->page = $ladder;
         $this->position = (int) $ladder->position($standing->rung);
         $this->onRung = $standing->sessions;
-        $this->reached = $standing->reached;
         $this->isNew = $standing->sessions === 0;
+        $this->reached = $standing->reached;
         $this->judged = $standing->sessions * ($standing->reached->reps ?? 0);
         $this->rate = $standing->rate ?? LearningRate::of([], []);
         $this->goal = $ask->goalRung === null ? $this->position : max($this->position, (int) $ladder->position($ask->goalRung));
-        $rung = $ladder->rungs[$this->position];
-        $this->carried = $this->carried($rung, $ask->from);
-        $this->channel = $this->carried->channel;
-        $session = $this->units($rung);
-        $own = $rung->ownDose();
-        $grown = $this->isNew || $this->reached === null ? 0.0 : $this->reached->reps / max(1, $own->sets * $own->reps);
-        $most = $standing->shares->most / $standing->shares->asked;
-        $this->growsTo = max($this->carried->growsTo($session), min($most, $grown));
-        $this->ladder = $ladder->with(['rungs' => array_map(fn (Rung $each): Rung => $each->scaled($this->growsTo), $ladder->rungs)]);
-        $this->rhythm = $this->rhythm($session * $this->carried->begins($session)->share);
-    }
-
-    /** What the four weeks before a day carried, what is planned up to it with them. */
-    private function carried(Rung $rung, Day $on): Carried
-    {
-        $ahead = $on->ordinal + Carried::DAYS;
-        $beside = array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $on->ordinal && $set->day < $ahead);
-        foreach ($this->ask->matchesByDay() as $day => $match) {
-            $beside = [...$beside, ...($day >= $on->ordinal && $day < $ahead ? $match->sets($this->price) : [])];
-        }
-        $last = max($on->ordinal, min($ahead - 1, $this->ask->goalDay->ordinal));
-        $sessions = count(array_filter($this->ask->trainingDays(), fn (int $day): bool => $day >= $on->ordinal && $day <= $last));
-
-        return Carried::of(
-            record: $this->record,
-            from: $on,
-            rung: $rung,
-            price: $this->price,
-            beside: array_values($beside),
-            sessionsAWeek: max(1, $sessions) / ($last - $on->ordinal + 1) * 7,
-            shares: $this->standing->shares,
+        $this->doses = new SeasonDoses($ask, $ladder, $standing, $price, $record, $otherPlans);
+        $this->rhythm = $this->rhythm();
+        $this->rungs = new RungsAhead(
+            ask: $ask,
+            doses: $this->doses,
+            standing: $standing,
+            rate: $this->rate,
+            from: $this->position,
+            goal: $this->goal,
+            rhythm: clone $this->rhythm,
         );
     }
 
-    /** Units of a whole session of a rung, of the part the season loads most. */
-    private function units(Rung $rung): float
+    private function rhythm(): Rhythm
     {
-        $sets = array_map(
-            fn (BlockDose $dose): CostedSet => BlockPlan::asAsked($dose)->cost($this->ask->from, '', $this->price),
-            array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0),
-        );
-
-        return Carried::units(array_values($sets), $this->channel, $rung->ownDose()->side);
-    }
-
-    /** @param  float  $heavy  units of a heavy session */
-    private function rhythm(float $heavy): Rhythm
-    {
-        $ask = $this->ask;
-        $side = $this->asked()->ownDose()->side;
+        $heavy = max(1e-9, $this->doses->heavySession);
         $matches = array_map(
-            fn (MatchEvent $match): float => Carried::units($match->sets($this->price), $this->channel, $side) / max(1e-9, $heavy),
-            $ask->matchesByDay(),
+            fn (MatchEvent $match): float => $this->doses->unitsOf($match->sets($this->price)) / $heavy,
+            $this->ask->matchesByDay(),
         );
-        $worked = Carried::series($this->record, $this->channel, $side);
+        $worked = Carried::series($this->record, $this->doses->channel(), $this->doses->side());
         $lastHeavy = null;
-        for ($day = $ask->from->ordinal - self::RECOVERS_WITHIN_DAYS; $day < $ask->from->ordinal; $day++) {
+        for ($day = $this->ask->from->ordinal - self::RECOVERS_WITHIN_DAYS; $day < $this->ask->from->ordinal; $day++) {
             $lastHeavy = $worked->on($day) >= self::WAS_HEAVY * $heavy ? $day : $lastHeavy;
         }
 
-        return new Rhythm($ask, $matches, $lastHeavy);
+        return new Rhythm($this->ask, $matches, $lastHeavy);
     }
 
     /**
@@ -264,7 +210,7 @@ final class SeasonPlanner
 
     private function simulate(): void
     {
-        $beyond = $this->ask->until($this->ask->goalDay->plus(self::LOOK_BEYOND_DAYS));
+        $beyond = $this->ask->until($this->ask->goalDay->plus(RungsAhead::LOOK_BEYOND_DAYS));
         $training = array_flip($beyond->trainingDays());
         $matches = $this->ask->matchesByDay();
         $this->reserve($this->ask->from);
@@ -304,81 +250,13 @@ final class SeasonPlanner
             rungAtGoal: $sessions === [] ? null : $sessions[count($sessions) - 1]->rung?->id,
             returnDone: $this->returnDone,
             problems: $this->problems,
-            expected: $this->expected(),
+            expected: $this->rungs->expected($this->begun, $this->returnDone ?? $this->ask->from),
             lightWeeks: $this->rhythm->lightWeeks,
             taperFrom: $this->rhythm->taperFrom === null ? null : Day::fromOrdinal($this->rhythm->taperFrom),
-            carried: $this->carried,
-            growsTo: $this->growsTo,
+            carried: $this->doses->carried,
+            growsTo: $this->doses->growsTo,
             rate: $this->rate,
         );
-    }
-
-    /** @return list<ExpectedRung> */
-    private function expected(): array
-    {
-        $from = $this->returnDone ?? $this->ask->from;
-        $counted = fn (float $multiple): array => $this->counted($multiple, $from);
-        [$early, $middle, $late] = [$counted($this->rate->early), $counted($this->rate->likely), $counted($this->rate->late)];
-        $expected = [];
-        for ($at = (int) $this->ladder->position($this->standing->rung) + 1; $at <= $this->goal; $at++) {
-            $rung = $this->ladder->rungs[$at]->id;
-            $likely = $this->begun[$rung] ?? null;
-            // What the simulation took longer than the count, for the dose to grow or a limit to make room, it takes at any rate.
-            $longer = $likely === null || ! isset($middle[$rung]) ? 0 : max(0, $likely->daysSince($middle[$rung]));
-            $soon = isset($early[$rung]) ? $early[$rung]->plus($longer) : null;
-            $expected[] = new ExpectedRung(
-                rung: $rung,
-                early: $likely === null || $soon === null || ! $soon->isAfter($likely) ? $soon : $likely,
-                likely: $likely,
-                late: $likely === null || ! isset($late[$rung]) ? null : $late[$rung]->plus($longer)->latest($likely),
-            );
-        }
-
-        return $expected;
-    }
-
-    /**
-     * When each rung is begun where every session has its own dose: the sessions are counted, not simulated.
-     *
-     * @return array<string, Day> by id of the rung, up to half a year beyond the goal
-     */
-    private function counted(float $multiple, Day $from): array
-    {
-        $standsOn = (int) $this->page->position($this->standing->rung);
-        $ask = $this->ask;
-        $rhythm = $this->rhythm($this->units($this->page->rungs[$standsOn]));
-        $matches = $ask->matchesByDay();
-        [$position, $onRung, $begun] = [$standsOn, $this->standing->sessions, []];
-        $training = array_flip($ask->until($ask->goalDay->plus(self::LOOK_BEYOND_DAYS))->trainingDays());
-        for ($day = $from->ordinal; $day <= $ask->goalDay->ordinal + self::LOOK_BEYOND_DAYS && $position < $this->goal; $day++) {
-            if (isset($matches[$day])) {
-                $rhythm->match($day);
-            }
-            if (! isset($training[$day])) {
-                continue;
-            }
-            $emphasis = $rhythm->of($day);
-            if ($emphasis === Emphasis::Heavy && $onRung >= $this->needed($position, $multiple)) {
-                $position++;
-                $onRung = 0;
-                $begun[$this->ladder->rungs[$position]->id] = Day::fromOrdinal($day);
-            }
-            $onRung++;
-            $rhythm->planned($day, $emphasis);
-        }
-
-        return $begun;
-    }
-
-    /** Sessions a rung takes at a rate; whoever has stood on one for longer needs half of that once more. */
-    private function needed(int $position, float $multiple): int
-    {
-        $rung = $this->ladder->rungs[$position];
-        $own = $rung->ownDose();
-        $sessions = LearningRate::sessions($rung->gate, $multiple, $own->sets * $own->reps);
-        $stood = $rung->id === $this->standing->rung ? $this->standing->sessions : 0;
-
-        return $stood >= $sessions ? $stood + max(1, (int) round($rung->gate->minSessions * $multiple / 2)) : $sessions;
     }
 
     private function stopped(): bool
@@ -477,33 +355,42 @@ final class SeasonPlanner
             return;
         }
         $emphasis = $this->rhythm->of($day->ordinal);
-        $own = $this->ladder->rungs[$this->position];
-        // Idle days are counted by the rung as it is asked, whatever the season makes of it. Beyond the goal only how soon it can be
-        // reached is asked: nothing is simulated there, so nothing was idle either.
-        $layoff = $within ? Layoff::of($this->record, $day, $this->asked(), $this->price) : Layoff::days(0);
-        $side = $own->ownDose()->side;
+        // Beyond the goal only how soon it can be reached is asked: nothing is simulated there, so nothing was idle either.
+        $layoff = $within
+            ? Layoff::of($this->record, $day, $this->doses->asked($this->position), $this->price)
+            : Layoff::days(0);
+        $this->find($day, $emphasis, $layoff, $within);
+        if ($within) {
+            $this->work($day, $emphasis, $layoff);
+        } else {
+            $this->onRung++;
+        }
+        $this->rhythm->planned($day->ordinal, $emphasis);
+    }
+
+    /** The rung of the day: begun again one lower after a long break, and the next one once this one's gate could be met. */
+    private function find(Day $day, Emphasis $emphasis, Layoff $layoff, bool $within): void
+    {
+        $side = $this->doses->asked($this->position)->ownDose()->side;
         if ($layoff->beginsAgain($side)) {
             $this->position = max(0, $this->position - 1);
-            $this->onRung = 0;
             $this->reached = null;
-            $this->isNew = true;
         } elseif (! $layoff->isDue($side) && $this->mayMoveOn($emphasis, $within)) {
             $this->position++;
-            $this->onRung = 0;
             $this->begun[$this->ladder->rungs[$this->position]->id] ??= $day;
-            $this->isNew = true;
-        }
-        if (! $within) {
-            $this->onRung++;
-            $this->rhythm->planned($day->ordinal, $emphasis);
-
+        } else {
             return;
         }
-        $own = $this->ladder->rungs[$this->position];
+        $this->onRung = 0;
+        $this->isNew = true;
+    }
+
+    private function work(Day $day, Emphasis $emphasis, Layoff $layoff): void
+    {
         $begins = $this->isNew;
         $this->judged = $begins ? 0 : $this->judged;
-        $pace = $this->asHeeded($own, $this->pace($day, $own, $emphasis, $layoff, $begins));
-        $rung = $pace->on($own);
+        $pace = $this->doses->pace($day, $this->position, $emphasis, $layoff, $begins, $this->reached, $this->record);
+        $rung = $pace->on($this->doses->grown($this->position));
         $frame = $this->frame($day, $rung);
         $built = SessionBuilder::build($frame, $rung, asGiven: false, minutes: $this->ask->minutes);
         $this->onRung += $built->hasOwnDose() ? 1 : 0;
@@ -516,7 +403,6 @@ final class SeasonPlanner
         }
         $protects = $this->rhythm->protects($day->ordinal);
         $lastHeavy = $this->rhythm->lastHeavy();
-        $this->rhythm->planned($day->ordinal, $emphasis);
         $this->add(
             day: $day,
             sets: $frame->sets($built->blocks),
@@ -533,7 +419,7 @@ final class SeasonPlanner
 
     private function stage(Day $day, SeasonReturn $return): void
     {
-        $own = $this->ladder->rungs[$this->position];
+        $own = $this->doses->asked($this->position);
         $due = $return->on($day);
         $stage = $due['stage'];
         $rung = $stage === null
@@ -557,94 +443,16 @@ final class SeasonPlanner
         }
     }
 
-    private function pace(Day $day, Rung $own, Emphasis $emphasis, Layoff $layoff, bool $begins): Pace
-    {
-        $dose = $own->ownDose();
-        $longest = $this->price->longestThrowM($dose->skill);
-        $reached = $this->reached;
-        if ($layoff->isDue($dose->side)) {
-            if ($begins || $reached === null) {
-                // What idle days take off is taken off the rung as it is asked, once.
-                return Pace::next(null, $dose, $emphasis, true, new Beginning(1.0 / $this->growsTo), $longest);
-            }
-            // After idle days first the share, then what may be raised: nothing goes up on the day that goes down, and a light day
-            // stays light.
-            $kept = $reached->within($dose, $longest);
-            $reps = min($kept->reps, Pace::next($reached, $dose, $emphasis, $begins, new Beginning, $longest)->reps);
-
-            return $this->lightened($day, $own, $emphasis, Pace::at($reps, $kept->effort, $kept->distanceM));
-        }
-        // What is carried is a share of the rung as it is asked; the dose here is that of the season, which may grow beyond it.
-        $beginning = $begins || $reached === null
-            ? $this->carried($own, $day)->begins($this->units($this->asked()))->of($this->growsTo)
-            : new Beginning;
-
-        return $this->lightened($day, $own, $emphasis, Pace::next($reached, $dose, $emphasis, $begins, $beginning, $longest));
-    }
-
-    /** A lighter week is measured by the work really done in the week before it, shared out over its sessions. */
-    private function lightened(Day $day, Rung $own, Emphasis $emphasis, Pace $pace): Pace
-    {
-        if ($emphasis !== Emphasis::LightWeek) {
-            return $pace;
-        }
-        $side = $own->ownDose()->side;
-        $monday = $this->ask->monday() + 7 * $this->ask->week($day->ordinal);
-        $week = LightWeek::units(Carried::series($this->record, $this->channel, $side), $monday);
-        if ($week === null) {
-            return $pace;
-        }
-        $isInWeek = fn (int $each): bool => $each >= $monday && $each < $monday + 7;
-        $beside = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $isInWeek($set->day)));
-        foreach (array_filter($this->reserved, $isInWeek, ARRAY_FILTER_USE_KEY) as $sets) {
-            $beside = [...$beside, ...$sets];
-        }
-        $worked = Carried::series($this->record, $this->channel, $side)->sum($monday, $day->ordinal - 1);
-        $besideAhead = array_values(array_filter($beside, fn (CostedSet $set): bool => $set->day >= $day->ordinal));
-        $sessions = count(array_filter($this->ask->trainingDays(), fn (int $each): bool => $each >= $day->ordinal && $isInWeek($each)));
-        $left = ($week - $worked - Carried::units($besideAhead, $this->channel, $side)) / max(1, $sessions);
-        $least = max(1, (int) floor(self::LEAST_OF_A_LIGHT_SESSION * ($this->reached->reps ?? $pace->reps)));
-
-        return $this->within($own, $pace, $left, $least, $own->ownDose()->sets * $own->ownDose()->reps);
-    }
-
-    /** What the coach took of what the record suggests holds on every day. */
-    private function asHeeded(Rung $own, Pace $pace): Pace
-    {
-        $heeded = $this->ask->heeded;
-        $reps = min($pace->reps, $heeded->reps ?? $pace->reps);
-
-        return $heeded->units === null ? $pace->withReps($reps) : $this->within($own, $pace, $heeded->units, 1, $reps);
-    }
-
-    /** The pace with as many repetitions as a session of so many units holds, between the least and the most. */
-    private function within(Rung $own, Pace $pace, float $units, int $least, int $most): Pace
-    {
-        [$fits, $tooMany] = [$least, max($least, $most) + 1];
-        while ($tooMany - $fits > 1) {
-            $middle = intdiv($fits + $tooMany, 2);
-            $this->units($pace->withReps($middle)->on($own)) <= $units ? $fits = $middle : $tooMany = $middle;
-        }
-
-        return $pace->withReps($fits);
-    }
-
     /** The next rung is begun on a heavy day, once this one's gate could be met: on what it asks for at the least, not on less. */
     private function mayMoveOn(Emphasis $emphasis, bool $simulated): bool
     {
-        $rung = $this->ladder->rungs[$this->position];
+        $rung = $this->doses->grown($this->position);
         $isWorked = ! $simulated || $this->judged >= $rung->gate->minReps && $this->reached?->isWorthARung($rung->ownDose()) === true;
 
         return $this->position < $this->goal
             && $emphasis === Emphasis::Heavy
             && $isWorked
-            && $this->onRung >= $this->needed($this->position, $this->rate->likely);
-    }
-
-    /** The rung that is trained as the athlete's page has it: the season's own grows beyond it. */
-    private function asked(): Rung
-    {
-        return $this->page->rungs[$this->position];
+            && $this->onRung >= $this->rungs->sessions($this->position);
     }
 
     private function frame(Day $day, Rung $rung): SessionFrame
@@ -665,7 +473,7 @@ final class SeasonPlanner
             record: $this->record,
             limits: $this->limits,
             otherPlans: [...$later, ...$others],
-            layoff: Layoff::of($this->record, $day, $this->return === null ? $this->asked() : $rung, $this->price),
+            layoff: Layoff::of($this->record, $day, $this->return === null ? $this->doses->asked($this->position) : $rung, $this->price),
             throwing: $this->throwing,
         );
     }
