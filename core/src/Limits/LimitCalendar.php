@@ -48,6 +48,20 @@ final readonly class LimitCalendar
         $this->onMatchDays = $matchDays === [] ? [] : array_map(fn (Limit $limit): Limit => $limit->onMatchDay(), $this->limits);
     }
 
+    /** Only the limits that bind: for whoever plans, and shows none of the advice. */
+    public function hardOnly(): self
+    {
+        return new self(
+            limits: array_values(array_filter($this->limits, fn (Limit $limit): bool => $limit->isHard())),
+            athlete: $this->athlete,
+            matchDays: $this->matchDays,
+            growingFast: false,
+            returning: $this->returning,
+            doneReturns: $this->doneReturns,
+            dated: $this->dated,
+        );
+    }
+
     /** The calendar from the day a way back ends. */
     public function returned(DoneReturn $done): self
     {

@@ -160,7 +160,7 @@ final class SeasonPlanner
                 ladder: $ladder,
                 price: $price,
                 record: $record,
-                limits: $limits,
+                limits: $limits->hardOnly(),
                 throwing: $throwing,
                 today: $today,
                 calm: $calm,
