@@ -68,7 +68,12 @@ $plan = function (
 
     return SeasonPlanner::plan(
         ask: new SeasonAsk(
-            $from, $from->plus(7 * $weeksAhead - 1), $weekdays, $page->rungs[count($page->rungs) - 1]->id, $matches,
+            from: $from,
+            goalDay: $from->plus(7 * $weeksAhead - 1),
+            weekdays: $weekdays,
+            goalRung: $page->rungs[count($page->rungs) - 1]->id,
+            matches: $matches,
+            elsewhere: $beside === null ? [] : array_map(fn (CostedSet $set): int => $set->day, $beside($price)),
         ),
         ladder: $page,
         standing: new Standing($page->rungs[$rung]->id, shares: $library->doses()->at($age)),
@@ -124,10 +129,13 @@ $seasons = [
 
 $line = function (SeasonDay $day): string {
     if ($day->match !== null) {
-        return sprintf('%s  match        “%s”, %d reps, %.0f arm', $day->day->iso(), $day->match->title, $day->matchReps, $day->cost('arm'));
+        $match = [$day->day->iso(), $day->match->title, $day->matchReps, $day->cost('arm')];
+
+        return sprintf('%s  match        “%s”, %d reps, %.0f arm', ...$match);
     }
     $pace = $day->pace;
-    $own = array_values(array_filter($day->built->blocks ?? [], fn (BlockPlan $each): bool => $each->asked->judged && $each->reps > 0))[0] ?? null;
+    $isOwn = fn (BlockPlan $each): bool => $each->asked->judged && $each->reps > 0;
+    $own = array_values(array_filter($day->built->blocks ?? [], $isOwn))[0] ?? null;
 
     return sprintf(
         '%s  %-12s %s%s, %d of %d reps%s%s%s, %.0f arm%s%s', $day->day->iso(), $day->emphasis?->value, $day->begins ? 'NEW ' : '',

@@ -101,8 +101,9 @@ final readonly class SeasonDoses
      * @param  Pace|null  $reached  the dose of the heavy day before
      * @param  LoadRecord  $record  up to the day, what is planned before it with it
      */
-    public function pace(Day $day, int $position, Emphasis $emphasis, Layoff $layoff, bool $begins, ?Pace $reached, LoadRecord $record): Pace
-    {
+    public function pace(
+        Day $day, int $position, Emphasis $emphasis, Layoff $layoff, bool $begins, ?Pace $reached, LoadRecord $record,
+    ): Pace {
         $rung = $this->grown($position);
         $pace = $this->unbounded($day, $position, $emphasis, $layoff, $begins, $reached, $record);
         if ($emphasis === Emphasis::LightWeek) {
