@@ -73,7 +73,6 @@ $plan = function (
             weekdays: $weekdays,
             goalRung: $page->rungs[count($page->rungs) - 1]->id,
             matches: $matches,
-            elsewhere: $beside === null ? [] : array_map(fn (CostedSet $set): int => $set->day, $beside($price)),
         ),
         ladder: $page,
         standing: new Standing($page->rungs[$rung]->id, shares: $library->doses()->at($age)),

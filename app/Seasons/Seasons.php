@@ -200,10 +200,6 @@ final class Seasons
             start: $season->startsOn(),
             withSquad: $squad->with,
             heeded: $season->heeded(),
-            elsewhere: array_map(
-                fn (Fixture $each): int => $each->day()->ordinal,
-                $fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE),
-            ),
         );
     }
 

@@ -56,9 +56,9 @@ final class PlanWording
             Emphasis::Heavy => $heavy === null
                 ? 'Heavy: the days before it were not.'
                 : "Heavy: {$since} after the last heavy day, {$heavy}.",
-            Emphasis::Light => $day->heavyElsewhere !== null
-                ? 'Light: the training elsewhere on '.Wording::day($day->heavyElsewhere).' is a heavy day for the same part.'
-                : "Light: {$heavy} is heavy, and two days lie between heavy ones.",
+            Emphasis::Light => $heavy === null
+                ? 'Between two stages of the way back: nothing for the part that mends.'
+                : "Light: {$heavy} was heavy, and two days lie between heavy ones.",
             Emphasis::LightWeek => 'Lighter week: about three quarters of what the week before held.',
             Emphasis::Taper => 'The last days before the goal: fewer reps, the effort kept, nothing new.',
             Emphasis::AroundMatch => $day->protects?->day->isAfter($day->day) === true

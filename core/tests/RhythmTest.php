@@ -56,22 +56,6 @@ final class RhythmTest extends TestCase
         );
     }
 
-    public function test_training_elsewhere_that_is_heavy_is_a_heavy_day_nobody_here_moves(): void
-    {
-        $every = [1, 2, 3, 4, 5, 6, 7];
-        $this->assertDrawn('HlllllH', 'llHllHl', $every, elsewhere: [3 => 1.0]);
-        $this->assertDrawn('HllHllH', 'llHllHl', $every, elsewhere: [3 => 0.5]);
-        $rhythm = $this->rhythm($every, elsewhere: [3 => 1.0]);
-        $near = fn (int $day): bool => $rhythm->heavyElsewhere($this->ordinal($day)) === $this->ordinal(3);
-        $this->assertSame([1 => false, 2 => true, 3 => true, 5 => true, 6 => false], [
-            1 => $near(1), 2 => $near(2), 3 => $near(3), 5 => $near(5), 6 => $near(6),
-        ]);
-        $often = array_fill_keys([0, 3, 5, 7, 10, 12, 14, 17, 19, 21, 24, 26, 28, 31, 33], 1.0);
-        $drawn = $this->drawn([2, 4, 6], 34, elsewhere: $often);
-        $this->assertSame(1, substr_count($drawn, 'H'), "one in a fortnight all the same: {$drawn}");
-        $this->assertArrayNotHasKey((int) strpos($drawn, 'H'), $often);
-    }
-
     public function test_matches_every_week_leave_a_heavy_day_all_the_same(): void
     {
         $drawn = $this->drawn([2, 4], 34, matches: array_fill_keys([6, 13, 20, 27], 1.2));
@@ -127,9 +111,8 @@ final class RhythmTest extends TestCase
      */
     private function assertDrawn(
         string $first, string $next, array $weekdays, ?array $second = null, int $days = 14, array $matches = [], ?int $lastHeavy = null,
-        array $elsewhere = [],
     ): void {
-        $drawn = $this->drawn($weekdays, $days, $matches, $lastHeavy, $second, elsewhere: $elsewhere);
+        $drawn = $this->drawn($weekdays, $days, $matches, $lastHeavy, $second);
         $this->assertSame(substr($first.$next, 0, $days), $drawn);
     }
 
@@ -140,9 +123,8 @@ final class RhythmTest extends TestCase
      */
     private function drawn(
         array $weekdays, int $days, array $matches = [], ?int $lastHeavy = null, ?array $second = null, bool $goal = false,
-        array $elsewhere = [],
     ): string {
-        $rhythm = $this->rhythm($weekdays, max(20, $days - 1), $goal, $matches, $lastHeavy, $elsewhere);
+        $rhythm = $this->rhythm($weekdays, max(20, $days - 1), $goal, $matches, $lastHeavy);
         $drawn = '';
         for ($day = 0; $day < $days; $day++) {
             $on = $this->ordinal($day);
@@ -169,24 +151,18 @@ final class RhythmTest extends TestCase
      * @param  list<int>  $weekdays
      * @param  array<int, float>  $matches
      */
-    private function rhythm(
-        array $weekdays, int $lastDay = 20, bool $goal = false, array $matches = [], ?int $lastHeavy = null, array $elsewhere = [],
-    ): Rhythm {
+    private function rhythm(array $weekdays, int $lastDay = 20, bool $goal = false, array $matches = [], ?int $lastHeavy = null): Rhythm
+    {
         $monday = Day::of(self::MONDAY);
-        $byOrdinal = function (array $costs): array {
-            $keyed = [];
-            foreach ($costs as $day => $cost) {
-                $keyed[$this->ordinal($day)] = $cost;
-            }
-
-            return $keyed;
-        };
+        $byOrdinal = [];
+        foreach ($matches as $day => $cost) {
+            $byOrdinal[$this->ordinal($day)] = $cost;
+        }
 
         return new Rhythm(
             new SeasonAsk($monday, $monday->plus($lastDay), $weekdays, $goal ? 'some-rung' : null),
-            $byOrdinal($matches),
+            $byOrdinal,
             $lastHeavy === null ? null : $this->ordinal($lastHeavy),
-            $byOrdinal($elsewhere),
         );
     }
 

@@ -46,14 +46,9 @@ final class Rhythm
     /**
      * @param  array<int, float>  $matches  what each match costs as a share of a heavy session, by ordinal
      * @param  int|null  $lastHeavy  ordinal of the last day that cost as much as a heavy session; null: none lately
-     * @param  array<int, float>  $elsewhere  what training elsewhere costs as a share of a heavy session, by ordinal: nobody here moves it
      */
-    public function __construct(
-        private readonly SeasonAsk $ask,
-        private readonly array $matches,
-        private ?int $lastHeavy = null,
-        private readonly array $elsewhere = [],
-    ) {
+    public function __construct(private readonly SeasonAsk $ask, private readonly array $matches, private ?int $lastHeavy = null)
+    {
         $from = ($ask->start ?? $ask->from)->ordinal;
         $days = $ask->goalDay->ordinal - $from + 1;
         $taper = (int) min(self::TAPER_DAYS, floor(self::TAPER_SHARE * $days));
@@ -85,15 +80,9 @@ final class Rhythm
             $this->taperFrom !== null && $day >= $this->taperFrom && $day <= $this->ask->goalDay->ordinal => Emphasis::Taper,
             $this->isLightWeek($this->ask->week($day)) => Emphasis::LightWeek,
             $this->protects($day) !== null && ! $this->isDueDespite($day) => Emphasis::AroundMatch,
-            $this->heavyElsewhere($day) !== null && ! $this->isDueDespite($day) => Emphasis::Light,
-            $this->isRested($day) || $this->isDueDespite($day) => Emphasis::Heavy,
+            $this->lastHeavy === null || $day - $this->lastHeavy >= self::HEAVY_APART_DAYS || $this->isDueDespite($day) => Emphasis::Heavy,
             default => Emphasis::Light,
         };
-    }
-
-    private function isRested(int $day): bool
-    {
-        return $this->lastHeavy === null || $day - $this->lastHeavy >= self::HEAVY_APART_DAYS;
     }
 
     /** Beyond the goal every fourth is, for as long as it is looked for. */
@@ -121,19 +110,7 @@ final class Rhythm
         return null;
     }
 
-    /** @return int|null ordinal of the training elsewhere that is a heavy day, and too near for another one; null: none */
-    public function heavyElsewhere(int $day): ?int
-    {
-        foreach ($this->elsewhere as $on => $cost) {
-            if ($cost >= self::LARGE_MATCH && $day > $on - self::LEAST_APART_DAYS && $day < $on + self::HEAVY_APART_DAYS) {
-                return $on;
-            }
-        }
-
-        return null;
-    }
-
-    /** Whether matches and training elsewhere have left no heavy day for so long that one has to do that lies nearer to them. */
+    /** Whether matches have left no heavy day for so long that one with a day of rest on either side of it has to do. */
     private function isDueDespite(int $day): bool
     {
         if ($this->lastSession === null || $day - $this->lastSession < self::WITHOUT_HEAVY_DAYS) {
@@ -143,9 +120,6 @@ final class Rhythm
             array_keys($this->matches),
             fn (int $match): bool => abs($match - $day) < self::LEAST_APART_DAYS,
         );
-        if (($this->elsewhere[$day] ?? 0.0) >= self::LARGE_MATCH) {
-            return false;
-        }
 
         return $near === [] && ($this->lastHeavy === null || $day - $this->lastHeavy >= self::LEAST_APART_DAYS);
     }

@@ -25,7 +25,6 @@ final readonly class SeasonAsk
      * @param  int|null  $minutes  a session, when time is short
      * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a
      *         plan made anew keeps its rhythm
-     * @param  list<int>  $elsewhere  ordinals of days with training elsewhere, which nobody here moves
      * @param  Heeded  $heeded  what the coach took of what the record suggests
      * @param  list<int>  $withSquad  ordinals of days on which the squad trains: training days whatever the weekday, unless taken off
      *
@@ -43,7 +42,6 @@ final readonly class SeasonAsk
         public ?Day $start = null,
         public array $withSquad = [],
         public Heeded $heeded = new Heeded,
-        public array $elsewhere = [],
     ) {
         foreach ($weekdays as $weekday) {
             if ($weekday < 1 || $weekday > 7) {

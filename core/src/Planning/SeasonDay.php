@@ -24,7 +24,6 @@ final readonly class SeasonDay
      * @param  bool  $begins  whether the rung is begun that day
      * @param  MatchEvent|null  $protects  the match the day is kept light for, or rests after
      * @param  Day|null  $lastHeavy  the heavy day or match before it; null: none lately
-     * @param  Day|null  $heavyElsewhere  training elsewhere that is a heavy day, and too near for another one
      * @param  int|null  $matchReps  of a match: repetitions that fit, of those expected
      */
     public function __construct(
@@ -43,7 +42,6 @@ final readonly class SeasonDay
         public bool $begins = false,
         public ?MatchEvent $protects = null,
         public ?Day $lastHeavy = null,
-        public ?Day $heavyElsewhere = null,
     ) {}
 
     /** Judged repetitions: what the session is for. */

@@ -131,13 +131,7 @@ final class SeasonPlanner
             $lastHeavy = $worked->on($day) >= self::WAS_HEAVY * $heavy ? $day : $lastHeavy;
         }
 
-        $elsewhere = [];
-        foreach ($this->ask->elsewhere as $day) {
-            $sets = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day === $day));
-            $elsewhere[$day] = $this->doses->unitsOf($sets) / $heavy;
-        }
-
-        return new Rhythm($this->ask, $matches, $lastHeavy, $elsewhere);
+        return new Rhythm($this->ask, $matches, $lastHeavy);
     }
 
     /**
@@ -409,7 +403,6 @@ final class SeasonPlanner
         }
         $protects = $this->rhythm->protects($day->ordinal);
         $lastHeavy = $this->rhythm->lastHeavy();
-        $elsewhere = $this->rhythm->heavyElsewhere($day->ordinal);
         $this->add(
             day: $day,
             sets: $frame->sets($built->blocks),
@@ -421,7 +414,6 @@ final class SeasonPlanner
             begins: $begins,
             protects: $protects === null ? null : $this->ask->matchesByDay()[$protects],
             lastHeavy: $lastHeavy === null ? null : Day::fromOrdinal($lastHeavy),
-            heavyElsewhere: $elsewhere === null ? null : Day::fromOrdinal($elsewhere),
         );
     }
 
@@ -495,7 +487,7 @@ final class SeasonPlanner
     private function add(
         Day $day, array $sets, ?LimitState $fullest, ?Emphasis $emphasis = null, ?Rung $rung = null, ?int $stage = null,
         bool $clearance = false, ?Pace $pace = null, ?BuiltSession $built = null, ?MatchEvent $match = null, ?int $matchReps = null,
-        bool $begins = false, ?MatchEvent $protects = null, ?Day $lastHeavy = null, ?Day $heavyElsewhere = null,
+        bool $begins = false, ?MatchEvent $protects = null, ?Day $lastHeavy = null,
     ): void {
         $this->record = $this->record->with($sets);
         $this->days[] = new SeasonDay(
@@ -514,7 +506,6 @@ final class SeasonPlanner
             begins: $begins,
             protects: $protects,
             lastHeavy: $lastHeavy,
-            heavyElsewhere: $heavyElsewhere,
         );
     }
 
