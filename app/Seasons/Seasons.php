@@ -506,7 +506,10 @@ final class Seasons
             ->orderByDesc('entered_at')
             ->firstOrFail();
         $used = $this->sheetsUsed($season, $plan->ask, $today);
+        $rung = $this->library->ladder($season->ladder)->rung($placement->rung);
+        $paces = $rung === null ? [] : $plan->pacesOn($rung);
         foreach ($days as $day) {
+            $dose = $paces[$day->day->ordinal] ?? null;
             $iso = $day->day->iso();
             $there = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso);
             if ($there->where(fn ($own) => $own->whereIn('state', ['running', 'finished'])->orWhere('edited', true))->exists()) {
@@ -514,13 +517,8 @@ final class Seasons
             }
             $sheet = $used[$iso] ?? null;
             $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes ?? $sheet->pace['minutes'] ?? null];
-            if ($day->pace !== null && $day->rung?->id === $placement->rung) {
-                $pace += [
-                    'reps' => $day->pace->reps,
-                    'effort' => $day->pace->effort,
-                    'distance_m' => $day->pace->distanceM,
-                    'share' => $plan->growsTo,
-                ];
+            if ($dose !== null) {
+                $pace += ['reps' => $dose->reps, 'effort' => $dose->effort, 'distance_m' => $dose->distanceM, 'share' => $plan->growsTo];
             }
             $sheet ??= Sheet::planned($this->session($season, $day->day), $placement);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace]);

@@ -96,7 +96,7 @@ final class SeasonPlanner
         private ?SeasonReturn $return,
         private readonly array $otherPlans,
         private readonly SeasonAsk $ask,
-        Standing $standing,
+        private readonly Standing $standing,
     ) {
         $this->position = (int) $ladder->position($standing->rung);
         $this->onRung = $standing->sessions;
@@ -255,6 +255,7 @@ final class SeasonPlanner
             taperFrom: $this->rhythm->taperFrom === null ? null : Day::fromOrdinal($this->rhythm->taperFrom),
             carried: $this->doses->carried,
             growsTo: $this->doses->growsTo,
+            reached: $this->standing->reached,
             rate: $this->rate,
         );
     }
