@@ -116,14 +116,14 @@ final class SeasonTest extends TestCase
         $now = $this->getJson("/api/seasons/{$season['id']}")->assertOk();
         $this->assertStringContainsString('missed', (string) $now->json('missed'));
         $this->assertTrue($now->json('differs'));
-        $arm = fn (TestResponse $view): float => collect($view->json('weeks'))
+        $most = fn (TestResponse $view): float => (float) collect($view->json('weeks'))
             ->flatMap(fn (array $week): array => $week['days'])
             ->filter(fn (array $day): bool => $day['date'] >= $this->today->iso() && $day['kind'] === 'session')
-            ->sum('arm');
+            ->max('arm');
         $agreed = collect(Season::query()->where('athlete_id', $athlete->id)->sole()->agreed)->filter(
             fn (array $day, string $date): bool => $date >= $this->today->iso() && ! $day['match'],
-        )->sum('arm');
-        $this->assertLessThanOrEqual($agreed + 1e-6, $arm($now), 'nothing is made up');
+        )->max('arm');
+        $this->assertLessThanOrEqual($agreed + 1e-3, $most($now), 'nothing is made up on any day');
         $this->putJson("/api/seasons/{$season['id']}", [...$this->ask(), 'goal_on' => $season['goal_on'], 'version' => 1])
             ->assertOk()
             ->assertJsonPath('differs', false);
