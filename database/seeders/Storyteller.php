@@ -55,7 +55,10 @@ final class Storyteller
     /** Sessions were held so many days before today, in every week; today there is one too. */
     private const EVERY = [0, 2, 4];
 
-    private const ALONE_UNTIL_DAYS = 9;
+    /** Evenings alone: once a week, the last so many days ago. */
+    private const ALONE_EVERY_DAYS = 7;
+
+    private const ALONE_UNTIL_DAYS = 10;
 
     private readonly Day $today;
 
@@ -93,6 +96,21 @@ final class Storyteller
         }
         $teller->planAhead();
         $teller->season($season);
+        foreach (array_filter($stories, fn (Story $story): bool => $story->servesAlone) as $story) {
+            $teller->eveningsAlone($story);
+        }
+    }
+
+    /** Sixty serves alone, and on two mornings of three after them a shoulder that says so: told afterwards, so that chance falls as ever. */
+    private function eveningsAlone(Story $story): void
+    {
+        $athlete = $this->club->squad->athletes()->where('given_name', $story->givenName)->firstOrFail();
+        for ($ago = self::ALONE_UNTIL_DAYS; $ago < 7 * self::WEEKS; $ago += self::ALONE_EVERY_DAYS) {
+            $this->work($athlete, $this->today->plus(-$ago), 'home', 'float-serve', 60, 0.7, 'volleyball', null, 9.0);
+            if ($ago % 3 !== 0) {
+                $this->report($athlete, $this->today->plus(1 - $ago), '08:30', 'morning', 'shoulder', $story->side, 'muscle', 4);
+            }
+        }
     }
 
     /** One athlete more in the squad, with all that is behind them. */
@@ -107,9 +125,6 @@ final class Storyteller
         for ($ago = 7 * self::WEEKS; $ago > $idle; $ago--) {
             $day = $this->today->plus(-$ago);
             $this->morning($athlete, $day, $story, $ago);
-            if ($story->servesAlone && self::isAlone($ago)) {
-                $this->work($athlete, $day, 'home', 'float-serve', 60, 0.7, 'volleyball', null, 9.0);
-            }
             if (! in_array($ago % 7, self::EVERY, true)) {
                 continue;
             }
@@ -292,12 +307,6 @@ final class Storyteller
         ]);
     }
 
-    /** Once a week, until ten days ago. */
-    private static function isAlone(int $ago): bool
-    {
-        return $ago > self::ALONE_UNTIL_DAYS && $ago % 7 === 3;
-    }
-
     private function morning(Athlete $athlete, Day $day, Story $story, int $ago): void
     {
         // People forget now and then; on the days after a session they are asked.
@@ -306,13 +315,6 @@ final class Storyteller
         }
         $usesArm = str_contains($story->ladder, 'serve') || str_contains($story->ladder, 'javelin');
         $sore = mt_rand(0, 6) === 0 && ($ago > 4);
-        if ($story->servesAlone && self::isAlone($ago + 1)) {
-            $hurts = ($ago + 1) % 3 !== 0;
-            [$site, $side, $score] = $hurts ? ['shoulder', $story->side, 4] : ['none', null, 0];
-            $this->report($athlete, $day, '07:30', 'morning', $site, $side, 'muscle', $score);
-
-            return;
-        }
         $this->report(
             $athlete, $day, '07:'.str_pad((string) mt_rand(0, 50), 2, '0', STR_PAD_LEFT), 'morning',
             $sore ? ($usesArm ? 'shoulder' : 'thigh') : 'none', $sore ? $story->side : null, 'muscle', $sore ? mt_rand(1, 2) : 0,

