@@ -101,7 +101,7 @@ final class Storyteller
         }
     }
 
-    /** Sixty serves alone, and on two mornings of three after them a shoulder that says so: told afterwards, so that chance falls as ever. */
+    /** Sixty serves alone, and a sore shoulder on two mornings of three after them: told afterwards, so that chance falls as ever. */
     private function eveningsAlone(Story $story): void
     {
         $athlete = $this->club->squad->athletes()->where('given_name', $story->givenName)->firstOrFail();
