@@ -260,17 +260,11 @@ final class DayReadiness
      */
     public function soreness(Athlete $athlete, array $channels): array
     {
+        $side = $athlete->throwing_side->value;
         $soreness = [];
         foreach ($this->reports[$athlete->id] ?? [] as $report) {
-            $loaded = array_filter($report->site->channels(), fn (Channel $channel): bool => in_array($channel, $channels, true)
-                && (
-                    $report->side === null
-                        || $report->side === $athlete->throwing_side->value
-                        || $channel === Channel::Trunk
-                        || $channel === Channel::Landing
-                ));
             // A report about another place still says that this one was asked about and not named.
-            $soreness[] = new DaySoreness($this->dayOf($report), $report->moment, $loaded === [] ? 0 : $report->score);
+            $soreness[] = new DaySoreness($this->dayOf($report), $report->moment, $report->concerns($channels, $side) ? $report->score : 0);
         }
         if (isset($this->mornings[$athlete->id])) {
             $soreness[] = new DaySoreness(Day::of(min($this->mornings[$athlete->id], $this->on->iso())), Moment::Morning, 0);

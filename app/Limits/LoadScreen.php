@@ -50,7 +50,7 @@ final class LoadScreen
 
     private const MEASURES = ['arm', 'hand', 'trunk', 'landings', 'high_reps', 'metres'];
 
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly MeasuredEfforts $efforts) {}
 
     public function view(Athlete $athlete, Day $on, int $daysBack): LoadView
     {
@@ -269,7 +269,7 @@ final class LoadScreen
     /** @return list<HonestEffortView> for each skill with something measured */
     private function honest(AthleteDay $day): array
     {
-        $pairs = (new MeasuredEfforts($this->library))->of($day->athlete->id, $day->load->profile, $day->on);
+        $pairs = $this->efforts->of($day->athlete->id, $day->load->profile, $day->on);
         $names = $this->library->skillNames();
 
         return array_values(array_map(function (string $skill, array $of) use ($names): HonestEffortView {

@@ -40,7 +40,7 @@ final class RungsClimbed
             if ($rung === null || $held === []) {
                 continue;
             }
-            $took = count($held) / max(1, $rung->gate->minSessions);
+            $took = LearningRate::took($rung->gate, count($held));
             $from->athlete_id === $athlete ? $own[] = $took : $others[] = $took;
         }
 

@@ -76,6 +76,7 @@ final class SeasonScreen
         }
         $squad = $this->seasons->squadDays($season, $today);
 
+        $changes = $season->exists && ! $season->waiting ? self::changes($season, $plan, $today) : [];
         $weeks = [];
         $record = $day->load->record;
         $monday = $season->startsOn()->ordinal - (SeasonAsk::weekday($season->startsOn()->ordinal) - 1);
@@ -147,8 +148,8 @@ final class SeasonScreen
                 return new SeasonProblemView($problem->code, $what, $wayOut);
             }, $plan->problems),
             missed: self::missed($season, $today),
-            differs: $season->exists && ! $season->waiting && self::differs($season, $plan, $today),
-            changes: $season->exists && ! $season->waiting ? self::changes($season, $plan, $today) : [],
+            differs: $changes !== [],
+            changes: $changes,
             expected: array_map(fn (ExpectedRung $each): ExpectedRungView => new ExpectedRungView(
                 id: $each->rung,
                 name: $this->rungName($season, $each->rung),
@@ -363,28 +364,12 @@ final class SeasonScreen
                 .'. What was missed is not added: planned forward from today’s record.';
     }
 
-    private static function differs(Season $season, SeasonPlan $plan, Day $today): bool
-    {
-        return self::changed($season, $plan, $today) !== [];
-    }
-
-    /** @return list<SeasonChangeView> */
-    private static function changes(Season $season, SeasonPlan $plan, Day $today): array
-    {
-        return array_map(
-            fn (array $change): SeasonChangeView => new SeasonChangeView(
-                $change['date'], PlanWording::agreedDay($change['was']), PlanWording::agreedDay($change['now']),
-            ),
-            self::changed($season, $plan, $today),
-        );
-    }
-
     /**
-     * Days ahead that are of another rung or cost another amount.
+     * Days ahead that are of another rung or cost another amount than was agreed.
      *
-     * @return list<array{date: string, was: array<string, mixed>|null, now: array<string, mixed>|null}>
+     * @return list<SeasonChangeView>
      */
-    private static function changed(Season $season, SeasonPlan $plan, Day $today): array
+    private static function changes(Season $season, SeasonPlan $plan, Day $today): array
     {
         $now = [];
         foreach ($plan->days as $day) {
@@ -398,7 +383,7 @@ final class SeasonScreen
         foreach ($dates as $date) {
             [$before, $after] = [$was[$date] ?? null, $now[$date] ?? null];
             if ($units($before) !== $units($after) || ($before['title'] ?? null) !== ($after['title'] ?? null)) {
-                $changed[] = ['date' => $date, 'was' => $before, 'now' => $after];
+                $changed[] = new SeasonChangeView($date, PlanWording::agreedDay($before), PlanWording::agreedDay($after));
             }
         }
 

@@ -55,7 +55,7 @@ final class Seasons
     /** How far beyond its goal the squad's own sessions are looked at: as far as the planner looks for the goal. */
     private const SQUAD_BEYOND_DAYS = 182;
 
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly RungsClimbed $climbed) {}
 
     /** @param  Season  $season  kept, or only filled in to be looked at */
     public function plan(Season $season, Day $today): SeasonPlan
@@ -235,7 +235,7 @@ final class Seasons
             sessions: $onRung->count(),
             reached: $block === null ? null : Pace::at((int) $done[$block->id], (float) $block->effort, $block->distance_m),
             shares: $shares,
-            rate: (new RungsClimbed($this->library))->rate($season->athlete_id, $season->squad, $today),
+            rate: $this->climbed->rate($season->athlete_id, $season->squad, $today),
         );
     }
 
@@ -506,10 +506,7 @@ final class Seasons
             ->orderByDesc('entered_at')
             ->firstOrFail();
         $used = $this->sheetsUsed($season, $plan->ask, $today);
-        $rung = $this->library->ladder($season->ladder)->rung($placement->rung);
-        $paces = $rung === null ? [] : $plan->pacesOn($rung);
         foreach ($days as $day) {
-            $dose = $paces[$day->day->ordinal] ?? null;
             $iso = $day->day->iso();
             $there = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso);
             if ($there->where(fn ($own) => $own->whereIn('state', ['running', 'finished'])->orWhere('edited', true))->exists()) {
@@ -517,8 +514,13 @@ final class Seasons
             }
             $sheet = $used[$iso] ?? null;
             $pace = ['emphasis' => $day->emphasis?->value, 'minutes' => $season->minutes ?? $sheet->pace['minutes'] ?? null];
-            if ($dose !== null) {
-                $pace += ['reps' => $dose->reps, 'effort' => $dose->effort, 'distance_m' => $dose->distanceM, 'share' => $plan->growsTo];
+            if ($day->held !== null) {
+                $pace += [
+                    'reps' => $day->held->reps,
+                    'effort' => $day->held->effort,
+                    'distance_m' => $day->held->distanceM,
+                    'share' => $plan->growsTo,
+                ];
             }
             $sheet ??= Sheet::planned($this->session($season, $day->day), $placement);
             $sheet->fill(['season_id' => $season->id, 'pace' => $pace]);

@@ -11,6 +11,7 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Planning\Carried;
 use Augendo\Core\Planning\Emphasis;
 use Augendo\Core\Planning\LearningRate;
+use Augendo\Core\Planning\Rhythm;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonProblem;
@@ -58,17 +59,17 @@ final class PlanWording
                 : "Heavy: {$since} after the last heavy day, {$heavy}.",
             Emphasis::Light => $heavy === null
                 ? 'Between two stages of the way back: nothing for the part that mends.'
-                : "Light: {$heavy} was heavy, and two days lie between heavy ones.",
-            Emphasis::LightWeek => 'Lighter week: about three quarters of what the week before held.',
+                : "Light: {$heavy} is heavy, and ".Wording::count(Rhythm::HEAVY_APART_DAYS - 1, 'day').' lie between heavy ones.',
+            Emphasis::LightWeek => 'Lighter week: about '.Wording::percent(Emphasis::LightWeek->share()).' of what the week before held.',
             Emphasis::Taper => 'The last days before the goal: fewer reps, the effort kept, nothing new.',
             Emphasis::AroundMatch => $day->protects?->day->isAfter($day->day) === true
                 ? "Light for {$match}: fewer reps, less effort."
                 : "Light after {$match}.",
-            Emphasis::BeforeMatch => 'Match tomorrow: half the reps, less effort.',
+            Emphasis::BeforeMatch => 'Match tomorrow: '.Wording::percent(Emphasis::BeforeMatch->share()).' of the reps, less effort.',
             Emphasis::Stage, null => '',
         }];
         if ($day->begins && $day->rung !== null) {
-            $why[] = "“{$day->rung->name}” begins. That is new enough for a day: neither effort nor distance rises.";
+            $why[] = "“{$day->rung->name}” begins, from its own distance. That is new enough for a day: the effort does not rise.";
         }
         foreach ($day->pace->raised ?? [] as $raised) {
             $why[] = ucfirst(self::raised($raised)).' than on the last heavy day, and nothing else.';
@@ -85,7 +86,7 @@ final class PlanWording
                 .Wording::count($rate->squadRungs, 'rung').' of the squad',
             $rate->ownRungs > 0 => 'From '.Wording::count($rate->ownRungs, 'rung').' climbed here',
             $rate->squadRungs > 0 => 'From '.Wording::count($rate->squadRungs, 'rung').' the squad climbed, none here yet',
-            default => 'No rung was climbed here yet, so with half as much again as a gate asks',
+            default => 'No rung was climbed here yet',
         };
 
         return "{$rests}: {$times} times the sessions a gate asks for. Four in five lie between early and late.";
@@ -111,7 +112,8 @@ final class PlanWording
         $bound = Wording::number($said->bound ?? 0.0, 0);
         $sure = $said->low === null || $said->high === null
             ? ''
-            : ' The difference lies between '.Wording::percent($said->low).' and '.Wording::percent($said->high).' (99 % sure).';
+            : ' The difference lies between '.Wording::percent($said->low).' and '.Wording::percent($said->high)
+                .' ('.Wording::percent((float) $said->confidence).' sure).';
         $part = lcfirst(Wording::channel($channel));
         if ($said->value === null) {
             return [
@@ -133,7 +135,8 @@ final class PlanWording
             ],
             SuggestionKind::Effort => [
                 "Harder than asked in {$said->aboveBad} of {$said->above} measured sets: in the median by "
-                    .Wording::percent($said->low ?? 0.0).' to '.Wording::percent($said->high ?? 0.0).' of full effort (80 % sure).',
+                    .Wording::percent($said->low ?? 0.0).' to '.Wording::percent($said->high ?? 0.0).' of full effort ('
+                    .Wording::percent((float) $said->confidence).' sure).',
                 'Ask for '.Wording::percent($said->value).' less',
             ],
         };

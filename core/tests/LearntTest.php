@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Tests;
 
+use Augendo\Core\Day;
+use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\DailySeries;
 use Augendo\Core\Planning\Heeded;
 use Augendo\Core\Planning\Learnt;
 use Augendo\Core\Planning\SuggestionKind;
+use Augendo\Core\Readiness\Kind;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Site;
+use Augendo\Core\Readiness\SorenessReport;
 use PHPUnit\Framework\TestCase;
 
 /** What the record says about a plan, and when it says nothing. */
@@ -27,6 +35,31 @@ final class LearntTest extends TestCase
         $this->assertSame(54.0, $said->bound);
         $this->assertSame(50.0, $said->value, 'a round number below the bound');
         $this->assertGreaterThan(0.0, $said->low);
+    }
+
+    public function test_a_day_counts_by_the_morning_after_it_where_somebody_asked(): void
+    {
+        $on = Day::of('2027-03-10');
+        $worked = new DailySeries([$on->ordinal => 40.0, $on->ordinal + 2 => 20.0, $on->ordinal + 4 => 30.0], null);
+        $report = fn (
+            int $after, Site $site, ?string $side, int $score, Moment $moment = Moment::Morning,
+        ): SorenessReport => new SorenessReport(
+            Instant::of("{$on->plus($after)->iso()}T07:30:00+01:00"), $moment, $site, $side, Kind::Muscle, $score,
+        );
+        $reports = [
+            $report(1, Site::None, null, 0), $report(1, Site::Shoulder, 'right', 4),
+            $report(3, Site::Shoulder, 'left', 6), $report(4, Site::Elbow, 'right', 5),
+            $report(5, Site::Elbow, 'right', 2), $report(5, Site::Elbow, 'right', 7, Moment::During),
+        ];
+        $this->assertSame(
+            [[40.0, true], [20.0, false], [30.0, false]],
+            Learnt::mornings($worked, $reports, Channel::Arm, 'right'),
+            'sore; the other arm; calm in the morning. Nobody worked on the day before the fourth',
+        );
+        $this->assertSame([[40.0, false], [20.0, true], [30.0, false]], Learnt::mornings($worked, $reports, Channel::Arm, 'left'));
+        $knee = [$report(1, Site::Knee, 'left', 5)];
+        $this->assertSame([[40.0, true]], Learnt::mornings($worked, $knee, Channel::Landing, 'right'), 'the legs carry both sides');
+        $this->assertSame([], Learnt::mornings($worked, [], Channel::Arm, 'right'));
     }
 
     public function test_few_mornings_say_that_they_are_too_few_and_calm_ones_say_nothing(): void

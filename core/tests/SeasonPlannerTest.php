@@ -147,26 +147,27 @@ final class SeasonPlannerTest extends TestCase
 
     public function test_until_the_coach_moves_on_a_day_holds_the_dose_of_the_rung_that_is_stood_on(): void
     {
-        $plan = $this->plan([1, 3, 5], 56, 'last', record: $this->weeks(8, 30));
-        $first = $plan->days[0]->rung;
-        $this->assertNotNull($first);
-        $paces = $plan->pacesOn($first);
+        $record = $this->weeks(8, 30);
+        $plan = $this->plan([1, 3, 5], 56, 'last', record: $record);
+        $first = $plan->days[0]->rung?->id;
         $reached = null;
         $above = 0;
         foreach ($plan->days as $day) {
-            $pace = $paces[$day->day->ordinal];
-            if ($day->rung?->id === $first->id) {
-                $this->assertSame($day->pace, $pace);
-                $reached = $day->emphasis === Emphasis::Heavy ? $pace : $reached;
+            if ($day->rung?->id === $first) {
+                $this->assertSame($day->pace, $day->held);
+                $reached = $day->emphasis === Emphasis::Heavy ? $day->held : $reached;
 
                 continue;
             }
             $above++;
             $this->assertNotNull($reached);
-            $this->assertSame((int) floor($reached->reps * $day->emphasis?->share()), $pace?->reps);
-            $this->assertLessThanOrEqual($reached->effort, $pace?->effort, 'no harder than was reached');
+            $this->assertSame((int) floor($reached->reps * $day->emphasis?->share()), $day->held?->reps);
+            $this->assertLessThanOrEqual($reached->effort, $day->held?->effort, 'no harder than was reached');
         }
         $this->assertGreaterThan(10, $above);
+        foreach ($this->plan([1, 3, 5], 56, 'last', record: $record, heeded: new Heeded(reps: 9))->days as $day) {
+            $this->assertLessThanOrEqual(9, $day->held->reps ?? 0, 'within what the coach took');
+        }
     }
 
     public function test_what_the_coach_took_of_the_record_holds_on_every_day(): void

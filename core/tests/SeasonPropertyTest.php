@@ -219,7 +219,6 @@ final class SeasonPropertyTest extends TestCase
                 taperFrom: $plan->taperFrom,
                 carried: $plan->carried,
                 growsTo: $plan->growsTo,
-                reached: $plan->reached,
                 rate: $plan->rate,
             );
         }

@@ -15,6 +15,9 @@ final readonly class HonestEffort
 
     public const LEAST_SETS = 8;
 
+    /** Of the interval, both sides together. */
+    public const CONFIDENCE = 0.8;
+
     private const RESAMPLES = 2000;
 
     /** Fixed, so that the same sets always give the same interval. */
@@ -64,12 +67,13 @@ final readonly class HonestEffort
             $medians[] = self::median($sample);
         }
         sort($medians);
+        $outside = (int) round((1 - self::CONFIDENCE) / 2 * self::RESAMPLES);
 
         return new self(
             $n,
             self::median($differences),
-            $medians[(int) (0.1 * self::RESAMPLES)],
-            $medians[(int) (0.9 * self::RESAMPLES) - 1],
+            $medians[$outside],
+            $medians[self::RESAMPLES - $outside - 1],
         );
     }
 

@@ -63,6 +63,12 @@ final readonly class LearningRate
         );
     }
 
+    /** @return float the sessions a rung took, as a multiple of what its gate asks at the least */
+    public static function took(Gate $gate, int $sessions): float
+    {
+        return $sessions / max(1, $gate->minSessions);
+    }
+
     /**
      * Sessions a rung takes at a rate.
      *

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Planning;
 
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\DailySeries;
 use Augendo\Core\Load\HonestEffort;
 use Augendo\Core\Mechanics\Statistics;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\SorenessReport;
 
 /**
  * What the record of an athlete says about their plan: mornings that were sore after much work, quality that fell after so many
@@ -17,8 +21,8 @@ final class Learnt
     /** Days that are looked at. */
     public const DAYS = 120;
 
-    /** A morning with more than this is a sore one; a gate asks for no more either. */
-    public const CALM_SCORE = 2;
+    /** A morning with more than this is a sore one. */
+    private const CALM_SCORE = 2;
 
     private const CONFIDENCE = 0.99;
 
@@ -34,6 +38,28 @@ final class Learnt
     private const UNITS_STEP = 5.0;
 
     private const EFFORT_STEP = 0.05;
+
+    /**
+     * The days whose morning after was asked about.
+     *
+     * @param  DailySeries  $worked  of the part
+     * @param  list<SorenessReport>  $reports  of any moment and place: a morning that names another place says that this one was calm
+     * @param  string  $side  `left` or `right`, of the body
+     * @return list<array{float, bool}> units of the day, and whether the morning after it was sore
+     */
+    public static function mornings(DailySeries $worked, array $reports, Channel $channel, string $side): array
+    {
+        $sore = [];
+        foreach ($reports as $report) {
+            if ($report->moment === Moment::Morning) {
+                $day = $report->at->day->ordinal - 1;
+                $sore[$day] = ($sore[$day] ?? false) || $report->score > self::CALM_SCORE && $report->concerns([$channel], $side);
+            }
+        }
+        $days = array_filter(array_keys($sore), fn (int $day): bool => $worked->on($day) > 0.0);
+
+        return array_values(array_map(fn (int $day): array => [$worked->on($day), $sore[$day]], $days));
+    }
 
     /**
      * @param  list<array{float, bool}>  $mornings  units of a day, and whether the morning after it was sore; only mornings that were asked
@@ -66,7 +92,9 @@ final class Learnt
         $step = $bound >= 2 * self::UNITS_STEP ? self::UNITS_STEP : 1.0;
         $value = max(1.0, floor($bound / $step) * $step);
 
-        return new Suggestion(SuggestionKind::Units, $value, ...$counts, bound: $bound, low: $low, high: $high);
+        return new Suggestion(
+            SuggestionKind::Units, $value, ...$counts, bound: $bound, low: $low, high: $high, confidence: self::CONFIDENCE,
+        );
     }
 
     /**
@@ -97,7 +125,9 @@ final class Learnt
         }
         [$bound, $counts, $low, $high] = $best;
 
-        return new Suggestion(SuggestionKind::Reps, $bound, ...$counts, bound: $bound, low: $low, high: $high);
+        return new Suggestion(
+            SuggestionKind::Reps, $bound, ...$counts, bound: $bound, low: $low, high: $high, confidence: self::CONFIDENCE,
+        );
     }
 
     /**
@@ -115,6 +145,7 @@ final class Learnt
 
         return $less <= 0.0 ? null : new Suggestion(
             SuggestionKind::Effort, min(0.5, $less), $honest->sets, $harder, 0, 0, low: $honest->low, high: $honest->high,
+            confidence: HonestEffort::CONFIDENCE,
         );
     }
 

@@ -11,7 +11,7 @@ namespace Augendo\Core\Planning;
 final class Rhythm
 {
     /** A heavy day, two days for the arm and the landings to recover, a heavy day. */
-    private const HEAVY_APART_DAYS = 3;
+    public const HEAVY_APART_DAYS = 3;
 
     /** Where matches leave no room for that, a day between is enough once so many days have gone without a heavy one. */
     private const WITHOUT_HEAVY_DAYS = 14;

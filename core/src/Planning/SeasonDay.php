@@ -19,6 +19,8 @@ final readonly class SeasonDay
      * @param  int|null  $stage  of the return, from 0
      * @param  bool  $clearance  whether the stage waits for a clearance that is not there yet
      * @param  Pace|null  $pace  at which the rung is worked; null for a stage, a match, or a day that only has what is free
+     * @param  Pace|null  $held  what the day holds of the rung that is stood on: moving on is the coach's act, and until then a day that is
+     *         planned for a rung above holds what was reached, as heavy as the day is; null where nothing was
      * @param  list<CostedSet>  $sets  what the day costs
      * @param  LimitState|null  $fullest  the hard limit that stands fullest with the day in the plan
      * @param  bool  $begins  whether the rung is begun that day
@@ -42,6 +44,7 @@ final readonly class SeasonDay
         public bool $begins = false,
         public ?MatchEvent $protects = null,
         public ?Day $lastHeavy = null,
+        public ?Pace $held = null,
     ) {}
 
     /** Judged repetitions: what the session is for. */

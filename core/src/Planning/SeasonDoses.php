@@ -109,6 +109,21 @@ final readonly class SeasonDoses
         if ($emphasis === Emphasis::LightWeek) {
             $pace = $this->asLightAsTheWeek($day, $rung, $pace, $reached, $record);
         }
+
+        return $this->asHeeded($rung, $pace);
+    }
+
+    /** What was reached on a rung, as heavy as a day is that was planned for another one. */
+    public function held(int $position, Emphasis $emphasis, Pace $reached): Pace
+    {
+        $rung = $this->grown($position);
+
+        return $this->asHeeded($rung, $reached->within($rung->ownDose())->lighter($rung->ownDose(), $emphasis));
+    }
+
+    /** What the coach took of what the record suggests holds on every day. */
+    private function asHeeded(Rung $rung, Pace $pace): Pace
+    {
         $heeded = $this->ask->heeded;
         $reps = min($pace->reps, $heeded->reps ?? $pace->reps);
 

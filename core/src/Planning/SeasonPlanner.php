@@ -59,6 +59,11 @@ final class SeasonPlanner
 
     private ?Pace $reached;
 
+    /** Position of the rung the athlete stands on, and what was last reached on it. */
+    private readonly int $stoodOn;
+
+    private ?Pace $reachedThere;
+
     private ?Day $returnDone = null;
 
     /** The day the goal's rung is begun. */
@@ -96,12 +101,13 @@ final class SeasonPlanner
         private ?SeasonReturn $return,
         private readonly array $otherPlans,
         private readonly SeasonAsk $ask,
-        private readonly Standing $standing,
+        Standing $standing,
     ) {
         $this->position = (int) $ladder->position($standing->rung);
         $this->onRung = $standing->sessions;
         $this->isNew = $standing->sessions === 0;
-        $this->reached = $standing->reached;
+        $this->reached = $this->reachedThere = $standing->reached;
+        $this->stoodOn = $this->position;
         $this->judged = $standing->sessions * ($standing->reached->reps ?? 0);
         $this->rate = $standing->rate ?? LearningRate::of([], []);
         $this->goal = $ask->goalRung === null ? $this->position : max($this->position, (int) $ladder->position($ask->goalRung));
@@ -255,7 +261,6 @@ final class SeasonPlanner
             taperFrom: $this->rhythm->taperFrom === null ? null : Day::fromOrdinal($this->rhythm->taperFrom),
             carried: $this->doses->carried,
             growsTo: $this->doses->growsTo,
-            reached: $this->standing->reached,
             rate: $this->rate,
         );
     }
@@ -402,6 +407,9 @@ final class SeasonPlanner
                 $this->reached = Pace::at($block->reps, $block->effort, $block->distanceM);
             }
         }
+        $isThere = $this->position === $this->stoodOn;
+        $this->reachedThere = $isThere ? $this->reached : $this->reachedThere;
+        $held = $this->reachedThere === null ? null : $this->doses->held($this->stoodOn, $emphasis, $this->reachedThere);
         $protects = $this->rhythm->protects($day->ordinal);
         $lastHeavy = $this->rhythm->lastHeavy();
         $this->add(
@@ -415,6 +423,7 @@ final class SeasonPlanner
             begins: $begins,
             protects: $protects === null ? null : $this->ask->matchesByDay()[$protects],
             lastHeavy: $lastHeavy === null ? null : Day::fromOrdinal($lastHeavy),
+            held: $isThere ? $pace : $held,
         );
     }
 
@@ -488,7 +497,7 @@ final class SeasonPlanner
     private function add(
         Day $day, array $sets, ?LimitState $fullest, ?Emphasis $emphasis = null, ?Rung $rung = null, ?int $stage = null,
         bool $clearance = false, ?Pace $pace = null, ?BuiltSession $built = null, ?MatchEvent $match = null, ?int $matchReps = null,
-        bool $begins = false, ?MatchEvent $protects = null, ?Day $lastHeavy = null,
+        bool $begins = false, ?MatchEvent $protects = null, ?Day $lastHeavy = null, ?Pace $held = null,
     ): void {
         $this->record = $this->record->with($sets);
         $this->days[] = new SeasonDay(
@@ -507,6 +516,7 @@ final class SeasonPlanner
             begins: $begins,
             protects: $protects,
             lastHeavy: $lastHeavy,
+            held: $held,
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class Suggestion
      * @param  int  $below  cases within it
      * @param  float|null  $bound  units or repetitions that tell the two apart
      * @param  float|null  $low  least of the interval of the difference: a share, or an effort
+     * @param  float|null  $confidence  of the interval, 0 to 1
      */
     public function __construct(
         public SuggestionKind $kind,
@@ -25,5 +26,6 @@ final readonly class Suggestion
         public ?float $bound = null,
         public ?float $low = null,
         public ?float $high = null,
+        public ?float $confidence = null,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace Augendo\Core\Readiness;
 
 use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Load\Channel;
 
 final readonly class SorenessReport
 {
@@ -46,6 +47,21 @@ final readonly class SorenessReport
         usort($reports, fn (self $a, self $b): int => $a->at->microseconds <=> $b->at->microseconds);
 
         return $reports;
+    }
+
+    /**
+     * Whether it says something of these parts: arm and hand hurt on a side of their own, the trunk and the legs carry both.
+     *
+     * @param  list<Channel>  $channels
+     * @param  string  $side  `left` or `right`, of the body
+     */
+    public function concerns(array $channels, string $side): bool
+    {
+        return array_filter(
+            $this->site->channels(),
+            fn (Channel $channel): bool => in_array($channel, $channels, true)
+                && (! $channel->hasSides() || $this->side === null || $this->side === $side),
+        ) !== [];
     }
 
     public function place(): string
