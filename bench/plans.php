@@ -138,7 +138,7 @@ $line = function (SeasonDay $day): string {
 
     return sprintf(
         '%s  %-12s %s%s, %d of %d reps%s%s%s, %.0f arm%s%s', $day->day->iso(), $day->emphasis?->value, $day->begins ? 'NEW ' : '',
-        $day->stage === null ? $day->rung?->name : 'stage '.($day->stage + 1), $day->ownReps(), $day->cost('reps'),
+        $day->stage === null ? $day->rung?->name : 'stage '.($day->stage + 1), $day->ownReps(), $day->reps(),
         $own === null ? '' : sprintf(' at %.0f %%', 100 * $own->effort), $own?->distanceM === null ? '' : " {$own->distanceM} m",
         $pace === null || $pace->raised === [] ? '' : ', more '.implode($pace->raised), $day->cost('arm'),
         $day->cost('landings') > 0.0 ? sprintf(', %.0f landings', $day->cost('landings')) : '',

@@ -296,7 +296,7 @@ final class SeasonScreen
             ).($elsewhere === null ? '' : ', then '.$elsewhere->title),
             emphasis: $day->emphasis?->value,
             emphasis_name: $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
-            reps: $day->matchReps ?? (int) round($day->cost('reps')),
+            reps: $day->matchReps ?? $day->reps(),
             effort: $own?->effort,
             distance_m: $own?->distanceM,
             arm: $day->cost('arm') + self::sum($beside, 'arm') + $doneArm,

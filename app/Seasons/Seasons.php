@@ -487,7 +487,7 @@ final class Seasons
         return [
             'title' => $day->match !== null ? $day->match->title : $day->rung?->name, 'match' => $day->match !== null,
             'stage' => $day->stage,
-            'reps' => (int) round($day->cost('reps')), 'arm' => round($day->cost('arm'), 3), 'landings' => round($day->cost('landings'), 3),
+            'reps' => $day->reps(), 'arm' => round($day->cost('arm'), 3), 'landings' => round($day->cost('landings'), 3),
         ];
     }
 

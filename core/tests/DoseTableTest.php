@@ -70,6 +70,24 @@ final class DoseTableTest extends TestCase
         }
     }
 
+    public function test_a_child_is_asked_for_no_more_effort_than_the_table_says_and_an_adult_for_the_page(): void
+    {
+        $library = new Library(dirname(__DIR__, 2).'/library');
+        $on = Day::of('2027-03-15');
+        $hardest = function (?int $age) use ($library, $on): float {
+            $profile = new AthleteProfile($age === null ? null : $on->plus(-366 * $age));
+            $rungs = $library->ladder('volleyball-float-serve')->forAthlete($profile, $on, $library->doses())->rungs;
+            foreach ($rungs as $rung) {
+                $this->assertLessThanOrEqual($rung->ownDose()->effort, $rung->ownDose()->effortMin);
+            }
+
+            return max(array_map(fn ($rung): float => $rung->ownDose()->effort, $rungs));
+        };
+        $this->assertSame([0.75, 0.85, 0.95, 0.75], [$hardest(7), $hardest(10), $hardest(25), $hardest(null)]);
+        $this->expectExceptionMessage('An effort of 1.2 is not above 0');
+        new DoseShares(1.0, 0.8, 1.0, 1.2);
+    }
+
     public function test_a_dose_is_scaled_by_sets_upwards_and_by_repetitions_of_a_set_downwards(): void
     {
         $library = new Library(dirname(__DIR__, 2).'/library');

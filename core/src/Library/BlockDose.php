@@ -109,6 +109,12 @@ final readonly class BlockDose
         return max(self::LEAST_M, round($metres * 2) / 2);
     }
 
+    /** The same dose with no more than an effort, 0 to 1. */
+    public function atMost(float $effort): self
+    {
+        return $this->effort <= $effort ? $this : $this->with(['effort' => $effort, 'effortMin' => min($effort, $this->effortMin)]);
+    }
+
     /** The same dose landed on a floor; null: not known, and that counts as hard. What lands nowhere stays as it is. */
     public function onFloor(?Surface $floor): self
     {

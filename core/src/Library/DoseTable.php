@@ -43,6 +43,7 @@ final readonly class DoseTable
             asked: min(array_map(fn (DoseShares $each): float => $each->asked, $all)),
             begun: min(array_map(fn (DoseShares $each): float => $each->begun, $all)),
             most: min(array_map(fn (DoseShares $each): float => $each->most, $all)),
+            hardest: min(array_map(fn (DoseShares $each): float => $each->hardest, $all)),
         );
     }
 }

@@ -196,10 +196,12 @@ final class Library
             $file->keys(['source', 'ages'], ['$schema']);
             $shares = [];
             foreach ($file->get('ages')->items() as $row) {
-                $row->keys(['from_age', 'asked', 'begun', 'most']);
+                $row->keys(['from_age', 'asked', 'begun', 'most', 'hardest']);
                 $share = fn (string $name): float => $row->get($name)->positive();
                 try {
-                    $shares[$row->get('from_age')->int(0, 120)] = new DoseShares($share('asked'), $share('begun'), $share('most'));
+                    $shares[$row->get('from_age')->int(0, 120)] = new DoseShares(
+                        $share('asked'), $share('begun'), $share('most'), $share('hardest'),
+                    );
                 } catch (InvalidValue $wrong) {
                     throw $row->outOfRange($wrong->getMessage());
                 }

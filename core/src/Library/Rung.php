@@ -41,15 +41,15 @@ final readonly class Rung
         public ?BlockDose $indoor = null,
     ) {}
 
-    /** Its doses for one athlete: as many repetitions as are asked at their age; see BlockDose for the rest. */
+    /** Its doses for one athlete: as many repetitions as are asked at their age, and no more effort; see BlockDose for the rest. */
     public function forAthlete(AthleteProfile $profile, Day $on, DoseTable $doses): self
     {
-        $asked = $doses->at($profile->ageOn($on))->asked;
+        $shares = $doses->at($profile->ageOn($on));
         // A slow rehearsal and a loosening are the same at every age.
         $share = fn (BlockDose $block): float => $block->kind === BlockKind::Rehearsal || $block->kind === BlockKind::CoolDown
             ? 1.0
-            : $asked;
-        $dose = fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on)->scaled($share($block));
+            : $shares->asked;
+        $dose = fn (BlockDose $block): BlockDose => $block->forAthlete($profile, $on)->scaled($share($block))->atMost($shares->hardest);
         $blocks = array_map($dose, $this->blocks);
         $indoor = $this->indoor === null ? null : $dose($this->indoor);
 

@@ -47,6 +47,12 @@ final readonly class SeasonDay
         public ?Pace $held = null,
     ) {}
 
+    /** Repetitions, those with nothing in the hand among them. */
+    public function reps(): int
+    {
+        return (int) round($this->cost('reps') + $this->cost('shadow'));
+    }
+
     /** Judged repetitions: what the session is for. */
     public function ownReps(): int
     {

@@ -25,7 +25,7 @@ export function Expected({ season }: { season: Season }) {
                 <tbody>
                     {season.expected.map((rung) => (
                         <tr key={rung.id} className="border-t border-line">
-                            <th scope="row" className="w-52 truncate py-1 pr-3 text-left font-normal">
+                            <th scope="row" className="truncate py-1 pr-3 text-left font-normal sm:w-52">
                                 {rung.name}
                             </th>
                             <td className="hidden sm:table-cell">
@@ -38,14 +38,14 @@ export function Expected({ season }: { season: Season }) {
                                     />
                                 )}
                             </td>
-                            <td className="w-40 pl-3">
+                            <td className="w-32 pl-3 sm:w-40">
                                 <span
                                     className={rung.likely && rung.likely <= season.goal_on ? 'head' : 'text-reduced'}
                                 >
                                     {rung.likely ? dayName(rung.likely) : 'not in half a year'}
                                 </span>
                             </td>
-                            <td className="w-56 text-sm text-soft">
+                            <td className="hidden w-56 text-sm text-soft sm:table-cell">
                                 {rung.likely && dayName(rung.early ?? rung.likely)}
                                 {rung.likely && ` to ${rung.late ? dayName(rung.late) : 'later than that'}`}
                             </td>
