@@ -47,10 +47,10 @@ final readonly class SeasonDay
         public ?Pace $held = null,
     ) {}
 
-    /** Repetitions, those with nothing in the hand among them. */
+    /** Repetitions that count as load; where what the session is for is done with nothing in the hand, those at the least. */
     public function reps(): int
     {
-        return (int) round($this->cost('reps') + $this->cost('shadow'));
+        return max((int) round($this->cost('reps')), $this->ownReps());
     }
 
     /** Judged repetitions: what the session is for. */
