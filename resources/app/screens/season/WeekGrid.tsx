@@ -35,7 +35,7 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
                     acts.onMove(String(event.active.id), String(event.over.id));
             }}
         >
-            <div className="overflow-x-auto">
+            <div className="relative overflow-x-auto">
                 <table className="w-full min-w-[62rem] table-fixed">
                     <caption className="sr-only">The season by week and day</caption>
                     <colgroup>
@@ -308,7 +308,8 @@ function DayWhy({
             </p>
             {day.kind === 'session' && (
                 <p>
-                    {day.emphasis_name}. {day.reps} reps, {day.own_reps} of them what the session is for
+                    {day.emphasis_name}. {day.reps} reps, {day.own_reps === day.reps ? 'all' : day.own_reps} of them
+                    what the session is for
                     {day.effort == null ? '' : ` at ${percent(day.effort)}`}
                     {day.distance_m == null ? '' : `, ${n(day.distance_m)} m`}.
                 </p>
