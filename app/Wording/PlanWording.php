@@ -69,8 +69,8 @@ final class PlanWording
             Emphasis::Stage, null => '',
         }];
         if ($day->begins && $day->rung !== null) {
-            $why[] = "“{$day->rung->name}” begins".($day->pace?->distanceM === null ? '' : ', from '.Wording::length($day->pace->distanceM))
-                .'. That is new enough for a day: the effort does not rise.';
+            $from = $day->pace?->distanceM === null ? '' : ', from '.Wording::length($day->pace->distanceM);
+            $why[] = "“{$day->rung->name}” begins{$from}. That is new enough for a day: the effort does not rise.";
         }
         foreach ($day->pace->raised ?? [] as $raised) {
             $why[] = ucfirst(self::raised($raised)).' than on the last heavy day, and nothing else.';
