@@ -41,7 +41,8 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
 Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void {
     Route::post('sign-out', [SignInController::class, 'signOut'])->middleware(FromThePage::class);
     Route::get('me', [SignInController::class, 'me']);
-    Route::get('today', TodayController::class);
+    Route::get('today', [TodayController::class, 'show']);
+    Route::get('today/rows', [TodayController::class, 'rows']);
     Route::post('me/missing-counts', [SheetController::class, 'missing']);
     Route::get('me/places', [PeopleController::class, 'places'])->middleware(FromThePage::class);
     Route::post('me/calendar-link', [PeopleController::class, 'calendarLink']);

@@ -39,6 +39,9 @@ final class AthletesDay
     /** @var array<string, GateResult> by athlete and ladder */
     private array $gates = [];
 
+    /** @var array<string, LimitCalendar> by athlete id */
+    private array $limits = [];
+
     /** @param  non-empty-list<Athlete>  $athletes */
     public function __construct(public readonly array $athletes, public readonly Squad $squad, public readonly Day $on)
     {
@@ -70,6 +73,6 @@ final class AthletesDay
 
     public function limits(Athlete $athlete): LimitCalendar
     {
-        return $this->limitBook->of($athlete->id, $this->loads[$athlete->id]);
+        return $this->limits[$athlete->id] ??= $this->limitBook->of($athlete->id, $this->loads[$athlete->id]);
     }
 }

@@ -25,15 +25,37 @@ final class KeptRows
      */
     public function of(MakesRows $screen, array $revisions, Squad $squad, Day $on): array
     {
-        $rows = $this->read($screen, $revisions, $squad, $on);
-        $missing = array_keys(array_diff_key($revisions, $rows));
-        $athletes = $missing === [] ? [] : Athlete::query()->whereIn('id', $missing)->get()->all();
-        foreach ($athletes === [] ? [] : $screen->made(new AthletesDay($athletes, $squad, $on)) as $id => $row) {
-            $rows[$id] = json_encode($row, JSON_THROW_ON_ERROR);
-        }
+        $kept = $this->kept($screen, $revisions, $squad, $on);
+        $missing = array_keys(array_diff_key($revisions, $kept));
+        $rows = [...$kept, ...$this->made($screen, $missing, $squad, $on)];
 
-        // In the order given, and nobody else.
-        return [array_intersect_key([...array_fill_keys(array_keys($revisions), ''), ...$rows], $revisions), $missing === []];
+        return [self::inOrder($rows, $revisions), $missing === []];
+    }
+
+    /**
+     * @param  array<string, string>  $rows  by athlete id
+     * @param  array<string, int>  $revisions  by athlete id
+     * @return array<string, string> those that there are, in the order of the revisions, and nobody else
+     */
+    public static function inOrder(array $rows, array $revisions): array
+    {
+        return array_intersect_key(array_replace(array_intersect_key($revisions, $rows), $rows), $revisions);
+    }
+
+    /**
+     * Worked out now; nothing is kept.
+     *
+     * @param  list<string>  $ids
+     * @return array<string, string> JSON by athlete id
+     */
+    public function made(MakesRows $screen, array $ids, Squad $squad, Day $on): array
+    {
+        $athletes = $ids === [] ? [] : Athlete::query()->whereIn('id', $ids)->get()->all();
+
+        return array_map(
+            fn (object|array $row): string => json_encode($row, JSON_THROW_ON_ERROR),
+            $athletes === [] ? [] : $screen->made(new AthletesDay($athletes, $squad, $on)),
+        );
     }
 
     /**
@@ -45,7 +67,7 @@ final class KeptRows
     {
         $athletes = $squad->athletes()->whereNull('erased_at')->get();
         $revisions = $athletes->pluck('revision', 'id')->all();
-        $kept = array_map(fn (MakesRows $screen): array => $this->read($screen, $revisions, $squad, $on), $screens);
+        $kept = array_map(fn (MakesRows $screen): array => $this->kept($screen, $revisions, $squad, $on), $screens);
         $everywhere = $kept === [] ? [] : array_intersect_key(...$kept);
         $missing = $athletes->reject(fn (Athlete $athlete): bool => isset($everywhere[$athlete->id]))->values()->all();
         if ($missing === []) {
@@ -66,7 +88,7 @@ final class KeptRows
      * @param  array<string, int>  $revisions  by athlete id
      * @return array<string, string> JSON by athlete id, as it was written: those that still hold
      */
-    private function read(MakesRows $screen, array $revisions, Squad $squad, Day $on): array
+    public function kept(MakesRows $screen, array $revisions, Squad $squad, Day $on): array
     {
         $kept = DB::table('kept_rows')
             ->where('squad_id', $squad->id)

@@ -40,6 +40,9 @@ final class Standings
     /** @var array<string, Ladder> by athlete and ladder, with the doses of the athlete */
     private array $ladders = [];
 
+    /** @var array<string, list<JudgedRep>> by placement */
+    private array $reps = [];
+
     /**
      * @param  list<Athlete>  $athletes
      * @param  array<string, AthleteProfile>  $profiles  by athlete id
@@ -95,12 +98,14 @@ final class Standings
     /** @return list<JudgedRep> of this rung since the athlete entered it, as long as the same was looked for */
     public function reps(Athlete $athlete, Placement $placement): array
     {
-        $reps = [];
-        foreach ($this->sessions($athlete, $placement) as $strip) {
-            array_push($reps, ...RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)));
+        if (! isset($this->reps[$placement->id])) {
+            $this->reps[$placement->id] = [];
+            foreach ($this->sessions($athlete, $placement) as $strip) {
+                array_push($this->reps[$placement->id], ...RepStrip::read($strip->marks, $strip->sheet_id, Instant::of($strip->last_at)));
+            }
         }
 
-        return $reps;
+        return $this->reps[$placement->id];
     }
 
     /** @return list<object{sheet_id: string, day: string, last_at: string, marks: string}> what those are from, oldest first */

@@ -49,6 +49,7 @@ final class AccessTest extends TestCase
         'POST api/me/missing-counts' => self::EVERYBODY,
         'POST api/me/places/end-others' => self::EVERYBODY,
         'GET api/today' => self::EVERYBODY,
+        'GET api/today/rows' => self::EVERYBODY,
         'GET api/roll-call' => self::EVERYBODY,
         'GET api/returns' => self::EVERYBODY,
         'GET api/skills' => self::EVERYBODY,

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Squad;
+use App\Sessions\KeepRows;
+use App\Sessions\TodayScreen;
+use Database\Factories\AthleteFactory;
+use Database\Factories\SquadFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
@@ -151,5 +155,41 @@ final class TodayTest extends TestCase
             $this->assertEquals($last = $this->getJson('/api/today')->json('rows'), $served, $name);
         }
         $this->assertNotEquals($last, $this->travel(1)->days() ?? $this->getJson('/api/today')->json('rows'), 'A new day.');
+    }
+
+    #[Group('once')]
+    public function test_rows_that_are_not_kept_are_worked_out_a_few_at_a_time_whoever_may_do_least_first(): void
+    {
+        Queue::fake();
+        $coach = $this->coach();
+        $squad = SquadFactory::new()->for($coach->workspace)->create();
+        $athletes = AthleteFactory::new()->count(26)->for($coach->workspace)->create();
+        foreach ($athletes as $place => $athlete) {
+            $squad->athletes()->attach($athlete->id, ['position' => $place]);
+        }
+        $hurt = $athletes[25];
+        $this->actingAs($coach)->postJson(
+            "/api/athletes/{$hurt->id}/reports",
+            ['reports' => [$this->report('knee', 'left', 'locking', 3)]],
+        )->assertSuccessful();
+        $address = "/api/today?squad={$squad->id}";
+        $look = $this->getJson($address)->assertOk()->json();
+        $this->assertCount(TodayScreen::ROWS_AT_ONCE, $look['rows']);
+        $this->assertCount(6, $look['waiting']);
+        $this->assertSame('refer', collect($look['rows'])->firstWhere('athlete.id', $hurt->id)['word'], 'Whoever may do least first.');
+        $this->assertDatabaseEmpty('kept_rows');
+
+        $waiting = implode(',', array_column($look['waiting'], 'athlete_id'));
+        $rest = $this->getJson("/api/today/rows?squad={$squad->id}&athletes={$waiting},{$this->athlete('Mira')->id}")->assertOk()->json('rows');
+        $byId = collect([...$look['rows'], ...$rest])->keyBy('athlete.id');
+        $this->assertCount(26, $byId, 'Everybody once, and nobody of another squad.');
+        $this->app->call([new KeepRows($squad->id), 'handle']);
+        $whole = $this->getJson($address)->json();
+        $this->assertSame([], $whole['waiting']);
+        $this->assertSame($whole['order'], array_column(array_column($whole['rows'], 'athlete'), 'id'));
+        $this->assertSame($whole['order'], $look['order']);
+        foreach ($whole['rows'] as $row) {
+            $this->assertEquals($row, $byId[$row['athlete']['id']]);
+        }
     }
 }

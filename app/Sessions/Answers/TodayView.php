@@ -30,6 +30,10 @@ final readonly class TodayView
         public array $uncounted,
         /** @var list<LibraryProblemView> */
         public array $problems,
+        /** @var list<string> ids of everybody, in running order */
+        public array $order,
+        /** @var list<WaitingRowView> whose rows are still to be asked for, whoever may do least first */
+        public array $waiting,
         /** @var list<TodayRowView> last of all: TodayScreen writes them into what it made of the rest */
         public array $rows,
     ) {}

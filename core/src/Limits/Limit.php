@@ -69,7 +69,7 @@ abstract readonly class Limit
     /** @param  CostedSet  $oneRep a set of one repetition */
     public function touches(CostedSet $oneRep): bool
     {
-        return $this->amount([$oneRep]) > 0.0 && $this->filter->fits($oneRep);
+        return $this->filter->fits($oneRep) && $this->amount([$oneRep]) > 0.0;
     }
 
     /** The one side it is about; null when it is about both. */

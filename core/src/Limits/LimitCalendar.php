@@ -82,7 +82,20 @@ final readonly class LimitCalendar
      */
     public function on(Day $on, LoadRecord $record): array
     {
+        return $this->holding($on, $record, fn (Limit $limit): bool => true);
+    }
+
+    /**
+     * @param  callable(Limit): bool  $wanted  the same of a limit whatever its floor
+     * @return list<Limit>
+     */
+    private function holding(Day $on, LoadRecord $record, callable $wanted): array
+    {
         $limits = in_array($on->ordinal, $this->matchDays, true) ? $this->onMatchDays : $this->limits;
+        if ($this->doneReturns === []) {
+            // The weeks after a return look at all of them; without one, what nobody wants need not be made tighter first.
+            $limits = array_values(array_filter($limits, $wanted));
+        }
         $idle = [];
         $limits = Adjustment::returning($limits, function (?Side $side) use ($on, $record, &$idle): bool {
             // No work on record at all, and no declared week, is the strictest case.
@@ -96,6 +109,23 @@ final readonly class LimitCalendar
                     false,
                 );
         });
+        $ahead = [];
+        foreach ($this->dated as $each) {
+            $ahead = $each->holdOn($on) ? [...$ahead, ...$each->limits] : $ahead;
+        }
+        foreach ($this->afterReturns($limits, $on, $record) as $limit) {
+            $ahead[] = $limit;
+        }
+
+        return [...array_values(array_filter($ahead, $wanted)), ...array_values(array_filter($limits, $wanted))];
+    }
+
+    /**
+     * @param  list<Limit>  $limits
+     * @return array<string, CapLimit> by id
+     */
+    private function afterReturns(array $limits, Day $on, LoadRecord $record): array
+    {
         $after = [];
         foreach ($this->doneReturns as $done) {
             $applying = array_values(array_filter($limits, fn (Limit $limit): bool => $limit->appliesAt($this->athlete->ageOn($on))));
@@ -105,12 +135,7 @@ final readonly class LimitCalendar
             }
         }
 
-        $dated = [];
-        foreach ($this->dated as $each) {
-            $dated = $each->holdOn($on) ? [...$dated, ...$each->limits] : $dated;
-        }
-
-        return [...$dated, ...array_values($after), ...$limits];
+        return $after;
     }
 
     /**
@@ -138,7 +163,9 @@ final readonly class LimitCalendar
     /** @param  LoadRecord  $record  up to the day */
     public function board(Day $on, LoadRecord $record): LimitBoard
     {
-        return LimitBoard::of($this->on($on, $record), $record, $on, $this->athlete->ageOn($on));
+        $age = $this->athlete->ageOn($on);
+
+        return LimitBoard::of($this->holding($on, $record, fn (Limit $limit): bool => $limit->appliesAt($age)), $record, $on, $age);
     }
 
     /**
@@ -148,12 +175,10 @@ final readonly class LimitCalendar
      */
     public function hardBoard(Day $on, LoadRecord $record, CostedSet $oneRep): LimitBoard
     {
-        $touched = array_values(array_filter(
-            $this->on($on, $record),
-            fn (Limit $limit): bool => $limit->isHard() && $limit->touches($oneRep),
-        ));
+        $age = $this->athlete->ageOn($on);
+        $binds = fn (Limit $limit): bool => $limit->isHard() && $limit->appliesAt($age) && $limit->touches($oneRep);
 
-        return LimitBoard::of($touched, $record, $on, $this->athlete->ageOn($on));
+        return LimitBoard::of($this->holding($on, $record, $binds), $record, $on, $age);
     }
 
     /** @return int|null on how many later days work today can tighten a hard limit; null when there is no end to it */

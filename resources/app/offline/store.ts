@@ -85,6 +85,10 @@ async function putAside(write: (on: Shelf) => PromiseLike<unknown>): Promise<voi
     }
 }
 
+/** An answer that was completed after it came: kept in place of the one that came. */
+export const keepAnswer = (key: string, answer: unknown): void =>
+    void putAside((on) => on.answers.put({ key, answer }));
+
 /**
  * Asks the server, and falls back on what it answered last when it is out of reach.
  *
@@ -94,7 +98,7 @@ export function answerOrKept<T>(key: string, ask: () => Promise<T>): Promise<T> 
     return askOrKept(
         async () => {
             const answer = await ask();
-            void putAside((on) => on.answers.put({ key, answer }));
+            keepAnswer(key, answer);
             return answer;
         },
         () => reading(async (from) => (await from.answers.get(key))?.answer as T | undefined, undefined),

@@ -1,9 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useEffect, useState, type ReactNode } from 'react';
-import { api, type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
+import { type AthleteCard, type Today, type TodayRow, type Word } from '../../api/client';
 import { dayName, WORDS } from '../../api/words';
-import { answerOrKept, takeAlong } from '../../offline/store';
+import { takeAlong } from '../../offline/store';
 import { AthleteName } from '../../parts/AthleteName';
 import { later } from '../../parts/later';
 import { useMe } from '../../parts/Frame';
@@ -20,12 +19,12 @@ import { WordMark, WordShape } from '../../parts/WordMark';
 import { LibraryProblems } from '../../parts/LibraryProblems';
 import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
+import { inPlaces, useToday } from './useToday';
 import { clsx } from 'clsx';
 
 const CheckIn = later(async () => (await import('../../parts/CheckIn')).CheckIn);
 const PlanSession = later(async () => (await import('../../parts/PlanSession')).PlanSession);
 
-const REFITTING_MS = 2000;
 const ORDER: Word[] = ['refer', 'none', 'reduced', 'unknown', 'full'];
 
 /** Whose session is offered first: nobody’s who has not checked in, or must not work today. */
@@ -38,14 +37,7 @@ export function TodayScreen() {
     const [planning, setPlanning] = useState(false);
     const [only, setOnly] = useState<Only>(null);
     const me = useMe();
-    const today = useQuery({
-        queryKey: ['today', squad],
-        queryFn: () =>
-            answerOrKept(`/api/today${squad === null ? '' : `?squad=${squad}`}`, () =>
-                api('GET', '/api/today', undefined, { query: { squad } }),
-            ),
-        refetchInterval: (query) => ((query.state.data?.refitting ?? 0) > 0 ? REFITTING_MS : false),
-    });
+    const { today, rest } = useToday(squad);
     useTakenAlong(me.records ? today.data : undefined);
     if (!today.data) return <Waiting query={today} what="the squad" />;
     const { rows } = today.data;
@@ -110,19 +102,13 @@ export function TodayScreen() {
             <CorrectedLately of={today.data.corrected} />
             <Uncounted of={today.data.uncounted} />
             <LibraryProblems problems={today.data.problems} />
-            {rows.length === 0 ? (
-                <p className="border-t-2 border-ink py-8 text-soft">
-                    Nobody is in this squad yet.
-                    {me.decides && (
-                        <>
-                            {' '}
-                            <Link to="/people" className="underline">
-                                Add an athlete
-                            </Link>
-                            .
-                        </>
-                    )}
-                </p>
+            <RestOfRows
+                waiting={today.data.waiting.length}
+                failed={rest === 'failed'}
+                onAgain={() => void today.refetch()}
+            />
+            {rows.length + today.data.waiting.length === 0 ? (
+                <Nobody maySayWho={me.decides} />
             ) : (
                 <div role="table" aria-label="Athletes in running order">
                     <div
@@ -140,9 +126,14 @@ export function TodayScreen() {
                             Session today
                         </span>
                     </div>
-                    {shown.map((row) => (
-                        <Row key={row.athlete.id} row={row} onAsk={() => setAsking(row.athlete)} />
-                    ))}
+                    {inPlaces({ ...today.data, rows: shown, waiting: only === null ? today.data.waiting : [] }).map(
+                        (each) =>
+                            'athlete_id' in each ? (
+                                <WaitingRow key={each.athlete_id} of={each} />
+                            ) : (
+                                <Row key={each.athlete.id} row={each} onAsk={() => setAsking(each.athlete)} />
+                            ),
+                    )}
                 </div>
             )}
             <p className="mt-4 text-sm text-soft">
@@ -243,6 +234,54 @@ function Uncounted({ of }: { of: Today['uncounted'] }) {
             : not counted for {match.players}. It stands as expected until somebody says what it took.
         </p>
     ));
+}
+
+function Nobody({ maySayWho }: { maySayWho: boolean }) {
+    return (
+        <p className="border-t-2 border-ink py-8 text-soft">
+            Nobody is in this squad yet.
+            {maySayWho && (
+                <>
+                    {' '}
+                    <Link to="/people" className="underline">
+                        Add an athlete
+                    </Link>
+                    .
+                </>
+            )}
+        </p>
+    );
+}
+
+function RestOfRows({ waiting, failed, onAgain }: { waiting: number; failed: boolean; onAgain: () => void }) {
+    if (waiting === 0) return null;
+    return (
+        <p role="status" className="mb-2 border-l-4 border-tape bg-page px-3 py-2">
+            {failed ? (
+                <>
+                    {waiting} not worked out yet: no answer came.{' '}
+                    <button type="button" className="opens" onClick={onAgain}>
+                        Try again
+                    </button>
+                </>
+            ) : (
+                <>{waiting} are being worked out, whoever may do least today first.</>
+            )}
+        </p>
+    );
+}
+
+function WaitingRow({ of }: { of: Today['waiting'][number] }) {
+    return (
+        <div role="row" className="flex min-h-12 items-baseline gap-x-4 border-b border-line py-2">
+            <span role="cell" className="head">
+                {of.name}
+            </span>
+            <span role="cell" className="text-sm text-soft">
+                Being worked out
+            </span>
+        </div>
+    );
 }
 
 function Row({ row, onAsk }: { row: TodayRow; onAsk: () => void }) {
