@@ -19,6 +19,7 @@ use App\People\SignInController;
 use App\Returns\ProgrammeController;
 use App\Returns\ReturnController;
 use App\Seasons\PlanController;
+use App\Seasons\SkillsController;
 use App\Sessions\CalendarController;
 use App\Sessions\SessionController;
 use App\Sessions\TodayController;
@@ -203,6 +204,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('placements/{ladder}/leave', [RosterController::class, 'leave'])->can('decide', 'athlete');
         Route::post('missing-counts/give-up', [SheetController::class, 'giveUpMissing'])->can('decide', 'athlete');
         Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
+        Route::get('skills', [SkillsController::class, 'show'])->can('view', 'athlete');
+        Route::post('skills/draft', [SkillsController::class, 'draft'])->can('decide', 'athlete');
+        Route::put('skills', [SkillsController::class, 'keep'])->can('decide', 'athlete');
         Route::post('seasons/draft', [PlanController::class, 'draft'])->can('decide', 'athlete');
         Route::post('seasons', [PlanController::class, 'open'])->can('decide', 'athlete');
         Route::post('wellness', [IntakeController::class, 'wellness'])->can('report', 'athlete');

@@ -9,6 +9,7 @@ use App\Athletes\Squad;
 use App\Records\Record;
 use Augendo\Core\Day;
 use Augendo\Core\Planning\Heeded;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -35,11 +36,16 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $updated_at
  * @property bool $waiting
  * @property string|null $followed_on
+ * @property int $place  of it in the coach's order of the athlete's seasons
+ * @property list<int>|null $leads  days of a fortnight it may be heavy on, see core Planning\Together; null: any
+ * @property bool $evenly  whether the athlete's seasons share the room evenly, not in order
  * @property array{units?: float|null, reps?: int|null, effort_less?: float, left?: list<string>}|null $heeded
  */
 final class Season extends Record
 {
-    protected $attributes = ['waiting' => false, 'followed_on' => null, 'heeded' => null];
+    protected $attributes = [
+        'waiting' => false, 'followed_on' => null, 'heeded' => null, 'place' => 0, 'leads' => null, 'evenly' => false,
+    ];
 
     protected function casts(): array
     {
@@ -52,7 +58,16 @@ final class Season extends Record
             'minutes' => 'integer',
             'version' => 'integer',
             'waiting' => 'boolean',
+            'place' => 'integer',
+            'leads' => 'array',
+            'evenly' => 'boolean',
         ];
+    }
+
+    /** @return Builder<self> */
+    public static function openOf(Athlete $athlete): Builder
+    {
+        return self::query()->where('athlete_id', $athlete->id)->where('state', 'open');
     }
 
     public function heeded(): Heeded

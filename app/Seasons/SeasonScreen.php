@@ -41,14 +41,15 @@ final class SeasonScreen
 {
     public function __construct(
         private readonly Library $library,
-        private readonly Seasons $seasons,
+        private readonly WeeksAhead $ahead,
         private readonly RecordSays $record,
     ) {}
 
     /** @param  bool  $decides  whether whoever looks decides about the athlete: to others the mornings are not told */
     public function view(Season $season, Day $today, bool $decides): SeasonView
     {
-        $plan = $this->seasons->plan($season, $today);
+        $look = $this->ahead->look($season, $today);
+        $plan = $look->plan;
         $ladder = $this->library->ladder($season->ladder);
         $day = new AthleteDay($season->athlete, $today, $season->squad);
         $placement = $day->ladders->placementsOf($season->athlete)[$ladder->id];
@@ -70,11 +71,9 @@ final class SeasonScreen
         foreach ($day->load->fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE) as $fixture) {
             $elsewhere[$fixture->day()->iso()] = $fixture;
         }
-        $beside = [];
-        foreach ($this->seasons->beside($season, $plan->ask, $day->load, $today) as $set) {
-            $beside[$set->day][] = $set;
-        }
-        $squad = $this->seasons->squadDays($season, $today);
+        $beside = $look->besideByDay();
+        $others = $look->othersByDay();
+        $squad = $this->ahead->squadDays($season, $today);
 
         $changes = $season->exists && ! $season->waiting ? self::changes($season, $plan, $today) : [];
         $weeks = [];
@@ -94,6 +93,7 @@ final class SeasonScreen
                         sheet: $sheets[$iso] ?? null,
                         elsewhere: $elsewhere[$iso] ?? null,
                         beside: $beside[$ordinal] ?? [],
+                        others: $others[$ordinal] ?? null,
                         doneArm: $arm->on($ordinal),
                         withSquad: $squad->isWith($on),
                     );
@@ -126,6 +126,7 @@ final class SeasonScreen
             date: $today->iso(),
             ladder: $ladder->id,
             ladder_name: $ladder->name,
+            others: array_keys($look->others),
             rungs: array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
             current_rung: $placement->rung,
             goal_rung: $season->goal_rung,
@@ -255,16 +256,18 @@ final class SeasonScreen
     /**
      * @param  object{id: string, state: string}|null  $sheet
      * @param  list<CostedSet>  $beside
+     * @param  string|null  $others  names of the athlete's other ladders that have a session
      */
     private function day(
-        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, array $beside, float $doneArm, bool $withSquad,
+        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, array $beside, ?string $others, float $doneArm,
+        bool $withSquad,
     ): SeasonDayView {
         $agreed = $season->agreed[$on->iso()]['arm'] ?? null;
         if ($day === null) {
             return new SeasonDayView(
                 date: $on->iso(),
                 kind: $elsewhere !== null ? 'elsewhere' : ($beside === [] ? 'rest' : 'other'),
-                title: $elsewhere->title ?? ($beside === [] ? null : self::titleOf($beside[0])),
+                title: $elsewhere->title ?? $others ?? ($beside === [] ? null : self::titleOf($beside[0])),
                 emphasis: null,
                 emphasis_name: null,
                 reps: (int) round(self::sum($beside, 'reps')),
@@ -303,7 +306,7 @@ final class SeasonScreen
             landings: $day->cost('landings') + self::sum($beside, 'landings'),
             own_reps: $day->ownReps(),
             begins: $day->begins,
-            why: PlanWording::whyDay($day),
+            why: [...PlanWording::whyDay($day), ...($others === null ? [] : [PlanWording::alsoThatDay($others)])],
             raised: array_map(PlanWording::raised(...), $day->pace->raised ?? []),
             trims: array_map(fn (Trim $trim): string => Wording::trim($trim, $on), $day->built->trims ?? []),
             needs_clearance: $day->clearance,

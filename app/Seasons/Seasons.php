@@ -5,259 +5,30 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Athletes\Athlete;
-use App\Athletes\AthleteDay;
 use App\Athletes\Squad;
 use App\Gates\Placement;
-use App\Health\DatedBounds;
 use App\Http\Problem;
 use App\Http\ProblemType;
-use App\Limits\AthleteLoad;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
-use App\Returns\ReturnsUnderWay;
 use App\Sessions\RefitPlans;
 use App\Sessions\Sheet;
-use App\Sessions\SheetBlock;
 use App\Sessions\TrainingSession;
 use App\Wording\Wording;
 use Augendo\Core\Day;
-use Augendo\Core\Instant;
-use Augendo\Core\Library\DoseShares;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\CostedSet;
-use Augendo\Core\Load\Surface;
-use Augendo\Core\Planning\Carried;
-use Augendo\Core\Planning\Emphasis;
-use Augendo\Core\Planning\MatchEvent;
-use Augendo\Core\Planning\Pace;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonPlan;
-use Augendo\Core\Planning\SeasonPlanner;
-use Augendo\Core\Planning\SeasonReturn;
 use Augendo\Core\Planning\SessionLife;
-use Augendo\Core\Planning\SquadDays;
-use Augendo\Core\Planning\Standing;
-use Augendo\Core\Planning\WeeklyDays;
-use Augendo\Core\Readiness\Kind;
-use Augendo\Core\Readiness\Moment;
-use Augendo\Core\Readiness\Readiness;
-use Augendo\Core\Readiness\Site;
-use Augendo\Core\Readiness\SorenessReport;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Seasons: planned from the record as it is, agreed to, and put on the calendar two weeks at a time. */
 final class Seasons
 {
-    /** How far beyond its goal the squad's own sessions are looked at: as far as the planner looks for the goal. */
-    private const SQUAD_BEYOND_DAYS = 182;
-
-    public function __construct(private readonly Library $library, private readonly RungsClimbed $climbed) {}
-
-    /** @param  Season  $season  kept, or only filled in to be looked at */
-    public function plan(Season $season, Day $today): SeasonPlan
-    {
-        $athlete = $season->athlete;
-        $day = new AthleteDay($athlete, $today, $season->squad);
-        $ladder = $this->library->ladder($season->ladder);
-        $placement = $day->ladders->placementsOf($athlete)[$ladder->id] ?? throw new Problem(
-            ProblemType::NotOnThisLadder,
-            "{$athlete->given_name} has no place on “{$ladder->name}”. Place the athlete first, under Intake.",
-            ['ladder' => ['Not on this ladder yet.']],
-        );
-        $ask = $this->ask($season, $today, $day->load->fixtures, $this->squadDays($season, $today));
-        $calm = Readiness::on(
-            $today,
-            $day->load->age,
-            [new SorenessReport(
-                at: Instant::of("{$today->iso()}T00:00:00Z"),
-                moment: Moment::Morning,
-                site: Site::None,
-                side: null,
-                kind: Kind::Muscle,
-                score: 0,
-            )],
-            [],
-        );
-        // Today's own words hold today; tomorrow is planned as if nothing were sore.
-        $first = $season->startsOn()->isAfter($today) ? $calm : $day->readiness;
-
-        return SeasonPlanner::plan(
-            ask: $ask,
-            ladder: $ladder
-                ->forAthlete($day->load->profile, $today, $this->library->doses())
-                ->onFloor(Surface::tryFrom((string) $season->squad->floor)),
-            standing: $this->standing($season, $placement, $today, $this->library->doses()->at($day->load->age)),
-            price: $day->load->price,
-            record: $day->load->record,
-            limits: $day->limits,
-            throwing: $athlete->throwing_side,
-            today: $first,
-            calm: $calm,
-            return: $this->wayBack($day, $ladder->id, $ladder->skill->id),
-            otherPlans: $this->beside($season, $ask, $day->load, $today),
-        );
-    }
-
-    /**
-     * What is planned beside the season and priced as it is: other skills, training elsewhere, doses a coach set, and a session of the
-     * squad on a day the season leaves out. Its own sheets and the matches are in the plan itself.
-     *
-     * @return list<CostedSet>
-     */
-    public function beside(Season $season, SeasonAsk $ask, AthleteLoad $load, Day $today): array
-    {
-        $inPlan = [];
-        foreach ($this->sheetsUsed($season, $ask, $today) as $sheet) {
-            $inPlan[$sheet->id] = true;
-        }
-        // What it made for a day it does not train on any more goes with the next look at the calendar.
-        $extra = TrainingSession::query()->where('extra', true)->select('id');
-        $made = Sheet::query()->where('season_id', $season->id)->whereIn('training_session_id', $extra)->where('state', 'planned');
-        foreach ($made->where('edited', false)->pluck('id') as $id) {
-            $inPlan[$id] = true;
-        }
-        foreach ($load->fixtures->ahead($season->athlete_id, Fixture::MATCH) as $match) {
-            $inPlan[MatchEvent::session($match->id)] = true;
-        }
-
-        return array_values(array_filter($load->plans, fn (CostedSet $set): bool => ! isset($inPlan[$set->session])));
-    }
-
-    /** @return array<string, Sheet> the sheet each training day of the season uses, by day: its own, else the first there is */
-    private function sheetsUsed(Season $season, SeasonAsk $ask, Day $today): array
-    {
-        $days = array_flip($ask->trainingDays());
-        $used = [];
-        $sheets = Sheet::query()
-            ->where('athlete_id', $season->athlete_id)
-            ->where('ladder', $season->ladder)
-            ->where('held_on', '>=', $today->iso())
-            ->where('state', 'planned')
-            ->where('edited', false)
-            ->orderBy('held_on')
-            ->orderBy('id')
-            ->get();
-        foreach ($sheets as $sheet) {
-            $iso = $sheet->day()->iso();
-            if (isset($days[$sheet->day()->ordinal]) && (! isset($used[$iso]) || $sheet->season_id === $season->id)) {
-                $used[$iso] = $sheet;
-            }
-        }
-
-        return $used;
-    }
-
-    /** From the Monday the season began in: heavy and light days keep their rhythm when it is planned anew in the middle of a week. */
-    public function squadDays(Season $season, Day $today): SquadDays
-    {
-        return SquadSessions::days(
-            athlete: $season->athlete,
-            ladder: $season->ladder,
-            from: WeeklyDays::monday($season->startsOn()),
-            to: $season->goalOn()->latest($today)->plus(self::SQUAD_BEYOND_DAYS),
-        );
-    }
-
-    private function ask(Season $season, Day $today, Fixtures $fixtures, SquadDays $squad): SeasonAsk
-    {
-        // Doses a coach set on a day are priced as they are; the season plans nothing on top of them.
-        $given = Sheet::query()
-            ->where('athlete_id', $season->athlete_id)
-            ->where('ladder', $season->ladder)
-            ->where('held_on', '>', $today->iso())
-            ->where('state', 'planned')
-            ->where('edited', true)
-            ->get()
-            ->map(fn (Sheet $sheet): int => $sheet->day()->ordinal)
-            ->all();
-        $matches = array_map(
-            fn (Fixture $each) => $each->event($this->library->skills(), $season->athlete_id),
-            $fixtures->ahead($season->athlete_id, Fixture::MATCH),
-        );
-        $moves = [];
-        foreach ($season->moves as $from => $to) {
-            $moves[Day::of($from)->ordinal] = Day::of($to)->ordinal;
-        }
-
-        return new SeasonAsk(
-            from: $season->startsOn()->latest($today),
-            goalDay: $season->goalOn(),
-            weekdays: $season->weekdays,
-            goalRung: $season->goal_rung,
-            matches: $matches,
-            moves: $moves,
-            off: [
-                ...array_map(fn (string $iso): int => Day::of($iso)->ordinal, $season->off),
-                ...$squad->lost,
-                ...array_values($given),
-                ...(new DatedBounds([$season->athlete_id], $today))->daysOff($season->athlete_id, $today, $season->goalOn()),
-            ],
-            minutes: $season->minutes,
-            start: $season->startsOn(),
-            withSquad: $squad->with,
-            heeded: $season->heeded(),
-        );
-    }
-
-    private function standing(Season $season, Placement $placement, Day $today, DoseShares $shares): Standing
-    {
-        // The dose of a rung goes on from that of the rung before it.
-        $lately = $today->plus(-Carried::DAYS)->iso();
-        $entered = substr($placement->entered_on, 0, 10);
-        $sheets = Sheet::query()
-            ->with('blocks')
-            ->where('athlete_id', $season->athlete_id)
-            ->where('ladder', $placement->ladder)
-            ->whereNull('return_stage')
-            ->where('state', 'finished')
-            ->where('held_on', '>=', min($lately, $entered))
-            ->orderByDesc('held_on')
-            ->get();
-        $judged = fn (Sheet $sheet): Collection => $sheet->blocks->where('judged', true)->where('reps', '>', 0);
-        $done = DB::table('work_sets')->whereIn('block_id', $sheets->flatMap($judged)->pluck('id'))
-            ->groupBy('block_id')->selectRaw('block_id, sum(reps) as reps')->pluck('reps', 'block_id');
-        // A session without its own dose is no session on the rung.
-        $worked = $sheets->filter(fn (Sheet $sheet): bool => $judged($sheet)->contains(
-            fn (SheetBlock $block): bool => ($done[$block->id] ?? 0) > 0,
-        ));
-        $onRung = $worked->filter(fn (Sheet $sheet): bool => $sheet->rung === $placement->rung && $sheet->day()->iso() >= $entered);
-        $heavy = $worked->first(fn (Sheet $sheet): bool => (
-            $sheet->pace['emphasis'] ?? Emphasis::Heavy->value
-        ) === Emphasis::Heavy->value);
-        $block = $heavy === null ? null : $judged($heavy)->first(fn (SheetBlock $each): bool => ($done[$each->id] ?? 0) > 0);
-
-        return new Standing(
-            rung: $placement->rung,
-            sessions: $onRung->count(),
-            reached: $block === null ? null : Pace::at((int) $done[$block->id], (float) $block->effort, $block->distance_m),
-            shares: $shares,
-            rate: $this->climbed->rate($season->athlete_id, $season->squad, $today),
-        );
-    }
-
-    private function wayBack(AthleteDay $day, string $ladder, string $skill): ?SeasonReturn
-    {
-        $return = $day->returns->open($day->athlete->id, $ladder);
-        if ($return === null) {
-            return null;
-        }
-        $programme = $return->programmeAsOpened();
-
-        return new SeasonReturn(
-            programme: $programme,
-            stage: $return->stage,
-            attempts: $day->returns->attempts($return),
-            clearances: ReturnsUnderWay::clearances($return, $day->on),
-            accepted: $return->notBefore(),
-            side: $return->workingSide($day->athlete),
-            nothing: $this->library->objects()['nothing'],
-            usualWeek: $return->usual_week,
-        );
-    }
+    public function __construct(private readonly Library $library, private readonly WeeksAhead $ahead) {}
 
     /**
      * A season as it would be, without keeping it.
@@ -298,7 +69,7 @@ final class Seasons
     private function refuseMoves(Season $season, Day $today): void
     {
         $taken = [];
-        $squad = $season->moves === [] ? null : $this->squadDays($season, $today);
+        $squad = $season->moves === [] ? null : $this->ahead->squadDays($season, $today);
         foreach ($season->moves as $from => $to) {
             $day = Day::of($to);
             $why = match (true) {
@@ -327,7 +98,7 @@ final class Seasons
     public function open(Athlete $athlete, array $given, User $by): Season
     {
         $season = $this->draft($athlete, $given, $by->workspace->today());
-        $plan = $this->plan($season, $by->workspace->today());
+        $plan = $this->ahead->plan($season, $by->workspace->today());
 
         return Alone::with($athlete->id, function () use ($athlete, $given, $by, $season, $plan): Season {
             if (self::hasOpen($athlete, $given['ladder'])) {
@@ -416,7 +187,7 @@ final class Seasons
             return;
         }
         $today = $season->squad->workspace->today();
-        $plan = $this->plan($season, $today);
+        $plan = $this->ahead->plan($season, $today);
         Alone::with($season->athlete_id, function () use ($season, $plan, $today): void {
             $same = ['id' => $season->id, 'state' => 'open', 'waiting' => true, 'version' => $season->version];
             if (Season::query()->where($same)->exists()) {
@@ -447,7 +218,7 @@ final class Seasons
         $refuse();
         $season->loadMissing('athlete', 'squad');
         // Worked out before the write lock is taken, and kept only if nobody was faster.
-        $plan = $this->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
+        $plan = $this->ahead->plan($this->draft($season->athlete, $given, $by->workspace->today(), $season), $by->workspace->today());
         Alone::with($season->athlete_id, function () use ($season, $plan, $refuse, $by): void {
             $refuse();
             $this->agree($season, $plan, $by->workspace->today());
@@ -465,7 +236,7 @@ final class Seasons
     }
 
     /** Keeps what is planned now as what was agreed to, and puts the next two weeks on the calendar. */
-    private function agree(Season $season, SeasonPlan $plan, Day $today): void
+    public function agree(Season $season, SeasonPlan $plan, Day $today): void
     {
         $past = array_filter($season->agreed, fn (string $day): bool => $day < $today->iso(), ARRAY_FILTER_USE_KEY);
         $ahead = [];
@@ -505,7 +276,7 @@ final class Seasons
             ->where('ladder', $season->ladder)
             ->orderByDesc('entered_at')
             ->firstOrFail();
-        $used = $this->sheetsUsed($season, $plan->ask, $today);
+        $used = $this->ahead->sheetsUsed($season, $plan->ask, $today);
         foreach ($days as $day) {
             $iso = $day->day->iso();
             $there = Sheet::query()->where('athlete_id', $season->athlete_id)->where('ladder', $season->ladder)->where('held_on', $iso);
@@ -576,10 +347,10 @@ final class Seasons
         if ($today->isAfter($season->goalOn())) {
             return;
         }
-        $plan = $this->plan($season, $today);
+        $plan = $this->ahead->plan($season, $today);
         Alone::with($season->athlete_id, function () use ($season, $plan, $today): void {
             $same = ['id' => $season->id, 'state' => 'open', 'waiting' => false, 'version' => $season->version];
-            $days = $this->squadDays($season, $today);
+            $days = $this->ahead->squadDays($season, $today);
             // Somebody was taken out, or a session moved, while this was worked out: the change itself asks for the next run.
             $stands = $days->with === $plan->ask->withSquad && array_diff($days->lost, $plan->ask->off) === [];
             if ($stands && Season::query()->where($same)->exists()) {

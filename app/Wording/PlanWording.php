@@ -15,6 +15,9 @@ use Augendo\Core\Planning\Rhythm;
 use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SeasonProblem;
+use Augendo\Core\Planning\Sharing;
+use Augendo\Core\Planning\SkillPlan;
+use Augendo\Core\Planning\SkillsPlan;
 use Augendo\Core\Planning\Suggestion;
 use Augendo\Core\Planning\SuggestionKind;
 use Augendo\Core\Stations\WhyOut;
@@ -77,6 +80,87 @@ final class PlanWording
         }
 
         return array_values(array_filter($why));
+    }
+
+    /** @param  list<int>  $leads  days of a fortnight, see core Planning\Together */
+    public static function leads(array $leads): string
+    {
+        $names = [];
+        foreach (self::WEEKDAYS as $day => $name) {
+            $times = count(array_intersect([$day, $day + 7], $leads));
+            if ($times > 0) {
+                $names[] = $times === 2 ? substr($name, 0, 3) : 'every other '.substr($name, 0, 3);
+            }
+        }
+
+        return implode(', ', $names);
+    }
+
+    /** @param  string|null  $goal  name of its rung; null: the rung is held */
+    public static function outlook(SkillPlan $of, ?string $goal): string
+    {
+        $alone = SkillPlan::repsOf($of->alone);
+        $reps = SkillPlan::repsOf($of->plan);
+        $given = $reps >= $alone ? 'It gives up nothing for the others.' : "{$reps} of the {$alone} reps it would have alone.";
+        if ($goal === null || $of->plan->expected === []) {
+            return "Holds its rung. {$given}";
+        }
+        $begun = SkillPlan::goalBegun($of->plan);
+        $begunAlone = SkillPlan::goalBegun($of->alone);
+        $when = match (true) {
+            $begun === null => "“{$goal}” is not in sight within half a year of the goal day.",
+            $of->daysLate() > 0 => "“{$goal}” likely by ".Wording::day($begun).', '.Wording::count($of->daysLate(), 'day').' late.',
+            default => "“{$goal}” likely by ".Wording::day($begun).', in time.',
+        };
+        $later = $begun === null || $begunAlone === null ? 0 : $begun->daysSince($begunAlone);
+        $than = $later > 0 ? ' Alone: '.Wording::count($later, 'day').' sooner.' : '';
+
+        return "{$when}{$than} {$given}";
+    }
+
+    public static function chosen(SkillsPlan $plan): string
+    {
+        $for = $plan->sharing === Sharing::InOrder
+            ? 'each goal as soon as it can be, in this order; then as many reps as each would have alone'
+            : 'the goal that comes latest as soon as it can be; then reps shared evenly';
+
+        return $plan->ways <= 1
+            ? "Chosen for {$for}. There is one way of sharing these days out."
+            : "Chosen for {$for}. Of {$plan->ways} ways of sharing the days out, the {$plan->simulated} most promising were simulated whole.";
+    }
+
+    /** @param  string  $others  names of other ladders */
+    public static function alsoThatDay(string $others): string
+    {
+        return "{$others} on this day as well.";
+    }
+
+    public static function undivided(): string
+    {
+        return 'These days do not give every skill a heavy day of its own: heavy work of two may fall on one day. Give each a day more.';
+    }
+
+    /**
+     * @param  list<string>  $names  of the skills, in the coach's order
+     * @return string|null null where the next best costs nothing, or there is none
+     */
+    public static function nextBest(SkillsPlan $plan, array $names): ?string
+    {
+        $costs = $days = [];
+        foreach ($plan->nextBest ?? [] as $at => $other) {
+            $of = $plan->skills[$at];
+            $days[] = "{$names[$at]} heavy on ".self::leads($other->leads ?? []);
+            $later = $other->daysLate() - $of->daysLate();
+            $fewer = SkillPlan::repsOf($of->plan) - SkillPlan::repsOf($other->plan);
+            if ($later !== 0) {
+                $costs[] = "{$names[$at]}’s goal ".Wording::count(abs($later), 'day').($later > 0 ? ' later' : ' sooner');
+            }
+            if ($fewer !== 0) {
+                $costs[] = Wording::count(abs($fewer), 'rep')." of {$names[$at]} ".($fewer > 0 ? 'fewer' : 'more');
+            }
+        }
+
+        return $costs === [] ? null : 'Next best: '.implode(', ', $days).'. That would mean '.implode(', ', $costs).'.';
     }
 
     public static function learning(LearningRate $rate): string

@@ -19,6 +19,7 @@ final readonly class Story
      * @param  array<string, array{float|null, float|null}>  $marks  longest throw in m and speed in m/s, by skill
      * @param  float|null  $fill  share of the weekly rise of arm load that serves at another club fill up
      * @param  bool  $servesAlone  whether there were sixty serves alone on some evenings, and a sore shoulder on most mornings after them
+     * @param  array{string, string}|null  $alsoOn  a second ladder and the rung of it
      * @param  bool  $tournament  whether there were two days of one
      * @param  array{string, string|null, string, int, int}|null  $referral  site, side, kind, score and day of what nobody has cleared
      * @param  array{
@@ -43,6 +44,7 @@ final readonly class Story
         public ?float $fill = null,
         public bool $tournament = false,
         public bool $servesAlone = false,
+        public ?array $alsoOn = null,
         public ?array $referral = null,
         public ?array $return = null,
         public ?array $heights = null,

@@ -184,6 +184,11 @@ const newSeason = createRoute({
     path: '/athletes/$athleteId/season',
     component: screen(() => import('./screens/season/SeasonScreen'), 'NewSeasonScreen'),
 });
+const skills = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/skills',
+    component: screen(() => import('./screens/skills/SkillsScreen'), 'SkillsScreen'),
+});
 const season = createRoute({
     getParentRoute: () => frame,
     path: '/seasons/$seasonId',
@@ -280,6 +285,7 @@ export const router = createRouter({
             plan,
             newSeason,
             season,
+            skills,
             session,
             returns,
             programmes,

@@ -23,6 +23,8 @@ final readonly class SeasonView
         public string $date,
         public string $ladder,
         public string $ladder_name,
+        /** @var list<string> ladders of the athlete's other seasons, which it is planned around */
+        public array $others,
         /** @var list<NamedView> */
         public array $rungs,
         public string $current_rung,

@@ -35,6 +35,12 @@ final readonly class CostedSet
     /** The same kind of set with $n times the repetitions of this one. */
     public function times(int $n): self
     {
+        return $this->share((float) $n);
+    }
+
+    /** So much of what it costs, of whole repetitions or not. */
+    public function share(float $of): self
+    {
         return new self(
             day: $this->day,
             session: $this->session,
@@ -42,7 +48,7 @@ final readonly class CostedSet
             family: $this->family,
             side: $this->side,
             implement: $this->implement,
-            cost: array_map(fn (float $amount): float => $amount * $n, $this->cost),
+            cost: array_map(fn (float $amount): float => $amount * $of, $this->cost),
             effort: $this->effort,
             distanceM: $this->distanceM,
         );

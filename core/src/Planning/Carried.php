@@ -50,16 +50,18 @@ final readonly class Carried
      * @param  Rung  $rung  any of the ladder
      * @param  list<CostedSet>  $beside  planned in the four weeks from $from on
      * @param  float  $sessionsAWeek  of the season
+     * @param  list<string>  $apart  ids of skills that go on from their own work
      */
     public static function of(
         LoadRecord $record, Day $from, Rung $rung, SetCost $price, array $beside, float $sessionsAWeek, DoseShares $shares,
+        array $apart = [],
     ): self {
         $channel = self::channel($rung, $price, $from);
         $side = $rung->ownDose()->side;
 
         return new self(
             channel: $channel,
-            unitsAWeek: self::series($record, $channel, $side)->sum($from->ordinal - self::DAYS, $from->ordinal - 1) / self::WEEKS,
+            unitsAWeek: self::series($record, $channel, $side, $apart)->sum($from->ordinal - self::DAYS, $from->ordinal - 1) / self::WEEKS,
             besideAWeek: self::units($beside, $channel, $side) / self::WEEKS,
             effort: self::effort($record, $from, $rung->ownDose(), $channel),
             distanceM: self::distanceM($record, $from, $rung->ownDose()),
@@ -134,12 +136,24 @@ final readonly class Carried
         return Channel::Trunk;
     }
 
-    /** What was worked of a part, on one side where it has sides. */
-    public static function series(LoadRecord $record, Channel $channel, Side $side): DailySeries
+    /**
+     * What was worked of a part, on one side where it has sides.
+     *
+     * @param  list<string>  $apart  ids of skills whose work is left out
+     */
+    public static function series(LoadRecord $record, Channel $channel, Side $side, array $apart = []): DailySeries
     {
-        return $channel->hasSides()
-            ? $record->series($channel->measure(), "side {$side->value}", fn (CostedSet $set): bool => $set->side === $side)
-            : $record->wholeSeries($channel->measure());
+        if (! $channel->hasSides() && $apart === []) {
+            return $record->wholeSeries($channel->measure());
+        }
+        $side = $channel->hasSides() ? $side : null;
+        $key = "side {$side?->value}".($apart === [] ? '' : ' without '.implode(' ', $apart));
+
+        return $record->series(
+            $channel->measure(),
+            $key,
+            fn (CostedSet $set): bool => ($side === null || $set->side === $side) && ! in_array($set->skill, $apart, true),
+        );
     }
 
     /** @param  float  $session  units of a whole session of the rung as it is asked */

@@ -53,7 +53,11 @@ final class Rhythm
         $days = $ask->goalDay->ordinal - $from + 1;
         $taper = (int) min(self::TAPER_DAYS, floor(self::TAPER_SHARE * $days));
         $this->taperFrom = $ask->goalRung === null || $taper < 1 ? null : $ask->goalDay->ordinal - $taper + 1;
-        $this->lightWeeks = $this->spread();
+        $mondays = $ask->together->lightMondays;
+        $this->lightWeeks = $mondays === null ? $this->spread() : array_values(array_filter(
+            array_map($ask->week(...), $mondays),
+            fn (int $week): bool => $week >= 0,
+        ));
     }
 
     /** @return list<int> as many as it takes, as evenly as they go, so that nobody works more than three weeks on end */
@@ -80,9 +84,21 @@ final class Rhythm
             $this->taperFrom !== null && $day >= $this->taperFrom && $day <= $this->ask->goalDay->ordinal => Emphasis::Taper,
             $this->isLightWeek($this->ask->week($day)) => Emphasis::LightWeek,
             $this->protects($day) !== null && ! $this->isDueDespite($day) => Emphasis::AroundMatch,
-            $this->lastHeavy === null || $day - $this->lastHeavy >= self::HEAVY_APART_DAYS || $this->isDueDespite($day) => Emphasis::Heavy,
+            $this->mayBeHeavy($day, self::HEAVY_APART_DAYS) || $this->isDueDespite($day) => Emphasis::Heavy,
             default => Emphasis::Light,
         };
+    }
+
+    /** Whether the day leads the skill, and no heavy day of this or of another skill on the same part lies nearer than that. */
+    private function mayBeHeavy(int $day, int $apartDays): bool
+    {
+        foreach ($this->ask->together->heavy as $heavy) {
+            if (abs($day - $heavy) < self::HEAVY_APART_DAYS) {
+                return false;
+            }
+        }
+
+        return $this->ask->mayLead($day) && ($this->lastHeavy === null || $day - $this->lastHeavy >= $apartDays);
     }
 
     /** Beyond the goal every fourth is, for as long as it is looked for. */
@@ -121,7 +137,7 @@ final class Rhythm
             fn (int $match): bool => abs($match - $day) < self::LEAST_APART_DAYS,
         );
 
-        return $near === [] && ($this->lastHeavy === null || $day - $this->lastHeavy >= self::LEAST_APART_DAYS);
+        return $near === [] && $this->mayBeHeavy($day, self::LEAST_APART_DAYS);
     }
 
     /** @return int|null ordinal of the last day that cost as much as a heavy session, a match with it; null: none lately */

@@ -26,6 +26,7 @@ final readonly class SeasonAsk
      * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a
      *         plan made anew keeps its rhythm
      * @param  Heeded  $heeded  what the coach took of what the record suggests
+     * @param  Together  $together  what it keeps to for the sake of the athlete's other skills
      * @param  list<int>  $withSquad  ordinals of days on which the squad trains: training days whatever the weekday, unless taken off
      *
      * @throws InvalidValue
@@ -42,6 +43,7 @@ final readonly class SeasonAsk
         public ?Day $start = null,
         public array $withSquad = [],
         public Heeded $heeded = new Heeded,
+        public Together $together = new Together,
     ) {
         foreach ($weekdays as $weekday) {
             if ($weekday < 1 || $weekday > 7) {
@@ -97,6 +99,15 @@ final readonly class SeasonAsk
         }
 
         return $days;
+    }
+
+    /** Whether a session of that day may be heavy, as the week is shared out; one that was moved keeps what its own day had. */
+    public function mayLead(int $day): bool
+    {
+        $from = array_search($day, $this->moves, true);
+        $leads = $this->together->leads;
+
+        return $leads === null || in_array(Together::dayOfFortnight($from === false ? $day : $from), $leads, true);
     }
 
     /** Of the week the season starts in. */

@@ -160,7 +160,7 @@ final readonly class SeasonDoses
     /** A lighter week is measured by the work really done in the week before it, shared out over its sessions. */
     private function asLightAsTheWeek(Day $day, Rung $rung, Pace $pace, ?Pace $reached, LoadRecord $record): Pace
     {
-        $worked = Carried::series($record, $this->channel(), $this->side());
+        $worked = Carried::series($record, $this->channel(), $this->side(), $this->ask->together->skills);
         $monday = $this->ask->monday() + self::WEEK_DAYS * $this->ask->week($day->ordinal);
         $week = LightWeek::units($worked, $monday);
         if ($week === null) {
@@ -202,13 +202,18 @@ final readonly class SeasonDoses
             beside: $this->beside($on->ordinal, $on->ordinal + Carried::DAYS - 1),
             sessionsAWeek: max(1, $sessions) / ($last - $on->ordinal + 1) * self::WEEK_DAYS,
             shares: $this->standing->shares,
+            apart: $this->ask->together->skills,
         );
     }
 
-    /** @return list<CostedSet> planned beside the season between two days, matches with it */
+    /** @return list<CostedSet> planned beside the season between two days, matches with it; skills planned with it are not beside it */
     private function beside(int $from, int $to): array
     {
-        $beside = array_values(array_filter($this->otherPlans, fn (CostedSet $set): bool => $set->day >= $from && $set->day <= $to));
+        $apart = $this->ask->together->skills;
+        $beside = array_values(array_filter(
+            $this->otherPlans,
+            fn (CostedSet $set): bool => $set->day >= $from && $set->day <= $to && ! in_array($set->skill, $apart, true),
+        ));
         foreach ($this->ask->matchesByDay() as $day => $match) {
             $beside = [...$beside, ...($day >= $from && $day <= $to ? $match->sets($this->price) : [])];
         }

@@ -145,10 +145,12 @@ final class SeasonPlanner
      * @param  Readiness  $today  the word of the first day
      * @param  Readiness  $calm  nothing sore
      * @param  list<CostedSet>  $otherPlans  planned beside the season, from the first day on
+     * @param  bool  $findsNearest  whether the nearest goal day is looked for where the one asked is too near
      */
     public static function plan(
         SeasonAsk $ask, Ladder $ladder, Standing $standing, SetCost $price, LoadRecord $record, LimitCalendar $limits, Handedness $throwing,
         Readiness $today, Readiness $calm, ?SeasonReturn $return = null, array $otherPlans = [],
+        bool $findsNearest = true,
     ): SeasonPlan {
         $problems = [];
         if (! $ask->goalDay->isAfter($ask->from)) {
@@ -184,7 +186,7 @@ final class SeasonPlanner
         if ($planner->stopped()) {
             $planner->problems[] = new SeasonProblem('stopped');
         } elseif ($planner->isTooNear()) {
-            $planner->problems[] = new SeasonProblem('too_near', self::nearestGoal($simulated, $planner));
+            $planner->problems[] = new SeasonProblem('too_near', $findsNearest ? self::nearestGoal($simulated, $planner) : null);
         }
 
         return $planner->planned();

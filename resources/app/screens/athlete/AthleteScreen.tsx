@@ -314,6 +314,11 @@ function More({ of }: { of: Athlete }) {
                     Plan a season
                 </Link>
             )}
+            {ladders.length > 1 && (
+                <Link to="/athletes/$athleteId/skills" params={{ athleteId: athlete.id }} className="opens head">
+                    All skills in one plan
+                </Link>
+            )}
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores
             </Link>

@@ -361,6 +361,18 @@ function About({
             ) : (
                 season.ladder_name
             )}
+            {season.others.length > 0 && (
+                <>
+                    , planned with{' '}
+                    <Link
+                        to="/athletes/$athleteId/skills"
+                        params={{ athleteId: season.athlete.id }}
+                        className="underline"
+                    >
+                        {season.others.join(', ')}
+                    </Link>
+                </>
+            )}
         </p>
     );
 }

@@ -1,0 +1,161 @@
+import { clsx } from 'clsx';
+import type { Skills } from '../../api/client';
+import { dayName, n, percent } from '../../api/words';
+import { Opens } from '../../parts/Opens';
+import { WEEKDAYS } from '../../parts/Weekdays';
+import { SkillMark } from './SkillMark';
+
+type Week = Skills['weeks'][number];
+type Day = Week['days'][number];
+type Item = Day['items'][number];
+
+/** Weeks down, days across: what each day holds of each skill, and how the arm’s week is shared out. */
+export function SkillsGrid({ plan }: { plan: Skills }) {
+    const widest = Math.max(1, ...plan.weeks.map((week) => week.arm));
+    const names = plan.skills.map((each) => each.ladder_name);
+    return (
+        <div className="relative overflow-x-auto">
+            <table className="w-full min-w-[62rem] table-fixed">
+                <caption className="sr-only">All skills by week and day</caption>
+                <colgroup>
+                    <col className="w-[5.2rem]" />
+                    {WEEKDAYS.map((name) => (
+                        <col key={name} />
+                    ))}
+                    <col className="w-[13.5rem]" />
+                </colgroup>
+                <thead>
+                    <tr className="label text-left">
+                        <th className="py-1.5">Week</th>
+                        {WEEKDAYS.map((name) => (
+                            <th key={name} className="pl-2">
+                                {name}
+                            </th>
+                        ))}
+                        <th className="pl-3">Arm units of the week</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {plan.weeks.map((week) => (
+                        <tr key={week.monday} className="border-t border-line align-top">
+                            <th scope="row" className="py-1.5 text-left font-normal">
+                                <span className="figure text-lg">{week.number}</span>
+                                <span className="label block leading-tight">
+                                    {dayName(week.monday).replace(/^\w+ /, '')}
+                                    {week.lighter && <span className="block text-full">lighter</span>}
+                                </span>
+                            </th>
+                            {week.days.map((day) => (
+                                <td key={day.date} className="py-1.5 pl-2">
+                                    <DayOf day={day} names={names} />
+                                </td>
+                            ))}
+                            <td className="py-1.5 pl-3">
+                                <Shared week={week} widest={widest} names={names} />
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}
+
+function DayOf({ day, names }: { day: Day; names: string[] }) {
+    return (
+        <div className="grid gap-1">
+            {day.match && <span className="head text-sm leading-tight">{day.match}</span>}
+            {day.items.map((item) => (
+                <Opens
+                    key={item.skill}
+                    label={`${names[item.skill]}, ${dayName(day.date)}: ${item.emphasis_name}, ${item.own_reps} reps. Why?`}
+                    className="text-left"
+                    content={<Why item={item} day={day} name={names[item.skill] ?? ''} />}
+                >
+                    <ItemOf item={item} />
+                </Opens>
+            ))}
+            {day.beside && <span className="text-sm leading-tight text-soft">something else planned</span>}
+        </div>
+    );
+}
+
+const shortly = (item: Item): string => {
+    if (item.emphasis === 'heavy') return 'Heavy';
+    if (item.emphasis === 'stage') return 'Stage';
+    if (item.emphasis === 'taper') return 'Fresh';
+    return 'Light';
+};
+
+function ItemOf({ item }: { item: Item }) {
+    const heavy = item.emphasis === 'heavy';
+    return (
+        <span className="flex items-start gap-1.5">
+            <SkillMark skill={item.skill} heavy={heavy} />
+            <span className="min-w-0 leading-tight">
+                <span className={clsx('block text-sm', heavy && 'font-bold')}>
+                    {shortly(item)} <span className="figure">{item.own_reps}</span>
+                </span>
+                {item.begins && <span className="block truncate text-xs">New: {item.rung}</span>}
+            </span>
+        </span>
+    );
+}
+
+function Why({ item, day, name }: { item: Item; day: Day; name: string }) {
+    return (
+        <>
+            <p className="head">
+                {name}: {item.rung}
+            </p>
+            <p>
+                {item.emphasis_name}, {item.own_reps} reps of the rung.{' '}
+                {item.arm > 0 ? `${n(item.arm)} arm units.` : `${n(item.landings)} landing units.`}
+            </p>
+            {item.why.map((each) => (
+                <p key={each} className="text-soft">
+                    {each}
+                </p>
+            ))}
+            {day.fullest && (
+                <p className="text-soft">
+                    Fullest limit, all skills together: {percent(day.fullest_share ?? 0)} of {day.fullest}.
+                </p>
+            )}
+        </>
+    );
+}
+
+/** How much of the arm’s week each skill takes, in their order; what is left of the bar is matches and other work. */
+function Shared({ week, widest, names }: { week: Week; widest: number; names: string[] }) {
+    const parts = week.arm_of.map((units, skill) => `${names[skill]} ${n(units)}`).join(', ');
+    return (
+        <div>
+            <div
+                role="img"
+                aria-label={`Week ${week.number}: ${n(week.arm)} arm units: ${parts}`}
+                className="flex h-5 border border-ink/60 bg-tape"
+                style={{ width: `${(100 * week.arm) / widest}%` }}
+            >
+                {week.arm_of.map((units, skill) => (
+                    <span
+                        key={names[skill]}
+                        className={clsx(
+                            'figure grid place-items-center overflow-hidden border-r border-ink/60 text-xs',
+                            skill % 2 === 0 ? 'bg-ink text-chalk' : 'hatch',
+                        )}
+                        style={{ width: `${week.arm > 0 ? (100 * units) / week.arm : 0}%` }}
+                    >
+                        {skill % 2 === 0 && units > 0 ? skill + 1 : ''}
+                    </span>
+                ))}
+            </div>
+            <span className="label block leading-tight">
+                {n(week.arm)}
+                {week.arm_of.filter((units) => units > 0).length > 1 &&
+                    `: ${week.arm_of.map((units, skill) => `skill ${skill + 1} ${n(units)}`).join(', ')}`}
+                {week.landings > 0 && ` · ${n(week.landings)} landing units`}
+            </span>
+        </div>
+    );
+}
