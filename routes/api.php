@@ -4,6 +4,7 @@ use App\Athletes\AthleteController;
 use App\Athletes\IntakeController;
 use App\Athletes\MeasurementController;
 use App\Athletes\RosterController;
+use App\Athletes\TestsController;
 use App\Courtside\LineController;
 use App\Courtside\SheetController;
 use App\Gates\GatesController;
@@ -189,6 +190,11 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('squads', [RosterController::class, 'move'])->can('decide', 'athlete');
         Route::post('retire', [RosterController::class, 'retire'])->can('decide', 'athlete');
         Route::post('come-back', [RosterController::class, 'comeBack'])->can('decide', 'athlete');
+        Route::get('tests', [TestsController::class, 'show'])->can('view', 'athlete');
+        Route::post('tests/marks', [TestsController::class, 'mark'])->can('decide', 'athlete');
+        Route::post('tests/measures', [TestsController::class, 'measure'])->can('decide', 'athlete');
+        Route::post('tests/measures/{id}/withdraw', [TestsController::class, 'withdraw'])->whereUuid('id')
+            ->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
         Route::post(
             'marks/{id}/confirm',

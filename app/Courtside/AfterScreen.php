@@ -135,6 +135,7 @@ final class AfterScreen
             counts: BlockCounts::of($sheet),
             corrections: Corrections::ofSheet($sheet, $user),
             entered_late: $sheet->trainingSession->entered_late,
+            was_test: $sheet->isTestDay(),
             may_correct: $user->can('plan', $sheet) && ! $open->isAhead() && $sheet->state !== Sheet::CALLED_OFF,
         );
     }

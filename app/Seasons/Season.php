@@ -39,12 +39,14 @@ use Illuminate\Support\Carbon;
  * @property int $place  of it in the coach's order of the athlete's seasons
  * @property list<int>|null $leads  days of a fortnight it may be heavy on, see core Planning\Together; null: any
  * @property bool $evenly  whether the athlete's seasons share the room evenly, not in order
+ * @property bool $tests  whether it has test days
  * @property array{units?: float|null, reps?: int|null, effort_less?: float, left?: list<string>}|null $heeded
  */
 final class Season extends Record
 {
     protected $attributes = [
         'waiting' => false, 'followed_on' => null, 'heeded' => null, 'place' => 0, 'leads' => null, 'evenly' => false,
+        'tests' => false,
     ];
 
     protected function casts(): array
@@ -61,6 +63,7 @@ final class Season extends Record
             'place' => 'integer',
             'leads' => 'array',
             'evenly' => 'boolean',
+            'tests' => 'boolean',
         ];
     }
 

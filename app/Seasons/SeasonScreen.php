@@ -134,6 +134,8 @@ final class SeasonScreen
             goal_on: $plan->ask->goalDay->iso(),
             weekdays: $plan->ask->weekdays,
             minutes: $season->minutes,
+            tests: $season->tests,
+            tested: $this->library->tests()->for($ladder->skill)?->name,
             moves: $season->moves === [] ? new \stdClass : $season->moves,
             off: $season->off,
             agreed_at: $season->exists ? $season->agreed_at : null,

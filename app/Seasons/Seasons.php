@@ -48,7 +48,7 @@ final class Seasons
             ])
             : $over;
         $season->fill([
-            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off', 'heeded'])),
+            ...array_intersect_key($given, array_flip(['goal_rung', 'goal_on', 'weekdays', 'minutes', 'moves', 'off', 'heeded', 'tests'])),
             'ladder' => $over->ladder ?? $given['ladder'],
         ]);
         $season->setRelation('athlete', $athlete);

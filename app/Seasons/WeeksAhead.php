@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Athletes\AthleteDay;
+use App\Athletes\TestsTaken;
 use App\Gates\Placement;
 use App\Health\DatedBounds;
 use App\Http\Problem;
@@ -35,6 +36,7 @@ use Augendo\Core\Planning\SkillAsk;
 use Augendo\Core\Planning\SkillsPlan;
 use Augendo\Core\Planning\SquadDays;
 use Augendo\Core\Planning\Standing;
+use Augendo\Core\Planning\TestsAsked;
 use Augendo\Core\Planning\Together;
 use Augendo\Core\Planning\WeeklyDays;
 use Augendo\Core\Readiness\Kind;
@@ -295,6 +297,19 @@ final class WeeksAhead
             withSquad: $squad->with,
             heeded: $season->heeded(),
             together: new Together($season->leads),
+            tests: $season->tests ? $this->tests($season, $today) : null,
+        );
+    }
+
+    private function tests(Season $season, Day $today): ?TestsAsked
+    {
+        $skill = $this->library->ladder($season->ladder)->skill;
+        $protocol = $this->library->tests()->for($skill);
+
+        return $protocol === null ? null : new TestsAsked(
+            table: $this->library->tests(),
+            protocol: $protocol,
+            last: TestsTaken::lastThatHolds($season->athlete_id, $skill->id, $protocol, $today),
         );
     }
 

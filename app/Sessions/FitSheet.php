@@ -25,6 +25,7 @@ use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Planning\Weave;
+use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StageRung;
 use Augendo\Core\Returning\StepAsked;
 use Augendo\Core\Stations\Room;
@@ -201,6 +202,10 @@ final class FitSheet
         $layoff = $this->open->frame()->layoff;
         $below = $layoff->beginsAgain($side) ? $this->open->ladder()->before($rung->id) : null;
 
+        if ($below === null && $this->sheet->isTestDay()) {
+            return $this->tested($rung);
+        }
+
         return $below === null
             ? $this->woven($this->paced($rung))
             : [$below->onFloor($this->open->floor()), [SheetNote::layoff((int) $layoff->idleDays($side), $below)], null, null];
@@ -216,6 +221,21 @@ final class FitSheet
         return $work->stage === null
             ? [StageRung::without($this->open->ladderRung(), $return->site->channels()), $notes, null, $return]
             : [$this->open->stageRung($return, $work->stage), $notes, $work->stage, $return];
+    }
+
+    /**
+     * A test day; on any word but Full the test waits, and the day holds what was reached.
+     *
+     * @return array{Rung, list<SheetNote>, null, null}
+     */
+    private function tested(Rung $rung): array
+    {
+        $protocol = $this->library->tests()->for($this->open->ladder()->skill);
+        $word = $this->open->readiness()->forWork($rung->loadedChannels(), $this->open->athlete->throwing_side->value);
+
+        return $protocol === null || ! $this->open->isAhead() && $word !== Word::Full
+            ? [$this->paced($rung), [SheetNote::testWaits($word)], null, null]
+            : [$protocol->asRung($rung), [SheetNote::emphasis(Emphasis::Test)], null, null];
     }
 
     /** The rung at the pace of the season the sheet belongs to. */

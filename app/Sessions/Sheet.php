@@ -14,6 +14,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Planning\Claim;
 use Augendo\Core\Planning\ClaimKind;
+use Augendo\Core\Planning\Emphasis;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -163,6 +164,11 @@ final class Sheet extends Record
     {
         return $this->state === 'planned' && ! $this->edited && $this->day()->equals($today)
             && ($this->fitted_on === null || substr($this->fitted_on, 0, 10) < $today->iso());
+    }
+
+    public function isTestDay(): bool
+    {
+        return ($this->pace['emphasis'] ?? null) === Emphasis::Test->value;
     }
 
     public function day(): Day

@@ -27,7 +27,7 @@ final readonly class SheetNote
 
     /**
      * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'
-     *         |'room'|'swapped'|'other_work'|'as_written'  $why
+     *         |'room'|'test_waits'|'swapped'|'other_work'|'as_written'  $why
      * @param  array<string, mixed>  $figures
      * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
      */
@@ -90,6 +90,12 @@ final readonly class SheetNote
     public static function emphasis(Emphasis $emphasis): self
     {
         return new self('emphasis', ['emphasis' => $emphasis->value]);
+    }
+
+    /** @param  Word  $word  of the day, which is not Full */
+    public static function testWaits(Word $word): self
+    {
+        return new self('test_waits', ['word' => $word->value]);
     }
 
     /** @param  non-empty-list<Claim>  $first  what of the day comes first and took the room */

@@ -36,6 +36,7 @@ final class PlanWording
             Emphasis::Taper => 'Fresh for the goal',
             Emphasis::AroundMatch => 'Light for a match',
             Emphasis::BeforeMatch => 'Light, match tomorrow',
+            Emphasis::Test => 'Test day',
             Emphasis::Stage => 'Stage of the return',
         };
     }
@@ -69,6 +70,7 @@ final class PlanWording
                 ? "Light for {$match}: fewer reps, less effort."
                 : "Light after {$match}.",
             Emphasis::BeforeMatch => 'Match tomorrow: '.Wording::percent(Emphasis::BeforeMatch->share()).' of the reps, less effort.',
+            Emphasis::Test => 'Test day in place of a heavy one: met fresh, counted as load, and only with the word Full.',
             Emphasis::Stage, null => '',
         }];
         if ($day->begins && $day->rung !== null) {

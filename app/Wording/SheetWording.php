@@ -47,6 +47,8 @@ final class SheetWording
             'drill' => "“{$this->faultName($sheet, $of['fault'])}” led last time: its drill goes before the judged block and again "
                 .'in the middle of it.',
             'emphasis' => 'From the season: '.lcfirst(PlanWording::emphasis(Emphasis::from($of['emphasis']))).'.',
+            'test_waits' => 'Test day: it waits for the word Full, today is '.Wording::word(Word::from($of['word']))
+                .'. This holds what was reached.',
             'gave_way' => self::gaveWay($of['to']),
             'swapped' => $this->swapped($of),
             'other_work' => $this->source($of['from'], $of['ladder'], $of['rung'], $of['name']),

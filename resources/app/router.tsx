@@ -189,6 +189,11 @@ const skills = createRoute({
     path: '/athletes/$athleteId/skills',
     component: screen(() => import('./screens/skills/SkillsScreen'), 'SkillsScreen'),
 });
+const tests = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/tests',
+    component: screen(() => import('./screens/tests/TestsScreen'), 'TestsScreen'),
+});
 const season = createRoute({
     getParentRoute: () => frame,
     path: '/seasons/$seasonId',
@@ -286,6 +291,7 @@ export const router = createRouter({
             newSeason,
             season,
             skills,
+            tests,
             session,
             returns,
             programmes,

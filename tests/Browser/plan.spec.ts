@@ -166,3 +166,44 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText('Not kept yet.')).toBeHidden();
 });
+
+test('two skills of one athlete in one plan: turned round, shared evenly, kept, and each season knows of the other', async ({
+    page,
+}) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Athletes' }).click();
+    await page.getByRole('link', { name: 'Jonah Adeyemi' }).first().click();
+    await page.getByRole('link', { name: 'All skills in one plan' }).click();
+    const skills = page.getByRole('region', { name: 'Skills in order' }).getByRole('listitem');
+    await expect(skills).toHaveCount(2);
+    await expect(skills.first().getByText(/^Heavy on /)).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    const name = (at: number) => skills.nth(at).getByRole('heading');
+    const first = (await name(0).textContent()) ?? '';
+    await page.getByRole('button', { name: `${first} later` }).click();
+    await expect(name(1)).toHaveText(first);
+    await page.getByRole('radio', { name: 'Share evenly' }).check();
+    await skills.nth(1).getByRole('button', { name: 'Sat' }).click();
+    await expect(page.getByText(/Chosen for the goal that comes latest/)).toBeVisible({ timeout: 20_000 });
+
+    await page.getByRole('button', { name: 'Save these 2 seasons' }).click();
+    await expect(page.getByRole('button', { name: /^Save/ })).toHaveCount(0, { timeout: 20_000 });
+    await page
+        .getByRole('button', { name: /Heavy day, \d+ reps\. Why\?/ })
+        .first()
+        .click();
+    await expect(page.getByRole('dialog').getByText(/^Heavy: /)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await skills.nth(1).getByRole('link', { name: first }).click();
+    await expect(page.getByText('planned with')).toBeVisible();
+    await hasNoAxeFindings(page);
+    // Back: what was kept is what is shown.
+    await page
+        .getByRole('main')
+        .getByRole('link', { name: /serve|jump/i })
+        .first()
+        .click();
+    await expect(name(1)).toHaveText(first);
+    await expect(page.getByRole('radio', { name: 'Share evenly' })).toBeChecked();
+});

@@ -173,6 +173,10 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/intake' => self::EVERYBODY,
         'PUT api/athletes/{athlete}/intake' => self::COACH,
         'POST api/athletes/{athlete}/intake/usual-week/confirm' => self::COACH,
+        'GET api/athletes/{athlete}/tests' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/tests/marks' => self::COACH,
+        'POST api/athletes/{athlete}/tests/measures' => self::COACH,
+        'POST api/athletes/{athlete}/tests/measures/{id}/withdraw' => self::COACH,
         'POST api/athletes/{athlete}/heights' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/confirm' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/withdraw' => self::RECORDS,
@@ -402,6 +406,14 @@ final class AccessTest extends TestCase
             'recorded_by' => $this->coach()->id,
             'recorded_at' => now(),
         ];
+        if (str_contains($path, '/measures/')) {
+            $id = (string) Str::uuid7();
+            $missing || \Illuminate\Support\Facades\DB::table('body_measures')->insert([
+                ...$row, 'id' => $id, 'what' => 'jump_cm', 'side' => null, 'value' => 40.0,
+            ]);
+
+            return $id;
+        }
         if (str_contains($path, '/heights/')) {
             $id = (string) Str::uuid7();
             $missing || \Illuminate\Support\Facades\DB::table('heights')->insert([...$row, 'id' => $id, 'height_cm' => 180.0]);

@@ -75,6 +75,9 @@ final class KeptReasonsTest extends TestCase
             ]],
             'From Javelin throw, “gone”.',
         ];
+        yield 'a test that waits' => [
+            [['v' => 1, 'why' => 'test_waits', 'block' => null, 'figures' => ['word' => 'reduced']]], 'it waits for the word Full',
+        ];
         yield 'a light day' => [['v' => 1, 'why' => 'emphasis', 'block' => null, 'figures' => ['emphasis' => 'light']], 'light day'];
     }
 

@@ -66,6 +66,8 @@ final readonly class AfterView
         public array $corrections,
         /** the session was put on the calendar after its day */
         public bool $entered_late,
+        /** whether it was a test day: what was measured is written down */
+        public bool $was_test,
         public bool $may_correct,
     ) {}
 }

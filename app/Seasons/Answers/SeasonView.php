@@ -36,6 +36,10 @@ final readonly class SeasonView
         /** @var list<int> */
         public array $weekdays,
         public ?int $minutes,
+        /** whether it has test days */
+        public bool $tests,
+        /** what is measured on them; null: nothing of this skill is */
+        public ?string $tested,
         /** @var array<string, string>|\stdClass from day to day */
         public array|\stdClass $moves,
         /**

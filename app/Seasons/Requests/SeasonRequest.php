@@ -34,6 +34,7 @@ final class SeasonRequest extends FormRequest
             'moves.*.to' => ['required', ...$day],
             'off' => ['present', 'array', 'max:200'],
             'off.*' => $day,
+            'tests' => ['sometimes', 'boolean:strict'],
             'heeded' => ['sometimes', 'array:units,reps,effort_less,left'],
             'heeded.units' => ['nullable', 'numeric', 'between:1,1000'],
             'heeded.reps' => ['nullable', 'integer:strict', 'between:1,500'],

@@ -30,6 +30,8 @@ final class Library
 
     private ?DoseTable $doses = null;
 
+    private ?TestTable $tests = null;
+
     /** @var array<string, Ladder> */
     private array $ladders = [];
 
@@ -213,6 +215,65 @@ final class Library
         });
     }
 
+    /** @throws LibraryProblem */
+    public function tests(): TestTable
+    {
+        return $this->tests ??= $this->read('tests.json', function (Node $file): TestTable {
+            $file->keys(['source', 'every_days', 'least_effort_before', 'tests', 'sides_differ', 'sides'], ['$schema']);
+            $days = array_map(fn (Node $each): int => $each->int(7, 366), $file->get('every_days')->items());
+            if (count($days) !== 2 || $days[0] > $days[1]) {
+                throw $file->get('every_days')->outOfRange('Two numbers of days are needed, the smaller first.');
+            }
+            $sides = [];
+            foreach ($file->get('sides')->items() as $side) {
+                $side->keys(['id', 'name', 'unit', 'text']);
+                $unit = $side->get('unit')->string();
+                $sides[$side->get('id')->string()] = new SideMeasure(
+                    id: $side->get('id')->string(),
+                    name: $side->get('name')->string(),
+                    unit: $unit === 'kg' || $unit === '°' ? $unit : throw $side->get('unit')->outOfRange('kg and ° are the units.'),
+                    text: $side->get('text')->string(),
+                );
+            }
+
+            return new TestTable(
+                fromDays: $days[0],
+                byDays: $days[1],
+                leastEffortBefore: $file->get('least_effort_before')->number(0.0, 1.0),
+                protocols: array_map($this->protocol(...), $file->get('tests')->items()),
+                sidesDiffer: $file->get('sides_differ')->number(0.0, 1.0),
+                sides: $sides,
+                source: $file->get('source')->string(),
+            );
+        });
+    }
+
+    private function protocol(Node $node): TestProtocol
+    {
+        $node->keys(['id', 'families', 'name', 'measures', 'text', 'builds_up', 'attempts', 'rest_s']);
+        $measures = $node->get('measures')->string();
+        if (! in_array($measures, ['longest_throw_m', 'reference_speed_ms', 'jump_cm'], true)) {
+            throw $node->get('measures')->outOfRange('A longest throw, a speed or a jump is measured.');
+        }
+
+        return new TestProtocol(
+            id: $node->get('id')->string(),
+            families: array_map(
+                fn (Node $each): Family => Family::tryFrom($each->string()) ?? throw $each->outOfRange('There is no such family of skills.'),
+                $node->get('families')->items(),
+            ),
+            name: $node->get('name')->string(),
+            measures: $measures,
+            text: $node->get('text')->string(),
+            buildsUp: array_map(
+                fn (Node $step): array => ['reps' => $step->get('reps')->int(1, 20), 'effort' => $step->get('effort')->number(0.0, 1.0)],
+                $node->get('builds_up')->items(),
+            ),
+            attempts: $node->get('attempts')->int(1, 10),
+            restS: $node->get('rest_s')->int(0, 600),
+        );
+    }
+
     /**
      * @return array<string, list<Pose>> key positions by skill
      *
@@ -354,7 +415,7 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), $this->drills(...), $this->doses(...),
+        foreach ([$this->figures(...), $this->drills(...), $this->doses(...), $this->tests(...),
             ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {

@@ -34,13 +34,7 @@ final class Marks
     public static function longestThrowM(array $throwsM, Day $on, ?Day $grewSince): ?array
     {
         $all = array_values(array_filter($throwsM, fn (array $mark): bool => ! $mark[0]->isAfter($on)));
-        $holding = array_values(
-            array_filter(
-                $all,
-                fn (array $mark): bool => $on->daysSince($mark[0]) <= self::HOLDS_DAYS
-                    && ($grewSince === null || ! $grewSince->isAfter($mark[0])),
-            ),
-        );
+        $holding = array_values(array_filter($all, fn (array $mark): bool => self::holds($mark[0], $on, $grewSince)));
         if ($all === []) {
             return null;
         }
@@ -49,6 +43,12 @@ final class Marks
         $doubted = array_column(array_filter($of, fn (array $mark): bool => $mark[2]), 1);
 
         return [min([$sure === [] ? INF : max($sure), ...$doubted]), $holding === []];
+    }
+
+    /** @param  Day|null  $grewSince  what was measured before this day was measured on a shorter body; null when nobody grew fast */
+    public static function holds(Day $measured, Day $on, ?Day $grewSince): bool
+    {
+        return $on->daysSince($measured) <= self::HOLDS_DAYS && ($grewSince === null || ! $grewSince->isAfter($measured));
     }
 
     /**

@@ -186,7 +186,7 @@ final class AllSkills
     /** @return list<int> ordinals */
     private static function heavy(SeasonPlan $plan): array
     {
-        $heavy = array_filter($plan->days, fn (SeasonDay $day): bool => $day->emphasis === Emphasis::Heavy);
+        $heavy = array_filter($plan->days, fn (SeasonDay $day): bool => $day->emphasis?->isHeavy() === true);
 
         return array_values(array_map(fn (SeasonDay $day): int => $day->day->ordinal, $heavy));
     }

@@ -16,6 +16,8 @@ enum Emphasis: string
     /** Two or three days before a match, or the day after one. */
     case AroundMatch = 'around_match';
     case BeforeMatch = 'before_match';
+    /** In place of a heavy day: something is measured at full effort. */
+    case Test = 'test';
     /** A stage of a return: its dose is what it is. */
     case Stage = 'stage';
 
@@ -26,12 +28,18 @@ enum Emphasis: string
     public function share(): float
     {
         return match ($this) {
-            self::Heavy, self::Stage => 1.0,
+            self::Heavy, self::Test, self::Stage => 1.0,
             self::Light, self::AroundMatch => 0.7,
             self::LightWeek => LightWeek::SHARE,
             self::Taper => 0.6,
             self::BeforeMatch => 0.5,
         };
+    }
+
+    /** Whether the part needs its rest after it. */
+    public function isHeavy(): bool
+    {
+        return $this === self::Heavy || $this === self::Test;
     }
 
     /** @return float effort taken off that of a heavy day, 0 to 1 */

@@ -109,6 +109,11 @@ final class Rhythm
         return in_array($week, $this->lightWeeks, true) || $beyond > 0 && $beyond % (self::LOADING_WEEKS + 1) === 0;
     }
 
+    public function followsLightWeek(int $day): bool
+    {
+        return in_array($this->ask->week($day) - 1, $this->lightWeeks, true);
+    }
+
     /** @return int|null ordinal of the match a day keeps fresh for, or rests after; null: none */
     public function protects(int $day): ?int
     {

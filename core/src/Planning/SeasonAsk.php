@@ -26,6 +26,7 @@ final readonly class SeasonAsk
      * @param  Day|null  $start  the season's first day, when it has begun already: weeks are counted from it, so that a
      *         plan made anew keeps its rhythm
      * @param  Heeded  $heeded  what the coach took of what the record suggests
+     * @param  TestsAsked|null  $tests  null: no test days
      * @param  Together  $together  what it keeps to for the sake of the athlete's other skills
      * @param  list<int>  $withSquad  ordinals of days on which the squad trains: training days whatever the weekday, unless taken off
      *
@@ -44,6 +45,7 @@ final readonly class SeasonAsk
         public array $withSquad = [],
         public Heeded $heeded = new Heeded,
         public Together $together = new Together,
+        public ?TestsAsked $tests = null,
     ) {
         foreach ($weekdays as $weekday) {
             if ($weekday < 1 || $weekday > 7) {

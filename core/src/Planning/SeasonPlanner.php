@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Planning;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\DoseShares;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Rung;
@@ -69,6 +70,9 @@ final class SeasonPlanner
     /** The day the goal's rung is begun. */
     private ?Day $reachedOn = null;
 
+    /** The last test day whose measurement holds. */
+    private ?Day $tested;
+
     /** Whether the rung has had no session yet. */
     private bool $isNew;
 
@@ -76,6 +80,8 @@ final class SeasonPlanner
     private int $judged;
 
     private readonly int $goal;
+
+    private readonly DoseShares $shares;
 
     private readonly LearningRate $rate;
 
@@ -108,6 +114,8 @@ final class SeasonPlanner
         $this->isNew = $standing->sessions === 0;
         $this->reached = $this->reachedThere = $standing->reached;
         $this->stoodOn = $this->position;
+        $this->tested = $ask->tests?->last;
+        $this->shares = $standing->shares;
         $this->judged = $standing->sessions * ($standing->reached->reps ?? 0);
         $this->rate = $standing->rate ?? LearningRate::of([], []);
         $this->goal = $ask->goalRung === null ? $this->position : max($this->position, (int) $ladder->position($ask->goalRung));
@@ -363,6 +371,12 @@ final class SeasonPlanner
             return;
         }
         $emphasis = $this->rhythm->of($day->ordinal);
+        $tests = $this->ask->tests;
+        if ($within && $emphasis === Emphasis::Heavy && $tests !== null && $this->isDue($tests, $day)) {
+            $this->test($day, $tests);
+
+            return;
+        }
         // Beyond the goal only how soon it can be reached is asked: nothing is simulated there, so nothing was idle either.
         $layoff = $within
             ? Layoff::of($this->record, $day, $this->doses->asked($this->position), $this->price)
@@ -374,6 +388,37 @@ final class SeasonPlanner
             $this->onRung++;
         }
         $this->rhythm->planned($day->ordinal, $emphasis);
+    }
+
+    /** A test takes the place of a heavy day: nothing heavy lies near it. Whoever has not come near full effort is not tested at it. */
+    private function isDue(TestsAsked $tests, Day $day): bool
+    {
+        $rung = $this->doses->asked($this->position);
+
+        return $this->reached !== null
+            && $tests->mayBeGiven($this->shares, $this->reached->effort)
+            && ! Layoff::of($this->record, $day, $rung, $this->price)->isDue($rung->ownDose()->side)
+            && $tests->table->isDue($day, $this->tested, $this->rhythm->followsLightWeek($day->ordinal));
+    }
+
+    private function test(Day $day, TestsAsked $tests): void
+    {
+        $rung = $tests->protocol->asRung($this->doses->asked($this->position));
+        $frame = $this->frame($day, $rung);
+        $built = SessionBuilder::build($frame, $rung, asGiven: false, minutes: $this->ask->minutes);
+        $lastHeavy = $this->rhythm->lastHeavy();
+        $this->add(
+            day: $day,
+            sets: $frame->sets($built->blocks),
+            fullest: $frame->fullest($built->blocks),
+            emphasis: Emphasis::Test,
+            rung: $rung,
+            built: $built,
+            lastHeavy: $lastHeavy === null ? null : Day::fromOrdinal($lastHeavy),
+            held: $this->reachedThere === null ? null : $this->doses->held($this->stoodOn, Emphasis::Light, $this->reachedThere),
+        );
+        $this->tested = $day;
+        $this->rhythm->planned($day->ordinal, Emphasis::Heavy);
     }
 
     /** The rung of the day: begun again one lower after a long break, and the next one once this one's gate could be met. */

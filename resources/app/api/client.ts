@@ -5,6 +5,7 @@ import type { Answer, Body, Method } from './typed';
 type Schemas = components['schemas'];
 export type Me = Schemas['MeView'];
 export type Skills = Schemas['SkillsView'];
+export type Tests = Schemas['TestsView'];
 export type Today = Schemas['TodayView'];
 export type TodayRow = Schemas['TodayRowView'];
 export type Tape = Schemas['TapeView'];

@@ -39,6 +39,14 @@ export function AfterScreen() {
                 <span className="grow" />
                 <Counts after={after.data} />
             </header>
+            {after.data.was_test && (
+                <p className="mt-3 border-l-4 border-tape bg-page px-3 py-2">
+                    A test day.{' '}
+                    <Link to="/athletes/$athleteId/tests" params={{ athleteId: athlete.id }} className="opens head">
+                        Write down what was measured
+                    </Link>
+                </p>
+            )}
             <div className="grid gap-x-10 gap-y-6 pt-4 lg:grid-cols-[1fr_1.15fr]">
                 <Happened after={after.data} />
                 <Next after={after.data} />

@@ -319,6 +319,11 @@ function More({ of }: { of: Athlete }) {
                     All skills in one plan
                 </Link>
             )}
+            {ladders.length > 0 && (
+                <Link to="/athletes/$athleteId/tests" params={{ athleteId: athlete.id }} className="opens head">
+                    Tests
+                </Link>
+            )}
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores
             </Link>

@@ -22,6 +22,7 @@ export type Ask = {
     goal_on: string;
     weekdays: number[];
     minutes: number | null;
+    tests: boolean;
     moves: { from: string; to: string }[];
     off: string[];
     heeded: Season['heeded'];
@@ -34,6 +35,7 @@ const askOf = (season: Season): Ask => ({
     goal_on: season.goal_on,
     weekdays: season.weekdays,
     minutes: season.minutes ?? null,
+    tests: season.tests,
     moves: Object.entries(season.moves).map(([from, to]) => ({ from, to })),
     off: season.off,
     heeded: season.heeded,
@@ -110,6 +112,7 @@ export function NewSeasonScreen() {
                 goal_on: plusDays(me.today, 7 * WEEKS_TO_START_WITH),
                 weekdays: [2, 4, 6],
                 minutes: null,
+                tests: false,
                 moves: [],
                 off: [],
                 heeded: { units: null, reps: null, effort_less: 0, left: [] },
@@ -426,6 +429,16 @@ function AskForm({ season, planner }: { season: Season; planner: Planning }) {
                     if (minutes !== ask.minutes) set({ minutes });
                 }}
             />
+            {season.tested && (
+                <label className="inline-flex min-h-10 items-center gap-2">
+                    <input
+                        type="checkbox"
+                        checked={ask.tests}
+                        onChange={(event) => set({ tests: event.target.checked })}
+                    />
+                    Test days: {season.tested}
+                </label>
+            )}
             <p role="status" className="label pb-2">
                 {waiting ? 'Simulating every day…' : changed ? 'Not kept yet.' : ''}
             </p>

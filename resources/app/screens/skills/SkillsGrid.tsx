@@ -69,7 +69,7 @@ function DayOf({ day, names }: { day: Day; names: string[] }) {
                 <Opens
                     key={item.skill}
                     label={`${names[item.skill]}, ${dayName(day.date)}: ${item.emphasis_name}, ${item.own_reps} reps. Why?`}
-                    className="text-left"
+                    className="w-full min-w-0 text-left"
                     content={<Why item={item} day={day} name={names[item.skill] ?? ''} />}
                 >
                     <ItemOf item={item} />
@@ -96,7 +96,7 @@ function ItemOf({ item }: { item: Item }) {
                 <span className={clsx('block text-sm', heavy && 'font-bold')}>
                     {shortly(item)} <span className="figure">{item.own_reps}</span>
                 </span>
-                {item.begins && <span className="block truncate text-xs">New: {item.rung}</span>}
+                {item.begins && <span className="line-clamp-2 text-xs">New: {item.rung}</span>}
             </span>
         </span>
     );
