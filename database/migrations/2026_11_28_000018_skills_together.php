@@ -26,10 +26,10 @@ return new class extends Migration
             $table->string('side', 10)->nullable();
             $table->float('value');
             $table->date('measured_on');
-            $table->foreignId('recorded_by')->constrained('users');
+            $table->foreignId('recorded_by')->index()->constrained('users');
             $table->timestamp('recorded_at');
             $table->timestamp('withdrawn_at')->nullable();
-            $table->foreignId('withdrawn_by')->nullable()->constrained('users');
+            $table->foreignId('withdrawn_by')->nullable()->index()->constrained('users');
             $table->index(['athlete_id', 'what', 'measured_on']);
         });
     }

@@ -207,3 +207,46 @@ test('two skills of one athlete in one plan: turned round, shared evenly, kept, 
     await expect(name(1)).toHaveText(first);
     await expect(page.getByRole('radio', { name: 'Share evenly' })).toBeChecked();
 });
+
+test('a season with test days beside the one that was agreed, taken back, and what was measured written down', async ({
+    page,
+}) => {
+    await signIn(page);
+    await page.goto('/plan');
+    await page
+        .getByRole('link', { name: /Mira Okonjo/ })
+        .first()
+        .click();
+    await page.getByRole('button', { name: 'Compare' }).click();
+    await page.getByRole('checkbox', { name: 'Test days: speed' }).check();
+    const both = page.getByRole('region', { name: 'Two plans side by side' });
+    await expect(both.getByRole('row', { name: /^Test days no yes/ })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Test day: speed').first()).toBeVisible();
+    await hasNoAxeFindings(page);
+    await both.getByRole('button', { name: 'Go back to the first' }).click();
+    await expect(both.getByRole('row', { name: /^Test days/ })).toHaveCount(0);
+    await both.getByRole('button', { name: 'Put the first away' }).click();
+    await expect(both).toHaveCount(0);
+
+    await page.getByRole('main').getByRole('link', { name: 'Mira Okonjo' }).first().click();
+    await page.getByRole('link', { name: 'Tests', exact: true }).click();
+    const speed = page.getByRole('region', { name: 'Volleyball float serve: speed' });
+    await speed.getByLabel('Measured, m/s').fill('19.6');
+    await speed.getByRole('button', { name: 'Add' }).click();
+    await expect(speed.getByText('19.6 m/s', { exact: true })).toBeVisible();
+    await expect(speed.getByText(/^Due from/)).toBeVisible();
+    const grip = page.getByRole('region', { name: 'Grip' });
+    for (const [side, kg] of [
+        ['left', '30'],
+        ['right', '38'],
+    ] as const) {
+        await grip.getByLabel('Side').selectOption(side);
+        await grip.getByLabel('Grip, kg').fill(kg);
+        await grip.getByRole('button', { name: 'Add' }).click();
+        await expect(grip.getByText(new RegExp(`${side}, `))).toBeVisible();
+    }
+    await expect(grip.getByText(/The left is 21 % behind/)).toBeVisible();
+    await hasNoAxeFindings(page);
+    await grip.getByRole('button', { name: 'Take back 38 kg' }).click();
+    await expect(grip.getByText(/behind/)).toHaveCount(0);
+});

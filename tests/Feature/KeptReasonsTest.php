@@ -76,7 +76,7 @@ final class KeptReasonsTest extends TestCase
             'From Javelin throw, “gone”.',
         ];
         yield 'a test that waits' => [
-            [['v' => 1, 'why' => 'test_waits', 'block' => null, 'figures' => ['word' => 'reduced']]], 'it waits for the word Full',
+            ['v' => 1, 'why' => 'test_waits', 'block' => null, 'figures' => ['word' => 'reduced']], 'it waits for the word Full',
         ];
         yield 'a light day' => [['v' => 1, 'why' => 'emphasis', 'block' => null, 'figures' => ['emphasis' => 'light']], 'light day'];
     }

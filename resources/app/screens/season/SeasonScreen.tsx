@@ -11,6 +11,7 @@ import { Waiting } from '../../parts/Waiting';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { moved } from '../../rules/moves';
 import { Changes } from './Changes';
+import { Compare } from './Compare';
 import { Curve } from './Curve';
 import { Expected } from './Expected';
 import { Suggestions } from './Suggestions';
@@ -170,6 +171,16 @@ function Planner({
                 editable={me.decides}
                 onHeed={(heeded) => set({ heeded })}
             />
+            {planner.aside && (
+                <Compare
+                    was={planner.aside.season}
+                    now={season}
+                    onBack={() => {
+                        if (planner.aside) set(planner.aside.ask);
+                    }}
+                    onPutAway={() => planner.setAside(null)}
+                />
+            )}
             <Changes changes={season.changes} asked={planner.changed} />
             <div className={waiting ? 'opacity-60' : ''}>
                 <WeekGrid
@@ -213,6 +224,7 @@ function usePlanner(kept: Season | null, start: Ask, look: Look, open: Look | un
     const [ask, setAsk] = useState(start);
     const [problem, setProblem] = useState<unknown>(null);
     const [past, setPast] = useState<Ask[]>([]);
+    const [aside, setAside] = useState<{ season: Season; ask: Ask } | null>(null);
     const changed = JSON.stringify(ask) !== JSON.stringify(start);
     const preview = useQuery({
         queryKey: ['season-look', kept?.id ?? 'new', ask],
@@ -261,7 +273,7 @@ function usePlanner(kept: Season | null, start: Ask, look: Look, open: Look | un
         }
     };
     const waiting = preview.isFetching && (kept === null || changed);
-    return { season, ask, past, changed, preview, problem, waiting, set, undo, keep, close };
+    return { season, ask, past, changed, preview, problem, waiting, aside, setAside, set, undo, keep, close };
 }
 
 type Planning = ReturnType<typeof usePlanner>;
@@ -314,6 +326,16 @@ function Header({
             {kept !== null && me.decides && (
                 <button type="button" className="no-print btn btn-quiet" onClick={() => void planner.close()}>
                     Close the season
+                </button>
+            )}
+            {me.decides && planner.aside === null && (
+                <button
+                    type="button"
+                    className="no-print btn btn-quiet"
+                    disabled={planner.waiting}
+                    onClick={() => planner.setAside({ season, ask: planner.ask })}
+                >
+                    Compare
                 </button>
             )}
             <button type="button" className="btn no-print" onClick={() => window.print()}>
