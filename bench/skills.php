@@ -96,7 +96,8 @@ $over = function (SkillsPlan $plan, AthleteAhead $athlete) use ($from): int {
     $days = 0;
     for ($day = $from->ordinal; $day < $from->ordinal + 7 * WEEKS; $day++) {
         $sets = $byDay[$day] ?? [];
-        $days += $sets !== [] && $athlete->limits->hardOnly()->board(Day::fromOrdinal($day), $record)->hardTouchedBy($sets)->over($sets) !== [] ? 1 : 0;
+        $board = $athlete->limits->hardOnly()->board(Day::fromOrdinal($day), $record);
+        $days += $sets !== [] && $board->hardTouchedBy($sets)->over($sets) !== [] ? 1 : 0;
         $record = $record->with($sets);
     }
 
@@ -147,13 +148,20 @@ for ($case = 0; $case < $cases; $case++) {
         continue;
     }
     $late = fn (SkillsPlan $of): int => array_sum(array_map(fn (SkillPlan $each): int => $each->daysLate(), $of->skills));
-    $share = fn (SkillsPlan $of): float => array_sum(array_map(fn (SkillPlan $each): float => $each->share(), $of->skills)) / count($of->skills);
+    $shares = fn (SkillsPlan $of): array => array_map(fn (SkillPlan $each): float => $each->share(), $of->skills);
+    $share = fn (SkillsPlan $of): float => array_sum($shares($of)) / count($of->skills);
     $later[] = $late($plan) - $late($best);
     $behind[] = $share($best) - $share($plan);
 }
 sort($later);
 sort($behind);
-printf("%d athletes, %.1f ways of sharing the week out each (most: all of them simulated); %d with no day of its own for every skill\n", $sum['cases'], $sum['ways'] / $sum['cases'], $sum['undivided']);
-printf("the best of all ways was chosen: %d; else days later in all: %s; share of repetitions behind: %s\n", $sum['same'], implode(' ', $later), implode(' ', array_map(fn (float $each): string => sprintf('%.2f', $each), $behind)));
+printf(
+    "%d athletes, %.1f ways of sharing the days out each; %d with no day of its own for every skill\n",
+    $sum['cases'], $sum['ways'] / $sum['cases'], $sum['undivided'],
+);
+printf(
+    "the best of all ways was chosen: %d; else days later in all: %s; share of repetitions behind: %s\n",
+    $sum['same'], implode(' ', $later), implode(' ', array_map(fn (float $each): string => sprintf('%.2f', $each), $behind)),
+);
 printf("days over a hard limit: %d; heavy days of two skills on one part too near: %d\n", $sum['over'], $sum['pairs']);
 printf("%.0f ms an athlete, all ways %.0f ms\n", 1000 * $sum['seconds'] / $sum['cases'], 1000 * $sum['all seconds'] / $sum['cases']);

@@ -17,7 +17,10 @@ use Illuminate\Support\Facades\DB;
 /** Jumps, and what either side of the body does: written down, and taken back. */
 final class BodyMeasures
 {
-    /** @param  array{id: string, what: string, side: string|null, value: float, measured_on: string}  $given validated; sent before, it changes nothing */
+    /**
+     * @param  array{id: string, what: string, side: string|null, value: float, measured_on: string}  $given  validated; sent before, it
+     *         changes nothing
+     */
     public function add(Athlete $athlete, array $given, User $by): void
     {
         Alone::with($athlete->id, function () use ($athlete, $given, $by): void {

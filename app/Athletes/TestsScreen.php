@@ -31,7 +31,10 @@ final class TestsScreen
             athlete: Cards::athlete($athlete, $today),
             date: $today->iso(),
             tests: $this->tests($athlete, $table, $today),
-            sides: array_values(array_map(fn (SideMeasure $of): SideMeasureView => $this->side($athlete, $table, $of, $today), $table->sides)),
+            sides: array_values(array_map(
+                fn (SideMeasure $of): SideMeasureView => $this->side($athlete, $table, $of, $today),
+                $table->sides,
+            )),
             source: $table->source,
         );
     }

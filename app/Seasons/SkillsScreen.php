@@ -101,7 +101,7 @@ final class SkillsScreen
         );
     }
 
-    /** @return array{evenly: bool, skills: list<array<string, mixed>>} as it is kept; with no season open, every ladder somebody stands on */
+    /** @return array{evenly: bool, skills: list<array<string, mixed>>} as it is kept; with no season open, every ladder that is stood on */
     private function given(Athlete $athlete, Day $today): array
     {
         $open = Season::openOf($athlete)->orderBy('place')->orderBy('created_at')->orderBy('id')->get();

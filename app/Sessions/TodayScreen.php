@@ -94,12 +94,12 @@ final class TodayScreen
      */
     private function worstFirst(array $ids, Squad $squad, Day $on): array
     {
-        $athletes = Athlete::query()->whereIn('id', $ids)->get()->sortBy(fn (Athlete $athlete): int => (int) array_search($athlete->id, $ids))->all();
-        $health = new DayReadiness(array_values($athletes), $on);
-        $ranks = array_map(fn (Athlete $athlete): int => $health->readiness($athlete, $squad)->word->rank(), $athletes);
-        uksort($athletes, fn (int $a, int $b): int => $ranks[$b] <=> $ranks[$a]);
+        $places = array_flip($ids);
+        $athletes = Athlete::query()->whereIn('id', $ids)->get();
+        $health = new DayReadiness($athletes->all(), $on);
+        $order = fn (Athlete $athlete): array => [-$health->readiness($athlete, $squad)->word->rank(), $places[$athlete->id]];
 
-        return array_values($athletes);
+        return $athletes->sortBy($order)->values()->all();
     }
 
     /** @return array{name: string, notice: string} read anew when a library file changes */

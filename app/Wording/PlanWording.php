@@ -128,7 +128,8 @@ final class PlanWording
 
         return $plan->ways <= 1
             ? "Chosen for {$for}. There is one way of sharing these days out."
-            : "Chosen for {$for}. Of {$plan->ways} ways of sharing the days out, the {$plan->simulated} most promising were simulated whole.";
+            : "Chosen for {$for}. Of {$plan->ways} ways of sharing the days out, the {$plan->simulated} most promising were simulated "
+                .'whole.';
     }
 
     /** @param  string  $others  names of other ladders */

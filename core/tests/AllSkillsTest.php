@@ -118,7 +118,8 @@ final class AllSkillsTest extends TestCase
             foreach ($plan->skills as $at => $skill) {
                 foreach ($skill->plan->days as $day) {
                     // Every skill plans around the match; it is played once.
-                    $byDay[$day->day->ordinal] = [...$byDay[$day->day->ordinal] ?? [], ...($day->match !== null && $at > 0 ? [] : $day->sets)];
+                    $sets = $day->match !== null && $at > 0 ? [] : $day->sets;
+                    $byDay[$day->day->ordinal] = [...$byDay[$day->day->ordinal] ?? [], ...$sets];
                 }
             }
             ksort($byDay);

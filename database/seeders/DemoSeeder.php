@@ -142,7 +142,10 @@ final class DemoSeeder extends Seeder
             // Short of evidence: new on the rung.
             new Story('Ilse', 'Varga', 13, 'left', self::SERVE, 'wall', 'short', 3, 0.85, 'off-centre'),
             // Not checked in; jumps and serves, two skills in one week.
-            new Story('Jonah', 'Adeyemi', 16, 'right', self::BLOCK, 'jump-stick', 'block', 16, 0.82, 'drift', today: null, alsoOn: [self::SERVE, 'short']),
+            new Story(
+                'Jonah', 'Adeyemi', 16, 'right', self::BLOCK, 'jump-stick', 'block', 16, 0.82, 'drift',
+                today: null, alsoOn: [self::SERVE, 'short'],
+            ),
             // Reduced: a shoulder that aches a little.
             new Story(
                 'Yuna', 'Petrovic', 19, 'right', self::SERVE, 'line', 'thirds', 24, 0.78, 'off-centre',

@@ -167,7 +167,7 @@ test('load: lanes, a day’s sets, what if; homework on one card; a season by ke
     await expect(page.getByText('Not kept yet.')).toBeHidden();
 });
 
-test('two skills of one athlete in one plan: turned round, shared evenly, kept, and each season knows of the other', async ({
+test('two skills in one plan: turned round, shared evenly, kept, and each season knows of the other', async ({
     page,
 }) => {
     await signIn(page);

@@ -66,7 +66,8 @@ final class SkillsTest extends TestCase
             $own = $this->itemsOf($kept, $at);
             foreach ($this->days($season) as $day) {
                 if ($day['kind'] === 'session') {
-                    $this->assertSame([$own[$day['date']]['emphasis'], $own[$day['date']]['own_reps']], [$day['emphasis'], $day['own_reps']]);
+                    $item = $own[$day['date']];
+                    $this->assertSame([$item['emphasis'], $item['own_reps']], [$day['emphasis'], $day['own_reps']]);
                 }
             }
             $this->assertGreaterThan(0, Sheet::query()->where('season_id', $skill['season_id'])->count());

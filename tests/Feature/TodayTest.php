@@ -180,7 +180,8 @@ final class TodayTest extends TestCase
         $this->assertDatabaseEmpty('kept_rows');
 
         $waiting = implode(',', array_column($look['waiting'], 'athlete_id'));
-        $rest = $this->getJson("/api/today/rows?squad={$squad->id}&athletes={$waiting},{$this->athlete('Mira')->id}")->assertOk()->json('rows');
+        $asked = "{$waiting},{$this->athlete('Mira')->id}";
+        $rest = $this->getJson("/api/today/rows?squad={$squad->id}&athletes={$asked}")->assertOk()->json('rows');
         $byId = collect([...$look['rows'], ...$rest])->keyBy('athlete.id');
         $this->assertCount(26, $byId, 'Everybody once, and nobody of another squad.');
         $this->app->call([new KeepRows($squad->id), 'handle']);

@@ -17,7 +17,7 @@ final readonly class SeasonDayView
         public string $kind,
         /** rung, stage or match */
         public ?string $title,
-        /** @var 'heavy'|'light'|'light_week'|'taper'|'around_match'|'before_match'|'stage'|null */
+        /** @var 'heavy'|'light'|'light_week'|'taper'|'around_match'|'before_match'|'test'|'stage'|null */
         public ?string $emphasis,
         public ?string $emphasis_name,
         public int $reps,

@@ -259,7 +259,8 @@ final class Library
         return new TestProtocol(
             id: $node->get('id')->string(),
             families: array_map(
-                fn (Node $each): Family => Family::tryFrom($each->string()) ?? throw $each->outOfRange('There is no such family of skills.'),
+                fn (Node $each): Family => Family::tryFrom($each->string())
+                    ?? throw $each->outOfRange('There is no such family of skills.'),
                 $node->get('families')->items(),
             ),
             name: $node->get('name')->string(),

@@ -264,6 +264,7 @@ function Planned({ day, most, begins, editable, onMove, onOff }: { day: Day; mos
 /** Heavy is three bars; light, around a match and for the goal two; the lighter week and the day before a match one. */
 function EmphasisMark({ emphasis }: { emphasis: Day['emphasis'] | null }) {
     if (emphasis === 'stage') return <>stage</>;
+    if (emphasis === 'test') return <>test</>;
     const bars = emphasis === 'heavy' ? 3 : emphasis === 'light_week' || emphasis === 'before_match' ? 1 : 2;
     return (
         <svg

@@ -1,5 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { ArrowDown, ArrowUp } from 'lucide-react';
+import { clsx } from 'clsx';
 import type { Skills } from '../../api/client';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Weekdays } from '../../parts/Weekdays';
@@ -36,7 +37,10 @@ export function SkillsAsk({
                 {asked.skills.map((skill, at) => (
                     <li
                         key={skill.ladder}
-                        className="grid gap-x-5 gap-y-1.5 border-b border-line py-2.5 lg:grid-cols-[2rem_15rem_auto_1fr]"
+                        className={clsx(
+                            'grid gap-x-5 gap-y-1.5 border-b border-line py-2.5',
+                            'lg:grid-cols-[2rem_15rem_auto_1fr]',
+                        )}
                     >
                         <Order
                             at={at}

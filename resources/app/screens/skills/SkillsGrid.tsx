@@ -68,7 +68,7 @@ function DayOf({ day, names }: { day: Day; names: string[] }) {
             {day.items.map((item) => (
                 <Opens
                     key={item.skill}
-                    label={`${names[item.skill]}, ${dayName(day.date)}: ${item.emphasis_name}, ${item.own_reps} reps. Why?`}
+                    label={`${names[item.skill]}, ${dayName(day.date)}: ${said(item)}. Why?`}
                     className="w-full min-w-0 text-left"
                     content={<Why item={item} day={day} name={names[item.skill] ?? ''} />}
                 >
@@ -80,21 +80,24 @@ function DayOf({ day, names }: { day: Day; names: string[] }) {
     );
 }
 
+const said = (item: Item): string => `${item.emphasis_name}, ${item.own_reps} reps`;
+
 const shortly = (item: Item): string => {
     if (item.emphasis === 'heavy') return 'Heavy';
+    if (item.emphasis === 'test') return 'Test';
     if (item.emphasis === 'stage') return 'Stage';
     if (item.emphasis === 'taper') return 'Fresh';
     return 'Light';
 };
 
 function ItemOf({ item }: { item: Item }) {
-    const heavy = item.emphasis === 'heavy';
+    const heavy = item.emphasis === 'heavy' || item.emphasis === 'test';
     return (
         <span className="flex items-start gap-1.5">
             <SkillMark skill={item.skill} heavy={heavy} />
             <span className="min-w-0 leading-tight">
                 <span className={clsx('block text-sm', heavy && 'font-bold')}>
-                    {shortly(item)} <span className="figure">{item.own_reps}</span>
+                    {shortly(item)} {item.own_reps > 0 && <span className="figure">{item.own_reps}</span>}
                 </span>
                 {item.begins && <span className="line-clamp-2 text-xs">New: {item.rung}</span>}
             </span>
