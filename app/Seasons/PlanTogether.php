@@ -6,6 +6,7 @@ namespace App\Seasons;
 
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
+use App\Gates\Placement;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
@@ -34,7 +35,7 @@ final class PlanTogether
      */
     public function drafts(Athlete $athlete, array $given, Day $today): array
     {
-        $open = Season::openOf($athlete)->with('squad')->get()->keyBy('ladder');
+        $open = collect(self::open($athlete))->keyBy('ladder');
         $left = $open->keys()->diff(array_column($given['skills'], 'ladder'))->filter(
             fn (string $ladder): bool => ! $today->isAfter($open[$ladder]->goalOn()),
         );
@@ -58,11 +59,22 @@ final class PlanTogether
     }
 
     /** @param  non-empty-list<Season>  $seasons  in the coach's order */
-    public function plan(array $seasons, AthleteDay $day): SkillsPlan
+    public function plan(array $seasons, Day $today): SkillsPlan
     {
         $sharing = $seasons[0]->evenly ? Sharing::Evenly : Sharing::InOrder;
 
-        return $this->ahead->together($seasons, $sharing, $day);
+        return $this->ahead->together($seasons, $sharing, new AthleteDay($seasons[0]->athlete, $today, $seasons[0]->squad));
+    }
+
+    /** @return list<Season> those that are open on a ladder the athlete stands on, in the coach's order */
+    public static function open(Athlete $athlete): array
+    {
+        $stoodOn = Placement::standing()->where('athlete_id', $athlete->id)->select('ladder');
+
+        return array_values(
+            Season::openOf($athlete)->with('squad')->whereIn('ladder', $stoodOn)
+                ->orderBy('place')->orderBy('created_at')->orderBy('id')->get()->all(),
+        );
     }
 
     /**
@@ -76,7 +88,7 @@ final class PlanTogether
         $versions = array_column($given['skills'], 'version', 'ladder');
         $this->refuseChanged($athlete, $versions);
         $seasons = $this->drafts($athlete, $given, $today);
-        $plan = $this->plan($seasons, new AthleteDay($athlete, $today));
+        $plan = $this->plan($seasons, $today);
         $leads = array_map(fn (SkillPlan $skill): ?array => $skill->leads, $plan->skills);
         Alone::with($athlete->id, function () use ($athlete, $seasons, $leads, $plan, $versions, $by, $today): void {
             $this->refuseChanged($athlete, $versions);

@@ -50,13 +50,13 @@ final class SkillsScreen
     /** @param  array{evenly: bool, skills: list<array<string, mixed>>}  $given  validated, or as they are kept */
     public function asked(Athlete $athlete, array $given, Day $today): SkillsView
     {
-        $day = new AthleteDay($athlete, $today);
         if ($given['skills'] === []) {
             return $this->nothing($athlete, $today);
         }
         $seasons = $this->together->drafts($athlete, $given, $today);
+        $day = new AthleteDay($athlete, $today, $seasons[0]->squad);
         $kept = array_filter($seasons, fn (Season $each): bool => ! $each->exists || $each->isDirty()) === [];
-        $plan = $this->together->plan($seasons, $day);
+        $plan = $this->together->plan($seasons, $today);
         $asKept = $kept && array_map(fn (SkillPlan $each): ?array => $each->leads, $plan->skills)
             === array_map(fn (Season $each): ?array => $each->leads, $seasons);
         $taken = array_column($given['skills'], 'ladder');
@@ -104,14 +104,14 @@ final class SkillsScreen
     /** @return array{evenly: bool, skills: list<array<string, mixed>>} as it is kept; with no season open, every ladder that is stood on */
     private function given(Athlete $athlete, Day $today): array
     {
-        $open = Season::openOf($athlete)->orderBy('place')->orderBy('created_at')->orderBy('id')->get();
-        $skills = $open->map(fn (Season $each): array => [
+        $open = PlanTogether::open($athlete);
+        $skills = array_map(fn (Season $each): array => [
             'ladder' => $each->ladder, 'version' => $each->version, 'goal_rung' => $each->goal_rung, 'goal_on' => $each->goalOn()->iso(),
             'weekdays' => $each->weekdays, 'minutes' => $each->minutes,
-        ])->all();
+        ], $open);
 
-        return $skills !== []
-            ? ['evenly' => $open[0]->evenly, 'skills' => array_values($skills)]
+        return $open !== []
+            ? ['evenly' => $open[0]->evenly, 'skills' => $skills]
             : ['evenly' => false, 'skills' => $this->toStartWith($athlete, $today)];
     }
 

@@ -71,7 +71,7 @@ export function SkillsAsk({
                     </li>
                 ))}
             </ol>
-            <div className="flex flex-wrap items-center gap-x-6 gap-y-2 py-2.5">
+            <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2 py-2.5">
                 {asked.skills.length > 1 && (
                     <Sharing
                         evenly={asked.evenly}
@@ -114,7 +114,7 @@ function Order({
             {editable && at > 0 && (
                 <button
                     type="button"
-                    className="grid size-7 place-items-center hover:bg-line"
+                    className="no-print grid size-7 place-items-center hover:bg-line"
                     aria-label={`${name} earlier`}
                     onClick={() => onUp(at)}
                 >
@@ -124,7 +124,7 @@ function Order({
             {editable && at < last && (
                 <button
                     type="button"
-                    className="grid size-7 place-items-center hover:bg-line"
+                    className="no-print grid size-7 place-items-center hover:bg-line"
                     aria-label={`${name} later`}
                     onClick={() => onUp(at + 1)}
                 >
@@ -169,7 +169,7 @@ function Wanted({
     const rungs = of?.rungs ?? [];
     const stands = rungs.findIndex((each) => each.id === of?.current_rung);
     return (
-        <div className="flex flex-wrap items-end gap-x-4 gap-y-1.5">
+        <div className="no-print flex flex-wrap items-end gap-x-4 gap-y-1.5">
             <Labelled label="Goal rung" tight>
                 <select
                     className="field w-48"

@@ -51,7 +51,7 @@ export function SkillsScreen() {
 
 function Together({ kept }: { kept: Skills }) {
     const me = useMe();
-    const { plan, asked, set, changed, waiting, problem, save } = useTogether(kept);
+    const { plan, asked, set, undo, changed, waiting, problem, save } = useTogether(kept);
     const add = (ladder: string): void =>
         set({
             ...asked,
@@ -68,8 +68,14 @@ function Together({ kept }: { kept: Skills }) {
             ],
         });
     return (
-        <main className="px-4 pb-10 sm:px-6">
-            <Header plan={plan} maySave={me.decides && (changed || !plan.kept)} waiting={waiting} onSave={save} />
+        <main className="one-page px-4 pb-10 sm:px-6 print:[zoom:0.54]">
+            <Header
+                plan={plan}
+                maySave={me.decides && (changed || !plan.kept)}
+                waiting={waiting}
+                onUndo={undo}
+                onSave={save}
+            />
             <Notice problem={problem} />
             {plan.skills.length === 0 && (
                 <p className="border-t-2 border-ink py-8 text-soft">
@@ -111,6 +117,7 @@ function useTogether(kept: Skills) {
     const queries = useQueryClient();
     const start = askedOf(kept);
     const [asked, setAsked] = useState(start);
+    const [past, setPast] = useState<Asked[]>([]);
     const [refused, setRefused] = useState<unknown>(null);
     const changed = JSON.stringify(asked) !== JSON.stringify(start);
     const athleteId = kept.athlete.id;
@@ -124,8 +131,17 @@ function useTogether(kept: Skills) {
     });
     const set = (now: Asked): void => {
         setRefused(null);
+        setPast([...past, asked]);
         setAsked(now);
     };
+    const last = past.at(-1);
+    const undo =
+        last === undefined
+            ? null
+            : (): void => {
+                  setAsked(last);
+                  setPast(past.slice(0, -1));
+              };
     const save = async (): Promise<void> => {
         try {
             const answer = await api('PUT', `/api/athletes/${athleteId}/skills`, asked);
@@ -139,6 +155,7 @@ function useTogether(kept: Skills) {
         plan: changed ? (draft.data ?? kept) : kept,
         asked,
         set,
+        undo,
         changed,
         waiting: changed && draft.isFetching,
         problem: refused ?? (changed ? draft.error : null),
@@ -150,11 +167,13 @@ function Header({
     plan,
     maySave,
     waiting,
+    onUndo,
     onSave,
 }: {
     plan: Skills;
     maySave: boolean;
     waiting: boolean;
+    onUndo: (() => void) | null;
     onSave: () => Promise<void>;
 }) {
     return (
@@ -172,8 +191,21 @@ function Header({
             <p role="status" className="label pb-2">
                 {waiting ? 'Simulating every day…' : ''}
             </p>
+            {onUndo && (
+                <button type="button" className="no-print btn btn-quiet" onClick={onUndo}>
+                    Undo
+                </button>
+            )}
+            <button type="button" className="no-print btn" onClick={() => window.print()}>
+                Print
+            </button>
             {maySave && plan.skills.length > 0 && (
-                <button type="button" className="btn btn-main" disabled={waiting} onClick={() => void onSave()}>
+                <button
+                    type="button"
+                    className="no-print btn btn-main"
+                    disabled={waiting}
+                    onClick={() => void onSave()}
+                >
                     {plan.skills.length === 1 ? 'Save this season' : `Save these ${plan.skills.length} seasons`}
                 </button>
             )}

@@ -46,7 +46,13 @@ function Shown({ tests }: { tests: Tests }) {
             </header>
             <Notice problem={problem} />
             {tests.tests.map((test) => (
-                <TestOf key={`${test.ladder_name} ${test.name}`} test={test} onKeep={keep} onTakeBack={takeBack} />
+                <TestOf
+                    key={`${test.ladder_name} ${test.name}`}
+                    athleteId={tests.athlete.id}
+                    test={test}
+                    onKeep={keep}
+                    onTakeBack={takeBack}
+                />
             ))}
             <section aria-label="Both sides" className="pt-5">
                 <h2 className="text-lg">Both sides</h2>
@@ -107,7 +113,17 @@ type Keep = (
         | { id: string; what: string; side: 'left' | 'right' | null; value: number; on: string },
 ) => Promise<boolean>;
 
-function TestOf({ test, onKeep, onTakeBack }: { test: Test; onKeep: Keep; onTakeBack: (id: string) => void }) {
+function TestOf({
+    athleteId,
+    test,
+    onKeep,
+    onTakeBack,
+}: {
+    athleteId: string;
+    test: Test;
+    onKeep: Keep;
+    onTakeBack: (id: string) => void;
+}) {
     const me = useMe();
     const id = useRef(newId());
     const jump = test.measures === 'jump_cm';
@@ -146,6 +162,15 @@ function TestOf({ test, onKeep, onTakeBack }: { test: Test; onKeep: Keep; onTake
                 {best && test.measured.length > 1 && (
                     <p className="text-sm text-soft">
                         Best: {n(best.value)} {test.unit}, {dayName(best.date)}
+                    </p>
+                )}
+                {me.decides && !jump && test.measured.length > 0 && (
+                    <p className="text-sm text-soft">
+                        A wrong one is taken back under{' '}
+                        <Link to="/athletes/$athleteId/intake" params={{ athleteId }} className="underline">
+                            Intake
+                        </Link>
+                        .
                     </p>
                 )}
                 {me.decides && (
