@@ -68,7 +68,7 @@ function Together({ kept }: { kept: Skills }) {
             ],
         });
     return (
-        <main className="one-page px-4 pb-10 sm:px-6 print:[zoom:0.54]">
+        <main className="one-page px-4 pb-10 sm:px-6 print:[zoom:0.58]!">
             <Header
                 plan={plan}
                 maySave={me.decides && (changed || !plan.kept)}
