@@ -135,7 +135,8 @@ final class AfterScreen
             counts: BlockCounts::of($sheet),
             corrections: Corrections::ofSheet($sheet, $user),
             entered_late: $sheet->trainingSession->entered_late,
-            was_test: $sheet->isTestDay(),
+            // One that waited held what was reached, which is judged.
+            was_test: $sheet->isTestDay() && $sheet->blocks->where('judged', true)->isEmpty(),
             may_correct: $user->can('plan', $sheet) && ! $open->isAhead() && $sheet->state !== Sheet::CALLED_OFF,
         );
     }

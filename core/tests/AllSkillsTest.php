@@ -193,6 +193,9 @@ final class AllSkillsTest extends TestCase
         $this->assertSame([[1, 8], [3, 10]], LeadDays::ranked([[1], [3]], $alone, Sharing::Evenly)[0]);
         // One day for two: they take turns.
         $this->assertSame([[2], [9]], LeadDays::ranked([[2], [2]], $one, Sharing::InOrder)[0]);
+        // Many skills and many days are no longer all looked at, and every skill still leads days of its own.
+        $many = LeadDays::ranked(array_fill(0, 4, range(1, 7)), array_fill(0, 4, array_fill(0, 4, true)), Sharing::Evenly)[0];
+        $this->assertEqualsCanonicalizing(range(1, 14), array_merge(...$many));
         // One day for three: somebody is left without.
         $this->assertSame([], LeadDays::ranked([[2], [2], [2]], array_fill(0, 3, [true, true, true]), Sharing::InOrder));
     }

@@ -112,11 +112,12 @@ final class TestDaysTest extends TestCase
         FitSheet::now($sheet->refresh());
         $this->assertNotContains('Longest throw, measured', $sheet->blocks()->pluck('title')->all());
         $this->getJson("/api/sheets/{$sheet->id}")->assertSee('it waits for the word Full');
-        $this->assertTrue($this->getJson("/api/sheets/{$sheet->id}/after")->json('was_test'));
+        $this->assertFalse($this->getJson("/api/sheets/{$sheet->id}/after")->json('was_test'));
         $nothing = ['reports' => [$this->report('none', null, 'muscle', 0)]];
         $this->postJson("/api/athletes/{$athlete->id}/reports", $nothing)->assertNoContent();
         FitSheet::now($sheet->refresh());
         $this->assertContains('Longest throw, measured', $sheet->blocks()->pluck('title')->all());
+        $this->assertTrue($this->getJson("/api/sheets/{$sheet->id}/after")->json('was_test'));
         // What is not judged is counted all the same.
         $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk();
         $this->getJson("/api/sessions/{$sheet->training_session_id}")->assertOk();

@@ -16,7 +16,7 @@ final class SkillsRequest extends FormRequest
     {
         return [
             'evenly' => ['required', 'boolean:strict'],
-            'skills' => ['required', 'array', 'min:1', 'max:6'],
+            'skills' => ['required', 'array', 'min:1', 'max:4'],
             'skills.*.ladder' => ['required', 'string', 'distinct', new KnownLadder($this->user()->workspace_id)],
             'skills.*.version' => ['present', 'nullable', 'integer:strict'],
             'skills.*.goal_rung' => ['present', 'nullable', 'string', 'max:80'],
@@ -34,7 +34,7 @@ final class SkillsRequest extends FormRequest
     {
         return [
             'skills.min' => 'Choose at least one skill.',
-            'skills.max' => 'At most six skills are planned together.',
+            'skills.max' => 'At most four skills are planned together.',
             'skills.*.weekdays.required' => 'Choose at least one training day for each skill.',
             'skills.*.weekdays.min' => 'Choose at least one training day for each skill.',
             'skills.*.minutes.between' => 'A session takes 1 to 240 minutes.',

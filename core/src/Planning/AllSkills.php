@@ -47,7 +47,7 @@ final class AllSkills
     /** @param  non-empty-list<SkillAsk>  $skills  in the coach's order */
     public static function plan(array $skills, Sharing $sharing, AthleteAhead $athlete): SkillsPlan
     {
-        return (new self($skills, $sharing, $athlete))->best(self::SIMULATED);
+        return (new self($skills, $sharing, $athlete))->best(self::SIMULATED, LeadDays::KEPT);
     }
 
     /**
@@ -57,7 +57,7 @@ final class AllSkills
      */
     public static function exhaustive(array $skills, Sharing $sharing, AthleteAhead $athlete): SkillsPlan
     {
-        return (new self($skills, $sharing, $athlete))->best(PHP_INT_MAX);
+        return (new self($skills, $sharing, $athlete))->best(PHP_INT_MAX, PHP_INT_MAX);
     }
 
     /**
@@ -73,9 +73,9 @@ final class AllSkills
         return $all->inOrder(array_map(fn (SkillAsk $skill): ?array => $skill->ask->together->leads, $skills), true);
     }
 
-    private function best(int $simulated): SkillsPlan
+    private function best(int $simulated, int $kept): SkillsPlan
     {
-        $ways = $this->ways();
+        $ways = $this->ways($kept);
         $tried = array_map($this->simulated(...), array_slice($ways, 0, $simulated));
         $sharing = $this->sharing;
         usort($tried, fn (array $a, array $b): int => SkillsPlan::worth($b, $sharing) <=> SkillsPlan::worth($a, $sharing));
@@ -91,10 +91,10 @@ final class AllSkills
     }
 
     /** @return non-empty-list<list<list<int>|null>> days of a fortnight each skill leads, the most promising way first */
-    private function ways(): array
+    private function ways(int $kept): array
     {
         $weekdays = array_map(fn (SkillAsk $skill): array => $skill->ask->weekdays, $this->skills);
-        $ways = count($this->skills) === 1 ? [] : LeadDays::ranked($weekdays, $this->shares, $this->sharing);
+        $ways = count($this->skills) === 1 ? [] : LeadDays::ranked($weekdays, $this->shares, $this->sharing, $kept);
 
         return $ways === [] ? [array_fill(0, count($this->skills), null)] : $ways;
     }

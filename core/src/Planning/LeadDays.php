@@ -16,19 +16,36 @@ final class LeadDays
 
     private const WEEK_DAYS = 7;
 
+    /** So many ways are gone on with from one weekday to the next: four skills on seven days have 16,384, and far more where two take turns. */
+    public const KEPT = 120;
+
     /**
      * @param  non-empty-list<list<int>>  $weekdays  ISO weekdays each skill trains on, in the coach's order
      * @param  list<list<bool>>  $shares  whether a heavy day of one skill is one for the other
+     * @param  int  $kept  ways that are gone on with from one weekday to the next, the most promising ones
      * @return list<non-empty-list<list<int>>> days of a fortnight each skill leads, see Together, the most promising way first; none when a
      *         skill would be left without a day
      */
-    public static function ranked(array $weekdays, array $shares, Sharing $sharing): array
+    public static function ranked(array $weekdays, array $shares, Sharing $sharing, int $kept = self::KEPT): array
     {
-        $weekly = self::distinct(self::ways($weekdays, null), $shares, $sharing);
+        $of = fn (?int $turns): array => self::ways($weekdays, $turns, $shares, $sharing, $kept);
+        $weekly = self::distinct($of(null), $shares, $sharing);
         $isEnough = $weekly !== [] && $weekly[0][1][0] >= self::WEEKS;
-        $ways = $isEnough ? $weekly : self::distinct(self::takingTurns($weekdays), $shares, $sharing);
+        $turns = $isEnough ? [] : array_map($of, array_values(array_unique(array_merge(...$weekdays))));
+        $ways = $isEnough ? $weekly : self::distinct(array_merge([], ...$turns), $shares, $sharing);
 
-        return array_map(fn (array $way): array => $way[0], $ways);
+        return array_map(fn (array $way): array => array_map(self::inOrder(...), $way[0]), $ways);
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return list<int>
+     */
+    private static function inOrder(array $days): array
+    {
+        sort($days);
+
+        return $days;
     }
 
     /**
@@ -56,9 +73,10 @@ final class LeadDays
     /**
      * @param  non-empty-list<list<int>>  $weekdays
      * @param  int|null  $turns  the weekday on which two skills take turns; null: none
+     * @param  list<list<bool>>  $shares
      * @return list<non-empty-list<list<int>>>
      */
-    private static function ways(array $weekdays, ?int $turns): array
+    private static function ways(array $weekdays, ?int $turns, array $shares, Sharing $sharing, int $kept): array
     {
         $ways = [array_fill(0, count($weekdays), [])];
         $days = array_unique(array_merge(...$weekdays));
@@ -76,21 +94,12 @@ final class LeadDays
                     }
                 }
             }
-            $ways = $more;
+            $ways = count($more) <= $kept
+                ? $more
+                : array_slice(array_map(fn (array $way): array => $way[0], self::distinct($more, $shares, $sharing)), 0, $kept);
         }
 
         return array_values(array_filter($ways, fn (array $leads): bool => ! in_array([], $leads, true)));
-    }
-
-    /**
-     * @param  non-empty-list<list<int>>  $weekdays
-     * @return list<non-empty-list<list<int>>>
-     */
-    private static function takingTurns(array $weekdays): array
-    {
-        $ways = array_map(fn (int $day): array => self::ways($weekdays, $day), array_values(array_unique(array_merge(...$weekdays))));
-
-        return array_merge([], ...$ways);
     }
 
     /**
