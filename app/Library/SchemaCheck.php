@@ -17,6 +17,7 @@ final class SchemaCheck
         'skills.json' => 'skills',
         'objects.json' => 'objects',
         'doses.json' => 'doses',
+        'tests.json' => 'tests',
         'ladders/*.json' => 'ladder',
         'rule-sets/*.json' => 'rule-set',
     ];

@@ -54,6 +54,7 @@ final class LibraryTest extends TestCase
                 'figures.json',
                 'drills.json',
                 'doses.json',
+                'tests.json',
                 'ladders/javelin-throw.json',
                 'ladders/block-jump-landing.json',
             ] as $file
