@@ -43,7 +43,7 @@ final class TestsScreen
     private function tests(Athlete $athlete, TestTable $table, Day $today): array
     {
         $ladders = Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->pluck('ladder')->unique();
-        $mayBe = $this->library->doses()->at($athlete->ageOn($today))->hardest >= 1.0;
+        $mayBe = $this->library->doses()->at($athlete->ageOn($today))->askForFullEffort();
         $tests = [];
         foreach ($ladders->intersect($this->library->ladderIds()) as $id) {
             $ladder = $this->library->ladder($id);

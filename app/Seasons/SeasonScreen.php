@@ -135,7 +135,9 @@ final class SeasonScreen
             weekdays: $plan->ask->weekdays,
             minutes: $season->minutes,
             tests: $season->tests,
-            tested: $this->library->tests()->for($ladder->skill)?->name,
+            tested: $this->library->doses()->at($day->load->age)->askForFullEffort()
+                ? $this->library->tests()->for($ladder->skill)?->name
+                : null,
             moves: $season->moves === [] ? new \stdClass : $season->moves,
             off: $season->off,
             agreed_at: $season->exists ? $season->agreed_at : null,

@@ -159,7 +159,7 @@ final class PlanWording
                 $costs[] = "{$names[$at]}’s goal ".Wording::count(abs($later), 'day').($later > 0 ? ' later' : ' sooner');
             }
             if ($fewer !== 0) {
-                $costs[] = Wording::count(abs($fewer), 'rep')." of {$names[$at]} ".($fewer > 0 ? 'fewer' : 'more');
+                $costs[] = abs($fewer).($fewer > 0 ? ' fewer' : ' more').(abs($fewer) === 1 ? ' rep' : ' reps')." of {$names[$at]}";
             }
         }
 

@@ -38,7 +38,7 @@ final readonly class SeasonView
         public ?int $minutes,
         /** whether it has test days */
         public bool $tests,
-        /** what is measured on them; null: nothing of this skill is */
+        /** what is measured on them; null: nothing of this skill is, or not at this age */
         public ?string $tested,
         /** @var array<string, string>|\stdClass from day to day */
         public array|\stdClass $moves,

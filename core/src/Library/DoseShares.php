@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Tolerance;
 
 /** How much of what a ladder names somebody of one age does: shares of its repetitions, and the most effort. */
 final readonly class DoseShares
@@ -27,5 +28,11 @@ final readonly class DoseShares
         if ($hardest <= 0.0 || $hardest > 1.0) {
             throw new InvalidValue("An effort of {$hardest} is not above 0 and at most 1.");
         }
+    }
+
+    /** Whether anything at all is asked for at full effort. */
+    public function askForFullEffort(): bool
+    {
+        return Tolerance::atLeast($this->hardest, 1.0);
     }
 }

@@ -16,7 +16,7 @@ final class LeadDays
 
     private const WEEK_DAYS = 7;
 
-    /** So many ways are gone on with from one weekday to the next: four skills on seven days have 16,384, and far more where two take turns. */
+    /** So many ways are gone on with from one weekday to the next: four skills on seven days have 16,384, with turns far more. */
     public const KEPT = 120;
 
     /**

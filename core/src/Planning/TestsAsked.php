@@ -23,6 +23,6 @@ final readonly class TestsAsked
      */
     public function mayBeGiven(DoseShares $shares, float $reached): bool
     {
-        return Tolerance::atLeast($shares->hardest, 1.0) && Tolerance::atLeast($reached, $this->table->leastEffortBefore);
+        return $shares->askForFullEffort() && Tolerance::atLeast($reached, $this->table->leastEffortBefore);
     }
 }

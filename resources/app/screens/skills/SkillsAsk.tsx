@@ -74,6 +74,7 @@ export function SkillsAsk({
             <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2 py-2.5">
                 {asked.skills.length > 1 && (
                     <Sharing
+                        all={asked.skills.length > 2}
                         evenly={asked.evenly}
                         editable={editable}
                         onSet={(evenly) => onSet({ ...asked, evenly })}
@@ -223,10 +224,12 @@ function Outlook({ of }: { of: Skill | undefined }) {
 }
 
 function Sharing({
+    all,
     evenly,
     editable,
     onSet,
 }: {
+    all: boolean;
     evenly: boolean;
     editable: boolean;
     onSet: (evenly: boolean) => void;
@@ -237,7 +240,7 @@ function Sharing({
     ];
     return (
         <fieldset disabled={!editable} className="flex flex-wrap items-center gap-x-4">
-            <legend className="label float-left mr-4">Where they do not both fit</legend>
+            <legend className="label float-left mr-4">Where they do not {all ? 'all' : 'both'} fit</legend>
             {choices.map(([value, name]) => (
                 <label key={name} className="inline-flex min-h-10 items-center gap-2">
                     <input type="radio" name="sharing" checked={evenly === value} onChange={() => onSet(value)} />
