@@ -9,6 +9,7 @@ use Augendo\Core\Instant;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryProblem;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\LoadRecord;
@@ -29,6 +30,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class TestDaysTest extends TestCase
@@ -112,6 +114,38 @@ final class TestDaysTest extends TestCase
             ['javelin', 'float-serve', 'jump', 'pass'],
         );
         $this->assertSame(['longest_throw_m', 'reference_speed_ms', 'jump_cm', null], $names);
+    }
+
+    /** @return iterable<string, array{\Closure(\stdClass): mixed, string}> */
+    public static function mistakes(): iterable
+    {
+        yield 'days the wrong way round' => [fn ($file) => $file->every_days = [56, 42], '/every_days'];
+        yield 'one number of days' => [fn ($file) => $file->every_days = [42], '/every_days'];
+        yield 'a family nobody knows' => [fn ($file) => $file->tests[1]->families = ['swim'], '/tests/1/families/0'];
+        yield 'something nobody keeps' => [fn ($file) => $file->tests[0]->measures = 'mood', '/tests/0/measures'];
+        yield 'no attempt' => [fn ($file) => $file->tests[2]->attempts = 0, '/tests/2/attempts'];
+        yield 'a unit nobody reads' => [fn ($file) => $file->sides[0]->unit = 'stone', '/sides/0/unit'];
+        yield 'a misspelt key' => [fn ($file) => $file->side_differ = 0.2, '/side_differ'];
+    }
+
+    /** @param  \Closure(\stdClass): mixed  $break */
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_in_the_file_is_named_with_its_place(\Closure $break, string $path): void
+    {
+        $folder = sys_get_temp_dir().'/tests-'.bin2hex(random_bytes(6));
+        mkdir($folder);
+        $file = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/library/tests.json'));
+        $break($file);
+        file_put_contents("{$folder}/tests.json", json_encode($file));
+        try {
+            (new Library($folder))->tests();
+            $this->fail('It was read.');
+        } catch (LibraryProblem $problem) {
+            $this->assertSame(['tests.json', $path], [$problem->libraryFile, $problem->path]);
+        } finally {
+            unlink("{$folder}/tests.json");
+            rmdir($folder);
+        }
     }
 
     private function season(int $age, float $effort, ?Day $last, bool $asked = true, int $weeks = self::WEEKS): SeasonPlan
