@@ -42,6 +42,14 @@ final class FollowSessions implements ShouldQueue
         }
     }
 
+    /** The other open seasons of its athlete, which are planned around it, once what is being changed is kept. */
+    public static function ofOthers(Season $season): void
+    {
+        foreach (Season::openOf($season->athlete)->whereKeyNot($season->id)->where('waiting', false)->pluck('id') as $id) {
+            self::dispatch($id)->afterCommit();
+        }
+    }
+
     public function handle(Seasons $seasons): void
     {
         $season = Season::query()->with('athlete', 'squad.workspace')->find($this->seasonId);

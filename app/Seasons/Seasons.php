@@ -109,6 +109,7 @@ final class Seasons
             }
             $season->fill(['created_by' => $by->id]);
             $this->agree($season, $plan, $by->workspace->today());
+            FollowSessions::ofOthers($season);
             self::note($season, $by);
 
             return $season;
@@ -222,6 +223,7 @@ final class Seasons
         Alone::with($season->athlete_id, function () use ($season, $plan, $refuse, $by): void {
             $refuse();
             $this->agree($season, $plan, $by->workspace->today());
+            FollowSessions::ofOthers($season);
             Audit::of($by, $season->athlete, 'season changed', ['goal' => $season->goal_rung, 'on' => $season->goal_on]);
         });
     }
@@ -231,6 +233,7 @@ final class Seasons
         Alone::with($season->athlete_id, function () use ($season, $by): void {
             $season->update(['state' => 'closed', 'version' => $season->version + 1]);
             $this->takeOff($season, $by->workspace->today(), []);
+            FollowSessions::ofOthers($season);
             Audit::of($by, $season->athlete, 'season closed');
         });
     }

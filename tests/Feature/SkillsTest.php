@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
+use App\Seasons\FollowSessions;
 use App\Seasons\Season;
 use App\Sessions\Sheet;
 use Augendo\Core\Day;
 use Database\Factories\PlacementFactory;
+use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -102,6 +104,21 @@ final class SkillsTest extends TestCase
         // One of them opened by somebody else meanwhile is no new one.
         $this->putJson($this->address, $this->ask([self::JAVELIN, self::SERVE]))->assertStatus(409);
         $this->assertSame(2, Season::openOf($this->athlete)->count());
+    }
+
+    public function test_a_change_of_one_season_lets_the_others_follow(): void
+    {
+        $kept = $this->putJson($this->address, $this->ask([self::SERVE, self::JAVELIN]))->json();
+        [$serve, $javelin] = $kept['skills'];
+        Queue::fake([FollowSessions::class]);
+        $this->putJson("/api/seasons/{$serve['season_id']}", [
+            'version' => 1, 'goal_rung' => null, 'goal_on' => $serve['goal_on'], 'weekdays' => [1, 2, 3, 5], 'minutes' => null, 'moves' => [],
+            'off' => [],
+        ])->assertOk();
+        Queue::assertPushed(FollowSessions::class, 1);
+        Queue::assertPushed(fn (FollowSessions $job): bool => $job->seasonId === $javelin['season_id']);
+        $this->postJson("/api/seasons/{$serve['season_id']}/close")->assertNoContent();
+        Queue::assertPushed(FollowSessions::class, 2);
     }
 
     public function test_an_open_season_is_not_left_out_of_the_order(): void
