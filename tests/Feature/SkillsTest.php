@@ -112,8 +112,8 @@ final class SkillsTest extends TestCase
         [$serve, $javelin] = $kept['skills'];
         Queue::fake([FollowSessions::class]);
         $this->putJson("/api/seasons/{$serve['season_id']}", [
-            'version' => 1, 'goal_rung' => null, 'goal_on' => $serve['goal_on'], 'weekdays' => [1, 2, 3, 5], 'minutes' => null, 'moves' => [],
-            'off' => [],
+            'version' => 1, 'goal_rung' => null, 'goal_on' => $serve['goal_on'], 'weekdays' => [1, 2, 3, 5], 'minutes' => null,
+            'moves' => [], 'off' => [],
         ])->assertOk();
         Queue::assertPushed(FollowSessions::class, 1);
         Queue::assertPushed(fn (FollowSessions $job): bool => $job->seasonId === $javelin['season_id']);
