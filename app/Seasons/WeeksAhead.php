@@ -44,6 +44,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -121,7 +122,7 @@ final class WeeksAhead
     private function openWith(Season $season, AthleteDay $day, Day $today): array
     {
         $others = Season::openOf($season->athlete)
-            ->where('id', '!=', (string) $season->id)
+            ->when($season->exists, fn (Builder $others) => $others->whereKeyNot($season->id))
             ->where('ladder', '!=', $season->ladder)
             ->where('goal_on', '>=', $today->iso())
             ->get()
