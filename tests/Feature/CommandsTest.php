@@ -129,6 +129,7 @@ final class CommandsTest extends TestCase
     }
 
     /** Each step and the line that says it was run are kept together: whatever is interrupted, the next start goes on. */
+    #[Group('once'), Group('shape')]
     public function test_a_start_lets_requests_in_that_a_killed_restore_left_outside_and_nobody_elses(): void
     {
         Artisan::call('down');

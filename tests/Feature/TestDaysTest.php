@@ -14,6 +14,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\SetCost;
 use Augendo\Core\Load\WorkSet;
+use Augendo\Core\Planning\SeasonAsk;
 use Database\Factories\AthleteFactory;
 use Database\Factories\PlacementFactory;
 use Database\Factories\SheetBlockFactory;
@@ -92,8 +93,10 @@ final class TestDaysTest extends TestCase
     public function test_a_season_with_test_days_puts_one_on_the_calendar_and_on_the_day_it_waits_for_the_word_full(): void
     {
         $athlete = $this->ready();
+        // Never today: on the day itself a test waits for the word.
+        $days = array_map(fn (int $after): int => SeasonAsk::weekday($this->today->plus($after)->ordinal), [1, 3, 5]);
         $season = $this->postJson("/api/athletes/{$athlete->id}/seasons", [
-            'ladder' => 'javelin-throw', 'goal_rung' => null, 'goal_on' => $this->today->plus(84)->iso(), 'weekdays' => [1, 3, 5],
+            'ladder' => 'javelin-throw', 'goal_rung' => null, 'goal_on' => $this->today->plus(84)->iso(), 'weekdays' => $days,
             'minutes' => null, 'moves' => [], 'off' => [], 'tests' => true,
         ])->assertOk()->json();
         $this->assertSame([true, 'longest throw'], [$season['tests'], $season['tested']]);
