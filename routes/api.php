@@ -191,7 +191,6 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('retire', [RosterController::class, 'retire'])->can('decide', 'athlete');
         Route::post('come-back', [RosterController::class, 'comeBack'])->can('decide', 'athlete');
         Route::get('tests', [TestsController::class, 'show'])->can('view', 'athlete');
-        Route::post('tests/marks', [TestsController::class, 'mark'])->can('decide', 'athlete');
         Route::post('tests/measures', [TestsController::class, 'measure'])->can('decide', 'athlete');
         Route::post('tests/measures/{id}/withdraw', [TestsController::class, 'withdraw'])->whereUuid('id')
             ->can('decide', 'athlete');

@@ -170,7 +170,7 @@ final class Roster
             }
             $athlete->update(['retired_on' => $lastDay->iso()]);
             DB::table('athlete_squad')->where('athlete_id', $athlete->id)->update(['left_on' => $lastDay->iso()]);
-            foreach (Season::query()->where('athlete_id', $athlete->id)->where('state', 'open')->get() as $season) {
+            foreach (Season::openOf($athlete)->get() as $season) {
                 app(Seasons::class)->close($season, $by);
             }
             $this->takeOff($athlete->sheets(), $by->workspace->today());

@@ -6,31 +6,18 @@ namespace App\Athletes;
 
 use App\Athletes\Answers\TestsView;
 use App\Athletes\Requests\BodyMeasureRequest;
-use App\Athletes\Requests\MarkRequest;
 use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 final class TestsController
 {
-    public function __construct(
-        private readonly TestsScreen $screen,
-        private readonly BodyMeasures $measures,
-        private readonly Measurements $marks,
-    ) {}
+    public function __construct(private readonly TestsScreen $screen, private readonly BodyMeasures $measures) {}
 
     #[Answers(TestsView::class)]
     public function show(Request $request, Athlete $athlete): JsonResponse
     {
         return response()->json($this->screen->view($athlete, $request->user()->workspace->today()));
-    }
-
-    #[Answers(TestsView::class)]
-    public function mark(MarkRequest $request, Athlete $athlete): JsonResponse
-    {
-        $this->marks->mark($athlete, $request->validated(), $request->user());
-
-        return $this->show($request, $athlete);
     }
 
     #[Answers(TestsView::class)]

@@ -273,7 +273,7 @@ final class Ladders extends VersionedDocuments
                 }
                 if (
                     PlayReturn::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists()
-                    || Season::query()->where('athlete_id', $athlete->id)->where('ladder', $from)->where('state', 'open')->exists()
+                    || Season::openOf($athlete)->where('ladder', $from)->exists()
                 ) {
                     $said[] = "{$athlete->given_name} stays: a return or a season is open on the old ladder.";
 
@@ -322,11 +322,7 @@ final class Ladders extends VersionedDocuments
                 ->orderByDesc('entered_at')
                 ->orderByDesc('id')
                 ->value('rung');
-            $goal = Season::query()
-                ->where('athlete_id', $athlete->id)
-                ->where('ladder', $next->id)
-                ->where('state', 'open')
-                ->value('goal_rung');
+            $goal = Season::openOf($athlete)->where('ladder', $next->id)->value('goal_rung');
             foreach (array_filter([$rung, $goal]) as $id) {
                 if ($next->rung($id) === null) {
                     $held[] = "{$athlete->given_name} "

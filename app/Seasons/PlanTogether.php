@@ -15,7 +15,6 @@ use App\Records\Audit;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Planning\Sharing;
-use Augendo\Core\Planning\SkillPlan;
 use Augendo\Core\Planning\SkillsPlan;
 
 /** All skills of one athlete in one plan: a season each, in the coach's order, with the days each of them may be heavy on. */
@@ -89,7 +88,7 @@ final class PlanTogether
         $this->refuseChanged($athlete, $versions);
         $seasons = $this->drafts($athlete, $given, $today);
         $plan = $this->plan($seasons, $today);
-        $leads = array_map(fn (SkillPlan $skill): ?array => $skill->leads, $plan->skills);
+        $leads = $plan->leads();
         Alone::with($athlete->id, function () use ($athlete, $seasons, $leads, $plan, $versions, $by, $today): void {
             $this->refuseChanged($athlete, $versions);
             foreach ($seasons as $at => $season) {

@@ -118,7 +118,7 @@ final class Seasons
 
     private static function hasOpen(Athlete $athlete, string $ladder): bool
     {
-        return Season::query()->where('athlete_id', $athlete->id)->where('ladder', $ladder)->where('state', 'open')->exists();
+        return Season::openOf($athlete)->where('ladder', $ladder)->exists();
     }
 
     private static function note(Season $season, User $by): void

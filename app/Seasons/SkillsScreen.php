@@ -6,9 +6,9 @@ namespace App\Seasons;
 
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
-use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
 use App\Gates\Placement;
+use App\Seasons\Answers\OtherSkillView;
 use App\Seasons\Answers\SkillsDayView;
 use App\Seasons\Answers\SkillSeasonView;
 use App\Seasons\Answers\SkillsItemView;
@@ -21,6 +21,8 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Planning\AllSkills;
+use Augendo\Core\Planning\SeasonAsk;
 use Augendo\Core\Planning\SeasonDay;
 use Augendo\Core\Planning\SkillPlan;
 use Augendo\Core\Planning\SkillsPlan;
@@ -29,14 +31,6 @@ use Augendo\Core\Planning\WeeklyDays;
 /** What each skill gets of one arm: days, heavy ones, repetitions, and what each gives up for the others. */
 final class SkillsScreen
 {
-    private const WEEKS_TO_START_WITH = 12;
-
-    /** What is asked before anybody has chosen: three days, two apart. */
-    private const WEEKDAYS_TO_START_WITH = [1, 3, 5];
-
-    /** Rungs ahead that are asked for before anybody has chosen. */
-    private const RUNGS_TO_START_WITH = 2;
-
     private const WEEK_DAYS = 7;
 
     public function __construct(private readonly Library $library, private readonly PlanTogether $together) {}
@@ -50,48 +44,40 @@ final class SkillsScreen
     /** @param  array{evenly: bool, skills: list<array<string, mixed>>}  $given  validated, or as they are kept */
     public function asked(Athlete $athlete, array $given, Day $today): SkillsView
     {
+        $others = $this->others($athlete, array_column($given['skills'], 'ladder'), $today);
         if ($given['skills'] === []) {
-            return $this->nothing($athlete, $today);
+            return $this->nothing($athlete, $others, $today);
         }
         $seasons = $this->together->drafts($athlete, $given, $today);
-        $day = new AthleteDay($athlete, $today, $seasons[0]->squad);
         $kept = array_filter($seasons, fn (Season $each): bool => ! $each->exists || $each->isDirty()) === [];
         $plan = $this->together->plan($seasons, $today);
-        $asKept = $kept && array_map(fn (SkillPlan $each): ?array => $each->leads, $plan->skills)
-            === array_map(fn (Season $each): ?array => $each->leads, $seasons);
-        $taken = array_column($given['skills'], 'ladder');
 
         return new SkillsView(
             athlete: Cards::athlete($athlete, $today),
             date: $today->iso(),
             evenly: $given['evenly'],
-            skills: array_map(
-                fn (int $at): SkillSeasonView => $this->skill($seasons[$at], $plan->skills[$at], $day),
-                array_keys($seasons),
-            ),
-            others: array_values(array_filter(
-                $this->ladders($athlete),
-                fn (NamedView $each): bool => ! in_array($each->id, $taken, true),
-            )),
-            kept: $asKept,
+            skills: array_map($this->skill(...), $seasons, $plan->skills),
+            others: $others,
+            kept: $kept && $plan->leads() === array_map(fn (Season $each): ?array => $each->leads, $seasons),
             chosen: PlanWording::chosen($plan),
             next_best: PlanWording::nextBest($plan, $this->names($seasons)),
-            undivided: count($seasons) > 1 && $plan->skills[0]->leads === null ? PlanWording::undivided() : null,
-            weeks: $this->weeks($plan, $day),
+            undivided: $plan->isUndivided() ? PlanWording::undivided() : null,
+            weeks: self::weeks($plan, $today),
             cautions: array_values(array_unique(array_merge(
                 ...array_map(fn (Season $each): array => $this->library->ladder($each->ladder)->cautions, $seasons),
             ))),
         );
     }
 
-    private function nothing(Athlete $athlete, Day $today): SkillsView
+    /** @param  list<OtherSkillView>  $others */
+    private function nothing(Athlete $athlete, array $others, Day $today): SkillsView
     {
         return new SkillsView(
             athlete: Cards::athlete($athlete, $today),
             date: $today->iso(),
             evenly: false,
             skills: [],
-            others: $this->ladders($athlete),
+            others: $others,
             kept: false,
             chosen: '',
             next_best: null,
@@ -105,42 +91,37 @@ final class SkillsScreen
     private function given(Athlete $athlete, Day $today): array
     {
         $open = PlanTogether::open($athlete);
-        $skills = array_map(fn (Season $each): array => [
-            'ladder' => $each->ladder, 'version' => $each->version, 'goal_rung' => $each->goal_rung, 'goal_on' => $each->goalOn()->iso(),
-            'weekdays' => $each->weekdays, 'minutes' => $each->minutes,
-        ], $open);
+        if ($open === []) {
+            $asked = array_map(fn (OtherSkillView $each): array => [
+                'ladder' => $each->ladder, 'version' => null, 'goal_rung' => $each->goal_rung, 'goal_on' => $each->goal_on,
+                'weekdays' => $each->weekdays, 'minutes' => null,
+            ], $this->others($athlete, [], $today));
 
-        return $open !== []
-            ? ['evenly' => $open[0]->evenly, 'skills' => $skills]
-            : ['evenly' => false, 'skills' => $this->toStartWith($athlete, $today)];
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function toStartWith(Athlete $athlete, Day $today): array
-    {
-        $asked = [];
-        foreach ($this->ladders($athlete) as $ladder) {
-            $of = $this->library->ladder($ladder->id);
-            $placement = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)
-                ->orderByDesc('entered_at')->firstOrFail();
-            $at = (int) $of->position($placement->rung) + self::RUNGS_TO_START_WITH;
-            $asked[] = [
-                'ladder' => $ladder->id, 'version' => null, 'goal_rung' => $of->rungs[min(count($of->rungs) - 1, $at)]->id,
-                'goal_on' => $today->plus(self::WEEK_DAYS * self::WEEKS_TO_START_WITH)->iso(),
-                'weekdays' => self::WEEKDAYS_TO_START_WITH, 'minutes' => null,
-            ];
+            return ['evenly' => false, 'skills' => array_slice($asked, 0, AllSkills::MOST)];
         }
 
-        return $asked;
+        return ['evenly' => $open[0]->evenly, 'skills' => array_map(fn (Season $each): array => [
+            'ladder' => $each->ladder, 'version' => $each->version, 'goal_rung' => $each->goal_rung, 'goal_on' => $each->goalOn()->iso(),
+            'weekdays' => $each->weekdays, 'minutes' => $each->minutes,
+        ], $open)];
     }
 
-    /** @return list<NamedView> ladders the athlete stands on whose file can be read */
-    private function ladders(Athlete $athlete): array
+    /**
+     * @param  list<string>  $taken  ladders that are planned already
+     * @return list<OtherSkillView> others the athlete stands on whose file can be read
+     */
+    private function others(Athlete $athlete, array $taken, Day $today): array
     {
-        $ids = Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->pluck('ladder')->unique();
+        $rungs = Placement::standing()->where('athlete_id', $athlete->id)->whereNotIn('ladder', $taken)
+            ->orderBy('entered_at')->orderBy('id')->pluck('rung', 'ladder');
+        $others = [];
+        foreach ($rungs->only($this->library->ladderIds()) as $id => $rung) {
+            $ladder = $this->library->ladder($id);
+            $ask = SeasonAsk::toStartWith($today, $ladder, $rung);
+            $others[] = new OtherSkillView($id, $ladder->name, $ask->goalRung, $ask->goalDay->iso(), $ask->weekdays);
+        }
 
-        return $ids->intersect($this->library->ladderIds())
-            ->map(fn (string $id): NamedView => new NamedView($id, $this->library->ladder($id)->name))->values()->all();
+        return $others;
     }
 
     /**
@@ -152,7 +133,7 @@ final class SkillsScreen
         return array_map(fn (Season $each): string => $this->library->ladder($each->ladder)->name, $seasons);
     }
 
-    private function skill(Season $season, SkillPlan $of, AthleteDay $day): SkillSeasonView
+    private function skill(Season $season, SkillPlan $of): SkillSeasonView
     {
         $ladder = $this->library->ladder($season->ladder);
         $held = [];
@@ -166,7 +147,7 @@ final class SkillsScreen
             season_id: $season->exists ? $season->id : null,
             version: $season->exists ? $season->version : null,
             rungs: array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
-            current_rung: $day->ladders->placementsOf($season->athlete)[$ladder->id]->rung,
+            current_rung: $of->skill->standing->rung,
             goal_rung: $season->goal_rung,
             goal_on: $season->goalOn()->iso(),
             weekdays: $season->weekdays,
@@ -181,15 +162,20 @@ final class SkillsScreen
     }
 
     /** @return list<SkillsWeekView> from the week of today to the last goal */
-    private function weeks(SkillsPlan $plan, AthleteDay $day): array
+    private static function weeks(SkillsPlan $plan, Day $today): array
     {
+        $planned = $plan->byDay();
+        $beside = [];
+        foreach ($plan->beside as $set) {
+            $beside[$set->day][] = $set;
+        }
         $last = max(array_map(fn (SkillPlan $each): int => $each->plan->ask->goalDay->ordinal, $plan->skills));
         $weeks = [];
-        for ($monday = WeeklyDays::monday($day->on); $monday->ordinal <= $last; $monday = $monday->plus(self::WEEK_DAYS)) {
-            $days = array_map(
-                fn (int $after): SkillsDayView => $this->day($plan, $monday->plus($after), $day),
-                range(0, self::WEEK_DAYS - 1),
-            );
+        for ($monday = WeeklyDays::monday($today); $monday->ordinal <= $last; $monday = $monday->plus(self::WEEK_DAYS)) {
+            $days = [];
+            for ($on = $monday; $on->daysSince($monday) < self::WEEK_DAYS; $on = $on->plus(1)) {
+                $days[] = self::day($on, $planned[$on->ordinal] ?? [], $beside[$on->ordinal] ?? []);
+            }
             $first = $plan->skills[0]->plan;
             $weeks[] = new SkillsWeekView(
                 number: count($weeks) + 1,
@@ -218,25 +204,17 @@ final class SkillsScreen
         return $units;
     }
 
-    private function day(SkillsPlan $plan, Day $on, AthleteDay $day): SkillsDayView
+    /**
+     * @param  array<int, SeasonDay>  $planned  by place of the skill in the order; a match is in each of them
+     * @param  list<CostedSet>  $sets  planned beside all of them
+     */
+    private static function day(Day $on, array $planned, array $sets): SkillsDayView
     {
-        $items = $fullest = [];
-        $match = null;
-        foreach ($plan->skills as $skill => $of) {
-            foreach ($of->plan->days as $each) {
-                if (! $each->day->equals($on)) {
-                    continue;
-                }
-                if ($each->match !== null) {
-                    $match ??= $each;
-                } else {
-                    $items[] = self::item($skill, $each);
-                }
-                $fullest = $each->fullest === null ? $fullest : [...$fullest, $each->fullest];
-            }
-        }
-        $sets = array_values(array_filter($plan->beside, fn (CostedSet $set): bool => $set->day === $on->ordinal));
-        $state = LimitState::fullest($fullest);
+        $matches = array_values(array_filter($planned, fn (SeasonDay $each): bool => $each->match !== null));
+        $match = $matches[0] ?? null;
+        $sessions = array_filter($planned, fn (SeasonDay $each): bool => $each->match === null);
+        $items = array_map(self::item(...), array_keys($sessions), $sessions);
+        $state = LimitState::fullest(array_values(array_filter(array_map(fn (SeasonDay $each): ?LimitState => $each->fullest, $planned))));
 
         return new SkillsDayView(
             date: $on->iso(),
@@ -257,6 +235,7 @@ final class SkillsScreen
             rung: $day->rung?->name,
             emphasis: (string) $day->emphasis?->value,
             emphasis_name: $day->emphasis === null ? '' : PlanWording::emphasis($day->emphasis),
+            heavy: $day->emphasis?->isHeavy() === true,
             own_reps: $day->ownReps(),
             begins: $day->begins,
             arm: $day->cost('arm'),

@@ -13,6 +13,7 @@ use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Library\TestProtocol;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
@@ -25,7 +26,6 @@ use Augendo\Core\Planning\SessionBuilder;
 use Augendo\Core\Planning\SessionFrame;
 use Augendo\Core\Planning\Trim;
 use Augendo\Core\Planning\Weave;
-use Augendo\Core\Readiness\Word;
 use Augendo\Core\Returning\StageRung;
 use Augendo\Core\Returning\StepAsked;
 use Augendo\Core\Stations\Room;
@@ -233,7 +233,7 @@ final class FitSheet
         $protocol = $this->library->tests()->for($this->open->ladder()->skill);
         $word = $this->open->readiness()->forWork($rung->loadedChannels(), $this->open->athlete->throwing_side->value);
 
-        return $protocol === null || ! $this->open->isAhead() && $word !== Word::Full
+        return $protocol === null || ! $this->open->isAhead() && ! TestProtocol::isGiven($word)
             ? [$this->paced($rung), [SheetNote::testWaits($word)], null, null]
             : [$protocol->asRung($rung), [SheetNote::emphasis(Emphasis::Test)], null, null];
     }

@@ -200,6 +200,26 @@ final class AllSkillsTest extends TestCase
         $this->assertSame([], LeadDays::ranked([[2], [2], [2]], array_fill(0, 3, [true, true, true]), Sharing::InOrder));
     }
 
+    public function test_before_anybody_has_chosen_two_rungs_up_are_asked_for_in_twelve_weeks_and_never_past_the_top(): void
+    {
+        $from = Day::of(self::FROM);
+        $ladder = $this->library->ladder(self::SERVE);
+        $ask = SeasonAsk::toStartWith($from, $ladder, $ladder->rungs[1]->id);
+        $this->assertSame([$ladder->rungs[3]->id, 84], [$ask->goalRung, $ask->goalDay->daysSince($from)]);
+        $top = $ladder->rungs[count($ladder->rungs) - 1]->id;
+        $this->assertSame($top, SeasonAsk::toStartWith($from, $ladder, $top)->goalRung);
+    }
+
+    public function test_a_day_of_the_plan_holds_every_skill_in_the_coachs_order(): void
+    {
+        $plan = $this->plan([$this->skill(self::SERVE), $this->skill(self::JUMPS)]);
+        $byDay = $plan->byDay();
+        $this->assertSame([0, 1], array_keys($byDay[Day::of(self::FROM)->ordinal]));
+        $this->assertArrayNotHasKey(Day::of(self::FROM)->plus(1)->ordinal, $byDay);
+        $this->assertFalse($plan->isUndivided());
+        $this->assertFalse($this->plan([$this->skill(self::SERVE)])->isUndivided(), 'One skill shares with nobody.');
+    }
+
     public function test_a_session_that_was_moved_keeps_what_its_own_day_leads(): void
     {
         $monday = Day::of(self::FROM)->ordinal;

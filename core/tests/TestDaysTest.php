@@ -10,6 +10,7 @@ use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryProblem;
+use Augendo\Core\Library\TestProtocol;
 use Augendo\Core\Limits\LimitCalendar;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\LoadRecord;
@@ -30,6 +31,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\Readiness;
 use Augendo\Core\Readiness\Site;
 use Augendo\Core\Readiness\SorenessReport;
+use Augendo\Core\Readiness\Word;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -96,6 +98,12 @@ final class TestDaysTest extends TestCase
         $this->assertTrue($table->isDue($on, $on->plus(-42), true));
         $this->assertFalse($table->isDue($on, $on->plus(-55), false));
         $this->assertTrue($table->isDue($on, $on->plus(-56), false));
+    }
+
+    public function test_it_is_given_with_the_word_full_alone(): void
+    {
+        $given = array_filter(Word::cases(), TestProtocol::isGiven(...));
+        $this->assertSame([Word::Full], array_values($given));
     }
 
     public function test_a_side_is_behind_by_more_than_a_tenth_of_the_better_one(): void

@@ -174,7 +174,6 @@ final class AccessTest extends TestCase
         'PUT api/athletes/{athlete}/intake' => self::COACH,
         'POST api/athletes/{athlete}/intake/usual-week/confirm' => self::COACH,
         'GET api/athletes/{athlete}/tests' => self::EVERYBODY,
-        'POST api/athletes/{athlete}/tests/marks' => self::COACH,
         'POST api/athletes/{athlete}/tests/measures' => self::COACH,
         'POST api/athletes/{athlete}/tests/measures/{id}/withdraw' => self::COACH,
         'POST api/athletes/{athlete}/heights' => self::RECORDS,

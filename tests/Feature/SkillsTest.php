@@ -45,7 +45,7 @@ final class SkillsTest extends TestCase
         $this->assertFalse($look['kept']);
         $draft = $this->postJson("{$this->address}/draft", $this->ask([self::JAVELIN]))->assertOk()->json();
         $this->assertSame([self::JAVELIN], array_column($draft['skills'], 'ladder'));
-        $this->assertSame([self::SERVE], array_column($draft['others'], 'id'));
+        $this->assertSame([self::SERVE], array_column($draft['others'], 'ladder'));
         $this->assertNull($draft['skills'][0]['leads'], 'Alone any day may be heavy.');
         $this->assertSame(0, Season::openOf($this->athlete)->count());
     }

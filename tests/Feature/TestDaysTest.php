@@ -53,12 +53,14 @@ final class TestDaysTest extends TestCase
         ]);
         $this->assertStringContainsString('Not measured yet', $tests[0]['due']);
         $mark = ['skill' => 'javelin', 'longest_throw_m' => 38.5, 'reference_speed_ms' => null, 'measured_on' => $this->today->iso()];
-        $after = $this->postJson("{$this->address}/marks", $mark)->assertOk()->json('tests.0');
+        $this->postJson("/api/athletes/{$this->athlete->id}/marks", $mark)->assertOk();
+        $after = $this->getJson($this->address)->json('tests.0');
         $this->assertSame(38.5, $after['measured'][0]['value']);
         $this->assertStringStartsWith('Due from', $after['due']);
         $this->assertFalse($after['lapsed']);
         // Nobody can say it of a day to come.
-        $this->postJson("{$this->address}/marks", ['measured_on' => $this->today->plus(1)->iso()] + $mark)->assertStatus(422);
+        $tomorrow = ['measured_on' => $this->today->plus(1)->iso()] + $mark;
+        $this->postJson("/api/athletes/{$this->athlete->id}/marks", $tomorrow)->assertStatus(422);
         $this->travel(220)->days();
         $late = $this->getJson($this->address)->json('tests.0');
         $this->assertTrue($late['lapsed']);

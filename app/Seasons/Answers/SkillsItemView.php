@@ -13,6 +13,8 @@ final readonly class SkillsItemView
         public ?string $rung,
         public string $emphasis,
         public string $emphasis_name,
+        /** whether what it loads needs its rest afterwards */
+        public bool $heavy,
         public int $own_reps,
         public bool $begins,
         public float $arm,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Seasons\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
-use App\Athletes\Answers\NamedView;
 
 /** All skills of an athlete in one plan. */
 final readonly class SkillsView
@@ -16,7 +15,7 @@ final readonly class SkillsView
         public bool $evenly,
         /** @var list<SkillSeasonView> in the coach's order */
         public array $skills,
-        /** @var list<NamedView> other ladders the athlete stands on */
+        /** @var list<OtherSkillView> other ladders the athlete stands on */
         public array $others,
         /** whether every season is kept as it is shown */
         public bool $kept,

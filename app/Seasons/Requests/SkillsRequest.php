@@ -6,6 +6,7 @@ namespace App\Seasons\Requests;
 
 use App\Http\CalendarDay;
 use App\Library\KnownLadder;
+use Augendo\Core\Planning\AllSkills;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** All skills of an athlete, in the coach's order. */
@@ -16,7 +17,7 @@ final class SkillsRequest extends FormRequest
     {
         return [
             'evenly' => ['required', 'boolean:strict'],
-            'skills' => ['required', 'array', 'min:1', 'max:4'],
+            'skills' => ['required', 'array', 'min:1', 'max:'.AllSkills::MOST],
             'skills.*.ladder' => ['required', 'string', 'distinct', new KnownLadder($this->user()->workspace_id)],
             'skills.*.version' => ['present', 'nullable', 'integer:strict'],
             'skills.*.goal_rung' => ['present', 'nullable', 'string', 'max:80'],
@@ -34,7 +35,7 @@ final class SkillsRequest extends FormRequest
     {
         return [
             'skills.min' => 'Choose at least one skill.',
-            'skills.max' => 'At most four skills are planned together.',
+            'skills.max' => 'At most '.AllSkills::MOST.' skills are planned together.',
             'skills.*.weekdays.required' => 'Choose at least one training day for each skill.',
             'skills.*.weekdays.min' => 'Choose at least one training day for each skill.',
             'skills.*.minutes.between' => 'A session takes 1 to 240 minutes.',

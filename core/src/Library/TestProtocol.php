@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\Load\Family;
+use Augendo\Core\Readiness\Word;
 
 /** How something is measured at full effort, the same way every time. */
 final readonly class TestProtocol
@@ -24,6 +25,12 @@ final readonly class TestProtocol
         public int $attempts,
         public int $restS,
     ) {}
+
+    /** A test is met fresh: on any word but Full it waits, for whoever has not checked in as well. */
+    public static function isGiven(Word $word): bool
+    {
+        return $word === Word::Full;
+    }
 
     /**
      * A test day put as a rung, so that it is fitted and counted like any other: the rung's warm-up and cool-down, the efforts before, the

@@ -17,6 +17,9 @@ final class AllSkills
     /** Ways of sharing the week out that are simulated. */
     public const SIMULATED = 3;
 
+    /** Skills that are planned together at most. */
+    public const MOST = 6;
+
     private const WEEK_DAYS = 7;
 
     /** @var array<int, SeasonPlan> each skill alone, as far as it was asked for */

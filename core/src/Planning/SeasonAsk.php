@@ -7,11 +7,18 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\CopiesItself;
 use Augendo\Core\Day;
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Library\Ladder;
 
 /** What a coach asks of a season: from when to when, on which days, up to which rung, around which matches. */
 final readonly class SeasonAsk
 {
     use CopiesItself;
+
+    private const RUNGS_TO_START_WITH = 2;
+
+    private const DAYS_TO_START_WITH = 84;
+
+    private const WEEKDAYS_TO_START_WITH = [1, 3, 5];
 
     /** @var list<int> ISO weekdays, 1 Monday to 7 Sunday, in order */
     public array $weekdays;
@@ -58,6 +65,14 @@ final readonly class SeasonAsk
         $weekdays = array_values(array_unique($weekdays));
         sort($weekdays);
         $this->weekdays = $weekdays;
+    }
+
+    /** What is asked before anybody has chosen: two rungs up in twelve weeks, on three days, two apart. */
+    public static function toStartWith(Day $from, Ladder $ladder, string $rung): self
+    {
+        $goal = min(count($ladder->rungs) - 1, (int) $ladder->position($rung) + self::RUNGS_TO_START_WITH);
+
+        return new self($from, $from->plus(self::DAYS_TO_START_WITH), self::WEEKDAYS_TO_START_WITH, $ladder->rungs[$goal]->id);
     }
 
     public function until(Day $goalDay): self

@@ -25,6 +25,31 @@ final readonly class SkillsPlan
         public int $simulated,
     ) {}
 
+    /** Whether there was no way to give every skill a heavy day of its own. */
+    public function isUndivided(): bool
+    {
+        return count($this->skills) > 1 && $this->skills[0]->leads === null;
+    }
+
+    /** @return list<list<int>|null> days of a fortnight each skill may be heavy on, see Together */
+    public function leads(): array
+    {
+        return array_map(fn (SkillPlan $skill): ?array => $skill->leads, $this->skills);
+    }
+
+    /** @return array<int, array<int, SeasonDay>> by ordinal of the day and place of the skill in the order */
+    public function byDay(): array
+    {
+        $byDay = [];
+        foreach ($this->skills as $at => $skill) {
+            foreach ($skill->plan->days as $day) {
+                $byDay[$day->day->ordinal][$at] = $day;
+            }
+        }
+
+        return $byDay;
+    }
+
     /**
      * What a plan is chosen by, the most important first; of two, the greater is the better.
      *

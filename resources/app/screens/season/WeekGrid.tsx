@@ -3,7 +3,7 @@ import { Link } from '@tanstack/react-router';
 import type { Season } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
 import { Opens } from '../../parts/Opens';
-import { WEEKDAYS } from '../../parts/Weekdays';
+import { WeekRow, WeeksTable } from '../../parts/WeeksTable';
 import { LabelledInput } from '../../parts/Labelled';
 import { clsx } from 'clsx';
 
@@ -35,57 +35,23 @@ export function WeekGrid({ season, ...acts }: { season: Season } & Acts) {
                     acts.onMove(String(event.active.id), String(event.over.id));
             }}
         >
-            <div className="relative overflow-x-auto">
-                <table className="w-full min-w-[62rem] table-fixed">
-                    <caption className="sr-only">The season by week and day</caption>
-                    <colgroup>
-                        <col className="w-[5.2rem]" />
-                        {WEEKDAYS.map((name) => (
-                            <col key={name} />
+            <WeeksTable caption="The season by week and day">
+                {season.weeks.map((week) => (
+                    <WeekRow key={week.monday} week={week} arm={<WeekTape week={week} widest={widest} />}>
+                        {week.days.map((day) => (
+                            <DayCell
+                                key={day.date}
+                                day={day}
+                                today={season.date}
+                                most={most}
+                                goal={day.date === season.goal_on}
+                                begins={day.kind !== 'session' || begins.has(day.date)}
+                                {...acts}
+                            />
                         ))}
-                        <col className="w-[13.5rem]" />
-                    </colgroup>
-                    <thead>
-                        <tr className="label text-left">
-                            <th className="py-1.5">Week</th>
-                            {WEEKDAYS.map((name) => (
-                                <th key={name} className="pl-2">
-                                    {name}
-                                </th>
-                            ))}
-                            <th className="pl-3">Arm units of the week</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {season.weeks.map((week) => (
-                            <tr key={week.monday} className="border-t border-line align-top">
-                                <th scope="row" className="py-1.5 text-left font-normal">
-                                    <span className="figure text-lg">{week.number}</span>
-                                    <span className="label block leading-tight">
-                                        {dayName(week.monday).replace(/^\w+ /, '')}
-                                        {week.lighter && <span className="block text-full">lighter</span>}
-                                        {week.fresh && <span className="block text-full">for the goal</span>}
-                                    </span>
-                                </th>
-                                {week.days.map((day) => (
-                                    <DayCell
-                                        key={day.date}
-                                        day={day}
-                                        today={season.date}
-                                        most={most}
-                                        goal={day.date === season.goal_on}
-                                        begins={day.kind !== 'session' || begins.has(day.date)}
-                                        {...acts}
-                                    />
-                                ))}
-                                <td className="py-1.5 pl-3">
-                                    <WeekTape week={week} widest={widest} />
-                                </td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
-            </div>
+                    </WeekRow>
+                ))}
+            </WeeksTable>
         </DndContext>
     );
 }

@@ -21,7 +21,7 @@ export function SkillsAsk({
     asked: Asked;
     editable: boolean;
     onSet: (asked: Asked) => void;
-    onAdd: (ladder: string) => void;
+    onAdd: (other: Skills['others'][number]) => void;
 }) {
     const change = (at: number, now: Partial<SkillAsked>): void =>
         onSet({ ...asked, skills: asked.skills.map((each, i) => (i === at ? { ...each, ...now } : each)) });
@@ -30,7 +30,7 @@ export function SkillsAsk({
         skills.splice(at - 1, 0, ...skills.splice(at, 1));
         onSet({ ...asked, skills });
     };
-    const others = plan.others.filter((each) => !asked.skills.some((skill) => skill.ladder === each.id));
+    const others = plan.others.filter((each) => !asked.skills.some((skill) => skill.ladder === each.ladder));
     return (
         <section aria-label="Skills in order">
             <ol>
@@ -82,8 +82,8 @@ export function SkillsAsk({
                 )}
                 {editable &&
                     others.map((each) => (
-                        <button key={each.id} type="button" className="opens" onClick={() => onAdd(each.id)}>
-                            Add {each.name}
+                        <button key={each.ladder} type="button" className="opens" onClick={() => onAdd(each)}>
+                            Add {each.ladder_name}
                         </button>
                     ))}
             </div>
@@ -93,7 +93,7 @@ export function SkillsAsk({
 
 const nameOf = (plan: Skills, ladder: string): string =>
     plan.skills.find((each) => each.ladder === ladder)?.ladder_name ??
-    plan.others.find((each) => each.id === ladder)?.name ??
+    plan.others.find((each) => each.ladder === ladder)?.ladder_name ??
     ladder;
 
 function Order({

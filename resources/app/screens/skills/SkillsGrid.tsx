@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import type { Skills } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
 import { Opens } from '../../parts/Opens';
-import { WEEKDAYS } from '../../parts/Weekdays';
+import { WeekRow, WeeksTable } from '../../parts/WeeksTable';
 import { SkillMark } from './SkillMark';
 
 type Week = Skills['weeks'][number];
@@ -14,50 +14,17 @@ export function SkillsGrid({ plan }: { plan: Skills }) {
     const widest = Math.max(1, ...plan.weeks.map((week) => week.arm));
     const names = plan.skills.map((each) => each.ladder_name);
     return (
-        <div className="relative overflow-x-auto">
-            <table className="w-full min-w-[62rem] table-fixed">
-                <caption className="sr-only">All skills by week and day</caption>
-                <colgroup>
-                    <col className="w-[5.2rem]" />
-                    {WEEKDAYS.map((name) => (
-                        <col key={name} />
+        <WeeksTable caption="All skills by week and day">
+            {plan.weeks.map((week) => (
+                <WeekRow key={week.monday} week={week} arm={<Shared week={week} widest={widest} names={names} />}>
+                    {week.days.map((day) => (
+                        <td key={day.date} className="py-1.5 pl-2">
+                            <DayOf day={day} names={names} />
+                        </td>
                     ))}
-                    <col className="w-[13.5rem]" />
-                </colgroup>
-                <thead>
-                    <tr className="label text-left">
-                        <th className="py-1.5">Week</th>
-                        {WEEKDAYS.map((name) => (
-                            <th key={name} className="pl-2">
-                                {name}
-                            </th>
-                        ))}
-                        <th className="pl-3">Arm units of the week</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {plan.weeks.map((week) => (
-                        <tr key={week.monday} className="border-t border-line align-top">
-                            <th scope="row" className="py-1.5 text-left font-normal">
-                                <span className="figure text-lg">{week.number}</span>
-                                <span className="label block leading-tight">
-                                    {dayName(week.monday).replace(/^\w+ /, '')}
-                                    {week.lighter && <span className="block text-full">lighter</span>}
-                                </span>
-                            </th>
-                            {week.days.map((day) => (
-                                <td key={day.date} className="py-1.5 pl-2">
-                                    <DayOf day={day} names={names} />
-                                </td>
-                            ))}
-                            <td className="py-1.5 pl-3">
-                                <Shared week={week} widest={widest} names={names} />
-                            </td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-        </div>
+                </WeekRow>
+            ))}
+        </WeeksTable>
     );
 }
 
@@ -91,12 +58,11 @@ const shortly = (item: Item): string => {
 };
 
 function ItemOf({ item }: { item: Item }) {
-    const heavy = item.emphasis === 'heavy' || item.emphasis === 'test';
     return (
         <span className="flex items-start gap-1.5">
-            <SkillMark skill={item.skill} heavy={heavy} />
+            <SkillMark skill={item.skill} heavy={item.heavy} />
             <span className="min-w-0 leading-tight">
-                <span className={clsx('block text-sm', heavy && 'font-bold')}>
+                <span className={clsx('block text-sm', item.heavy && 'font-bold')}>
                     {shortly(item)} {item.own_reps > 0 && <span className="figure">{item.own_reps}</span>}
                 </span>
                 {item.begins && <span className="line-clamp-2 text-xs">New: {item.rung}</span>}

@@ -2,7 +2,6 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Skills } from '../../api/client';
-import { plusDays } from '../../parts/days';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -21,8 +20,6 @@ export type SkillAsked = {
 
 /** What is asked of all of them, in the coach’s order. */
 export type Asked = { evenly: boolean; skills: SkillAsked[] };
-
-const WEEKS_TO_START_WITH = 12;
 
 const askedOf = (plan: Skills): Asked => ({
     evenly: plan.evenly,
@@ -52,20 +49,10 @@ export function SkillsScreen() {
 function Together({ kept }: { kept: Skills }) {
     const me = useMe();
     const { plan, asked, set, undo, changed, waiting, problem, save } = useTogether(kept);
-    const add = (ladder: string): void =>
+    const add = ({ ladder, goal_rung, goal_on, weekdays }: Skills['others'][number]): void =>
         set({
             ...asked,
-            skills: [
-                ...asked.skills,
-                {
-                    ladder,
-                    version: null,
-                    goal_rung: null,
-                    goal_on: plusDays(me.today, 7 * WEEKS_TO_START_WITH),
-                    weekdays: asked.skills[0]?.weekdays ?? [1, 3, 5],
-                    minutes: null,
-                },
-            ],
+            skills: [...asked.skills, { ladder, version: null, goal_rung, goal_on, weekdays, minutes: null }],
         });
     return (
         <main className="one-page px-4 pb-10 sm:px-6 print:[zoom:0.58]!">

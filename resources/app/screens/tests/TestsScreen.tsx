@@ -86,22 +86,24 @@ function useMeasuring(athleteId: string) {
         }
     };
     const keep: Keep = (what) =>
-        heard(() =>
-            'skill' in what
-                ? api('POST', `/api/athletes/${athleteId}/tests/marks`, {
-                      skill: what.skill as Work['skill'],
-                      longest_throw_m: what.measures === 'longest_throw_m' ? what.value : null,
-                      reference_speed_ms: what.measures === 'reference_speed_ms' ? what.value : null,
-                      measured_on: what.on,
-                  })
-                : api('POST', `/api/athletes/${athleteId}/tests/measures`, {
-                      id: what.id,
-                      what: what.what as BodyMeasure['what'],
-                      side: what.side,
-                      value: what.value,
-                      measured_on: what.on,
-                  }),
-        );
+        heard(async () => {
+            if (!('skill' in what)) {
+                return api('POST', `/api/athletes/${athleteId}/tests/measures`, {
+                    id: what.id,
+                    what: what.what as BodyMeasure['what'],
+                    side: what.side,
+                    value: what.value,
+                    measured_on: what.on,
+                });
+            }
+            await api('POST', `/api/athletes/${athleteId}/marks`, {
+                skill: what.skill as Work['skill'],
+                longest_throw_m: what.measures === 'longest_throw_m' ? what.value : null,
+                reference_speed_ms: what.measures === 'reference_speed_ms' ? what.value : null,
+                measured_on: what.on,
+            });
+            return api('GET', `/api/athletes/${athleteId}/tests`);
+        });
     const takeBack = (id: string): void =>
         void heard(() => api('POST', `/api/athletes/${athleteId}/tests/measures/${id}/withdraw`));
     return { problem, keep, takeBack };
@@ -125,26 +127,8 @@ function TestOf({
     onTakeBack: (id: string) => void;
 }) {
     const me = useMe();
-    const id = useRef(newId());
     const jump = test.measures === 'jump_cm';
     const [best] = [...test.measured].sort((a, b) => b.value - a.value);
-    const submit = (event: FormEvent<HTMLFormElement>): void => {
-        event.preventDefault();
-        const field = event.currentTarget;
-        const form = new FormData(field);
-        const value = figure(form, 'value');
-        if (value === null) return;
-        const on = typed(form, 'on');
-        void onKeep(
-            jump
-                ? { id: id.current, what: 'jump_cm', side: null, value, on }
-                : { skill: test.skill, measures: test.measures, value, on },
-        ).then((kept) => {
-            if (!kept) return;
-            id.current = newId();
-            field.reset();
-        });
-    };
     return (
         <section
             aria-label={`${test.ladder_name}: ${test.name}`}
@@ -173,20 +157,16 @@ function TestOf({
                         .
                     </p>
                 )}
-                {me.decides && (
-                    <form className="mt-2 flex flex-wrap items-end gap-2" onSubmit={submit}>
-                        <LabelledInput label={`Measured, ${test.unit}`} name="value" inputMode="decimal" required />
-                        <LabelledInput
-                            label="on"
-                            type="date"
-                            name="on"
-                            max={me.today}
-                            defaultValue={me.today}
-                            required
-                        />
-                        <button className="btn">Add</button>
-                    </form>
-                )}
+                <Measure
+                    label={`Measured, ${test.unit}`}
+                    onKeep={(value, on, id) =>
+                        onKeep(
+                            jump
+                                ? { id, what: 'jump_cm', side: null, value, on }
+                                : { skill: test.skill, measures: test.measures, value, on },
+                        )
+                    }
+                />
             </div>
         </section>
     );
@@ -194,51 +174,65 @@ function TestOf({
 
 function SideOf({ side, onKeep, onTakeBack }: { side: Side; onKeep: Keep; onTakeBack: (id: string) => void }) {
     const me = useMe();
-    const id = useRef(newId());
-    const submit = (event: FormEvent<HTMLFormElement>): void => {
-        event.preventDefault();
-        const field = event.currentTarget;
-        const form = new FormData(field);
-        const value = figure(form, 'value');
-        if (value === null) return;
-        const of = typed(form, 'side') === 'left' ? 'left' : 'right';
-        void onKeep({ id: id.current, what: side.id, side: of, value, on: typed(form, 'on') }).then((kept) => {
-            if (!kept) return;
-            id.current = newId();
-            field.reset();
-        });
-    };
     return (
         <section aria-label={side.name} className="border-b border-line py-3">
             <h3 className="text-base">{side.name}</h3>
             <p className="text-sm text-soft">{side.text}</p>
             {side.differs && <p className="border-l-4 border-reduced pl-2 font-bold">{side.differs}</p>}
             <List measured={side.measured} unit={side.unit} onTakeBack={me.decides ? onTakeBack : null} />
-            {me.decides && (
-                <form className="mt-2 flex flex-wrap items-end gap-2" onSubmit={submit}>
-                    <Labelled label="Side">
-                        <select className="field" name="side">
-                            <Options
-                                of={[
-                                    ['left', 'left'],
-                                    ['right', 'right'],
-                                ]}
-                            />
-                        </select>
-                    </Labelled>
-                    <LabelledInput
-                        label={side.unit}
-                        className="w-24"
-                        name="value"
-                        inputMode="decimal"
-                        aria-label={`${side.name}, ${side.unit}`}
-                        required
-                    />
-                    <LabelledInput label="on" type="date" name="on" max={me.today} defaultValue={me.today} required />
-                    <button className="btn">Add</button>
-                </form>
-            )}
+            <Measure
+                label={`${side.name}, ${side.unit}`}
+                bothSides
+                onKeep={(value, on, id, of) => onKeep({ id, what: side.id, side: of, value, on })}
+            />
         </section>
+    );
+}
+
+/** A figure and its day; sent again after an answer that got lost, it is the same one. */
+function Measure({
+    label,
+    bothSides = false,
+    onKeep,
+}: {
+    label: string;
+    bothSides?: boolean;
+    onKeep: (value: number, on: string, id: string, side: 'left' | 'right') => Promise<boolean>;
+}) {
+    const me = useMe();
+    const id = useRef(newId());
+    if (!me.decides) return null;
+    const submit = (event: FormEvent<HTMLFormElement>): void => {
+        event.preventDefault();
+        const field = event.currentTarget;
+        const form = new FormData(field);
+        const value = figure(form, 'value');
+        if (value === null) return;
+        const side = bothSides && typed(form, 'side') === 'left' ? 'left' : 'right';
+        void onKeep(value, typed(form, 'on'), id.current, side).then((kept) => {
+            if (!kept) return;
+            id.current = newId();
+            field.reset();
+        });
+    };
+    return (
+        <form className="mt-2 flex flex-wrap items-end gap-2" onSubmit={submit}>
+            {bothSides && (
+                <Labelled label="Side">
+                    <select className="field" name="side">
+                        <Options
+                            of={[
+                                ['left', 'left'],
+                                ['right', 'right'],
+                            ]}
+                        />
+                    </select>
+                </Labelled>
+            )}
+            <LabelledInput label={label} name="value" inputMode="decimal" required />
+            <LabelledInput label="on" type="date" name="on" max={me.today} defaultValue={me.today} required />
+            <button className="btn">Add</button>
+        </form>
     );
 }
 
