@@ -143,6 +143,19 @@ describe('what is answered', () => {
         },
     );
 
+    test('what was asked before a sign-in and is answered after it ends nothing', async () => {
+        const told = vi.fn();
+        client.signedOut.addEventListener('signed-out', told);
+        let answerLate: (response: Response) => void = () => undefined;
+        answer = () => new Promise((resolve) => (answerLate = resolve));
+        const asked = refused(client.api('GET', '/api/plan'));
+        answer = json(200, {});
+        await client.signIn('coach@saltmarsh.example', 'saltmarsh');
+        answerLate(new Response('{}', { status: 401 }));
+        expect((await asked).status).toBe(401);
+        expect(told).not.toHaveBeenCalled();
+    });
+
     test('when another person has signed in on this device the page begins anew', async () => {
         const told = vi.fn();
         client.signedOut.addEventListener('signed-out', told);

@@ -104,6 +104,9 @@ export class Problem extends Error {
 /** Told when the server says that nobody is signed in. */
 export const signedOut = new EventTarget();
 
+/** Grows with every sign-in: what was asked before one and is answered after it says nothing about now. */
+let signIns = 0;
+
 function csrfToken(): string {
     const cookie = document.cookie.split('; ').find((each) => each.startsWith('XSRF-TOKEN='));
     return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
@@ -165,6 +168,7 @@ async function ask(
 ): Promise<unknown> {
     let response: Response;
     let text: string;
+    const askedAfter = signIns;
     const speaksFor = linkToken === undefined && !SPEAKS_FOR_NOBODY.includes(path) ? personHere() : null;
     try {
         response = await fetch(path, {
@@ -183,11 +187,12 @@ async function ask(
     }
     const answer: unknown = text === '' ? null : safeJson(text);
     if (response.ok) return answer;
-    throw refusalOf(response.status, answer, linkToken === undefined && !ASKS_WHO_IS_HERE.includes(path));
+    const tellsWhoIsHere = linkToken === undefined && !ASKS_WHO_IS_HERE.includes(path) && askedAfter === signIns;
+    throw refusalOf(response.status, answer, tellsWhoIsHere);
 }
 
 /** What the server refuses, as it says it itself; a page that speaks for nobody any more is told so. */
-function refusalOf(status: number, answer: unknown, signedInBefore: boolean): Problem {
+function refusalOf(status: number, answer: unknown, tellsWhoIsHere: boolean): Problem {
     const said = (answer ?? {}) as {
         type?: string;
         title?: string;
@@ -197,7 +202,7 @@ function refusalOf(status: number, answer: unknown, signedInBefore: boolean): Pr
     };
     // Another person signed in on this device: this page speaks for nobody any more.
     if (said.code === 'other_person') window.location.reload();
-    else if (status === 401 && signedInBefore) signedOut.dispatchEvent(new Event('signed-out'));
+    else if (status === 401 && tellsWhoIsHere) signedOut.dispatchEvent(new Event('signed-out'));
     return new Problem(
         status,
         said.title ?? 'This did not work',
@@ -220,5 +225,7 @@ export const firstToken = (): Promise<unknown> => ask('GET', '/sanctum/csrf-cook
 
 export async function signIn(email: string, password: string): Promise<Me> {
     await firstToken();
-    return api('POST', '/api/sign-in', { email, password });
+    const who = await api('POST', '/api/sign-in', { email, password });
+    signIns++;
+    return who;
 }
