@@ -71,6 +71,24 @@ final class CaseErrorsTest extends TestCase
         ];
         yield 'a rep of tomorrow' => ['gate', fn ($c) => $c->reps[0]->at = '2099-01-01T08:00:00Z', 'future_date', '/reps/0/at'];
         yield 'good is yes, no or not seen' => ['gate', fn ($c) => $c->reps[0]->good = 'yes', 'wrong_type', '/reps/0/good'];
+        yield 'a ball of no mass' => ['flight', fn ($c) => $c->ball->mass_kg = 0, 'out_of_range', '/ball/mass_kg'];
+        yield 'air nobody breathes' => ['flight', fn ($c) => $c->air->altitude_m = 9001, 'out_of_range', '/air/altitude_m'];
+        yield 'steeper than upright' => ['flight', fn ($c) => $c->release->elevation_deg = 91, 'out_of_range', '/release/elevation_deg'];
+        yield 'a spin about one axis' => ['flight', fn ($c) => $c->release->spin_rad_s = [1], 'out_of_range', '/release/spin_rad_s'];
+        yield 'it never comes down' => ['flight', fn ($c) => $c->ground_m = 90, 'out_of_range', '/release'];
+        yield 'an elevation for a window' => [
+            'serve_window',
+            fn ($c) => $c->release->elevation_deg = 3,
+            'unknown_key',
+            '/release/elevation_deg',
+        ];
+        yield 'left is right of right' => ['serve_window', fn ($c) => $c->court->left_m = -5, 'out_of_range', '/court/left_m'];
+        yield 'a scatter of nothing' => ['serve_window', fn ($c) => $c->scatter->across_deg = 0, 'out_of_range', '/scatter/across_deg'];
+        yield 'further than anybody throws' => ['throw_check', fn ($c) => $c->distance_m = 900, 'out_of_range', '/distance_m'];
+        yield 'a joint nobody has' => ['frame', fn ($c) => $c->landmarks->left_ear = [1, 2], 'unknown_key', '/landmarks/left_ear'];
+        yield 'a point in space' => ['frame', fn ($c) => $c->landmarks->ball = [1, 2, 3], 'out_of_range', '/landmarks/ball'];
+        yield 'a plumb line of one point' => ['frame', fn ($c) => $c->plumb = [[1, 2], [1, 2]], 'out_of_range', '/plumb'];
+        yield 'a scale of nothing' => ['frame', fn ($c) => $c->scale->metres = 0, 'out_of_range', '/scale/metres'];
         yield 'a stage that is not there' => ['return', fn ($c) => $c->stage = 99, 'out_of_range', '/stage'];
     }
 
@@ -83,6 +101,10 @@ final class CaseErrorsTest extends TestCase
             'readiness' => 'readiness-eased-and-rising',
             'gate' => 'gate-advance',
             'return' => 'return-sore-next-morning',
+            'flight' => 'flight-with-spin',
+            'serve_window' => 'serve-window',
+            'throw_check' => 'throw-check',
+            'frame' => 'frame',
         ][$kind];
         $case = json_decode((string) file_get_contents(__DIR__."/examples/{$example}.json"), flags: JSON_THROW_ON_ERROR)->case;
         $break($case);

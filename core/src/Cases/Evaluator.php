@@ -7,6 +7,18 @@ namespace Augendo\Core\Cases;
 /** Answers cases with the core alone: no database, no clock, no network. */
 final class Evaluator
 {
+    private const KINDS = [
+        'load' => LoadCase::class,
+        'readiness' => ReadinessCase::class,
+        'gate' => GateCase::class,
+        'return' => ReturnCase::class,
+        'stations' => StationsCase::class,
+        'frame' => FrameCase::class,
+        'flight' => FlightCase::class,
+        'throw_check' => ThrowCheckCase::class,
+        'serve_window' => ServeWindowCase::class,
+    ];
+
     /**
      * @param  string  $line  one case as JSON
      * @return array<string, mixed> the answer, or `{"error": {"code", "path", "message"}}`
@@ -22,13 +34,9 @@ final class Evaluator
                 throw new CaseError('missing_key', '/kind', '“kind” is missing.');
             }
 
-            return match ($case->get('kind')->word(['load', 'readiness', 'gate', 'return', 'stations'])) {
-                'load' => LoadCase::answer($case),
-                'readiness' => ReadinessCase::answer($case),
-                'gate' => GateCase::answer($case),
-                'return' => ReturnCase::answer($case),
-                default => StationsCase::answer($case),
-            };
+            $kind = $case->get('kind')->word(array_keys(self::KINDS));
+
+            return self::KINDS[$kind]::answer($case);
         } catch (CaseError $error) {
             return ['error' => ['code' => $error->errorCode, 'path' => $error->path, 'message' => $error->getMessage()]];
         }
