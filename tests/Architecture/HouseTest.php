@@ -84,7 +84,9 @@ final class HouseTest
     #[TestRule]
     public function controllers_name_no_engine_of_the_core(): Rule
     {
-        $engines = ['Load', 'Limits', 'Readiness', 'Gates', 'Planning', 'Mechanics', 'Returning', 'Scoring', 'Stations', 'Flight', 'Frames'];
+        $engines = [
+            'Load', 'Limits', 'Readiness', 'Gates', 'Planning', 'Mechanics', 'Returning', 'Scoring', 'Stations', 'Flight', 'Frames',
+        ];
 
         return PHPat::rule()
             ->classes(self::named('Controller'))
