@@ -7,6 +7,7 @@ use App\Athletes\RosterController;
 use App\Athletes\TestsController;
 use App\Courtside\LineController;
 use App\Courtside\SheetController;
+use App\Film\FilmController;
 use App\Gates\GatesController;
 use App\Health\AwayController;
 use App\Health\RollCallController;
@@ -36,6 +37,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('check-in', 'report');
     Route::post('practice', 'practice');
     Route::post('elsewhere', 'elsewhere');
+    Route::post('film', 'film');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });
@@ -194,6 +196,12 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('tests/measures', [TestsController::class, 'measure'])->can('decide', 'athlete');
         Route::post('tests/measures/{id}/withdraw', [TestsController::class, 'withdraw'])->whereUuid('id')
             ->can('decide', 'athlete');
+        Route::get('film', [FilmController::class, 'show'])->can('view', 'athlete');
+        Route::post('film/consents', [FilmController::class, 'agree'])->can('agreeToFilm', 'athlete');
+        Route::post('film/consents/{consent}/withdraw', [FilmController::class, 'withdrawConsent'])->whereUuid('consent')
+            ->can('agreeToFilm', 'athlete');
+        Route::post('film/clips', [FilmController::class, 'keep'])->can('record', 'athlete');
+        Route::post('film/clips/{clip}/withdraw', [FilmController::class, 'withdraw'])->whereUuid('clip')->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');
         Route::post(
             'marks/{id}/confirm',

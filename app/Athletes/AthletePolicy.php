@@ -67,6 +67,12 @@ final class AthletePolicy
         return $this->within($user, $athlete, in_array($user->role, [Role::Coach, Role::Athlete, Role::Guardian], true));
     }
 
+    /** Whether somebody is filmed: the athlete, a guardian, or the coach from a signed paper. */
+    public function agreeToFilm(User $user, Athlete $athlete): Response
+    {
+        return $this->within($user, $athlete, in_array($user->role, [Role::Coach, Role::Athlete, Role::Guardian], true));
+    }
+
     private function within(User $user, Athlete $athlete, bool $may): Response
     {
         $view = $this->view($user, $athlete);

@@ -71,7 +71,7 @@ final class IntakeController
     public function link(CheckInLinkRequest $request, Athlete $athlete, Links $links): JsonResponse
     {
         $given = $request->validated();
-        $token = $links->checkIn($athlete, $given['label'], $request->user());
+        $token = $links->checkIn($athlete, $given['label'], $given['held_by'] ?? null, $request->user());
 
         return response()->json(
             new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),

@@ -63,8 +63,6 @@ final class IntakeScreen
             usual_week_on: $day('usual_week_on'),
             consent_record_by: $kept?->consent_record_by,
             consent_record_on: $day('consent_record_on'),
-            consent_film_by: $kept?->consent_film_by,
-            consent_film_on: $day('consent_film_on'),
             heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
             growth_cm_a_month: $growth,
             growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),

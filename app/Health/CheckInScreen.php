@@ -8,11 +8,15 @@ use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
+use App\Film\Answers\FilmAskView;
+use App\Film\FilmConsents;
 use App\Health\Answers\CheckInPageView;
+use App\People\Link;
 use App\Seasons\WeeksElsewhere;
 use App\Sessions\WorkLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Planning\Homework;
@@ -24,7 +28,7 @@ final class CheckInScreen
 {
     public function __construct(private readonly Library $library, private readonly WeeksElsewhere $elsewhere) {}
 
-    public function view(Athlete $athlete): CheckInPageView
+    public function view(Athlete $athlete, Link $link): CheckInPageView
     {
         $workspace = $athlete->workspace()->firstOrFail();
         $on = $workspace->today();
@@ -70,7 +74,19 @@ final class CheckInScreen
             days: array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($on)),
             practised: $this->practised($athlete, $on),
             elsewhere: $this->elsewhere->view($day),
+            film: $this->film($athlete, $link, $on),
         );
+    }
+
+    /** @return FilmAskView|null null where nothing is asked of whoever holds this link */
+    private function film(Athlete $athlete, Link $link, Day $on): ?FilmAskView
+    {
+        if (! in_array($link->held_by, FilmConsent::asked($athlete->ageOn($on)), true)) {
+            return null;
+        }
+        $agreed = FilmConsents::of($athlete->id)->where('role', $link->held_by)->contains(FilmConsents::holds(...));
+
+        return new FilmAskView(agreed: $agreed, as_athlete: $link->held_by === FilmConsent::ATHLETE);
     }
 
     /** @return list<NamedView> */

@@ -27,6 +27,7 @@ enum ProblemType: string
     case Closed = 'closed';
     case DecidedMeanwhile = 'decided-meanwhile';
     case EndedMeanwhile = 'ended-meanwhile';
+    case NobodyAgreedToFilm = 'nobody-agreed-to-film';
     case NotAdded = 'not-added';
     case NotKept = 'not-kept';
     case NotToday = 'not-today';
@@ -109,6 +110,7 @@ enum ProblemType: string
             self::Closed,
             self::DecidedMeanwhile,
             self::EndedMeanwhile,
+            self::NobodyAgreedToFilm,
             self::NotAdded,
             self::NotKept,
             self::NotToday,
@@ -134,6 +136,7 @@ enum ProblemType: string
             self::SomebodyElseIsSignedIn => 'Somebody else is signed in',
             self::NotYoursToDo => 'Not yours to do',
             self::NoSquadYet => 'No squad yet',
+            self::NobodyAgreedToFilm => 'Not agreed to',
             self::NotFound => 'Not found',
             self::ThisLinkDoesNotWorkAnyMore => 'This link does not work any more',
             self::ASeasonIsOpen => 'A season is open',

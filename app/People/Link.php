@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
  * @property string|null $athlete_id
  * @property int|null $user_id
  * @property string $label
+ * @property 'guardian'|'athlete'|null $held_by
  * @property array<array-key, mixed>|null $details
  * @property int $made_by
  * @property Carbon $expires_at

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Film\FilmConsents;
+use App\Film\Requests\LinkedFilmRequest;
 use App\Health\Answers\CheckInPageView;
 use App\Health\CheckInScreen;
 use App\Health\HealthLog;
@@ -25,7 +27,9 @@ final class LinkController
     #[Answers(CheckInPageView::class)]
     public function checkIn(Request $request, CheckInScreen $screen): JsonResponse
     {
-        return response()->json($screen->view(GivenLink::to($request, Link::CHECK_IN)->athlete()->firstOrFail()));
+        $link = GivenLink::to($request, Link::CHECK_IN);
+
+        return response()->json($screen->view($link->athlete()->firstOrFail(), $link));
     }
 
     #[Answers(CheckInPageView::class)]
@@ -36,7 +40,7 @@ final class LinkController
         $athlete = $link->athlete()->firstOrFail();
         $log->reportByLink($athlete, $request->validated(), $link);
 
-        return response()->json($screen->view($athlete));
+        return response()->json($screen->view($athlete, $link));
     }
 
     /** Practice at home is load as soon as it is told. */
@@ -48,7 +52,7 @@ final class LinkController
         $link->update(['used_at' => now()]);
         $log->addByLink($athlete, $request->safe()->only(['id', 'day', 'skill', 'reps', 'felt']), $link);
 
-        return response()->json($screen->view($athlete));
+        return response()->json($screen->view($athlete, $link));
     }
 
     /** What was done elsewhere last week. */
@@ -60,7 +64,25 @@ final class LinkController
         $link->update(['used_at' => now()]);
         $weeks->tell($athlete, $request->validated(), $link->workspace()->firstOrFail()->today(), null);
 
-        return response()->json($screen->view($athlete));
+        return response()->json($screen->view($athlete, $link));
+    }
+
+    /** Whether the athlete may be filmed, said by the side whose page it is. */
+    #[Answers(CheckInPageView::class)]
+    public function film(LinkedFilmRequest $request, FilmConsents $consents, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $athlete = $link->athlete()->firstOrFail();
+        $link->update(['used_at' => now()]);
+        if ($request->validated('agrees')) {
+            $consents->giveByLink(
+                $athlete, $link, $request->validated('id'), $request->validated('name'), $link->workspace()->firstOrFail()->today(),
+            );
+        } else {
+            $consents->withdrawByLink($athlete, $link);
+        }
+
+        return response()->json($screen->view($athlete, $link));
     }
 
     #[Answers(JoinView::class)]

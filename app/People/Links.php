@@ -25,12 +25,15 @@ final class Links
 
     private const OWN_ACCOUNT_FROM_YEARS = 16;
 
-    /** @return string the token, shown this once */
-    public function checkIn(Athlete $athlete, string $label, User $by): string
+    /**
+     * @param  'guardian'|'athlete'|null  $heldBy  whose page it is
+     * @return string the token, shown this once
+     */
+    public function checkIn(Athlete $athlete, string $label, ?string $heldBy, User $by): string
     {
-        Audit::of($by, $athlete, 'check-in link made', ['for' => $label]);
+        Audit::of($by, $athlete, 'check-in link made', ['for' => $label, 'held_by' => $heldBy]);
 
-        return $this->make(Link::CHECK_IN, $label, Carbon::now()->addDays(self::CHECK_IN_DAYS), $by, athlete: $athlete);
+        return $this->make(Link::CHECK_IN, $label, Carbon::now()->addDays(self::CHECK_IN_DAYS), $by, athlete: $athlete, heldBy: $heldBy);
     }
 
     /** @param  array{role: string, name: string, squads: list<int>, athletes: list<string>}  $given validated */
@@ -209,13 +212,13 @@ final class Links
     /** @param  array<string, mixed>|null  $details */
     private function make(
         string $purpose, string $label, Carbon $expires, User $by, ?Athlete $athlete = null, ?User $user = null,
-        ?array $details = null,
+        ?array $details = null, ?string $heldBy = null,
     ): string {
         $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
         Link::query()->create([
             'workspace_id' => $by->workspace_id, 'purpose' => $purpose, 'token_hash' => hash('sha256', $token),
             'athlete_id' => $athlete?->id, 'user_id' => $user?->id,
-            'label' => $label, 'details' => $details, 'made_by' => $by->id, 'expires_at' => $expires,
+            'label' => $label, 'held_by' => $heldBy, 'details' => $details, 'made_by' => $by->id, 'expires_at' => $expires,
         ]);
 
         return $token;

@@ -189,6 +189,11 @@ const skills = createRoute({
     path: '/athletes/$athleteId/skills',
     component: screen(() => import('./screens/skills/SkillsScreen'), 'SkillsScreen'),
 });
+const film = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/film',
+    component: screen(() => import('./screens/film/FilmScreen'), 'FilmScreen'),
+});
 const tests = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/tests',
@@ -292,6 +297,7 @@ export const router = createRouter({
             season,
             skills,
             tests,
+            film,
             session,
             returns,
             programmes,

@@ -192,6 +192,11 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/shares' => self::COACH,
         'POST api/athletes/{athlete}/shares/{person}/take-back' => self::COACH,
         'POST api/athletes/{athlete}/links' => self::COACH,
+        'GET api/athletes/{athlete}/film' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/film/consents' => [Role::Coach, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/film/consents/{consent}/withdraw' => [Role::Coach, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/film/clips' => self::RECORDS,
+        'POST api/athletes/{athlete}/film/clips/{clip}/withdraw' => self::COACH,
         'GET api/export.zip' => self::COACH,
         'GET api/athletes/{athlete}/export.zip' => [Role::Coach, Role::Athlete, Role::Guardian],
         'GET api/athletes/{athlete}/collectors' => self::EVERYBODY,
@@ -506,7 +511,7 @@ final class AccessTest extends TestCase
 
     private function link(Athlete $athlete): int
     {
-        app(\App\People\Links::class)->checkIn($athlete, 'a phone', $this->coach());
+        app(\App\People\Links::class)->checkIn($athlete, 'a phone', null, $this->coach());
 
         return (int) \App\People\Link::query()->max('id');
     }

@@ -35,8 +35,6 @@ final class IntakeTest extends TestCase
         'usual_week_on' => null,
         'consent_record_by' => null,
         'consent_record_on' => null,
-        'consent_film_by' => null,
-        'consent_film_on' => null,
     ];
 
     public function test_whom_to_call_is_taken_along_courtside_and_a_stale_intake_is_refused(): void
@@ -59,7 +57,7 @@ final class IntakeTest extends TestCase
             2,
             ['usual_work' => [['skill' => 'float-serve', 'reps' => 100, 'felt' => 'hard']]],
         )->assertStatus(422)->assertJsonStructure(['errors' => ['usual_week_signed_by']]);
-        $save(2, ['consent_film_by' => 'A parent', 'consent_film_on' => '2099-01-01'])->assertStatus(422);
+        $save(2, ['consent_record_by' => 'A parent', 'consent_record_on' => '2099-01-01'])->assertStatus(422);
     }
 
     public function test_a_usual_week_is_said_in_repetitions_and_enters_as_four_weeks_before_the_record(): void

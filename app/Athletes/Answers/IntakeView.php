@@ -29,8 +29,6 @@ final readonly class IntakeView
         public ?string $usual_week_on,
         public ?string $consent_record_by,
         public ?string $consent_record_on,
-        public ?string $consent_film_by,
-        public ?string $consent_film_on,
         /** @var list<MeasurementView> */
         public array $heights,
         public ?float $growth_cm_a_month,

@@ -31,8 +31,6 @@ final class IntakeRequest extends FormRequest
             'usual_week_on' => ['present', 'nullable', 'required_with:usual_work.0', 'bail', new CalendarDay, $past],
             'consent_record_by' => ['present', 'nullable', 'string', 'max:120'],
             'consent_record_on' => ['present', 'nullable', 'required_with:consent_record_by', 'bail', new CalendarDay, $past],
-            'consent_film_by' => ['present', 'nullable', 'string', 'max:120'],
-            'consent_film_on' => ['present', 'nullable', 'required_with:consent_film_by', 'bail', new CalendarDay, $past],
         ];
     }
 

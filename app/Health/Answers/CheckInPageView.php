@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health\Answers;
 
 use App\Athletes\Answers\NamedView;
+use App\Film\Answers\FilmAskView;
 use App\Seasons\Answers\WeekElsewhereView;
 
 /** What a personal check-in page needs to know. */
@@ -33,5 +34,7 @@ final readonly class CheckInPageView
         /** @var list<string> what was told of the last days */
         public array $practised,
         public WeekElsewhereView $elsewhere,
+        /** whether film is agreed to by whoever holds this page; null: not asked */
+        public ?FilmAskView $film,
     ) {}
 }

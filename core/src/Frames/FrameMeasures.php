@@ -13,7 +13,7 @@ use Augendo\Core\Library\Handedness;
 final readonly class FrameMeasures
 {
     /** The joint in the middle, and the two it is measured between. */
-    private const ANGLES = [
+    public const ANGLES = [
         'elbow' => [Joint::Shoulder, Joint::Elbow, Joint::Wrist],
         'knee' => [Joint::Hip, Joint::Knee, Joint::Ankle],
         'shoulder' => [Joint::Hip, Joint::Shoulder, Joint::Elbow],

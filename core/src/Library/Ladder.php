@@ -20,6 +20,7 @@ final readonly class Ladder
      * @param  list<array{string, string}>  $needs  pairs of ladder id and the rung of it that must be held
      * @param  non-empty-list<Rung>  $rungs
      * @param  string|null  $copiedFrom  the ladder it began as a copy of: what was climbed there is held here
+     * @param  list<Moment>  $moments  at which a picture is looked at, in the order they come
      */
     public function __construct(
         public string $id,
@@ -31,6 +32,7 @@ final readonly class Ladder
         public array $needs,
         public array $rungs,
         public ?string $copiedFrom = null,
+        public array $moments = [],
     ) {}
 
     /** Its doses for one athlete: see BlockDose. */

@@ -7,6 +7,9 @@ namespace Augendo\Core\Library;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\GateReader;
 use Augendo\Core\Cases\Node;
+use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Frames\MeasureBand;
+use Augendo\Core\InvalidValue;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
 
@@ -28,15 +31,22 @@ final readonly class LadderReader
     {
         $file->keys(
             ['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'],
-            ['$schema', 'needs', 'copied_from'],
+            ['$schema', 'needs', 'copied_from', 'moments'],
         );
+        $moments = [];
+        foreach ($file->get('moments')->optional(fn (Node $n): array => $n->items()) ?? [] as $node) {
+            $node->keys(['id', 'name', 'text']);
+            $id = self::fresh($node->get('id'), $moments);
+            $moments[$id] = new Moment($id, $node->get('name')->string(), $node->get('text')->string());
+        }
         $checkpoints = [];
         foreach ($file->get('checkpoints')->items() as $node) {
-            $node->keys(['id', 'name', 'good'], ['variants']);
+            $node->keys(['id', 'name', 'good'], ['variants', 'measure']);
             $id = self::fresh($node->get('id'), $checkpoints);
             $checkpoints[$id] = new Checkpoint(
                 $id, $node->get('name')->string(), $node->get('good')->string(),
                 array_map(fn (Node $n): string => $n->string(), $node->get('variants')->optional(fn (Node $n): array => $n->items()) ?? []),
+                $node->get('measure')->optional(fn (Node $n): MeasureBand => self::measure($n, $moments)),
             );
         }
         $faults = [];
@@ -74,7 +84,25 @@ final readonly class LadderReader
             ),
             rungs: array_values($rungs),
             copiedFrom: $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
+            moments: array_values($moments),
         );
+    }
+
+    /** @param  array<string, Moment>  $moments */
+    private static function measure(Node $node, array $moments): MeasureBand
+    {
+        $node->keys(['moment', 'figure'], ['low', 'high']);
+        $bound = fn (string $key): ?float => $node->get($key)->optional(fn (Node $n): float => $n->number(-180, 180));
+        try {
+            return new MeasureBand(
+                moment: self::reference($node->get('moment'), $moments, 'moment')->id,
+                figure: $node->get('figure')->enum(FrameFigure::class),
+                low: $bound('low'),
+                high: $bound('high'),
+            );
+        } catch (InvalidValue $refused) {
+            throw $node->outOfRange($refused->getMessage());
+        }
     }
 
     /**

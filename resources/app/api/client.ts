@@ -6,6 +6,7 @@ type Schemas = components['schemas'];
 export type Me = Schemas['MeView'];
 export type Skills = Schemas['SkillsView'];
 export type Tests = Schemas['TestsView'];
+export type Film = Schemas['FilmView'];
 export type Today = Schemas['TodayView'];
 export type TodayRow = Schemas['TodayRowView'];
 export type Tape = Schemas['TapeView'];

@@ -324,6 +324,11 @@ function More({ of }: { of: Athlete }) {
                     Tests
                 </Link>
             )}
+            {ladders.length > 0 && (
+                <Link to="/athletes/$athleteId/film" params={{ athleteId: athlete.id }} className="opens head">
+                    Film
+                </Link>
+            )}
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores
             </Link>

@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { Intake } from '../../api/client';
 import type { Body } from '../../api/typed';
@@ -19,8 +20,6 @@ const TEXTS = [
     'usual_week_on',
     'consent_record_by',
     'consent_record_on',
-    'consent_film_by',
-    'consent_film_on',
 ] as const satisfies (keyof Intake)[];
 
 type TextOf = (typeof TEXTS)[number];
@@ -73,12 +72,13 @@ export function AskedOnce({ intake }: { intake: Editing }) {
                 when="consent_record_on"
                 label="Keeping training and health records"
             />
-            <Signed
-                kept={kept}
-                who="consent_film_by"
-                when="consent_film_on"
-                label="Film and pictures, apart from that"
-            />
+            <p className="text-sm text-soft">
+                Film and pictures are agreed to apart from that, on the page{' '}
+                <Link to="/athletes/$athleteId/film" params={{ athleteId: kept.athlete.id }} className="underline">
+                    Film
+                </Link>
+                .
+            </p>
             {me.decides && <button className="btn btn-main justify-self-start">Save the intake</button>}
         </form>
     );

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film\Answers;
+
+/** A moment of a repetition, as points alone: enough to draw the figure again. */
+final readonly class ClipMarkView
+{
+    public function __construct(
+        public string $moment,
+        public float $time_s,
+        /** @var array<string, list<float>> x and y in pixels by landmark */
+        public array $points,
+    ) {}
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film\Answers;
+
+use App\Athletes\Answers\AthleteCardView;
+
+/** What an athlete’s film page needs to know. */
+final readonly class FilmView
+{
+    public function __construct(
+        public AthleteCardView $athlete,
+        /** @format date */
+        public string $date,
+        /** whether the camera may open */
+        public bool $may_film,
+        /** @var list<string> whose consent is missing, in words */
+        public array $missing,
+        /** @var list<string> the roles whose consent is asked: guardian, athlete */
+        public array $asked,
+        /** @var list<FilmConsentView> */
+        public array $consents,
+        /** @var list<FilmLadderView> */
+        public array $ladders,
+        /** @var list<ClipView> the latest first */
+        public array $clips,
+        /** standard deviation of a point put by hand, as a share of the picture’s longer side */
+        public float $hand_spread_share,
+    ) {}
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film;
+
+use App\Athletes\Athlete;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\Link;
+use App\People\Role;
+use App\People\User;
+use App\Records\Alone;
+use App\Records\Audit;
+use App\Records\Sent;
+use App\Wording\FilmWording;
+use Augendo\Core\Day;
+use Augendo\Core\Frames\FilmConsent;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Who agreed that an athlete is filmed and measured: given, withdrawn, and whether it is enough. */
+final class FilmConsents
+{
+    /** @return Collection<int, \stdClass> the latest first */
+    public static function of(string $athleteId): Collection
+    {
+        return DB::table('film_consents')->where('athlete_id', $athleteId)->orderByDesc('given_on')->orderByDesc('recorded_at')->get();
+    }
+
+    public static function holds(\stdClass $consent): bool
+    {
+        return $consent->withdrawn_at === null
+            && FilmConsent::holds((bool) $consent->own_page, $consent->given_by, $consent->second_person);
+    }
+
+    /** @return list<'guardian'|'athlete'> whose consent is missing; empty: the camera may open */
+    public static function missing(Athlete $athlete, Day $on): array
+    {
+        $given = self::of($athlete->id)->filter(self::holds(...))->pluck('role')->all();
+
+        return FilmConsent::missing($athlete->ageOn($on), array_values($given));
+    }
+
+    /** @throws Problem when somebody has not agreed */
+    public static function refuseWithout(Athlete $athlete, Day $on): void
+    {
+        $missing = self::missing($athlete, $on);
+        if ($missing !== []) {
+            throw new Problem(
+                ProblemType::NobodyAgreedToFilm, implode(' ', array_map(FilmWording::missing(...), $missing)),
+            );
+        }
+    }
+
+    /**
+     * On paper, recorded by the coach; or said by whoever is signed in, for themselves.
+     *
+     * @param  array{id: string, role: string, given_by: string, second_person: string|null, given_on: string}  $given  validated; sent
+     *         before, it changes nothing
+     */
+    public function give(Athlete $athlete, array $given, User $by): void
+    {
+        $own = [Role::Guardian->value => FilmConsent::GUARDIAN, Role::Athlete->value => FilmConsent::ATHLETE][$by->role->value] ?? null;
+        $row = $own === null
+            ? [...$given, 'own_page' => false]
+            : [...$given, 'role' => $own, 'given_by' => $by->name, 'own_page' => true, 'second_person' => null];
+        if (! FilmConsent::holds($row['own_page'], $row['given_by'], $row['second_person'])) {
+            throw new Problem(
+                ProblemType::AReasonIsNeeded,
+                'A paper counts when a second person saw it signed: write their name, another one than the signer’s.',
+                ['second_person' => ['Who saw it signed?']],
+            );
+        }
+        $this->keep($athlete, $row, $by->id);
+        Audit::of($by, $athlete, 'film agreed to', ['role' => $row['role'], 'given_by' => $row['given_by']]);
+    }
+
+    /** By whoever holds a personal link, as far as it was said whose it is. */
+    public function giveByLink(Athlete $athlete, Link $link, string $id, string $name, Day $today): void
+    {
+        if (! in_array($link->held_by, FilmConsent::asked($athlete->ageOn($today)), true)) {
+            throw new Problem(ProblemType::NotYoursToDo, 'This link does not say whose it is. Ask the coach for one of your own.');
+        }
+        $this->keep($athlete, [
+            'id' => $id, 'role' => $link->held_by, 'given_by' => $name, 'own_page' => true, 'second_person' => null,
+            'given_on' => $today->iso(),
+        ], null);
+    }
+
+    /** Measuring stops at once; what was measured stays as numbers, and says so. */
+    public function withdraw(Athlete $athlete, string $id, User $by): void
+    {
+        $role = DB::table('film_consents')->where('athlete_id', $athlete->id)->where('id', $id)->value('role')
+            ?? throw new Problem(ProblemType::NotFound, 'This consent is not there any more.');
+        $mayAlways = $by->role->decides() || $by->role === Role::Guardian;
+        if (! $mayAlways && ! ($by->role === Role::Athlete && $role === FilmConsent::ATHLETE)) {
+            throw new Problem(ProblemType::NotYoursToDo, 'Whoever agreed, a guardian or the coach takes it back.');
+        }
+        $this->takeBack($athlete, [$id]);
+        Audit::of($by, $athlete, 'film consent withdrawn', ['role' => $role]);
+    }
+
+    /** Everything that was agreed by the side that holds this link. */
+    public function withdrawByLink(Athlete $athlete, Link $link): void
+    {
+        $this->takeBack($athlete, self::of($athlete->id)->where('role', $link->held_by)->pluck('id')->all());
+    }
+
+    /** @param  list<string>  $ids */
+    private function takeBack(Athlete $athlete, array $ids): void
+    {
+        Alone::with($athlete->id, fn () => DB::table('film_consents')
+            ->where('athlete_id', $athlete->id)
+            ->whereIn('id', $ids)
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => Carbon::now()]));
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function keep(Athlete $athlete, array $row, ?int $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $row, $by): void {
+            if (! Sent::before('film_consents', $row['id'], ['athlete_id' => $athlete->id])) {
+                DB::table('film_consents')->insert([
+                    ...$row, 'athlete_id' => $athlete->id, 'recorded_by' => $by, 'recorded_at' => Carbon::now(),
+                ]);
+            }
+        });
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film;
+
+use App\Athletes\Athlete;
+use App\Film\Answers\FilmView;
+use App\Film\Requests\ClipRequest;
+use App\Film\Requests\FilmConsentRequest;
+use App\Http\Answers;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class FilmController
+{
+    public function __construct(
+        private readonly FilmScreen $screen,
+        private readonly FilmConsents $consents,
+        private readonly Clips $clips,
+    ) {}
+
+    #[Answers(FilmView::class)]
+    public function show(Request $request, Athlete $athlete): JsonResponse
+    {
+        return response()->json($this->screen->view($athlete, $request->user()));
+    }
+
+    #[Answers(FilmView::class)]
+    public function agree(FilmConsentRequest $request, Athlete $athlete): JsonResponse
+    {
+        $this->consents->give($athlete, $request->consent(), $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(FilmView::class)]
+    public function withdrawConsent(Request $request, Athlete $athlete, string $consent): JsonResponse
+    {
+        $this->consents->withdraw($athlete, $consent, $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(FilmView::class)]
+    public function keep(ClipRequest $request, Athlete $athlete): JsonResponse
+    {
+        $this->clips->keep($athlete, $request->validated(), $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(FilmView::class)]
+    public function withdraw(Request $request, Athlete $athlete, string $clip): JsonResponse
+    {
+        $this->clips->withdraw($athlete, $clip, $request->user());
+
+        return $this->show($request, $athlete);
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Athletes\Cards;
+use App\Film\Answers\ClipMarkView;
+use App\Film\Answers\ClipRepView;
+use App\Film\Answers\ClipView;
+use App\Film\Answers\FilmCheckpointView;
+use App\Film\Answers\FilmConsentView;
+use App\Film\Answers\FilmFigureView;
+use App\Film\Answers\FilmLadderView;
+use App\Film\Answers\FilmMeasureView;
+use App\Film\Answers\FilmMomentView;
+use App\Film\Answers\FilmView;
+use App\People\User;
+use App\Wording\FilmWording;
+use Augendo\Core\Day;
+use Augendo\Core\Frames\FilmConsent;
+use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Frames\MeasureBand;
+use Augendo\Core\Library\Checkpoint;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Moment;
+use Augendo\Core\Library\Rung;
+
+/** What does a picture say of the checkpoints, and what did earlier ones? */
+final class FilmScreen
+{
+    public function view(Athlete $athlete, User $by): FilmView
+    {
+        $today = $by->workspace->today();
+        $day = new AthleteDay($athlete, $today);
+        $ladders = [];
+        foreach ($day->ladders->placementsOf($athlete) as $placement) {
+            $ladder = $day->ladders->ladder($placement);
+            $rung = $ladder->rung($placement->rung);
+            if ($rung !== null && $ladder->moments !== []) {
+                $ladders[$ladder->id] = [$ladder, $rung];
+            }
+        }
+        $missing = FilmConsents::missing($athlete, $today);
+
+        return new FilmView(
+            athlete: Cards::athlete($athlete, $today),
+            date: $today->iso(),
+            may_film: $missing === [],
+            missing: array_map(FilmWording::missing(...), $missing),
+            asked: FilmConsent::asked($athlete->ageOn($today)),
+            consents: FilmConsents::of($athlete->id)->map(self::consent(...))->values()->all(),
+            ladders: array_map(
+                fn (array $of): FilmLadderView => self::ladder($of[0], $of[1], $athlete->sideFor($of[0]->skill)), array_values($ladders),
+            ),
+            clips: Clips::of($athlete->id)
+                ->filter(fn (\stdClass $row): bool => isset($ladders[$row->ladder]))
+                ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete))
+                ->values()
+                ->all(),
+            hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
+        );
+    }
+
+    private static function consent(\stdClass $row): FilmConsentView
+    {
+        return new FilmConsentView(
+            id: $row->id,
+            sentence: FilmWording::consent(
+                role: $row->role,
+                by: $row->given_by,
+                ownPage: (bool) $row->own_page,
+                secondPerson: $row->second_person,
+                on: Day::of(substr($row->given_on, 0, 10)),
+                withdrawn: $row->withdrawn_at === null ? null : Day::of(substr($row->withdrawn_at, 0, 10)),
+            ),
+            holds: FilmConsents::holds($row),
+            withdrawn: $row->withdrawn_at !== null,
+        );
+    }
+
+    private static function ladder(Ladder $ladder, Rung $rung, Handedness $side): FilmLadderView
+    {
+        $safety = array_map(
+            fn (Fault $fault): string => $fault->checkpoint,
+            array_filter($rung->faults, fn (Fault $fault): bool => $fault->safety),
+        );
+
+        return new FilmLadderView(
+            id: $ladder->id,
+            name: $ladder->name,
+            rung: $rung->id,
+            rung_name: $rung->name,
+            side: $side->value,
+            moments: array_map(
+                fn (Moment $moment): FilmMomentView => new FilmMomentView(
+                    $moment->id, $side->mirror($moment->name), ucfirst($side->mirror($moment->text)),
+                ),
+                $ladder->moments,
+            ),
+            checkpoints: array_map(
+                fn (Checkpoint $checkpoint): FilmCheckpointView => new FilmCheckpointView(
+                    id: $checkpoint->id,
+                    name: $checkpoint->name,
+                    good: ucfirst($side->mirror($checkpoint->good)),
+                    safety: in_array($checkpoint->id, $safety, true),
+                    measure: $checkpoint->measure === null ? null : self::measure($checkpoint->measure, $side),
+                ),
+                $rung->checkpoints,
+            ),
+        );
+    }
+
+    private static function measure(MeasureBand $band, Handedness $side): FilmMeasureView
+    {
+        return new FilmMeasureView(
+            moment: $band->moment,
+            figure: $band->figure->value,
+            name: FilmWording::figure($band->figure),
+            unit: $band->figure->unit(),
+            low: $band->low,
+            high: $band->high,
+            needs: $band->figure->needs($side),
+            needs_runway: $band->figure->needsRunway(),
+        );
+    }
+
+    private static function clip(\stdClass $row, Ladder $ladder, Athlete $athlete): ClipView
+    {
+        $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
+        $rung = $ladder->rung($row->rung);
+
+        return new ClipView(
+            id: $row->id,
+            filmed_on: substr($row->filmed_on, 0, 10),
+            ladder: $row->ladder,
+            rung: $row->rung,
+            rung_name: $rung->name ?? $row->rung,
+            kept_by: User::query()->whereKey($row->kept_by)->value('name') ?? '',
+            target: json_decode($row->setting, true)['target'],
+            reps: array_map(fn (int $rep): ClipRepView => self::rep($clip, $rep, $ladder, $rung), $clip->reps()),
+        );
+    }
+
+    private static function rep(MeasuredClip $clip, int $rep, Ladder $ladder, ?Rung $rung): ClipRepView
+    {
+        $marks = $times = [];
+        $before = null;
+        foreach ($ladder->moments as $moment) {
+            $mark = $clip->mark($rep, $moment->id);
+            if ($mark === null) {
+                continue;
+            }
+            $points = array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points']);
+            $marks[] = new ClipMarkView($moment->id, (float) $mark['time_s'], $points);
+            if ($before !== null && $clip->row->pictures_a_second !== null) {
+                $times[] = FilmWording::between($before[0], $moment->name, (float) $mark['time_s'] - $before[1]);
+            }
+            $before = [$moment->name, (float) $mark['time_s']];
+        }
+        $figures = array_map(
+            fn (Checkpoint $checkpoint): ?FilmFigureView => self::figure($clip, $rep, $checkpoint), $rung->checkpoints ?? [],
+        );
+
+        return new ClipRepView($rep, $marks, array_values(array_filter($figures)), $times);
+    }
+
+    private static function figure(MeasuredClip $clip, int $rep, Checkpoint $checkpoint): ?FilmFigureView
+    {
+        $band = $checkpoint->measure;
+        $mark = $band === null ? null : $clip->mark($rep, $band->moment);
+        if ($band === null || $mark === null) {
+            return null;
+        }
+        $picture = $clip->picture($mark);
+        $value = $band->figure->of($picture);
+        $spread = $band->figure->spread($picture, MeasuredClip::spread($mark));
+        if ($value === null || $spread === null) {
+            return null;
+        }
+
+        return new FilmFigureView(
+            checkpoint: $checkpoint->id,
+            name: $checkpoint->name,
+            text: FilmWording::value($band->figure, $value, $spread),
+            value: $value,
+            spread: $spread,
+            look: $band->judge($value, $spread)->value,
+            said: $clip->saidOf($rep, $checkpoint->id),
+        );
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film;
+
+use Augendo\Core\Frames\Landmarks;
+use Augendo\Core\Frames\Line;
+use Augendo\Core\Frames\Picture;
+use Augendo\Core\Frames\Point;
+use Augendo\Core\Library\Handedness;
+
+/** A kept clip, as the core measures it: worked out from the points each time, never from a figure somebody sent. */
+final readonly class MeasuredClip
+{
+    /**
+     * @param  list<array{rep: int, moment: string, picture_no: int, time_s: float, points: array<string, array{0: float, 1: float, 2: float}>}>  $marks
+     *         points: x, y and their spread in pixels, by landmark
+     * @param  array<string, mixed>  $setting
+     * @param  list<array{rep: int, checkpoint: string, verdict: string}>  $seen
+     */
+    private function __construct(
+        public \stdClass $row,
+        public array $marks,
+        public array $seen,
+        private array $setting,
+        private Handedness $throwing,
+    ) {}
+
+    public static function of(\stdClass $row, Handedness $throwing): self
+    {
+        return new self(
+            $row, json_decode($row->marks, true), json_decode($row->seen, true), json_decode($row->setting, true), $throwing,
+        );
+    }
+
+    /** @return list<int> */
+    public function reps(): array
+    {
+        $reps = array_unique(array_column($this->marks, 'rep'));
+        sort($reps);
+
+        return $reps;
+    }
+
+    /** @return array{picture_no: int, time_s: float, points: array<string, array{0: float, 1: float, 2: float}>}|null */
+    public function mark(int $rep, string $moment): ?array
+    {
+        foreach ($this->marks as $mark) {
+            if ($mark['rep'] === $rep && $mark['moment'] === $moment) {
+                return $mark;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark */
+    public function picture(array $mark): Picture
+    {
+        $line = fn (?array $ends): ?Line => $ends === null ? null : new Line(new Point(...$ends[0]), new Point(...$ends[1]));
+
+        return new Picture(
+            new Landmarks(array_map(fn (array $at): Point => new Point($at[0], $at[1]), $mark['points'])),
+            throwingSide: $this->throwing,
+            target: Handedness::from($this->setting['target']),
+            plumb: $line($this->setting['plumb']),
+            scale: $line($this->setting['scale']['line'] ?? null),
+            scaleM: isset($this->setting['scale']) ? (float) $this->setting['scale']['metres'] : null,
+            runway: $line($this->setting['runway']),
+        );
+    }
+
+    /**
+     * @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark
+     * @return array<string, float> standard deviation of each point in pixels
+     */
+    public static function spread(array $mark): array
+    {
+        return array_map(fn (array $at): float => (float) $at[2], $mark['points']);
+    }
+
+    /** @return 'right'|'wrong'|null what somebody who looked said */
+    public function saidOf(int $rep, string $checkpoint): ?string
+    {
+        foreach ($this->seen as $seen) {
+            if ($seen['rep'] === $rep && $seen['checkpoint'] === $checkpoint) {
+                return $seen['verdict'];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use Augendo\Core\Day;
+use Augendo\Core\Frames\FilmConsent;
+use Augendo\Core\Frames\FrameFigure;
+
+/** Pictures in words. */
+final class FilmWording
+{
+    /** @param  'guardian'|'athlete'  $role */
+    public static function missing(string $role): string
+    {
+        return $role === FilmConsent::GUARDIAN
+            ? 'A guardian has not agreed to film: on their own page, or on paper with a second person’s name.'
+            : 'The athlete has not agreed to film: on their own page, or on paper with a second person’s name.';
+    }
+
+    public static function consent(string $role, string $by, bool $ownPage, ?string $secondPerson, Day $on, ?Day $withdrawn): string
+    {
+        $who = $role === FilmConsent::GUARDIAN ? 'guardian' : 'the athlete';
+        $how = match (true) {
+            $ownPage => 'on a page of their own',
+            $secondPerson === null => 'on paper, but nobody wrote down who saw it signed: enter it again',
+            default => "on paper, seen by {$secondPerson}",
+        };
+
+        return "{$by} ({$who}), ".Wording::day($on).", {$how}".($withdrawn === null ? '.' : '. Withdrawn on '.Wording::day($withdrawn).'.');
+    }
+
+    public static function figure(FrameFigure $figure): string
+    {
+        return match ($figure) {
+            FrameFigure::ThrowingElbow => 'Elbow',
+            FrameFigure::ThrowingShoulder => 'Upper arm from the trunk',
+            FrameFigure::ThrowingHip => 'Hip',
+            FrameFigure::ThrowingKnee => 'Back knee',
+            FrameFigure::OtherElbow => 'Front elbow',
+            FrameFigure::OtherShoulder => 'Front arm from the trunk',
+            FrameFigure::OtherHip => 'Front hip',
+            FrameFigure::OtherKnee => 'Front knee',
+            FrameFigure::TrunkTilt => 'Trunk, towards the target',
+            FrameFigure::ShoulderLine => 'Shoulders, front one higher',
+            FrameFigure::WristAboveElbow => 'Wrist above the elbow',
+            FrameFigure::ElbowAboveShoulder => 'Elbow above the shoulder',
+            FrameFigure::BallAboveShoulder => 'Ball above the shoulder',
+            FrameFigure::BallForward => 'Ball beyond the front foot',
+            FrameFigure::LandingOffset => 'Feet right of the run-up line',
+        };
+    }
+
+    /** @param  float  $spread  one standard deviation; ± is two of them */
+    public static function value(FrameFigure $figure, float $value, float $spread): string
+    {
+        return $figure->unit() === 'deg'
+            ? Wording::number($value, 0).'° ± '.Wording::number(max(1.0, 2 * $spread), 0).'°'
+            : Wording::number($value, 2).' ± '.Wording::number(max(0.01, 2 * $spread), 2).' of a trunk';
+    }
+
+    public static function between(string $from, string $to, float $seconds): string
+    {
+        return "{$from} to ".lcfirst($to).': '.Wording::number($seconds, 2).' s';
+    }
+}

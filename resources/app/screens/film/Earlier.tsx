@@ -1,0 +1,164 @@
+import { useState } from 'react';
+import type { Film } from '../../api/client';
+import { dayName } from '../../api/words';
+import { useMe } from '../../parts/Frame';
+import { Labelled, Options } from '../../parts/Labelled';
+import { Compared } from './Compared';
+import type { FilmCheckpoint, FilmLadder } from './marks';
+import { OverTime } from './OverTime';
+
+export type Clip = Film['clips'][number];
+export type ClipRep = Clip['reps'][number];
+export type Shown = { key: string; name: string; clip: Clip; rep: ClipRep };
+
+const LOOKS = { right: '✓ within', wrong: '✕ outside', uncertain: '~ cannot say' } as const;
+
+/** Everything that was measured of this ladder: over time, two beside each other, and clip by clip. */
+export function Earlier({
+    film,
+    ladder,
+    onWithdraw,
+}: {
+    film: Film;
+    ladder: FilmLadder;
+    onWithdraw: (id: string) => void;
+}) {
+    const clips = film.clips.filter((clip) => clip.ladder === ladder.id);
+    const shown: Shown[] = clips.flatMap((clip) =>
+        clip.reps.map((rep) => ({
+            key: `${clip.id} ${rep.rep}`,
+            name: `${dayName(clip.filmed_on)}, repetition ${rep.rep}`,
+            clip,
+            rep,
+        })),
+    );
+    if (shown.length === 0)
+        return (
+            <p className="border-t-2 border-ink py-4 text-soft">
+                Nothing is measured of this ladder yet. Open a clip, mark a moment, touch the points.
+            </p>
+        );
+    const measured = ladder.checkpoints.filter((checkpoint) => checkpoint.measure !== null);
+    return (
+        <>
+            <section aria-label="Over time" className="border-t-2 border-ink pt-3">
+                <h2 className="text-lg">Over time</h2>
+                <div className="grid gap-x-8 sm:grid-cols-2">
+                    {measured.map((checkpoint) => (
+                        <OverTime key={checkpoint.id} checkpoint={checkpoint} clips={clips} />
+                    ))}
+                </div>
+            </section>
+            <TwoOf shown={shown} ladder={ladder} />
+            <section aria-label="Clips" className="pt-5">
+                <h2 className="text-lg">Clips</h2>
+                {clips.map((clip) => (
+                    <OneClip key={clip.id} clip={clip} measured={measured} onWithdraw={onWithdraw} />
+                ))}
+            </section>
+        </>
+    );
+}
+
+function TwoOf({ shown, ladder }: { shown: Shown[]; ladder: FilmLadder }) {
+    const [first, setFirst] = useState(shown.at(-1)?.key ?? '');
+    const [second, setSecond] = useState(shown[0]?.key ?? '');
+    const [moment, setMoment] = useState(ladder.moments[0]?.id ?? '');
+    const of = (key: string): Shown | undefined => shown.find((each) => each.key === key);
+    const [a, b] = [of(first), of(second)];
+    if (shown.length < 2) return null;
+    const choices = shown.map((each) => [each.key, each.name] as const);
+    return (
+        <section aria-label="Two beside each other" className="pt-5">
+            <h2 className="text-lg">Two beside each other</h2>
+            <div className="flex flex-wrap gap-3 pb-2">
+                <Labelled label="One" tight>
+                    <select className="field" value={first} onChange={(event) => setFirst(event.target.value)}>
+                        <Options of={choices} />
+                    </select>
+                </Labelled>
+                <Labelled label="The other" tight>
+                    <select className="field" value={second} onChange={(event) => setSecond(event.target.value)}>
+                        <Options of={choices} />
+                    </select>
+                </Labelled>
+                <Labelled label="At" tight>
+                    <select className="field" value={moment} onChange={(event) => setMoment(event.target.value)}>
+                        <Options of={ladder.moments} />
+                    </select>
+                </Labelled>
+            </div>
+            {a && b && <Compared one={a} other={b} moment={moment} ladder={ladder} />}
+        </section>
+    );
+}
+
+function OneClip({
+    clip,
+    measured,
+    onWithdraw,
+}: {
+    clip: Clip;
+    measured: FilmCheckpoint[];
+    onWithdraw: (id: string) => void;
+}) {
+    const me = useMe();
+    return (
+        <article className="border-t border-line py-2">
+            <p className="flex flex-wrap items-baseline gap-x-3">
+                <strong>{dayName(clip.filmed_on)}</strong>
+                <span className="text-soft">
+                    {clip.rung_name}, measured by {clip.kept_by}
+                </span>
+                {me.decides && (
+                    <button type="button" className="btn btn-quiet min-h-8" onClick={() => onWithdraw(clip.id)}>
+                        Take back
+                    </button>
+                )}
+            </p>
+            <div
+                className="overflow-x-auto"
+                tabIndex={0}
+                role="region"
+                aria-label={`Measured on ${dayName(clip.filmed_on)}`}
+            >
+                <table className="text-sm">
+                    <thead>
+                        <tr className="text-left">
+                            <th className="label pr-4">Repetition</th>
+                            {measured.map((checkpoint) => (
+                                <th key={checkpoint.id} className="label pr-4">
+                                    {checkpoint.name}
+                                </th>
+                            ))}
+                            <th className="label">Times</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {clip.reps.map((rep) => (
+                            <tr key={rep.rep} className="align-top">
+                                <td className="pr-4">{rep.rep}</td>
+                                {measured.map((checkpoint) => (
+                                    <td key={checkpoint.id} className="pr-4">
+                                        <Cell figure={rep.figures.find((each) => each.checkpoint === checkpoint.id)} />
+                                    </td>
+                                ))}
+                                <td>{rep.times.join('; ')}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </div>
+        </article>
+    );
+}
+
+function Cell({ figure }: { figure: ClipRep['figures'][number] | undefined }) {
+    if (!figure) return <span className="text-soft">–</span>;
+    return (
+        <>
+            {figure.text} <span className="text-soft">{LOOKS[figure.look]}</span>
+            {figure.said && <span className="block">looked at: {figure.said}</span>}
+        </>
+    );
+}

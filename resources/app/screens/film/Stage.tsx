@@ -1,0 +1,209 @@
+import { clsx } from 'clsx';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Point, Points, Segment } from '../../rules/frame';
+import { landmark } from './marks';
+import type { ClipSource } from './source';
+import type { Looking } from './useClip';
+
+const LIMBS: ReadonlyArray<readonly [from: string, to: string]> = ['left', 'right'].flatMap((side) =>
+    (
+        [
+            ['shoulder', 'elbow'],
+            ['elbow', 'wrist'],
+            ['hip', 'knee'],
+            ['knee', 'ankle'],
+            ['shoulder', 'hip'],
+        ] as const
+    ).map(([from, to]) => [`${side}_${from}`, `${side}_${to}`] as const),
+);
+const STEPS: Record<string, Point> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+};
+const LOUPE_PX = 132;
+const LOUPE_TIMES = 4;
+
+type Drawn = { name: string; line: Segment }[];
+
+/** The picture, what was put on it, and a loupe under the thumb. */
+export function Stage({
+    source,
+    looking,
+    points,
+    lines,
+    asked,
+    view,
+    onTouch,
+    onMove,
+}: {
+    source: ClipSource;
+    looking: Looking;
+    points: Points;
+    lines: Drawn;
+    /** what the next touch puts; null: nothing */
+    asked: string | null;
+    view: { mirrored: boolean; zoom: number };
+    onTouch: (at: Point) => void;
+    onMove: (name: string, at: Point | null) => void;
+}) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const over = useRef<SVGSVGElement>(null);
+    const [held, setHeld] = useState<{ name: string | null; at: Point } | null>(null);
+    useEffect(() => {
+        const context = canvas.current?.getContext('2d');
+        if (context && looking.picture) context.drawImage(looking.picture, 0, 0);
+    }, [looking.picture]);
+    const placeOf = (event: PointerEvent): Point => {
+        const inverse = over.current?.getScreenCTM()?.inverse();
+        const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
+        return [Math.round(at.x * 10) / 10, Math.round(at.y * 10) / 10];
+    };
+    const take = (event: PointerEvent, name: string | null): void => {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setHeld({ name, at: placeOf(event) });
+    };
+    const drag = (event: PointerEvent): void => {
+        if (!held) return;
+        const at = placeOf(event);
+        setHeld({ ...held, at });
+    };
+    const drop = (event: PointerEvent): void => {
+        if (!held) return;
+        const at = placeOf(event);
+        setHeld(null);
+        if (held.name !== null) onMove(held.name, at);
+        else if (asked !== null) onTouch(at);
+    };
+    const shown: Points = held?.name ? { ...points, [held.name]: held.at } : points;
+    return (
+        <div className="relative overflow-hidden border-2 border-ink bg-[#14201c]">
+            <div
+                className="relative mx-auto max-h-[66dvh] max-w-full"
+                style={{
+                    aspectRatio: `${source.width} / ${source.height}`,
+                    transform: `scale(${view.mirrored ? -view.zoom : view.zoom}, ${view.zoom})`,
+                }}
+            >
+                <canvas ref={canvas} width={source.width} height={source.height} className="size-full" />
+                <svg
+                    ref={over}
+                    role="application"
+                    aria-label={asked === null ? 'Picture' : `Picture: touch the ${asked}`}
+                    viewBox={`0 0 ${source.width} ${source.height}`}
+                    className={clsx('absolute inset-0 size-full touch-none', asked !== null && 'cursor-crosshair')}
+                    onPointerDown={(event) => take(event, null)}
+                    onPointerMove={drag}
+                    onPointerUp={drop}
+                    onPointerCancel={() => setHeld(null)}
+                >
+                    <Lines of={lines} />
+                    <Limbs points={shown} />
+                    {Object.entries(shown).map(([name, at]) => (
+                        <Dot key={name} name={name} at={at} onTake={(event) => take(event, name)} onMove={onMove} />
+                    ))}
+                </svg>
+            </div>
+            {held && <Loupe picture={looking.picture} at={held.at} right={held.at[0] < source.width / 2} />}
+            {looking.problem && (
+                <p role="alert" className="absolute inset-x-0 bottom-0 bg-page p-2">
+                    {looking.problem.message}
+                </p>
+            )}
+        </div>
+    );
+}
+
+function Lines({ of }: { of: Drawn }) {
+    return of.map(({ name, line: [[x1, y1], [x2, y2]] }) => (
+        <g key={name} className="pointer-events-none">
+            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#14201c" strokeWidth={5} />
+            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#f8e3a0" strokeWidth={2.5} strokeDasharray="9 6" />
+        </g>
+    ));
+}
+
+function Limbs({ points }: { points: Points }) {
+    return LIMBS.map(([from, to]) => {
+        const [a, b] = [points[from], points[to]];
+        return (
+            a &&
+            b && (
+                <g key={`${from} ${to}`} className="pointer-events-none">
+                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#fbfbf9" strokeWidth={4} />
+                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#14201c" strokeWidth={1.5} />
+                </g>
+            )
+        );
+    });
+}
+
+function Dot({
+    name,
+    at,
+    onTake,
+    onMove,
+}: {
+    name: string;
+    at: Point;
+    onTake: (event: PointerEvent) => void;
+    onMove: (name: string, at: Point | null) => void;
+}) {
+    const step = (event: KeyboardEvent): void => {
+        const by = STEPS[event.key];
+        if (by) onMove(name, [at[0] + by[0], at[1] + by[1]]);
+        else if (event.key === 'Delete' || event.key === 'Backspace') onMove(name, null);
+        else return;
+        event.preventDefault();
+        event.stopPropagation();
+    };
+    return (
+        <g
+            tabIndex={0}
+            role="button"
+            aria-label={`${landmark(name)}: arrow keys move it a pixel, Delete takes it away`}
+            className="cursor-grab"
+            onPointerDown={onTake}
+            onKeyDown={step}
+        >
+            <circle cx={at[0]} cy={at[1]} r={18} fill="transparent" />
+            <circle cx={at[0]} cy={at[1]} r={6} fill="#f2c230" stroke="#14201c" strokeWidth={2.5} />
+        </g>
+    );
+}
+
+/** What lies under the thumb, four times as large. */
+function Loupe({ picture, at, right }: { picture: ImageBitmap | null; at: Point; right: boolean }) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    useEffect(() => {
+        const context = canvas.current?.getContext('2d');
+        if (!context || !picture) return;
+        const seen = LOUPE_PX / LOUPE_TIMES;
+        context.fillStyle = '#14201c';
+        context.fillRect(0, 0, LOUPE_PX, LOUPE_PX);
+        const corner = [at[0] - seen / 2, at[1] - seen / 2] as const;
+        context.drawImage(picture, ...corner, seen, seen, 0, 0, LOUPE_PX, LOUPE_PX);
+        context.strokeStyle = '#f2c230';
+        context.lineWidth = 1.5;
+        context.beginPath();
+        context.moveTo(LOUPE_PX / 2, 0);
+        context.lineTo(LOUPE_PX / 2, LOUPE_PX);
+        context.moveTo(0, LOUPE_PX / 2);
+        context.lineTo(LOUPE_PX, LOUPE_PX / 2);
+        context.stroke();
+    }, [picture, at]);
+    return (
+        <canvas
+            ref={canvas}
+            width={LOUPE_PX}
+            height={LOUPE_PX}
+            aria-hidden
+            className={clsx(
+                'pointer-events-none absolute top-2 rounded-full border-2 border-tape',
+                right ? 'right-2' : 'left-2',
+            )}
+        />
+    );
+}

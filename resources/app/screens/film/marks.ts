@@ -1,0 +1,96 @@
+import type { Film } from '../../api/client';
+import type { Body } from '../../api/typed';
+import type { Point, Points, Setting } from '../../rules/frame';
+
+export type FilmLadder = Film['ladders'][number];
+export type FilmCheckpoint = FilmLadder['checkpoints'][number];
+export type FilmMeasure = NonNullable<FilmCheckpoint['measure']>;
+export type KeptClip = Body<'POST', `/api/athletes/${string}/film/clips`>;
+
+/** One moment of one repetition: on which picture, and where the points lie on it. */
+export type Mark = { rep: number; moment: string; no: number; points: Points };
+export type Seen = { rep: number; checkpoint: string; verdict: 'right' | 'wrong' };
+/** What somebody marked on a clip, before it is kept. */
+export type Draft = { marks: Mark[]; setting: Setting; rate: number | null; seen: Seen[] };
+
+export const emptyDraft = (target: Setting['target']): Draft => ({
+    marks: [],
+    setting: { target, plumb: null, runway: null, scale: null },
+    rate: null,
+    seen: [],
+});
+
+export const markOf = (draft: Draft, rep: number, moment: string): Mark | undefined =>
+    draft.marks.find((mark) => mark.rep === rep && mark.moment === moment);
+
+const withMark = (draft: Draft, mark: Mark): Draft => ({
+    ...draft,
+    marks: [...draft.marks.filter((each) => each.rep !== mark.rep || each.moment !== mark.moment), mark],
+});
+
+/** The moment lies on another picture now: points that were put on the one before say nothing of this one. */
+export function marked(draft: Draft, rep: number, moment: string, no: number): Draft {
+    const before = markOf(draft, rep, moment);
+    return before?.no === no ? draft : withMark(draft, { rep, moment, no, points: {} });
+}
+
+/** A point is put, moved, or taken away (null). */
+export function pointed(draft: Draft, rep: number, moment: string, name: string, at: Point | null): Draft {
+    const mark = markOf(draft, rep, moment);
+    if (!mark) return draft;
+    const { [name]: _before, ...others } = mark.points;
+    return withMark(draft, { ...mark, points: at === null ? others : { ...others, [name]: at } });
+}
+
+/** What somebody who looked says of a checkpoint; said once more, it is taken back. */
+export function said(draft: Draft, rep: number, checkpoint: string, verdict: Seen['verdict']): Draft {
+    const isSame = (each: Seen): boolean => each.rep === rep && each.checkpoint === checkpoint;
+    const before = draft.seen.find(isSame);
+    const others = draft.seen.filter((each) => !isSame(each));
+    return { ...draft, seen: before?.verdict === verdict ? others : [...others, { rep, checkpoint, verdict }] };
+}
+
+/** What is asked at a moment, and the landmarks it takes, each once. */
+export function asksAt(ladder: FilmLadder, moment: string): FilmCheckpoint[] {
+    return ladder.checkpoints.filter((checkpoint) => checkpoint.measure?.moment === moment);
+}
+
+export const needsAt = (ladder: FilmLadder, moment: string): string[] => [
+    ...new Set(asksAt(ladder, moment).flatMap((checkpoint) => checkpoint.measure?.needs ?? [])),
+];
+
+/** The next point to touch: the first that is asked for and not there yet. */
+export const nextPoint = (needs: string[], points: Points): string | null =>
+    needs.find((name) => !(name in points)) ?? null;
+
+/** Seconds from the first picture: as filmed where that is known, else as the file plays. */
+export const secondsAt = (times: readonly number[], no: number, rate: number | null): number =>
+    rate === null ? (times[no] ?? 0) : no / rate;
+
+/** What is sent: where the points lay, and how far off a hand puts them. Measured anew where it is kept. */
+export function toKeep(
+    draft: Draft,
+    about: { id: string; ladder: FilmLadder; filmedOn: string; times: readonly number[]; spreadPx: number },
+): KeptClip {
+    return {
+        id: about.id,
+        ladder: about.ladder.id,
+        rung: about.ladder.rung,
+        filmed_on: about.filmedOn,
+        pictures_a_second: draft.rate,
+        setting: draft.setting as unknown as KeptClip['setting'],
+        marks: draft.marks.map((mark) => ({
+            rep: mark.rep,
+            moment: mark.moment,
+            picture_no: mark.no,
+            time_s: secondsAt(about.times, mark.no, draft.rate),
+            points: Object.fromEntries(
+                Object.entries(mark.points).map(([name, [x, y]]) => [name, [x, y, about.spreadPx]]),
+            ),
+        })),
+        seen: draft.seen,
+    };
+}
+
+/** A landmark in words. */
+export const landmark = (name: string): string => name.replace('_', ' ');

@@ -1,0 +1,134 @@
+/** Pictures in order, wherever they come from: a file, the camera, or the drawn figure that ships. */
+export type ClipSource = {
+    readonly name: string;
+    /** of its pictures, in pixels, as they are shown */
+    readonly width: number;
+    readonly height: number;
+    /** when each picture is shown, in seconds from the first */
+    readonly times: readonly number[];
+    picture(no: number): Promise<ImageBitmap>;
+    close(): void;
+};
+
+/** What cannot be looked at, in words for whoever opened it. */
+export class NotShown extends Error {}
+
+/** A longer clip is cut first: nobody looks through more pictures than this. */
+const MOST_PICTURES = 45_000;
+/** Pictures are kept no larger than this: finer than a fingertip, and three minutes do not fill the memory. */
+const LONGEST_SIDE_PX = 1280;
+/** Kept at once, around the one that is looked at: 40 of 1280 × 720 are 150 megabytes. */
+const KEPT = 40;
+const BEFORE = 8;
+const AHEAD = 16;
+
+/** Keeps pictures by their number; whatever was not asked for the longest goes first. */
+export class Kept {
+    private readonly pictures = new Map<number, ImageBitmap>();
+
+    constructor(private readonly most = KEPT) {}
+
+    get(no: number): ImageBitmap | undefined {
+        const found = this.pictures.get(no);
+        if (found) {
+            this.pictures.delete(no);
+            this.pictures.set(no, found);
+        }
+        return found;
+    }
+
+    has(no: number): boolean {
+        return this.pictures.has(no);
+    }
+
+    keep(no: number, picture: ImageBitmap): void {
+        this.pictures.get(no)?.close();
+        this.pictures.delete(no);
+        this.pictures.set(no, picture);
+        for (const [oldest, gone] of this.pictures) {
+            if (this.pictures.size <= this.most) break;
+            gone.close();
+            this.pictures.delete(oldest);
+        }
+    }
+
+    clear(): void {
+        for (const picture of this.pictures.values()) picture.close();
+        this.pictures.clear();
+    }
+}
+
+/**
+ * Opens a clip on this device; nothing of it is sent.
+ *
+ * @throws NotShown when it is no clip, or none that this browser can show
+ */
+export async function openClip(file: File): Promise<ClipSource> {
+    if (file.size === 0) throw new NotShown('This file is empty. Choose another one.');
+    const { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, VideoSampleSink } = await import('mediabunny');
+    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+    const track = await input.getPrimaryVideoTrack().catch(() => {
+        throw new NotShown(
+            'This is no clip that can be read: an MP4, MOV or WebM from a phone is. Was it copied to the end?',
+        );
+    });
+    if (!track) throw new NotShown('There is sound in this file and no picture. Choose another one.');
+    if (!('VideoDecoder' in globalThis) || !(await track.canDecode()))
+        throw new NotShown(
+            `This browser cannot show pictures of the kind in this file (${(await track.getCodecParameterString()) ?? 'not known'}). ` +
+                'Film with the setting “most compatible”, or open it in another browser.',
+        );
+    const times: number[] = [];
+    for await (const packet of new EncodedPacketSink(track).packets(undefined, undefined, { metadataOnly: true })) {
+        times.push(packet.timestamp);
+        if (times.length > MOST_PICTURES)
+            throw new NotShown('This clip is longer than anybody looks through. Cut it to three minutes or less.');
+    }
+    times.sort((a, b) => a - b);
+    const first = times[0];
+    if (first === undefined) throw new NotShown('There is no picture in this clip. Choose another one.');
+    const [fullWidth, fullHeight] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
+    const share = Math.min(1, LONGEST_SIDE_PX / Math.max(fullWidth, fullHeight));
+    const [width, height] = [Math.round(fullWidth * share), Math.round(fullHeight * share)];
+    const kept = new Kept();
+    const sink = new VideoSampleSink(track);
+
+    /** A picture depends on those before it: whoever asks for one is likely to ask for its neighbours. */
+    const fetchAround = async (no: number): Promise<void> => {
+        const to = times[Math.min(times.length - 1, no + AHEAD)] ?? first;
+        let at = Math.max(0, no - BEFORE);
+        for await (const sample of sink.samples(times[at], to + 1e-6)) {
+            if (!kept.has(at)) {
+                const canvas = new OffscreenCanvas(width, height);
+                const context = canvas.getContext('2d');
+                if (context) sample.draw(context, 0, 0, width, height);
+                kept.keep(at, canvas.transferToImageBitmap());
+            }
+            sample.close();
+            at++;
+        }
+    };
+    let fetching: Promise<void> = Promise.resolve();
+    return {
+        name: file.name,
+        width,
+        height,
+        times: times.map((time) => time - first),
+        picture: async (no) => {
+            const known = kept.get(no);
+            if (known) return known;
+            fetching = fetching.catch(() => undefined).then(() => (kept.has(no) ? undefined : fetchAround(no)));
+            await fetching.catch(() => {
+                throw new NotShown('This picture cannot be read: the clip is damaged here. Go on to another one.');
+            });
+            const found = kept.get(no);
+            if (!found)
+                throw new NotShown('This picture cannot be read: the clip is damaged here. Go on to another one.');
+            return found;
+        },
+        close: () => {
+            kept.clear();
+            input.dispose();
+        },
+    };
+}

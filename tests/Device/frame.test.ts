@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { figureOf, judge, type Points, type Setting, type Side, spreadOf } from '../../resources/app/rules/frame';
+
+type Example = {
+    throwing: Side;
+    setting: Setting;
+    points: Record<string, [number, number, number]>;
+    figures: Record<string, [number, number] | null>;
+};
+type Band = { low: number | null; high: number | null; value: number; spread: number; look: string };
+
+const said = JSON.parse(readFileSync(new URL('../examples/frames.json', import.meta.url), 'utf8')) as {
+    frames: Example[];
+    bands: Band[];
+};
+const LENGTHS = ['wrist_above_elbow', 'elbow_above_shoulder', 'ball_above_shoulder', 'ball_forward', 'landing_offset'];
+
+describe('a picture measures on the device as in the core', () => {
+    test.each(said.frames.map((frame, i) => [i, frame] as const))(
+        'example %i',
+        (_, { throwing, setting, ...frame }) => {
+            const points = Object.fromEntries(
+                Object.entries(frame.points).map(([name, [x, y]]) => [name, [x, y]]),
+            ) as Points;
+            const spreads = Object.fromEntries(Object.entries(frame.points).map(([name, at]) => [name, at[2]]));
+            const picture = { points, throwing, setting };
+            for (const [figure, expected] of Object.entries(frame.figures)) {
+                const value = figureOf(figure, picture);
+                const spread = spreadOf(figure, LENGTHS.includes(figure) ? 'trunk' : 'deg', picture, spreads);
+                if (expected === null) {
+                    expect([figure, value, spread]).toEqual([figure, null, null]);
+                } else {
+                    expect(value, figure).toBeCloseTo(expected[0], 9);
+                    expect(spread, figure).toBeCloseTo(expected[1], 6);
+                }
+            }
+        },
+    );
+
+    test('and what a band makes of a figure is the same', () => {
+        for (const each of said.bands)
+            expect(judge(each, each.value, each.spread), JSON.stringify(each)).toBe(each.look);
+    });
+});
