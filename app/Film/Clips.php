@@ -21,7 +21,7 @@ final class Clips
 {
     private const SHOWN = 30;
 
-    public function __construct(private readonly Ladders $ladders) {}
+    public function __construct(private readonly Ladders $ladders, private readonly ClipEvidence $evidence) {}
 
     /** @return Collection<int, \stdClass> the latest first */
     public static function of(string $athleteId): Collection
@@ -49,7 +49,7 @@ final class Clips
         );
         $this->refuseUnknown('marks', array_column($given['marks'], 'moment'), array_column($ladder->moments, 'id'), 'moment');
         $this->refuseUnknown('seen', array_column($given['seen'], 'checkpoint'), array_column($rung->checkpoints, 'id'), 'checkpoint');
-        Alone::with($athlete->id, function () use ($athlete, $given, $ladder, $by): void {
+        Alone::with($athlete->id, function () use ($athlete, $given, $ladder, $rung, $by): void {
             if (Sent::before('clips', $given['id'], ['athlete_id' => $athlete->id])) {
                 return;
             }
@@ -61,6 +61,9 @@ final class Clips
                 'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR),
                 'kept_by' => $by->id, 'kept_at' => Carbon::now(),
             ]);
+            $row = DB::table('clips')->where('id', $given['id'])->first() ?? throw new \LogicException('It was just kept.');
+            $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
+            $this->evidence->add($athlete, $clip, $rung, $given['counted'], $by);
         });
     }
 
@@ -88,7 +91,7 @@ final class Clips
         foreach (array_values($named) as $i => $name) {
             if (! in_array($name, $known, true)) {
                 throw new Problem(
-                    ProblemType::NotUnderstood,
+                    ProblemType::SomeOfItCannotBeUsed,
                     "“{$name}” is no {$what} of this rung. The ladder may have changed: load the page again.",
                     ["{$field}.{$i}" => ["No such {$what}."]],
                 );

@@ -55,7 +55,7 @@ final class FilmScreen
             asked: FilmConsent::asked($athlete->ageOn($today)),
             consents: FilmConsents::of($athlete->id)->map(self::consent(...))->values()->all(),
             ladders: array_map(
-                fn (array $of): FilmLadderView => self::ladder($of[0], $of[1], $athlete->sideFor($of[0]->skill)), array_values($ladders),
+                fn (array $of): FilmLadderView => self::ladder($of[0], $of[1], $athlete, $today), array_values($ladders),
             ),
             clips: Clips::of($athlete->id)
                 ->filter(fn (\stdClass $row): bool => isset($ladders[$row->ladder]))
@@ -83,8 +83,9 @@ final class FilmScreen
         );
     }
 
-    private static function ladder(Ladder $ladder, Rung $rung, Handedness $side): FilmLadderView
+    private static function ladder(Ladder $ladder, Rung $rung, Athlete $athlete, Day $today): FilmLadderView
     {
+        $side = $athlete->sideFor($ladder->skill);
         $safety = array_map(
             fn (Fault $fault): string => $fault->checkpoint,
             array_filter($rung->faults, fn (Fault $fault): bool => $fault->safety),
@@ -112,6 +113,7 @@ final class FilmScreen
                 ),
                 $rung->checkpoints,
             ),
+            counted: ClipEvidence::counted($athlete, $ladder->id, $rung->id, $today),
         );
     }
 
@@ -171,25 +173,18 @@ final class FilmScreen
 
     private static function figure(MeasuredClip $clip, int $rep, Checkpoint $checkpoint): ?FilmFigureView
     {
-        $band = $checkpoint->measure;
-        $mark = $band === null ? null : $clip->mark($rep, $band->moment);
-        if ($band === null || $mark === null) {
-            return null;
-        }
-        $picture = $clip->picture($mark);
-        $value = $band->figure->of($picture);
-        $spread = $band->figure->spread($picture, MeasuredClip::spread($mark));
-        if ($value === null || $spread === null) {
+        $judged = $clip->look($rep, $checkpoint);
+        if ($judged === null || $checkpoint->measure === null) {
             return null;
         }
 
         return new FilmFigureView(
             checkpoint: $checkpoint->id,
             name: $checkpoint->name,
-            text: FilmWording::value($band->figure, $value, $spread),
-            value: $value,
-            spread: $spread,
-            look: $band->judge($value, $spread)->value,
+            text: FilmWording::value($checkpoint->measure->figure, $judged->value, $judged->spread),
+            value: $judged->value,
+            spread: $judged->spread,
+            look: $judged->look->value,
             said: $clip->saidOf($rep, $checkpoint->id),
         );
     }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Film;
 
+use Augendo\Core\Frames\Judged;
 use Augendo\Core\Frames\Landmarks;
 use Augendo\Core\Frames\Line;
 use Augendo\Core\Frames\Picture;
 use Augendo\Core\Frames\Point;
+use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Handedness;
 
 /** A kept clip, as the core measures it: worked out from the points each time, never from a figure somebody sent. */
@@ -56,7 +58,7 @@ final readonly class MeasuredClip
     }
 
     /** @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark */
-    public function picture(array $mark): Picture
+    private function picture(array $mark): Picture
     {
         $line = fn (?array $ends): ?Line => $ends === null ? null : new Line(new Point(...$ends[0]), new Point(...$ends[1]));
 
@@ -75,9 +77,19 @@ final readonly class MeasuredClip
      * @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark
      * @return array<string, float> standard deviation of each point in pixels
      */
-    public static function spread(array $mark): array
+    private static function spread(array $mark): array
     {
         return array_map(fn (array $at): float => (float) $at[2], $mark['points']);
+    }
+
+    /** @return Judged|null null where the checkpoint asks no picture, or a point it needs is not there */
+    public function look(int $rep, Checkpoint $checkpoint): ?Judged
+    {
+        $mark = $checkpoint->measure === null ? null : $this->mark($rep, $checkpoint->measure->moment);
+
+        return $mark === null || $checkpoint->measure === null
+            ? null
+            : Judged::of($checkpoint->measure, $this->picture($mark), self::spread($mark));
     }
 
     /** @return 'right'|'wrong'|null what somebody who looked said */

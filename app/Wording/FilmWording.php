@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
@@ -58,6 +59,13 @@ final class FilmWording
         return $figure->unit() === 'deg'
             ? Wording::number($value, 0).'° ± '.Wording::number(max(1.0, 2 * $spread), 0).'°'
             : Wording::number($value, 2).' ± '.Wording::number(max(0.01, 2 * $spread), 2).' of a trunk';
+    }
+
+    public static function counted(Tap $rep, Day $day): string
+    {
+        $verdict = ['good' => 'good', 'not_good' => 'not good'][$rep->verdict] ?? 'not seen';
+
+        return Wording::day($day).', '.substr($rep->at->text, 11, 8).": {$verdict}".($rep->seen === null ? '' : ', looked at closely');
     }
 
     public static function between(string $from, string $to, float $seconds): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Tests;
 
+use Augendo\Core\Frames\ClipRule;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
 use Augendo\Core\Frames\Landmarks;
@@ -135,11 +136,15 @@ final class FrameFigureTest extends TestCase
 
     public function test_a_measure_counts_against_by_itself_and_for_only_with_a_person_who_looked(): void
     {
-        $this->assertFalse(Look::Wrong->asSeen(personLooked: false, safety: false));
-        $this->assertNull(Look::Right->asSeen(personLooked: false, safety: false));
-        $this->assertTrue(Look::Right->asSeen(personLooked: true, safety: false));
-        $this->assertNull(Look::Right->asSeen(personLooked: true, safety: true));
-        $this->assertNull(Look::Uncertain->asSeen(personLooked: true, safety: false));
+        $this->assertFalse(Look::Wrong->asSeen(null));
+        $this->assertNull(Look::Right->asSeen(null));
+        $this->assertNull(Look::Uncertain->asSeen(null));
+        $this->assertTrue(Look::Right->asSeen(true));
+        $this->assertTrue(Look::Wrong->asSeen(true));
+        $this->assertFalse(Look::Right->asSeen(false));
+        $this->assertTrue(ClipRule::needsOwnEye(15));
+        $this->assertTrue(ClipRule::needsOwnEye(null));
+        $this->assertFalse(ClipRule::needsOwnEye(16));
     }
 
     public function test_a_band_without_a_bound_or_upside_down_is_refused(): void

@@ -18,5 +18,7 @@ final readonly class FilmLadderView
         public array $moments,
         /** @var list<FilmCheckpointView> */
         public array $checkpoints,
+        /** @var list<CountedRepView> repetitions of the last days that a clip may show, the latest first */
+        public array $counted,
     ) {}
 }

@@ -12,18 +12,14 @@ enum Look: string
     case Uncertain = 'uncertain';
 
     /**
-     * What of it is evidence. What was measured may count against by itself, and never for: right takes a person who looked at that
-     * picture.
+     * What of it is evidence. Whoever looked at that picture is believed; what was measured counts against by itself, and never for: no
+     * measure alone makes a repetition right, and none rules out a fault that can hurt.
      *
-     * @param  bool  $safety  a fault there can hurt: no measure rules it out
+     * @param  bool|null  $said  right or wrong, by a person; null: nobody looked
      * @return bool|null null: nobody can say
      */
-    public function asSeen(bool $personLooked, bool $safety): ?bool
+    public function asSeen(?bool $said): ?bool
     {
-        return match (true) {
-            $this === self::Wrong => false,
-            $this === self::Uncertain || ! $personLooked || $safety => null,
-            default => true,
-        };
+        return $said ?? ($this === self::Wrong ? false : null);
     }
 }

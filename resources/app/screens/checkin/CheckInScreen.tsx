@@ -5,6 +5,7 @@ import { nowWithOffset } from '../../api/words';
 import { newId, type Report } from '../../offline/store';
 import { Loading, Notice } from '../../parts/Notice';
 import { SoreForm } from '../../parts/SoreForm';
+import { FilmAsk } from './FilmAsk';
 import { Practised } from './Practised';
 import { WeekElsewhere } from '../../parts/WeekElsewhere';
 import { WordMark } from '../../parts/WordMark';
@@ -116,6 +117,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                     )}
                     <Practised about={about} token={token} />
                     <Elsewhere about={about} token={token} />
+                    <FilmAsk about={about} token={token} />
                 </section>
             ) : (
                 <ThreeMore

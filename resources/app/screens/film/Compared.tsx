@@ -33,14 +33,14 @@ export function Compared({
     const [a, b] = [one, other].map((each) => drawable(each, moment));
     const sameSide = one.clip.target === other.clip.target;
     return (
-        <div className="grid gap-4 sm:grid-cols-[14rem_14rem_1fr]">
+        <div className="grid grid-cols-2 gap-4 sm:grid-cols-[14rem_14rem_1fr]">
             {[
                 [one, a],
                 [other, b],
             ].map(([shown, drawn], i) => (
                 <Drawing key={i} name={(shown as Shown).name} of={drawn as Drawable | null} side={ladder.side} />
             ))}
-            <div>
+            <div className="col-span-2 sm:col-span-1">
                 {sameSide ? (
                     <Differences one={one} other={other} moment={moment} ladder={ladder} />
                 ) : (

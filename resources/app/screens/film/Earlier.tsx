@@ -63,7 +63,8 @@ export function Earlier({
 function TwoOf({ shown, ladder }: { shown: Shown[]; ladder: FilmLadder }) {
     const [first, setFirst] = useState(shown.at(-1)?.key ?? '');
     const [second, setSecond] = useState(shown[0]?.key ?? '');
-    const [moment, setMoment] = useState(ladder.moments[0]?.id ?? '');
+    const marked = ladder.moments.find(({ id }) => shown[0]?.rep.marks.some((mark) => mark.moment === id));
+    const [moment, setMoment] = useState((marked ?? ladder.moments[0])?.id ?? '');
     const of = (key: string): Shown | undefined => shown.find((each) => each.key === key);
     const [a, b] = [of(first), of(second)];
     if (shown.length < 2) return null;

@@ -113,7 +113,7 @@ function Shown({ film }: { film: Film }) {
                     />
                 </>
             )}
-            {ladder && (
+            {ladder && clip === null && (
                 <Earlier
                     key={film.clips.length}
                     film={film}

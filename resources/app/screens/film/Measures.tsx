@@ -35,9 +35,8 @@ export function Measures({
             seen.find((each) => each.rep === mark.rep && each.checkpoint === checkpoint.id)?.verdict ?? null;
         return (
             <section key={checkpoint.id} aria-label={checkpoint.name} className="border-t border-line py-2">
-                <h3 className="text-base">
-                    {checkpoint.name} <span className="text-sm font-normal text-soft">{checkpoint.good}</span>
-                </h3>
+                <h3 className="text-base">{checkpoint.name}</h3>
+                <p className="text-sm text-soft">{checkpoint.good}</p>
                 {value === null || spread === null ? (
                     <p className="text-sm text-soft">
                         {measure.needs_runway && picture.setting.runway === null

@@ -1,6 +1,5 @@
 import { clsx } from 'clsx';
-import { type FilmLadder, type Mark, landmark, markOf, needsAt, nextPoint } from './marks';
-import type { Draft } from './marks';
+import { type Draft, type FilmLadder, LANDMARKS, landmark, type Mark, markOf, needsAt, nextPoint } from './marks';
 
 /** The moments of the rung: found, marked by one touch, and the points each asks for. */
 export function Moments({
@@ -96,27 +95,52 @@ export function PointChooser({
                     'Choose a point.'
                 )}
             </p>
-            <div className="mt-1 flex flex-wrap gap-1">
-                {needs.map((name) => (
-                    <button
-                        key={name}
-                        type="button"
-                        aria-pressed={asked === name}
-                        className={clsx(
-                            'rounded-sm border px-1.5 py-0.5 text-sm',
-                            asked === name
-                                ? 'border-ink bg-tape'
-                                : name in mark.points
-                                  ? 'border-line text-soft'
-                                  : 'border-ink',
-                        )}
-                        onClick={() => onAsk(asked === name ? null : name)}
-                    >
-                        {name in mark.points ? '✓ ' : ''}
-                        {landmark(name)}
-                    </button>
-                ))}
-            </div>
+            <Points names={needs} mark={mark} asked={asked} onAsk={onAsk} />
+            <details className="pt-1">
+                <summary className="text-sm text-soft">More points</summary>
+                <Points
+                    names={LANDMARKS.filter((name) => !needs.includes(name))}
+                    mark={mark}
+                    asked={asked}
+                    onAsk={onAsk}
+                />
+            </details>
+        </div>
+    );
+}
+
+function Points({
+    names,
+    mark,
+    asked,
+    onAsk,
+}: {
+    names: readonly string[];
+    mark: Mark;
+    asked: string | null;
+    onAsk: (name: string | null) => void;
+}) {
+    return (
+        <div className="mt-1 flex flex-wrap gap-1">
+            {names.map((name) => (
+                <button
+                    key={name}
+                    type="button"
+                    aria-pressed={asked === name}
+                    className={clsx(
+                        'min-h-8 rounded-sm border px-1.5 py-0.5 text-sm',
+                        asked === name
+                            ? 'border-ink bg-tape'
+                            : name in mark.points
+                              ? 'border-line text-soft'
+                              : 'border-ink',
+                    )}
+                    onClick={() => onAsk(asked === name ? null : name)}
+                >
+                    {name in mark.points ? '✓ ' : ''}
+                    {landmark(name)}
+                </button>
+            ))}
         </div>
     );
 }

@@ -39,6 +39,11 @@ export function OverTime({ checkpoint, clips }: { checkpoint: FilmCheckpoint; cl
                 className="mt-1 w-full border-y border-ink/60 bg-faint"
             >
                 <rect x={0} width={WIDTH} y={top} height={Math.max(1, bottom - top)} className="fill-tape-dim" />
+                {bounds.map((bound) => (
+                    <text key={bound} x={WIDTH - 4} y={y(bound) - 3} textAnchor="end" className="fill-soft text-[10px]">
+                        {measure.unit === 'deg' ? `${bound}°` : bound}
+                    </text>
+                ))}
                 {points.map(({ key, day, figure }) => (
                     <g key={key}>
                         <line

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 import type { Film } from '../../api/client';
 import { newId } from '../../offline/store';
-import { Notice } from '../../parts/Notice';
+import { Labelled, Options } from '../../parts/Labelled';
 import type { Point } from '../../rules/frame';
 import {
+    counted,
     type FilmLadder,
     type KeptClip,
     landmark,
@@ -24,6 +25,59 @@ import { type OpenClip, useDraft, usePicture } from './useClip';
 
 const MOST_REPS = 30;
 
+/** Which repetition and moment is looked at, what the next touch puts, and what was put so far. */
+function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
+    const looking = usePicture(clip.source);
+    const marking = useDraft(film.athlete.id, clip.key, 'right');
+    const { draft, change } = marking;
+    const [rep, setRep] = useState(1);
+    const [moment, setMoment] = useState(ladder.moments[0]?.id ?? '');
+    const [wish, setWish] = useState<string | null>(null);
+    const [line, setLine] = useState<Line | null>(null);
+    const mark = markOf(draft, rep, moment);
+    const here = mark?.no === looking.no ? mark : null;
+    const point = here && (wish ?? nextPoint(needsAt(ladder, moment), here.points));
+    const markHere = (id: string): void => {
+        setMoment(id);
+        change((now) => marked(now, rep, id, looking.no));
+    };
+    useKeys(looking, () => markHere(moment));
+    const drawn = (at: Point, { name, from }: Line): void => {
+        if (from === null) return setLine({ name, from: at });
+        if (from[0] !== at[0] || from[1] !== at[1]) change((now) => withLine(now, name, [from, at]));
+        setLine(null);
+    };
+    return {
+        looking,
+        marking,
+        rep,
+        setRep,
+        moment,
+        mark,
+        here,
+        point,
+        line,
+        setLine,
+        markHere,
+        setWish,
+        asked: line ? LINES[line.name][line.from ? 'to' : 'from'] : point && landmark(point),
+        spreadPx: film.hand_spread_share * Math.max(clip.source.width, clip.source.height),
+        choose: (id: string): void => {
+            setMoment(id);
+            setWish(null);
+        },
+        touch: (at: Point): void => {
+            if (line) return drawn(at, line);
+            if (point === null) return;
+            change((now) => pointed(now, rep, moment, point, at));
+            setWish(null);
+        },
+    };
+}
+
+type Line = { name: LineName; from: Point | null };
+type Reviewing = ReturnType<typeof useReview>;
+
 /** One clip, looked at: moments marked, points put, what they say of the checkpoints. */
 export function Review({
     film,
@@ -36,85 +90,27 @@ export function Review({
     clip: OpenClip;
     onKeep: (kept: KeptClip) => Promise<boolean>;
 }) {
-    const { source } = clip;
-    const looking = usePicture(source);
-    const marking = useDraft(film.athlete.id, clip.key, 'right');
+    const review = useReview(film, ladder, clip);
+    const { looking, marking, rep, moment, here, line } = review;
     const { draft, change } = marking;
-    const [rep, setRep] = useState(1);
-    const [moment, setMoment] = useState(ladder.moments[0]?.id ?? '');
-    const [wish, setWish] = useState<string | null>(null);
-    const [line, setLine] = useState<{ name: LineName; from: Point | null } | null>(null);
     const [view, setView] = useState({ mirrored: false, zoom: 1 });
-    const mark = markOf(draft, rep, moment);
-    const isHere = mark?.no === looking.no;
-    const point = isHere ? (wish ?? nextPoint(needsAt(ladder, moment), mark.points)) : null;
-    const spreadPx = film.hand_spread_share * Math.max(source.width, source.height);
-    useKeys(looking, () => change((now) => marked(now, rep, moment, looking.no)));
-
-    const touch = (at: Point): void => {
-        if (line) {
-            if (line.from === null) return setLine({ ...line, from: at });
-            const from = line.from;
-            if (from[0] !== at[0] || from[1] !== at[1]) change((now) => withLine(now, line.name, [from, at]));
-            return setLine(null);
-        }
-        if (point === null) return;
-        change((now) => pointed(now, rep, moment, point, at));
-        setWish(null);
-    };
-    const asked = line ? `${line.from ? LINES[line.name].to : LINES[line.name].from}` : point && landmark(point);
-    const reps = Math.max(rep, ...draft.marks.map((each) => each.rep));
     return (
         <div className="grid gap-x-6 md:grid-cols-[minmax(0,1fr)_22rem]">
             <section aria-label="Picture" className="min-w-0">
                 <Stage
-                    source={source}
+                    source={clip.source}
                     looking={looking}
-                    points={isHere ? mark.points : {}}
+                    points={here?.points ?? {}}
                     lines={linesOf(draft.setting)}
-                    asked={asked}
+                    asked={review.asked}
                     view={view}
-                    onTouch={touch}
+                    onTouch={review.touch}
                     onMove={(name, at) => change((now) => pointed(now, rep, moment, name, at))}
                 />
-                <Timeline source={source} looking={looking} draft={draft} />
-                <Setup
-                    draft={draft}
-                    change={change}
-                    line={line?.name ?? null}
-                    onLine={(name) => setLine(name && { name, from: null })}
-                    view={view}
-                    onView={setView}
-                />
+                <Timeline source={clip.source} looking={looking} draft={draft} />
             </section>
-            <section aria-label="What it says" className="min-w-0">
-                <Reps rep={rep} reps={reps} onRep={setRep} />
-                <Moments
-                    ladder={ladder}
-                    draft={draft}
-                    rep={rep}
-                    chosen={moment}
-                    onChoose={(id) => {
-                        setMoment(id);
-                        setWish(null);
-                    }}
-                    onMark={(id) => {
-                        setMoment(id);
-                        change((now) => marked(now, rep, id, looking.no));
-                    }}
-                    onGo={looking.go}
-                />
-                <PointChooser ladder={ladder} mark={mark} moment={moment} asked={line ? null : point} onAsk={setWish} />
-                {mark && (
-                    <Measures
-                        ladder={ladder}
-                        mark={mark}
-                        picture={{ points: mark.points, throwing: ladder.side, setting: draft.setting }}
-                        spreadPx={spreadPx}
-                        seen={draft.seen}
-                        onSay={(checkpoint, verdict) => change((now) => said(now, rep, checkpoint, verdict))}
-                    />
-                )}
+            <section aria-label="What it says" className="min-w-0 md:col-start-2 md:row-span-2 md:row-start-1">
+                <Says ladder={ladder} clip={clip} review={review} />
                 <div className="flex flex-wrap gap-2 border-t border-line pt-3">
                     <button type="button" className="btn" disabled={!marking.canUndo} onClick={marking.undo}>
                         Undo
@@ -123,7 +119,9 @@ export function Review({
                         clip={clip}
                         disabled={draft.marks.length === 0}
                         onKeep={async () => {
-                            const about = { id: newId(), ladder, filmedOn: film.date, times: source.times, spreadPx };
+                            const { spreadPx } = review;
+                            const { times } = clip.source;
+                            const about = { id: newId(), ladder, filmedOn: film.date, times, spreadPx };
                             if (await onKeep(toKeep(draft, about))) marking.sent();
                         }}
                     />
@@ -133,7 +131,66 @@ export function Review({
                     stand still with it. The bands are example numbers: your school’s own go into a copy of the ladder.
                 </p>
             </section>
+            <section aria-label="How it was filmed" className="min-w-0">
+                <Setup
+                    draft={draft}
+                    change={change}
+                    line={line?.name ?? null}
+                    onLine={(name) => review.setLine(name && { name, from: null })}
+                    view={view}
+                    onView={setView}
+                />
+            </section>
         </div>
+    );
+}
+
+/** The repetition, its moments, the points each asks for, and what they say of the checkpoints. */
+function Says({ ladder, clip, review }: { ladder: FilmLadder; clip: OpenClip; review: Reviewing }) {
+    const { rep, moment, mark, looking, marking } = review;
+    const { draft, change } = marking;
+    return (
+        <>
+            <Reps rep={rep} reps={Math.max(rep, ...draft.marks.map((each) => each.rep))} onRep={review.setRep} />
+            {!clip.isDrawn && ladder.counted.length > 0 && (
+                <Labelled label="On court it was" tight>
+                    <select
+                        className="field mb-2"
+                        value={draft.counted[rep] ?? ''}
+                        onChange={(event) => change((now) => counted(now, rep, event.target.value))}
+                    >
+                        <option value="">not said: no evidence</option>
+                        <Options of={ladder.counted} />
+                    </select>
+                </Labelled>
+            )}
+            <Moments
+                ladder={ladder}
+                draft={draft}
+                rep={rep}
+                chosen={moment}
+                onChoose={review.choose}
+                onMark={review.markHere}
+                onGo={looking.go}
+            />
+            <PointChooser
+                ladder={ladder}
+                mark={mark}
+                moment={moment}
+                asked={review.line ? null : review.point}
+                onAsk={review.setWish}
+            />
+            {mark && (
+                <Measures
+                    ladder={ladder}
+                    mark={mark}
+                    picture={{ points: mark.points, throwing: ladder.side, setting: draft.setting }}
+                    spreadPx={review.spreadPx}
+                    seen={draft.seen}
+                    onSay={(checkpoint, verdict) => change((now) => said(now, rep, checkpoint, verdict))}
+                />
+            )}
+        </>
     );
 }
 
@@ -169,7 +226,7 @@ function Reps({ rep, reps, onRep }: { rep: number; reps: number; onRep: (rep: nu
 
 function Keep({ clip, disabled, onKeep }: { clip: OpenClip; disabled: boolean; onKeep: () => Promise<void> }) {
     const [busy, setBusy] = useState(false);
-    if (clip.isDrawn) return <Notice problem={null}>Only to try: a drawn figure is nobody’s record.</Notice>;
+    if (clip.isDrawn) return <p className="grow self-center">Only to try: a drawn figure is nobody’s record.</p>;
     return (
         <button
             type="button"

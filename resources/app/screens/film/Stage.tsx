@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import type { Point, Points, Segment } from '../../rules/frame';
 import { landmark } from './marks';
 import type { ClipSource } from './source';
@@ -50,6 +50,7 @@ export function Stage({
 }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     const over = useRef<SVGSVGElement>(null);
+    const px = useClipPixels(over, source.width);
     const [held, setHeld] = useState<{ name: string | null; at: Point } | null>(null);
     useEffect(() => {
         const context = canvas.current?.getContext('2d');
@@ -99,10 +100,17 @@ export function Stage({
                     onPointerUp={drop}
                     onPointerCancel={() => setHeld(null)}
                 >
-                    <Lines of={lines} />
-                    <Limbs points={shown} />
+                    <Lines of={lines} px={px} />
+                    <Limbs points={shown} px={px} />
                     {Object.entries(shown).map(([name, at]) => (
-                        <Dot key={name} name={name} at={at} onTake={(event) => take(event, name)} onMove={onMove} />
+                        <Dot
+                            key={name}
+                            name={name}
+                            at={at}
+                            px={px}
+                            onTake={(event) => take(event, name)}
+                            onMove={onMove}
+                        />
                     ))}
                 </svg>
             </div>
@@ -116,24 +124,39 @@ export function Stage({
     );
 }
 
-function Lines({ of }: { of: Drawn }) {
+/** How many pixels of the clip one pixel of the screen is: what is drawn over it is as large for a thumb on a phone as on a desk. */
+function useClipPixels(over: RefObject<SVGSVGElement | null>, width: number): number {
+    const [px, setPx] = useState(1);
+    useEffect(() => {
+        const shown = over.current;
+        if (!shown) return undefined;
+        const observer = new ResizeObserver(([entry]) => {
+            if (entry && entry.contentRect.width > 0) setPx(width / entry.contentRect.width);
+        });
+        observer.observe(shown);
+        return () => observer.disconnect();
+    }, [over, width]);
+    return px;
+}
+
+function Lines({ of, px }: { of: Drawn; px: number }) {
     return of.map(({ name, line: [[x1, y1], [x2, y2]] }) => (
         <g key={name} className="pointer-events-none">
-            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#14201c" strokeWidth={5} />
-            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#f8e3a0" strokeWidth={2.5} strokeDasharray="9 6" />
+            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#14201c" strokeWidth={5 * px} />
+            <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#f8e3a0" strokeWidth={2.5 * px} strokeDasharray="9 6" />
         </g>
     ));
 }
 
-function Limbs({ points }: { points: Points }) {
+function Limbs({ points, px }: { points: Points; px: number }) {
     return LIMBS.map(([from, to]) => {
         const [a, b] = [points[from], points[to]];
         return (
             a &&
             b && (
                 <g key={`${from} ${to}`} className="pointer-events-none">
-                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#fbfbf9" strokeWidth={4} />
-                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#14201c" strokeWidth={1.5} />
+                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#fbfbf9" strokeWidth={4 * px} />
+                    <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="#14201c" strokeWidth={1.5 * px} />
                 </g>
             )
         );
@@ -143,11 +166,13 @@ function Limbs({ points }: { points: Points }) {
 function Dot({
     name,
     at,
+    px,
     onTake,
     onMove,
 }: {
     name: string;
     at: Point;
+    px: number;
     onTake: (event: PointerEvent) => void;
     onMove: (name: string, at: Point | null) => void;
 }) {
@@ -168,8 +193,8 @@ function Dot({
             onPointerDown={onTake}
             onKeyDown={step}
         >
-            <circle cx={at[0]} cy={at[1]} r={18} fill="transparent" />
-            <circle cx={at[0]} cy={at[1]} r={6} fill="#f2c230" stroke="#14201c" strokeWidth={2.5} />
+            <circle cx={at[0]} cy={at[1]} r={18 * px} fill="transparent" />
+            <circle cx={at[0]} cy={at[1]} r={6 * px} fill="#f2c230" stroke="#14201c" strokeWidth={2.5 * px} />
         </g>
     );
 }

@@ -8,7 +8,8 @@ import type { ClipSource } from './source';
 const WIDTH = 960;
 const HEIGHT = 540;
 const PICTURES_A_SECOND = 60;
-const TRUNK_PX = 120;
+const TRUNK_PX = 95;
+const POST_PX = 365;
 const GROUND_PX = 470;
 
 /** A pose in lengths of the trunk, from the middle of the hips; x towards the target, y up. Right-handed. */
@@ -119,10 +120,10 @@ const otherSide = (name: string): string =>
     name.startsWith('left_') ? name.replace('left_', 'right_') : name.replace('right_', 'left_');
 
 const LIMBS: ReadonlyArray<readonly [from: string, to: string, width: number]> = [
-    ['shoulder', 'elbow', 16],
-    ['elbow', 'wrist', 12],
-    ['hip', 'knee', 22],
-    ['knee', 'ankle', 16],
+    ['shoulder', 'elbow', 13],
+    ['elbow', 'wrist', 10],
+    ['hip', 'knee', 18],
+    ['knee', 'ankle', 13],
 ];
 
 type Canvas = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D;
@@ -134,28 +135,28 @@ export function paint(context: Canvas, joints: Points, throwing: Side): void {
     context.fillRect(0, GROUND_PX, WIDTH, HEIGHT - GROUND_PX);
     // A post of two metres, upright: the plumb line and the scale.
     context.fillStyle = '#5a6a60';
-    context.fillRect(840, GROUND_PX - 276, 10, 276);
+    context.fillRect(840, GROUND_PX - POST_PX, 10, POST_PX);
     const far = throwing === 'right' ? 'left' : 'right';
     limbs(context, joints, far, '#6d7a73');
     const corners = ['left_shoulder', 'right_shoulder', 'right_hip', 'left_hip'].map((name) => joints[name]);
     context.fillStyle = '#3c4a43';
     context.strokeStyle = '#3c4a43';
     context.lineJoin = 'round';
-    context.lineWidth = 26;
+    context.lineWidth = 21;
     context.beginPath();
     for (const corner of corners) if (corner) context.lineTo(corner[0], corner[1]);
     context.closePath();
     context.stroke();
     context.fill();
     limbs(context, joints, throwing, '#1d2a24');
-    circle(context, headOf(joints), 26, '#2c3933');
+    circle(context, headOf(joints), 21, '#2c3933');
     racket(context, joints, throwing);
     circle(context, joints.ball, 8, '#f2c230');
 }
 
 function headOf(joints: Points): readonly [number, number] | undefined {
     const [left, right] = [joints.left_shoulder, joints.right_shoulder];
-    return left && right && [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2 - 48];
+    return left && right && [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2 - 38];
 }
 
 function circle(context: Canvas, at: readonly [number, number] | undefined, radius: number, colour: string): void {

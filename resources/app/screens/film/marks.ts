@@ -11,13 +11,21 @@ export type KeptClip = Body<'POST', `/api/athletes/${string}/film/clips`>;
 export type Mark = { rep: number; moment: string; no: number; points: Points };
 export type Seen = { rep: number; checkpoint: string; verdict: 'right' | 'wrong' };
 /** What somebody marked on a clip, before it is kept. */
-export type Draft = { marks: Mark[]; setting: Setting; rate: number | null; seen: Seen[] };
+export type Draft = {
+    marks: Mark[];
+    setting: Setting;
+    rate: number | null;
+    seen: Seen[];
+    /** the tap that a repetition of the clip was, by its number */
+    counted: Record<number, string>;
+};
 
 export const emptyDraft = (target: Setting['target']): Draft => ({
     marks: [],
     setting: { target, plumb: null, runway: null, scale: null },
     rate: null,
     seen: [],
+    counted: {},
 });
 
 export const markOf = (draft: Draft, rep: number, moment: string): Mark | undefined =>
@@ -49,6 +57,20 @@ export function said(draft: Draft, rep: number, checkpoint: string, verdict: See
     const others = draft.seen.filter((each) => !isSame(each));
     return { ...draft, seen: before?.verdict === verdict ? others : [...others, { rep, checkpoint, verdict }] };
 }
+
+/** On court it was this one; empty: it is not said. */
+export function counted(draft: Draft, rep: number, event: string): Draft {
+    const { [rep]: _before, ...others } = draft.counted;
+    return { ...draft, counted: event === '' ? others : { ...others, [rep]: event } };
+}
+
+/** Every landmark there is, for whoever wants to put more than is asked. */
+export const LANDMARKS: readonly string[] = [
+    ...['left', 'right'].flatMap((side) =>
+        ['shoulder', 'elbow', 'wrist', 'hip', 'knee', 'ankle', 'heel', 'toe'].map((joint) => `${side}_${joint}`),
+    ),
+    'ball',
+];
 
 /** What is asked at a moment, and the landmarks it takes, each once. */
 export function asksAt(ladder: FilmLadder, moment: string): FilmCheckpoint[] {
@@ -89,6 +111,7 @@ export function toKeep(
             ),
         })),
         seen: draft.seen,
+        counted: Object.entries(draft.counted).map(([rep, event]) => ({ rep: Number(rep), event_id: event })),
     };
 }
 

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { api, type Token } from '../../api/client';
 import { dayName } from '../../api/words';
-import { typed } from '../../parts/forms';
+import { chosen, typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
-import { LabelledInput } from '../../parts/Labelled';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 
 /** Links that open the athlete’s own page without an account. */
@@ -38,11 +38,13 @@ export function PersonalLinks({ intake: { kept, path, reload, setProblem } }: { 
                 ))}
             </ul>
             <form
-                className="mt-2 flex items-end gap-2"
+                className="mt-2 flex flex-wrap items-end gap-2"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    const label = typed(new FormData(event.currentTarget), 'label');
-                    api('POST', `${path}/links`, { label }).then((token) => {
+                    const form = new FormData(event.currentTarget);
+                    const label = typed(form, 'label');
+                    const heldBy = chosen<'guardian' | 'athlete'>(form, 'held_by');
+                    api('POST', `${path}/links`, { label, held_by: heldBy }).then((token) => {
                         setMade({ token, path: '/check-in', whom: label });
                         void reload();
                     }, setProblem);
@@ -52,6 +54,17 @@ export function PersonalLinks({ intake: { kept, path, reload, setProblem } }: { 
                     <span className="label">For whom, for example “mother’s phone”</span>
                     <input className="field" name="label" required />
                 </label>
+                <Labelled label="Whose page">
+                    <select className="field" name="held_by">
+                        <Options
+                            of={[
+                                ['', 'not said'],
+                                ['guardian', 'a guardian’s'],
+                                ['athlete', 'the athlete’s own'],
+                            ]}
+                        />
+                    </select>
+                </Labelled>
                 <button className="btn">Make a link</button>
             </form>
             <LinkShown made={made} onClose={() => setMade(null)} />
