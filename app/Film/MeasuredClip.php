@@ -12,12 +12,16 @@ use Augendo\Core\Frames\Point;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Handedness;
 
-/** A kept clip, as the core measures it: worked out from the points each time, never from a figure somebody sent. */
+/**
+ * A kept clip, as the core measures it: worked out from the points each time, never from a figure somebody sent.
+ *
+ * @phpstan-type Points array<string, array{0: float, 1: float, 2: float}> x, y and their spread in pixels, by landmark
+ * @phpstan-type Mark array{rep: int, moment: string, picture_no: int, time_s: float, points: Points}
+ */
 final readonly class MeasuredClip
 {
     /**
-     * @param  list<array{rep: int, moment: string, picture_no: int, time_s: float, points: array<string, array{0: float, 1: float, 2: float}>}>  $marks
-     *         points: x, y and their spread in pixels, by landmark
+     * @param  list<Mark>  $marks
      * @param  array<string, mixed>  $setting
      * @param  list<array{rep: int, checkpoint: string, verdict: string}>  $seen
      */
@@ -45,7 +49,7 @@ final readonly class MeasuredClip
         return $reps;
     }
 
-    /** @return array{picture_no: int, time_s: float, points: array<string, array{0: float, 1: float, 2: float}>}|null */
+    /** @return Mark|null */
     public function mark(int $rep, string $moment): ?array
     {
         foreach ($this->marks as $mark) {
@@ -57,7 +61,7 @@ final readonly class MeasuredClip
         return null;
     }
 
-    /** @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark */
+    /** @param  Mark  $mark */
     private function picture(array $mark): Picture
     {
         $line = fn (?array $ends): ?Line => $ends === null ? null : new Line(new Point(...$ends[0]), new Point(...$ends[1]));
@@ -74,7 +78,7 @@ final readonly class MeasuredClip
     }
 
     /**
-     * @param  array{points: array<string, array{0: float, 1: float, 2: float}>, ...}  $mark
+     * @param  Mark  $mark
      * @return array<string, float> standard deviation of each point in pixels
      */
     private static function spread(array $mark): array

@@ -34,7 +34,9 @@ final class FrameFigureTest extends TestCase
     private static function figure(\Closure $draw): array
     {
         $points = [Landmarks::BALL => new Point($draw(300, 900), $draw(100, 500))];
-        $heights = ['shoulder' => 300, 'elbow' => 360, 'wrist' => 420, 'hip' => 470, 'knee' => 590, 'ankle' => 700, 'heel' => 712, 'toe' => 715];
+        $heights = [
+            'shoulder' => 300, 'elbow' => 360, 'wrist' => 420, 'hip' => 470, 'knee' => 590, 'ankle' => 700, 'heel' => 712, 'toe' => 715,
+        ];
         foreach (['left' => 570, 'right' => 640] as $side => $x) {
             foreach ($heights as $joint => $y) {
                 $points["{$side}_{$joint}"] = new Point($x + $draw(-60, 60), $y + $draw(-60, 60));
@@ -75,9 +77,9 @@ final class FrameFigureTest extends TestCase
             }
             $examples[] = [
                 'throwing' => $throwing->value, 'setting' => $setting,
-                'points' => array_map(
-                    fn (string $name): array => [$points[$name]->x, $points[$name]->y, $spread[$name]], array_combine(array_keys($points), array_keys($points)),
-                ),
+                'points' => array_combine(array_keys($points), array_map(
+                    fn (Point $at, float $px): array => [$at->x, $at->y, $px], $points, $spread,
+                )),
                 'figures' => $figures,
             ];
         }
@@ -86,7 +88,8 @@ final class FrameFigureTest extends TestCase
             $band = new MeasureBand('contact', FrameFigure::ThrowingElbow, $low, $high);
             foreach ([90.0, 99.0, 100.0, 104.0, 125.0, 149.0, 151.0, 170.0] as $value) {
                 foreach ([0.0, 1.0, 3.0, 40.0] as $sd) {
-                    $bands[] = ['low' => $low, 'high' => $high, 'value' => $value, 'spread' => $sd, 'look' => $band->judge($value, $sd)->value];
+                    $look = $band->judge($value, $sd)->value;
+                    $bands[] = ['low' => $low, 'high' => $high, 'value' => $value, 'spread' => $sd, 'look' => $look];
                 }
             }
         }
@@ -104,7 +107,8 @@ final class FrameFigureTest extends TestCase
         $picture = new Picture(new Landmarks($points), Handedness::Right, Handedness::Right);
         $normal = fn (): float => sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
         $spread = array_fill_keys(array_keys($points), 1.5);
-        foreach ([FrameFigure::ThrowingElbow, FrameFigure::TrunkTilt, FrameFigure::ElbowAboveShoulder, FrameFigure::ShoulderLine] as $figure) {
+        $figures = [FrameFigure::ThrowingElbow, FrameFigure::TrunkTilt, FrameFigure::ElbowAboveShoulder, FrameFigure::ShoulderLine];
+        foreach ($figures as $figure) {
             $values = [];
             for ($i = 0; $i < 3000; $i++) {
                 $values[] = $figure->of($picture->with(new Landmarks(

@@ -2,10 +2,12 @@ import { fileURLToPath } from 'node:url';
 import type { Browser } from '@playwright/test';
 import { build, type Rollup } from 'vite';
 
+const camera = fileURLToPath(new URL('../../resources/app/screens/film/drawn.ts', import.meta.url));
+
 /** What a page is given to draw with: the camera that ships, and what writes its pictures into a file. */
 const SCRIPT = `
 import { BufferTarget, CanvasSource, Output, WebMOutputFormat } from 'mediabunny';
-import { jointsAt, paint } from '${fileURLToPath(new URL('../../resources/app/screens/film/drawn.ts', import.meta.url))}';
+import { jointsAt, paint } from '${camera}';
 globalThis.film = async ({ seconds, rate, side }) => {
     const canvas = new OffscreenCanvas(960, 540);
     const output = new Output({ format: new WebMOutputFormat(), target: new BufferTarget() });

@@ -21,6 +21,8 @@ use Database\Factories\VenueFactory;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
@@ -229,7 +231,8 @@ final class AccessTest extends TestCase
 
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
-        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice', 'POST api/link/elsewhere', 'POST api/link/film',
+        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
+        'POST api/link/elsewhere', 'POST api/link/film',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 
@@ -346,6 +349,17 @@ final class AccessTest extends TestCase
         $try('lighthouse')->assertStatus(429)->assertHeader('Content-Type', 'application/problem+json');
     }
 
+    /** @param  array<string, mixed>  $row */
+    private function filmed(string $table, Athlete $athlete, array $row, bool $missing): string
+    {
+        $id = (string) Str::uuid7();
+        if (! $missing) {
+            DB::table($table)->insert(['id' => $id, 'athlete_id' => $athlete->id, ...$row]);
+        }
+
+        return $id;
+    }
+
     private function template(Athlete $athlete): string
     {
         return SheetTemplateFactory::new()->createOne([
@@ -384,6 +398,15 @@ final class AccessTest extends TestCase
             '{import}' => $id($this->import()),
             '{no}' => '0',
             '{decision}' => (string) Str::uuid7(),
+            '{consent}' => $this->filmed('film_consents', $athlete, [
+                'role' => 'athlete', 'given_by' => 'A parent', 'own_page' => true,
+                'given_on' => '2027-01-04', 'recorded_at' => Carbon::now(),
+            ], $missing),
+            '{clip}' => $this->filmed('clips', $athlete, [
+                'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'filmed_on' => '2027-01-04',
+                'setting' => '{"target":"left"}',
+                'marks' => '[]', 'seen' => '[]', 'kept_by' => $this->coach()->id, 'kept_at' => Carbon::now(),
+            ], $missing),
             '{season}' => $id($this->season($athlete)),
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw',
             '{day}' => $this->coach()->workspace->today()->iso(),

@@ -32,7 +32,7 @@ final class FilmConsent
     /** Whether a consent counts: said on a page of one's own, or on paper before a second person. */
     public static function holds(bool $onOwnPage, string $by, ?string $secondPerson): bool
     {
-        return $onOwnPage || ($secondPerson !== null && self::plain($secondPerson) !== '' && self::plain($secondPerson) !== self::plain($by));
+        return $onOwnPage || ! in_array(self::plain((string) $secondPerson), ['', self::plain($by)], true);
     }
 
     /**

@@ -137,7 +137,10 @@ function Drawing({ name, of, side }: { name: string; of: Drawable | null; side: 
     );
 }
 
-/** As large as each other by the trunk where it is seen, else by all there is; the middle in the middle, the target right. */
+/**
+ * As large as each other by the trunk where it is seen, else by all there is; the middle in the middle, the target
+ * right.
+ */
 function placedOf({ points, target }: Drawable): Points | null {
     const all = Object.values(points);
     if (all.length === 0) return null;

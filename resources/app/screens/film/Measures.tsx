@@ -35,7 +35,7 @@ export function Measures({
             seen.find((each) => each.rep === mark.rep && each.checkpoint === checkpoint.id)?.verdict ?? null;
         return (
             <section key={checkpoint.id} aria-label={checkpoint.name} className="border-t border-line py-2">
-                <h3 className="text-base">{checkpoint.name}</h3>
+                <h2 className="text-base">{checkpoint.name}</h2>
                 <p className="text-sm text-soft">{checkpoint.good}</p>
                 {value === null || spread === null ? (
                     <p className="text-sm text-soft">

@@ -128,7 +128,8 @@ export function Review({
                 </div>
                 <p className="pt-3 text-sm text-soft">
                     One camera sees one plane: what turns towards it reads short. Film from the side, at hip height, and
-                    stand still with it. The bands are example numbers: your school’s own go into a copy of the ladder.
+                    stand still with it. The bands are example numbers: your school’s own go into a copy of the
+                    ladder.
                 </p>
             </section>
             <section aria-label="How it was filmed" className="min-w-0">
@@ -242,7 +243,7 @@ function Keep({ clip, disabled, onKeep }: { clip: OpenClip; disabled: boolean; o
     );
 }
 
-/** Arrow keys step, with Shift ten at a time; Space plays; M marks the moment. A field that is filled in keeps its keys. */
+/** Arrow keys step, with Shift ten at a time; Space plays; M marks the moment. A field keeps its keys. */
 function useKeys(looking: ReturnType<typeof usePicture>, onMark: () => void): void {
     useEffect(() => {
         const press = (event: KeyboardEvent): void => {

@@ -124,7 +124,10 @@ export function Stage({
     );
 }
 
-/** How many pixels of the clip one pixel of the screen is: what is drawn over it is as large for a thumb on a phone as on a desk. */
+/**
+ * How many pixels of the clip one pixel of the screen is: what is drawn over it is as large for a thumb on a phone as
+ * on a desk.
+ */
 function useClipPixels(over: RefObject<SVGSVGElement | null>, width: number): number {
     const [px, setPx] = useState(1);
     useEffect(() => {

@@ -85,7 +85,10 @@ const LANDING: Pose = {
     ball: [4.2, 1.2],
 };
 
-/** Poses by when they are reached, in seconds, and how far the hips are then in front of where they began and above the ground. */
+/**
+ * Poses by when they are reached, in seconds, and how far the hips are then in front of where they began and above the
+ * ground.
+ */
 const PLAN: ReadonlyArray<readonly [at: number, pose: Pose, forward: number, hips: number]> = [
     [0, STAND, 0, 1.65],
     [0.7, LOADED, 0.1, 1.42],

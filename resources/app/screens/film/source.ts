@@ -73,9 +73,10 @@ export async function openClip(file: File): Promise<ClipSource> {
         );
     });
     if (!track) throw new NotShown('There is sound in this file and no picture. Choose another one.');
+    const kind = (await track.getCodecParameterString()) ?? 'unnamed';
     if (!('VideoDecoder' in globalThis) || !(await track.canDecode()))
         throw new NotShown(
-            `This browser cannot show pictures of the kind in this file (${(await track.getCodecParameterString()) ?? 'not known'}). ` +
+            `This browser cannot show pictures of this kind (${kind}). ` +
                 'Film with the setting “most compatible”, or open it in another browser.',
         );
     const times: number[] = [];

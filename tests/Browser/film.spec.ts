@@ -1,0 +1,135 @@
+import type { Page } from '@playwright/test';
+import type { Point } from '../../resources/app/rules/frame';
+import { jointsAt } from '../../resources/app/screens/film/drawn';
+import { drawnFilm } from './drawnFilm';
+import { expect, hasNoAxeFindings, row, signIn, test } from './support';
+
+const TRY_S = 1.6;
+const RATE = 60;
+const CONTACT_S = 1.1;
+
+const stage = (page: Page) => page.getByRole('application');
+
+/** Touches the picture at a place of the clip. */
+async function touch(page: Page, [x, y]: Point): Promise<void> {
+    const box = await stage(page).boundingBox();
+    if (!box) throw new Error('There is no picture.');
+    await page.mouse.click(box.x + (x * box.width) / 960, box.y + (y * box.height) / 540);
+}
+
+/** Marks a moment and touches every point it asks for where the joint is known to be. */
+async function mark(page: Page, moment: string, no: number): Promise<number> {
+    await page.getByRole('slider', { name: 'Picture' }).fill(String(no));
+    await page.getByRole('listitem').filter({ hasText: moment }).getByRole('button', { name: 'Mark here' }).click();
+    const joints = jointsAt((no / RATE) % TRY_S, 'right');
+    let touched = 0;
+    for (;;) {
+        const asked = /touch the (.*)$/.exec((await stage(page).getAttribute('aria-label')) ?? '')?.[1];
+        const joint = asked && joints[asked.replace(' ', '_')];
+        if (!joint) return touched;
+        await touch(page, joint);
+        await expect(stage(page)).not.toHaveAccessibleName(`Picture: touch the ${asked}`);
+        touched++;
+    }
+}
+
+/** The angle at a joint as the drawn figure has it, degrees. */
+function trueAngle(timeS: number, names: [string, string, string]): number {
+    const joints = jointsAt(timeS, 'right');
+    const [a, b, c] = names.map((name) => joints[name] ?? ([NaN, NaN] as const)) as [Point, Point, Point];
+    const turn = Math.atan2(a[1] - b[1], a[0] - b[0]) - Math.atan2(c[1] - b[1], c[0] - b[0]);
+    const degrees = Math.abs((turn * 180) / Math.PI) % 360;
+    return Math.min(degrees, 360 - degrees);
+}
+
+test('a clip is opened once all have agreed, measured by hand, compared, and shut with the consent', async ({
+    page,
+    browser,
+    baseURL,
+}) => {
+    const film = await drawnFilm(browser, `${baseURL}/icon.svg`, 2 * TRY_S, RATE);
+    await signIn(page);
+    await row(page, 'Mira Okonjo').getByRole('link', { name: 'Mira Okonjo' }).click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await expect(page.getByText('The camera stays shut for Mira.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Film now' })).toBeDisabled();
+    await hasNoAxeFindings(page);
+    for (const role of ['a guardian', 'the athlete']) {
+        await page.getByLabel('On paper, by').selectOption({ label: role });
+        await page.getByLabel('Who signed').fill('J. Okonjo');
+        await page.getByLabel('Who saw it signed').fill('F. Moreau');
+        await page.getByRole('button', { name: 'Save' }).click();
+    }
+    await expect(page.getByText('Agreed to: measuring on this device.')).toBeVisible();
+
+    // What is no clip says so, with the way on.
+    const open = page.locator('input[type=file]');
+    await open.setInputFiles({ name: 'broken.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no clip at all') });
+    await expect(page.getByText('This is no clip that can be read', { exact: false })).toBeVisible();
+    await open.setInputFiles({ name: 'empty.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(0) });
+    await expect(page.getByText('This file is empty.', { exact: false })).toBeVisible();
+
+    // There is none here: the page says so, and the way on.
+    await page.getByRole('button', { name: 'Film now' }).click();
+    await expect(page.getByText(/^(No camera answered|The camera was refused)/)).toBeVisible();
+    await page.getByRole('button', { name: 'Close the camera' }).click();
+
+    const serve = { name: 'serve.webm', mimeType: 'video/webm', buffer: film };
+    await open.setInputFiles(serve);
+    await expect(page.getByText('picture 1 of 192')).toBeVisible();
+    await page.getByRole('button', { name: 'One picture on' }).click();
+    await expect(page.getByText('picture 2 of 192')).toBeVisible();
+
+    const contact = Math.round(CONTACT_S * RATE);
+    expect(await mark(page, 'Contact', contact)).toBe(3);
+    const told = page.getByRole('region', { name: 'Contact' });
+    const truth = trueAngle(contact / RATE, ['right_shoulder', 'right_elbow', 'right_wrist']);
+    const angle = Number(/(\d+)°/.exec(await told.getByText(/^Elbow:/).innerText())?.[1]);
+    expect(Math.abs(angle - truth)).toBeLessThanOrEqual(1);
+    await expect(told.getByText('within the band', { exact: false })).toBeVisible();
+    await told.getByRole('button', { name: 'I see it right' }).click();
+
+    // A point is put a pixel further by the keys, and undone.
+    const wrist = page.getByRole('button', { name: /^right wrist: arrow keys/ });
+    const before = await wrist.locator('circle').last().getAttribute('cx');
+    await wrist.press('ArrowRight');
+    await expect(wrist.locator('circle').last()).toHaveAttribute('cx', String(Number(before) + 1));
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(wrist.locator('circle').last()).toHaveAttribute('cx', String(before));
+    await hasNoAxeFindings(page);
+
+    // The page is gone before anything is sent: what was marked is there again with the same clip.
+    await page.reload();
+    await open.setInputFiles(serve);
+    await page.getByRole('button', { name: /^Contact picture 67/ }).click();
+    await expect(page.getByText(/^Elbow:/)).toBeVisible();
+    await page.getByRole('button', { name: 'The next one' }).click();
+    await mark(page, 'Contact', contact + TRY_S * RATE);
+    await page.getByLabel('Filmed at how many a second?').selectOption('60');
+    await page.getByRole('button', { name: 'Save what was measured' }).click();
+    await expect(page.getByRole('button', { name: 'Save what was measured' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Close this clip' }).click();
+
+    const clips = page.getByRole('region', { name: 'Clips' });
+    await expect(clips.getByText('looked at: right')).toBeVisible();
+    await expect(page.getByText('no difference that can be told', { exact: false })).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    await page.getByRole('button', { name: 'Who agreed' }).click();
+    await page.getByRole('button', { name: 'Withdraw' }).first().click();
+    await expect(page.getByText('The camera stays shut for Mira.')).toBeVisible();
+    await expect(clips.getByText('looked at: right')).toBeVisible();
+});
+
+test('one moment, one measure: no more than twelve touches from the open page', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/athletes');
+    await page.getByRole('link', { name: 'Mira Okonjo' }).first().click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await page.getByRole('button', { name: 'Try it with a drawn figure' }).click();
+    await expect(page.getByText('Only to try: a drawn figure is nobody’s record.')).toBeVisible();
+    const points = await mark(page, 'Contact', Math.round(CONTACT_S * RATE));
+    await expect(page.getByText(/^Elbow:/)).toBeVisible();
+    // The clip, the picture, the moment, its points.
+    expect(1 + 1 + 1 + points).toBeLessThanOrEqual(12);
+});
