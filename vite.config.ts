@@ -1,7 +1,7 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readFileSync } from 'node:fs';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
@@ -12,12 +12,36 @@ const page = createHash('sha1')
     .update(String(Date.now()))
     .digest('hex');
 
+/** What looks for joints in a picture: the smallest model, from our own address, fetched when it is first asked for. */
+const MODEL = [
+    'pose.js',
+    'pose_landmark_lite.tflite',
+    'pose_solution_packed_assets.data',
+    'pose_solution_packed_assets_loader.js',
+    'pose_solution_simd_wasm_bin.js',
+    'pose_solution_simd_wasm_bin.wasm',
+    'pose_solution_wasm_bin.js',
+    'pose_solution_wasm_bin.wasm',
+    'pose_web.binarypb',
+];
+const model = {
+    name: 'model',
+    closeBundle: (): void => {
+        mkdirSync('public/build/pose', { recursive: true });
+        for (const file of MODEL) copyFileSync(`node_modules/@mediapipe/pose/${file}`, `public/build/pose/${file}`);
+    },
+};
+
+/** The film page has a policy of its own, and so a document of its own. */
+const FILM_PAGE = '/athletes/-/film';
+
 export default defineConfig({
     plugins: [
         react(),
         tailwindcss(),
         // Whatever serves them finds the small forms beside them.
         compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/, threshold: 1000 }),
+        model,
         VitePWA({
             // Kept by the server at /sw.js, so that it may serve every address of the application.
             filename: 'sw.js',
@@ -28,11 +52,28 @@ export default defineConfig({
             workbox: {
                 globPatterns: ['**/*.{js,css,woff2}'],
                 modifyURLPrefix: { '': '/build/' },
-                additionalManifestEntries: [{ url: '/', revision: page }],
+                globIgnores: ['pose/**'],
+                additionalManifestEntries: [
+                    { url: '/', revision: page },
+                    { url: FILM_PAGE, revision: page },
+                ],
                 // Without a connection every screen opens with the page that was kept; what it shows comes from this
                 // device.
                 navigateFallback: '/',
-                navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/build\//, /\.[a-z]+$/],
+                navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//, /^\/build\//, /\.[a-z]+$/, /\/film$/],
+                runtimeCaching: [
+                    {
+                        urlPattern: ({ request, url }) => request.mode === 'navigate' && url.pathname.endsWith('/film'),
+                        // Named as text: what stands here is written into the worker, and knows nothing of this file.
+                        handler: async ({ request }) =>
+                            (await caches.match('/athletes/-/film', { ignoreSearch: true })) ?? fetch(request),
+                    },
+                    {
+                        urlPattern: ({ url }) => url.pathname.startsWith('/build/pose/'),
+                        handler: 'CacheFirst',
+                        options: { cacheName: 'pose', expiration: { maxEntries: 20 } },
+                    },
+                ],
                 inlineWorkboxRuntime: true,
                 skipWaiting: false,
                 clientsClaim: true,

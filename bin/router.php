@@ -9,7 +9,8 @@ declare(strict_types=1);
 
 const TYPES = [
     'js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'webmanifest' => 'application/manifest+json',
-    'woff2' => 'font/woff2', 'png' => 'image/png', 'ico' => 'image/x-icon', 'txt' => 'text/plain',
+    'wasm' => 'application/wasm', 'tflite' => 'application/octet-stream', 'data' => 'application/octet-stream',
+    'binarypb' => 'application/octet-stream', 'woff2' => 'font/woff2', 'png' => 'image/png', 'ico' => 'image/x-icon', 'txt' => 'text/plain',
 ];
 
 $root = (string) getcwd();

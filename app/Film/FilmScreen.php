@@ -63,6 +63,7 @@ final class FilmScreen
                 ->values()
                 ->all(),
             hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
+            model_spread_share: FrameFigure::MODEL_SPREAD_SHARE,
         );
     }
 

@@ -15,7 +15,9 @@ use Augendo\Core\Library\Handedness;
 /**
  * A kept clip, as the core measures it: worked out from the points each time, never from a figure somebody sent.
  *
- * @phpstan-type Points array<string, array{0: float, 1: float, 2: float}> x, y and their spread in pixels, by landmark
+ * Points are x, y and their spread in pixels, by landmark.
+ *
+ * @phpstan-type Points array<string, array{0: float, 1: float, 2: float}>
  * @phpstan-type Mark array{rep: int, moment: string, picture_no: int, time_s: float, points: Points}
  */
 final readonly class MeasuredClip

@@ -1,6 +1,12 @@
 import { fileURLToPath } from 'node:url';
-import type { Browser } from '@playwright/test';
+import { type Browser, expect, type Page } from '@playwright/test';
 import { build, type Rollup } from 'vite';
+import type { Point } from '../../resources/app/rules/frame';
+import { jointsAt } from '../../resources/app/screens/film/drawn';
+
+/** One try of the drawn serve, and how many pictures a second it is drawn with. */
+export const TRY_S = 1.6;
+export const RATE = 60;
 
 const camera = fileURLToPath(new URL('../../resources/app/screens/film/drawn.ts', import.meta.url));
 
@@ -15,7 +21,7 @@ globalThis.film = async ({ seconds, rate, side }) => {
     output.addVideoTrack(source, { frameRate: rate });
     await output.start();
     for (let i = 0; i < seconds * rate; i++) {
-        paint(canvas.getContext('2d'), jointsAt((i / rate) % 1.6, side), side);
+        paint(canvas.getContext('2d'), jointsAt((i / rate) % ${TRY_S}, side), side);
         await source.add(i / rate, 1 / rate);
     }
     await output.finalize();
@@ -29,7 +35,7 @@ globalThis.film = async ({ seconds, rate, side }) => {
 const here = fileURLToPath(new URL('./drawn.js', import.meta.url));
 
 /** A clip of the drawn serve, as a phone would have made one: its joints are known. */
-export async function drawnFilm(browser: Browser, at: string, seconds: number, rate = 60): Promise<Buffer> {
+export async function drawnFilm(browser: Browser, at: string, seconds: number, rate = RATE): Promise<Buffer> {
     const drawn = 'virtual:drawn';
     const built = (await build({
         configFile: false,
@@ -53,4 +59,29 @@ export async function drawnFilm(browser: Browser, at: string, seconds: number, r
     );
     await context.close();
     return Buffer.from(text, 'base64');
+}
+
+const stage = (page: Page) => page.getByRole('application');
+
+/** Touches the picture at a place of the clip. */
+async function touch(page: Page, [x, y]: Point): Promise<void> {
+    const box = await stage(page).boundingBox();
+    if (!box) throw new Error('There is no picture.');
+    await page.mouse.click(box.x + (x * box.width) / 960, box.y + (y * box.height) / 540);
+}
+
+/** Marks a moment and touches every point it asks for where the joint is known to be. */
+export async function mark(page: Page, moment: string, no: number): Promise<number> {
+    await page.getByRole('slider', { name: 'Picture' }).fill(String(no));
+    await page.getByRole('listitem').filter({ hasText: moment }).getByRole('button', { name: 'Mark here' }).click();
+    const joints = jointsAt((no / RATE) % TRY_S, 'right');
+    let touched = 0;
+    for (;;) {
+        const asked = /touch the (.*)$/.exec((await stage(page).getAttribute('aria-label')) ?? '')?.[1];
+        const joint = asked && joints[asked.replace(' ', '_')];
+        if (!joint) return touched;
+        await touch(page, joint);
+        await expect(stage(page)).not.toHaveAccessibleName(`Picture: touch the ${asked}`);
+        touched++;
+    }
 }

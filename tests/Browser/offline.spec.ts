@@ -65,6 +65,24 @@ test('the application opens without a connection, counts, and sends when there i
     await expect(again.getByText('No connection, as last seen')).toHaveCount(0);
 });
 
+test('a picture is measured without a connection, on a page of its own', async ({ page, context }) => {
+    await signIn(page);
+    await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+    });
+    await page.goto('/athletes');
+    await page.getByRole('link', { name: 'Mira Okonjo' }).first().click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await expect(page.getByText('The camera stays shut for Mira.')).toBeVisible();
+    await context.setOffline(true);
+    const answer = await page.reload();
+    expect(answer?.headers()['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
+    await page.getByRole('button', { name: 'Try it with a drawn figure' }).click();
+    await page.getByRole('slider', { name: 'Picture' }).fill('66');
+    await page.getByRole('listitem').filter({ hasText: 'Contact' }).getByRole('button', { name: 'Mark here' }).click();
+    await expect(page.getByText('Touch the right shoulder.')).toBeVisible();
+});
+
 test('signing out leaves nothing of the squad on the device', async ({ page }) => {
     await signIn(page);
     await page.getByRole('button', { name: 'Who is signed in' }).click();

@@ -1,4 +1,5 @@
 import { type Page } from '@playwright/test';
+import { mark, RATE } from './drawnFilm';
 import { openNextEvening, openTheLine, row, signIn, test, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
@@ -64,6 +65,16 @@ test('on a laptop', async ({ page }) => {
     await keep(page, 'after');
 });
 
+test('a serve measured', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Mira Okonjo' }).first().click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await page.getByRole('button', { name: 'Try it with a drawn figure' }).click();
+    await mark(page, 'Arm back', Math.round(0.88 * RATE));
+    await page.getByText('Drawn figure,', { exact: false }).evaluate((line) => line.scrollIntoView());
+    await keep(page, 'film');
+});
+
 test.describe('on a phone', () => {
     test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
     test('courtside and check-in', async ({ page }) => {
@@ -95,7 +106,6 @@ test('a line, and what came of it', async ({ page }) => {
     await signIn(page);
     await openTheLine(page);
     await countTheLine(page);
-    await keep(page, 'line');
     await page.getByRole('link', { name: 'Finish', exact: true }).click();
     await page.getByRole('button', { name: /^Finish for/ }).click();
     await page.getByRole('heading', { name: 'What came of it' }).waitFor();

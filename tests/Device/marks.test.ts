@@ -9,8 +9,10 @@ import {
     needsAt,
     nextPoint,
     pointed,
+    proposed,
     said,
     secondsAt,
+    spreadsOf,
     toKeep,
 } from '../../resources/app/screens/film/marks';
 
@@ -68,6 +70,7 @@ describe('marks on a clip', () => {
             moment: 'contact',
             no: 41,
             points: {},
+            proposed: [],
         });
     });
 
@@ -89,12 +92,36 @@ describe('marks on a clip', () => {
 
     test('what is kept: points with how far off a hand puts them, seconds as filmed, the taps that were named', () => {
         const named = counted(counted(arm, 1, 'tap-1'), 2, 'tap-2');
-        const about = { id: 'clip', ladder, filmedOn: '2027-05-20', times: [0, 1 / 30], spreadPx: 1.5 };
+        const about = {
+            id: 'clip',
+            ladder,
+            filmedOn: '2027-05-20',
+            times: [0, 1 / 30],
+            spreads: { handPx: 1.5, modelPx: 8 },
+        };
         const kept = toKeep(counted({ ...named, rate: 240 }, 2, ''), about);
         expect(kept.marks).toEqual([
             { rep: 1, moment: 'contact', picture_no: 40, time_s: 40 / 240, points: { right_elbow: [10, 20, 1.5] } },
         ]);
         expect(kept.counted).toEqual([{ rep: 1, event_id: 'tap-1' }]);
+    });
+
+    test('what the model proposes is wider, gives way to a hand, and is one’s own once it is touched', () => {
+        const found = proposed(arm, 1, 'contact', { right_elbow: [99, 99], right_wrist: [50, 60] });
+        expect(markOf(found, 1, 'contact')?.points).toEqual({ right_elbow: [10, 20], right_wrist: [50, 60] });
+        const wide = { handPx: 1, modelPx: 8 };
+        const spreads = (draft: typeof found) => {
+            const mark = markOf(draft, 1, 'contact');
+            return mark && spreadsOf(mark, wide);
+        };
+        expect(spreads(found)).toEqual({ right_elbow: 1, right_wrist: 8 });
+        expect(spreads(pointed(found, 1, 'contact', 'right_wrist', [51, 60]))).toEqual({
+            right_elbow: 1,
+            right_wrist: 1,
+        });
+        const again = proposed(found, 1, 'contact', { right_shoulder: [5, 5] });
+        expect(markOf(again, 1, 'contact')?.points).toEqual({ right_elbow: [10, 20], right_shoulder: [5, 5] });
+        expect(proposed(found, 2, 'contact', {})).toBe(found);
     });
 
     test('without a known rate seconds are those of the file', () => {

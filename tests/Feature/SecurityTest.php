@@ -26,6 +26,16 @@ final class SecurityTest extends TestCase
         $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin');
     }
 
+    public function test_the_film_page_alone_may_compile_the_model_and_nothing_else(): void
+    {
+        $policy = (string) $this->get('/athletes/-/film')->assertOk()->headers->get('Content-Security-Policy');
+        $this->assertStringContainsString("script-src 'self' 'wasm-unsafe-eval';", $policy);
+        $this->assertDoesNotMatchRegularExpression("/script-src[^;]*'unsafe-(inline|eval)'/", $policy);
+        foreach (['/', '/athletes/-', '/athletes/-/film/more', '/film'] as $elsewhere) {
+            $this->assertStringNotContainsString('wasm', (string) $this->get($elsewhere)->headers->get('Content-Security-Policy'));
+        }
+    }
+
     public function test_what_is_the_same_for_everybody_is_answered_without_a_session(): void
     {
         foreach (['/', '/plan', '/athletes/anything', '/calendar/no-such-token.ics'] as $address) {

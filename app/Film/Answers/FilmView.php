@@ -27,5 +27,7 @@ final readonly class FilmView
         public array $clips,
         /** standard deviation of a point put by hand, as a share of the picture’s longer side */
         public float $hand_spread_share,
+        /** the same of a point that the model on the device proposed */
+        public float $model_spread_share,
     ) {}
 }

@@ -325,9 +325,10 @@ function More({ of }: { of: Athlete }) {
                 </Link>
             )}
             {ladders.length > 0 && (
-                <Link to="/athletes/$athleteId/film" params={{ athleteId: athlete.id }} className="opens head">
+                // A document of its own: its policy lets the model run that looks for joints.
+                <a href={`/athletes/${athlete.id}/film`} className="opens head">
                     Film
-                </Link>
+                </a>
             )}
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores

@@ -23,8 +23,8 @@ export function FilmAsk({ about, token }: { about: CheckInPage; token: string })
         <section aria-label="Film" className="mt-4 border-t border-line pt-3">
             <h2 className="text-lg">Film</h2>
             <p>
-                May the coach film {whom} to measure the movement? The clip stays on the coach’s device; only where
-                the points lay is saved. You can take it back at any time.
+                May the coach film {whom} to measure the movement? The clip stays on the device it is filmed with; only
+                where the points lay is saved. You can take it back at any time.
             </p>
             <Notice problem={problem} />
             {film.agreed ? (

@@ -1,7 +1,16 @@
 import { clsx } from 'clsx';
 import { n } from '../../api/words';
 import { figureOf, judge, type Look, type Picture, spreadOf } from '../../rules/frame';
-import { asksAt, type FilmCheckpoint, type FilmLadder, type FilmMeasure, type Mark, type Seen } from './marks';
+import {
+    asksAt,
+    type FilmCheckpoint,
+    type FilmLadder,
+    type FilmMeasure,
+    type Mark,
+    type Seen,
+    type Spreads,
+    spreadsOf,
+} from './marks';
 
 const LOOKS: Record<Look, string> = {
     right: 'within the band',
@@ -14,23 +23,23 @@ export function Measures({
     ladder,
     mark,
     picture,
-    spreadPx,
+    spreads,
     seen,
     onSay,
 }: {
     ladder: FilmLadder;
     mark: Mark;
     picture: Picture;
-    spreadPx: number;
+    spreads: Spreads;
     seen: Seen[];
     onSay: (checkpoint: string, verdict: Seen['verdict']) => void;
 }) {
-    const spreads = Object.fromEntries(Object.keys(mark.points).map((name) => [name, spreadPx]));
+    const spreadPx = spreadsOf(mark, spreads);
     return asksAt(ladder, mark.moment).map((checkpoint) => {
         const { measure } = checkpoint;
         if (!measure) return null;
         const value = figureOf(measure.figure, picture);
-        const spread = spreadOf(measure.figure, measure.unit, picture, spreads);
+        const spread = spreadOf(measure.figure, measure.unit, picture, spreadPx);
         const verdict =
             seen.find((each) => each.rep === mark.rep && each.checkpoint === checkpoint.id)?.verdict ?? null;
         return (

@@ -13,12 +13,15 @@ import {
     needsAt,
     nextPoint,
     pointed,
+    proposed,
     said,
     toKeep,
 } from './marks';
+import type { Box } from './finder';
+import { FindPoints } from './FindPoints';
 import { Measures } from './Measures';
 import { Moments, PointChooser } from './Moments';
-import { LINES, type LineName, Setup, withLine } from './Setup';
+import { type Drawing, DRAWINGS, Setup, withLine } from './Setup';
 import { Stage } from './Stage';
 import { Timeline } from './Timeline';
 import { type OpenClip, useDraft, usePicture } from './useClip';
@@ -34,9 +37,11 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
     const [moment, setMoment] = useState(ladder.moments[0]?.id ?? '');
     const [wish, setWish] = useState<string | null>(null);
     const [line, setLine] = useState<Line | null>(null);
+    const [box, setBox] = useState<Box | null>(null);
     const mark = markOf(draft, rep, moment);
     const here = mark?.no === looking.no ? mark : null;
     const point = here && (wish ?? nextPoint(needsAt(ladder, moment), here.points));
+    const longest = Math.max(clip.source.width, clip.source.height);
     const markHere = (id: string): void => {
         setMoment(id);
         change((now) => marked(now, rep, id, looking.no));
@@ -44,8 +49,10 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
     useKeys(looking, () => markHere(moment));
     const drawn = (at: Point, { name, from }: Line): void => {
         if (from === null) return setLine({ name, from: at });
-        if (from[0] !== at[0] || from[1] !== at[1]) change((now) => withLine(now, name, [from, at]));
         setLine(null);
+        if (from[0] === at[0] && from[1] === at[1]) return;
+        if (name === 'athlete') setBox([from, at]);
+        else change((now) => withLine(now, name, [from, at]));
     };
     return {
         looking,
@@ -60,8 +67,9 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
         setLine,
         markHere,
         setWish,
-        asked: line ? LINES[line.name][line.from ? 'to' : 'from'] : point && landmark(point),
-        spreadPx: film.hand_spread_share * Math.max(clip.source.width, clip.source.height),
+        asked: line ? DRAWINGS[line.name][line.from ? 'to' : 'from'] : point && landmark(point),
+        box,
+        spreads: { handPx: film.hand_spread_share * longest, modelPx: film.model_spread_share * longest },
         choose: (id: string): void => {
             setMoment(id);
             setWish(null);
@@ -75,7 +83,7 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
     };
 }
 
-type Line = { name: LineName; from: Point | null };
+type Line = { name: Drawing; from: Point | null };
 type Reviewing = ReturnType<typeof useReview>;
 
 /** One clip, looked at: moments marked, points put, what they say of the checkpoints. */
@@ -102,6 +110,8 @@ export function Review({
                     looking={looking}
                     points={here?.points ?? {}}
                     lines={linesOf(draft.setting)}
+                    box={review.box}
+                    proposed={here?.proposed ?? []}
                     asked={review.asked}
                     view={view}
                     onTouch={review.touch}
@@ -119,16 +129,16 @@ export function Review({
                         clip={clip}
                         disabled={draft.marks.length === 0}
                         onKeep={async () => {
-                            const { spreadPx } = review;
+                            const { spreads } = review;
                             const { times } = clip.source;
-                            const about = { id: newId(), ladder, filmedOn: film.date, times, spreadPx };
+                            const about = { id: newId(), ladder, filmedOn: film.date, times, spreads };
                             if (await onKeep(toKeep(draft, about))) marking.sent();
                         }}
                     />
                 </div>
                 <p className="pt-3 text-sm text-soft">
                     One camera sees one plane: what turns towards it reads short. Film from the side, at hip height, and
-                    stand still with it. The bands are example numbers: your school’s own go into a copy of the
+                    stand still with it. The bands are example numbers: those of your school go into a copy of the
                     ladder.
                 </p>
             </section>
@@ -181,12 +191,20 @@ function Says({ ladder, clip, review }: { ladder: FilmLadder; clip: OpenClip; re
                 asked={review.line ? null : review.point}
                 onAsk={review.setWish}
             />
+            {review.here && (
+                <FindPoints
+                    picture={looking.picture}
+                    box={review.box}
+                    onBox={() => review.setLine({ name: 'athlete', from: null })}
+                    onFound={(found) => change((now) => proposed(now, rep, moment, found))}
+                />
+            )}
             {mark && (
                 <Measures
                     ladder={ladder}
                     mark={mark}
                     picture={{ points: mark.points, throwing: ladder.side, setting: draft.setting }}
-                    spreadPx={review.spreadPx}
+                    spreads={review.spreads}
                     seen={draft.seen}
                     onSay={(checkpoint, verdict) => change((now) => said(now, rep, checkpoint, verdict))}
                 />

@@ -5,13 +5,17 @@ import type { Segment } from '../../rules/frame';
 import type { Draft } from './marks';
 
 export type LineName = 'plumb' | 'runway' | 'scale';
+/** What two touches draw: a line, or the corners of a box. */
+export type Drawing = LineName | 'athlete';
 
 /** Lines that are drawn on the picture, by their ends. */
-export const LINES: Record<LineName, { name: string; from: string; to: string }> = {
+export const DRAWINGS: Record<Drawing, { name: string; from: string; to: string }> = {
     plumb: { name: 'Upright', from: 'top of something upright', to: 'bottom of it' },
     runway: { name: 'Run-up line', from: 'run-up line, at its beginning', to: 'run-up line, towards the target' },
     scale: { name: 'Known length', from: 'one end of something whose length you know', to: 'other end' },
+    athlete: { name: 'Box round the athlete', from: 'corner above the athlete', to: 'corner below, across' },
 };
+const LINES: LineName[] = ['plumb', 'runway', 'scale'];
 
 const ONE_METRE = 1;
 
@@ -41,7 +45,7 @@ export function Setup({
 }: {
     draft: Draft;
     change: (to: (draft: Draft) => Draft) => void;
-    line: LineName | null;
+    line: Drawing | null;
     onLine: (name: LineName | null) => void;
     view: { mirrored: boolean; zoom: number };
     onView: (view: { mirrored: boolean; zoom: number }) => void;
@@ -96,16 +100,16 @@ export function Setup({
                 </button>
             </div>
             <div className="flex flex-wrap items-center gap-2">
-                {(Object.keys(LINES) as LineName[]).map((name) => (
+                {LINES.map((name) => (
                     <span key={name} className="inline-flex items-center">
                         <Toggle on={line === name} onChange={(on) => onLine(on ? name : null)}>
-                            {setting[name] ? `${LINES[name].name} ✓` : LINES[name].name}
+                            {setting[name] ? `${DRAWINGS[name].name} ✓` : DRAWINGS[name].name}
                         </Toggle>
                         {setting[name] && (
                             <button
                                 type="button"
                                 className="btn btn-quiet"
-                                aria-label={`Take away: ${LINES[name].name}`}
+                                aria-label={`Take away: ${DRAWINGS[name].name}`}
                                 onClick={() => change((now) => withLine(now, name, null))}
                             >
                                 Take away
@@ -130,7 +134,7 @@ export function Setup({
             </div>
             {line && (
                 <p aria-live="polite">
-                    Touch the {LINES[line].from}, then the {LINES[line].to}.
+                    Touch the {DRAWINGS[line].from}, then the {DRAWINGS[line].to}.
                 </p>
             )}
         </div>

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import type { Point, Points, Segment } from '../../rules/frame';
+import type { Box } from './finder';
 import { landmark } from './marks';
 import type { ClipSource } from './source';
 import type { Looking } from './useClip';
@@ -33,6 +34,8 @@ export function Stage({
     looking,
     points,
     lines,
+    box,
+    proposed,
     asked,
     view,
     onTouch,
@@ -42,6 +45,10 @@ export function Stage({
     looking: Looking;
     points: Points;
     lines: Drawn;
+    /** round the athlete */
+    box: Box | null;
+    /** points that no hand has touched yet */
+    proposed: string[];
     /** what the next touch puts; null: nothing */
     asked: string | null;
     view: { mirrored: boolean; zoom: number };
@@ -101,6 +108,7 @@ export function Stage({
                     onPointerCancel={() => setHeld(null)}
                 >
                     <Lines of={lines} px={px} />
+                    {box && <BoxRound of={box} px={px} />}
                     <Limbs points={shown} px={px} />
                     {Object.entries(shown).map(([name, at]) => (
                         <Dot
@@ -108,6 +116,7 @@ export function Stage({
                             name={name}
                             at={at}
                             px={px}
+                            isProposed={proposed.includes(name)}
                             onTake={(event) => take(event, name)}
                             onMove={onMove}
                         />
@@ -151,6 +160,21 @@ function Lines({ of, px }: { of: Drawn; px: number }) {
     ));
 }
 
+function BoxRound({ of: [[x1, y1], [x2, y2]], px }: { of: Box; px: number }) {
+    return (
+        <rect
+            className="pointer-events-none"
+            x={Math.min(x1, x2)}
+            y={Math.min(y1, y2)}
+            width={Math.abs(x2 - x1)}
+            height={Math.abs(y2 - y1)}
+            fill="none"
+            stroke="#f2c230"
+            strokeWidth={2 * px}
+        />
+    );
+}
+
 function Limbs({ points, px }: { points: Points; px: number }) {
     return LIMBS.map(([from, to]) => {
         const [a, b] = [points[from], points[to]];
@@ -170,12 +194,14 @@ function Dot({
     name,
     at,
     px,
+    isProposed,
     onTake,
     onMove,
 }: {
     name: string;
     at: Point;
     px: number;
+    isProposed: boolean;
     onTake: (event: PointerEvent) => void;
     onMove: (name: string, at: Point | null) => void;
 }) {
@@ -187,17 +213,25 @@ function Dot({
         event.preventDefault();
         event.stopPropagation();
     };
+    const spoken = landmark(name) + (isProposed ? ', proposed' : '');
     return (
         <g
             tabIndex={0}
             role="button"
-            aria-label={`${landmark(name)}: arrow keys move it a pixel, Delete takes it away`}
+            aria-label={`${spoken}: arrow keys move it a pixel, Delete takes it away`}
             className="cursor-grab"
             onPointerDown={onTake}
             onKeyDown={step}
         >
             <circle cx={at[0]} cy={at[1]} r={18 * px} fill="transparent" />
-            <circle cx={at[0]} cy={at[1]} r={6 * px} fill="#f2c230" stroke="#14201c" strokeWidth={2.5 * px} />
+            <circle
+                cx={at[0]}
+                cy={at[1]}
+                r={6 * px}
+                fill={isProposed ? '#fbfbf9' : '#f2c230'}
+                stroke="#14201c"
+                strokeWidth={2.5 * px}
+            />
         </g>
     );
 }

@@ -8,7 +8,14 @@ export type FilmMeasure = NonNullable<FilmCheckpoint['measure']>;
 export type KeptClip = Body<'POST', `/api/athletes/${string}/film/clips`>;
 
 /** One moment of one repetition: on which picture, and where the points lie on it. */
-export type Mark = { rep: number; moment: string; no: number; points: Points };
+export type Mark = {
+    rep: number;
+    moment: string;
+    no: number;
+    points: Points;
+    /** which of them the model proposed, and no hand has touched since */
+    proposed: string[];
+};
 export type Seen = { rep: number; checkpoint: string; verdict: 'right' | 'wrong' };
 /** What somebody marked on a clip, before it is kept. */
 export type Draft = {
@@ -39,7 +46,7 @@ const withMark = (draft: Draft, mark: Mark): Draft => ({
 /** The moment lies on another picture now: points that were put on the one before say nothing of this one. */
 export function marked(draft: Draft, rep: number, moment: string, no: number): Draft {
     const before = markOf(draft, rep, moment);
-    return before?.no === no ? draft : withMark(draft, { rep, moment, no, points: {} });
+    return before?.no === no ? draft : withMark(draft, { rep, moment, no, points: {}, proposed: [] });
 }
 
 /** A point is put, moved, or taken away (null). */
@@ -47,8 +54,27 @@ export function pointed(draft: Draft, rep: number, moment: string, name: string,
     const mark = markOf(draft, rep, moment);
     if (!mark) return draft;
     const { [name]: _before, ...others } = mark.points;
-    return withMark(draft, { ...mark, points: at === null ? others : { ...others, [name]: at } });
+    return withMark(draft, {
+        ...mark,
+        points: at === null ? others : { ...others, [name]: at },
+        proposed: mark.proposed.filter((each) => each !== name),
+    });
 }
+
+/** What the model found on this picture; a point that a hand put stays where it is. */
+export function proposed(draft: Draft, rep: number, moment: string, found: Points): Draft {
+    const mark = markOf(draft, rep, moment);
+    if (!mark) return draft;
+    const byHand = Object.fromEntries(Object.entries(mark.points).filter(([name]) => !mark.proposed.includes(name)));
+    const fresh = Object.keys(found).filter((name) => !(name in byHand));
+    return withMark(draft, { ...mark, points: { ...found, ...byHand }, proposed: fresh });
+}
+
+export type Spreads = { handPx: number; modelPx: number };
+
+/** How far off each point of a mark may lie, in pixels: a hand puts it closer than the model. */
+export const spreadsOf = (mark: Mark, { handPx, modelPx }: Spreads): Record<string, number> =>
+    Object.fromEntries(Object.keys(mark.points).map((name) => [name, mark.proposed.includes(name) ? modelPx : handPx]));
 
 /** What somebody who looked says of a checkpoint; said once more, it is taken back. */
 export function said(draft: Draft, rep: number, checkpoint: string, verdict: Seen['verdict']): Draft {
@@ -92,7 +118,7 @@ export const secondsAt = (times: readonly number[], no: number, rate: number | n
 /** What is sent: where the points lay, and how far off a hand puts them. Measured anew where it is kept. */
 export function toKeep(
     draft: Draft,
-    about: { id: string; ladder: FilmLadder; filmedOn: string; times: readonly number[]; spreadPx: number },
+    about: { id: string; ladder: FilmLadder; filmedOn: string; times: readonly number[]; spreads: Spreads },
 ): KeptClip {
     return {
         id: about.id,
@@ -101,15 +127,18 @@ export function toKeep(
         filmed_on: about.filmedOn,
         pictures_a_second: draft.rate,
         setting: draft.setting as unknown as KeptClip['setting'],
-        marks: draft.marks.map((mark) => ({
-            rep: mark.rep,
-            moment: mark.moment,
-            picture_no: mark.no,
-            time_s: secondsAt(about.times, mark.no, draft.rate),
-            points: Object.fromEntries(
-                Object.entries(mark.points).map(([name, [x, y]]) => [name, [x, y, about.spreadPx]]),
-            ),
-        })),
+        marks: draft.marks.map((mark) => {
+            const spreads = spreadsOf(mark, about.spreads);
+            return {
+                rep: mark.rep,
+                moment: mark.moment,
+                picture_no: mark.no,
+                time_s: secondsAt(about.times, mark.no, draft.rate),
+                points: Object.fromEntries(
+                    Object.entries(mark.points).map(([name, [x, y]]) => [name, [x, y, spreads[name] ?? 0]]),
+                ),
+            };
+        }),
         seen: draft.seen,
         counted: Object.entries(draft.counted).map(([rep, event]) => ({ rep: Number(rep), event_id: event })),
     };

@@ -1,4 +1,3 @@
-import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { Intake } from '../../api/client';
 import type { Body } from '../../api/typed';
@@ -74,9 +73,9 @@ export function AskedOnce({ intake }: { intake: Editing }) {
             />
             <p className="text-sm text-soft">
                 Film and pictures are agreed to apart from that, on the page{' '}
-                <Link to="/athletes/$athleteId/film" params={{ athleteId: kept.athlete.id }} className="underline">
+                <a href={`/athletes/${kept.athlete.id}/film`} className="underline">
                     Film
-                </Link>
+                </a>
                 .
             </p>
             {me.decides && <button className="btn btn-main justify-self-start">Save the intake</button>}
