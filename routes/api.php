@@ -38,6 +38,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('practice', 'practice');
     Route::post('elsewhere', 'elsewhere');
     Route::post('film', 'film');
+    Route::get('film-review', 'filmReview');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });
@@ -200,6 +201,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('film/consents', [FilmController::class, 'agree'])->can('agreeToFilm', 'athlete');
         Route::post('film/consents/{consent}/withdraw', [FilmController::class, 'withdrawConsent'])->whereUuid('consent')
             ->can('agreeToFilm', 'athlete');
+        Route::post('film/reviews', [FilmController::class, 'review'])->can('decide', 'athlete');
+        Route::post('film/reviews/{review}/withdraw', [FilmController::class, 'withdrawReview'])->whereUuid('review')
+            ->can('decide', 'athlete');
         Route::post('film/clips', [FilmController::class, 'keep'])->can('record', 'athlete');
         Route::post('film/clips/{clip}/withdraw', [FilmController::class, 'withdraw'])->whereUuid('clip')->can('decide', 'athlete');
         Route::post('marks', [MeasurementController::class, 'mark'])->can('decide', 'athlete');

@@ -8,7 +8,10 @@ use App\Athletes\Athlete;
 use App\Film\Answers\FilmView;
 use App\Film\Requests\ClipRequest;
 use App\Film\Requests\FilmConsentRequest;
+use App\Film\Requests\FilmReviewRequest;
 use App\Http\Answers;
+use App\People\Answers\TokenView;
+use App\People\Link;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -18,6 +21,7 @@ final class FilmController
         private readonly FilmScreen $screen,
         private readonly FilmConsents $consents,
         private readonly Clips $clips,
+        private readonly FilmReviews $reviews,
     ) {}
 
     #[Answers(FilmView::class)]
@@ -54,6 +58,24 @@ final class FilmController
     public function withdraw(Request $request, Athlete $athlete, string $clip): JsonResponse
     {
         $this->clips->withdraw($athlete, $clip, $request->user());
+
+        return $this->show($request, $athlete);
+    }
+
+    #[Answers(TokenView::class)]
+    public function review(FilmReviewRequest $request, Athlete $athlete): JsonResponse
+    {
+        $token = $this->reviews->send($athlete, $request->review(), $request->user());
+
+        return response()->json(
+            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
+        );
+    }
+
+    #[Answers(FilmView::class)]
+    public function withdrawReview(Request $request, Athlete $athlete, string $review): JsonResponse
+    {
+        $this->reviews->withdraw($athlete, $review, $request->user());
 
         return $this->show($request, $athlete);
     }

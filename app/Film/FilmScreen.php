@@ -7,6 +7,7 @@ namespace App\Film;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
+use App\Courtside\Answers\FaultView;
 use App\Film\Answers\ClipMarkView;
 use App\Film\Answers\ClipRepView;
 use App\Film\Answers\ClipView;
@@ -16,7 +17,9 @@ use App\Film\Answers\FilmFigureView;
 use App\Film\Answers\FilmLadderView;
 use App\Film\Answers\FilmMeasureView;
 use App\Film\Answers\FilmMomentView;
+use App\Film\Answers\FilmReviewSentView;
 use App\Film\Answers\FilmView;
+use App\People\Link;
 use App\People\User;
 use App\Wording\FilmWording;
 use Augendo\Core\Day;
@@ -27,12 +30,15 @@ use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Moment;
 use Augendo\Core\Library\Rung;
 
 /** What does a picture say of the checkpoints, and what did earlier ones? */
 final class FilmScreen
 {
+    public function __construct(private readonly Library $library) {}
+
     public function view(Athlete $athlete, User $by): FilmView
     {
         $today = $by->workspace->today();
@@ -62,6 +68,7 @@ final class FilmScreen
                 ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete))
                 ->values()
                 ->all(),
+            reviews: FilmReviews::of($athlete->id)->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row))->values()->all(),
             hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
             model_spread_share: FrameFigure::MODEL_SPREAD_SHARE,
         );
@@ -82,6 +89,21 @@ final class FilmScreen
             holds: FilmConsents::holds($row),
             withdrawn: $row->withdrawn_at !== null,
         );
+    }
+
+    private function review(\stdClass $row): FilmReviewSentView
+    {
+        $rung = $this->library->ladder($row->ladder, (int) $row->ladder_version)->rung($row->rung);
+        $faults = array_column(json_decode($row->points, true), 'fault');
+        $link = $row->link_id === null ? null : Link::query()->find($row->link_id);
+
+        return new FilmReviewSentView($row->id, FilmWording::reviewSent(
+            names: array_map(fn (string $id): string => $rung?->fault($id)->name ?? $id, $faults),
+            on: Day::of(substr($row->made_at, 0, 10)),
+            whom: $link->label ?? '',
+            until: $link === null ? null : Day::of($link->expires_at->toDateString()),
+            opened: (int) $row->opened,
+        ));
     }
 
     private static function ladder(Ladder $ladder, Rung $rung, Athlete $athlete, Day $today): FilmLadderView
@@ -113,6 +135,17 @@ final class FilmScreen
                     measure: $checkpoint->measure === null ? null : self::measure($checkpoint->measure, $side),
                 ),
                 $rung->checkpoints,
+            ),
+            faults: array_map(
+                fn (Fault $fault): FaultView => new FaultView(
+                    id: $fault->id,
+                    name: $fault->name,
+                    cue: $side->mirror($fault->cue),
+                    drill: $side->mirror($fault->drill),
+                    safety: $fault->safety,
+                    checkpoint: $fault->checkpoint,
+                ),
+                $rung->faults,
             ),
             counted: ClipEvidence::counted($athlete, $ladder->id, $rung->id, $today),
         );

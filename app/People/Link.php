@@ -42,6 +42,8 @@ final class Link extends Model
 
     public const CALENDAR = 'calendar';
 
+    public const FILM_REVIEW = 'film_review';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Film\Answers\FilmReviewView;
 use App\Film\FilmConsents;
+use App\Film\FilmReviews;
+use App\Film\FilmReviewScreen;
 use App\Film\Requests\LinkedFilmRequest;
 use App\Health\Answers\CheckInPageView;
 use App\Health\CheckInScreen;
@@ -83,6 +86,15 @@ final class LinkController
         }
 
         return response()->json($screen->view($athlete, $link));
+    }
+
+    /** What was seen on film, for whoever holds the link. */
+    #[Answers(FilmReviewView::class)]
+    public function filmReview(Request $request, FilmReviewScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::FILM_REVIEW);
+
+        return response()->json($screen->view($link->athlete()->firstOrFail(), FilmReviews::opened($link)));
     }
 
     #[Answers(JoinView::class)]

@@ -111,6 +111,14 @@ final class Links
         return $this->make(Link::PASSWORD, $user->name, Carbon::now()->addHours(self::PASSWORD_HOURS), $by, user: $user);
     }
 
+    /** A page with what was seen on film, for whoever it is handed to. */
+    public function filmReview(Athlete $athlete, string $label, Carbon $until, User $by): string
+    {
+        Audit::of($by, $athlete, 'film review sent', ['for' => $label]);
+
+        return $this->make(Link::FILM_REVIEW, $label, $until, $by, athlete: $athlete);
+    }
+
     /** A calendar feed of what one may see. A new one takes the place of the old. */
     public function calendar(User $by): string
     {

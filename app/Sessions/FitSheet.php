@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Courtside\RepLog;
+use App\Film\FilmReviews;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Returns\PlayReturn;
@@ -117,7 +118,8 @@ final class FitSheet
         if ($first !== []) {
             $notes[] = SheetNote::gaveWay($first);
         }
-        $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults);
+        $asked = FilmReviews::asked($this->sheet->athlete_id, $this->sheet->ladder, $this->open->ladderRung()->id, $this->open->day());
+        $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults, $asked);
         $row = [
             'rung' => $stage === null ? $rung->id : $this->sheet->rung,
             'return_id' => $return?->id,

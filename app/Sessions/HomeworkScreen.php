@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
+use App\Film\FilmReviews;
 use App\Gates\JudgedEvidence;
 use App\Http\Problem;
 use App\Http\ProblemType;
@@ -43,7 +44,10 @@ final class HomeworkScreen
         }
         $ladder = $day->ladders->ladder($placement);
         $rung = $day->ladders->rung($placement);
-        $focus = FocusPoints::of(JudgedEvidence::lately($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults);
+        $focus = FocusPoints::of(
+            JudgedEvidence::lately($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults,
+            FilmReviews::asked($athlete->id, $ladder->id, $rung->id, $on),
+        );
         // A drill that needs a partner is none for practice alone.
         $focus = array_values(array_filter($focus, fn (Fault $fault): bool => stripos($fault->drill, 'partner') === false))[0] ?? null;
         $planned = array_values(

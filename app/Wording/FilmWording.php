@@ -8,6 +8,7 @@ use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Library\DrillDose;
 
 /** Pictures in words. */
 final class FilmWording
@@ -66,6 +67,26 @@ final class FilmWording
         $verdict = ['good' => 'good', 'not_good' => 'not good'][$rep->verdict] ?? 'not seen';
 
         return Wording::day($day).', '.substr($rep->at->text, 11, 8).": {$verdict}".($rep->seen === null ? '' : ', looked at closely');
+    }
+
+    /** @param  list<string>  $names  of the faults it wants mended */
+    public static function reviewSent(array $names, Day $on, string $whom, ?Day $until, int $opened): string
+    {
+        return Wording::day($on).': '.implode(', ', $names)
+            .($whom === '' ? '' : ", for {$whom}")
+            .($until === null ? '' : ', until '.Wording::day($until))
+            .match ($opened) {
+                0 => '. Not opened yet.',
+                1 => '. Opened once.',
+                default => ". Opened {$opened} times.",
+            };
+    }
+
+    public static function drillDose(DrillDose $dose): string
+    {
+        return "{$dose->reps} times"
+            .($dose->holdS === null ? '' : ", held {$dose->holdS} seconds")
+            .', at '.Wording::dose($dose->effort, $dose->distanceM);
     }
 
     public static function between(string $from, string $to, float $seconds): string

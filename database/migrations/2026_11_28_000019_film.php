@@ -44,6 +44,22 @@ return new class extends Migration
             $table->foreignId('withdrawn_by')->nullable()->index()->constrained('users');
             $table->index(['athlete_id', 'filmed_on']);
         });
+        // Up to three points to work on, each with its picture as points: behind a link, and the focus of the next sessions.
+        Schema::create('film_reviews', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('athlete_id')->constrained()->cascadeOnDelete();
+            $table->string('ladder');
+            $table->unsignedInteger('ladder_version');
+            $table->string('rung');
+            $table->json('points');
+            $table->string('next_time', 300)->nullable();
+            $table->foreignId('link_id')->nullable()->index()->constrained('links')->nullOnDelete();
+            $table->unsignedInteger('opened')->default(0);
+            $table->foreignId('made_by')->index()->constrained('users');
+            $table->timestamp('made_at');
+            $table->timestamp('withdrawn_at')->nullable();
+            $table->index(['athlete_id', 'made_at']);
+        });
         // Whose page a personal link opens: it says whose consent can be given there. Null: it was not said.
         Schema::table('links', fn (Blueprint $table) => $table->string('held_by', 10)->nullable());
         foreach (DB::table('intakes')->whereNotNull('consent_film_by')->get() as $intake) {
@@ -64,6 +80,7 @@ return new class extends Migration
             $table->date('consent_film_on')->nullable();
         });
         Schema::table('links', fn (Blueprint $table) => $table->dropColumn('held_by'));
+        Schema::dropIfExists('film_reviews');
         Schema::dropIfExists('clips');
         Schema::dropIfExists('film_consents');
     }

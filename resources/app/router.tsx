@@ -28,6 +28,11 @@ const checkIn = createRoute({
     path: '/check-in',
     component: screen(() => import('./screens/checkin/CheckInScreen'), 'CheckInScreen'),
 });
+const filmReview = createRoute({
+    getParentRoute: () => root,
+    path: '/film-review',
+    component: screen(() => import('./screens/filmreview/FilmReviewScreen'), 'FilmReviewScreen'),
+});
 const join = createRoute({
     getParentRoute: () => root,
     path: '/join',
@@ -261,6 +266,7 @@ export const router = createRouter({
     defaultPreload: 'intent',
     routeTree: root.addChildren([
         checkIn,
+        filmReview,
         join,
         frame.addChildren([
             today,

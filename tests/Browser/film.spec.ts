@@ -1,7 +1,7 @@
 import type { Point } from '../../resources/app/rules/frame';
 import { jointsAt } from '../../resources/app/screens/film/drawn';
 import { drawnFilm, mark, RATE, TRY_S } from './drawnFilm';
-import { expect, hasNoAxeFindings, row, signIn, test } from './support';
+import { anotherDevice, expect, hasNoAxeFindings, row, signIn, test } from './support';
 
 const CONTACT_S = 1.1;
 
@@ -86,6 +86,27 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await expect(clips.getByText('looked at: right')).toBeVisible();
     await expect(page.getByText('no difference that can be told', { exact: false })).toBeVisible();
     await hasNoAxeFindings(page);
+
+    // Two points, sent as a page that opens on a phone without an account.
+    const review = page.getByRole('region', { name: 'Reviews' });
+    await review.getByLabel('Point 1: seen at').selectOption({ index: 1 });
+    const mends = await review.getByLabel('To mend').locator('option').nth(1).innerText();
+    await review.getByLabel('To mend').selectOption({ label: mends });
+    await expect(review.getByText(/^Feel: “.*”\. Drill: /)).toBeVisible();
+    await review.getByLabel('What to film next time').fill('From behind, at hip height');
+    await review.getByLabel('For whom').fill('Mira’s phone');
+    await review.getByRole('button', { name: 'Send as a page' }).click();
+    const address = await page.getByLabel('Link', { exact: true }).inputValue();
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+    await expect(review.getByText('Not opened yet.', { exact: false })).toBeVisible();
+    const phone = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });
+    const theirs = await phone.newPage();
+    await theirs.goto(address);
+    await expect(theirs.getByRole('heading', { name: 'Mira, what to work on' })).toBeVisible();
+    await expect(theirs.getByText(`Seen: ${mends.toLowerCase()}.`)).toBeVisible();
+    await expect(theirs.getByText('From behind, at hip height')).toBeVisible();
+    await hasNoAxeFindings(theirs);
+    await phone.close();
 
     await page.getByRole('button', { name: 'Who agreed' }).click();
     await page.getByRole('button', { name: 'Withdraw' }).first().click();

@@ -45,6 +45,7 @@ const ladder: FilmLadder = {
         checkpoint('arm', measure('contact', ['right_shoulder', 'right_elbow'])),
         checkpoint('high', measure('contact', ['right_elbow', 'ball'])),
     ],
+    faults: [],
     counted: [],
 };
 

@@ -197,6 +197,8 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/film' => self::EVERYBODY,
         'POST api/athletes/{athlete}/film/consents' => [Role::Coach, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/film/consents/{consent}/withdraw' => [Role::Coach, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/film/reviews' => self::COACH,
+        'POST api/athletes/{athlete}/film/reviews/{review}/withdraw' => self::COACH,
         'POST api/athletes/{athlete}/film/clips' => self::RECORDS,
         'POST api/athletes/{athlete}/film/clips/{clip}/withdraw' => self::COACH,
         'GET api/export.zip' => self::COACH,
@@ -232,7 +234,7 @@ final class AccessTest extends TestCase
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
-        'POST api/link/elsewhere', 'POST api/link/film',
+        'POST api/link/elsewhere', 'POST api/link/film', 'GET api/link/film-review',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 
@@ -406,6 +408,10 @@ final class AccessTest extends TestCase
                 'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'filmed_on' => '2027-01-04',
                 'setting' => '{"target":"left"}',
                 'marks' => '[]', 'seen' => '[]', 'kept_by' => $this->coach()->id, 'kept_at' => Carbon::now(),
+            ], $missing),
+            '{review}' => $this->filmed('film_reviews', $athlete, [
+                'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'points' => '[]',
+                'made_by' => $this->coach()->id, 'made_at' => Carbon::now(),
             ], $missing),
             '{season}' => $id($this->season($athlete)),
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw',

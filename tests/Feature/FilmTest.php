@@ -243,6 +243,44 @@ final class FilmTest extends TestCase
         $this->assertSame(['unobserved'], $this->verdicts($sheet, $ids));
     }
 
+    public function test_a_review_is_read_behind_a_link_and_becomes_the_focus_until_it_is_taken_back(): void
+    {
+        $this->agreed();
+        $clip = $this->clip([1 => 120.0]);
+        $this->postJson("{$this->film}/clips", $clip)->assertOk();
+        $faults = array_column($this->getJson($this->film)->json('ladders.0.faults'), 'id');
+        $asked = array_slice($faults, -2);
+        $review = [
+            'id' => (string) Str::uuid7(), 'ladder' => $clip['ladder'], 'rung' => $clip['rung'], 'next_time' => 'From behind',
+            'points' => array_map(
+                fn (string $fault): array => ['clip_id' => $clip['id'], 'rep' => 1, 'moment' => 'contact', 'fault' => $fault], $asked,
+            ),
+            'label' => 'Mira’s phone',
+        ];
+        $point = $review['points'][0];
+        foreach ([
+            ['points' => []], ['points' => [$point, $point]], ['points' => [['fault' => 'yodel'] + $point]],
+            ['points' => [['clip_id' => (string) Str::uuid7()] + $point]], ['rung' => 'nowhere'], ['label' => ''],
+        ] as $wrong) {
+            $this->postJson("{$this->film}/reviews", $wrong + $review)->assertStatus(422);
+        }
+        $token = $this->postJson("{$this->film}/reviews", $review)->assertOk()->json('token');
+        $this->postJson("{$this->film}/reviews", $review)->assertStatus(409);
+        $page = $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->assertOk()->json();
+        $this->assertSame(['Mira', 'From behind'], [$page['given_name'], $page['next_time']]);
+        $this->assertCount(2, $page['points']);
+        $this->assertCount(3, $page['points'][0]['points'], 'The arm, drawn from its points.');
+        $this->assertStringContainsString('Opened once.', $this->getJson($this->film)->json('reviews.0.sentence'));
+        // What opens a check-in opens no review, and the other way round.
+        $this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertNotFound();
+        $focus = fn (): array => $this->getJson("/api/sheets/{$this->sheetOf('Mira')->id}")->assertOk()->json('focus.*.id');
+        $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => $this->sheetOf('Mira')->version])->assertOk();
+        $this->assertSame($asked, array_values(array_intersect($focus(), $asked)));
+        $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertOk()->assertJsonPath('reviews', []);
+        $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->assertNotFound();
+        $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertNotFound();
+    }
+
     /** @return list<string> */
     private function checkpoints(): array
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Film\Answers;
 
+use App\Courtside\Answers\FaultView;
+
 /** A ladder the athlete climbs, and what a picture is asked on their rung. */
 final readonly class FilmLadderView
 {
@@ -18,6 +20,8 @@ final readonly class FilmLadderView
         public array $moments,
         /** @var list<FilmCheckpointView> */
         public array $checkpoints,
+        /** @var list<FaultView> what a review may ask to mend */
+        public array $faults,
         /** @var list<CountedRepView> repetitions of the last days that a clip may show, the latest first */
         public array $counted,
     ) {}

@@ -25,6 +25,8 @@ final readonly class FilmView
         public array $ladders,
         /** @var list<ClipView> the latest first */
         public array $clips,
+        /** @var list<FilmReviewSentView> the latest first */
+        public array $reviews,
         /** standard deviation of a point put by hand, as a share of the picture’s longer side */
         public float $hand_spread_share,
         /** the same of a point that the model on the device proposed */

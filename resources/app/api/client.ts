@@ -7,6 +7,7 @@ export type Me = Schemas['MeView'];
 export type Skills = Schemas['SkillsView'];
 export type Tests = Schemas['TestsView'];
 export type Film = Schemas['FilmView'];
+export type FilmReview = Schemas['FilmReviewView'];
 export type Today = Schemas['TodayView'];
 export type TodayRow = Schemas['TodayRowView'];
 export type Tape = Schemas['TapeView'];

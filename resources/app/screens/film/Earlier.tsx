@@ -6,6 +6,7 @@ import { Labelled, Options } from '../../parts/Labelled';
 import { Compared } from './Compared';
 import type { FilmCheckpoint, FilmLadder } from './marks';
 import { OverTime } from './OverTime';
+import { Reviews } from './Reviews';
 
 export type Clip = Film['clips'][number];
 export type ClipRep = Clip['reps'][number];
@@ -18,10 +19,14 @@ export function Earlier({
     film,
     ladder,
     onWithdraw,
+    onSent,
+    onWithdrawReview,
 }: {
     film: Film;
     ladder: FilmLadder;
     onWithdraw: (id: string) => void;
+    onSent: () => void;
+    onWithdrawReview: (id: string) => void;
 }) {
     const clips = film.clips.filter((clip) => clip.ladder === ladder.id);
     const shown: Shown[] = clips.flatMap((clip) =>
@@ -50,6 +55,9 @@ export function Earlier({
                 </div>
             </section>
             <TwoOf shown={shown} ladder={ladder} />
+            {film.may_film && (
+                <Reviews film={film} ladder={ladder} shown={shown} onSent={onSent} onWithdraw={onWithdrawReview} />
+            )}
             <section aria-label="Clips" className="pt-5">
                 <h2 className="text-lg">Clips</h2>
                 {clips.map((clip) => (

@@ -119,6 +119,10 @@ function Shown({ film }: { film: Film }) {
                     film={film}
                     ladder={ladder}
                     onWithdraw={(kept) => void say(api('POST', `/api/athletes/${id}/film/clips/${kept}/withdraw`))}
+                    onSent={() => void say(api('GET', `/api/athletes/${id}/film`))}
+                    onWithdrawReview={(review) =>
+                        void say(api('POST', `/api/athletes/${id}/film/reviews/${review}/withdraw`))
+                    }
                 />
             )}
         </main>

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Film;
+
+use App\Athletes\Athlete;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Library\Ladders;
+use App\People\Link;
+use App\People\Links;
+use App\People\User;
+use App\Records\Alone;
+use App\Records\AthletesChanged;
+use Augendo\Core\Day;
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Mechanics\FocusPoints;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Reviews of clips: three points at most, sent as a page, and the focus of the sessions that follow.
+ *
+ * @phpstan-type Point array{clip_id: string, rep: int, moment: string, fault: string}
+ */
+final class FilmReviews
+{
+    /** A page with a picture of somebody, be it drawn, works so long. */
+    private const DAYS = 14;
+
+    private const SHOWN = 10;
+
+    public function __construct(private readonly Ladders $ladders, private readonly Links $links) {}
+
+    /** @return Collection<int, \stdClass> that stand, the latest first */
+    public static function of(string $athleteId): Collection
+    {
+        return self::standing($athleteId)->limit(self::SHOWN)->get();
+    }
+
+    /** @return list<string> ids of the faults that the latest review of a rung wants worked on, while that holds */
+    public static function asked(string $athleteId, string $ladder, string $rung, Day $on): array
+    {
+        $latest = self::standing($athleteId)
+            ->where('ladder', $ladder)
+            ->where('rung', $rung)
+            ->where('made_at', '>=', $on->plus(-FocusPoints::ASKED_HOLDS_DAYS)->iso())
+            ->where('made_at', '<', $on->plus(2)->iso())
+            ->first();
+
+        return $latest === null ? [] : array_column(json_decode($latest->points, true), 'fault');
+    }
+
+    /**
+     * @param  array{id: string, ladder: string, rung: string, points: list<Point>, next_time: string|null, label: string}  $given
+     *         validated
+     * @return string the token of its page, shown this once
+     */
+    public function send(Athlete $athlete, array $given, User $by): string
+    {
+        FilmConsents::refuseWithout($athlete, $by->workspace->today());
+        $ladder = $this->ladders->ladder($by, $given['ladder']);
+        $rung = $ladder->rung($given['rung']) ?? throw new Problem(
+            ProblemType::NoSuchRung, "{$ladder->name} has no such rung.", ['rung' => ['It is not on this ladder.']],
+        );
+        $faults = array_map(fn (Fault $fault): string => $fault->id, $rung->faults);
+        $clips = Clips::of($athlete->id)->where('ladder', $ladder->id)->pluck('id')->all();
+        foreach ($given['points'] as $i => $point) {
+            if (! in_array($point['fault'], $faults, true) || ! in_array($point['clip_id'], $clips, true)) {
+                throw new Problem(
+                    ProblemType::SomeOfItCannotBeUsed,
+                    'A point names a clip or a fault that is not there any more. Load the page again, and choose anew.',
+                    ["points.{$i}" => ['Choose anew.']],
+                );
+            }
+        }
+
+        return Alone::with($athlete->id, function () use ($athlete, $given, $ladder, $by): string {
+            if (DB::table('film_reviews')->where('id', $given['id'])->exists()) {
+                throw new Problem(ProblemType::NotKept, 'This review was sent before, and its link shown. Take it back to send another.');
+            }
+            $token = $this->links->filmReview($athlete, $given['label'], Carbon::now()->addDays(self::DAYS), $by);
+            DB::table('film_reviews')->insert([
+                'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
+                'rung' => $given['rung'], 'points' => json_encode($given['points'], JSON_THROW_ON_ERROR),
+                'next_time' => $given['next_time'], 'made_by' => $by->id, 'made_at' => Carbon::now(),
+                'link_id' => Link::query()->where('token_hash', hash('sha256', $token))->valueOrFail('id'),
+            ]);
+            AthletesChanged::one($athlete, $by->workspace->today());
+
+            return $token;
+        });
+    }
+
+    public function withdraw(Athlete $athlete, string $id, User $by): void
+    {
+        Alone::with($athlete->id, function () use ($athlete, $id, $by): void {
+            $review = self::standing($athlete->id)->where('id', $id)->first()
+                ?? throw new Problem(ProblemType::NotFound, 'This review is not there any more.');
+            DB::table('film_reviews')->where('id', $id)->update(['withdrawn_at' => Carbon::now()]);
+            $link = $review->link_id === null ? null : Link::query()->find($review->link_id);
+            if ($link !== null) {
+                $this->links->revoke($link, $by);
+            }
+            AthletesChanged::one($athlete, $by->workspace->today());
+        });
+    }
+
+    /** The review behind a link, opened once more. */
+    public static function opened(Link $link): \stdClass
+    {
+        $review = DB::table('film_reviews')->where('link_id', $link->id)->whereNull('withdrawn_at')->first()
+            ?? throw new Problem(ProblemType::ThisLinkDoesNotWorkAnyMore, 'It was taken back. Ask your coach for a new one.');
+        DB::table('film_reviews')->where('id', $review->id)->increment('opened');
+
+        return $review;
+    }
+
+    private static function standing(string $athleteId): Builder
+    {
+        return DB::table('film_reviews')->where('athlete_id', $athleteId)->whereNull('withdrawn_at')->orderByDesc('made_at');
+    }
+}

@@ -1,0 +1,87 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type FilmReview } from '../../api/client';
+import { dayName } from '../../api/words';
+import { DrawnPoints } from '../../parts/DrawnPoints';
+import { Loading, Notice } from '../../parts/Notice';
+
+type Point = FilmReview['points'][number];
+
+/** What the coach saw on film, and what to do about it. Behind a link; the token stands after the #. */
+export function FilmReviewScreen() {
+    const [token] = useState(() => window.location.hash.slice(1));
+    const review = useQuery({
+        queryKey: ['film-review', token],
+        queryFn: () => api('GET', '/api/link/film-review', undefined, { linkToken: token }),
+        staleTime: Infinity,
+        refetchOnWindowFocus: false,
+    });
+    if (review.error)
+        return (
+            <main className="mx-auto max-w-md p-6">
+                <h1 className="text-2xl">Augendo</h1>
+                <Notice problem={review.error} />
+            </main>
+        );
+    if (!review.data)
+        return (
+            <main>
+                <Loading what="the review" />
+            </main>
+        );
+    const { given_name, made_on, by, ladder_name, rung_name, points, side, next_time } = review.data;
+    return (
+        <main className="mx-auto max-w-md px-4 pb-10">
+            <header className="border-b-2 border-ink py-3">
+                <p className="label">
+                    {ladder_name}, {rung_name}
+                </p>
+                <h1 className="text-2xl">{given_name}, what to work on</h1>
+                <p className="text-soft">
+                    {by}, {dayName(made_on, true)}
+                </p>
+            </header>
+            <ol>
+                {points.map((point, i) => (
+                    <OnePoint key={point.checkpoint} no={i + 1} point={point} side={side} />
+                ))}
+            </ol>
+            {next_time !== null && (
+                <p className="border-t border-line py-3">
+                    <strong>Film next time:</strong> {next_time}
+                </p>
+            )}
+            <p className="border-l-4 border-tape pl-3 text-sm">
+                Only without pain. When something hurts, stop and tell the coach. Drills count as work: tell what you
+                did on your own page.
+            </p>
+        </main>
+    );
+}
+
+function OnePoint({ no, point, side }: { no: number; point: Point; side: 'left' | 'right' }) {
+    const places = Object.fromEntries(
+        Object.entries(point.points).map(([name, [x = 0, y = 0]]) => [name, [x, y] as const]),
+    );
+    return (
+        <li className="grid grid-cols-[1fr_8rem] gap-3 border-t border-line py-4">
+            <div>
+                <h2 className="text-xl">
+                    {no}. {point.checkpoint}
+                </h2>
+                <p className="text-soft">{point.good}.</p>
+                <p className="pt-1">Seen: {point.seen.toLowerCase()}.</p>
+                <p className="pt-1 text-lg">
+                    <strong>“{point.cue}”</strong>
+                </p>
+                <p className="pt-1">
+                    {point.drill}
+                    {point.dose && `: ${point.dose}`}.
+                </p>
+            </div>
+            {Object.keys(places).length > 0 && (
+                <DrawnPoints name={point.moment} of={{ points: places, target: point.target }} side={side} />
+            )}
+        </li>
+    );
+}
