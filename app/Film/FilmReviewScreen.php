@@ -63,7 +63,7 @@ final class FilmReviewScreen
             drill: ucfirst($side->mirror($fault->drill)),
             dose: $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
             moment: $side->mirror($moments[$point['moment']]->name ?? $point['moment']),
-            points: array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
+            points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
             target: $row === null ? Handedness::Right->value : json_decode($row->setting, true)['target'],
         );
     }

@@ -192,7 +192,7 @@ final class FilmScreen
                 continue;
             }
             $points = array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points']);
-            $marks[] = new ClipMarkView($moment->id, (float) $mark['time_s'], $points);
+            $marks[] = new ClipMarkView($moment->id, (float) $mark['time_s'], (object) $points);
             if ($before !== null && $clip->row->pictures_a_second !== null) {
                 $times[] = FilmWording::between($before[0], $moment->name, (float) $mark['time_s'] - $before[1]);
             }

@@ -72,7 +72,10 @@ final class FilmTest extends TestCase
     {
         $marks = [];
         foreach ($elbows as $rep => $degrees) {
-            $marks[] = ['rep' => $rep, 'moment' => 'back', 'picture_no' => 20 * $rep, 'time_s' => $rep / 3, 'points' => []];
+            $marks[] = [
+                'rep' => $rep, 'moment' => 'back', 'picture_no' => 20 * $rep, 'time_s' => $rep / 3,
+                'points' => ['ball' => [300.0, 90.0, 1.0]],
+            ];
             $marks[] = [
                 'rep' => $rep, 'moment' => 'contact', 'picture_no' => 20 * $rep + 9, 'time_s' => $rep / 3 + 0.15,
                 'points' => self::arm($degrees),

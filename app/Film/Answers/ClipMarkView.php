@@ -10,7 +10,7 @@ final readonly class ClipMarkView
     public function __construct(
         public string $moment,
         public float $time_s,
-        /** @var array<string, list<float>> x and y in pixels by landmark */
-        public array $points,
+        /** @var array<string, list<float>>|\stdClass x and y in pixels by landmark */
+        public array|\stdClass $points,
     ) {}
 }

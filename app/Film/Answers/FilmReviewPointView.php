@@ -15,8 +15,8 @@ final readonly class FilmReviewPointView
         public string $drill,
         public ?string $dose,
         public string $moment,
-        /** @var array<string, list<float>> x and y in pixels by landmark; empty where the clip was taken back */
-        public array $points,
+        /** @var array<string, list<float>>|\stdClass x and y in pixels by landmark; empty where the clip was taken back */
+        public array|\stdClass $points,
         /** @var 'left'|'right' where in the picture the target lies */
         public string $target,
     ) {}
