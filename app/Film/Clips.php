@@ -27,12 +27,13 @@ final class Clips
     public static function of(string $athleteId): Collection
     {
         return DB::table('clips')
+            ->join('users', 'users.id', '=', 'clips.kept_by')
             ->where('athlete_id', $athleteId)
             ->whereNull('withdrawn_at')
             ->orderByDesc('filmed_on')
             ->orderByDesc('kept_at')
             ->limit(self::SHOWN)
-            ->get();
+            ->get(['clips.*', 'users.name as by']);
     }
 
     /**

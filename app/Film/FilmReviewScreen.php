@@ -25,6 +25,8 @@ final class FilmReviewScreen
     {
         $ladder = $this->library->ladder($review->ladder, (int) $review->ladder_version);
         $rung = $ladder->rung($review->rung);
+        // Taken back, nothing of anybody is drawn any more; the words stay.
+        $drawn = FilmConsents::missing($athlete, $athlete->workspace()->firstOrFail()->today()) === [];
 
         return new FilmReviewView(
             given_name: $athlete->given_name,
@@ -34,7 +36,7 @@ final class FilmReviewScreen
             rung_name: $rung->name ?? $review->rung,
             side: $athlete->sideFor($ladder->skill)->value,
             points: $rung === null ? [] : array_values(array_filter(array_map(
-                fn (array $point): ?FilmReviewPointView => self::point($point, $ladder, $rung, $athlete),
+                fn (array $point): ?FilmReviewPointView => self::point($point, $ladder, $rung, $athlete, $drawn),
                 json_decode($review->points, true),
             ))),
             next_time: $review->next_time,
@@ -42,7 +44,7 @@ final class FilmReviewScreen
     }
 
     /** @param  array{clip_id: string, rep: int, moment: string, fault: string}  $point */
-    private static function point(array $point, Ladder $ladder, Rung $rung, Athlete $athlete): ?FilmReviewPointView
+    private static function point(array $point, Ladder $ladder, Rung $rung, Athlete $athlete, bool $drawn): ?FilmReviewPointView
     {
         $fault = $rung->fault($point['fault']);
         $checkpoints = array_column($rung->checkpoints, null, 'id');
@@ -53,7 +55,7 @@ final class FilmReviewScreen
         $side = $athlete->sideFor($ladder->skill);
         $moments = array_column($ladder->moments, null, 'id');
         $row = DB::table('clips')->where('id', $point['clip_id'])->where('athlete_id', $athlete->id)->whereNull('withdrawn_at')->first();
-        $mark = $row === null ? null : MeasuredClip::of($row, $side)->mark($point['rep'], $point['moment']);
+        $mark = $row === null || ! $drawn ? null : MeasuredClip::of($row, $side)->mark($point['rep'], $point['moment']);
 
         return new FilmReviewPointView(
             checkpoint: $checkpoint->name,

@@ -176,7 +176,7 @@ final class FilmScreen
             ladder: $row->ladder,
             rung: $row->rung,
             rung_name: $rung->name ?? $row->rung,
-            kept_by: User::query()->whereKey($row->kept_by)->value('name') ?? '',
+            kept_by: $row->by,
             target: json_decode($row->setting, true)['target'],
             reps: array_map(fn (int $rep): ClipRepView => self::rep($clip, $rep, $ladder, $rung), $clip->reps()),
         );

@@ -47,6 +47,7 @@ final class DemoSeeder extends Seeder
             $this->awayAndHurt($club);
             $this->lineUp($club);
             $this->elsewhere($club);
+            Filmed::tell($club, 'Yuna');
         });
     }
 

@@ -279,6 +279,10 @@ final class FilmTest extends TestCase
         $focus = fn (): array => $this->getJson("/api/sheets/{$this->sheetOf('Mira')->id}")->assertOk()->json('focus.*.id');
         $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => $this->sheetOf('Mira')->version])->assertOk();
         $this->assertSame($asked, array_values(array_intersect($focus(), $asked)));
+        // Who agreed takes it back: the words stay, and nobody is drawn.
+        $consent = $this->getJson($this->film)->json('consents.0.id');
+        $this->postJson("{$this->film}/consents/{$consent}/withdraw")->assertOk();
+        $this->assertSame([], $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->json('points.0.points'));
         $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertOk()->assertJsonPath('reviews', []);
         $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->assertNotFound();
         $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertNotFound();
