@@ -16,6 +16,7 @@ function trueAngle(timeS: number, names: [string, string, string]): number {
 
 test('a clip is opened once all have agreed, measured by hand, compared, and shut with the consent', async ({
     page,
+    context,
     browser,
     baseURL,
 }) => {
@@ -78,8 +79,13 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await page.getByRole('button', { name: 'The next one' }).click();
     await mark(page, 'Contact', contact + TRY_S * RATE);
     await page.getByLabel('Filmed at how many a second?').selectOption('60');
+    // Saved where there is no connection: kept here, and sent by itself once there is one.
+    await context.setOffline(true);
     await page.getByRole('button', { name: 'Save what was measured' }).click();
+    await expect(page.getByText('One clip is measured and not sent yet.', { exact: false })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save what was measured' })).toBeDisabled();
+    await context.setOffline(false);
+    await expect(page.getByText('not sent yet', { exact: false })).toHaveCount(0);
     await page.getByRole('button', { name: 'Close this clip' }).click();
 
     const clips = page.getByRole('region', { name: 'Clips' });

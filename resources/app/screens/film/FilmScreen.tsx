@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, type Film } from '../../api/client';
+import { api, type Film, Problem } from '../../api/client';
 import { answerOrKept } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Labelled, Options } from '../../parts/Labelled';
@@ -11,7 +11,9 @@ import { Consents } from './Consents';
 import { Earlier } from './Earlier';
 import { Opening } from './Opening';
 import { Review } from './Review';
+import type { KeptClip } from './marks';
 import { useOpening } from './useClip';
+import { useUnsent } from './useUnsent';
 
 /** What does a picture say of the checkpoints, and what did earlier ones? */
 export function FilmScreen() {
@@ -29,25 +31,36 @@ export function FilmScreen() {
 function useSaying(athleteId: string) {
     const queries = useQueryClient();
     const [problem, setProblem] = useState<unknown>(null);
-    const say = (asked: Promise<Film>): Promise<boolean> =>
-        asked.then(
-            (film) => {
-                queries.setQueryData(['film', athleteId], film);
-                setProblem(null);
-                return true;
-            },
-            (error: unknown) => {
-                setProblem(error);
-                return false;
-            },
-        );
-    return { problem, say };
+    const told = (film: Film): void => {
+        queries.setQueryData(['film', athleteId], film);
+        setProblem(null);
+    };
+    const unsent = useUnsent(athleteId, told);
+    return {
+        problem,
+        unsent,
+        say: (asked: Promise<Film>): Promise<void> => asked.then(told, setProblem),
+        /** @returns whether it is kept: with the server, or on this device until there is a connection */
+        keep: (clip: KeptClip): Promise<boolean> =>
+            api('POST', `/api/athletes/${athleteId}/film/clips`, clip).then(
+                (film) => {
+                    told(film);
+                    return true;
+                },
+                (error: unknown) => {
+                    const isOffline = error instanceof Problem && error.isOffline;
+                    if (isOffline) unsent.setAside(clip);
+                    else setProblem(error);
+                    return isOffline;
+                },
+            ),
+    };
 }
 
 function Shown({ film }: { film: Film }) {
     const { id } = film.athlete;
     const me = useMe();
-    const { problem, say } = useSaying(id);
+    const { problem, say, keep, unsent } = useSaying(id);
     const opening = useOpening();
     const [ladderId, setLadderId] = useState(film.ladders[0]?.id ?? '');
     const ladder = film.ladders.find((each) => each.id === ladderId) ?? film.ladders[0];
@@ -89,6 +102,7 @@ function Shown({ film }: { film: Film }) {
                 />
             </div>
             <Notice problem={problem} />
+            <Unsent unsent={unsent} />
             <Notice problem={opening.problem} />
             {!ladder && <p className="py-4 text-soft">No ladder this athlete climbs is looked at in pictures.</p>}
             {ladder && me.records && clip === null && (
@@ -104,13 +118,7 @@ function Shown({ film }: { film: Film }) {
                             Close this clip
                         </button>
                     </p>
-                    <Review
-                        key={clip.key}
-                        film={film}
-                        ladder={ladder}
-                        clip={clip}
-                        onKeep={(kept) => say(api('POST', `/api/athletes/${id}/film/clips`, kept))}
-                    />
+                    <Review key={clip.key} film={film} ladder={ladder} clip={clip} onKeep={keep} />
                 </>
             )}
             {ladder && clip === null && (
@@ -126,5 +134,29 @@ function Shown({ film }: { film: Film }) {
                 />
             )}
         </main>
+    );
+}
+
+/** What waits on this device, and what became of it. */
+function Unsent({ unsent }: { unsent: ReturnType<typeof useUnsent> }) {
+    if (unsent.left === 0) return null;
+    return (
+        <div role="status" className="my-2 flex flex-wrap items-center gap-3 border-l-4 border-tape pl-3">
+            <span>
+                {unsent.left === 1 ? 'One clip is' : `${unsent.left} clips are`} measured and not sent yet. It is kept
+                on this device and sent when there is a connection.
+            </span>
+            <button type="button" className="btn" onClick={() => void unsent.send()}>
+                Send now
+            </button>
+            {unsent.problem !== null && (
+                <>
+                    <Notice problem={unsent.problem} />
+                    <button type="button" className="btn btn-quiet" onClick={unsent.drop}>
+                        Delete what was measured
+                    </button>
+                </>
+            )}
+        </div>
     );
 }

@@ -137,9 +137,9 @@ export function Review({
                     />
                 </div>
                 <p className="pt-3 text-sm text-soft">
-                    One camera sees one plane: what turns towards it reads short. Film from the side, at hip height, and
-                    stand still with it. The bands are example numbers: those of your school go into a copy of the
-                    ladder.
+                    One camera sees one plane: what turns towards it reads short. Film from the side, at hip height, the
+                    athlete filling the picture, and stand still with it. The bands are example numbers: those of your
+                    school go into a copy of the ladder.
                 </p>
             </section>
             <section aria-label="How it was filmed" className="min-w-0">
