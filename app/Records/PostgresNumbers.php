@@ -13,7 +13,8 @@ final class PostgresNumbers extends PostgresConnection
     public const DOUBLES = [
         'arm', 'asked_distance_m', 'asked_effort', 'count_reps', 'distance_m', 'distance_min_m', 'drop_cm', 'effort', 'effort_max',
         'effort_min', 'goal',
-        'hand', 'height_cm', 'high_reps', 'injured', 'landings', 'length_m', 'longest_throw_m', 'metres', 'pace_m', 'reference_speed_ms',
+        'hand', 'height_cm', 'high_reps', 'injured', 'landings', 'length_m', 'longest_throw_m', 'metres', 'pace_m',
+        'pictures_a_second', 'reference_speed_ms',
         'share', 'shadow', 'sound', 'speed_ms', 'trunk', 'usual_week', 'value', 'width_m',
     ];
 
