@@ -39,6 +39,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('elsewhere', 'elsewhere');
     Route::post('film', 'film');
     Route::get('film-review', 'filmReview');
+    Route::post('film-review/opened', 'filmReviewOpened');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });

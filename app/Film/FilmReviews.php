@@ -109,14 +109,17 @@ final class FilmReviews
         });
     }
 
-    /** The review behind a link, opened once more. */
-    public static function opened(Link $link): \stdClass
+    /** The review behind a link. */
+    public static function behind(Link $link): \stdClass
     {
-        $review = DB::table('film_reviews')->where('link_id', $link->id)->whereNull('withdrawn_at')->first()
+        return DB::table('film_reviews')->where('link_id', $link->id)->whereNull('withdrawn_at')->first()
             ?? throw new Problem(ProblemType::ThisLinkDoesNotWorkAnyMore, 'It was taken back. Ask your coach for a new one.');
-        DB::table('film_reviews')->where('id', $review->id)->increment('opened');
+    }
 
-        return $review;
+    /** Somebody who holds the link has it before them. */
+    public static function wasOpened(Link $link): void
+    {
+        DB::table('film_reviews')->where('id', self::behind($link)->id)->increment('opened');
     }
 
     private static function standing(string $athleteId): Builder

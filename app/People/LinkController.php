@@ -94,7 +94,15 @@ final class LinkController
     {
         $link = GivenLink::to($request, Link::FILM_REVIEW);
 
-        return response()->json($screen->view($link->athlete()->firstOrFail(), FilmReviews::opened($link)));
+        return response()->json($screen->view($link->athlete()->firstOrFail(), FilmReviews::behind($link)));
+    }
+
+    #[Answers(null)]
+    public function filmReviewOpened(Request $request): JsonResponse
+    {
+        FilmReviews::wasOpened(GivenLink::to($request, Link::FILM_REVIEW));
+
+        return response()->json(status: 204);
     }
 
     #[Answers(JoinView::class)]

@@ -113,6 +113,8 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await expect(theirs.getByText('From behind, at hip height')).toBeVisible();
     await hasNoAxeFindings(theirs);
     await phone.close();
+    await page.reload();
+    await expect(review.getByText('Opened once.', { exact: false })).toBeVisible();
 
     await page.getByRole('button', { name: 'Who agreed' }).click();
     await page.getByRole('button', { name: 'Withdraw' }).first().click();

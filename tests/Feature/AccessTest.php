@@ -234,7 +234,7 @@ final class AccessTest extends TestCase
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
-        'POST api/link/elsewhere', 'POST api/link/film', 'GET api/link/film-review',
+        'POST api/link/elsewhere', 'POST api/link/film', 'GET api/link/film-review', 'POST api/link/film-review/opened',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 

@@ -273,6 +273,8 @@ final class FilmTest extends TestCase
         $this->assertSame(['Mira', 'From behind'], [$page['given_name'], $page['next_time']]);
         $this->assertCount(2, $page['points']);
         $this->assertCount(3, $page['points'][0]['points'], 'The arm, drawn from its points.');
+        $this->assertStringContainsString('Not opened yet.', $this->getJson($this->film)->json('reviews.0.sentence'));
+        $this->postJson('/api/link/film-review/opened', [], ['X-Link-Token' => $token])->assertNoContent();
         $this->assertStringContainsString('Opened once.', $this->getJson($this->film)->json('reviews.0.sentence'));
         // What opens a check-in opens no review, and the other way round.
         $this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertNotFound();

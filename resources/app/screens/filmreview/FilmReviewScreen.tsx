@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { api, type FilmReview } from '../../api/client';
 import { dayName } from '../../api/words';
 import { DrawnPoints } from '../../parts/DrawnPoints';
@@ -16,6 +16,11 @@ export function FilmReviewScreen() {
         staleTime: Infinity,
         refetchOnWindowFocus: false,
     });
+    const isHere = review.data !== undefined;
+    useEffect(() => {
+        // The coach is told that it was opened; where that cannot be sent, it is read all the same.
+        if (isHere) api('POST', '/api/link/film-review/opened', undefined, { linkToken: token }).catch(() => undefined);
+    }, [isHere, token]);
     if (review.error)
         return (
             <main className="mx-auto max-w-md p-6">
