@@ -9,6 +9,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 use Augendo\Core\Frames\FrameFigure;
 use Augendo\Core\Frames\Landmarks;
+use Augendo\Core\Frames\MeasureBand;
 use Augendo\Core\Frames\Picture;
 use Augendo\Core\Frames\Point;
 use Augendo\Core\Library\Handedness;
@@ -45,7 +46,7 @@ foreach ($by as $who => $spreadPx) {
                 $error = abs((float) $figure->of($put) - (float) $figure->of($truth));
                 $error = $figure->unit() === 'deg' ? min($error, 360 - $error) : $error;
                 $off += $error;
-                $told = 2 * (float) $figure->spread($put, array_fill_keys(array_keys($points), $spreadPx));
+                $told = MeasureBand::SURE_SD * (float) $figure->spread($put, array_fill_keys(array_keys($points), $spreadPx));
                 $within += $error <= $told ? 1 : 0;
             }
             [$mean, $share] = [$off / $times, 100 * $within / $times];

@@ -17,7 +17,6 @@ use App\Http\Answers;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\Answers\TokenView;
-use App\People\Link;
 use App\People\Links;
 use App\People\Requests\ShareRequest;
 use App\People\Shares;
@@ -73,9 +72,7 @@ final class IntakeController
         $given = $request->validated();
         $token = $links->checkIn($athlete, $given['label'], $given['held_by'] ?? null, $request->user());
 
-        return response()->json(
-            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
-        );
+        return response()->json(Links::handedOn($token));
     }
 
     #[Answers(IntakeView::class)]

@@ -104,15 +104,8 @@ final class AfterScreen
             return: $sheet->return_stage === null ? null : ReturnRefs::ofSheet(OpenSheet::of($sheet), $today),
             nudge: self::nudge($reps, $names),
             focus: array_map(
-                fn (Fault $each): FaultView => new FaultView(
-                    id: $each->id,
-                    name: $each->name,
-                    cue: $mirror($each->cue),
-                    drill: $mirror($each->drill),
-                    safety: $each->safety,
-                    checkpoint: $each->checkpoint,
-                ),
-                FocusPoints::of([...$open->seenLast(), ...$reps], $rung->faults),
+                fn (Fault $each): FaultView => FaultView::of($each, $open->side()),
+                FocusPoints::of([...$open->seenLast(), ...$reps], $rung->faults, $open->asked()),
             ),
             progress: $this->progress->progress($open->athlete, $sheet->ladder, $today),
             grouping: self::grouping($sheet),

@@ -107,14 +107,7 @@ final class CourtsideScreen
             blocks: $blocks,
             bounds: array_map(fn (Gauge $gauge): BoundView => Bounds::answer($gauge), $budget),
             faults: array_map(
-                fn (Fault $fault): FaultView => new FaultView(
-                    id: $fault->id,
-                    name: $fault->name,
-                    cue: $mirror($fault->cue),
-                    drill: $mirror($fault->drill),
-                    safety: $fault->safety,
-                    checkpoint: $fault->checkpoint,
-                ),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side()),
                 $open->rung()->faults,
             ),
             pattern: new PatternBoundsView(

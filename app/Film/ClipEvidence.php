@@ -67,19 +67,20 @@ final class ClipEvidence
         $shown = [];
         foreach ($clip->reps() as $rep) {
             $shown[$rep] = self::shown($clip, $rep, $rung);
-            if ($shown[$rep] === [] || ! isset($named[$rep])) {
-                throw new Problem(
-                    ProblemType::NotEnoughSeen,
-                    "Repetition {$rep} of this clip is not judged, or not named on court. All of a clip count, or none.",
-                    ['counted' => ["Repetition {$rep} is missing."]],
-                );
-            }
+        }
+        $missing = ClipRule::notJudged($shown, array_keys($named));
+        if ($missing !== null) {
+            throw new Problem(
+                ProblemType::NotEnoughSeen,
+                "Repetition {$missing} of this clip is not judged, or not named on court. All of a clip count, or none.",
+                ['counted' => ["Repetition {$missing} is missing."]],
+            );
         }
         foreach (self::sheets($athlete, $clip->row->ladder, $clip->row->rung, $today) as $sheet) {
             $standing = array_column(TapFold::evidence(TapFold::standing($sheet->taps()), $sheet->judgedSides()), null, 'id');
             $events = [];
             foreach (array_intersect($named, array_keys($standing)) as $rep => $id) {
-                $look = $this->look($standing[$id], $rung, $shown[$rep], ClipRule::needsOwnEye($athlete->ageOn($today)));
+                $look = $this->look($standing[$id], $rung, $shown[$rep], $athlete->ageOn($today));
                 if ($look !== null) {
                     $events[] = [...$look, 'seq' => count($events), 'device' => $clip->row->id];
                 }
@@ -112,20 +113,19 @@ final class ClipEvidence
      * @param  array<string, bool>  $shown
      * @return array<string, mixed>|null null where the clip may not judge alone
      */
-    private function look(Tap $rep, Rung $rung, array $shown, bool $needsOwnEye): ?array
+    private function look(Tap $rep, Rung $rung, array $shown, ?int $age): ?array
     {
-        if ($needsOwnEye && $rep->isGood() === null && ! in_array(false, $shown, true)) {
-            return null;
-        }
         $required = array_map(fn (Checkpoint $checkpoint): string => $checkpoint->id, $rung->checkpoints);
         $before = $rep->seen === null
             ? Seen::implied($required, $rep->isGood(), $rung->fault((string) $rep->fault)?->checkpoint)
             : array_map(fn (string $word): bool => $word === 'right', $rep->seen);
 
-        return [
+        $seen = ClipRule::seen($rep->isGood(), $before, $shown, $age);
+
+        return $seen === null ? null : [
             'id' => (string) Str::uuid7(), 'block_id' => $rep->blockId, 'set_no' => $rep->setNo, 'kind' => 'correct',
             'target_id' => $rep->id, 'fault' => $rep->fault, 'side' => $rep->side,
-            'seen' => array_map(fn (bool $right): string => $right ? 'right' : 'wrong', [...$before, ...$shown]),
+            'seen' => array_map(fn (bool $right): string => $right ? 'right' : 'wrong', $seen),
             'at' => Carbon::now()->toIso8601String(),
         ];
     }
@@ -138,7 +138,7 @@ final class ClipEvidence
             ->where('ladder', $ladder)
             ->where('rung', $rung)
             ->whereNull('return_stage')
-            ->whereIn('state', ['running', 'done'])
+            ->whereIn('state', ['running', 'finished'])
             ->whereBetween('held_on', [$on->plus(1 - self::DAYS)->iso(), $on->iso()])
             ->with(['events', 'blocks'])
             ->orderByDesc('held_on')

@@ -31,7 +31,7 @@ final class FilmConsents
 
     public static function holds(\stdClass $consent): bool
     {
-        return $consent->withdrawn_at === null
+        return $consent->withdrawn_on === null
             && FilmConsent::holds((bool) $consent->own_page, $consent->given_by, $consent->second_person);
     }
 
@@ -68,7 +68,7 @@ final class FilmConsents
             : [...$given, 'role' => $own, 'given_by' => $by->name, 'own_page' => true, 'second_person' => null];
         if (! FilmConsent::holds($row['own_page'], $row['given_by'], $row['second_person'])) {
             throw new Problem(
-                ProblemType::AReasonIsNeeded,
+                ProblemType::SomeOfItCannotBeUsed,
                 'A paper counts when a second person saw it signed: write their name, another one than the signer’s.',
                 ['second_person' => ['Who saw it signed?']],
             );
@@ -98,24 +98,24 @@ final class FilmConsents
         if (! $mayAlways && ! ($by->role === Role::Athlete && $role === FilmConsent::ATHLETE)) {
             throw new Problem(ProblemType::NotYoursToDo, 'Whoever agreed, a guardian or the coach takes it back.');
         }
-        $this->takeBack($athlete, [$id]);
+        $this->takeBack($athlete, [$id], $by->workspace->today());
         Audit::of($by, $athlete, 'film consent withdrawn', ['role' => $role]);
     }
 
     /** Everything that was agreed by the side that holds this link. */
-    public function withdrawByLink(Athlete $athlete, Link $link): void
+    public function withdrawByLink(Athlete $athlete, Link $link, Day $today): void
     {
-        $this->takeBack($athlete, self::of($athlete->id)->where('role', $link->held_by)->pluck('id')->all());
+        $this->takeBack($athlete, self::of($athlete->id)->where('role', $link->held_by)->pluck('id')->all(), $today);
     }
 
     /** @param  list<string>  $ids */
-    private function takeBack(Athlete $athlete, array $ids): void
+    private function takeBack(Athlete $athlete, array $ids, Day $today): void
     {
         Alone::with($athlete->id, fn () => DB::table('film_consents')
             ->where('athlete_id', $athlete->id)
             ->whereIn('id', $ids)
-            ->whereNull('withdrawn_at')
-            ->update(['withdrawn_at' => Carbon::now()]));
+            ->whereNull('withdrawn_on')
+            ->update(['withdrawn_on' => $today->iso()]));
     }
 
     /** @param  array<string, mixed>  $row */

@@ -11,7 +11,7 @@ use App\Film\Requests\FilmConsentRequest;
 use App\Film\Requests\FilmReviewRequest;
 use App\Http\Answers;
 use App\People\Answers\TokenView;
-use App\People\Link;
+use App\People\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -67,9 +67,7 @@ final class FilmController
     {
         $token = $this->reviews->send($athlete, $request->review(), $request->user());
 
-        return response()->json(
-            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
-        );
+        return response()->json(Links::handedOn($token));
     }
 
     #[Answers(FilmView::class)]

@@ -30,7 +30,7 @@ final class FilmReviewScreen
 
         return new FilmReviewView(
             given_name: $athlete->given_name,
-            made_on: substr($review->made_at, 0, 10),
+            made_on: substr($review->made_on, 0, 10),
             by: User::query()->whereKey($review->made_by)->value('name') ?? '',
             ladder_name: $ladder->name,
             rung_name: $rung->name ?? $review->rung,
@@ -55,7 +55,8 @@ final class FilmReviewScreen
         $side = $athlete->sideFor($ladder->skill);
         $moments = array_column($ladder->moments, null, 'id');
         $row = DB::table('clips')->where('id', $point['clip_id'])->where('athlete_id', $athlete->id)->whereNull('withdrawn_at')->first();
-        $mark = $row === null || ! $drawn ? null : MeasuredClip::of($row, $side)->mark($point['rep'], $point['moment']);
+        $clip = $row === null || ! $drawn ? null : MeasuredClip::of($row, $side);
+        $mark = $clip?->mark($point['rep'], $point['moment']);
 
         return new FilmReviewPointView(
             checkpoint: $checkpoint->name,
@@ -66,7 +67,7 @@ final class FilmReviewScreen
             dose: $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
             moment: $side->mirror($moments[$point['moment']]->name ?? $point['moment']),
             points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
-            target: $row === null ? Handedness::Right->value : json_decode($row->setting, true)['target'],
+            target: ($clip?->target() ?? Handedness::Right)->value,
         );
     }
 }

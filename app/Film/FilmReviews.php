@@ -47,8 +47,7 @@ final class FilmReviews
         $latest = self::standing($athleteId)
             ->where('ladder', $ladder)
             ->where('rung', $rung)
-            ->where('made_at', '>=', $on->plus(-FocusPoints::ASKED_HOLDS_DAYS)->iso())
-            ->where('made_at', '<', $on->plus(2)->iso())
+            ->whereBetween('made_on', [$on->plus(-FocusPoints::ASKED_HOLDS_DAYS)->iso(), $on->iso()])
             ->first();
 
         return $latest === null ? [] : array_column(json_decode($latest->points, true), 'fault');
@@ -86,8 +85,9 @@ final class FilmReviews
             DB::table('film_reviews')->insert([
                 'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
                 'rung' => $given['rung'], 'points' => json_encode($given['points'], JSON_THROW_ON_ERROR),
-                'next_time' => $given['next_time'], 'made_by' => $by->id, 'made_at' => Carbon::now(),
-                'link_id' => Link::query()->where('token_hash', hash('sha256', $token))->valueOrFail('id'),
+                'next_time' => $given['next_time'], 'made_by' => $by->id,
+                'made_on' => $by->workspace->today()->iso(), 'made_at' => Carbon::now(),
+                'link_id' => Links::made($token)->id,
             ]);
             AthletesChanged::one($athlete, $by->workspace->today());
 

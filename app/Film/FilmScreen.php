@@ -25,6 +25,7 @@ use App\Wording\FilmWording;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Frames\Landmarks;
 use Augendo\Core\Frames\MeasureBand;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
@@ -69,6 +70,7 @@ final class FilmScreen
                 ->values()
                 ->all(),
             reviews: FilmReviews::of($athlete->id)->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row))->values()->all(),
+            landmarks: Landmarks::names(),
             hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
             model_spread_share: FrameFigure::MODEL_SPREAD_SHARE,
         );
@@ -84,10 +86,10 @@ final class FilmScreen
                 ownPage: (bool) $row->own_page,
                 secondPerson: $row->second_person,
                 on: Day::of(substr($row->given_on, 0, 10)),
-                withdrawn: $row->withdrawn_at === null ? null : Day::of(substr($row->withdrawn_at, 0, 10)),
+                withdrawn: $row->withdrawn_on === null ? null : Day::of(substr($row->withdrawn_on, 0, 10)),
             ),
             holds: FilmConsents::holds($row),
-            withdrawn: $row->withdrawn_at !== null,
+            withdrawn: $row->withdrawn_on !== null,
         );
     }
 
@@ -99,7 +101,7 @@ final class FilmScreen
 
         return new FilmReviewSentView($row->id, FilmWording::reviewSent(
             names: array_map(fn (string $id): string => $rung?->fault($id)->name ?? $id, $faults),
-            on: Day::of(substr($row->made_at, 0, 10)),
+            on: Day::of(substr($row->made_on, 0, 10)),
             whom: $link->label ?? '',
             until: $link === null ? null : Day::of($link->expires_at->toDateString()),
             opened: (int) $row->opened,
@@ -137,14 +139,7 @@ final class FilmScreen
                 $rung->checkpoints,
             ),
             faults: array_map(
-                fn (Fault $fault): FaultView => new FaultView(
-                    id: $fault->id,
-                    name: $fault->name,
-                    cue: $side->mirror($fault->cue),
-                    drill: $side->mirror($fault->drill),
-                    safety: $fault->safety,
-                    checkpoint: $fault->checkpoint,
-                ),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $side),
                 $rung->faults,
             ),
             counted: ClipEvidence::counted($athlete, $ladder->id, $rung->id, $today),
@@ -177,7 +172,7 @@ final class FilmScreen
             rung: $row->rung,
             rung_name: $rung->name ?? $row->rung,
             kept_by: $row->by,
-            target: json_decode($row->setting, true)['target'],
+            target: $clip->target()->value,
             reps: array_map(fn (int $rep): ClipRepView => self::rep($clip, $rep, $ladder, $rung), $clip->reps()),
         );
     }

@@ -42,6 +42,12 @@ final readonly class MeasuredClip
         );
     }
 
+    /** Where in the picture the target lies. */
+    public function target(): Handedness
+    {
+        return Handedness::from($this->setting['target']);
+    }
+
     /** @return list<int> */
     public function reps(): array
     {
@@ -71,7 +77,7 @@ final readonly class MeasuredClip
         return new Picture(
             new Landmarks(array_map(fn (array $at): Point => new Point($at[0], $at[1]), $mark['points'])),
             throwingSide: $this->throwing,
-            target: Handedness::from($this->setting['target']),
+            target: $this->target(),
             plumb: $line($this->setting['plumb']),
             scale: $line($this->setting['scale']['line'] ?? null),
             scaleM: isset($this->setting['scale']) ? (float) $this->setting['scale']['metres'] : null,

@@ -77,13 +77,10 @@ final class LinkController
         $link = GivenLink::to($request, Link::CHECK_IN);
         $athlete = $link->athlete()->firstOrFail();
         $link->update(['used_at' => now()]);
-        if ($request->validated('agrees')) {
-            $consents->giveByLink(
-                $athlete, $link, $request->validated('id'), $request->validated('name'), $link->workspace()->firstOrFail()->today(),
-            );
-        } else {
-            $consents->withdrawByLink($athlete, $link);
-        }
+        $today = $link->workspace()->firstOrFail()->today();
+        $request->validated('agrees')
+            ? $consents->giveByLink($athlete, $link, $request->validated('id'), $request->validated('name'), $today)
+            : $consents->withdrawByLink($athlete, $link, $today);
 
         return response()->json($screen->view($athlete, $link));
     }

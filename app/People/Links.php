@@ -7,6 +7,7 @@ namespace App\People;
 use App\Athletes\Athlete;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\People\Answers\TokenView;
 use App\Records\Alone;
 use App\Records\Audit;
 use Illuminate\Support\Carbon;
@@ -215,6 +216,17 @@ final class Links
             ->where('user_id', $user->id)
             ->when($but !== null, fn ($sessions) => $sessions->where('id', '!=', $but))
             ->delete();
+    }
+
+    /** A link that was just made, as it is handed on. */
+    public static function handedOn(string $token): TokenView
+    {
+        return new TokenView($token, self::made($token)->expires_at->toDateString());
+    }
+
+    public static function made(string $token): Link
+    {
+        return Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail();
     }
 
     /** @param  array<string, mixed>|null  $details */

@@ -115,8 +115,6 @@ final class PeopleController
 
     private function token(string $token): JsonResponse
     {
-        return response()->json(
-            new TokenView($token, Link::query()->where('token_hash', hash('sha256', $token))->firstOrFail()->expires_at->toDateString()),
-        );
+        return response()->json(Links::handedOn($token));
     }
 }

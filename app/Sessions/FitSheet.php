@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Courtside\RepLog;
-use App\Film\FilmReviews;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Returns\PlayReturn;
@@ -118,8 +117,7 @@ final class FitSheet
         if ($first !== []) {
             $notes[] = SheetNote::gaveWay($first);
         }
-        $asked = FilmReviews::asked($this->sheet->athlete_id, $this->sheet->ladder, $this->open->ladderRung()->id, $this->open->day());
-        $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults, $asked);
+        $focus = FocusPoints::of($this->open->seenLast(), $this->open->ladderRung()->faults, $this->open->asked());
         $row = [
             'rung' => $stage === null ? $rung->id : $this->sheet->rung,
             'return_id' => $return?->id,

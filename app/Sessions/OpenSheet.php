@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Athlete;
 use App\Athletes\Squad;
+use App\Film\FilmReviews;
 use App\Gates\JudgedEvidence;
 use App\Health\DayReadiness;
 use App\Limits\AthleteLimits;
@@ -317,6 +318,12 @@ final class OpenSheet
     public function seenLast(): array
     {
         return $this->seenLast ??= JudgedEvidence::lately($this->athlete, $this->sheet->ladder, $this->sheet->rung, $this->day());
+    }
+
+    /** @return list<string> ids of the faults that a review of pictures wants worked on */
+    public function asked(): array
+    {
+        return FilmReviews::asked($this->sheet->athlete_id, $this->sheet->ladder, $this->ladderRung()->id, $this->day());
     }
 
     /** @return list<Fault> two or three at most, the most important first */

@@ -77,14 +77,7 @@ final class SheetScreen
             swap: SwapScreen::state($open, $plans),
             return: ReturnRefs::ofSheet($open),
             focus: array_map(
-                fn (Fault $fault): FaultView => new FaultView(
-                    id: $fault->id,
-                    name: $fault->name,
-                    cue: $open->side()->mirror($fault->cue),
-                    drill: $open->side()->mirror($fault->drill),
-                    safety: $fault->safety,
-                    checkpoint: $fault->checkpoint,
-                ),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side()),
                 $open->focus(),
             ),
             minutes: (int) ceil(SessionClock::seconds($plans) / 60),

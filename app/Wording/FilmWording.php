@@ -8,6 +8,7 @@ use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Frames\MeasureBand;
 use Augendo\Core\Library\DrillDose;
 
 /** Pictures in words. */
@@ -54,12 +55,14 @@ final class FilmWording
         };
     }
 
-    /** @param  float  $spread  one standard deviation; ± is two of them */
+    /** @param  float  $spread  one standard deviation; ± is where the truth lies 95 times of 100 */
     public static function value(FrameFigure $figure, float $value, float $spread): string
     {
+        $off = MeasureBand::SURE_SD * $spread;
+
         return $figure->unit() === 'deg'
-            ? Wording::number($value, 0).'° ± '.Wording::number(max(1.0, 2 * $spread), 0).'°'
-            : Wording::number($value, 2).' ± '.Wording::number(max(0.01, 2 * $spread), 2).' of a trunk';
+            ? Wording::number($value, 0).'° ± '.Wording::number(max(1.0, $off), 0).'°'
+            : Wording::number($value, 2).' ± '.Wording::number(max(0.01, $off), 2).' of a trunk';
     }
 
     public static function counted(Tap $rep, Day $day): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Frames\ClipRule;
+use Augendo\Core\Frames\FigureChange;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
 use Augendo\Core\Frames\Landmarks;
@@ -93,7 +94,13 @@ final class FrameFigureTest extends TestCase
                 }
             }
         }
-        $said = json_encode(['frames' => $examples, 'bands' => $bands], JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT)."\n";
+        $changes = [];
+        $pairs = [[[10.0, 1.0], [12.0, 1.0]], [[10.0, 1.0], [13.0, 1.0]], [[5.0, 0.0], [5.0, 0.0]], [[0.3, 0.02], [0.1, 0.03]]];
+        foreach ($pairs as [$one, $other]) {
+            $changes[] = ['first' => $one, 'second' => $other] + (array) FigureChange::between($one, $other);
+        }
+        $all = ['frames' => $examples, 'bands' => $bands, 'changes' => $changes];
+        $said = json_encode($all, JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT)."\n";
         if (getenv('AUGENDO_WRITE_EXAMPLES') === '1') {
             file_put_contents(self::EXAMPLES, $said);
         }
@@ -146,9 +153,20 @@ final class FrameFigureTest extends TestCase
         $this->assertTrue(Look::Right->asSeen(true));
         $this->assertTrue(Look::Wrong->asSeen(true));
         $this->assertFalse(Look::Right->asSeen(false));
-        $this->assertTrue(ClipRule::needsOwnEye(15));
-        $this->assertTrue(ClipRule::needsOwnEye(null));
-        $this->assertFalse(ClipRule::needsOwnEye(16));
+    }
+
+    public function test_a_clip_adds_to_what_was_seen_and_under_sixteen_makes_nothing_good_that_nobody_saw(): void
+    {
+        $all = ['arm' => true, 'toss' => true];
+        foreach ([15, null] as $age) {
+            $this->assertNull(ClipRule::seen(null, [], $all, $age));
+            $this->assertSame(['arm' => false], ClipRule::seen(null, [], ['arm' => false], $age));
+            $this->assertSame(['arm' => false, 'toss' => true], ClipRule::seen(true, $all, ['arm' => false], $age));
+        }
+        $this->assertSame($all, ClipRule::seen(null, [], $all, 16));
+        $this->assertNull(ClipRule::notJudged([1 => $all, 2 => $all], [2, 1]));
+        $this->assertSame(2, ClipRule::notJudged([1 => $all, 2 => $all], [1]));
+        $this->assertSame(1, ClipRule::notJudged([1 => []], [1]));
     }
 
     public function test_a_band_without_a_bound_or_upside_down_is_refused(): void

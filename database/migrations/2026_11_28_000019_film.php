@@ -23,7 +23,8 @@ return new class extends Migration
             $table->date('given_on');
             $table->foreignId('recorded_by')->nullable()->index()->constrained('users');
             $table->timestamp('recorded_at');
-            $table->timestamp('withdrawn_at')->nullable();
+            // the day of the club
+            $table->date('withdrawn_on')->nullable();
         });
         // What was measured of a clip. The clip itself never leaves the device it was opened on.
         Schema::create('clips', function (Blueprint $table): void {
@@ -56,9 +57,10 @@ return new class extends Migration
             $table->foreignId('link_id')->nullable()->index()->constrained('links')->nullOnDelete();
             $table->unsignedInteger('opened')->default(0);
             $table->foreignId('made_by')->index()->constrained('users');
+            $table->date('made_on');
             $table->timestamp('made_at');
             $table->timestamp('withdrawn_at')->nullable();
-            $table->index(['athlete_id', 'made_at']);
+            $table->index(['athlete_id', 'made_on']);
         });
         // Whose page a personal link opens: it says whose consent can be given there. Null: it was not said.
         Schema::table('links', fn (Blueprint $table) => $table->string('held_by', 10)->nullable());

@@ -1,6 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { figureOf, judge, type Points, type Setting, type Side, spreadOf } from '../../resources/app/rules/frame';
+import {
+    changeBetween,
+    figureOf,
+    judge,
+    type Points,
+    type Setting,
+    type Side,
+    spreadOf,
+} from '../../resources/app/rules/frame';
 
 type Example = {
     throwing: Side;
@@ -10,9 +18,12 @@ type Example = {
 };
 type Band = { low: number | null; high: number | null; value: number; spread: number; look: string };
 
+type Change = { first: [number, number]; second: [number, number]; by: number; off: number; isTold: boolean };
+
 const said = JSON.parse(readFileSync(new URL('../examples/frames.json', import.meta.url), 'utf8')) as {
     frames: Example[];
     bands: Band[];
+    changes: Change[];
 };
 const LENGTHS = ['wrist_above_elbow', 'elbow_above_shoulder', 'ball_above_shoulder', 'ball_forward', 'landing_offset'];
 
@@ -41,5 +52,15 @@ describe('a picture measures on the device as in the core', () => {
     test('and what a band makes of a figure is the same', () => {
         for (const each of said.bands)
             expect(judge(each, each.value, each.spread), JSON.stringify(each)).toBe(each.look);
+    });
+
+    test('and so is a change from one picture to another', () => {
+        for (const { first, second, by, off, isTold } of said.changes) {
+            const figure = ([value, spread]: [number, number]) => ({ value, spread });
+            const change = changeBetween(figure(first), figure(second));
+            expect(change.by).toBeCloseTo(by, 12);
+            expect(change.off).toBeCloseTo(off, 12);
+            expect(change.isTold).toBe(isTold);
+        }
     });
 });

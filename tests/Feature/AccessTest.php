@@ -411,7 +411,7 @@ final class AccessTest extends TestCase
             ], $missing),
             '{review}' => $this->filmed('film_reviews', $athlete, [
                 'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'points' => '[]',
-                'made_by' => $this->coach()->id, 'made_at' => Carbon::now(),
+                'made_by' => $this->coach()->id, 'made_on' => '2027-01-04', 'made_at' => Carbon::now(),
             ], $missing),
             '{season}' => $id($this->season($athlete)),
             '{ladder}' => $missing ? 'no-such' : 'javelin-throw',

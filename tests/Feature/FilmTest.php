@@ -212,6 +212,8 @@ final class FilmTest extends TestCase
     {
         $this->agreed();
         [$sheet, $ids] = $this->countedReps(['good', 'good', 'unobserved']);
+        // Looked at afterwards: the session is over by then.
+        Sheet::query()->whereKey($sheet->id)->update(['state' => 'finished']);
         $choices = $this->getJson($this->film)->json('ladders.0.counted');
         $this->assertContains($ids[0], array_column($choices, 'id'));
         $named = fn (array $reps): array => array_map(

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Courtside\Answers;
 
+use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
+
 /** A fault with its cue and drill. */
 final readonly class FaultView
 {
@@ -16,4 +19,17 @@ final readonly class FaultView
         /** the checkpoint it fails */
         public string $checkpoint,
     ) {}
+
+    /** As it reads for somebody of one side. */
+    public static function of(Fault $fault, Handedness $side): self
+    {
+        return new self(
+            id: $fault->id,
+            name: $fault->name,
+            cue: $side->mirror($fault->cue),
+            drill: $side->mirror($fault->drill),
+            safety: $fault->safety,
+            checkpoint: $fault->checkpoint,
+        );
+    }
 }

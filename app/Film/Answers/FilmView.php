@@ -27,6 +27,8 @@ final readonly class FilmView
         public array $clips,
         /** @var list<FilmReviewSentView> the latest first */
         public array $reviews,
+        /** @var list<string> every point that can be put on a picture */
+        public array $landmarks,
         /** standard deviation of a point put by hand, as a share of the picture’s longer side */
         public float $hand_spread_share,
         /** the same of a point that the model on the device proposed */

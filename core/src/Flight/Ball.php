@@ -32,16 +32,4 @@ final readonly class Ball
     {
         return M_PI * $this->radiusM() ** 2;
     }
-
-    /**
-     * The speed at which drag holds its weight: √(2mg / ρAC_d).
-     *
-     * @return float|null m/s; null without drag
-     */
-    public function terminalSpeedMs(Air $air): ?float
-    {
-        $drag = $air->densityKgM3 * $this->crossSectionM2() * $this->dragCoefficient;
-
-        return $drag > 0.0 ? sqrt(2 * $this->massKg * Trajectory::GRAVITY_MS2 / $drag) : null;
-    }
 }

@@ -146,23 +146,6 @@ final readonly class Trajectory
     }
 
     /**
-     * @return list<array{float, float, float}> places in m, from the release to the landing, to draw it by
-     */
-    public function places(): array
-    {
-        $landsAt = $this->landing->timeS ?? self::LONGEST_S;
-        $flown = array_values(array_filter($this->nodes, fn (array $node): bool => $node[0] < $landsAt));
-        $places = array_map(fn (array $node): array => [$node[1], $node[2], $node[3]], $flown);
-        if ($this->landing !== null) {
-            [$before, $after] = array_slice($this->nodes, -2);
-            $share = ($landsAt - $before[0]) / ($after[0] - $before[0]);
-            $places[] = [$this->landing->rangeM, $this->landing->acrossM, self::cubic($before, $after, 3)->at($share)];
-        }
-
-        return $places;
-    }
-
-    /**
      * @param  array{float, float, float, float, float, float, float}  $before
      * @param  array{float, float, float, float, float, float, float}  $after
      */

@@ -10,7 +10,7 @@ use Augendo\Core\InvalidValue;
 final readonly class MeasureBand
 {
     /** A figure nearer to a bound than so many of its standard deviations does not say on which side it lies: 95 of 100. */
-    private const SURE_SD = 1.96;
+    public const SURE_SD = 1.96;
 
     /**
      * @param  string  $moment  id of a moment of the ladder

@@ -1,6 +1,6 @@
 /**
- * A picture measured on the device, without a connection. The core's `Frames\FrameMeasures`, `Frames\FrameFigure` and
- * `Frames\MeasureBand` say what it means; tests/examples/frames.json, written by the core, binds this file to them.
+ * A picture measured on the device, without a connection. The core's `FrameMeasures`, `FrameFigure`, `MeasureBand` and
+ * `FigureChange` say what it means; tests/examples/frames.json, written by the core, binds this file to them.
  */
 export type Side = 'left' | 'right';
 export type Point = readonly [x: number, y: number];
@@ -29,7 +29,7 @@ const ANGLES: Record<string, readonly [string, string, string]> = {
 };
 
 /** A figure nearer to a bound than so many standard deviations does not say on which side it lies. */
-const SURE_SD = 1.96;
+export const SURE_SD = 1.96;
 /** Half a step of the difference that says how a figure hangs on a point, in pixels. */
 const NUDGE_PX = 0.5;
 const DEGREES = 180 / Math.PI;
@@ -159,4 +159,13 @@ export function judge(band: { low: number | null; high: number | null }, value: 
     const within = Math.min(value - (band.low ?? -Infinity), (band.high ?? Infinity) - value);
     if (Math.abs(within) < SURE_SD * spread) return 'uncertain';
     return within >= 0 ? 'right' : 'wrong';
+}
+
+type Figure = { value: number; spread: number };
+
+/** How one figure differs from another, and whether that can be told. */
+export function changeBetween(first: Figure, second: Figure): { by: number; off: number; isTold: boolean } {
+    const by = second.value - first.value;
+    const off = SURE_SD * Math.hypot(first.spread, second.spread);
+    return { by, off, isTold: Math.abs(by) > off };
 }

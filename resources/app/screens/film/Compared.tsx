@@ -1,4 +1,5 @@
 import { type Drawable, DrawnPoints } from '../../parts/DrawnPoints';
+import { changeBetween } from '../../rules/frame';
 import type { FilmLadder } from './marks';
 import type { Shown } from './Earlier';
 
@@ -60,7 +61,7 @@ function Differences({ one, other, moment, ladder }: { one: Shown; other: Shown;
                     <li key={checkpoint.id} className="border-t border-line py-1.5">
                         <strong>{checkpoint.name}</strong>{' '}
                         {a && b && checkpoint.measure
-                            ? difference(checkpoint.measure.unit, a, b)
+                            ? difference(checkpoint.measure.unit, changeBetween(a, b))
                             : 'is not measured in both.'}
                     </li>
                 );
@@ -70,13 +71,9 @@ function Differences({ one, other, moment, ladder }: { one: Shown; other: Shown;
     );
 }
 
-type Figure = { value: number; spread: number };
-
 /** A difference is told with what it may be off, and as none where that is larger. */
-function difference(unit: 'deg' | 'trunk', a: Figure, b: Figure): string {
-    const by = b.value - a.value;
-    const off = 2 * Math.hypot(a.spread, b.spread);
+function difference(unit: 'deg' | 'trunk', { by, off, isTold }: ReturnType<typeof changeBetween>): string {
     const text = (value: number): string => (unit === 'deg' ? `${Math.round(value)}°` : `${value.toFixed(2)} trunk`);
-    if (Math.abs(by) <= off) return `no difference that can be told (within ± ${text(off)}).`;
+    if (!isTold) return `no difference that can be told (within ± ${text(off)}).`;
     return `${text(Math.abs(by))} ${by > 0 ? 'more' : 'less'} (± ${text(off)}).`;
 }

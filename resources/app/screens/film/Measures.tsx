@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { n } from '../../api/words';
-import { figureOf, judge, type Look, type Picture, spreadOf } from '../../rules/frame';
+import { figureOf, judge, type Look, type Picture, spreadOf, SURE_SD } from '../../rules/frame';
 import {
     asksAt,
     type FilmCheckpoint,
@@ -89,7 +89,7 @@ function Measured({
         <>
             <p>
                 {measure.name}: <strong className="figure text-lg">{withUnit(measure, value)}</strong>{' '}
-                <span className="text-soft">± {withUnit(measure, 2 * spread)}</span>, {LOOKS[look]}
+                <span className="text-soft">± {withUnit(measure, SURE_SD * spread)}</span>, {LOOKS[look]}
             </p>
             <Band measure={measure} value={value} spread={spread} />
             {checkpoint.safety && look === 'right' && (
@@ -106,8 +106,8 @@ function withUnit({ unit }: FilmMeasure, value: number): string {
 /** The band on a tape: tape is right, bare is not; the figure is inked, what it may be off is hatched. */
 export function Band({ measure, value, spread }: { measure: FilmMeasure; value: number; spread: number }) {
     const pad = measure.unit === 'deg' ? 30 : 0.4;
-    const from = Math.min(measure.low ?? value, measure.high ?? value, value - 2 * spread) - pad;
-    const to = Math.max(measure.low ?? value, measure.high ?? value, value + 2 * spread) + pad;
+    const from = Math.min(measure.low ?? value, measure.high ?? value, value - SURE_SD * spread) - pad;
+    const to = Math.max(measure.low ?? value, measure.high ?? value, value + SURE_SD * spread) + pad;
     const at = (each: number): number => Math.min(100, Math.max(0, (100 * (each - from)) / (to - from)));
     const [low, high] = [measure.low === null ? 0 : at(measure.low), measure.high === null ? 100 : at(measure.high)];
     const within = [measure.low, measure.high].map((bound) => (bound === null ? '' : withUnit(measure, bound)));
@@ -122,8 +122,8 @@ export function Band({ measure, value, spread }: { measure: FilmMeasure; value: 
                 <div
                     className="hatch absolute inset-y-1"
                     style={{
-                        left: `${at(value - 2 * spread)}%`,
-                        width: `${at(value + 2 * spread) - at(value - 2 * spread)}%`,
+                        left: `${at(value - SURE_SD * spread)}%`,
+                        width: `${at(value + SURE_SD * spread) - at(value - SURE_SD * spread)}%`,
                     }}
                 />
                 <div className="absolute -inset-y-1 w-[3px] bg-ink" style={{ left: `calc(${at(value)}% - 1.5px)` }} />

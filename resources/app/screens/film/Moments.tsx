@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { type Draft, type FilmLadder, LANDMARKS, landmark, type Mark, markOf, needsAt, nextPoint } from './marks';
+import { type Draft, type FilmLadder, landmark, type Mark, markOf, needsAt, nextPoint } from './marks';
 
 /** The moments of the rung: found, marked by one touch, and the points each asks for. */
 export function Moments({
@@ -68,12 +68,15 @@ function stateOf(ladder: FilmLadder, moment: string, mark: Mark | undefined): st
 /** What the next touch puts, and every point there is to put. */
 export function PointChooser({
     ladder,
+    landmarks,
     mark,
     moment,
     asked,
     onAsk,
 }: {
     ladder: FilmLadder;
+    /** every one there is, for whoever wants to put more than is asked */
+    landmarks: string[];
     mark: Mark | undefined;
     moment: string;
     asked: string | null;
@@ -99,7 +102,7 @@ export function PointChooser({
             <details className="pt-1">
                 <summary className="text-sm text-soft">More points</summary>
                 <Points
-                    names={LANDMARKS.filter((name) => !needs.includes(name))}
+                    names={landmarks.filter((name) => !needs.includes(name))}
                     mark={mark}
                     asked={asked}
                     onAsk={onAsk}

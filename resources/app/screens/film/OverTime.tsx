@@ -1,5 +1,6 @@
 import type { Film } from '../../api/client';
 import { dayName } from '../../api/words';
+import { SURE_SD } from '../../rules/frame';
 import type { FilmCheckpoint } from './marks';
 
 const WIDTH = 420;
@@ -18,7 +19,10 @@ export function OverTime({ checkpoint, clips }: { checkpoint: FilmCheckpoint; cl
         ),
     );
     if (!measure || points.length === 0) return null;
-    const values = points.flatMap(({ figure }) => [figure.value - 2 * figure.spread, figure.value + 2 * figure.spread]);
+    const values = points.flatMap(({ figure }) => [
+        figure.value - SURE_SD * figure.spread,
+        figure.value + SURE_SD * figure.spread,
+    ]);
     const bounds = [measure.low, measure.high].filter((bound) => bound !== null);
     const [least, most] = [Math.min(...values, ...bounds), Math.max(...values, ...bounds)];
     const pad = Math.max((most - least) * 0.12, measure.unit === 'deg' ? 3 : 0.03);
@@ -49,8 +53,8 @@ export function OverTime({ checkpoint, clips }: { checkpoint: FilmCheckpoint; cl
                         <line
                             x1={x(day)}
                             x2={x(day)}
-                            y1={y(figure.value - 2 * figure.spread)}
-                            y2={y(figure.value + 2 * figure.spread)}
+                            y1={y(figure.value - SURE_SD * figure.spread)}
+                            y2={y(figure.value + SURE_SD * figure.spread)}
                             className="stroke-soft"
                             strokeWidth={1.5}
                         />

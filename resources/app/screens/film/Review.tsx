@@ -120,7 +120,7 @@ export function Review({
                 <Timeline source={clip.source} looking={looking} draft={draft} />
             </section>
             <section aria-label="What it says" className="min-w-0 md:col-start-2 md:row-span-2 md:row-start-1">
-                <Says ladder={ladder} clip={clip} review={review} />
+                <Says landmarks={film.landmarks} ladder={ladder} clip={clip} review={review} />
                 <div className="flex flex-wrap gap-2 border-t border-line pt-3">
                     <button type="button" className="btn" disabled={!marking.canUndo} onClick={marking.undo}>
                         Undo
@@ -157,7 +157,17 @@ export function Review({
 }
 
 /** The repetition, its moments, the points each asks for, and what they say of the checkpoints. */
-function Says({ ladder, clip, review }: { ladder: FilmLadder; clip: OpenClip; review: Reviewing }) {
+function Says({
+    landmarks,
+    ladder,
+    clip,
+    review,
+}: {
+    landmarks: string[];
+    ladder: FilmLadder;
+    clip: OpenClip;
+    review: Reviewing;
+}) {
     const { rep, moment, mark, looking, marking } = review;
     const { draft, change } = marking;
     return (
@@ -185,6 +195,7 @@ function Says({ ladder, clip, review }: { ladder: FilmLadder; clip: OpenClip; re
                 onGo={looking.go}
             />
             <PointChooser
+                landmarks={landmarks}
                 ladder={ladder}
                 mark={mark}
                 moment={moment}

@@ -90,14 +90,6 @@ export function counted(draft: Draft, rep: number, event: string): Draft {
     return { ...draft, counted: event === '' ? others : { ...others, [rep]: event } };
 }
 
-/** Every landmark there is, for whoever wants to put more than is asked. */
-export const LANDMARKS: readonly string[] = [
-    ...['left', 'right'].flatMap((side) =>
-        ['shoulder', 'elbow', 'wrist', 'hip', 'knee', 'ankle', 'heel', 'toe'].map((joint) => `${side}_${joint}`),
-    ),
-    'ball',
-];
-
 /** What is asked at a moment, and the landmarks it takes, each once. */
 export function asksAt(ladder: FilmLadder, moment: string): FilmCheckpoint[] {
     return ladder.checkpoints.filter((checkpoint) => checkpoint.measure?.moment === moment);

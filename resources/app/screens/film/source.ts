@@ -22,6 +22,9 @@ const KEPT = 40;
 const BEFORE = 8;
 const AHEAD = 16;
 
+/** Two pictures lie further apart than a tenth of a millisecond; a decoder rounds to a thousandth of one. */
+const tick = (timeS: number): number => Math.round(timeS * 10_000);
+
 /** Keeps pictures by their number; whatever was not asked for the longest goes first. */
 export class Kept {
     private readonly pictures = new Map<number, ImageBitmap>();
@@ -91,22 +94,23 @@ export async function openClip(file: File): Promise<ClipSource> {
     const [fullWidth, fullHeight] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
     const share = Math.min(1, LONGEST_SIDE_PX / Math.max(fullWidth, fullHeight));
     const [width, height] = [Math.round(fullWidth * share), Math.round(fullHeight * share)];
+    const numbers = new Map(times.map((time, no) => [tick(time), no]));
     const kept = new Kept();
     const sink = new VideoSampleSink(track);
 
     /** A picture depends on those before it: whoever asks for one is likely to ask for its neighbours. */
     const fetchAround = async (no: number): Promise<void> => {
         const to = times[Math.min(times.length - 1, no + AHEAD)] ?? first;
-        let at = Math.max(0, no - BEFORE);
-        for await (const sample of sink.samples(times[at], to + 1e-6)) {
-            if (!kept.has(at)) {
+        for await (const sample of sink.samples(times[Math.max(0, no - BEFORE)], to + 1e-6)) {
+            // By its own time: one that cannot be read does not move those after it.
+            const at = numbers.get(tick(sample.timestamp));
+            if (at !== undefined && !kept.has(at)) {
                 const canvas = new OffscreenCanvas(width, height);
                 const context = canvas.getContext('2d');
                 if (context) sample.draw(context, 0, 0, width, height);
                 kept.keep(at, canvas.transferToImageBitmap());
             }
             sample.close();
-            at++;
         }
     };
     let fetching: Promise<void> = Promise.resolve();
