@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Points } from '../../rules/frame';
 import { type Box, FINDABLE, findPoints } from './finder';
+import { isDrawable } from './source';
 
 /** The model on the device proposes; a person looks at each point and puts right what is wrong. */
 export function FindPoints({
@@ -17,7 +18,7 @@ export function FindPoints({
     const [said, setSaid] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
     const look = (): void => {
-        if (!picture) return;
+        if (!isDrawable(picture)) return;
         setBusy(true);
         setSaid('Looking. The first time the model is fetched, which takes a while.');
         findPoints(picture, box)

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, typ
 import type { Point, Points, Segment } from '../../rules/frame';
 import type { Box } from './finder';
 import { landmark } from './marks';
-import type { ClipSource } from './source';
+import { type ClipSource, isDrawable } from './source';
 import type { Looking } from './useClip';
 
 const LIMBS: ReadonlyArray<readonly [from: string, to: string]> = ['left', 'right'].flatMap((side) =>
@@ -61,7 +61,7 @@ export function Stage({
     const [held, setHeld] = useState<{ name: string | null; at: Point } | null>(null);
     useEffect(() => {
         const context = canvas.current?.getContext('2d');
-        if (context && looking.picture) context.drawImage(looking.picture, 0, 0);
+        if (context && isDrawable(looking.picture)) context.drawImage(looking.picture, 0, 0);
     }, [looking.picture]);
     const placeOf = (event: PointerEvent): Point => {
         const inverse = over.current?.getScreenCTM()?.inverse();
@@ -241,7 +241,7 @@ function Loupe({ picture, at, right }: { picture: ImageBitmap | null; at: Point;
     const canvas = useRef<HTMLCanvasElement>(null);
     useEffect(() => {
         const context = canvas.current?.getContext('2d');
-        if (!context || !picture) return;
+        if (!context || !isDrawable(picture)) return;
         const seen = LOUPE_PX / LOUPE_TIMES;
         context.fillStyle = '#14201c';
         context.fillRect(0, 0, LOUPE_PX, LOUPE_PX);

@@ -10,6 +10,9 @@ export type ClipSource = {
     close(): void;
 };
 
+/** Whether a picture can be drawn: one that had to make room for others is empty, though somebody may still hold it. */
+export const isDrawable = (picture: ImageBitmap | null): picture is ImageBitmap => (picture?.width ?? 0) > 0;
+
 /** What cannot be looked at, in words for whoever opened it. */
 export class NotShown extends Error {}
 
