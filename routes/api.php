@@ -37,6 +37,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('check-in', 'report');
     Route::post('practice', 'practice');
     Route::post('elsewhere', 'elsewhere');
+    Route::post('work-beside', 'workBeside');
     Route::post('film', 'film');
     Route::get('film-review', 'filmReview');
     Route::post('film-review/opened', 'filmReviewOpened');
@@ -184,6 +185,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');
         Route::post('logged-work/{entry}/take-back', 'takeBackWork')->can('logWork', 'athlete');
         Route::post('weeks-elsewhere', 'tellWeekElsewhere')->can('logWork', 'athlete');
+        Route::post('work-beside', 'tellWorkBeside')->can('logWork', 'athlete');
         Route::post('reports', 'report')->can('report', 'athlete');
         Route::post('clearances', 'clear')->can('clear', 'athlete');
         Route::post('decisions', 'decide')->can('decide', 'athlete');

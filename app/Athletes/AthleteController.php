@@ -34,7 +34,9 @@ use App\Limits\HeadroomScreen;
 use App\Limits\LoadScreen;
 use App\Limits\WhyScreen;
 use App\Seasons\Requests\WeekElsewhereRequest;
+use App\Seasons\Requests\WorkBesideRequest;
 use App\Seasons\WeeksElsewhere;
+use App\Seasons\WorkBeside;
 use App\Sessions\Answers\HomeworkView;
 use App\Sessions\HomeworkScreen;
 use App\Sessions\Requests\WorkRequest;
@@ -193,6 +195,15 @@ final class AthleteController
     public function tellWeekElsewhere(WeekElsewhereRequest $request, Athlete $athlete, WeeksElsewhere $weeks): JsonResponse
     {
         $weeks->tell($athlete, $request->validated(), $request->user()->workspace->today(), $request->user());
+
+        return response()->json(status: 204);
+    }
+
+    #[Answers(null)]
+    public function tellWorkBeside(WorkBesideRequest $request, Athlete $athlete, WorkBeside $work): JsonResponse
+    {
+        $given = $request->validated();
+        $work->tell($athlete, $given['id'], $given['fixture'], $given['done'], $request->user()->workspace->today(), $request->user());
 
         return response()->json(status: 204);
     }

@@ -34,6 +34,7 @@ use App\Returns\Answers\ReturnRefView;
 use App\Returns\PlayReturn;
 use App\Returns\ReturnRefs;
 use App\Seasons\WeeksElsewhere;
+use App\Seasons\WorkBeside;
 use App\Sessions\SheetRefs;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -63,6 +64,7 @@ final class AthleteScreen
         private readonly NewcomerPlace $place,
         private readonly SecondLooks $looks,
         private readonly WeeksElsewhere $elsewhere,
+        private readonly WorkBeside $beside,
     ) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
@@ -127,6 +129,7 @@ final class AthleteScreen
             growing_fast: Adjustment::isGrowingFast($day->limitBook->growthCmAMonth($athlete->id), $day->load->age),
             missing_counts: MissingCounts::of($athlete->id),
             elsewhere: $this->elsewhere->view($day),
+            beside: $this->beside->due($day),
         );
     }
 

@@ -28,7 +28,7 @@ final class Privacy
         'heights', 'intakes', 'work_sets', 'daily_totals', 'sheets', 'rep_strips',
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
         'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
-        'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews',
+        'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -60,7 +60,7 @@ final class Privacy
         'soreness_reports', 'wellness', 'clearances', 'known_conditions', 'decisions', 'placements', 'skill_marks',
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
         'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
-        'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews',
+        'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
     ];
 
     /** Goes with those, by the database's own rule. */

@@ -76,8 +76,8 @@ final class EnteredWork
      * Its load goes with it: that gives room, so it stands where the coach sees it.
      *
      * @param  list<string>  $sources  of which it may be
-     * @return object{day: string, skill: string, reps: int, effort: float|null, estimated: bool}|null what it was; null when it is
-     *         not there
+     * @return object{day: string, skill: string, reps: int, effort: float|null, estimated: bool, session: string}|null what it
+     *         was; null when it is not there
      *
      * @throws Problem when it is what a match was taken to be: it goes with real counts, or with its line-up
      */
@@ -100,7 +100,7 @@ final class EnteredWork
 
         return (object) [
             'day' => $day, 'skill' => $row->skill, 'reps' => (int) $row->reps, 'effort' => $row->effort,
-            'estimated' => (bool) $row->estimated,
+            'estimated' => (bool) $row->estimated, 'session' => $row->session,
         ];
     }
 }

@@ -13,6 +13,7 @@ use App\Film\FilmConsents;
 use App\Health\Answers\CheckInPageView;
 use App\People\Link;
 use App\Seasons\WeeksElsewhere;
+use App\Seasons\WorkBeside;
 use App\Sessions\WorkLog;
 use App\Wording\Wording;
 use Augendo\Core\Day;
@@ -26,7 +27,11 @@ use Illuminate\Support\Facades\DB;
 /** The page behind a personal link: no account, one athlete, and the least that does the job. */
 final class CheckInScreen
 {
-    public function __construct(private readonly Library $library, private readonly WeeksElsewhere $elsewhere) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly WeeksElsewhere $elsewhere,
+        private readonly WorkBeside $beside,
+    ) {}
 
     public function view(Athlete $athlete, Link $link): CheckInPageView
     {
@@ -74,6 +79,7 @@ final class CheckInScreen
             days: array_map(fn (Day $each): string => $each->iso(), Homework::toldOf($on)),
             practised: $this->practised($athlete, $on),
             elsewhere: $this->elsewhere->view($day),
+            beside: $this->beside->due($day),
             film: $this->film($athlete, $link, $on),
         );
     }

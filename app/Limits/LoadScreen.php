@@ -167,7 +167,7 @@ final class LoadScreen
             if ($fixture->day()->ordinal <= $day->on->ordinal + self::DAYS_AHEAD) {
                 $events[] = new LoadEventView(
                     $fixture->day()->iso(),
-                    $fixture->kind === Fixture::MATCH ? 'match' : 'elsewhere',
+                    $fixture->kind,
                     $fixture->title,
                 );
             }
@@ -176,14 +176,14 @@ final class LoadScreen
             DB::table('work_sets')
                 ->where('athlete_id', $athlete->id)
                 ->where('day', '>=', $from->iso())
-                ->whereIn('source', ['match', 'other club'])
+                ->whereIn('source', array_values(Fixture::SOURCES))
                 ->distinct()
                 ->get(['day', 'source']) as $row
         ) {
             $events[] = new LoadEventView(
                 substr($row->day, 0, 10),
-                $row->source === 'match' ? 'match' : 'elsewhere',
-                $row->source === 'match' ? 'Match' : 'At another club',
+                (string) array_search($row->source, Fixture::SOURCES, true),
+                Wording::workedAt($row->source),
             );
         }
         usort($events, fn (LoadEventView $a, LoadEventView $b): int => $a->date <=> $b->date);
@@ -301,7 +301,6 @@ final class LoadScreen
         $sports = DB::table('work_sets')
             ->where('athlete_id', $day->athlete->id)
             ->where('day', '>', $day->on->plus(-28)->iso())
-            ->whereIn('source', ['other club', 'match'])
             ->where('source', 'other club')
             ->exists();
 

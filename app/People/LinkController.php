@@ -18,7 +18,9 @@ use App\People\Answers\JoinView;
 use App\People\Answers\MeView;
 use App\People\Requests\JoinRequest;
 use App\Seasons\Requests\WeekElsewhereRequest;
+use App\Seasons\Requests\WorkBesideRequest;
 use App\Seasons\WeeksElsewhere;
+use App\Seasons\WorkBeside;
 use App\Sessions\Requests\PracticeRequest;
 use App\Sessions\WorkLog;
 use Illuminate\Http\JsonResponse;
@@ -66,6 +68,19 @@ final class LinkController
         $athlete = $link->athlete()->firstOrFail();
         $link->update(['used_at' => now()]);
         $weeks->tell($athlete, $request->validated(), $link->workspace()->firstOrFail()->today(), null);
+
+        return response()->json($screen->view($athlete, $link));
+    }
+
+    /** Strength, bands or sprints that were planned: done, or not. */
+    #[Answers(CheckInPageView::class)]
+    public function workBeside(WorkBesideRequest $request, WorkBeside $work, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $athlete = $link->athlete()->firstOrFail();
+        $link->update(['used_at' => now()]);
+        $given = $request->validated();
+        $work->tell($athlete, $given['id'], $given['fixture'], $given['done'], $link->workspace()->firstOrFail()->today(), null);
 
         return response()->json($screen->view($athlete, $link));
     }

@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A day fixed from outside: a match, or training at another club, with the work it is expected to cost.
+ * A day fixed beside the sessions: a match, training at another club, or strength, bands and sprints, with the work it is expected to cost.
  *
  * @property string $id
  * @property int|null $squad_id
@@ -40,6 +40,13 @@ final class Fixture extends Record
     public const MATCH = 'match';
 
     public const ELSEWHERE = 'elsewhere';
+
+    public const BESIDE = 'beside';
+
+    public const KINDS = [self::MATCH, self::ELSEWHERE, self::BESIDE];
+
+    /** Where work of a kind was done, as the record has it. */
+    public const SOURCES = [self::MATCH => 'match', self::ELSEWHERE => 'other club', self::BESIDE => 'beside'];
 
     protected function casts(): array
     {
@@ -87,7 +94,12 @@ final class Fixture extends Record
         return MatchEvent::isDeclaredInTime($this->day(), Day::of(substr($this->declared_on ?? $this->held_on, 0, 10)));
     }
 
-    /** Training elsewhere is held whatever is planned here; a match gives way to a way back. */
+    public function source(): string
+    {
+        return self::SOURCES[$this->kind];
+    }
+
+    /** Training elsewhere, and strength, are held whatever is planned here; a match gives way to a way back. */
     public function claim(): Claim
     {
         return new Claim(
@@ -96,7 +108,7 @@ final class Fixture extends Record
             startsAt: $this->starts_at,
             session: MatchEvent::session($this->id),
             title: $this->title,
-            isFixed: $this->kind === self::ELSEWHERE,
+            isFixed: $this->kind !== self::MATCH,
         );
     }
 

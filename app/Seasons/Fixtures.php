@@ -22,7 +22,7 @@ final class Fixtures
     /** @var array<string, true> athlete and fixture of which work was recorded already */
     private array $played = [];
 
-    /** @var array<string, true> athlete and Monday of weeks elsewhere that somebody told */
+    /** @var array<string, true> athlete and Monday of weeks elsewhere, athlete and fixture of work beside, that somebody told */
     private array $told = [];
 
     /** @var array<string, list<Absence>> by athlete: begun before the day, where anything of those days is asked for */
@@ -50,7 +50,7 @@ final class Fixtures
             DB::table('work_sets')
                 ->whereIn('athlete_id', $athleteIds)
                 ->where('day', '>=', $on->plus(-RestLimit::LOOK_BACK_DAYS)->iso())
-                ->whereIn('source', ['match', 'other club'])
+                ->whereIn('source', array_values(Fixture::SOURCES))
                 ->get(['athlete_id', 'day', 'source', 'session']) as $row
         ) {
             $sessions[$row->athlete_id][substr($row->day, 0, 10)." {$row->source}"][] = $row->session;
@@ -69,6 +69,12 @@ final class Fixtures
                 ->map(fn (Collection $of): array => $of->values()->all())
                 ->all();
         }
+        if ($all->contains('kind', Fixture::BESIDE)) {
+            $told = WorkBesideTold::query()->whereIn('athlete_id', $athleteIds)->whereIn('fixture_id', $all->pluck('id'));
+            foreach ($told->get(['athlete_id', 'fixture_id']) as $one) {
+                $this->told["{$one->athlete_id} {$one->fixture_id}"] = true;
+            }
+        }
         if ($over->contains('kind', Fixture::ELSEWHERE)) {
             foreach (WeekElsewhere::query()->whereIn('athlete_id', $athleteIds)->get(['athlete_id', 'week']) as $week) {
                 $this->told["{$week->athlete_id} ".substr($week->week, 0, 10)] = true;
@@ -81,7 +87,7 @@ final class Fixtures
     {
         $matches = [];
         foreach ($this->fixtures[$athleteId] ?? [] as $each) {
-            $matches["{$each->day()->iso()} ".($each->kind === Fixture::MATCH ? 'match' : 'other club')][] = $each->id;
+            $matches["{$each->day()->iso()} {$each->source()}"][] = $each->id;
         }
         foreach (array_intersect_key($matches, $sessions) as $of => $ids) {
             foreach (CountedMatches::of($ids, $sessions[$of]) as $id) {
@@ -91,8 +97,8 @@ final class Fixtures
     }
 
     /**
-     * Matches played and training elsewhere of which nobody has said what they took: until somebody does, they count as expected. Who was
-     * away was in none.
+     * Matches played, training elsewhere and work beside of which nobody has said what they took: until somebody does, they count as
+     * expected. Who was away was in none.
      *
      * @return list<Fixture>
      */
@@ -102,9 +108,18 @@ final class Fixtures
             $this->fixtures[$athleteId] ?? [],
             fn (Fixture $each): bool => $each->day()->ordinal < $this->on->ordinal
                 && ! isset($this->played["{$athleteId} {$each->id}"])
-                && ($each->kind === Fixture::MATCH || ! isset($this->told["{$athleteId} ".WeeklyDays::monday($each->day())->iso()]))
+                && ! $this->isTold($athleteId, $each)
                 && ! $this->wasAway($athleteId, $each->day()),
         ));
+    }
+
+    private function isTold(string $athleteId, Fixture $fixture): bool
+    {
+        return match ($fixture->kind) {
+            Fixture::BESIDE => isset($this->told["{$athleteId} {$fixture->id}"]),
+            Fixture::ELSEWHERE => isset($this->told["{$athleteId} ".WeeklyDays::monday($fixture->day())->iso()]),
+            default => false,
+        };
     }
 
     private function wasAway(string $athleteId, Day $day): bool
@@ -136,7 +151,8 @@ final class Fixtures
         return array_values(array_filter($this->fixtures[$athleteId] ?? [], function (Fixture $each) use ($athleteId, $kind): bool {
             return $each->day()->ordinal >= $this->on->ordinal
                 && ($kind === null || $each->kind === $kind)
-                && ! isset($this->played["{$athleteId} {$each->id}"]);
+                && ! isset($this->played["{$athleteId} {$each->id}"])
+                && ! ($each->kind === Fixture::BESIDE && $this->isTold($athleteId, $each));
         }));
     }
 }

@@ -14,7 +14,10 @@ use App\Seasons\Answers\PlanView;
 use App\Seasons\Answers\SeasonRowView;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Load\Family;
+use Augendo\Core\Load\Skill;
 use Augendo\Core\Planning\Silence;
+use Illuminate\Support\Collection;
 
 /** What is ahead of a squad beside its sessions: matches and seasons. */
 final class PlanScreen
@@ -26,7 +29,8 @@ final class PlanScreen
         $on = $user->workspace->today();
         $athletes = $user->athletesOf($squad)->get();
         $ids = $athletes->pluck('id')->all();
-        $names = $this->library->skillNames();
+        [$beside, $skills] = (new Collection($this->library->skills()))
+            ->partition(fn (Skill $skill): bool => $skill->family === Family::Beside);
         $seasons = Season::query()->with('athlete')->whereIn('athlete_id', $ids)->where('state', 'open')->orderBy('goal_on')->get();
         $placed = Placement::standing()->whereIn('athlete_id', $ids)->distinct()->pluck('athlete_id')->all();
         $planned = $seasons->pluck('athlete_id')->all();
@@ -45,8 +49,20 @@ final class PlanScreen
                 ->map(fn (Athlete $athlete) => Cards::athlete($athlete, $on))
                 ->values()
                 ->all(),
-            skills: array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), array_keys($names)),
+            skills: $this->named($skills),
+            beside: $this->named($beside),
         );
+    }
+
+    /**
+     * @param  Collection<string, Skill>  $skills
+     * @return list<NamedView>
+     */
+    private function named(Collection $skills): array
+    {
+        $names = $this->library->skillNames();
+
+        return $skills->map(fn (Skill $skill): NamedView => new NamedView($skill->id, $names[$skill->id]))->values()->all();
     }
 
     private function season(Season $season, Day $on): SeasonRowView

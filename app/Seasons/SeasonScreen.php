@@ -68,8 +68,10 @@ final class SeasonScreen
             $planned[$each->day->iso()] = $each;
         }
         $elsewhere = [];
-        foreach ($day->load->fixtures->ahead($season->athlete_id, Fixture::ELSEWHERE) as $fixture) {
-            $elsewhere[$fixture->day()->iso()] = $fixture;
+        foreach ($day->load->fixtures->ahead($season->athlete_id) as $fixture) {
+            if ($fixture->kind !== Fixture::MATCH) {
+                $elsewhere[$fixture->day()->iso()][] = $fixture;
+            }
         }
         $beside = $look->besideByDay();
         $others = $look->othersByDay();
@@ -91,7 +93,7 @@ final class SeasonScreen
                         on: $on,
                         day: $planned[$iso] ?? null,
                         sheet: $sheets[$iso] ?? null,
-                        elsewhere: $elsewhere[$iso] ?? null,
+                        elsewhere: $elsewhere[$iso] ?? [],
                         beside: $beside[$ordinal] ?? [],
                         others: $others[$ordinal] ?? null,
                         doneArm: $arm->on($ordinal),
@@ -259,19 +261,21 @@ final class SeasonScreen
 
     /**
      * @param  object{id: string, state: string}|null  $sheet
+     * @param  list<Fixture>  $elsewhere  training elsewhere, and work beside
      * @param  list<CostedSet>  $beside
      * @param  string|null  $others  names of the athlete's other ladders that have a session
      */
     private function day(
-        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, ?Fixture $elsewhere, array $beside, ?string $others, float $doneArm,
+        Season $season, Day $on, ?SeasonDay $day, ?object $sheet, array $elsewhere, array $beside, ?string $others, float $doneArm,
         bool $withSquad,
     ): SeasonDayView {
         $agreed = $season->agreed[$on->iso()]['arm'] ?? null;
+        $fixed = implode(', ', array_column($elsewhere, 'title'));
         if ($day === null) {
             return new SeasonDayView(
                 date: $on->iso(),
-                kind: $elsewhere !== null ? 'elsewhere' : ($beside === [] ? 'rest' : 'other'),
-                title: $elsewhere->title ?? $others ?? ($beside === [] ? null : self::titleOf($beside[0])),
+                kind: $elsewhere[0]->kind ?? ($beside === [] ? 'rest' : 'other'),
+                title: $fixed !== '' ? $fixed : $others ?? ($beside === [] ? null : self::titleOf($beside[0])),
                 emphasis: null,
                 emphasis_name: null,
                 reps: (int) round(self::sum($beside, 'reps')),
@@ -300,7 +304,7 @@ final class SeasonScreen
             kind: $day->match === null ? 'session' : 'match',
             title: (
                 $day->match === null ? (string) $day->rung?->name : $day->match->title
-            ).($elsewhere === null ? '' : ', then '.$elsewhere->title),
+            ).($fixed === '' ? '' : ", and {$fixed}"),
             emphasis: $day->emphasis?->value,
             emphasis_name: $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
             reps: $day->matchReps ?? $day->reps(),

@@ -22,22 +22,23 @@ use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\WorkSet;
-use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\Silence;
 use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
-use Ramsey\Uuid\Uuid;
 
 /** Once a week it is asked what somebody did elsewhere; what nobody says counts as usual. */
 final class WeeksElsewhere
 {
-    public const SOURCE = 'other club';
+    private const SOURCE = Fixture::SOURCES[Fixture::ELSEWHERE];
 
     /** Asked of everybody, whatever ladder they stand on: the ordinary throw of another club. */
     private const ANYBODY = ['overhand-throw', 'jump'];
 
-    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly EnteredWork $work,
+        private readonly ExpectedWork $expected,
+    ) {}
 
     public function view(AthleteDay $day): WeekElsewhereView
     {
@@ -94,7 +95,7 @@ final class WeeksElsewhere
             }
             if ($given['answer'] === 'usual') {
                 foreach (self::usual($athlete, new Fixtures([$athlete->id], $today), $week) as $each) {
-                    $this->takeAsExpected($athlete, $each, estimated: false);
+                    $this->expected->take($athlete, $each, estimated: false);
                 }
             }
             foreach ($given['entries'] as $entry) {
@@ -129,7 +130,7 @@ final class WeeksElsewhere
             }
             Alone::with($athlete->id, function () use ($athlete, $silent, $today): void {
                 foreach ($silent as $each) {
-                    $this->takeAsExpected($athlete, $each, estimated: true);
+                    $this->expected->take($athlete, $each, estimated: true);
                 }
                 AthletesChanged::one($athlete, $today);
             });
@@ -153,21 +154,6 @@ final class WeeksElsewhere
             fn (Fixture $each): bool => $each->kind === Fixture::ELSEWHERE
                 && ! $week->isAfter($each->day()) && ! $each->day()->isAfter($week->plus(6)),
         ));
-    }
-
-    private function takeAsExpected(Athlete $athlete, Fixture $fixture, bool $estimated): void
-    {
-        $event = $fixture->event($this->library->skills(), $athlete->id);
-        foreach ($event->doses as $nth => $dose) {
-            $id = Uuid::uuid5($fixture->id, "{$athlete->id} {$nth}")->toString();
-            if ($dose->reps < 1 || DB::table('work_sets')->where('client_id', $id)->exists()) {
-                continue;
-            }
-            $session = CountedMatches::session($fixture->id);
-            $set = WorkSet::ordinarily($fixture->day(), $session, $dose->skill, $dose->reps, $dose->effort, side: $dose->side);
-            $source = $fixture->kind === Fixture::MATCH ? 'match' : self::SOURCE;
-            $this->work->add($athlete, $id, $set, $source, $dose->skill->ordinaryImplement()->value, estimated: $estimated);
-        }
     }
 
     /** @param  array{id: string, day: string, skill: string, reps: int, felt: string|null}  $entry */

@@ -95,6 +95,7 @@ final class WeekScreen
                 sheets: $sheets[$on->iso()] ?? [],
                 matches: $titles('match'),
                 elsewhere: $titles('elsewhere'),
+                beside: $titles('beside'),
                 away: $away === null ? null : AwayWording::absence($away, $day->on),
                 done_reps: self::reps($load->record->setsOn($on->ordinal)),
                 planned_reps: self::reps($plan),

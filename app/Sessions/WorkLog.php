@@ -16,6 +16,7 @@ use App\Records\Audit;
 use App\Records\Sent;
 use App\Seasons\Fixture;
 use App\Seasons\WeeksElsewhere;
+use App\Seasons\WorkBeside;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
@@ -103,16 +104,19 @@ final class WorkLog
     public function takeBack(Athlete $athlete, string $id, string $reason, User $by): void
     {
         Alone::with($athlete->id, function () use ($athlete, $id, $reason, $by): void {
-            $gone = $this->work->takeBack($athlete, $id, self::SOURCES, $reason, $by)
+            $gone = $this->work->takeBack($athlete, $id, [...self::SOURCES, ...array_values(Fixture::SOURCES)], $reason, $by)
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
-            if ($gone->estimated) {
+            $beside = Fixture::query()->where('kind', Fixture::BESIDE)->find(CountedMatches::named($gone->session));
+            if ($beside !== null) {
+                WorkBeside::wasNotDone($athlete, $beside->id, $by);
+            } elseif ($gone->estimated) {
                 WeeksElsewhere::wasNothing($athlete, Day::of($gone->day), $by);
             }
             Audit::of(
                 $by,
                 $athlete,
                 'logged work taken back',
-                [...(array) $gone, 'reason' => $reason],
+                [...array_diff_key((array) $gone, ['session' => '']), 'reason' => $reason],
             );
             AthletesChanged::one($athlete, $by->workspace->today());
         });

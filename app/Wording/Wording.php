@@ -527,6 +527,7 @@ final class Wording
             'line-up' => 'not in the match after all',
             'home' => 'practice at home taken back',
             'other club' => 'training elsewhere taken back',
+            'beside' => 'strength, bands or sprints taken back',
             default => 'logged work taken back',
         };
     }
@@ -536,10 +537,20 @@ final class Wording
     {
         return match ($source) {
             'here' => 'Here, beside the plan',
-            'home' => 'At home',
             'match' => 'In a match',
-            default => 'At another club',
+            default => self::workedAt($source),
         }.": {$reps} × ".lcfirst($skill);
+    }
+
+    /** Where work was done that has no sheet, as a title. */
+    public static function workedAt(string $source): string
+    {
+        return match ($source) {
+            'home' => 'At home',
+            'match' => 'Match',
+            'beside' => 'Strength, bands or sprints',
+            default => 'At another club',
+        };
     }
 
     public static function count(int $n, string $noun): string

@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Health\AbsenceKind;
 use App\Health\AwayAndHurt;
 use App\People\Role;
+use App\Seasons\Fixture;
 use App\Seasons\MatchTeam;
 use App\Sessions\ChangeSession;
 use App\Sessions\PlanSessions;
@@ -89,7 +90,7 @@ final class DemoSeeder extends Seeder
         app(MatchTeam::class)->lineUp($match, $players, null, $club->person(Role::Coach));
     }
 
-    /** One who serves in a works league as well: last week’s evening waits to be told of. */
+    /** One who serves in a works league, and lifts, as well: last week’s evening waits to be told of, and yesterday’s bands. */
     private function elsewhere(Club $club): void
     {
         $dario = $club->squad->athletes()->where('given_name', 'Dario')->firstOrFail();
@@ -97,6 +98,15 @@ final class DemoSeeder extends Seeder
             'squad_id' => $club->squad->id, 'held_on' => Silence::weekAsked($club->workspace->today())->plus(2)->iso(),
             'created_by' => $club->person(Role::Coach)->id,
         ]);
+        foreach ([-1, 6, 13] as $days) {
+            FixtureFactory::new()->create([
+                'squad_id' => $club->squad->id, 'athlete_id' => $dario->id, 'kind' => Fixture::BESIDE, 'title' => 'Bands and lifts',
+                'held_on' => $club->workspace->today()->plus($days)->iso(), 'starts_at' => '07:30', 'doses' => [
+                    ['skill' => 'shoulder-bands', 'reps' => 24, 'felt' => 'easy'],
+                    ['skill' => 'squats-and-lifts', 'reps' => 30, 'felt' => 'middling'],
+                ], 'created_by' => $club->person(Role::Coach)->id,
+            ]);
+        }
     }
 
     /** A school camp; and a fall with a swollen ankle: told at home, restricted by the clinician, not closed yet. */

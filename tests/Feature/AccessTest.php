@@ -157,6 +157,7 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/logged-work' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/logged-work/{entry}/take-back' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/weeks-elsewhere' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
+        'POST api/athletes/{athlete}/work-beside' => [Role::Coach, Role::Assistant, Role::Athlete, Role::Guardian],
         'POST api/people/{person}/hand-over' => self::COACH,
         'POST api/people/{person}/confirm' => self::COACH,
         'POST api/athletes/{athlete}/reports' => self::EVERYBODY,
@@ -234,7 +235,8 @@ final class AccessTest extends TestCase
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
-        'POST api/link/elsewhere', 'POST api/link/film', 'GET api/link/film-review', 'POST api/link/film-review/opened',
+        'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
+        'GET api/link/film-review', 'POST api/link/film-review/opened',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 

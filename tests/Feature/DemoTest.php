@@ -41,7 +41,8 @@ final class DemoTest extends TestCase
         }
         $this->assertSame(['Thunder over the field'], $sessions->where('state', 'called_off')->pluck('reason')->all());
         $this->assertCount(1, $sessions->whereNotNull('moved_from'));
-        $this->assertSame(['elsewhere', 'match'], collect($calendar['fixtures'])->pluck('kind')->unique()->sort()->values()->all());
+        $kinds = collect($calendar['fixtures'])->pluck('kind')->unique()->sort()->values()->all();
+        $this->assertSame(['beside', 'elsewhere', 'match'], $kinds);
         $this->assertNotEmpty($calendar['changes'], 'something to undo');
     }
 }

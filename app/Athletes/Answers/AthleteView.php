@@ -15,6 +15,7 @@ use App\Limits\Answers\LoadDayView;
 use App\Limits\Answers\TapeView;
 use App\Returns\Answers\ReturnRefView;
 use App\Seasons\Answers\WeekElsewhereView;
+use App\Seasons\Answers\WorkBesideView;
 use App\Sessions\Answers\SheetRefView;
 
 /** Where an athlete stands and how she got here. */
@@ -57,5 +58,7 @@ final readonly class AthleteView
         /** taps that lie on a device and are not sent, because who made them is not signed in on it */
         public int $missing_counts,
         public WeekElsewhereView $elsewhere,
+        /** @var list<WorkBesideView> planned for today or the last days, and not told yet */
+        public array $beside,
     ) {}
 }

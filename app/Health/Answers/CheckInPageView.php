@@ -7,6 +7,7 @@ namespace App\Health\Answers;
 use App\Athletes\Answers\NamedView;
 use App\Film\Answers\FilmAskView;
 use App\Seasons\Answers\WeekElsewhereView;
+use App\Seasons\Answers\WorkBesideView;
 
 /** What a personal check-in page needs to know. */
 final readonly class CheckInPageView
@@ -34,6 +35,8 @@ final readonly class CheckInPageView
         /** @var list<string> what was told of the last days */
         public array $practised,
         public WeekElsewhereView $elsewhere,
+        /** @var list<WorkBesideView> planned for today or the last days, and not told yet */
+        public array $beside,
         /** whether film is agreed to by whoever holds this page; null: not asked */
         public ?FilmAskView $film,
     ) {}

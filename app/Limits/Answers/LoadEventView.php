@@ -10,7 +10,7 @@ final readonly class LoadEventView
     public function __construct(
         /** @format date */
         public string $date,
-        /** @var 'rung'|'stage'|'match'|'elsewhere' */
+        /** @var 'rung'|'stage'|'match'|'elsewhere'|'beside' */
         public string $kind,
         public string $title,
     ) {}

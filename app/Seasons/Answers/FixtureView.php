@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Seasons\Answers;
 
-/** A match, or training at another club, with its expected work. */
+/** A match, training at another club, or work beside the skill, with what it is expected to take. */
 final readonly class FixtureView
 {
     public function __construct(
         public string $id,
-        /** @var 'match'|'elsewhere' */
+        /** @var 'match'|'elsewhere'|'beside' */
         public string $kind,
         /** @format date */
         public string $day,

@@ -29,5 +29,7 @@ final readonly class PlanView
         public array $without,
         /** @var list<NamedView> */
         public array $skills,
+        /** @var list<NamedView> strength, bands, sprints */
+        public array $beside,
     ) {}
 }

@@ -11,7 +11,7 @@ final readonly class SeasonDayView
         /** @format date */
         public string $date,
         /**
-         * @var 'session'|'match'|'elsewhere'|'other'|'missed'|'done'|'rest'
+         * @var 'session'|'match'|'elsewhere'|'beside'|'other'|'missed'|'done'|'rest'
          *      other: a session beside the season; missed and done: of the days gone by
          */
         public string $kind,

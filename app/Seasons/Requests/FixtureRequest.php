@@ -23,7 +23,7 @@ final class FixtureRequest extends FormRequest
 
         return [
             'id' => ['required', new UuidV7],
-            'kind' => ['required', Rule::in([Fixture::MATCH, Fixture::ELSEWHERE])],
+            'kind' => ['required', Rule::in(Fixture::KINDS)],
             'athlete_id' => ['present', 'nullable', 'uuid'],
             'day' => [
                 'required', 'bail', new CalendarDay,

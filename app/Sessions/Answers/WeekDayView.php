@@ -15,6 +15,8 @@ final readonly class WeekDayView
         public array $matches,
         /** @var list<string> training at another club */
         public array $elsewhere,
+        /** @var list<string> strength, bands, sprints, with their hour */
+        public array $beside,
         public ?string $away,
         public int $done_reps,
         public int $planned_reps,

@@ -11,4 +11,6 @@ enum Family: string
     case Strike = 'strike';
     case Pass = 'pass';
     case Jump = 'jump';
+    /** Strength, bands, sprints: beside the skill, on the same body. */
+    case Beside = 'beside';
 }

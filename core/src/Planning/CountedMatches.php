@@ -17,7 +17,13 @@ final class CountedMatches
 
     public static function isNamed(string $session): bool
     {
-        return str_starts_with($session, self::NAMED);
+        return self::named($session) !== null;
+    }
+
+    /** @return string|null id of the match the work is of; null: it names none */
+    public static function named(string $session): ?string
+    {
+        return str_starts_with($session, self::NAMED) ? substr($session, strlen(self::NAMED)) : null;
     }
 
     /**

@@ -154,7 +154,23 @@ final readonly class SeasonDoses
         $asked = $this->asked($position);
         $beginning = $this->carriedBefore($day, $asked, $record)->begins($this->units($asked))->of($this->growsTo);
 
-        return Pace::next($reached, $dose, $emphasis, $begins, $beginning, $longest);
+        $pace = Pace::next($reached, $dose, $emphasis, $begins, $beginning, $longest);
+
+        return $reached === null ? $pace : $this->noMoreThanLately($day, $position, $pace, $reached, $record);
+    }
+
+    /** A rung that is begun is the new thing: more repetitions than the day before had only as far as every part knows such a day. */
+    private function noMoreThanLately(Day $day, int $position, Pace $pace, Pace $reached, LoadRecord $record): Pace
+    {
+        $lately = range($day->ordinal - Carried::DAYS, $day->ordinal - 1);
+        $rung = $this->grown($position);
+        $side = $rung->ownDose()->side;
+        foreach ($pace->reps > $reached->reps ? Channel::cases() : [] as $channel) {
+            $most = max(array_map(Carried::series($record, $channel, $side)->on(...), $lately));
+            $pace = $this->within($rung, $pace, $most, $reached->reps, $pace->reps, $channel);
+        }
+
+        return $pace;
     }
 
     /** A lighter week is measured by the work really done in the week before it, shared out over its sessions. */
@@ -176,12 +192,12 @@ final readonly class SeasonDoses
     }
 
     /** The pace with as many repetitions as a session of so many units holds, between the least and the most. */
-    private function within(Rung $rung, Pace $pace, float $units, int $least, int $most): Pace
+    private function within(Rung $rung, Pace $pace, float $units, int $least, int $most, ?Channel $channel = null): Pace
     {
         [$fits, $tooMany] = [$least, max($least, $most) + 1];
         while ($tooMany - $fits > 1) {
             $middle = intdiv($fits + $tooMany, 2);
-            $this->units($pace->withReps($middle)->on($rung)) <= $units ? $fits = $middle : $tooMany = $middle;
+            $this->units($pace->withReps($middle)->on($rung), $channel) <= $units ? $fits = $middle : $tooMany = $middle;
         }
 
         return $pace->withReps($fits);
@@ -221,14 +237,14 @@ final readonly class SeasonDoses
         return $beside;
     }
 
-    /** Units of a whole session of a rung, of the part the season loads most. */
-    private function units(Rung $rung): float
+    /** Units of a whole session of a rung, of a part: the one the season loads most, if none is named. */
+    private function units(Rung $rung, ?Channel $channel = null): float
     {
         $sets = array_map(
             fn (BlockDose $dose): CostedSet => BlockPlan::asAsked($dose)->cost($this->ask->from, '', $this->price),
             array_filter($rung->blocks, fn (BlockDose $dose): bool => $dose->reps > 0),
         );
 
-        return Carried::units(array_values($sets), $this->channel(), $rung->ownDose()->side);
+        return Carried::units(array_values($sets), $channel ?? $this->channel(), $rung->ownDose()->side);
     }
 }

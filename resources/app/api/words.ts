@@ -32,6 +32,9 @@ export const MOMENTS: ReadonlyArray<readonly [moment: Said['moment'], label: str
     ['after', 'After'],
 ];
 
+/** What a day fixed beside the sessions is. */
+export const FIXTURES = { match: 'match', elsewhere: 'elsewhere', beside: 'strength, bands, sprints' } as const;
+
 /** How hard work was, where nobody measured it. */
 export const FELT: ReadonlyArray<
     readonly [felt: Body<'POST', `/api/athletes/${string}/logged-work`>['felt'], label: string]

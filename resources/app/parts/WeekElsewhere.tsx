@@ -117,7 +117,7 @@ export function WeekElsewhere({
 const blank = (of: Week): Entry => ({
     id: newId(),
     day: of.days.at(-1) ?? of.week,
-    skill: (of.skills[0]?.id ?? 'overhand-throw') as Entry['skill'],
+    skill: (of.skills[0]?.id ?? 'overhand-throw'),
     reps: 20,
     felt: null,
 });
@@ -130,7 +130,7 @@ function OneEntry({ of, entry, onChange }: { of: Week; entry: Entry; onChange: (
                     <select
                         className="field"
                         value={entry.skill}
-                        onChange={(event) => onChange({ ...entry, skill: event.target.value as Entry['skill'] })}
+                        onChange={(event) => onChange({ ...entry, skill: event.target.value })}
                     >
                         <Options of={of.skills} />
                     </select>

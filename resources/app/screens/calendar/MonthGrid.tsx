@@ -2,7 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { MatchLink } from '../../parts/MatchLink';
 import { clsx } from 'clsx';
 import { type Calendar } from '../../api/client';
-import { dayName } from '../../api/words';
+import { FIXTURES, dayName } from '../../api/words';
 import { WEEKDAYS } from '../../parts/Weekdays';
 import { numbers } from './numbers';
 
@@ -133,7 +133,7 @@ function FixtureLine({ fixture }: { fixture: Fixture }) {
                 <MatchLink fixture={fixture} />
             </span>
             <span className="block truncate text-xs text-soft">
-                {fixture.kind === 'match' ? 'match' : 'elsewhere'}
+                {FIXTURES[fixture.kind]}
                 {fixture.players !== null ? `, ${fixture.players} play` : ''}
                 {fixture.athlete_name ? `, ${fixture.athlete_name}` : ''}
             </span>

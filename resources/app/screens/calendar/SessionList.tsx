@@ -2,7 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { MatchLink } from '../../parts/MatchLink';
 import { clsx } from 'clsx';
 import { type Calendar } from '../../api/client';
-import { dayName } from '../../api/words';
+import { FIXTURES, dayName } from '../../api/words';
 import { numbers } from './numbers';
 
 type Session = Calendar['sessions'][number];
@@ -133,7 +133,7 @@ function FixtureRow({ fixture }: { fixture: Fixture }) {
                     <MatchLink fixture={fixture} />
                 </span>
                 <span className="text-sm text-soft">
-                    {fixture.kind === 'match' ? ' · match' : ' · training elsewhere'}
+                    {` · ${FIXTURES[fixture.kind]}`}
                     {fixture.athlete_name ? `, ${fixture.athlete_name}` : ''}
                 </span>
             </span>

@@ -8,6 +8,7 @@ import { SoreForm } from '../../parts/SoreForm';
 import { FilmAsk } from './FilmAsk';
 import { Practised } from './Practised';
 import { WeekElsewhere } from '../../parts/WeekElsewhere';
+import { WorkBeside } from '../../parts/WorkBeside';
 import { WordMark } from '../../parts/WordMark';
 
 type Wellness = { sleep: number | null; energy: number | null; ill: 'no' | 'cold' | 'fever' | null };
@@ -116,6 +117,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                         <p className="mt-3 text-sm text-soft">Reported today: {about.today.join('; ')}.</p>
                     )}
                     <Practised about={about} token={token} />
+                    <Beside about={about} token={token} />
                     <Elsewhere about={about} token={token} />
                     <FilmAsk about={about} token={token} />
                 </section>
@@ -130,6 +132,25 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                 />
             )}
         </main>
+    );
+}
+
+function Beside({ about, token }: { about: CheckInPage; token: string }) {
+    const queries = useQueryClient();
+    if (about.beside.length === 0) return null;
+    return (
+        <div className="mt-4 border-t border-line pt-3">
+            <WorkBeside
+                thumb
+                of={about.beside}
+                today={about.date}
+                tell={(work) =>
+                    api('POST', '/api/link/work-beside', work, { linkToken: token }).then((answer) => {
+                        queries.setQueryData(['check-in', token], answer);
+                    })
+                }
+            />
+        </div>
     );
 }
 

@@ -49,7 +49,7 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
         void api(
             'POST',
             '/api/link/practice',
-            { id: id.current, at: nowWithOffset(), day, skill: task as never, reps, felt },
+            { id: id.current, at: nowWithOffset(), day, skill: task, reps, felt },
             { linkToken: token },
         )
             .then((answer) => {

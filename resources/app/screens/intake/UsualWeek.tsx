@@ -80,7 +80,7 @@ function WorkRow({
                 aria-label="What"
                 className="field"
                 value={row.skill}
-                onChange={(event) => onChange({ ...row, skill: event.target.value as UsualWork['skill'] })}
+                onChange={(event) => onChange({ ...row, skill: event.target.value })}
             >
                 <Options of={skills.data ?? [{ id: row.skill, name: row.skill }]} />
             </select>

@@ -132,7 +132,7 @@ function useMatch(pack: MatchCount, athleteId: string) {
             day: pack.date,
             at: nowWithOffset(),
             source: 'match',
-            skill: skill as Work['skill'],
+            skill: skill,
             reps: done(skill),
             felt: 'hard',
             distance_m: null,

@@ -1,10 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link, useNavigate } from '@tanstack/react-router';
-import { useRef, useState } from 'react';
+import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
 import { api, type Plan, type SeasonsMade, type Token } from '../../api/client';
-import { FELT, dayName } from '../../api/words';
-import { newId, type Work } from '../../offline/store';
-import { Choice } from '../../parts/Choice';
+import { FIXTURES, dayName } from '../../api/words';
 import { MatchLink } from '../../parts/MatchLink';
 import { useMe } from '../../parts/Frame';
 import { LinkShown } from '../../parts/LinkShown';
@@ -14,9 +12,10 @@ import { Sheetlet } from '../../parts/Sheetlet';
 import { SquadChoice } from '../../parts/SquadChoice';
 import { Weekdays } from '../../parts/Weekdays';
 import { Waiting } from '../../parts/Waiting';
-import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 import { clsx } from 'clsx';
-import { figure, picked, typed } from '../../parts/forms';
+import { figure, typed } from '../../parts/forms';
+import { everybody, FixtureForm } from './FixtureForm';
 
 /** How often it is asked again while seasons are being worked out. */
 const WORKING_OUT_MS = 3_000;
@@ -33,7 +32,7 @@ function series(fixtures: Fixture[]): Fixture[][] {
     return [...found.values()];
 }
 
-/** What is ahead beside the squad’s sessions: seasons, matches and training elsewhere. */
+/** What is ahead beside the squad’s sessions: seasons, matches, training elsewhere, strength. */
 export function PlanScreen() {
     const me = useMe();
     const queries = useQueryClient();
@@ -83,7 +82,7 @@ export function PlanScreen() {
                 {me.decides && (
                     <>
                         <button type="button" className="btn" onClick={() => setOpen('fixture')}>
-                            Match or training elsewhere
+                            Match, or work beside
                         </button>
                         <button type="button" className="btn btn-main" onClick={() => setOpen('squad')}>
                             Season for the squad
@@ -133,96 +132,6 @@ function CountLive({ plan, athleteId }: { plan: Plan; athleteId: string | null }
         >
             Count it live
         </Opens>
-    );
-}
-
-/** Who of the squad stands on a ladder, by name. */
-const everybody = (plan: Plan): Plan['without'] =>
-    [...plan.without, ...plan.seasons.map((season) => season.athlete)].sort((a, b) => a.name.localeCompare(b.name));
-
-function FixtureForm({ plan, open, onClose }: { plan: Plan; open: boolean; onClose: () => void }) {
-    const queries = useQueryClient();
-    const navigate = useNavigate();
-    const id = useRef(newId());
-    const [kind, setKind] = useState<'match' | 'elsewhere'>('match');
-    const [felt, setFelt] = useState<Work['felt']>('hard');
-    const [problem, setProblem] = useState<unknown>(null);
-    return (
-        <Sheetlet open={open} onClose={onClose} title="A match, or training elsewhere">
-            <form
-                className="grid gap-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    const form = new FormData(event.currentTarget);
-                    const fixtureId = id.current;
-                    const isOver = typed(form, 'day') < plan.date;
-                    api('POST', `/api/squads/${plan.squad.id}/fixtures`, {
-                        id: fixtureId,
-                        kind,
-                        athlete_id: typed(form, 'athlete') || null,
-                        day: typed(form, 'day'),
-                        weeks: figure(form, 'weeks') ?? 1,
-                        starts_at: typed(form, 'starts_at'),
-                        title: typed(form, 'title'),
-                        doses: [
-                            { skill: picked<Work['skill']>(form, 'skill'), reps: Number(typed(form, 'reps')), felt },
-                        ],
-                    }).then(() => {
-                        id.current = newId();
-                        setProblem(null);
-                        onClose();
-                        // One that is over is on no list ahead: who was in it, and what it took, is said on its page.
-                        if (isOver) void navigate({ to: '/matches/$fixtureId', params: { fixtureId } });
-                        return queries.invalidateQueries();
-                    }, setProblem);
-                }}
-            >
-                <WhatItIs kind={kind} onChange={setKind} />
-                <div className="grid grid-cols-[1fr_1fr_6rem] gap-2">
-                    <LabelledInput
-                        label="Day"
-                        type="date"
-                        name="day"
-                        required
-                        min={kind === 'match' ? plan.matches_from : plan.date}
-                    />
-                    <LabelledInput
-                        label="Starts at"
-                        type="time"
-                        name="starts_at"
-                        required
-                        defaultValue={kind === 'match' ? '15:00' : '17:00'}
-                    />
-                    <LabelledInput label="Weeks in a row" name="weeks" inputMode="numeric" defaultValue="1" />
-                </div>
-                <div className="grid grid-cols-2 gap-2">
-                    <LabelledInput label="What it is called" name="title" required />
-                    <Labelled label="For whom">
-                        <select className="field" name="athlete">
-                            <option value="">the whole squad</option>
-                            <Options of={everybody(plan)} />
-                        </select>
-                    </Labelled>
-                </div>
-                <div className="grid grid-cols-[1fr_8rem] gap-2">
-                    <Labelled label="Expected work, each">
-                        <select className="field" name="skill">
-                            <Options of={plan.skills} />
-                        </select>
-                    </Labelled>
-                    <LabelledInput label="How many" name="reps" inputMode="numeric" required />
-                </div>
-                <Choice
-                    label="How hard? Left open, it counts as full."
-                    of={FELT}
-                    value={felt}
-                    onChange={(chosen) => setFelt(felt === chosen ? null : chosen)}
-                    columns={3}
-                />
-                <Notice problem={problem} />
-                <button className="btn btn-main">Save</button>
-            </form>
-        </Sheetlet>
     );
 }
 
@@ -366,7 +275,7 @@ function Seasons({ plan }: { plan: Plan }) {
 function FixedDays({ plan, onTakeBack }: { plan: Plan; onTakeBack: ((id: string) => void) | null }) {
     return (
         <section aria-label="Fixed days">
-            <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and training elsewhere</h2>
+            <h2 className="border-b-2 border-ink pb-1 text-base">Matches, and work beside the sessions</h2>
             {plan.fixtures.length === 0 && (
                 <p className="py-3 text-soft">
                     None declared. A match that is declared keeps its work free: the days before give way.
@@ -415,7 +324,7 @@ function FixedDay({
                     <MatchLink fixture={first} />
                 </span>{' '}
                 <span className="label">
-                    {first.kind === 'match' ? 'match' : 'elsewhere'}
+                    {FIXTURES[first.kind]}
                     {first.athlete_name ? `, ${first.athlete_name}` : ''}
                 </span>
                 <span className="block text-sm text-soft">{first.sentence}</span>
@@ -440,28 +349,5 @@ function FixedDay({
             </span>
             {times.length === 1 && back(first)}
         </li>
-    );
-}
-
-function WhatItIs({ kind, onChange }: { kind: Fixture['kind']; onChange: (kind: 'match' | 'elsewhere') => void }) {
-    return (
-        <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">
-            {(
-                [
-                    ['match', 'Match'],
-                    ['elsewhere', 'Training elsewhere'],
-                ] as const
-            ).map(([value, label]) => (
-                <button
-                    key={value}
-                    type="button"
-                    aria-pressed={kind === value}
-                    className={`btn ${kind === value ? 'btn-main' : ''}`}
-                    onClick={() => onChange(value)}
-                >
-                    {label}
-                </button>
-            ))}
-        </div>
     );
 }

@@ -27,7 +27,7 @@ export function Words({ file, onSaid }: { file: Import; onSaid: (some: Partial<C
             className="my-2 max-w-3xl border-l-4 border-tape bg-page px-3 py-2"
             onSubmit={(event) => {
                 event.preventDefault();
-                onSaid({ skills: asList(ofSkills) as Choices['skills'], athletes: asList(ofAthletes) });
+                onSaid({ skills: asList(ofSkills), athletes: asList(ofAthletes) });
             }}
         >
             <Asked

@@ -18,7 +18,7 @@ export function choicesOf(file: Import): Choices {
         distance_unit: file.distance_unit,
         squad_id: file.squad_id,
         throwing_side: file.throwing_side,
-        skills: said(file.skills) as Choices['skills'],
+        skills: said(file.skills),
         athletes: said(file.athletes),
     };
 }

@@ -65,7 +65,7 @@ export function useTeamCount(team: MatchTeam) {
                     day: team.day,
                     at: nowWithOffset(),
                     source: 'match',
-                    skill: skill as Work['skill'],
+                    skill: skill,
                     reps: of(athlete, skill),
                     felt: 'hard',
                     distance_m: null,

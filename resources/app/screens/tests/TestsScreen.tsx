@@ -4,7 +4,7 @@ import { useRef, useState, type FormEvent } from 'react';
 import { api, type Tests } from '../../api/client';
 import type { Body } from '../../api/typed';
 import { dayName, n } from '../../api/words';
-import { newId, type Work } from '../../offline/store';
+import { newId } from '../../offline/store';
 import { figure, typed } from '../../parts/forms';
 import { useMe } from '../../parts/Frame';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
@@ -97,7 +97,7 @@ function useMeasuring(athleteId: string) {
                 });
             }
             await api('POST', `/api/athletes/${athleteId}/marks`, {
-                skill: what.skill as Work['skill'],
+                skill: what.skill,
                 longest_throw_m: what.measures === 'longest_throw_m' ? what.value : null,
                 reference_speed_ms: what.measures === 'reference_speed_ms' ? what.value : null,
                 measured_on: what.on,

@@ -36,6 +36,11 @@ export function DayCell(cell: Cell) {
             ) : (
                 <Work day={day} />
             )}
+            {day.beside.map((each) => (
+                <span key={each} className="mt-1 block truncate text-sm text-soft" title={each}>
+                    {each}
+                </span>
+            ))}
             {day.elsewhere.map((each) => (
                 <span key={each} className="mt-1 block truncate text-sm text-soft" title={each}>
                     Elsewhere {each}
