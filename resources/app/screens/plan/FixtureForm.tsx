@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from '@tanstack/react-router';
 import { useRef, useState } from 'react';
+import { clsx } from 'clsx';
 import { api, type Plan } from '../../api/client';
 import type { Body } from '../../api/typed';
 import { FELT } from '../../api/words';
@@ -193,13 +194,13 @@ function OneDose({
 
 function WhatItIs({ kind, onChange }: { kind: Kind; onChange: (kind: Kind) => void }) {
     return (
-        <div role="group" aria-label="What it is" className="grid grid-cols-3 gap-1.5">
+        <div role="group" aria-label="What it is" className="grid grid-cols-2 gap-1.5">
             {(Object.keys(KINDS) as Kind[]).map((each) => (
                 <button
                     key={each}
                     type="button"
                     aria-pressed={kind === each}
-                    className={`btn ${kind === each ? 'btn-main' : ''}`}
+                    className={clsx('btn last:col-span-2', kind === each && 'btn-main')}
                     onClick={() => onChange(each)}
                 >
                     {KINDS[each].name}
