@@ -39,6 +39,8 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('elsewhere', 'elsewhere');
     Route::post('work-beside', 'workBeside');
     Route::post('film', 'film');
+    Route::put('film-clips/{clip}/parts/{no}', 'filmClipPart')->whereUuid('clip')->where('no', '[0-9]{1,2}');
+    Route::post('film-clips/{clip}', 'filmClip')->whereUuid('clip');
     Route::get('film-review', 'filmReview');
     Route::post('film-review/opened', 'filmReviewOpened');
     Route::get('entry', 'look');
@@ -204,6 +206,13 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('film/consents', [FilmController::class, 'agree'])->can('agreeToFilm', 'athlete');
         Route::post('film/consents/{consent}/withdraw', [FilmController::class, 'withdrawConsent'])->whereUuid('consent')
             ->can('agreeToFilm', 'athlete');
+        Route::get('film/pictures/{picture}', [FilmController::class, 'picture'])->whereUuid('picture')->can('view', 'athlete');
+        Route::post('film/asked-clips', [FilmController::class, 'askForClip'])->can('decide', 'athlete');
+        Route::get('film/asked-clips/{asked}', [FilmController::class, 'sentClip'])->whereUuid('asked')->can('decide', 'athlete');
+        Route::post('film/asked-clips/{asked}/keep', [FilmController::class, 'keepSentClip'])->whereUuid('asked')
+            ->can('decide', 'athlete');
+        Route::post('film/asked-clips/{asked}/end', [FilmController::class, 'endAskedClip'])->whereUuid('asked')
+            ->can('decide', 'athlete');
         Route::post('film/reviews', [FilmController::class, 'review'])->can('decide', 'athlete');
         Route::post('film/reviews/{review}/withdraw', [FilmController::class, 'withdrawReview'])->whereUuid('review')
             ->can('decide', 'athlete');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Athletes;
 
+use App\Film\FilmFiles;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\Link;
@@ -29,6 +30,7 @@ final class Privacy
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
         'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
+        'film_pictures', 'asked_clips',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -61,6 +63,7 @@ final class Privacy
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
         'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
+        'film_pictures', 'asked_clips',
     ];
 
     /** Goes with those, by the database's own rule. */
@@ -147,6 +150,7 @@ final class Privacy
     private function takeAway(string $athleteId): void
     {
         $this->takeAwayAccounts($athleteId);
+        FilmFiles::eraseAll($athleteId);
         foreach (self::ERASED as $table) {
             DB::table($table)->where('athlete_id', $athleteId)->delete();
         }

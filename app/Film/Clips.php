@@ -16,7 +16,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What was measured of clips. The pictures stay on the device they were opened on; what comes here is where the points lay. */
+/** What was measured of clips: where the points lay, and single pictures where that was agreed to. The clip stays on its device. */
 final class Clips
 {
     private const SHOWN = 30;
@@ -62,6 +62,7 @@ final class Clips
                 'seen' => json_encode($given['seen'], JSON_THROW_ON_ERROR),
                 'kept_by' => $by->id, 'kept_at' => Carbon::now(),
             ]);
+            FilmPictures::keep($athlete, $given['id'], $given['pictures'], $given['marks'], $by->workspace->today());
             $row = DB::table('clips')->where('id', $given['id'])->first() ?? throw new \LogicException('It was just kept.');
             $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
             $this->evidence->add($athlete, $clip, $rung, $given['counted'], $by);
@@ -79,6 +80,7 @@ final class Clips
             if ($taken === 0) {
                 throw new Problem(ProblemType::NotFound, 'What was measured of this clip is not there any more.');
             }
+            FilmPictures::erase($athlete->id, $by->workspace->today(), $id);
             Audit::of($by, $athlete, 'clip withdrawn', ['clip' => $id]);
         });
     }

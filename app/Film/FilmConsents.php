@@ -20,7 +20,13 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Who agreed that an athlete is filmed and measured: given, withdrawn, and whether it is enough. */
+/**
+ * Who agreed that an athlete is filmed and measured, or that a clip is sent in: given, withdrawn, and whether it is enough.
+ *
+ * @phpstan-type Consent array{
+ *     id: string, kind: string, pictures: bool, role: string, given_by: string, second_person: string|null, given_on: string,
+ * }
+ */
 final class FilmConsents
 {
     /** @return Collection<int, \stdClass> the latest first */
@@ -36,20 +42,31 @@ final class FilmConsents
     }
 
     /** @return list<'guardian'|'athlete'> whose consent is missing; empty: the camera may open */
-    public static function missing(Athlete $athlete, Day $on): array
+    public static function missing(Athlete $athlete, Day $on, string $kind = FilmConsent::MEASURE): array
     {
-        $given = self::of($athlete->id)->filter(self::holds(...))->pluck('role')->all();
+        $given = self::of($athlete->id)->where('kind', $kind)->filter(self::holds(...))->pluck('role')->all();
 
         return FilmConsent::missing($athlete->ageOn($on), array_values($given));
     }
 
-    /** @throws Problem when somebody has not agreed */
-    public static function refuseWithout(Athlete $athlete, Day $on): void
+    /** Whether everybody who is asked also agreed to single pictures being saved. */
+    public static function mayKeepPictures(Athlete $athlete, Day $on): bool
     {
-        $missing = self::missing($athlete, $on);
+        $given = self::of($athlete->id)
+            ->where('kind', FilmConsent::MEASURE)
+            ->filter(fn (\stdClass $consent): bool => self::holds($consent) && (bool) $consent->pictures);
+
+        return FilmConsent::missing($athlete->ageOn($on), array_values($given->pluck('role')->all())) === [];
+    }
+
+    /** @throws Problem when somebody has not agreed */
+    public static function refuseWithout(Athlete $athlete, Day $on, string $kind = FilmConsent::MEASURE): void
+    {
+        $missing = self::missing($athlete, $on, $kind);
         if ($missing !== []) {
             throw new Problem(
-                ProblemType::NobodyAgreedToFilm, implode(' ', array_map(FilmWording::missing(...), $missing)),
+                ProblemType::NobodyAgreedToFilm,
+                implode(' ', array_map(fn (string $role): string => FilmWording::missing($role, $kind), $missing)),
             );
         }
     }
@@ -57,8 +74,9 @@ final class FilmConsents
     /**
      * On paper, recorded by the coach; or said by whoever is signed in, for themselves.
      *
-     * @param  array{id: string, role: string, given_by: string, second_person: string|null, given_on: string}  $given  validated; sent
-     *         before, it changes nothing
+     * @param  array<string, mixed>  $given  validated; sent before, it changes nothing
+     *
+     * @phpstan-param  Consent  $given
      */
     public function give(Athlete $athlete, array $given, User $by): void
     {
@@ -74,22 +92,27 @@ final class FilmConsents
             );
         }
         $this->keep($athlete, $row, $by->id);
-        Audit::of($by, $athlete, 'film agreed to', ['role' => $row['role'], 'given_by' => $row['given_by']]);
+        Audit::of($by, $athlete, 'film agreed to', ['role' => $row['role'], 'given_by' => $row['given_by'], 'to' => $row['kind']]);
     }
 
-    /** By whoever holds a personal link, as far as it was said whose it is. */
-    public function giveByLink(Athlete $athlete, Link $link, string $id, string $name, Day $today): void
+    /**
+     * By whoever holds a personal link, as far as it was said whose it is.
+     *
+     * @param  array{id: string, kind: string, pictures: bool, name: string}  $given  validated
+     */
+    public function giveByLink(Athlete $athlete, Link $link, array $given, Day $today): void
     {
         if (! in_array($link->held_by, FilmConsent::asked($athlete->ageOn($today)), true)) {
             throw new Problem(ProblemType::NotYoursToDo, 'This link does not say whose it is. Ask the coach for one of your own.');
         }
         $this->keep($athlete, [
-            'id' => $id, 'role' => $link->held_by, 'given_by' => $name, 'own_page' => true, 'second_person' => null,
+            'id' => $given['id'], 'kind' => $given['kind'], 'pictures' => $given['pictures'], 'role' => $link->held_by,
+            'given_by' => $given['name'], 'own_page' => true, 'second_person' => null,
             'given_on' => $today->iso(),
         ], null);
     }
 
-    /** Measuring stops at once; what was measured stays as numbers, and says so. */
+    /** Measuring stops at once and pictures are erased; what was measured stays as numbers, and says so. */
     public function withdraw(Athlete $athlete, string $id, User $by): void
     {
         $role = DB::table('film_consents')->where('athlete_id', $athlete->id)->where('id', $id)->value('role')
@@ -102,20 +125,29 @@ final class FilmConsents
         Audit::of($by, $athlete, 'film consent withdrawn', ['role' => $role]);
     }
 
-    /** Everything that was agreed by the side that holds this link. */
-    public function withdrawByLink(Athlete $athlete, Link $link, Day $today): void
+    /** Everything of a kind that was agreed by the side that holds this link. */
+    public function withdrawByLink(Athlete $athlete, Link $link, string $kind, Day $today): void
     {
-        $this->takeBack($athlete, self::of($athlete->id)->where('role', $link->held_by)->pluck('id')->all(), $today);
+        $given = self::of($athlete->id)->where('role', $link->held_by)->where('kind', $kind)->pluck('id')->all();
+        $this->takeBack($athlete, $given, $today);
     }
 
     /** @param  list<string>  $ids */
     private function takeBack(Athlete $athlete, array $ids, Day $today): void
     {
-        Alone::with($athlete->id, fn () => DB::table('film_consents')
-            ->where('athlete_id', $athlete->id)
-            ->whereIn('id', $ids)
-            ->whereNull('withdrawn_on')
-            ->update(['withdrawn_on' => $today->iso()]));
+        Alone::with($athlete->id, function () use ($athlete, $ids, $today): void {
+            DB::table('film_consents')
+                ->where('athlete_id', $athlete->id)
+                ->whereIn('id', $ids)
+                ->whereNull('withdrawn_on')
+                ->update(['withdrawn_on' => $today->iso()]);
+            if (! self::mayKeepPictures($athlete, $today)) {
+                FilmPictures::erase($athlete->id, $today);
+            }
+            if (self::missing($athlete, $today, FilmConsent::SEND) !== []) {
+                AskedClips::eraseOf($athlete->id, alsoKept: true);
+            }
+        });
     }
 
     /** @param  array<string, mixed>  $row */

@@ -43,6 +43,18 @@ final class FilmReviewScreen
         );
     }
 
+    /**
+     * @param  array{clip_id: string, rep: int, moment: string, fault: string}  $point
+     * @return string|null the saved picture as base64
+     */
+    private static function jpeg(Athlete $athlete, array $point): ?string
+    {
+        $row = FilmPictures::of($athlete->id)->get(FilmPictures::key($point['clip_id'], $point['rep'], $point['moment']));
+        $bytes = $row === null || $row->gone_on !== null ? null : FilmFiles::picture($row->id);
+
+        return $bytes === null ? null : base64_encode($bytes);
+    }
+
     /** @param  array{clip_id: string, rep: int, moment: string, fault: string}  $point */
     private static function point(array $point, Ladder $ladder, Rung $rung, Athlete $athlete, bool $drawn): ?FilmReviewPointView
     {
@@ -67,6 +79,7 @@ final class FilmReviewScreen
             dose: $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
             moment: $side->mirror($moments[$point['moment']]->name ?? $point['moment']),
             points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
+            jpeg: $mark === null ? null : self::jpeg($athlete, $point),
             target: ($clip?->target() ?? Handedness::Right)->value,
         );
     }

@@ -8,12 +8,15 @@ use App\Athletes\Athlete;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Library\Ladders;
+use App\People\Answers\TokenView;
 use App\People\Link;
 use App\People\Links;
 use App\People\User;
+use App\People\WordApart;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
 use Augendo\Core\Day;
+use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Mechanics\FocusPoints;
 use Illuminate\Database\Query\Builder;
@@ -56,9 +59,9 @@ final class FilmReviews
     /**
      * @param  array{id: string, ladder: string, rung: string, points: list<Point>, next_time: string|null, label: string}  $given
      *         validated
-     * @return string the token of its page, shown this once
+     * @return TokenView its page, shown this once; with a word to tell apart where a minor is drawn
      */
-    public function send(Athlete $athlete, array $given, User $by): string
+    public function send(Athlete $athlete, array $given, User $by): TokenView
     {
         FilmConsents::refuseWithout($athlete, $by->workspace->today());
         $ladder = $this->ladders->ladder($by, $given['ladder']);
@@ -77,11 +80,13 @@ final class FilmReviews
             }
         }
 
-        return Alone::with($athlete->id, function () use ($athlete, $given, $ladder, $by): string {
+        $word = FilmConsent::isGrownUp($athlete->ageOn($by->workspace->today())) ? null : WordApart::make();
+
+        return Alone::with($athlete->id, function () use ($athlete, $given, $ladder, $word, $by): TokenView {
             if (DB::table('film_reviews')->where('id', $given['id'])->exists()) {
                 throw new Problem(ProblemType::NotKept, 'This review was sent before, and its link shown. Take it back to send another.');
             }
-            $token = $this->links->filmReview($athlete, $given['label'], Carbon::now()->addDays(self::DAYS), $by);
+            $token = $this->links->filmReview($athlete, $given['label'], Carbon::now()->addDays(self::DAYS), $word, $by);
             DB::table('film_reviews')->insert([
                 'id' => $given['id'], 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version,
                 'rung' => $given['rung'], 'points' => json_encode($given['points'], JSON_THROW_ON_ERROR),
@@ -89,9 +94,11 @@ final class FilmReviews
                 'made_on' => $by->workspace->today()->iso(), 'made_at' => Carbon::now(),
                 'link_id' => Links::made($token)->id,
             ]);
+            // The clip that was sent in for it has been looked at.
+            AskedClips::eraseOf($athlete->id, alsoKept: false);
             AthletesChanged::one($athlete, $by->workspace->today());
 
-            return $token;
+            return Links::handedOn($token, $word);
         });
     }
 

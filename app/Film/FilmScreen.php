@@ -34,6 +34,7 @@ use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Moment;
 use Augendo\Core\Library\Rung;
+use Illuminate\Support\Collection;
 
 /** What does a picture say of the checkpoints, and what did earlier ones? */
 final class FilmScreen
@@ -53,6 +54,7 @@ final class FilmScreen
             }
         }
         $missing = FilmConsents::missing($athlete, $today);
+        $pictures = FilmPictures::of($athlete->id);
 
         return new FilmView(
             athlete: Cards::athlete($athlete, $today),
@@ -66,10 +68,12 @@ final class FilmScreen
             ),
             clips: Clips::of($athlete->id)
                 ->filter(fn (\stdClass $row): bool => isset($ladders[$row->ladder]))
-                ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete))
+                ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete, $pictures))
                 ->values()
                 ->all(),
             reviews: FilmReviews::of($athlete->id)->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row))->values()->all(),
+            may_keep_pictures: $missing === [] && FilmConsents::mayKeepPictures($athlete, $today),
+            asked_clip: AskedClips::view($athlete, $today),
             landmarks: Landmarks::names(),
             hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
             model_spread_share: FrameFigure::MODEL_SPREAD_SHARE,
@@ -85,6 +89,8 @@ final class FilmScreen
                 by: $row->given_by,
                 ownPage: (bool) $row->own_page,
                 secondPerson: $row->second_person,
+                kind: $row->kind,
+                pictures: (bool) $row->pictures,
                 on: Day::of(substr($row->given_on, 0, 10)),
                 withdrawn: $row->withdrawn_on === null ? null : Day::of(substr($row->withdrawn_on, 0, 10)),
             ),
@@ -160,7 +166,8 @@ final class FilmScreen
         );
     }
 
-    private static function clip(\stdClass $row, Ladder $ladder, Athlete $athlete): ClipView
+    /** @param  Collection<string, \stdClass>  $pictures  see FilmPictures */
+    private static function clip(\stdClass $row, Ladder $ladder, Athlete $athlete, Collection $pictures): ClipView
     {
         $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
         $rung = $ladder->rung($row->rung);
@@ -173,11 +180,12 @@ final class FilmScreen
             rung_name: $rung->name ?? $row->rung,
             kept_by: $row->by,
             target: $clip->target()->value,
-            reps: array_map(fn (int $rep): ClipRepView => self::rep($clip, $rep, $ladder, $rung), $clip->reps()),
+            reps: array_map(fn (int $rep): ClipRepView => self::rep($clip, $rep, $ladder, $rung, $pictures), $clip->reps()),
         );
     }
 
-    private static function rep(MeasuredClip $clip, int $rep, Ladder $ladder, ?Rung $rung): ClipRepView
+    /** @param  Collection<string, \stdClass>  $pictures  see FilmPictures */
+    private static function rep(MeasuredClip $clip, int $rep, Ladder $ladder, ?Rung $rung, Collection $pictures): ClipRepView
     {
         $marks = $times = [];
         $before = null;
@@ -187,7 +195,16 @@ final class FilmScreen
                 continue;
             }
             $points = array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points']);
-            $marks[] = new ClipMarkView($moment->id, (float) $mark['time_s'], (object) $points);
+            $picture = $pictures->get(FilmPictures::key($clip->row->id, $rep, $moment->id));
+            $marks[] = new ClipMarkView(
+                moment: $moment->id,
+                time_s: (float) $mark['time_s'],
+                points: (object) $points,
+                picture: $picture === null || $picture->gone_on !== null ? null : $picture->id,
+                picture_gone: $picture?->gone_on === null
+                    ? null
+                    : FilmWording::pictureGone(Day::of(substr($picture->gone_on, 0, 10))),
+            );
             if ($before !== null && $clip->row->pictures_a_second !== null) {
                 $times[] = FilmWording::between($before[0], $moment->name, (float) $mark['time_s'] - $before[1]);
             }

@@ -9,6 +9,7 @@ use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
 use App\Film\Answers\FilmAskView;
+use App\Film\AskedClips;
 use App\Film\FilmConsents;
 use App\Health\Answers\CheckInPageView;
 use App\People\Link;
@@ -90,9 +91,16 @@ final class CheckInScreen
         if (! in_array($link->held_by, FilmConsent::asked($athlete->ageOn($on)), true)) {
             return null;
         }
-        $agreed = FilmConsents::of($athlete->id)->where('role', $link->held_by)->contains(FilmConsents::holds(...));
+        $given = FilmConsents::of($athlete->id)->where('role', $link->held_by)->filter(FilmConsents::holds(...));
+        $measure = $given->where('kind', FilmConsent::MEASURE);
 
-        return new FilmAskView(agreed: $agreed, as_athlete: $link->held_by === FilmConsent::ATHLETE);
+        return new FilmAskView(
+            agreed: $measure->isNotEmpty(),
+            pictures: $measure->contains('pictures', true),
+            as_athlete: $link->held_by === FilmConsent::ATHLETE,
+            clip: AskedClips::view($athlete, $on),
+            sends: $given->contains('kind', FilmConsent::SEND),
+        );
     }
 
     /** @return list<NamedView> */

@@ -42,6 +42,7 @@ enum ProblemType: string
     case AGuardianSigns = 'a-guardian-signs';
     case AReasonIsNeeded = 'a-reason-is-needed';
     case ASquadIsNeeded = 'a-squad-is-needed';
+    case AWordIsNeeded = 'a-word-is-needed';
     case AnAthleteIsNeeded = 'an-athlete-is-needed';
     case AnotherProgrammeIsNeeded = 'another-programme-is-needed';
     case FootOfTheLadder = 'foot-of-the-ladder';
@@ -96,6 +97,7 @@ enum ProblemType: string
             self::NotReadable => 400,
             self::SignedOut,
             self::SomebodyElseIsSignedIn => 401,
+            self::AWordIsNeeded,
             self::NotYoursToDo => 403,
             self::NoSquadYet,
             self::NotFound,
@@ -162,6 +164,7 @@ enum ProblemType: string
             self::AGuardianSigns => 'A guardian signs',
             self::AReasonIsNeeded => 'A reason is needed',
             self::ASquadIsNeeded => 'A squad is needed',
+            self::AWordIsNeeded => 'A word is needed',
             self::AnAthleteIsNeeded => 'An athlete is needed',
             self::AnotherProgrammeIsNeeded => 'Another programme is needed',
             self::FootOfTheLadder => 'Foot of the ladder',

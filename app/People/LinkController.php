@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Film\Answers\FilmReviewView;
+use App\Film\AskedClips;
 use App\Film\FilmConsents;
 use App\Film\FilmReviews;
 use App\Film\FilmReviewScreen;
+use App\Film\Requests\FilmClipPartRequest;
+use App\Film\Requests\FilmClipRequest;
 use App\Film\Requests\LinkedFilmRequest;
 use App\Health\Answers\CheckInPageView;
 use App\Health\CheckInScreen;
@@ -94,17 +97,41 @@ final class LinkController
         $link->update(['used_at' => now()]);
         $today = $link->workspace()->firstOrFail()->today();
         $request->validated('agrees')
-            ? $consents->giveByLink($athlete, $link, $request->validated('id'), $request->validated('name'), $today)
-            : $consents->withdrawByLink($athlete, $link, $today);
+            ? $consents->giveByLink($athlete, $link, $request->validated(), $today)
+            : $consents->withdrawByLink($athlete, $link, $request->validated('kind'), $today);
 
         return response()->json($screen->view($athlete, $link));
     }
 
-    /** What was seen on film, for whoever holds the link. */
+    /** A part of the clip the coach asked for. */
+    #[Answers(null)]
+    public function filmClipPart(FilmClipPartRequest $request, string $clip, string $no): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $today = $link->workspace()->firstOrFail()->today();
+        AskedClips::part($link->athlete()->firstOrFail(), $clip, (int) $no, $request->validated('base64'), $today);
+
+        return response()->json(status: 204);
+    }
+
+    /** All of the clip is there. */
+    #[Answers(CheckInPageView::class)]
+    public function filmClip(FilmClipRequest $request, string $clip, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $athlete = $link->athlete()->firstOrFail();
+        $link->update(['used_at' => now()]);
+        AskedClips::whole($athlete, $clip, $request->validated('parts'), $link->workspace()->firstOrFail()->today());
+
+        return response()->json($screen->view($athlete, $link));
+    }
+
+    /** What was seen on film, for whoever holds the link, and the word that was told apart. */
     #[Answers(FilmReviewView::class)]
     public function filmReview(Request $request, FilmReviewScreen $screen): JsonResponse
     {
         $link = GivenLink::to($request, Link::FILM_REVIEW);
+        WordApart::refuseWithout($request, $link);
 
         return response()->json($screen->view($link->athlete()->firstOrFail(), FilmReviews::behind($link)));
     }
@@ -112,7 +139,9 @@ final class LinkController
     #[Answers(null)]
     public function filmReviewOpened(Request $request): JsonResponse
     {
-        FilmReviews::wasOpened(GivenLink::to($request, Link::FILM_REVIEW));
+        $link = GivenLink::to($request, Link::FILM_REVIEW);
+        WordApart::refuseWithout($request, $link);
+        FilmReviews::wasOpened($link);
 
         return response()->json(status: 204);
     }

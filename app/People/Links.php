@@ -112,12 +112,17 @@ final class Links
         return $this->make(Link::PASSWORD, $user->name, Carbon::now()->addHours(self::PASSWORD_HOURS), $by, user: $user);
     }
 
-    /** A page with what was seen on film, for whoever it is handed to. */
-    public function filmReview(Athlete $athlete, string $label, Carbon $until, User $by): string
+    /**
+     * A page with what was seen on film, for whoever it is handed to.
+     *
+     * @param  string|null  $word  that opens it, told apart; null: none is asked
+     */
+    public function filmReview(Athlete $athlete, string $label, Carbon $until, ?string $word, User $by): string
     {
         Audit::of($by, $athlete, 'film review sent', ['for' => $label]);
+        $details = $word === null ? null : ['word' => WordApart::kept($word)];
 
-        return $this->make(Link::FILM_REVIEW, $label, $until, $by, athlete: $athlete);
+        return $this->make(Link::FILM_REVIEW, $label, $until, $by, athlete: $athlete, details: $details);
     }
 
     /** A calendar feed of what one may see. A new one takes the place of the old. */
@@ -219,9 +224,9 @@ final class Links
     }
 
     /** A link that was just made, as it is handed on. */
-    public static function handedOn(string $token): TokenView
+    public static function handedOn(string $token, ?string $word = null): TokenView
     {
-        return new TokenView($token, self::made($token)->expires_at->toDateString());
+        return new TokenView($token, self::made($token)->expires_at->toDateString(), $word);
     }
 
     public static function made(string $token): Link

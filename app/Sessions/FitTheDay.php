@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Athletes\Athlete;
 use App\Athletes\Intake;
 use App\Athletes\Squad;
+use App\Film\AskedClips;
 use App\Limits\CarriedLoads;
 use App\People\Workspace;
 use App\Records\Alone;
@@ -36,6 +37,7 @@ final class FitTheDay implements ShouldQueue
         $ids = $athletes->pluck('id')->all();
         $elsewhere->settle($ids, $workspace->today());
         PickUps::forget($ids, $workspace->today());
+        AskedClips::forget($ids);
         foreach ($athletes as $athlete) {
             Alone::with($athlete->id, fn () => $intake->declareAgain($athlete, $workspace->today()));
             $carried->carry($athlete, $workspace->today());

@@ -15,15 +15,22 @@ use Augendo\Core\Library\DrillDose;
 final class FilmWording
 {
     /** @param  'guardian'|'athlete'  $role */
-    public static function missing(string $role): string
+    public static function missing(string $role, string $kind = FilmConsent::MEASURE): string
     {
-        return $role === FilmConsent::GUARDIAN
-            ? 'A guardian has not agreed to film: on their own page, or on paper with a second person’s name.'
-            : 'The athlete has not agreed to film: on their own page, or on paper with a second person’s name.';
+        return ($role === FilmConsent::GUARDIAN ? 'A guardian' : 'The athlete').' has not agreed to '
+            .($kind === FilmConsent::SEND ? 'a clip being sent in' : 'film')
+            .': on their own page, or on paper with a second person’s name.';
     }
 
-    public static function consent(string $role, string $by, bool $ownPage, ?string $secondPerson, Day $on, ?Day $withdrawn): string
-    {
+    /** @param  bool  $pictures  whether single pictures may be saved, too */
+    public static function consent(
+        string $role, string $by, bool $ownPage, ?string $secondPerson, string $kind, bool $pictures, Day $on, ?Day $withdrawn,
+    ): string {
+        $to = match (true) {
+            $kind === FilmConsent::SEND => ', to a clip being sent in',
+            $pictures => ', to measuring and to single pictures',
+            default => ', to measuring',
+        };
         $who = $role === FilmConsent::GUARDIAN ? 'guardian' : 'the athlete';
         $how = match (true) {
             $ownPage => 'on a page of their own',
@@ -31,7 +38,14 @@ final class FilmWording
             default => "on paper, seen by {$secondPerson}",
         };
 
-        return "{$by} ({$who}), ".Wording::day($on).", {$how}".($withdrawn === null ? '.' : '. Withdrawn on '.Wording::day($withdrawn).'.');
+        $gone = $withdrawn === null ? '' : ' Withdrawn on '.Wording::day($withdrawn).'.';
+
+        return "{$by} ({$who}), ".Wording::day($on)."{$to}, {$how}.{$gone}";
+    }
+
+    public static function pictureGone(Day $on): string
+    {
+        return 'Picture withdrawn on '.Wording::day($on).'.';
     }
 
     public static function figure(FrameFigure $figure): string

@@ -48,7 +48,8 @@ final class Filmed
         $placement = Placement::standing()->where('athlete_id', $athlete->id)->orderBy('entered_at')->firstOrFail();
         $today = $club->workspace->today();
         app(FilmConsents::class)->give($athlete, [
-            'id' => (string) Str::uuid7(), 'role' => FilmConsent::ATHLETE, 'given_by' => $athlete->name(), 'second_person' => null,
+            'id' => (string) Str::uuid7(), 'kind' => FilmConsent::MEASURE, 'pictures' => true, 'role' => FilmConsent::ATHLETE,
+            'given_by' => $athlete->name(), 'second_person' => null,
             'given_on' => $today->plus(-30)->iso(),
         ], $club->person(Role::Athlete));
         foreach (self::CLIPS as [$daysAgo, $reps]) {
@@ -56,7 +57,7 @@ final class Filmed
                 'id' => (string) Str::uuid7(), 'ladder' => $placement->ladder, 'rung' => $placement->rung,
                 'filmed_on' => $today->plus(-$daysAgo)->iso(), 'pictures_a_second' => 60,
                 'setting' => ['target' => 'right', 'plumb' => null, 'runway' => null, 'scale' => null],
-                'marks' => self::marks($reps), 'counted' => [],
+                'marks' => self::marks($reps), 'counted' => [], 'pictures' => [],
                 'seen' => [['rep' => 1, 'checkpoint' => 'contact', 'verdict' => $reps[0][1] > 150 ? 'right' : 'wrong']],
             ], $club->person(Role::Coach));
         }

@@ -94,6 +94,7 @@ describe('marks on a clip', () => {
     test('what is kept: points with how far off a hand puts them, seconds as filmed, the taps that were named', () => {
         const named = counted(counted(arm, 1, 'tap-1'), 2, 'tap-2');
         const about = {
+            pictures: [],
             id: 'clip',
             ladder,
             filmedOn: '2027-05-20',

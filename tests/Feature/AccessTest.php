@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
@@ -198,6 +199,11 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/film' => self::EVERYBODY,
         'POST api/athletes/{athlete}/film/consents' => [Role::Coach, Role::Athlete, Role::Guardian],
         'POST api/athletes/{athlete}/film/consents/{consent}/withdraw' => [Role::Coach, Role::Athlete, Role::Guardian],
+        'GET api/athletes/{athlete}/film/pictures/{picture}' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/film/asked-clips' => self::COACH,
+        'GET api/athletes/{athlete}/film/asked-clips/{asked}' => self::COACH,
+        'POST api/athletes/{athlete}/film/asked-clips/{asked}/keep' => self::COACH,
+        'POST api/athletes/{athlete}/film/asked-clips/{asked}/end' => self::COACH,
         'POST api/athletes/{athlete}/film/reviews' => self::COACH,
         'POST api/athletes/{athlete}/film/reviews/{review}/withdraw' => self::COACH,
         'POST api/athletes/{athlete}/film/clips' => self::RECORDS,
@@ -236,7 +242,7 @@ final class AccessTest extends TestCase
     private const OPEN = [
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
         'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
-        'GET api/link/film-review', 'POST api/link/film-review/opened',
+        'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}', 'GET api/link/film-review', 'POST api/link/film-review/opened',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 
@@ -354,6 +360,33 @@ final class AccessTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $row */
+    private function picture(Athlete $athlete, bool $missing): string
+    {
+        $clip = $this->filmed('clips', $athlete, [
+            'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'filmed_on' => '2027-01-04',
+            'setting' => '{"target":"left"}', 'marks' => '[]', 'seen' => '[]', 'kept_by' => $this->coach()->id, 'kept_at' => Carbon::now(),
+        ], false);
+        $id = $this->filmed('film_pictures', $athlete, [
+            'clip_id' => $clip, 'rep' => 1, 'moment' => 'contact', 'kept_at' => Carbon::now(),
+        ], $missing);
+        Storage::disk('film')->put("pictures/{$id}.jpg", 'a picture');
+
+        return $id;
+    }
+
+    /** One that was sent in: only one stands at a time. */
+    private function sentClip(Athlete $athlete, bool $missing): string
+    {
+        DB::table('asked_clips')->where('athlete_id', $athlete->id)->delete();
+        $id = $this->filmed('asked_clips', $athlete, [
+            'ladder' => 'javelin-throw', 'what' => 'Five throws', 'asked_by' => $this->coach()->id, 'asked_at' => Carbon::now(),
+            'open_until' => Carbon::now()->addDay(), 'sent_at' => Carbon::now(), 'bytes' => 6,
+        ], $missing);
+        Storage::disk('film')->put("sent/{$id}.clip", 'a clip');
+
+        return $id;
+    }
+
     private function filmed(string $table, Athlete $athlete, array $row, bool $missing): string
     {
         $id = (string) Str::uuid7();
@@ -411,6 +444,8 @@ final class AccessTest extends TestCase
                 'setting' => '{"target":"left"}',
                 'marks' => '[]', 'seen' => '[]', 'kept_by' => $this->coach()->id, 'kept_at' => Carbon::now(),
             ], $missing),
+            '{picture}' => $this->picture($athlete, $missing),
+            '{asked}' => $this->sentClip($athlete, $missing),
             '{review}' => $this->filmed('film_reviews', $athlete, [
                 'ladder' => 'javelin-throw', 'ladder_version' => 1, 'rung' => 'lane', 'points' => '[]',
                 'made_by' => $this->coach()->id, 'made_on' => '2027-01-04', 'made_at' => Carbon::now(),

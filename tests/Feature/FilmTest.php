@@ -40,7 +40,8 @@ final class FilmTest extends TestCase
     private function paper(string $role, array $with = []): array
     {
         return [
-            'id' => (string) Str::uuid7(), 'role' => $role, 'given_by' => "Signed for {$role}", 'second_person' => 'Felix Moreau',
+            'id' => (string) Str::uuid7(), 'kind' => 'measure', 'pictures' => false, 'role' => $role,
+            'given_by' => "Signed for {$role}", 'second_person' => 'Felix Moreau',
             'given_on' => $this->coach()->workspace->today()->iso(), ...$with,
         ];
     }
@@ -87,7 +88,7 @@ final class FilmTest extends TestCase
             'id' => (string) Str::uuid7(), 'ladder' => $ladder['id'], 'rung' => $ladder['rung'],
             'filmed_on' => $this->coach()->workspace->today()->iso(), 'pictures_a_second' => 60,
             'setting' => ['target' => 'right', 'plumb' => null, 'runway' => null, 'scale' => null],
-            'marks' => $marks, 'seen' => [], 'counted' => [], ...$with,
+            'marks' => $marks, 'seen' => [], 'pictures' => [], 'counted' => [], ...$with,
         ];
     }
 
@@ -145,15 +146,17 @@ final class FilmTest extends TestCase
         $page = fn (string $of): array => ['X-Link-Token' => $of];
         $nobodys = $token(null);
         $this->getJson('/api/link/check-in', $page($nobodys))->assertOk()->assertJsonPath('film', null);
-        $yes = fn (): array => ['id' => (string) Str::uuid7(), 'agrees' => true, 'name' => 'A parent'];
+        $yes = fn (): array => [
+            'id' => (string) Str::uuid7(), 'kind' => 'measure', 'pictures' => false, 'agrees' => true, 'name' => 'A parent',
+        ];
         $this->postJson('/api/link/film', $yes(), $page($nobodys))->assertForbidden();
         $mothers = $token('guardian');
-        $this->getJson('/api/link/check-in', $page($mothers))->assertJsonPath('film', ['agreed' => false, 'as_athlete' => false]);
+        $this->getJson('/api/link/check-in', $page($mothers))->assertJsonPath('film.agreed', false)->assertJsonPath('film.as_athlete', false);
         $this->postJson('/api/link/film', ['name' => null] + $yes(), $page($mothers))->assertStatus(422);
         $this->postJson('/api/link/film', $yes(), $page($mothers))->assertOk()->assertJsonPath('film.agreed', true);
         $this->postJson('/api/link/film', $yes(), $page($token('athlete')))->assertOk()->assertJsonPath('film.as_athlete', true);
         $this->getJson($this->film)->assertJsonPath('may_film', true);
-        $no = ['id' => (string) Str::uuid7(), 'agrees' => false, 'name' => null];
+        $no = ['agrees' => false, 'name' => null] + $yes();
         $this->postJson('/api/link/film', $no, $page($mothers))->assertOk()->assertJsonPath('film.agreed', false);
         $this->getJson($this->film)->assertJsonPath('may_film', false);
     }
@@ -269,26 +272,32 @@ final class FilmTest extends TestCase
         ] as $wrong) {
             $this->postJson("{$this->film}/reviews", $wrong + $review)->assertStatus(422);
         }
-        $token = $this->postJson("{$this->film}/reviews", $review)->assertOk()->json('token');
+        $sent = $this->postJson("{$this->film}/reviews", $review)->assertOk()->json();
+        $opens = ['X-Link-Token' => $sent['token'], 'X-Link-Word' => " {$sent['word']} "];
         $this->postJson("{$this->film}/reviews", $review)->assertStatus(409);
-        $page = $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->assertOk()->json();
+        // Mira is seventeen: the link alone opens nothing.
+        foreach ([[], ['X-Link-Word' => 'badigo']] as $wrong) {
+            $this->getJson('/api/link/film-review', ['X-Link-Token' => $sent['token']] + $wrong)->assertForbidden();
+        }
+        $page = $this->getJson('/api/link/film-review', $opens)->assertOk()->json();
         $this->assertSame(['Mira', 'From behind'], [$page['given_name'], $page['next_time']]);
         $this->assertCount(2, $page['points']);
         $this->assertCount(3, $page['points'][0]['points'], 'The arm, drawn from its points.');
         $this->assertStringContainsString('Not opened yet.', $this->getJson($this->film)->json('reviews.0.sentence'));
-        $this->postJson('/api/link/film-review/opened', [], ['X-Link-Token' => $token])->assertNoContent();
+        $this->postJson('/api/link/film-review/opened', [], ['X-Link-Token' => $sent['token']])->assertForbidden();
+        $this->postJson('/api/link/film-review/opened', [], $opens)->assertNoContent();
         $this->assertStringContainsString('Opened once.', $this->getJson($this->film)->json('reviews.0.sentence'));
         // What opens a check-in opens no review, and the other way round.
-        $this->getJson('/api/link/check-in', ['X-Link-Token' => $token])->assertNotFound();
+        $this->getJson('/api/link/check-in', $opens)->assertNotFound();
         $focus = fn (): array => $this->getJson("/api/sheets/{$this->sheetOf('Mira')->id}")->assertOk()->json('focus.*.id');
         $this->postJson("/api/sheets/{$this->sheetOf('Mira')->id}/fit", ['version' => $this->sheetOf('Mira')->version])->assertOk();
         $this->assertSame($asked, array_values(array_intersect($focus(), $asked)));
         // Who agreed takes it back: the words stay, and nobody is drawn.
         $consent = $this->getJson($this->film)->json('consents.0.id');
         $this->postJson("{$this->film}/consents/{$consent}/withdraw")->assertOk();
-        $this->assertSame([], $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->json('points.0.points'));
+        $this->assertSame([], $this->getJson('/api/link/film-review', $opens)->json('points.0.points'));
         $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertOk()->assertJsonPath('reviews', []);
-        $this->getJson('/api/link/film-review', ['X-Link-Token' => $token])->assertNotFound();
+        $this->getJson('/api/link/film-review', $opens)->assertNotFound();
         $this->postJson("{$this->film}/reviews/{$review['id']}/withdraw")->assertNotFound();
     }
 

@@ -12,5 +12,9 @@ final readonly class ClipMarkView
         public float $time_s,
         /** @var array<string, list<float>>|\stdClass x and y in pixels by landmark */
         public array|\stdClass $points,
+        /** id of the saved picture */
+        public ?string $picture,
+        /** when it was erased, in words; null: it was not, or none was saved */
+        public ?string $picture_gone,
     ) {}
 }

@@ -17,6 +17,8 @@ final readonly class FilmReviewPointView
         public string $moment,
         /** @var array<string, list<float>>|\stdClass x and y in pixels by landmark; empty where the clip was taken back */
         public array|\stdClass $points,
+        /** the saved picture of it, base64; null: none was saved, or it was taken back */
+        public ?string $jpeg,
         /** @var 'left'|'right' where in the picture the target lies */
         public string $target,
     ) {}

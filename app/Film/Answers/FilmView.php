@@ -27,6 +27,9 @@ final readonly class FilmView
         public array $clips,
         /** @var list<FilmReviewSentView> the latest first */
         public array $reviews,
+        /** whether single pictures may be saved */
+        public bool $may_keep_pictures,
+        public ?AskedClipView $asked_clip,
         /** @var list<string> every point that can be put on a picture */
         public array $landmarks,
         /** standard deviation of a point put by hand, as a share of the picture’s longer side */

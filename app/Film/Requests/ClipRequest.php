@@ -21,6 +21,11 @@ final class ClipRequest extends FormRequest
 
     private const MOST_MARKS = 200;
 
+    private const MOST_PICTURES = 30;
+
+    /** A picture cut to the athlete has a tenth of this. */
+    private const MOST_BASE64 = 400_000;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -52,6 +57,10 @@ final class ClipRequest extends FormRequest
             'marks.*.picture_no' => ['required', 'integer:strict', 'between:0,1000000'],
             'marks.*.time_s' => ['required', 'numeric:strict', 'between:0,100000'],
             'marks.*.points' => ['present', new LandmarkPoints],
+            'pictures' => ['present', 'array', 'list', 'max:'.self::MOST_PICTURES],
+            'pictures.*.rep' => ['required', 'integer:strict', 'between:1,'.self::MOST_REPS],
+            'pictures.*.moment' => ['required', 'string', 'max:60'],
+            'pictures.*.jpeg' => ['required', 'string', 'max:'.self::MOST_BASE64, 'regex:/^[A-Za-z0-9+\/]+={0,2}$/D'],
             'counted' => ['present', 'array', 'list', 'max:'.self::MOST_REPS],
             'counted.*.rep' => ['required', 'integer:strict', 'between:1,'.self::MOST_REPS, 'distinct'],
             'counted.*.event_id' => ['required', new UuidV7],

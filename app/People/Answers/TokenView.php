@@ -10,5 +10,7 @@ final readonly class TokenView
     public function __construct(
         public string $token,
         public string $expires_on,
+        /** a word that opens it, to be told on another way; null: it opens without */
+        public ?string $word = null,
     ) {}
 }

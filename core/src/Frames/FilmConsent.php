@@ -14,6 +14,14 @@ final class FilmConsent
 
     public const ATHLETE = 'athlete';
 
+    /** To be filmed, and measured on the device of whoever films. */
+    public const MEASURE = 'measure';
+
+    /** To a clip being sent in: it leaves the device. */
+    public const SEND = 'send';
+
+    public const KINDS = [self::MEASURE, self::SEND];
+
     private const ASKED_FROM_YEARS = 12;
 
     private const GROWN_UP_AT_YEARS = 18;
@@ -23,10 +31,15 @@ final class FilmConsent
     {
         return match (true) {
             $age === null => [self::GUARDIAN, self::ATHLETE],
-            $age >= self::GROWN_UP_AT_YEARS => [self::ATHLETE],
+            self::isGrownUp($age) => [self::ATHLETE],
             $age >= self::ASKED_FROM_YEARS => [self::GUARDIAN, self::ATHLETE],
             default => [self::GUARDIAN],
         };
+    }
+
+    public static function isGrownUp(?int $age): bool
+    {
+        return $age !== null && $age >= self::GROWN_UP_AT_YEARS;
     }
 
     /** Whether a consent counts: said on a page of one's own, or on paper before a second person. */

@@ -120,6 +120,8 @@ const PATIENCE_MS = 20_000;
 type Ways = {
     /** token of a personal link or an invitation, which stands for a sign-in */
     linkToken?: string;
+    /** a word that was told apart from the link */
+    linkWord?: string;
     withinMs?: number;
     /** what follows the question mark; null: left out */
     query?: Record<string, string | number | null>;
@@ -133,13 +135,14 @@ const ASKS_WHO_IS_HERE = ['/api/me', '/api/sign-out'];
 
 const headersOf = (
     body: unknown,
-    linkToken: string | undefined,
+    { linkToken, linkWord }: Ways,
     speaksFor: ReturnType<typeof personHere>,
 ): Record<string, string> => ({
     Accept: 'application/json',
     'X-XSRF-TOKEN': csrfToken(),
     ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
     ...(linkToken === undefined ? {} : { 'X-Link-Token': linkToken }),
+    ...(linkWord ? { 'X-Link-Word': linkWord } : {}),
     ...(speaksFor === null ? {} : { 'X-Augendo-Person': speaksFor.key }),
 });
 
@@ -162,12 +165,8 @@ const asQuery = (given: Ways['query'] = {}): string => {
         : `?${new URLSearchParams(known.map(([name, value]) => [name, String(value)])).toString()}`;
 };
 
-async function ask(
-    method: Method,
-    path: string,
-    body: unknown,
-    { linkToken, withinMs = PATIENCE_MS }: Ways,
-): Promise<unknown> {
+async function ask(method: Method, path: string, body: unknown, ways: Ways): Promise<unknown> {
+    const { linkToken, withinMs = PATIENCE_MS } = ways;
     let response: Response;
     let text: string;
     const askedAfter = signIns;
@@ -176,7 +175,7 @@ async function ask(
         response = await fetch(path, {
             method,
             signal: AbortSignal.timeout(withinMs),
-            headers: headersOf(body, linkToken, speaksFor),
+            headers: headersOf(body, ways, speaksFor),
             body: body === undefined ? undefined : JSON.stringify(body),
         });
         text = await response.text();

@@ -36,6 +36,12 @@ export function LinkShown({
                     {made && dayName(made.token.expires_on, true)}. Whoever has it can use it: hand it to that person
                     only.
                 </p>
+                {made?.token.word && (
+                    <p className="border-l-4 border-tape pl-3">
+                        It opens with a word. Tell it on another way than the link, best face to face:{' '}
+                        <strong className="figure text-xl">{made.token.word}</strong>
+                    </p>
+                )}
                 {made?.path.includes('{token}') === false && (
                     <div className="justify-self-center">
                         <ScanCode address={address} />

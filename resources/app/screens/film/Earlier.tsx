@@ -61,7 +61,14 @@ export function Earlier({
             <section aria-label="Clips" className="pt-5">
                 <h2 className="text-lg">Clips</h2>
                 {clips.map((clip) => (
-                    <OneClip key={clip.id} clip={clip} measured={measured} onWithdraw={onWithdraw} />
+                    <OneClip
+                        key={clip.id}
+                        clip={clip}
+                        measured={measured}
+                        athleteId={film.athlete.id}
+                        moments={ladder.moments}
+                        onWithdraw={onWithdraw}
+                    />
                 ))}
             </section>
         </>
@@ -102,13 +109,51 @@ function TwoOf({ shown, ladder }: { shown: Shown[]; ladder: FilmLadder }) {
     );
 }
 
+/** The pictures that were saved of a clip, and when they were erased. */
+function Pictures({ clip, athleteId, moments }: { clip: Clip; athleteId: string; moments: FilmLadder['moments'] }) {
+    const marks = clip.reps.flatMap(({ rep, marks: of }) => of.map((mark) => ({ rep, mark })));
+    const gone = marks.find(({ mark }) => mark.picture_gone !== null)?.mark.picture_gone;
+    const kept = marks.filter(({ mark }) => mark.picture !== null);
+    return (
+        <>
+            {gone && <p className="text-sm text-soft">{gone}</p>}
+            {kept.length > 0 && (
+                <ul className="flex flex-wrap gap-2 py-1">
+                    {kept.map(({ rep, mark }) => {
+                        const moment = moments.find(({ id }) => id === mark.moment)?.name ?? mark.moment;
+                        return (
+                            <li key={mark.picture}>
+                                <figure className="w-32">
+                                    <img
+                                        src={`/api/athletes/${athleteId}/film/pictures/${mark.picture}`}
+                                        alt={`Repetition ${rep}, ${moment.toLowerCase()}`}
+                                        className="h-40 w-full border border-line bg-[#14201c] object-contain"
+                                        loading="lazy"
+                                    />
+                                    <figcaption className="truncate text-sm text-soft">
+                                        {rep}, {moment.toLowerCase()}
+                                    </figcaption>
+                                </figure>
+                            </li>
+                        );
+                    })}
+                </ul>
+            )}
+        </>
+    );
+}
+
 function OneClip({
     clip,
     measured,
+    athleteId,
+    moments,
     onWithdraw,
 }: {
     clip: Clip;
     measured: FilmCheckpoint[];
+    athleteId: string;
+    moments: FilmLadder['moments'];
     onWithdraw: (id: string) => void;
 }) {
     const me = useMe();
@@ -125,6 +170,7 @@ function OneClip({
                     </button>
                 )}
             </p>
+            <Pictures clip={clip} athleteId={athleteId} moments={moments} />
             <div
                 className="overflow-x-auto"
                 tabIndex={0}

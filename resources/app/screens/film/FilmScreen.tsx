@@ -7,12 +7,13 @@ import { useMe } from '../../parts/Frame';
 import { Labelled, Options } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
+import { AskedClip } from './AskedClip';
 import { Consents } from './Consents';
 import { Earlier } from './Earlier';
 import { Opening } from './Opening';
 import { Review } from './Review';
-import type { KeptClip } from './marks';
-import { useOpening } from './useClip';
+import type { FilmLadder, KeptClip } from './marks';
+import { openFile, useOpening } from './useClip';
 import { useUnsent } from './useUnsent';
 
 /** What does a picture say of the checkpoints, and what did earlier ones? */
@@ -59,7 +60,6 @@ function useSaying(athleteId: string) {
 
 function Shown({ film }: { film: Film }) {
     const { id } = film.athlete;
-    const me = useMe();
     const { problem, say, keep, unsent } = useSaying(id);
     const opening = useOpening();
     const [ladderId, setLadderId] = useState(film.ladders[0]?.id ?? '');
@@ -105,21 +105,8 @@ function Shown({ film }: { film: Film }) {
             <Unsent unsent={unsent} />
             <Notice problem={opening.problem} />
             {!ladder && <p className="py-4 text-soft">No ladder this athlete climbs is looked at in pictures.</p>}
-            {ladder && me.records && clip === null && (
-                <Opening mayFilm={film.may_film} busy={opening.busy} side={ladder.side} onOpen={opening.open} />
-            )}
-            {ladder && clip && (
-                <>
-                    <p className="flex items-center gap-3 py-2">
-                        <span className="truncate">
-                            {clip.source.name}, {clip.source.times.length} pictures
-                        </span>
-                        <button type="button" className="btn btn-quiet" onClick={opening.close}>
-                            Close this clip
-                        </button>
-                    </p>
-                    <Review key={clip.key} film={film} ladder={ladder} clip={clip} onKeep={keep} />
-                </>
+            {ladder && (
+                <OneClip film={film} ladder={ladder} opening={opening} keep={keep} say={(asked) => void say(asked)} />
             )}
             {ladder && clip === null && (
                 <Earlier
@@ -134,6 +121,53 @@ function Shown({ film }: { film: Film }) {
                 />
             )}
         </main>
+    );
+}
+
+/** The clip that is open; where none is, the ways to one. */
+function OneClip({
+    film,
+    ladder,
+    opening,
+    keep,
+    say,
+}: {
+    film: Film;
+    ladder: FilmLadder;
+    opening: ReturnType<typeof useOpening>;
+    keep: (clip: KeptClip) => Promise<boolean>;
+    say: (asked: Promise<Film>) => void;
+}) {
+    const me = useMe();
+    const { clip } = opening;
+    if (clip === null)
+        return (
+            me.records && (
+                <>
+                    <Opening mayFilm={film.may_film} busy={opening.busy} side={ladder.side} onOpen={opening.open} />
+                    <AskedClip
+                        key={film.asked_clip?.id}
+                        film={film}
+                        ladder={ladder.id}
+                        busy={opening.busy}
+                        say={say}
+                        onOpen={(fetched) => opening.open(async () => openFile(await fetched()))}
+                    />
+                </>
+            )
+        );
+    return (
+        <>
+            <p className="flex items-center gap-3 py-2">
+                <span className="truncate">
+                    {clip.source.name}, {clip.source.times.length} pictures
+                </span>
+                <button type="button" className="btn btn-quiet" onClick={opening.close}>
+                    Close this clip
+                </button>
+            </p>
+            <Review key={clip.key} film={film} ladder={ladder} clip={clip} onKeep={keep} />
+        </>
     );
 }
 

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Side } from '../../rules/frame';
 import { drawnClip } from './drawn';
-import { NotShown, openClip } from './source';
-import type { OpenClip } from './useClip';
+import { NotShown } from './source';
+import { type OpenClip, openFile } from './useClip';
 
 /** Where a clip comes from: a file, the camera, or the figure that is drawn here. */
 export function Opening({
@@ -17,8 +17,7 @@ export function Opening({
     onOpen: (make: () => Promise<OpenClip>) => void;
 }) {
     const [filming, setFilming] = useState(false);
-    const opened = (file: File): void =>
-        onOpen(async () => ({ source: await openClip(file), isDrawn: false, key: `${file.name}|${file.size}` }));
+    const opened = (file: File): void => onOpen(() => openFile(file));
     return (
         <section aria-label="Open a clip" className="grid gap-2 py-3">
             <div className="flex flex-wrap items-center gap-2">

@@ -7,6 +7,7 @@ import {
     counted,
     type FilmLadder,
     type KeptClip,
+    type Mark,
     landmark,
     marked,
     markOf,
@@ -18,6 +19,7 @@ import {
     toKeep,
 } from './marks';
 import type { Box } from './finder';
+import { savedPicture } from './cutOut';
 import { FindPoints } from './FindPoints';
 import { Measures } from './Measures';
 import { Moments, PointChooser } from './Moments';
@@ -27,6 +29,7 @@ import { Timeline } from './Timeline';
 import { type OpenClip, useDraft, usePicture } from './useClip';
 
 const MOST_REPS = 30;
+const MOST_PICTURES = 30;
 
 /** Which repetition and moment is looked at, what the next touch puts, and what was put so far. */
 function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
@@ -127,11 +130,13 @@ export function Review({
                     </button>
                     <Keep
                         clip={clip}
+                        pictures={film.may_keep_pictures}
                         disabled={draft.marks.length === 0}
-                        onKeep={async () => {
+                        onKeep={async (withPictures) => {
                             const { spreads } = review;
                             const { times } = clip.source;
-                            const about = { id: newId(), ladder, filmedOn: film.date, times, spreads };
+                            const pictures = withPictures ? await picturesOf(draft.marks, clip) : [];
+                            const about = { id: newId(), ladder, filmedOn: film.date, times, spreads, pictures };
                             if (await onKeep(toKeep(draft, about))) marking.sent();
                         }}
                     />
@@ -254,21 +259,59 @@ function Reps({ rep, reps, onRep }: { rep: number; reps: number; onRep: (rep: nu
     );
 }
 
-function Keep({ clip, disabled, onKeep }: { clip: OpenClip; disabled: boolean; onKeep: () => Promise<void> }) {
+/** Of each moment that is marked, cut to the athlete. */
+async function picturesOf(marks: Mark[], { source }: OpenClip): Promise<KeptClip['pictures']> {
+    const made: KeptClip['pictures'] = [];
+    for (const { rep, moment, no, points } of marks.slice(0, MOST_PICTURES)) {
+        const jpeg = await source.picture(no).then(
+            (picture) => savedPicture(picture, points),
+            // A picture that cannot be read any more is left out; what was measured on it stays.
+            () => null,
+        );
+        if (jpeg !== null) made.push({ rep, moment, jpeg });
+    }
+    return made;
+}
+
+function Keep({
+    clip,
+    pictures,
+    disabled,
+    onKeep,
+}: {
+    clip: OpenClip;
+    /** whether single pictures may be saved */
+    pictures: boolean;
+    disabled: boolean;
+    onKeep: (withPictures: boolean) => Promise<void>;
+}) {
     const [busy, setBusy] = useState(false);
+    const [withPictures, setWithPictures] = useState(false);
     if (clip.isDrawn) return <p className="grow self-center">Only to try: a drawn figure is nobody’s record.</p>;
     return (
-        <button
-            type="button"
-            className="btn btn-main grow"
-            disabled={disabled || busy}
-            onClick={() => {
-                setBusy(true);
-                void onKeep().finally(() => setBusy(false));
-            }}
-        >
-            Save what was measured
-        </button>
+        <>
+            <button
+                type="button"
+                className="btn btn-main grow"
+                disabled={disabled || busy}
+                onClick={() => {
+                    setBusy(true);
+                    void onKeep(withPictures && pictures).finally(() => setBusy(false));
+                }}
+            >
+                Save what was measured
+            </button>
+            {pictures && (
+                <label className="flex items-center gap-2 text-sm">
+                    <input
+                        type="checkbox"
+                        checked={withPictures}
+                        onChange={(event) => setWithPictures(event.target.checked)}
+                    />
+                    With a picture of each moment: cut to the athlete, all else blurred
+                </label>
+            )}
+        </>
     );
 }
 

@@ -110,7 +110,14 @@ export const secondsAt = (times: readonly number[], no: number, rate: number | n
 /** What is sent: where the points lay, and how far off a hand puts them. Measured anew where it is kept. */
 export function toKeep(
     draft: Draft,
-    about: { id: string; ladder: FilmLadder; filmedOn: string; times: readonly number[]; spreads: Spreads },
+    about: {
+        id: string;
+        ladder: FilmLadder;
+        filmedOn: string;
+        times: readonly number[];
+        spreads: Spreads;
+        pictures: KeptClip['pictures'];
+    },
 ): KeptClip {
     return {
         id: about.id,
@@ -132,6 +139,7 @@ export function toKeep(
             };
         }),
         seen: draft.seen,
+        pictures: about.pictures,
         counted: Object.entries(draft.counted).map(([rep, event]) => ({ rep: Number(rep), event_id: event })),
     };
 }

@@ -3,7 +3,7 @@ import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import type { Side } from '../../rules/frame';
 import { type Draft, emptyDraft } from './marks';
-import { type ClipSource, NotShown } from './source';
+import { type ClipSource, NotShown, openClip } from './source';
 
 /** An open clip, the picture that is looked at, and what was marked on it so far. */
 export type OpenClip = {
@@ -13,6 +13,13 @@ export type OpenClip = {
     /** under which the marks are kept on this device until they are sent */
     key: string;
 };
+
+/** A file of this device; its marks are found again by its name and size. */
+export const openFile = async (file: File): Promise<OpenClip> => ({
+    source: await openClip(file),
+    isDrawn: false,
+    key: `${file.name}|${file.size}`,
+});
 
 const draftName = (athleteId: string, key: string): string => own(`film-${athleteId}-${key}`);
 

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api, type FilmReview } from '../../api/client';
+import { api, type FilmReview, Problem } from '../../api/client';
 import { dayName } from '../../api/words';
 import { DrawnPoints } from '../../parts/DrawnPoints';
+import { typed } from '../../parts/forms';
+import { LabelledInput } from '../../parts/Labelled';
 import { Loading, Notice } from '../../parts/Notice';
 
 type Point = FilmReview['points'][number];
@@ -10,17 +12,24 @@ type Point = FilmReview['points'][number];
 /** What the coach saw on film, and what to do about it. Behind a link; the token stands after the #. */
 export function FilmReviewScreen() {
     const [token] = useState(() => window.location.hash.slice(1));
+    const [word, setWord] = useState('');
     const review = useQuery({
-        queryKey: ['film-review', token],
-        queryFn: () => api('GET', '/api/link/film-review', undefined, { linkToken: token }),
+        queryKey: ['film-review', token, word],
+        queryFn: () => api('GET', '/api/link/film-review', undefined, { linkToken: token, linkWord: word }),
         staleTime: Infinity,
         refetchOnWindowFocus: false,
+        retry: false,
     });
     const isHere = review.data !== undefined;
     useEffect(() => {
         // The coach is told that it was opened; where that cannot be sent, it is read all the same.
-        if (isHere) api('POST', '/api/link/film-review/opened', undefined, { linkToken: token }).catch(() => undefined);
-    }, [isHere, token]);
+        if (isHere)
+            api('POST', '/api/link/film-review/opened', undefined, { linkToken: token, linkWord: word }).catch(
+                () => undefined,
+            );
+    }, [isHere, token, word]);
+    if (review.error instanceof Problem && review.error.type.endsWith('/a-word-is-needed'))
+        return <WordAsked problem={word === '' ? null : review.error} onWord={setWord} />;
     if (review.error)
         return (
             <main className="mx-auto max-w-md p-6">
@@ -56,10 +65,34 @@ export function FilmReviewScreen() {
                     <strong>Film next time:</strong> {next_time}
                 </p>
             )}
+            <button type="button" className="btn no-print mb-3" onClick={() => window.print()}>
+                Print
+            </button>
             <p className="border-l-4 border-tape pl-3 text-sm">
                 Only without pain. When something hurts, stop and tell the coach. Drills count as work: tell what you
                 did on your own page.
             </p>
+        </main>
+    );
+}
+
+/** A page that draws a child opens with a word, which came on another way than the link. */
+function WordAsked({ problem, onWord }: { problem: unknown; onWord: (word: string) => void }) {
+    return (
+        <main className="mx-auto max-w-md p-6">
+            <h1 className="text-2xl">A word opens this page</h1>
+            <p className="py-2">The coach told it to you apart from the link.</p>
+            <Notice problem={problem} />
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    onWord(typed(new FormData(event.currentTarget), 'word'));
+                }}
+            >
+                <LabelledInput label="The word" name="word" required autoComplete="off" autoCapitalize="none" />
+                <button className="btn btn-main thumb">Open</button>
+            </form>
         </main>
     );
 }
@@ -84,8 +117,19 @@ function OnePoint({ no, point, side }: { no: number; point: Point; side: 'left' 
                     {point.dose && `: ${point.dose}`}.
                 </p>
             </div>
-            {Object.keys(places).length > 0 && (
-                <DrawnPoints name={point.moment} of={{ points: places, target: point.target }} side={side} />
+            {point.jpeg !== null ? (
+                <figure>
+                    <img
+                        src={`data:image/jpeg;base64,${point.jpeg}`}
+                        alt={point.moment}
+                        className="w-full border border-line bg-[#14201c] object-contain"
+                    />
+                    <figcaption className="text-sm text-soft">{point.moment}</figcaption>
+                </figure>
+            ) : (
+                Object.keys(places).length > 0 && (
+                    <DrawnPoints name={point.moment} of={{ points: places, target: point.target }} side={side} />
+                )
             )}
         </li>
     );
