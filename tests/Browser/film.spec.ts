@@ -29,6 +29,7 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await hasNoAxeFindings(page);
     for (const role of ['a guardian', 'the athlete']) {
         await page.getByLabel('On paper, by').selectOption({ label: role });
+        await page.getByLabel('Agrees to').selectOption('pictures');
         await page.getByLabel('Who signed').fill('J. Okonjo');
         await page.getByLabel('Who saw it signed').fill('F. Moreau');
         await page.getByRole('button', { name: 'Save' }).click();
@@ -81,6 +82,7 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await page.getByLabel('Filmed at how many a second?').selectOption('60');
     // Saved where there is no connection: kept here, and sent by itself once there is one.
     await context.setOffline(true);
+    await page.getByLabel('With a picture of each moment', { exact: false }).check();
     await page.getByRole('button', { name: 'Save what was measured' }).click();
     await expect(page.getByText('One clip is measured and not sent yet.', { exact: false })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save what was measured' })).toBeDisabled();
@@ -90,6 +92,9 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
 
     const clips = page.getByRole('region', { name: 'Clips' });
     await expect(clips.getByText('looked at: right')).toBeVisible();
+    const picture = clips.getByRole('img', { name: 'Repetition 1, contact' });
+    await expect(picture).toBeVisible();
+    await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(50);
     await expect(page.getByText('no difference that can be told', { exact: false })).toBeVisible();
     await hasNoAxeFindings(page);
 
@@ -103,14 +108,22 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await review.getByLabel('For whom').fill('Mira’s phone');
     await review.getByRole('button', { name: 'Send as a page' }).click();
     const address = await page.getByLabel('Link', { exact: true }).inputValue();
+    const word = await page.getByRole('dialog').locator('strong').innerText();
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
     await expect(review.getByText('Not opened yet.', { exact: false })).toBeVisible();
     const phone = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });
     const theirs = await phone.newPage();
     await theirs.goto(address);
+    // Mira is seventeen: a word opens it, which is not in the link.
+    await theirs.getByLabel('The word').fill('badigo');
+    await theirs.getByRole('button', { name: 'Open' }).click();
+    await expect(theirs.getByText('This is not the word.', { exact: false })).toBeVisible();
+    await theirs.getByLabel('The word').fill(word);
+    await theirs.getByRole('button', { name: 'Open' }).click();
     await expect(theirs.getByRole('heading', { name: 'Mira, what to work on' })).toBeVisible();
     await expect(theirs.getByText(`Seen: ${mends.toLowerCase()}.`)).toBeVisible();
     await expect(theirs.getByText('From behind, at hip height')).toBeVisible();
+    await expect(theirs.getByRole('img', { name: 'Contact' })).toBeVisible();
     await hasNoAxeFindings(theirs);
     await phone.close();
     await page.reload();
@@ -120,6 +133,53 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await page.getByRole('button', { name: 'Withdraw' }).first().click();
     await expect(page.getByText('The camera stays shut for Mira.')).toBeVisible();
     await expect(clips.getByText('looked at: right')).toBeVisible();
+    await expect(clips.getByText('Picture withdrawn on', { exact: false })).toBeVisible();
+    await expect(clips.getByRole('img')).toHaveCount(0);
+});
+
+test('a clip is asked for, agreed to and sent from home, looked at, and gone when it is taken back', async ({
+    page,
+    browser,
+    baseURL,
+}) => {
+    const film = await drawnFilm(browser, `${baseURL}/icon.svg`, TRY_S, RATE);
+    await signIn(page);
+    await row(page, 'Yuna Petrovic').getByRole('link', { name: 'Yuna Petrovic' }).click();
+    await page.waitForURL('**/athletes/*');
+    const athletes = page.url();
+    await page.goto(`${athletes}/intake`);
+    await page.getByLabel('Whose page').selectOption('athlete');
+    await page.getByLabel('For whom, for example', { exact: false }).fill('Yuna’s phone');
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    const address = await page.getByLabel('Link', { exact: true }).inputValue();
+    await page.goto(`${athletes}/film`);
+    await page.getByRole('button', { name: 'Ask for a clip from home' }).click();
+    await page.getByLabel('What to film', { exact: true }).fill('Two serves from the side');
+    await page.getByRole('button', { name: 'Ask', exact: true }).click();
+    await expect(page.getByText('A clip is asked for.')).toBeVisible();
+
+    const phone = await anotherDevice(browser, { viewport: { width: 390, height: 844 } });
+    const theirs = await phone.newPage();
+    await theirs.goto(address);
+    const asks = theirs.getByRole('region', { name: 'Film' });
+    await expect(asks.getByText('“Two serves from the side”')).toBeVisible();
+    await asks.getByLabel('Your name').first().fill('Yuna Petrovic');
+    await asks.getByRole('button', { name: 'I agree that it is sent' }).click();
+    await hasNoAxeFindings(theirs);
+    await asks.locator('input[type=file]').setInputFiles({ name: 'home.webm', mimeType: 'video/webm', buffer: film });
+    await asks.getByRole('button', { name: 'Send it' }).click();
+    await expect(asks.getByText('Your clip has arrived.')).toBeVisible();
+
+    await page.reload();
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await expect(page.getByText('picture 1 of 96')).toBeVisible();
+    await page.getByRole('button', { name: 'Close this clip' }).click();
+    // What is taken back at home is gone here.
+    await theirs.getByRole('button', { name: 'Take it back and delete it' }).click();
+    await expect(asks.getByText('Your clip has arrived.')).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Ask for a clip from home' })).toBeVisible();
+    await phone.close();
 });
 
 test('one moment, one measure: no more than twelve touches from the open page', async ({ page }) => {

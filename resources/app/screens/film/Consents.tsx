@@ -125,7 +125,7 @@ function OnPaper({ film, onAgree }: { film: Film; onAgree: (consent: Consent) =>
                     <Options of={roles.map((role) => [role, ROLES[role]] as const)} />
                 </select>
             </Labelled>
-            <Labelled label="to" tight>
+            <Labelled label="Agrees to" tight>
                 <select className="field" name="to">
                     <Options of={TO} />
                 </select>
