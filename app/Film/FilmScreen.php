@@ -130,7 +130,7 @@ final class FilmScreen
             side: $side->value,
             moments: array_map(
                 fn (Moment $moment): FilmMomentView => new FilmMomentView(
-                    $moment->id, $side->mirror($moment->name), ucfirst($side->mirror($moment->text)),
+                    $moment->id, $side->mirror($moment->name), ucfirst($side->mirror($moment->text)), $moment->find?->value,
                 ),
                 $ladder->moments,
             ),

@@ -197,4 +197,15 @@ test('one moment, one measure: no more than twelve touches from the open page', 
     await expect(page.getByText('All points are there.', { exact: false })).toBeVisible();
     // The clip, the picture, the moment, its points.
     expect(1 + 1 + 1 + points).toBeLessThanOrEqual(12);
+
+    // The moments of three tries are proposed; what a hand marked stays.
+    await page.getByRole('button', { name: 'Find the moments' }).click();
+    await expect(page.getByText(/^3 tries\. Found in \d+ of \d+ pictures\./)).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Contact picture/ })).toBeVisible();
+    await page.getByRole('group', { name: 'Repetition' }).getByRole('button', { name: '2' }).click();
+    await page.getByRole('button', { name: /^Contact proposed, picture/ }).click();
+    await expect(page.getByRole('region', { name: 'Contact' }).getByText(/^Elbow:/)).toBeVisible();
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /proposed, picture/ })).toHaveCount(0);
 });

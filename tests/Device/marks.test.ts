@@ -39,7 +39,7 @@ const ladder: FilmLadder = {
     rung: 'line',
     rung_name: 'From the line',
     side: 'right',
-    moments: ['back', 'contact'].map((id) => ({ id, name: id, text: '' })),
+    moments: ['back', 'contact'].map((id) => ({ id, name: id, text: '', find: null })),
     checkpoints: [
         checkpoint('grip', null),
         checkpoint('arm', measure('contact', ['right_shoulder', 'right_elbow'])),

@@ -242,7 +242,8 @@ final class AccessTest extends TestCase
     private const OPEN = [
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
         'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
-        'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}', 'GET api/link/film-review', 'POST api/link/film-review/opened',
+        'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}',
+        'GET api/link/film-review', 'POST api/link/film-review/opened',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 

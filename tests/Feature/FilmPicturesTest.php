@@ -128,7 +128,8 @@ final class FilmPicturesTest extends TestCase
         $this->putJson("{$part}/1", $bytes('more'), $mothers)->assertStatus(422);
         $sent = $this->get("{$this->film}/asked-clips/{$asked}")->assertOk();
         $this->assertSame($first.$second, $sent->streamedContent());
-        $noor = $this->postJson("/api/athletes/{$this->athlete('Noor')->id}/links", ['label' => 'x', 'held_by' => 'guardian'])->json('token');
+        $noors = "/api/athletes/{$this->athlete('Noor')->id}/links";
+        $noor = $this->postJson($noors, ['label' => 'x', 'held_by' => 'guardian'])->json('token');
         $this->putJson("{$part}/0", $bytes($first), ['X-Link-Token' => $noor])->assertStatus(422);
         foreach ([Role::Assistant, Role::Clinician] as $role) {
             $this->assertContains($this->actingAs($this->person($role))->get("{$this->film}/asked-clips/{$asked}")->status(), [403, 404]);
@@ -181,7 +182,8 @@ final class FilmPicturesTest extends TestCase
         $this->agreed(pictures: false, kind: 'send');
         $asked = $this->askForClip();
         $page = $this->page('guardian');
-        $this->putJson("/api/link/film-clips/{$asked}/parts/0", ['base64' => base64_encode("\x1A\x45\xDF\xA3webm")], $page)->assertNoContent();
+        $webm = ['base64' => base64_encode("\x1A\x45\xDF\xA3webm")];
+        $this->putJson("/api/link/film-clips/{$asked}/parts/0", $webm, $page)->assertNoContent();
         $this->postJson("/api/link/film-clips/{$asked}", ['parts' => 1], $page)->assertOk();
         Carbon::setTestNow(Carbon::now()->addDays(SentClip::STAYS_DAYS - 1));
         FitTheDay::dispatchSync($this->coach()->workspace_id);

@@ -151,7 +151,9 @@ final class FilmTest extends TestCase
         ];
         $this->postJson('/api/link/film', $yes(), $page($nobodys))->assertForbidden();
         $mothers = $token('guardian');
-        $this->getJson('/api/link/check-in', $page($mothers))->assertJsonPath('film.agreed', false)->assertJsonPath('film.as_athlete', false);
+        $this->getJson('/api/link/check-in', $page($mothers))
+            ->assertJsonPath('film.agreed', false)
+            ->assertJsonPath('film.as_athlete', false);
         $this->postJson('/api/link/film', ['name' => null] + $yes(), $page($mothers))->assertStatus(422);
         $this->postJson('/api/link/film', $yes(), $page($mothers))->assertOk()->assertJsonPath('film.agreed', true);
         $this->postJson('/api/link/film', $yes(), $page($token('athlete')))->assertOk()->assertJsonPath('film.as_athlete', true);

@@ -9,6 +9,7 @@ use Augendo\Core\Cases\GateReader;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Frames\FrameFigure;
 use Augendo\Core\Frames\MeasureBand;
+use Augendo\Core\Frames\MomentFind;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
@@ -35,9 +36,14 @@ final readonly class LadderReader
         );
         $moments = [];
         foreach ($file->get('moments')->optional(fn (Node $n): array => $n->items()) ?? [] as $node) {
-            $node->keys(['id', 'name', 'text']);
+            $node->keys(['id', 'name', 'text'], ['find']);
             $id = self::fresh($node->get('id'), $moments);
-            $moments[$id] = new Moment($id, $node->get('name')->string(), $node->get('text')->string());
+            $moments[$id] = new Moment(
+                id: $id,
+                name: $node->get('name')->string(),
+                text: $node->get('text')->string(),
+                find: $node->get('find')->optional(fn (Node $n): MomentFind => $n->enum(MomentFind::class)),
+            );
         }
         $checkpoints = [];
         foreach ($file->get('checkpoints')->items() as $node) {

@@ -62,7 +62,8 @@ function stateOf(ladder: FilmLadder, moment: string, mark: Mark | undefined): st
     const needs = needsAt(ladder, moment);
     if (!mark) return needs.length === 0 ? '' : 'asked';
     const missing = needs.filter((name) => !(name in mark.points)).length;
-    return missing === 0 ? `picture ${mark.no + 1}` : `picture ${mark.no + 1}, ${missing} to touch`;
+    const where = `${mark.found ? 'proposed, ' : ''}picture ${mark.no + 1}`;
+    return missing === 0 ? where : `${where}, ${missing} to touch`;
 }
 
 /** What the next touch puts, and every point there is to put. */

@@ -17,9 +17,11 @@ import {
     proposed,
     said,
     toKeep,
+    withProposed,
 } from './marks';
 import type { Box } from './finder';
 import { savedPicture } from './cutOut';
+import { FindMoments } from './FindMoments';
 import { FindPoints } from './FindPoints';
 import { Measures } from './Measures';
 import { Moments, PointChooser } from './Moments';
@@ -190,6 +192,13 @@ function Says({
                     </select>
                 </Labelled>
             )}
+            <FindMoments
+                clip={clip}
+                ladder={ladder}
+                draft={draft}
+                box={review.box}
+                onFound={(marks) => change((now) => withProposed(now, marks))}
+            />
             <Moments
                 ladder={ladder}
                 draft={draft}

@@ -96,6 +96,8 @@ const PLAN: ReadonlyArray<readonly [at: number, pose: Pose, forward: number, hip
     [1.1, CONTACT, 0.5, 1.95],
     [1.4, LANDING, 0.95, 1.58],
     [1.6, LANDING, 1, 1.58],
+    // Back to where it began, for the next try.
+    [2.4, STAND, 0, 1.65],
 ];
 
 const smooth = (share: number): number => share * share * (3 - 2 * share);
@@ -218,6 +220,7 @@ export function drawnClip(throwing: Side): ClipSource {
             if (context) paint(context, jointsAt((times[no] ?? 0) % length, throwing), throwing);
             return Promise.resolve(canvas.transferToImageBitmap());
         },
+        known: (no) => jointsAt((times[no] ?? 0) % length, throwing),
         close: () => undefined,
     };
 }

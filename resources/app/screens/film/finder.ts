@@ -1,6 +1,6 @@
 import type { Pose } from '@mediapipe/pose';
 import type { Point, Points } from '../../rules/frame';
-import { NotShown } from './source';
+import { NobodyFound, NotShown } from './source';
 
 /** Our names of the points the model finds, by their place in its list. */
 const NAMES: Record<number, string> = {
@@ -52,7 +52,7 @@ export async function findPoints(picture: ImageBitmap, box: Box | null): Promise
         setTimeout(() => reject(new NotShown('It takes too long here. Touch the points by hand.')), PATIENCE_MS);
     });
     if (Object.keys(found).length === 0)
-        throw new NotShown(
+        throw new NobodyFound(
             'Nobody is found on this picture. Draw a box round the athlete, or touch the points by hand.',
         );
     return found;

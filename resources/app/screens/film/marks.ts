@@ -15,6 +15,8 @@ export type Mark = {
     points: Points;
     /** which of them the model proposed, and no hand has touched since */
     proposed: string[];
+    /** whether the picture itself was proposed, and nobody has said anything of it since */
+    found?: boolean;
 };
 export type Seen = { rep: number; checkpoint: string; verdict: 'right' | 'wrong' };
 /** What somebody marked on a clip, before it is kept. */
@@ -56,6 +58,7 @@ export function pointed(draft: Draft, rep: number, moment: string, name: string,
     const { [name]: _before, ...others } = mark.points;
     return withMark(draft, {
         ...mark,
+        found: false,
         points: at === null ? others : { ...others, [name]: at },
         proposed: mark.proposed.filter((each) => each !== name),
     });
@@ -68,6 +71,22 @@ export function proposed(draft: Draft, rep: number, moment: string, found: Point
     const byHand = Object.fromEntries(Object.entries(mark.points).filter(([name]) => !mark.proposed.includes(name)));
     const fresh = Object.keys(found).filter((name) => !(name in byHand));
     return withMark(draft, { ...mark, points: { ...found, ...byHand }, proposed: fresh });
+}
+
+/** Moments that were proposed: what a hand marked stays where it is. */
+export function withProposed(
+    draft: Draft,
+    found: ReadonlyArray<{ rep: number; moment: string; no: number; points: Points }>,
+): Draft {
+    const byHand = draft.marks.filter((mark) => mark.found !== true);
+    const fresh = found.filter(({ rep, moment }) => !byHand.some((mark) => mark.rep === rep && mark.moment === moment));
+    return {
+        ...draft,
+        marks: [
+            ...byHand,
+            ...fresh.map((mark): Mark => ({ ...mark, proposed: Object.keys(mark.points), found: true })),
+        ],
+    };
 }
 
 export type Spreads = { handPx: number; modelPx: number };

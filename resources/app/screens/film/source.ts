@@ -1,3 +1,5 @@
+import type { Points } from '../../rules/frame';
+
 /** Pictures in order, wherever they come from: a file, the camera, or the drawn figure that ships. */
 export type ClipSource = {
     readonly name: string;
@@ -7,6 +9,8 @@ export type ClipSource = {
     /** when each picture is shown, in seconds from the first */
     readonly times: readonly number[];
     picture(no: number): Promise<ImageBitmap>;
+    /** where the joints are, of a figure that is drawn */
+    readonly known?: (no: number) => Points;
     close(): void;
 };
 
@@ -15,6 +19,9 @@ export const isDrawable = (picture: ImageBitmap | null): picture is ImageBitmap 
 
 /** What cannot be looked at, in words for whoever opened it. */
 export class NotShown extends Error {}
+
+/** Nobody is on this picture, as far as can be seen: on the next one somebody may be. */
+export class NobodyFound extends NotShown {}
 
 /** A longer clip is cut first: nobody looks through more pictures than this. */
 const MOST_PICTURES = 45_000;
