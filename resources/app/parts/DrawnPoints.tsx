@@ -25,26 +25,18 @@ export function DrawnPoints({ name, of, side }: { name: string; of: Drawable | n
                 className="w-full border border-line bg-page"
             >
                 {placed &&
-                    (['left', 'right'] as const).flatMap((each) =>
-                        LIMBS.map(([from, to]) => {
-                            const [a, b] = [placed[`${each}_${from}`], placed[`${each}_${to}`]];
-                            return (
-                                a &&
-                                b && (
-                                    <line
-                                        key={`${each} ${from}`}
-                                        x1={a[0]}
-                                        y1={a[1]}
-                                        x2={b[0]}
-                                        y2={b[1]}
-                                        className={each === side ? 'stroke-ink' : 'stroke-soft'}
-                                        strokeWidth={each === side ? 5 : 3}
-                                        strokeLinecap="round"
-                                    />
-                                )
-                            );
-                        }),
-                    )}
+                    bones(placed).map(([key, a, b]) => (
+                        <line
+                            key={key}
+                            x1={a[0]}
+                            y1={a[1]}
+                            x2={b[0]}
+                            y2={b[1]}
+                            className={key.startsWith(side) ? 'stroke-ink' : 'stroke-soft'}
+                            strokeWidth={key.startsWith(side) ? 5 : 3}
+                            strokeLinecap="round"
+                        />
+                    ))}
                 {placed &&
                     Object.entries(placed).map(([each, [x, y]]) => (
                         <circle key={each} cx={x} cy={y} r={each === 'ball' ? 5 : 3} className="fill-tape stroke-ink" />
@@ -57,11 +49,59 @@ export function DrawnPoints({ name, of, side }: { name: string; of: Drawable | n
     );
 }
 
+/** Two in one drawing, their hips on one place and their trunks as long: the throwing side wide. */
+export function LaidOver({ one, other, side }: { one: Named; other: Named; side: Side }) {
+    return (
+        <figure>
+            <svg
+                viewBox={`0 0 ${SIZE} ${SIZE}`}
+                role="img"
+                aria-label={`${one.name}, and over it ${other.name}`}
+                className="w-full max-w-md border border-line bg-page"
+            >
+                {[one, other].map(({ name, of }, i) => {
+                    const placed = of && placedOf(of, true);
+                    return (
+                        placed &&
+                        bones(placed).map(([key, a, b]) => (
+                            <line
+                                key={`${i} ${name} ${key}`}
+                                x1={a[0]}
+                                y1={a[1]}
+                                x2={b[0]}
+                                y2={b[1]}
+                                className={i === 0 ? 'stroke-ink' : 'stroke-stop'}
+                                strokeWidth={(i === 0 ? 3 : 2) + (key.startsWith(side) ? 1.5 : 0)}
+                                strokeDasharray={i === 0 ? undefined : '5 4'}
+                                strokeLinecap="round"
+                            />
+                        ))
+                    );
+                })}
+            </svg>
+            <figcaption className="text-sm text-soft">
+                Whole line: {said(one)}. Broken line: {said(other)}.
+            </figcaption>
+        </figure>
+    );
+}
+
+type Named = { name: string; of: Drawable | null };
+const said = ({ name, of }: Named): string => (of ? name : `${name}, where this moment is not marked`);
+
+const bones = (placed: Points) =>
+    (['left', 'right'] as const).flatMap((side) =>
+        LIMBS.flatMap(([from, to]) => {
+            const [a, b] = [placed[`${side}_${from}`], placed[`${side}_${to}`]];
+            return a && b ? [[`${side} ${from}`, a, b] as const] : [];
+        }),
+    );
+
 /**
  * As large as each other by the trunk where it is seen, else by all there is; the middle in the middle, the target
  * right.
  */
-function placedOf({ points, target }: Drawable): Points | null {
+function placedOf({ points, target }: Drawable, atHips = false): Points | null {
     const all = Object.values(points);
     if (all.length === 0) return null;
     const middle = (name: string) => {
@@ -74,7 +114,8 @@ function placedOf({ points, target }: Drawable): Points | null {
     const trunk = hips && shoulders ? Math.hypot(hips[0] - shoulders[0], hips[1] - shoulders[1]) : 0;
     const fits = (SIZE - 24) / Math.max(width, height, 1);
     const scale = trunk > 0 ? Math.min(TRUNK / trunk, fits) : Math.min(1, fits);
-    const [midX, midY] = [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2];
+    const [midX, midY] =
+        atHips && hips ? hips : [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2];
     const turn = target === 'right' ? 1 : -1;
     return Object.fromEntries(
         Object.entries(points).map(([name, [x, y]]) => [

@@ -1,7 +1,14 @@
-import { type Drawable, DrawnPoints } from '../../parts/DrawnPoints';
+import { type Drawable, DrawnPoints, LaidOver } from '../../parts/DrawnPoints';
 import { changeBetween } from '../../rules/frame';
 import type { FilmLadder } from './marks';
-import type { Shown } from './Earlier';
+import { mirrored, type Shown } from './shown';
+
+export type View = {
+    /** one drawing, aligned at the hips */
+    over: boolean;
+    /** left and right of the other one changed over, to compare sides */
+    mirror: boolean;
+};
 
 /**
  * Two repetitions at one moment, drawn from their points: as large as each other by the trunk, the target on the right.
@@ -12,42 +19,53 @@ export function Compared({
     other,
     moment,
     ladder,
+    view,
 }: {
     one: Shown;
     other: Shown;
     moment: string;
     ladder: FilmLadder;
+    view: View;
 }) {
-    const [a, b] = [one, other].map((each) => drawable(each, moment));
-    const sameSide = one.clip.target === other.clip.target;
+    const a = drawable(one, moment, false);
+    const b = drawable(other, moment, view.mirror);
+    const whyNone = view.mirror
+        ? 'Mirrored: only the two pictures, no difference is told.'
+        : one.clip.target !== other.clip.target
+          ? 'Filmed from different sides: no difference is told, only the two pictures.'
+          : null;
     return (
         <div className="grid grid-cols-2 gap-4 sm:grid-cols-[14rem_14rem_1fr]">
-            {[
-                [one, a],
-                [other, b],
-            ].map(([shown, drawn], i) => (
-                <DrawnPoints key={i} name={(shown as Shown).name} of={drawn as Drawable | null} side={ladder.side} />
-            ))}
+            {view.over ? (
+                <div className="col-span-2">
+                    <LaidOver one={{ name: one.name, of: a }} other={{ name: other.name, of: b }} side={ladder.side} />
+                </div>
+            ) : (
+                <>
+                    <DrawnPoints name={one.name} of={a} side={ladder.side} />
+                    <DrawnPoints name={other.name} of={b} side={ladder.side} />
+                </>
+            )}
             <div className="col-span-2 sm:col-span-1">
-                {sameSide ? (
+                {whyNone === null ? (
                     <Differences one={one} other={other} moment={moment} ladder={ladder} />
                 ) : (
-                    <p className="text-soft">
-                        Filmed from different sides: no difference is told, only the two pictures.
-                    </p>
+                    <p className="text-soft">{whyNone}</p>
                 )}
             </div>
         </div>
     );
 }
 
-function drawable({ clip, rep }: Shown, moment: string): Drawable | null {
+function drawable({ clip, rep }: Shown, moment: string, mirror: boolean): Drawable | null {
     const mark = rep.marks.find((each) => each.moment === moment);
     if (!mark) return null;
     const points = Object.fromEntries(
         Object.entries(mark.points).map(([name, [x = 0, y = 0]]) => [name, [x, y] as const]),
     );
-    return { points, target: clip.target };
+    return mirror
+        ? { points: mirrored(points), target: clip.target === 'left' ? 'right' : 'left' }
+        : { points, target: clip.target };
 }
 
 function Differences({ one, other, moment, ladder }: { one: Shown; other: Shown; moment: string; ladder: FilmLadder }) {

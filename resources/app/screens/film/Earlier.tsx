@@ -1,16 +1,11 @@
-import { useState } from 'react';
 import type { Film } from '../../api/client';
 import { dayName } from '../../api/words';
 import { useMe } from '../../parts/Frame';
-import { Labelled, Options } from '../../parts/Labelled';
-import { Compared } from './Compared';
 import type { FilmCheckpoint, FilmLadder } from './marks';
 import { OverTime } from './OverTime';
 import { Reviews } from './Reviews';
-
-export type Clip = Film['clips'][number];
-export type ClipRep = Clip['reps'][number];
-export type Shown = { key: string; name: string; clip: Clip; rep: ClipRep };
+import { type Clip, type ClipRep, shownOf } from './shown';
+import { TwoOf } from './TwoOf';
 
 const LOOKS = { right: '✓ within', wrong: '✕ outside', uncertain: '~ cannot say' } as const;
 
@@ -29,14 +24,7 @@ export function Earlier({
     onWithdrawReview: (id: string) => void;
 }) {
     const clips = film.clips.filter((clip) => clip.ladder === ladder.id);
-    const shown: Shown[] = clips.flatMap((clip) =>
-        clip.reps.map((rep) => ({
-            key: `${clip.id} ${rep.rep}`,
-            name: `${dayName(clip.filmed_on)}, repetition ${rep.rep}`,
-            clip,
-            rep,
-        })),
-    );
+    const shown = shownOf(film, ladder.id);
     if (shown.length === 0)
         return (
             <p className="border-t-2 border-ink py-4 text-soft">
@@ -54,7 +42,7 @@ export function Earlier({
                     ))}
                 </div>
             </section>
-            <TwoOf shown={shown} ladder={ladder} />
+            <TwoOf film={film} shown={shown} ladder={ladder} />
             {film.may_film && (
                 <Reviews film={film} ladder={ladder} shown={shown} onSent={onSent} onWithdraw={onWithdrawReview} />
             )}
@@ -72,40 +60,6 @@ export function Earlier({
                 ))}
             </section>
         </>
-    );
-}
-
-function TwoOf({ shown, ladder }: { shown: Shown[]; ladder: FilmLadder }) {
-    const [first, setFirst] = useState(shown.at(-1)?.key ?? '');
-    const [second, setSecond] = useState(shown[0]?.key ?? '');
-    const marked = ladder.moments.find(({ id }) => shown[0]?.rep.marks.some((mark) => mark.moment === id));
-    const [moment, setMoment] = useState((marked ?? ladder.moments[0])?.id ?? '');
-    const of = (key: string): Shown | undefined => shown.find((each) => each.key === key);
-    const [a, b] = [of(first), of(second)];
-    if (shown.length < 2) return null;
-    const choices = shown.map((each) => [each.key, each.name] as const);
-    return (
-        <section aria-label="Two beside each other" className="pt-5">
-            <h2 className="text-lg">Two beside each other</h2>
-            <div className="flex flex-wrap gap-3 pb-2">
-                <Labelled label="One" tight>
-                    <select className="field" value={first} onChange={(event) => setFirst(event.target.value)}>
-                        <Options of={choices} />
-                    </select>
-                </Labelled>
-                <Labelled label="The other" tight>
-                    <select className="field" value={second} onChange={(event) => setSecond(event.target.value)}>
-                        <Options of={choices} />
-                    </select>
-                </Labelled>
-                <Labelled label="At" tight>
-                    <select className="field" value={moment} onChange={(event) => setMoment(event.target.value)}>
-                        <Options of={ladder.moments} />
-                    </select>
-                </Labelled>
-            </div>
-            {a && b && <Compared one={a} other={b} moment={moment} ladder={ladder} />}
-        </section>
     );
 }
 

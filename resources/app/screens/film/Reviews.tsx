@@ -7,7 +7,7 @@ import { useMe } from '../../parts/Frame';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { LinkShown } from '../../parts/LinkShown';
 import { Notice } from '../../parts/Notice';
-import type { Shown } from './Earlier';
+import type { Shown } from './shown';
 import type { FilmLadder } from './marks';
 
 type Review = Body<'POST', `/api/athletes/${string}/film/reviews`>;
