@@ -19,6 +19,9 @@ export default defineConfig({
             executablePath: '/usr/bin/chromium-headless-shell',
             args: [
                 '--no-sandbox',
+                // A camera that shows a test picture, and a yes to it: without, this browser knows no camera at all.
+                '--use-fake-device-for-media-stream',
+                '--use-fake-ui-for-media-stream',
                 '--disable-gpu',
                 '--disable-quic',
                 '--no-first-run',

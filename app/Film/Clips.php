@@ -64,7 +64,8 @@ final class Clips
             ]);
             FilmPictures::keep($athlete, $given['id'], $given['pictures'], $given['marks'], $by->workspace->today());
             $row = DB::table('clips')->where('id', $given['id'])->first() ?? throw new \LogicException('It was just kept.');
-            $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
+            $longest = MeasuredClip::longest(self::of($athlete->id));
+            $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill), $longest);
             $this->evidence->add($athlete, $clip, $rung, $given['counted'], $by);
         });
     }

@@ -24,6 +24,7 @@ use App\People\User;
 use App\Wording\FilmWording;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
+use Augendo\Core\Frames\Foreshortening;
 use Augendo\Core\Frames\FrameFigure;
 use Augendo\Core\Frames\Landmarks;
 use Augendo\Core\Frames\MeasureBand;
@@ -55,6 +56,8 @@ final class FilmScreen
         }
         $missing = FilmConsents::missing($athlete, $today);
         $pictures = FilmPictures::of($athlete->id);
+        $clips = Clips::of($athlete->id);
+        $longest = MeasuredClip::longest($clips);
 
         return new FilmView(
             athlete: Cards::athlete($athlete, $today),
@@ -66,14 +69,16 @@ final class FilmScreen
             ladders: array_map(
                 fn (array $of): FilmLadderView => self::ladder($of[0], $of[1], $athlete, $today), array_values($ladders),
             ),
-            clips: Clips::of($athlete->id)
+            clips: $clips
                 ->filter(fn (\stdClass $row): bool => isset($ladders[$row->ladder]))
-                ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete, $pictures))
+                ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete, $pictures, $longest))
                 ->values()
                 ->all(),
             reviews: FilmReviews::of($athlete->id)->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row))->values()->all(),
             may_keep_pictures: $missing === [] && FilmConsents::mayKeepPictures($athlete, $today),
             asked_clip: AskedClips::view($athlete, $today),
+            longest_limbs: (object) $longest,
+            turned_from_deg: Foreshortening::TOLD_FROM_DEG,
             landmarks: Landmarks::names(),
             hand_spread_share: FrameFigure::HAND_SPREAD_SHARE,
             model_spread_share: FrameFigure::MODEL_SPREAD_SHARE,
@@ -166,10 +171,13 @@ final class FilmScreen
         );
     }
 
-    /** @param  Collection<string, \stdClass>  $pictures  see FilmPictures */
-    private static function clip(\stdClass $row, Ladder $ladder, Athlete $athlete, Collection $pictures): ClipView
+    /**
+     * @param  Collection<string, \stdClass>  $pictures  see FilmPictures
+     * @param  array<string, float>  $longest  of the athlete's limbs
+     */
+    private static function clip(\stdClass $row, Ladder $ladder, Athlete $athlete, Collection $pictures, array $longest): ClipView
     {
-        $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill));
+        $clip = MeasuredClip::of($row, $athlete->sideFor($ladder->skill), $longest);
         $rung = $ladder->rung($row->rung);
 
         return new ClipView(
@@ -231,6 +239,7 @@ final class FilmScreen
             value: $judged->value,
             spread: $judged->spread,
             look: $judged->look->value,
+            turned: $judged->turnedDeg === null ? null : FilmWording::turned($judged->turnedDeg),
             said: $clip->saidOf($rep, $checkpoint->id),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Film;
 
+use Augendo\Core\Frames\Foreshortening;
 use Augendo\Core\Frames\Judged;
 use Augendo\Core\Frames\Landmarks;
 use Augendo\Core\Frames\Line;
@@ -25,6 +26,7 @@ final readonly class MeasuredClip
     /**
      * @param  list<Mark>  $marks
      * @param  array<string, mixed>  $setting
+     * @param  array<string, float>  $longest  of the athlete's limbs
      * @param  list<array{rep: int, checkpoint: string, verdict: string}>  $seen
      */
     private function __construct(
@@ -33,13 +35,36 @@ final readonly class MeasuredClip
         public array $seen,
         private array $setting,
         private Handedness $throwing,
+        private array $longest,
     ) {}
 
-    public static function of(\stdClass $row, Handedness $throwing): self
+    /** @param  array<string, float>  $longest  of the athlete's limbs, see longest() */
+    public static function of(\stdClass $row, Handedness $throwing, array $longest = []): self
     {
         return new self(
-            $row, json_decode($row->marks, true), json_decode($row->seen, true), json_decode($row->setting, true), $throwing,
+            row: $row,
+            marks: json_decode($row->marks, true),
+            seen: json_decode($row->seen, true),
+            setting: json_decode($row->setting, true),
+            throwing: $throwing,
+            longest: $longest,
         );
+    }
+
+    /**
+     * @param  iterable<\stdClass>  $rows  clips of one athlete
+     * @return array<string, float> the longest each limb looked in any of them, in trunks
+     */
+    public static function longest(iterable $rows): array
+    {
+        $all = [];
+        foreach ($rows as $row) {
+            foreach (json_decode($row->marks, true) as $mark) {
+                $all[] = self::landmarks($mark);
+            }
+        }
+
+        return Foreshortening::longest($all);
     }
 
     /** Where in the picture the target lies. */
@@ -70,12 +95,18 @@ final readonly class MeasuredClip
     }
 
     /** @param  Mark  $mark */
+    private static function landmarks(array $mark): Landmarks
+    {
+        return new Landmarks(array_map(fn (array $at): Point => new Point($at[0], $at[1]), $mark['points']));
+    }
+
+    /** @param  Mark  $mark */
     private function picture(array $mark): Picture
     {
         $line = fn (?array $ends): ?Line => $ends === null ? null : new Line(new Point(...$ends[0]), new Point(...$ends[1]));
 
         return new Picture(
-            new Landmarks(array_map(fn (array $at): Point => new Point($at[0], $at[1]), $mark['points'])),
+            self::landmarks($mark),
             throwingSide: $this->throwing,
             target: $this->target(),
             plumb: $line($this->setting['plumb']),
@@ -101,7 +132,7 @@ final readonly class MeasuredClip
 
         return $mark === null || $checkpoint->measure === null
             ? null
-            : Judged::of($checkpoint->measure, $this->picture($mark), self::spread($mark));
+            : Judged::of($checkpoint->measure, $this->picture($mark), self::spread($mark), $this->longest);
     }
 
     /** @return 'right'|'wrong'|null what somebody who looked said */

@@ -43,6 +43,11 @@ final class FilmWording
         return "{$by} ({$who}), ".Wording::day($on)."{$to}, {$how}.{$gone}";
     }
 
+    public static function turned(float $degrees): string
+    {
+        return 'turned out of the picture by about '.(int) (5 * round($degrees / 5)).'°: reads wrong';
+    }
+
     public static function pictureGone(Day $on): string
     {
         return 'Picture withdrawn on '.Wording::day($on).'.';

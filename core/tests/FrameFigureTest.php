@@ -7,7 +7,9 @@ namespace Augendo\Core\Tests;
 use Augendo\Core\Frames\ClipRule;
 use Augendo\Core\Frames\FigureChange;
 use Augendo\Core\Frames\FilmConsent;
+use Augendo\Core\Frames\Foreshortening;
 use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Frames\Judged;
 use Augendo\Core\Frames\Landmarks;
 use Augendo\Core\Frames\Line;
 use Augendo\Core\Frames\Look;
@@ -71,8 +73,10 @@ final class FrameFigureTest extends TestCase
                 new Landmarks($points), $throwing, $target, plumb: $line($setting['plumb']), runway: $line($setting['runway']),
             );
             $spread = array_map(fn (): float => $draw(0.5, 6), $points);
-            $figures = [];
+            $longest = ['upper_arm' => $draw(0.4, 1.2), 'forearm' => $draw(0.4, 1.2), 'thigh' => $draw(0.6, 1.4)];
+            $figures = $turned = [];
             foreach (FrameFigure::cases() as $figure) {
+                $turned[$figure->value] = Foreshortening::degrees($figure, $picture, $longest);
                 $value = $figure->of($picture);
                 $figures[$figure->value] = $value === null ? null : [$value, $figure->spread($picture, $spread)];
             }
@@ -82,6 +86,7 @@ final class FrameFigureTest extends TestCase
                     fn (Point $at, float $px): array => [$at->x, $at->y, $px], $points, $spread,
                 )),
                 'figures' => $figures,
+                'lengths' => (object) Foreshortening::lengths($picture->landmarks), 'longest' => $longest, 'turned' => $turned,
             ];
         }
         $bands = [];
@@ -105,6 +110,28 @@ final class FrameFigureTest extends TestCase
             file_put_contents(self::EXAMPLES, $said);
         }
         $this->assertJsonStringEqualsJsonFile(self::EXAMPLES, $said);
+    }
+
+    /** A forearm of known length turned towards the camera looks as long as its cosine. */
+    public function test_a_limb_that_is_turned_out_of_the_picture_is_told_and_says_nothing_of_the_band(): void
+    {
+        $at = fn (float $turned): Picture => new Picture(new Landmarks([
+            'left_shoulder' => new Point(580, 300), 'right_shoulder' => new Point(620, 300),
+            'left_hip' => new Point(580, 500), 'right_hip' => new Point(620, 500),
+            'right_elbow' => new Point(740, 300), 'right_wrist' => new Point(740 + 110 * cos(deg2rad($turned)), 300),
+        ]), Handedness::Right, Handedness::Right);
+        $longest = Foreshortening::longest([$at(0)->landmarks, $at(50)->landmarks]);
+        $this->assertEqualsWithDelta(['upper_arm' => 0.6, 'forearm' => 0.55], $longest, 1e-12);
+        $band = new MeasureBand('contact', FrameFigure::ThrowingElbow, 150.0, null);
+        $spread = array_fill_keys(Landmarks::names(), 0.5);
+        foreach ([0.0, 29.0, 31.0, 60.0] as $turned) {
+            $this->assertEqualsWithDelta($turned, Foreshortening::degrees(FrameFigure::ThrowingElbow, $at($turned), $longest), 1e-5);
+            $judged = Judged::of($band, $at($turned), $spread, $longest);
+            $this->assertSame($turned > 30.0, $judged?->look === Look::Uncertain, "{$turned}");
+            $this->assertSame($turned > 30.0, $judged?->turnedDeg !== null);
+        }
+        $this->assertSame(Look::Right, Judged::of($band, $at(60), $spread)?->look, 'nothing is known to hold it against');
+        $this->assertNull(Foreshortening::degrees(FrameFigure::TrunkTilt, $at(60), $longest), 'made of no limb');
     }
 
     public function test_the_spread_is_that_of_points_put_many_times(): void

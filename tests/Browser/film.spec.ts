@@ -43,10 +43,18 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await open.setInputFiles({ name: 'empty.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(0) });
     await expect(page.getByText('This file is empty.', { exact: false })).toBeVisible();
 
-    // There is none here: the page says so, and the way on.
-    await page.getByRole('button', { name: 'Film now' }).click();
-    await expect(page.getByText(/^(No camera answered|The camera was refused)/)).toBeVisible();
-    await page.getByRole('button', { name: 'Close the camera' }).click();
+    // It is refused, or there is none: the page says so, and the way on.
+    for (const [name, says] of [
+        ['NotAllowedError', 'The camera was refused.'],
+        ['NotFoundError', 'No camera answered.'],
+    ] as const) {
+        await page.evaluate((no) => {
+            navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', no));
+        }, name);
+        await page.getByRole('button', { name: 'Film now' }).click();
+        await expect(page.getByText(says, { exact: false })).toBeVisible();
+        await page.getByRole('button', { name: 'Close the camera' }).click();
+    }
 
     const serve = { name: 'serve.webm', mimeType: 'video/webm', buffer: film };
     await open.setInputFiles(serve);
@@ -208,4 +216,27 @@ test('one moment, one measure: no more than twelve touches from the open page', 
     await hasNoAxeFindings(page);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: /proposed, picture/ })).toHaveCount(0);
+});
+
+test('the camera is shown late, and a clip of it is opened at once', async ({ page }) => {
+    await signIn(page);
+    await row(page, 'Yuna Petrovic').getByRole('link', { name: 'Yuna Petrovic' }).click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await page.getByRole('button', { name: 'Late mirror' }).click();
+    await page.getByLabel('How late').selectOption('5');
+    await expect(page.getByText('5 s late')).toBeVisible();
+    const late = page.getByRole('img', { name: 'The camera, 5 seconds late' });
+    const isLit = (): Promise<boolean> =>
+        late.evaluate((canvas: HTMLCanvasElement) => {
+            const { data } = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height) ?? { data: [] };
+            return [...data].some((value, i) => i % 4 !== 3 && value > 0);
+        });
+    await expect.poll(isLit).toBe(true);
+    await hasNoAxeFindings(page);
+    await page.getByRole('button', { name: 'Close the camera' }).click();
+    await page.getByRole('button', { name: 'Film now' }).click();
+    await page.getByRole('button', { name: 'Start, 60 seconds at most' }).click();
+    await page.waitForTimeout(1500);
+    await page.getByRole('button', { name: 'Stop and look' }).click();
+    await expect(page.getByText(/^picture 1 of \d+$/)).toBeVisible();
 });

@@ -4,10 +4,12 @@ import {
     changeBetween,
     figureOf,
     judge,
+    limbLengths,
     type Points,
     type Setting,
     type Side,
     spreadOf,
+    turnedBy,
 } from '../../resources/app/rules/frame';
 
 type Example = {
@@ -15,6 +17,9 @@ type Example = {
     setting: Setting;
     points: Record<string, [number, number, number]>;
     figures: Record<string, [number, number] | null>;
+    lengths: Record<string, number>;
+    longest: Record<string, number>;
+    turned: Record<string, number | null>;
 };
 type Band = { low: number | null; high: number | null; value: number; spread: number; look: string };
 
@@ -48,6 +53,28 @@ describe('a picture measures on the device as in the core', () => {
             }
         },
     );
+
+    test('and how far a limb is turned out of the picture', () => {
+        let told = 0;
+        for (const { throwing, points: at, lengths, longest, turned } of said.frames) {
+            const points = Object.fromEntries(Object.entries(at).map(([name, [x, y]]) => [name, [x, y]])) as Points;
+            expect(Object.keys(limbLengths(points))).toEqual(Object.keys(lengths));
+            for (const [limb, length] of Object.entries(limbLengths(points)))
+                expect(length, limb).toBeCloseTo(lengths[limb] ?? NaN, 9);
+            for (const [joint, joints] of Object.entries({
+                elbow: ['shoulder', 'elbow', 'wrist'],
+                knee: ['hip', 'knee', 'ankle'],
+            })) {
+                const needs = joints.map((each) => `${throwing}_${each}`);
+                const expected = turned[`throwing_${joint}`] ?? null;
+                const value = turnedBy(needs, points, longest);
+                if (expected === null) expect(value).toBeNull();
+                else expect(value).toBeCloseTo(expected, 6);
+                told += expected === null ? 0 : 1;
+            }
+        }
+        expect(told).toBeGreaterThan(10);
+    });
 
     test('and what a band makes of a figure is the same', () => {
         for (const each of said.bands)

@@ -17,6 +17,8 @@ final readonly class FilmFigureView
         public float $spread,
         /** @var 'right'|'wrong'|'uncertain' what the measure says */
         public string $look,
+        /** that it is turned out of the picture, in words; null: it is not, or nobody knows */
+        public ?string $turned,
         /** @var 'right'|'wrong'|null what somebody who looked said */
         public ?string $said,
     ) {}

@@ -30,6 +30,10 @@ final readonly class FilmView
         /** whether single pictures may be saved */
         public bool $may_keep_pictures,
         public ?AskedClipView $asked_clip,
+        /** @var array<string, float>|\stdClass the longest each limb looked, in lengths of the trunk */
+        public array|\stdClass $longest_limbs,
+        /** from how many degrees on it is told that a limb is turned out of the picture */
+        public float $turned_from_deg,
         /** @var list<string> every point that can be put on a picture */
         public array $landmarks,
         /** standard deviation of a point put by hand, as a share of the picture’s longer side */

@@ -154,6 +154,46 @@ export function spreadOf(
     return Math.sqrt(variance);
 }
 
+const LIMB_JOINTS: Record<string, readonly [string, string]> = {
+    upper_arm: ['shoulder', 'elbow'],
+    forearm: ['elbow', 'wrist'],
+    thigh: ['hip', 'knee'],
+    shank: ['knee', 'ankle'],
+};
+const SIDES = ['left', 'right'] as const;
+
+function limbOf(points: Points, side: Side, [one, other]: readonly [string, string]): number | null {
+    const [a, b] = [points[`${side}_${one}`], points[`${side}_${other}`]];
+    return a && b ? inTrunks(points, length(from(b, a))) : null;
+}
+
+/** How long each limb looks, in lengths of the trunk; of left and right the longer one, for they are as long. */
+export const limbLengths = (points: Points): Record<string, number> =>
+    Object.fromEntries(
+        Object.entries(LIMB_JOINTS).flatMap(([limb, joints]) => {
+            const seen = SIDES.flatMap((side) => limbOf(points, side, joints) ?? []);
+            return seen.length === 0 ? [] : [[limb, Math.max(...seen)]];
+        }),
+    );
+
+/**
+ * By about how many degrees a limb that a figure is made of is turned out of the picture; the core's `Foreshortening`.
+ *
+ * @param needs landmarks the figure is made of
+ * @param longest how long each limb ever looked, in trunks
+ */
+export function turnedBy(needs: readonly string[], points: Points, longest: Record<string, number>): number | null {
+    const turned = Object.entries(LIMB_JOINTS).flatMap(([limb, joints]) =>
+        SIDES.flatMap((side) => {
+            const isOfIt = joints.every((joint) => needs.includes(`${side}_${joint}`));
+            const seen = isOfIt ? limbOf(points, side, joints) : null;
+            const most = longest[limb];
+            return seen === null || most === undefined ? [] : [Math.acos(Math.min(1, seen / most)) * DEGREES];
+        }),
+    );
+    return turned.length === 0 ? null : Math.max(...turned);
+}
+
 /** What a measure says of a checkpoint. */
 export function judge(band: { low: number | null; high: number | null }, value: number, spread: number): Look {
     const within = Math.min(value - (band.low ?? -Infinity), (band.high ?? Infinity) - value);

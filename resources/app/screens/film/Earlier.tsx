@@ -167,6 +167,7 @@ function Cell({ figure }: { figure: ClipRep['figures'][number] | undefined }) {
     return (
         <>
             {figure.text} <span className="text-soft">{LOOKS[figure.look]}</span>
+            {figure.turned && <span className="block text-soft">{figure.turned}</span>}
             {figure.said && <span className="block">looked at: {figure.said}</span>}
         </>
     );

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { n } from '../../api/words';
-import { figureOf, judge, type Look, type Picture, spreadOf, SURE_SD } from '../../rules/frame';
+import { figureOf, judge, type Look, type Picture, spreadOf, SURE_SD, turnedBy } from '../../rules/frame';
 import {
     asksAt,
     type FilmCheckpoint,
@@ -18,12 +18,19 @@ const LOOKS: Record<Look, string> = {
     uncertain: 'too near the edge to say',
 };
 
+/** How long the athlete’s limbs ever looked, in trunks, and from how many degrees on one is told as turned. */
+export type Limbs = { longest: Record<string, number>; turnedFromDeg: number };
+
+const toldOf = ({ turnedFromDeg }: Limbs, turned: number | null): number | null =>
+    turned !== null && turned >= turnedFromDeg ? turned : null;
+
 /** What the points of this moment say of each checkpoint, and what somebody who looks says. */
 export function Measures({
     ladder,
     mark,
     picture,
     spreads,
+    limbs,
     seen,
     onSay,
 }: {
@@ -31,6 +38,7 @@ export function Measures({
     mark: Mark;
     picture: Picture;
     spreads: Spreads;
+    limbs: Limbs;
     seen: Seen[];
     onSay: (checkpoint: string, verdict: Seen['verdict']) => void;
 }) {
@@ -53,7 +61,13 @@ export function Measures({
                             : `${measure.name}: ${measure.needs.length} points ask for it.`}
                     </p>
                 ) : (
-                    <Measured checkpoint={checkpoint} measure={measure} value={value} spread={spread} />
+                    <Measured
+                        checkpoint={checkpoint}
+                        measure={measure}
+                        value={value}
+                        spread={spread}
+                        turned={toldOf(limbs, turnedBy(measure.needs, mark.points, limbs.longest))}
+                    />
                 )}
                 <div className="mt-1 grid grid-cols-2 gap-1.5">
                     {(['right', 'wrong'] as const).map((each) => (
@@ -78,21 +92,30 @@ function Measured({
     measure,
     value,
     spread,
+    turned,
 }: {
     checkpoint: FilmCheckpoint;
     measure: FilmMeasure;
     value: number;
     spread: number;
+    turned: number | null;
 }) {
     const look = judge(measure, value, spread);
     return (
         <>
             <p>
                 {measure.name}: <strong className="figure text-lg">{withUnit(measure, value)}</strong>{' '}
-                <span className="text-soft">± {withUnit(measure, SURE_SD * spread)}</span>, {LOOKS[look]}
+                <span className="text-soft">± {withUnit(measure, SURE_SD * spread)}</span>
+                {turned === null && `, ${LOOKS[look]}`}
             </p>
+            {turned !== null && (
+                <p className="border-l-4 border-tape pl-2 text-sm">
+                    Turned out of the picture by about {5 * Math.round(turned / 5)}°, as its length says: it reads
+                    wrong, and says nothing.
+                </p>
+            )}
             <Band measure={measure} value={value} spread={spread} />
-            {checkpoint.safety && look === 'right' && (
+            {checkpoint.safety && look === 'right' && turned === null && (
                 <p className="text-sm text-soft">A fault here can hurt: no measure rules it out. Look yourself.</p>
             )}
         </>

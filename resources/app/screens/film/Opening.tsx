@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Side } from '../../rules/frame';
+import { openCamera } from './camera';
 import { drawnClip } from './drawn';
+import { LateMirror } from './LateMirror';
 import { NotShown } from './source';
 import { type OpenClip, openFile } from './useClip';
 
@@ -16,7 +18,7 @@ export function Opening({
     side: Side;
     onOpen: (make: () => Promise<OpenClip>) => void;
 }) {
-    const [filming, setFilming] = useState(false);
+    const [camera, setCamera] = useState<'film' | 'mirror' | null>(null);
     const opened = (file: File): void => onOpen(() => openFile(file));
     return (
         <section aria-label="Open a clip" className="grid gap-2 py-3">
@@ -37,8 +39,11 @@ export function Opening({
                         }}
                     />
                 </label>
-                <button type="button" className="btn" disabled={!mayFilm || busy} onClick={() => setFilming(true)}>
+                <button type="button" className="btn" disabled={!mayFilm || busy} onClick={() => setCamera('film')}>
                     Film now
+                </button>
+                <button type="button" className="btn" disabled={!mayFilm || busy} onClick={() => setCamera('mirror')}>
+                    Late mirror
                 </button>
                 <button
                     type="button"
@@ -50,10 +55,11 @@ export function Opening({
                     Try it with a drawn figure
                 </button>
             </div>
-            {filming && mayFilm && (
+            {camera === 'mirror' && mayFilm && <LateMirror onClose={() => setCamera(null)} />}
+            {camera === 'film' && mayFilm && (
                 <Camera
                     onFilmed={(file) => {
-                        setFilming(false);
+                        setCamera(null);
                         if (file) opened(file);
                     }}
                 />
@@ -125,23 +131,4 @@ function Camera({ onFilmed }: { onFilmed: (file: File | null) => void }) {
             </div>
         </div>
     );
-}
-
-async function openCamera(): Promise<MediaStream> {
-    // Over plain http from another machine a browser has no camera at all.
-    const devices = navigator.mediaDevices as MediaDevices | undefined;
-    if (!devices?.getUserMedia)
-        throw new NotShown('The camera opens only at a safe address (https). Film with the phone, then open the clip.');
-    try {
-        return await devices.getUserMedia({
-            audio: false,
-            video: { facingMode: 'environment', frameRate: { ideal: 60 }, width: { ideal: 1280 } },
-        });
-    } catch (error) {
-        if (error instanceof DOMException && error.name === 'NotAllowedError')
-            throw new NotShown(
-                'The camera was refused. Allow it in the browser’s settings for this page, or open a clip.',
-            );
-        throw new NotShown('No camera answered. Another application may hold it; or open a clip.');
-    }
 }

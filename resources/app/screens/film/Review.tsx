@@ -2,9 +2,10 @@ import { useEffect, useState } from 'react';
 import type { Film } from '../../api/client';
 import { newId } from '../../offline/store';
 import { Labelled, Options } from '../../parts/Labelled';
-import type { Point } from '../../rules/frame';
+import { limbLengths, type Point } from '../../rules/frame';
 import {
     counted,
+    type Draft,
     type FilmLadder,
     type KeptClip,
     type Mark,
@@ -23,7 +24,7 @@ import type { Box } from './finder';
 import { savedPicture } from './cutOut';
 import { FindMoments } from './FindMoments';
 import { FindPoints } from './FindPoints';
-import { Measures } from './Measures';
+import { type Limbs, Measures } from './Measures';
 import { Moments, PointChooser } from './Moments';
 import { type Drawing, DRAWINGS, Setup, withLine } from './Setup';
 import { Stage } from './Stage';
@@ -74,6 +75,7 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
         setWish,
         asked: line ? DRAWINGS[line.name][line.from ? 'to' : 'from'] : point && landmark(point),
         box,
+        limbs: limbsOf(film, draft),
         spreads: { handPx: film.hand_spread_share * longest, modelPx: film.model_spread_share * longest },
         choose: (id: string): void => {
             setMoment(id);
@@ -86,6 +88,15 @@ function useReview(film: Film, ladder: FilmLadder, clip: OpenClip) {
             setWish(null);
         },
     };
+}
+
+/** The longest of what was saved, and of what is marked on this clip. */
+function limbsOf(film: Film, { marks }: Draft): Limbs {
+    const longest: Record<string, number> = { ...film.longest_limbs };
+    for (const { points } of marks)
+        for (const [limb, length] of Object.entries(limbLengths(points)))
+            longest[limb] = Math.max(longest[limb] ?? 0, length);
+    return { longest, turnedFromDeg: film.turned_from_deg };
 }
 
 type Line = { name: Drawing; from: Point | null };
@@ -230,6 +241,7 @@ function Says({
                     mark={mark}
                     picture={{ points: mark.points, throwing: ladder.side, setting: draft.setting }}
                     spreads={review.spreads}
+                    limbs={review.limbs}
                     seen={draft.seen}
                     onSay={(checkpoint, verdict) => change((now) => said(now, rep, checkpoint, verdict))}
                 />
