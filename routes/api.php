@@ -43,6 +43,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('film-clips/{clip}', 'filmClip')->whereUuid('clip');
     Route::get('film-review', 'filmReview');
     Route::post('film-review/opened', 'filmReviewOpened');
+    Route::post('film-review/looks', 'filmReviewLooks');
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });

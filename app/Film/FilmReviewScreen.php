@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Film;
 
 use App\Athletes\Athlete;
+use App\Film\Answers\FilmReviewLookView;
 use App\Film\Answers\FilmReviewPointView;
 use App\Film\Answers\FilmReviewView;
 use App\People\User;
@@ -28,6 +29,8 @@ final class FilmReviewScreen
         // Taken back, nothing of anybody is drawn any more; the words stay.
         $drawn = FilmConsents::missing($athlete, $athlete->workspace()->firstOrFail()->today()) === [];
 
+        $agreement = OwnLooks::agreement($review, $athlete);
+
         return new FilmReviewView(
             given_name: $athlete->given_name,
             made_on: substr($review->made_on, 0, 10),
@@ -40,16 +43,65 @@ final class FilmReviewScreen
                 json_decode($review->points, true),
             ))),
             next_time: $review->next_time,
+            looks: $rung === null || ! $drawn ? [] : self::looks($review, $ladder, $rung, $athlete),
+            agreement: $agreement === null ? null : FilmWording::agreement($agreement['agreed'], $agreement['of']),
         );
     }
 
-    /**
-     * @param  array{clip_id: string, rep: int, moment: string, fault: string}  $point
-     * @return string|null the saved picture as base64
-     */
-    private static function jpeg(Athlete $athlete, array $point): ?string
+    /** @return list<FilmReviewLookView> */
+    private static function looks(\stdClass $review, Ladder $ladder, Rung $rung, Athlete $athlete): array
     {
-        $row = FilmPictures::of($athlete->id)->get(FilmPictures::key($point['clip_id'], $point['rep'], $point['moment']));
+        $own = [];
+        foreach (OwnLooks::of($review) as $look) {
+            $own[OwnLooks::key($look)] = $look['verdict'];
+        }
+        $views = [];
+        foreach (OwnLooks::ofCoach($review, $athlete) as $look) {
+            $view = self::look($look, $own[OwnLooks::key($look)] ?? null, $ladder, $rung, $athlete);
+            $views = $view === null ? $views : [...$views, $view];
+        }
+
+        return $views;
+    }
+
+    /**
+     * @param  array{clip_id: string, rep: int, checkpoint: string, verdict: 'right'|'wrong'}  $look  the coach's
+     * @param  'right'|'wrong'|null  $own
+     */
+    private static function look(array $look, ?string $own, Ladder $ladder, Rung $rung, Athlete $athlete): ?FilmReviewLookView
+    {
+        $checkpoint = array_column($rung->checkpoints, null, 'id')[$look['checkpoint']] ?? null;
+        if (! $checkpoint instanceof Checkpoint || $checkpoint->measure === null) {
+            return null;
+        }
+        $side = $athlete->sideFor($ladder->skill);
+        $moment = $checkpoint->measure->moment;
+        $row = DB::table('clips')->where('id', $look['clip_id'])->where('athlete_id', $athlete->id)->first();
+        $clip = $row === null ? null : MeasuredClip::of($row, $side);
+        $mark = $clip?->mark($look['rep'], $moment);
+        if ($clip === null || $mark === null) {
+            return null;
+        }
+
+        return new FilmReviewLookView(
+            clip_id: $look['clip_id'],
+            rep: $look['rep'],
+            checkpoint: $checkpoint->id,
+            name: $checkpoint->name,
+            good: ucfirst($side->mirror($checkpoint->good)),
+            moment: $side->mirror(array_column($ladder->moments, null, 'id')[$moment]->name ?? $moment),
+            points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points']),
+            jpeg: self::jpeg($athlete, $look['clip_id'], $look['rep'], $moment),
+            target: $clip->target()->value,
+            own: $own,
+            coach: $own === null ? null : $look['verdict'],
+        );
+    }
+
+    /** @return string|null the saved picture as base64 */
+    private static function jpeg(Athlete $athlete, string $clip, int $rep, string $moment): ?string
+    {
+        $row = FilmPictures::of($athlete->id)->get(FilmPictures::key($clip, $rep, $moment));
         $bytes = $row === null || $row->gone_on !== null ? null : FilmFiles::picture($row->id);
 
         return $bytes === null ? null : base64_encode($bytes);
@@ -79,7 +131,7 @@ final class FilmReviewScreen
             dose: $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
             moment: $side->mirror($moments[$point['moment']]->name ?? $point['moment']),
             points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
-            jpeg: $mark === null ? null : self::jpeg($athlete, $point),
+            jpeg: $mark === null ? null : self::jpeg($athlete, $point['clip_id'], $point['rep'], $point['moment']),
             target: ($clip?->target() ?? Handedness::Right)->value,
         );
     }

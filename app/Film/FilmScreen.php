@@ -74,7 +74,10 @@ final class FilmScreen
                 ->map(fn (\stdClass $row): ClipView => self::clip($row, $ladders[$row->ladder][0], $athlete, $pictures, $longest))
                 ->values()
                 ->all(),
-            reviews: FilmReviews::of($athlete->id)->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row))->values()->all(),
+            reviews: FilmReviews::of($athlete->id)
+                ->map(fn (\stdClass $row): FilmReviewSentView => $this->review($row, $athlete))
+                ->values()
+                ->all(),
             may_keep_pictures: $missing === [] && FilmConsents::mayKeepPictures($athlete, $today),
             asked_clip: AskedClips::view($athlete, $today),
             longest_limbs: (object) $longest,
@@ -104,7 +107,7 @@ final class FilmScreen
         );
     }
 
-    private function review(\stdClass $row): FilmReviewSentView
+    private function review(\stdClass $row, Athlete $athlete): FilmReviewSentView
     {
         $rung = $this->library->ladder($row->ladder, (int) $row->ladder_version)->rung($row->rung);
         $faults = array_column(json_decode($row->points, true), 'fault');
@@ -116,6 +119,7 @@ final class FilmScreen
             whom: $link->label ?? '',
             until: $link === null ? null : Day::of($link->expires_at->toDateString()),
             opened: (int) $row->opened,
+            agreement: OwnLooks::agreement($row, $athlete),
         ));
     }
 

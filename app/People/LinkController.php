@@ -9,9 +9,11 @@ use App\Film\AskedClips;
 use App\Film\FilmConsents;
 use App\Film\FilmReviews;
 use App\Film\FilmReviewScreen;
+use App\Film\OwnLooks;
 use App\Film\Requests\FilmClipPartRequest;
 use App\Film\Requests\FilmClipRequest;
 use App\Film\Requests\LinkedFilmRequest;
+use App\Film\Requests\OwnLooksRequest;
 use App\Health\Answers\CheckInPageView;
 use App\Health\CheckInScreen;
 use App\Health\HealthLog;
@@ -134,6 +136,18 @@ final class LinkController
         WordApart::refuseWithout($request, $link);
 
         return response()->json($screen->view($link->athlete()->firstOrFail(), FilmReviews::behind($link)));
+    }
+
+    /** What was seen by whoever holds the page, before the coach's word of it. */
+    #[Answers(FilmReviewView::class)]
+    public function filmReviewLooks(OwnLooksRequest $request, FilmReviewScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::FILM_REVIEW);
+        WordApart::refuseWithout($request, $link);
+        $athlete = $link->athlete()->firstOrFail();
+        OwnLooks::keep(FilmReviews::behind($link), $athlete, $request->looks());
+
+        return response()->json($screen->view($athlete, FilmReviews::behind($link)));
     }
 
     #[Answers(null)]

@@ -43,6 +43,14 @@ final class FilmWording
         return "{$by} ({$who}), ".Wording::day($on)."{$to}, {$how}.{$gone}";
     }
 
+    /** @param  int  $of  pictures both looked at */
+    public static function agreement(int $agreed, int $of): string
+    {
+        return $of === 1
+            ? ($agreed === 1 ? 'You two saw the same.' : 'You two saw it differently: talk about it.')
+            : "You two agree on {$agreed} of {$of}.";
+    }
+
     public static function turned(float $degrees): string
     {
         return 'turned out of the picture by about '.(int) (5 * round($degrees / 5)).'°: reads wrong';
@@ -91,8 +99,11 @@ final class FilmWording
         return Wording::day($day).', '.substr($rep->at->text, 11, 8).": {$verdict}".($rep->seen === null ? '' : ', looked at closely');
     }
 
-    /** @param  list<string>  $names  of the faults it wants mended */
-    public static function reviewSent(array $names, Day $on, string $whom, ?Day $until, int $opened): string
+    /**
+     * @param  list<string>  $names  of the faults it wants mended
+     * @param  array{agreed: int, of: int}|null  $agreement  with what was seen on the page
+     */
+    public static function reviewSent(array $names, Day $on, string $whom, ?Day $until, int $opened, ?array $agreement): string
     {
         return Wording::day($on).': '.implode(', ', $names)
             .($whom === '' ? '' : ", for {$whom}")
@@ -101,7 +112,8 @@ final class FilmWording
                 0 => '. Not opened yet.',
                 1 => '. Opened once.',
                 default => ". Opened {$opened} times.",
-            };
+            }
+            .($agreement === null ? '' : " Saw {$agreement['agreed']} of {$agreement['of']} as you did.");
     }
 
     public static function drillDose(DrillDose $dose): string

@@ -28,6 +28,8 @@ return new class extends Migration
             $table->date('gone_on')->nullable();
             $table->unique(['clip_id', 'rep', 'moment']);
         });
+        // What whoever holds the page saw before they read what the coach saw.
+        Schema::table('film_reviews', fn (Blueprint $table) => $table->json('own')->nullable());
         // One clip a coach asked for, sent in from the personal page.
         Schema::create('asked_clips', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -48,6 +50,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('asked_clips');
+        Schema::table('film_reviews', fn (Blueprint $table) => $table->dropColumn('own'));
         Schema::dropIfExists('film_pictures');
         Schema::table('film_consents', fn (Blueprint $table) => $table->dropColumn(['kind', 'pictures']));
     }

@@ -129,6 +129,11 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await theirs.getByLabel('The word').fill(word);
     await theirs.getByRole('button', { name: 'Open' }).click();
     await expect(theirs.getByRole('heading', { name: 'Mira, what to work on' })).toBeVisible();
+    // First with her own eyes; then what the coach saw, and how far they agree.
+    await hasNoAxeFindings(theirs);
+    await theirs.getByRole('group', { name: 'Contact' }).getByRole('button', { name: 'Right' }).click();
+    await theirs.getByRole('button', { name: 'What did the coach see?' }).click();
+    await expect(theirs.getByText('You two saw the same.')).toBeVisible();
     await expect(theirs.getByText(`Seen: ${mends.toLowerCase()}.`)).toBeVisible();
     await expect(theirs.getByText('From behind, at hip height')).toBeVisible();
     await expect(theirs.getByRole('img', { name: 'Contact' })).toBeVisible();

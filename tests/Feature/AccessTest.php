@@ -243,7 +243,7 @@ final class AccessTest extends TestCase
         'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
         'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
         'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}',
-        'GET api/link/film-review', 'POST api/link/film-review/opened',
+        'GET api/link/film-review', 'POST api/link/film-review/opened', 'POST api/link/film-review/looks',
         'GET api/link/entry', 'POST api/link/entry',
     ];
 

@@ -193,6 +193,34 @@ final class FilmPicturesTest extends TestCase
         $this->assertNull(FilmFiles::clip($asked));
     }
 
+    public function test_who_holds_the_page_looks_first_and_reads_how_far_the_coach_agrees(): void
+    {
+        $this->agreed(pictures: true);
+        $checkpoint = collect($this->ladder()['checkpoints'])->first(fn (array $of): bool => $of['measure'] !== null);
+        $clip = $this->clip([]);
+        $clip['marks'] = array_map(fn (int $rep): array => [
+            'rep' => $rep, 'moment' => $checkpoint['measure']['moment'], 'picture_no' => $rep, 'time_s' => $rep / 10,
+            'points' => ['ball' => [300.0, 90.0, 1.0]],
+        ], [1, 2]);
+        $said = fn (int $rep, string $verdict): array => ['rep' => $rep, 'checkpoint' => $checkpoint['id'], 'verdict' => $verdict];
+        $clip['seen'] = [$said(1, 'right'), $said(2, 'wrong')];
+        $this->postJson("{$this->film}/clips", $clip)->assertOk();
+        $page = $this->review($clip);
+        $looks = $this->getJson('/api/link/film-review', $page)->assertOk()->json('looks');
+        $this->assertSame([[1, null, null], [2, null, null]], array_map(
+            fn (array $look): array => [$look['rep'], $look['own'], $look['coach']], $looks,
+        ), 'the coach’s word is not told before');
+        $own = fn (int $rep, string $verdict): array => ['clip_id' => $clip['id'], ...$said($rep, $verdict)];
+        $say = fn (array $of, array $with) => $this->postJson('/api/link/film-review/looks', ['looks' => $of], $with);
+        $say([$own(1, 'right')], ['X-Link-Token' => $page['X-Link-Token']])->assertForbidden();
+        $first = $say([$own(1, 'right')], $page)->assertOk();
+        $this->assertSame(['right', null], [$first->json('looks.0.coach'), $first->json('looks.1.coach')]);
+        $both = $say([$own(1, 'wrong'), $own(2, 'right'), ['rep' => 9] + $own(2, 'right')], $page)->assertOk();
+        $this->assertSame('You two agree on 1 of 2.', $both->json('agreement'), 'the first answer stands');
+        $this->assertStringEndsWith('Saw 1 of 2 as you did.', $this->getJson($this->film)->json('reviews.0.sentence'));
+        $say([], $page)->assertStatus(422);
+    }
+
     private function agreed(bool $pictures, string $kind = 'measure'): void
     {
         foreach (['guardian', 'athlete'] as $role) {

@@ -20,5 +20,9 @@ final readonly class FilmReviewView
         public array $points,
         /** what to film next */
         public ?string $next_time,
+        /** @var list<FilmReviewLookView> to be looked at before the points are read */
+        public array $looks,
+        /** on how many both said the same, in words; null: nothing was said yet */
+        public ?string $agreement,
     ) {}
 }

@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type FilmReview, Problem } from '../../api/client';
 import { dayName } from '../../api/words';
-import { DrawnPoints } from '../../parts/DrawnPoints';
 import { typed } from '../../parts/forms';
 import { LabelledInput } from '../../parts/Labelled';
 import { Loading, Notice } from '../../parts/Notice';
+import { Both, OwnLooks } from './OwnLooks';
+import { Seen } from './Seen';
 
 type Point = FilmReview['points'][number];
 
@@ -43,7 +44,15 @@ export function FilmReviewScreen() {
                 <Loading what="the review" />
             </main>
         );
-    const { given_name, made_on, by, ladder_name, rung_name, points, side, next_time } = review.data;
+    return <Read review={review.data} ways={{ linkToken: token, linkWord: word }} />;
+}
+
+/** First what oneself sees, then what the coach saw, and what to do about it. */
+function Read({ review, ways }: { review: FilmReview; ways: { linkToken: string; linkWord: string } }) {
+    const [shown, setShown] = useState(review);
+    const [skipped, setSkipped] = useState(false);
+    const { given_name, made_on, by, ladder_name, rung_name, points, side, next_time, looks, agreement } = shown;
+    const isAsked = !skipped && looks.some(({ own }) => own === null);
     return (
         <main className="mx-auto max-w-md px-4 pb-10">
             <header className="border-b-2 border-ink py-3">
@@ -55,23 +64,36 @@ export function FilmReviewScreen() {
                     {by}, {dayName(made_on, true)}
                 </p>
             </header>
-            <ol>
-                {points.map((point, i) => (
-                    <OnePoint key={point.checkpoint} no={i + 1} point={point} side={side} />
-                ))}
-            </ol>
-            {next_time !== null && (
-                <p className="border-t border-line py-3">
-                    <strong>Film next time:</strong> {next_time}
-                </p>
+            {isAsked ? (
+                <OwnLooks
+                    looks={looks}
+                    side={side}
+                    onSay={(said) => api('POST', '/api/link/film-review/looks', { looks: said }, ways).then(setShown)}
+                    onSkip={() => setSkipped(true)}
+                />
+            ) : (
+                <>
+                    {agreement !== null && <p className="border-l-4 border-tape py-2 pl-3 text-lg">{agreement}</p>}
+                    {agreement !== null && <Both looks={looks} />}
+                    <ol>
+                        {points.map((point, i) => (
+                            <OnePoint key={point.checkpoint} no={i + 1} point={point} side={side} />
+                        ))}
+                    </ol>
+                    {next_time !== null && (
+                        <p className="border-t border-line py-3">
+                            <strong>Film next time:</strong> {next_time}
+                        </p>
+                    )}
+                    <button type="button" className="btn no-print mb-3" onClick={() => window.print()}>
+                        Print
+                    </button>
+                    <p className="border-l-4 border-tape pl-3 text-sm">
+                        Only without pain. When something hurts, stop and tell the coach. Drills count as work: tell
+                        what you did on your own page.
+                    </p>
+                </>
             )}
-            <button type="button" className="btn no-print mb-3" onClick={() => window.print()}>
-                Print
-            </button>
-            <p className="border-l-4 border-tape pl-3 text-sm">
-                Only without pain. When something hurts, stop and tell the coach. Drills count as work: tell what you
-                did on your own page.
-            </p>
         </main>
     );
 }
@@ -98,9 +120,6 @@ function WordAsked({ problem, onWord }: { problem: unknown; onWord: (word: strin
 }
 
 function OnePoint({ no, point, side }: { no: number; point: Point; side: 'left' | 'right' }) {
-    const places = Object.fromEntries(
-        Object.entries(point.points).map(([name, [x = 0, y = 0]]) => [name, [x, y] as const]),
-    );
     return (
         <li className="grid grid-cols-[1fr_8rem] gap-3 border-t border-line py-4">
             <div>
@@ -117,20 +136,7 @@ function OnePoint({ no, point, side }: { no: number; point: Point; side: 'left' 
                     {point.dose && `: ${point.dose}`}.
                 </p>
             </div>
-            {point.jpeg !== null ? (
-                <figure>
-                    <img
-                        src={`data:image/jpeg;base64,${point.jpeg}`}
-                        alt={point.moment}
-                        className="w-full border border-line bg-[#14201c] object-contain"
-                    />
-                    <figcaption className="text-sm text-soft">{point.moment}</figcaption>
-                </figure>
-            ) : (
-                Object.keys(places).length > 0 && (
-                    <DrawnPoints name={point.moment} of={{ points: places, target: point.target }} side={side} />
-                )
-            )}
+            <Seen of={point} side={side} />
         </li>
     );
 }
