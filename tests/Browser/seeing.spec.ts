@@ -281,6 +281,15 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
     const loads = page.getByRole('group', { name: 'Parts loaded by block 1' });
     await loads.getByLabel('loads what its skill loads').uncheck();
     await loads.getByLabel('trunk').check();
+    // What a picture is asked, and how its moments are proposed.
+    await page.getByLabel('Contact is proposed where').selectOption('hand_highest');
+    await page
+        .getByRole('button', { name: /^Ask a picture for/ })
+        .first()
+        .click();
+    await page.getByLabel('from', { exact: true }).first().fill('95.5');
+    await page.getByLabel('from', { exact: true }).first().blur();
+    await hasNoAxeFindings(page);
     await page.getByRole('button', { name: 'Save this ladder' }).click();
     await expect(page.getByRole('heading', { name: 'Table serve, our way' })).toBeVisible();
     await expect(page.getByText('Only the touch').first()).toBeVisible();
@@ -295,8 +304,12 @@ test('a ladder is copied, edited, exported and imported; a file with a mistake s
     const good = JSON.parse(text) as {
         id: string;
         name: string;
+        moments: { id: string; find?: string }[];
+        checkpoints: { measure?: { low?: number } }[];
         rungs: { faults: string[]; blocks: { loads?: string[] }[] }[];
     };
+    expect(good.moments.find(({ id }) => id === 'contact')?.find).toBe('hand_highest');
+    expect(good.checkpoints.map(({ measure }) => measure?.low)).toContain(95.5);
     expect(good.rungs[0]?.blocks[0]?.loads).toEqual(['trunk']);
     const bad = {
         ...good,

@@ -18,6 +18,7 @@ describe('a place in the file, as a person finds it in the form', () => {
         rungs: [{ name: 'Toss to a mark' }, { name: '' }],
         faults: [{ name: 'Elbow low' }],
         checkpoints: [{ name: 'Toss' }],
+        moments: [{ name: 'Contact' }],
     } as unknown as LadderDef;
     test.each([
         ['', 'the file'],
@@ -31,6 +32,8 @@ describe('a place in the file, as a person finds it in the form', () => {
         ['/rungs/0/gate/min_reps', 'rung 1, “Toss to a mark”, gate, min reps'],
         ['/rungs/0/checkpoints/0', 'rung 1, “Toss to a mark”, checkpoints'],
         ['/faults/0/cue', 'fault 1, “Elbow low”, cue'],
+        ['/moments/0/text', 'moment 1, “Contact”, text'],
+        ['/checkpoints/0/measure/low', 'checkpoint 1, “Toss”, measure, low'],
         ['/checkpoints/0/good', 'checkpoint 1, “Toss”, good'],
     ])('%s', (path, words) => {
         expect(placeInWords(path, ladder)).toBe(words);

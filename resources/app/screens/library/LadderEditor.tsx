@@ -14,11 +14,13 @@ import {
     type FaultDef,
     freshId,
     type LadderDef,
+    type MomentDef,
     placeInWords,
     type RungDef,
     leftOut,
 } from './definition';
 import { DrillDose } from './DrillDose';
+import { MeasureOf, MomentsOf } from './Pictures';
 import { RungEditor } from './RungEditor';
 
 /** A ladder in a coach’s own words: a copy of one that ships, or the next version of an own one. */
@@ -138,6 +140,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                     <div className="grid min-w-0 content-start gap-6">
                         <InShort ladder={ladder} onChange={setLadder} />
                         <Checkpoints ladder={ladder} onChange={setLadder} />
+                        <MomentsOf ladder={ladder} onChange={setLadder} />
                         <Faults ladder={ladder} skills={skills} objects={objects} onChange={setLadder} />
                     </div>
                 </div>
@@ -150,7 +153,15 @@ function Text({ label, value, onChange }: { label: string; value: string; onChan
     return <LabelledInput label={<>{label}</>} value={value} onChange={(event) => onChange(event.target.value)} />;
 }
 
-function CheckpointRow({ each, onChange }: { each: CheckpointDef; onChange: (next: CheckpointDef | null) => void }) {
+function CheckpointRow({
+    each,
+    moments,
+    onChange,
+}: {
+    each: CheckpointDef;
+    moments: MomentDef[];
+    onChange: (next: CheckpointDef | null) => void;
+}) {
     const about = each.name || 'new checkpoint';
     return (
         <div className="grid gap-1 border-b border-line py-1.5">
@@ -200,6 +211,7 @@ function CheckpointRow({ each, onChange }: { each: CheckpointDef; onChange: (nex
                     </button>
                 </div>
             ))}
+            <MeasureOf each={each} moments={moments} onChange={onChange} />
         </div>
     );
 }
@@ -480,6 +492,7 @@ function Checkpoints({ ladder, onChange }: { ladder: LadderDef; onChange: (next:
                 <CheckpointRow
                     key={each.id}
                     each={each}
+                    moments={ladder.moments ?? []}
                     onChange={(next) =>
                         onChange({
                             ...ladder,

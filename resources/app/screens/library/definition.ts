@@ -1,7 +1,9 @@
 import type { LibraryFile } from '../../api/client';
 
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
-export type CheckpointDef = { id: string; name: string; good: string; variants?: string[] };
+export type MomentDef = { id: string; name: string; text: string; find?: string };
+export type MeasureDef = { moment: string; figure: string; low?: number; high?: number };
+export type CheckpointDef = { id: string; name: string; good: string; variants?: string[]; measure?: MeasureDef };
 export type DrillDoseDef = {
     skill: string;
     object: string;
@@ -68,6 +70,7 @@ export type LadderDef = {
     skill: string;
     summary: string;
     cautions: string[];
+    moments?: MomentDef[];
     checkpoints: CheckpointDef[];
     faults: FaultDef[];
     rungs: RungDef[];
@@ -101,6 +104,7 @@ export function placeInWords(path: string, ladder: LadderDef): string {
         rungs: ['rung', ladder.rungs],
         faults: ['fault', ladder.faults],
         checkpoints: ['checkpoint', ladder.checkpoints],
+        moments: ['moment', ladder.moments ?? []],
     };
     const known = lists[room ?? ''];
     if (known === undefined || at === undefined) return room ?? 'the file';
@@ -109,5 +113,5 @@ export function placeInWords(path: string, ladder: LadderDef): string {
     const what = `${one} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
     const words = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
     if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${words(field)}`;
-    return `${what}${words(inner)}${inner === 'gate' ? words(which) : ''}`;
+    return `${what}${words(inner)}${inner === 'gate' || inner === 'measure' ? words(which) : ''}`;
 }
