@@ -23,8 +23,8 @@ final class ClipRequest extends FormRequest
 
     private const MOST_PICTURES = 30;
 
-    /** A picture cut to the athlete has a tenth of this. */
-    private const MOST_BASE64 = 400_000;
+    /** All of a clip fit into one request of three megabytes; the device draws them coarser where they would not. */
+    private const MOST_BASE64 = 100_000;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -117,7 +117,7 @@ export function WeekElsewhere({
 const blank = (of: Week): Entry => ({
     id: newId(),
     day: of.days.at(-1) ?? of.week,
-    skill: (of.skills[0]?.id ?? 'overhand-throw'),
+    skill: of.skills[0]?.id ?? 'overhand-throw',
     reps: 20,
     felt: null,
 });

@@ -3,7 +3,9 @@ import { isDrawable } from './source';
 
 /** A saved picture is no larger than this. */
 const LONGEST_PX = 640;
-const QUALITY = 0.82;
+/** Tried in turn until it is small enough: all pictures of a clip go in one request. */
+const QUALITIES = [0.82, 0.6, 0.35];
+const MOST_BYTES = 70_000;
 /** What lies outside the athlete is drawn from so few pixels that nobody is known by it. */
 const BLUR_TO_PX = 14;
 /** How wide a limb is beside its line, and the head above the shoulders, in lengths of the trunk. */
@@ -85,7 +87,7 @@ export function bodyOf(points: Points): { lines: Array<readonly [Point, Point]>;
  * A picture of one moment as it is saved: cut to the athlete, everything beside the marked body blurred, drawn anew so
  * that nothing of the device is in it.
  *
- * @returns a JPEG as base64; null where too little is marked to know where the athlete is
+ * @returns a JPEG as base64; null where too little is marked to know where the athlete is, or it cannot be made small
  */
 export async function savedPicture(picture: ImageBitmap, points: Points): Promise<string | null> {
     const cut = cutRound(points, picture);
@@ -118,8 +120,11 @@ export async function savedPicture(picture: ImageBitmap, points: Points): Promis
     inside.globalCompositeOperation = 'source-in';
     inside.drawImage(picture, 0, 0);
     context.drawImage(body, 0, 0);
-    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
-    return base64Of(await blob.arrayBuffer());
+    for (const quality of QUALITIES) {
+        const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+        if (blob.size <= MOST_BYTES) return base64Of(await blob.arrayBuffer());
+    }
+    return null;
 }
 
 function blurred(context: OffscreenCanvasRenderingContext2D, picture: ImageBitmap, cut: Cut): void {

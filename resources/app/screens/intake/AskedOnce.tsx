@@ -62,7 +62,7 @@ export function AskedOnce({ intake }: { intake: Editing }) {
             <h2 className="mt-3 text-base">Before Augendo</h2>
             <Field kept={kept} name="sports" label="Sports and clubs" rows={2} />
             <Field kept={kept} name="past_injuries" label="Past injuries" rows={2} />
-            <UsualWeek intake={intake} said={work ?? (kept.usual_work)} onSay={setWork} />
+            <UsualWeek intake={intake} said={work ?? kept.usual_work} onSay={setWork} />
             <Signed kept={kept} who="usual_week_signed_by" when="usual_week_on" label="The usual week is signed by" />
             <h2 className="mt-3 text-base">Agreed</h2>
             <Signed

@@ -377,7 +377,7 @@ function WhatIsThrown({
                     <select
                         className="field"
                         value={work.skill ?? ''}
-                        onChange={(event) => work.setSkill((event.target.value || null))}
+                        onChange={(event) => work.setSkill(event.target.value || null)}
                     >
                         <option value="">choose</option>
                         <Options of={skills} />
