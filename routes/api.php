@@ -39,7 +39,8 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('elsewhere', 'elsewhere');
     Route::post('work-beside', 'workBeside');
     Route::post('film', 'film');
-    Route::put('film-clips/{clip}/parts/{no}', 'filmClipPart')->whereUuid('clip')->where('no', '[0-9]{1,2}');
+    Route::put('film-clips/{clip}/parts/{no}', 'filmClipPart')->whereUuid('clip')->where('no', '[0-9]{1,2}')
+        ->withoutMiddleware('throttle:links')->middleware('throttle:clip-parts');
     Route::post('film-clips/{clip}', 'filmClip')->whereUuid('clip');
     Route::get('film-review', 'filmReview');
     Route::post('film-review/opened', 'filmReviewOpened');

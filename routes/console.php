@@ -1,5 +1,6 @@
 <?php
 
+use App\Film\FilmFiles;
 use App\People\Workspace;
 use App\Sessions\FitTheDay;
 use Illuminate\Support\Facades\Schedule;
@@ -10,3 +11,6 @@ Schedule::call(function (): void {
         FitTheDay::dispatch($id);
     }
 })->name('fit the day')->everyFifteenMinutes()->withoutOverlapping()->onOneServer();
+
+// A picture that was just saved has its row before its file: nothing that is wanted is swept.
+Schedule::call(fn () => FilmFiles::sweep())->name('sweep film')->dailyAt('03:40')->onOneServer();

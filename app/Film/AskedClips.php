@@ -91,6 +91,10 @@ final class AskedClips
             throw new Problem(ProblemType::TooMuchAtOnce, 'This clip is too large. Cut it to the tries, or film with a lower resolution.');
         }
         FilmFiles::keepPart($id, $no, $bytes);
+        if (self::standing($athlete->id)?->id !== $id) {
+            // Taken back while it came.
+            FilmFiles::eraseClip($id);
+        }
     }
 
     /** @throws Problem when a part is missing, or it is no clip */

@@ -8,6 +8,7 @@ use GdImage;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 
 /** Pictures and clips of people as files: outside the web root, in no copy of the database, gone when they are erased. */
 final class FilmFiles
@@ -15,6 +16,8 @@ final class FilmFiles
     private const LONGEST_PX = 1280;
 
     private const QUALITY = 82;
+
+    private const SWEPT_AT_ONCE = 500;
 
     /** How the files of phones begin: MP4 and MOV name their kind from the fifth byte on, WebM and Matroska begin with these four. */
     private const MP4_AT_4 = 'ftyp';
@@ -105,6 +108,22 @@ final class FilmFiles
     {
         self::disk()->delete("sent/{$clip}.clip");
         self::disk()->deleteDirectory("sent/{$clip}");
+    }
+
+    /** What no row knows of any more goes: a deletion that was cut short, or a part that came while its clip was taken back. */
+    public static function sweep(): void
+    {
+        $disk = self::disk();
+        $idOf = fn (string $file): string => Str::before(basename($file), '.');
+        foreach (array_chunk($disk->files('pictures'), self::SWEPT_AT_ONCE) as $files) {
+            $kept = DB::table('film_pictures')->whereIn('id', array_map($idOf, $files))->whereNull('gone_on')->pluck('id')->all();
+            $disk->delete(array_values(array_filter($files, fn (string $file): bool => ! in_array($idOf($file), $kept, true))));
+        }
+        $clips = [...$disk->files('sent'), ...$disk->directories('sent')];
+        $standing = DB::table('asked_clips')->whereIn('id', array_map($idOf, $clips))->whereNull('ended_at')->pluck('id')->all();
+        foreach (array_diff(array_unique(array_map($idOf, $clips)), $standing) as $gone) {
+            self::eraseClip($gone);
+        }
     }
 
     /** Everything of an athlete who is erased; call it while the rows are still there. */

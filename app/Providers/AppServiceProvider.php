@@ -109,6 +109,11 @@ final class AppServiceProvider extends ServiceProvider
         Route::pattern('entry', '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}');
         Route::model('return', PlayReturn::class);
         Route::model('session', TrainingSession::class);
+        // A clip of a phone comes in a hundred parts at most, one after the other.
+        RateLimiter::for('clip-parts', fn (Request $request): array => [
+            Limit::perMinute(600)->by('clip-parts|'.$request->ip()),
+            Limit::perMinute(240)->by('clip-parts|'.hash('xxh128', (string) $request->header('X-Link-Token'))),
+        ]);
         RateLimiter::for('links', fn (Request $request): array => [
             Limit::perMinute(600)->by('links|'.$request->ip()),
             Limit::perMinute(12)->by(hash('xxh128', (string) ($request->route('token') ?? $request->header('X-Link-Token')))),

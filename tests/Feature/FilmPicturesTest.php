@@ -176,6 +176,28 @@ final class FilmPicturesTest extends TestCase
         $this->postJson("{$this->film}/asked-clips/{$again['id']}/end")->assertOk()->assertJsonPath('asked_clip', null);
     }
 
+    public function test_a_clip_of_many_parts_comes_through_and_what_no_row_knows_of_is_swept(): void
+    {
+        $this->agreed(pictures: true);
+        $this->agreed(pictures: false, kind: 'send');
+        $asked = $this->askForClip();
+        $page = $this->page('guardian');
+        foreach (range(0, 39) as $no) {
+            $bytes = ['base64' => base64_encode($no === 0 ? $this->mp4() : 'more')];
+            $this->putJson("/api/link/film-clips/{$asked}/parts/{$no}", $bytes, $page)->assertNoContent();
+        }
+        $this->putJson("/api/link/film-clips/{$asked}/parts/100", ['base64' => 'eA=='], $page)->assertNotFound();
+        $this->postJson("/api/link/film-clips/{$asked}", ['parts' => 40], $page)->assertOk();
+        $this->postJson("{$this->film}/clips", $this->clip([$this->jpeg()]))->assertOk();
+        $wanted = Storage::disk('film')->allFiles();
+        $this->assertCount(2, $wanted);
+        [$one, $other] = [(string) Str::uuid7(), (string) Str::uuid7()];
+        Storage::disk('film')->put("pictures/{$one}.jpg", 'left over');
+        Storage::disk('film')->put("sent/{$other}/3", 'left over');
+        FilmFiles::sweep();
+        $this->assertEqualsCanonicalizing($wanted, Storage::disk('film')->allFiles());
+    }
+
     public function test_a_clip_nobody_reviewed_is_deleted_after_a_fortnight(): void
     {
         $this->agreed(pictures: false);
