@@ -245,3 +245,41 @@ test('the camera is shown late, and a clip of it is opened at once', async ({ pa
     await page.getByRole('button', { name: 'Stop and look' }).click();
     await expect(page.getByText(/^picture 1 of \d+$/)).toBeVisible();
 });
+
+test('a browser without a decoder of its own plays the clip, picture by picture as exactly', async ({
+    page,
+    browser,
+    baseURL,
+}) => {
+    const film = await drawnFilm(browser, `${baseURL}/icon.svg`, TRY_S, RATE);
+    await page.addInitScript(() => {
+        Reflect.deleteProperty(globalThis, 'VideoDecoder');
+    });
+    await signIn(page);
+    await row(page, 'Yuna Petrovic').getByRole('link', { name: 'Yuna Petrovic' }).click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    await page.locator('input[type=file]').setInputFiles({ name: 'serve.webm', mimeType: 'video/webm', buffer: film });
+    await expect(page.getByText('picture 1 of 96')).toBeVisible();
+    /** Where the yellow ball is on the picture that is shown, pixels from the top. */
+    const ballY = (): Promise<number> =>
+        page
+            .locator('canvas')
+            .first()
+            .evaluate((canvas: HTMLCanvasElement) => {
+                const { data, width } = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height) ?? {
+                    data: new Uint8ClampedArray(),
+                    width: 1,
+                };
+                const found: number[] = [];
+                for (let i = 0; i < data.length; i += 4)
+                    if ((data[i] ?? 0) > 200 && (data[i + 1] ?? 0) > 150 && (data[i + 2] ?? 255) < 110)
+                        found.push(Math.floor(i / 4 / width));
+                return found.reduce((sum, y) => sum + y, 0) / found.length;
+            });
+    // The ball rises several pixels a picture: the one before or after would be told.
+    for (const no of [20, 21, 22, 60, 30]) {
+        await page.getByRole('slider', { name: 'Picture' }).fill(String(no));
+        const trueY = jointsAt(no / RATE, 'right').ball?.[1] ?? NaN;
+        await expect.poll(async () => Math.abs((await ballY()) - trueY)).toBeLessThan(1.2);
+    }
+});

@@ -30,6 +30,7 @@ final class SecurityTest extends TestCase
     {
         $policy = (string) $this->get('/athletes/-/film')->assertOk()->headers->get('Content-Security-Policy');
         $this->assertStringContainsString("script-src 'self' 'wasm-unsafe-eval';", $policy);
+        $this->assertStringContainsString('media-src blob:;', $policy);
         $this->assertDoesNotMatchRegularExpression("/script-src[^;]*'unsafe-(inline|eval)'/", $policy);
         foreach (['/', '/athletes/-', '/athletes/-/film/more', '/film'] as $elsewhere) {
             $this->assertStringNotContainsString('wasm', (string) $this->get($elsewhere)->headers->get('Content-Security-Policy'));

@@ -1,3 +1,4 @@
+import type { InputVideoTrack } from 'mediabunny';
 import type { Points } from '../../rules/frame';
 
 /** Pictures in order, wherever they come from: a file, the camera, or the drawn figure that ships. */
@@ -31,6 +32,9 @@ const LONGEST_SIDE_PX = 1280;
 const KEPT = 40;
 const BEFORE = 8;
 const AHEAD = 16;
+
+/** The last picture has no next one: it is shown at least so long. */
+const LAST_SHOWN_S = 0.001;
 
 /** Two pictures lie further apart than a tenth of a millisecond; a decoder rounds to a thousandth of one. */
 const tick = (timeS: number): number => Math.round(timeS * 10_000);
@@ -78,7 +82,7 @@ export class Kept {
  */
 export async function openClip(file: File): Promise<ClipSource> {
     if (file.size === 0) throw new NotShown('This file is empty. Choose another one.');
-    const { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, VideoSampleSink } = await import('mediabunny');
+    const { ALL_FORMATS, BlobSource, EncodedPacketSink, Input } = await import('mediabunny');
     const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
     const track = await input.getPrimaryVideoTrack().catch(() => {
         throw new NotShown(
@@ -86,12 +90,6 @@ export async function openClip(file: File): Promise<ClipSource> {
         );
     });
     if (!track) throw new NotShown('There is sound in this file and no picture. Choose another one.');
-    const kind = (await track.getCodecParameterString()) ?? 'unnamed';
-    if (!('VideoDecoder' in globalThis) || !(await track.canDecode()))
-        throw new NotShown(
-            `This browser cannot show pictures of this kind (${kind}). ` +
-                'Film with the setting “most compatible”, or open it in another browser.',
-        );
     const times: number[] = [];
     for await (const packet of new EncodedPacketSink(track).packets(undefined, undefined, { metadataOnly: true })) {
         times.push(packet.timestamp);
@@ -103,36 +101,21 @@ export async function openClip(file: File): Promise<ClipSource> {
     if (first === undefined) throw new NotShown('There is no picture in this clip. Choose another one.');
     const [fullWidth, fullHeight] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
     const share = Math.min(1, LONGEST_SIDE_PX / Math.max(fullWidth, fullHeight));
-    const [width, height] = [Math.round(fullWidth * share), Math.round(fullHeight * share)];
-    const numbers = new Map(times.map((time, no) => [tick(time), no]));
+    const size = { width: Math.round(fullWidth * share), height: Math.round(fullHeight * share) };
     const kept = new Kept();
-    const sink = new VideoSampleSink(track);
-
-    /** A picture depends on those before it: whoever asks for one is likely to ask for its neighbours. */
-    const fetchAround = async (no: number): Promise<void> => {
-        const to = times[Math.min(times.length - 1, no + AHEAD)] ?? first;
-        for await (const sample of sink.samples(times[Math.max(0, no - BEFORE)], to + 1e-6)) {
-            // By its own time: one that cannot be read does not move those after it.
-            const at = numbers.get(tick(sample.timestamp));
-            if (at !== undefined && !kept.has(at)) {
-                const canvas = new OffscreenCanvas(width, height);
-                const context = canvas.getContext('2d');
-                if (context) sample.draw(context, 0, 0, width, height);
-                kept.keep(at, canvas.transferToImageBitmap());
-            }
-            sample.close();
-        }
-    };
+    const isDecoded = 'VideoDecoder' in globalThis && (await track.canDecode());
+    const pictures = isDecoded
+        ? await decoded(track, times, size, kept)
+        : await played(file, times, size, kept, (await track.getCodecParameterString()) ?? 'unnamed');
     let fetching: Promise<void> = Promise.resolve();
     return {
         name: file.name,
-        width,
-        height,
+        ...size,
         times: times.map((time) => time - first),
         picture: async (no) => {
             const known = kept.get(no);
             if (known) return known;
-            fetching = fetching.catch(() => undefined).then(() => (kept.has(no) ? undefined : fetchAround(no)));
+            fetching = fetching.catch(() => undefined).then(() => (kept.has(no) ? undefined : pictures.fetch(no)));
             await fetching.catch(() => {
                 throw new NotShown('This picture cannot be read: the clip is damaged here. Go on to another one.');
             });
@@ -143,7 +126,75 @@ export async function openClip(file: File): Promise<ClipSource> {
         },
         close: () => {
             kept.clear();
+            pictures.close();
             input.dispose();
+        },
+    };
+}
+
+type Size = { width: number; height: number };
+/** What puts a picture, and those it comes with, where pictures are kept. */
+type Pictures = { fetch: (no: number) => Promise<void>; close: () => void };
+
+/** The browser's own decoder: pictures by their times, with their neighbours. */
+async function decoded(track: InputVideoTrack, times: number[], size: Size, kept: Kept): Promise<Pictures> {
+    const { VideoSampleSink } = await import('mediabunny');
+    const numbers = new Map(times.map((time, no) => [tick(time), no]));
+    const sink = new VideoSampleSink(track);
+    return {
+        /** A picture depends on those before it: whoever asks for one is likely to ask for its neighbours. */
+        fetch: async (no) => {
+            const to = times[Math.min(times.length - 1, no + AHEAD)] ?? 0;
+            for await (const sample of sink.samples(times[Math.max(0, no - BEFORE)], to + 1e-6)) {
+                // By its own time: one that cannot be read does not move those after it.
+                const at = numbers.get(tick(sample.timestamp));
+                if (at !== undefined && !kept.has(at)) {
+                    const canvas = new OffscreenCanvas(size.width, size.height);
+                    const context = canvas.getContext('2d');
+                    if (context) sample.draw(context, 0, 0, size.width, size.height);
+                    kept.keep(at, canvas.transferToImageBitmap());
+                }
+                sample.close();
+            }
+        },
+        close: () => undefined,
+    };
+}
+
+/** An older browser plays it: each picture is sought, a little after its time, and drawn. Slower, and as exact. */
+async function played(file: File, times: number[], size: Size, kept: Kept, kind: string): Promise<Pictures> {
+    const video = document.createElement('video');
+    const address = URL.createObjectURL(file);
+    const happens = (what: string): Promise<void> =>
+        new Promise((resolve, reject) => {
+            video.addEventListener(what, () => resolve(), { once: true });
+            video.addEventListener('error', () => reject(new Error(what)), { once: true });
+        });
+    video.muted = video.playsInline = true;
+    video.preload = 'auto';
+    const ready = happens('loadeddata');
+    video.src = address;
+    await ready.catch(() => {
+        URL.revokeObjectURL(address);
+        throw new NotShown(
+            `This browser cannot show pictures of this kind (${kind}). ` +
+                'Film with the setting “most compatible”, or open it in another browser.',
+        );
+    });
+    return {
+        fetch: async (no) => {
+            const [at, next] = [times[no] ?? 0, times[no + 1]];
+            const sought = happens('seeked');
+            video.currentTime = next === undefined ? at + LAST_SHOWN_S : (at + next) / 2;
+            await sought;
+            const canvas = new OffscreenCanvas(size.width, size.height);
+            canvas.getContext('2d')?.drawImage(video, 0, 0, size.width, size.height);
+            kept.keep(no, canvas.transferToImageBitmap());
+        },
+        close: () => {
+            video.removeAttribute('src');
+            video.load();
+            URL.revokeObjectURL(address);
         },
     };
 }
