@@ -42,7 +42,7 @@ final class ClipEvidence
         foreach (self::sheets($athlete, $ladder, $rung, $on) as $sheet) {
             $reps = TapFold::evidence(TapFold::standing($sheet->taps()), $sheet->judgedSides());
             foreach (array_reverse($reps) as $rep) {
-                $views[] = new CountedRepView($rep->id, FilmWording::counted($rep, $sheet->day()));
+                $views[] = new CountedRepView($rep->id, FilmWording::counted($rep, $sheet->day()), $rep->at->text);
             }
         }
 

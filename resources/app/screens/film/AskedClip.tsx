@@ -105,5 +105,6 @@ async function fetched(athleteId: string, id: string): Promise<File> {
     const answer = await fetch(`/api/athletes/${athleteId}/film/asked-clips/${id}`).catch(() => null);
     if (!answer?.ok)
         throw new NotShown('The clip could not be fetched: without a connection, or it was deleted. Try again.');
-    return new File([await answer.blob()], 'Sent in');
+    // When it was filmed is not known here.
+    return new File([await answer.blob()], 'Sent in', { lastModified: 0 });
 }

@@ -49,7 +49,9 @@ export function Opening({
                     type="button"
                     className="btn btn-quiet"
                     onClick={() =>
-                        onOpen(() => Promise.resolve({ source: drawnClip(side), isDrawn: true, key: 'drawn' }))
+                        onOpen(() =>
+                            Promise.resolve({ source: drawnClip(side), isDrawn: true, endedMs: null, key: 'drawn' }),
+                        )
                     }
                 >
                     Try it with a drawn figure

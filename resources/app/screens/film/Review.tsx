@@ -16,6 +16,7 @@ import {
     nextPoint,
     pointed,
     proposed,
+    repsAt,
     said,
     toKeep,
     withProposed,
@@ -26,10 +27,11 @@ import { FindMoments } from './FindMoments';
 import { FindPoints } from './FindPoints';
 import { type Limbs, Measures } from './Measures';
 import { Moments, PointChooser } from './Moments';
+import { pairsByTime } from './pairs';
 import { type Drawing, DRAWINGS, Setup, withLine } from './Setup';
 import { Stage } from './Stage';
 import { Timeline } from './Timeline';
-import { type OpenClip, useDraft, usePicture } from './useClip';
+import { type Marking, type OpenClip, useDraft, usePicture } from './useClip';
 
 const MOST_REPS = 30;
 const MOST_PICTURES = 30;
@@ -192,16 +194,7 @@ function Says({
         <>
             <Reps rep={rep} reps={Math.max(rep, ...draft.marks.map((each) => each.rep))} onRep={review.setRep} />
             {!clip.isDrawn && ladder.counted.length > 0 && (
-                <Labelled label="On court it was" tight>
-                    <select
-                        className="field mb-2"
-                        value={draft.counted[rep] ?? ''}
-                        onChange={(event) => change((now) => counted(now, rep, event.target.value))}
-                    >
-                        <option value="">not said: no evidence</option>
-                        <Options of={ladder.counted} />
-                    </select>
-                </Labelled>
+                <OnCourt clip={clip} ladder={ladder} rep={rep} marking={marking} />
             )}
             <FindMoments
                 clip={clip}
@@ -247,6 +240,51 @@ function Says({
                 />
             )}
         </>
+    );
+}
+
+/** Which repetition on court this one was: chosen, or proposed by the clock. */
+function OnCourt({
+    clip,
+    ladder,
+    rep,
+    marking: { draft, change },
+}: {
+    clip: OpenClip;
+    ladder: FilmLadder;
+    rep: number;
+    marking: Marking;
+}) {
+    const [said, setSaid] = useState<string | null>(null);
+    const { endedMs, source } = clip;
+    const pair = (ended: number): void => {
+        const reps = repsAt(draft, source.times, ended);
+        const taps = ladder.counted.map(({ id, at }) => ({ id, atMs: Date.parse(at) }));
+        const found = pairsByTime(reps, taps);
+        change((now) => Object.entries(found).reduce((to, [each, id]) => counted(to, Number(each), id), now));
+        setSaid(`${Object.keys(found).length} of ${reps.length} paired by the clock: look at each.`);
+    };
+    return (
+        <div className="mb-2 flex flex-wrap items-end gap-1.5">
+            <Labelled label="On court it was" tight>
+                <select
+                    className="field"
+                    value={draft.counted[rep] ?? ''}
+                    onChange={(event) => change((now) => counted(now, rep, event.target.value))}
+                >
+                    <option value="">not said: no evidence</option>
+                    <Options of={ladder.counted} />
+                </select>
+            </Labelled>
+            {endedMs !== null && draft.marks.length > 0 && (
+                <button type="button" className="btn" onClick={() => pair(endedMs)}>
+                    Pair by time
+                </button>
+            )}
+            <p role="status" className="w-full text-sm text-soft">
+                {said}
+            </p>
+        </div>
     );
 }
 

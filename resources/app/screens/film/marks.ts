@@ -109,6 +109,17 @@ export function counted(draft: Draft, rep: number, event: string): Draft {
     return { ...draft, counted: event === '' ? others : { ...others, [rep]: event } };
 }
 
+/** When each repetition of a clip ended its last marked moment, by the clock of the camera. */
+export function repsAt(draft: Draft, times: readonly number[], endedMs: number): Array<{ rep: number; atMs: number }> {
+    const endS = secondsAt(times, times.length - 1, draft.rate);
+    const last = new Map<number, number>();
+    for (const { rep, no } of draft.marks)
+        last.set(rep, Math.max(last.get(rep) ?? 0, secondsAt(times, no, draft.rate)));
+    return [...last]
+        .map(([rep, atS]) => ({ rep, atMs: endedMs - 1000 * (endS - atS) }))
+        .sort((a, b) => a.atMs - b.atMs);
+}
+
 /** What is asked at a moment, and the landmarks it takes, each once. */
 export function asksAt(ladder: FilmLadder, moment: string): FilmCheckpoint[] {
     return ladder.checkpoints.filter((checkpoint) => checkpoint.measure?.moment === moment);

@@ -10,6 +10,8 @@ export type OpenClip = {
     source: ClipSource;
     /** only to try: nothing of it belongs to an athlete */
     isDrawn: boolean;
+    /** when its last picture was taken, by the clock of the device that filmed; null: not known */
+    endedMs: number | null;
     /** under which the marks are kept on this device until they are sent */
     key: string;
 };
@@ -18,6 +20,7 @@ export type OpenClip = {
 export const openFile = async (file: File): Promise<OpenClip> => ({
     source: await openClip(file),
     isDrawn: false,
+    endedMs: file.lastModified > 0 ? file.lastModified : null,
     key: `${file.name}|${file.size}`,
 });
 
