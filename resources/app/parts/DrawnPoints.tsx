@@ -3,7 +3,8 @@ import type { Points, Side } from '../rules/frame';
 const SIZE = 220;
 const TRUNK = 52;
 
-const LIMBS = [
+/** Joints that a limb, or the side of the trunk, lies between. */
+export const LIMBS = [
     ['shoulder', 'elbow'],
     ['elbow', 'wrist'],
     ['shoulder', 'hip'],

@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
 import type { CheckInPage } from '../api/client';
-import { dayName, FELT } from '../api/words';
+import { dayName } from '../api/words';
 import { newId } from '../offline/store';
 import type { Body } from '../api/typed';
-import { Choice } from './Choice';
-import { Labelled, Options } from './Labelled';
+import { DoseFields } from './DoseFields';
+import { Labelled } from './Labelled';
 import { Notice } from './Notice';
 
 type Week = CheckInPage['elsewhere'];
@@ -125,49 +125,21 @@ const blank = (of: Week): Entry => ({
 function OneEntry({ of, entry, onChange }: { of: Week; entry: Entry; onChange: (entry: Entry) => void }) {
     return (
         <fieldset className="grid gap-2 border-t border-line pt-2">
-            <div className="grid grid-cols-[1fr_5rem] gap-2">
-                <Labelled label="What">
+            <DoseFields dose={entry} skills={of.skills} most={1000} thumb onChange={onChange}>
+                <Labelled label="Day">
                     <select
                         className="field"
-                        value={entry.skill}
-                        onChange={(event) => onChange({ ...entry, skill: event.target.value })}
+                        value={entry.day}
+                        onChange={(event) => onChange({ ...entry, day: event.target.value })}
                     >
-                        <Options of={of.skills} />
+                        {of.days.map((day) => (
+                            <option key={day} value={day}>
+                                {dayName(day, true)}
+                            </option>
+                        ))}
                     </select>
                 </Labelled>
-                <Labelled label="How many">
-                    <input
-                        className="field text-right"
-                        type="number"
-                        min={1}
-                        max={1000}
-                        required
-                        value={entry.reps || ''}
-                        onChange={(event) => onChange({ ...entry, reps: Number(event.target.value) })}
-                    />
-                </Labelled>
-            </div>
-            <Labelled label="Day">
-                <select
-                    className="field"
-                    value={entry.day}
-                    onChange={(event) => onChange({ ...entry, day: event.target.value })}
-                >
-                    {of.days.map((day) => (
-                        <option key={day} value={day}>
-                            {dayName(day, true)}
-                        </option>
-                    ))}
-                </select>
-            </Labelled>
-            <Choice
-                label="How hard? Left open, it counts as full."
-                of={FELT}
-                value={entry.felt}
-                onChange={(felt) => onChange({ ...entry, felt: entry.felt === felt ? null : felt })}
-                columns={3}
-                thumb
-            />
+            </DoseFields>
         </fieldset>
     );
 }

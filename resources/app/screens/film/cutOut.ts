@@ -1,3 +1,4 @@
+import { LIMBS } from '../../parts/DrawnPoints';
 import type { Point, Points } from '../../rules/frame';
 import { isDrawable } from './source';
 
@@ -16,15 +17,7 @@ const LIMB_SHARE = 0.14;
 /** Round what is marked, so much of it more. */
 const ROOM = 0.25;
 
-const LIMBS = [
-    ['shoulder', 'elbow'],
-    ['elbow', 'wrist'],
-    ['shoulder', 'hip'],
-    ['hip', 'knee'],
-    ['knee', 'ankle'],
-    ['heel', 'toe'],
-    ['ankle', 'toe'],
-] as const;
+const BODY = [...LIMBS, ['heel', 'toe'], ['ankle', 'toe']] as const;
 
 export type Cut = { left: number; top: number; width: number; height: number };
 
@@ -58,7 +51,7 @@ export function bodyOf(points: Points): { lines: Array<readonly [Point, Point]>;
     const [xs, ys] = [all.map(([x]) => x), all.map(([, y]) => y)];
     const reach = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys), 40);
     const lines = (['left', 'right'] as const).flatMap((side) =>
-        LIMBS.flatMap(([from, to]) => {
+        BODY.flatMap(([from, to]) => {
             const [a, b] = [at(`${side}_${from}`), at(`${side}_${to}`)];
             return a && b ? [[a, b] as const] : [];
         }),

@@ -4,9 +4,8 @@ import { useRef, useState } from 'react';
 import { clsx } from 'clsx';
 import { api, type Plan } from '../../api/client';
 import type { Body } from '../../api/typed';
-import { FELT } from '../../api/words';
 import { newId } from '../../offline/store';
-import { Choice } from '../../parts/Choice';
+import { DoseFields } from '../../parts/DoseFields';
 import { figure, typed } from '../../parts/forms';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
@@ -154,35 +153,7 @@ function OneDose({
     return (
         <fieldset className="grid gap-2 border-t border-line pt-2">
             <legend className="sr-only">Expected work</legend>
-            <div className="grid grid-cols-[1fr_7rem] gap-2">
-                <Labelled label="Expected work, each">
-                    <select
-                        className="field"
-                        value={dose.skill}
-                        onChange={(event) => onChange({ ...dose, skill: event.target.value })}
-                    >
-                        <Options of={skills} />
-                    </select>
-                </Labelled>
-                <Labelled label="How many">
-                    <input
-                        className="field text-right"
-                        type="number"
-                        min={1}
-                        max={400}
-                        required
-                        value={dose.reps || ''}
-                        onChange={(event) => onChange({ ...dose, reps: Number(event.target.value) })}
-                    />
-                </Labelled>
-            </div>
-            <Choice
-                label="How hard? Left open, it counts as full."
-                of={FELT}
-                value={dose.felt}
-                onChange={(chosen) => onChange({ ...dose, felt: dose.felt === chosen ? null : chosen })}
-                columns={3}
-            />
+            <DoseFields dose={dose} skills={skills} most={400} label="Expected work, each" onChange={onChange} />
             {onRemove && (
                 <button type="button" className="btn btn-quiet justify-self-start" onClick={onRemove}>
                     Take it away
