@@ -19,7 +19,6 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /** The application with the tests’ own squad, in memory, at a set instant, with each test undone after it. */
@@ -63,7 +62,8 @@ abstract class TestCase extends LaravelTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Storage::fake('film');
+        // Several runs go side by side: none may empty another's.
+        config(['filesystems.disks.film.root' => $this->folder()]);
         $this->withHeader('Referer', config('app.url'));
     }
 

@@ -304,7 +304,7 @@ final class SeasonScreen
             kind: $day->match === null ? 'session' : 'match',
             title: (
                 $day->match === null ? (string) $day->rung?->name : $day->match->title
-            ).($fixed === '' ? '' : ", and {$fixed}"),
+            ).($fixed === '' ? '' : ", then {$fixed}"),
             emphasis: $day->emphasis?->value,
             emphasis_name: $day->emphasis === null ? null : PlanWording::emphasis($day->emphasis),
             reps: $day->matchReps ?? $day->reps(),

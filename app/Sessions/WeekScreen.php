@@ -22,6 +22,7 @@ use Augendo\Core\Limits\DatedLimits;
 use Augendo\Core\Limits\Limit;
 use Augendo\Core\Limits\LimitState;
 use Augendo\Core\Load\CostedSet;
+use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Support\Facades\DB;
@@ -144,7 +145,10 @@ final class WeekScreen
     {
         $of = fn (CostedSet $set): float => ($set->cost[Measure::Reps->value] ?? 0.0) + ($set->cost[Measure::Shadow->value] ?? 0.0);
 
-        return (int) array_sum(array_map($of, $sets));
+        // A squat is no throw: what is beside the skill stands under its own name.
+        $ofSkills = array_filter($sets, fn (CostedSet $set): bool => $set->family !== Family::Beside);
+
+        return (int) array_sum(array_map($of, $ofSkills));
     }
 
     /**

@@ -33,7 +33,7 @@ export const MOMENTS: ReadonlyArray<readonly [moment: Said['moment'], label: str
 ];
 
 /** What a day fixed beside the sessions is. */
-export const FIXTURES = { match: 'match', elsewhere: 'elsewhere', beside: 'strength, bands, sprints' } as const;
+export const FIXTURES = { match: 'match', elsewhere: 'elsewhere', beside: 'beside' } as const;
 
 /** How hard work was, where nobody measured it. */
 export const FELT: ReadonlyArray<

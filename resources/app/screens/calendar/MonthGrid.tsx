@@ -127,7 +127,7 @@ function SessionLine({ session }: { session: Session }) {
 
 function FixtureLine({ fixture }: { fixture: Fixture }) {
     return (
-        <li className="border-l-6 border-tape pl-1.5 leading-tight">
+        <li className="min-w-0 border-l-6 border-tape pl-1.5 leading-tight">
             <span className="label">{fixture.starts_at}</span>{' '}
             <span className="head text-sm">
                 <MatchLink fixture={fixture} />
