@@ -102,7 +102,7 @@ test('a match has its line-up, is counted for the team without a connection, and
 }) => {
     await signIn(page);
     await page.goto('/plan');
-    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByRole('button', { name: 'Match, or work beside' }).click();
     const form = page.getByRole('dialog');
     await form.getByLabel('Day', { exact: true }).fill(await todayOf(page));
     await form.getByLabel('What it is called').fill('Evening cup');

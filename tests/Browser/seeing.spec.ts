@@ -214,7 +214,7 @@ test('a match is counted live, without a connection too, and kept once', async (
     const { athlete } = await rowOf(page, 'Pia');
     // Declared for the squad, today: Plan asks whose is counted.
     await page.goto('/plan');
-    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByRole('button', { name: 'Match, or work beside' }).click();
     await page.getByLabel('Day', { exact: true }).fill(
         await page.evaluate(
             async () =>

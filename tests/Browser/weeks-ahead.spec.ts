@@ -36,7 +36,7 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     const started = performance.now();
     await page.getByRole('link', { name: 'Calendar', exact: true }).click();
     await page.getByRole('link', { name: 'Seasons and matches' }).click();
-    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByRole('button', { name: 'Match, or work beside' }).click();
     await page.getByRole('button', { name: 'Training elsewhere' }).last().click();
     const form = page.getByRole('dialog');
     await form.locator('input[name=day]').fill(iso(now, 1));
@@ -48,7 +48,7 @@ test('twelve weeks ahead for somebody of two sports, in under two minutes of cli
     await form.getByRole('button', { name: 'Middling' }).click();
     await form.getByRole('button', { name: 'Save' }).click();
     await expect(form).toHaveCount(0);
-    await page.getByRole('button', { name: 'Match or training elsewhere' }).click();
+    await page.getByRole('button', { name: 'Match, or work beside' }).click();
     await form.locator('input[name=day]').fill(iso(now, 83));
     await form.getByLabel('What it is called').fill('Cup match');
     await form.getByLabel('For whom').selectOption({ label: 'Ilse Varga' });
