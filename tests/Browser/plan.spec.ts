@@ -250,3 +250,28 @@ test('a season with test days beside the one that was agreed, taken back, and wh
     await grip.getByRole('button', { name: 'Take back 38 kg' }).click();
     await expect(grip.getByText(/behind/)).toHaveCount(0);
 });
+
+test('strength is planned beside the sessions, and ticked where it was done', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/plan');
+    await page.getByRole('button', { name: 'Match, or work beside' }).click();
+    const form = page.getByRole('dialog');
+    await form.getByRole('button', { name: 'Strength, bands, sprints' }).click();
+    const today = await page.evaluate(async () => ((await (await fetch('/api/plan')).json()) as { date: string }).date);
+    await form.getByLabel('Day', { exact: true }).fill(today);
+    await form.getByLabel('What it is called').fill('Lifts of the evening');
+    await form.getByLabel('For whom').selectOption({ label: 'Pia Lindgren' });
+    await form.getByLabel('Expected work, each').selectOption({ label: 'Squats and lifts' });
+    await form.getByLabel('How many').fill('24');
+    await hasNoAxeFindings(page);
+    await form.getByRole('button', { name: 'Save' }).click();
+    await expect(form).toHaveCount(0);
+    await expect(page.getByText('24 × squats and lifts, middling')).toBeVisible();
+
+    await page.goto('/athletes');
+    await page.getByRole('link', { name: 'Pia Lindgren' }).first().click();
+    const beside = page.getByRole('region', { name: 'Strength, bands, sprints' });
+    await expect(beside.getByText('Lifts of the evening')).toBeVisible();
+    await beside.getByRole('button', { name: /^Done: Lifts of the evening/ }).click();
+    await expect(beside).toHaveCount(0);
+});
