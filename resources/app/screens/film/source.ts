@@ -35,6 +35,8 @@ const AHEAD = 16;
 
 /** The last picture has no next one: it is shown at least so long. */
 const LAST_SHOWN_S = 0.001;
+/** A browser that names other times than the file is not waited for longer. */
+const SHOWN_WITHIN_MS = 1_500;
 
 /** Two pictures lie further apart than a tenth of a millisecond; a decoder rounds to a thousandth of one. */
 const tick = (timeS: number): number => Math.round(timeS * 10_000);
@@ -161,6 +163,18 @@ async function decoded(track: InputVideoTrack, times: number[], size: Size, kept
     };
 }
 
+/** Once the picture of that time is the one that stands there; at once where the browser does not tell. */
+function isShown(video: HTMLVideoElement, at: number, within: number): Promise<void> {
+    if (!('requestVideoFrameCallback' in video)) return Promise.resolve();
+    return new Promise((resolve) => {
+        const look = (_: number, { mediaTime }: { mediaTime: number }): void => {
+            if (Math.abs(mediaTime - at) <= within) resolve();
+            else video.requestVideoFrameCallback(look);
+        };
+        video.requestVideoFrameCallback(look);
+    });
+}
+
 /** An older browser plays it: each picture is sought, a little after its time, and drawn. Slower, and as exact. */
 async function played(file: File, times: number[], size: Size, kept: Kept, kind: string): Promise<Pictures> {
     const video = document.createElement('video');
@@ -184,9 +198,13 @@ async function played(file: File, times: number[], size: Size, kept: Kept, kind:
     return {
         fetch: async (no) => {
             const [at, next] = [times[no] ?? 0, times[no + 1]];
+            const within = next === undefined ? LAST_SHOWN_S : (next - at) / 2;
             const sought = happens('seeked');
-            video.currentTime = next === undefined ? at + LAST_SHOWN_S : (at + next) / 2;
+            const shown = isShown(video, at, within);
+            video.currentTime = at + within;
+            // Sought is not shown yet: on a busy device the picture before still stands there.
             await sought;
+            await Promise.race([shown, new Promise((resolve) => setTimeout(resolve, SHOWN_WITHIN_MS))]);
             const canvas = new OffscreenCanvas(size.width, size.height);
             canvas.getContext('2d')?.drawImage(video, 0, 0, size.width, size.height);
             kept.keep(no, canvas.transferToImageBitmap());
