@@ -76,7 +76,7 @@ final class AskedClips
             open_until: Wording::day(Day::of($until->toDateString())).', '.$until->format('H:i'),
             sent: $row->sent_at !== null,
             kept: (bool) $row->kept,
-            agreed: FilmConsents::missing($athlete, $today, FilmConsent::SEND) === [],
+            agreed: FilmConsents::maySend($athlete, $today),
             part_bytes: SentClip::PART_BYTES,
             most_bytes: SentClip::MOST_PARTS * SentClip::PART_BYTES,
         );
@@ -190,7 +190,7 @@ final class AskedClips
         if ($row === null || $row->id !== $id || (! $orSent && $row->sent_at !== null)) {
             throw new Problem(ProblemType::TooLate, 'This clip is not asked for any more. Ask the coach.');
         }
-        FilmConsents::refuseWithout($athlete, $today, FilmConsent::SEND);
+        array_map(fn (string $kind) => FilmConsents::refuseWithout($athlete, $today, $kind), FilmConsent::KINDS);
 
         return $row;
     }

@@ -16,6 +16,7 @@ use App\Records\Sent;
 use App\Wording\FilmWording;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
+use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -44,19 +45,30 @@ final class FilmConsents
     /** @return list<'guardian'|'athlete'> whose consent is missing; empty: the camera may open */
     public static function missing(Athlete $athlete, Day $on, string $kind = FilmConsent::MEASURE): array
     {
-        $given = self::of($athlete->id)->where('kind', $kind)->filter(self::holds(...))->pluck('role')->all();
-
-        return FilmConsent::missing($athlete->ageOn($on), array_values($given));
+        return self::missingOf($athlete, $on, fn (\stdClass $consent): bool => $consent->kind === $kind);
     }
 
     /** Whether everybody who is asked also agreed to single pictures being saved. */
     public static function mayKeepPictures(Athlete $athlete, Day $on): bool
     {
-        $given = self::of($athlete->id)
-            ->where('kind', FilmConsent::MEASURE)
-            ->filter(fn (\stdClass $consent): bool => self::holds($consent) && (bool) $consent->pictures);
+        return self::missingOf($athlete, $on, fn (\stdClass $consent): bool => (bool) $consent->pictures) === [];
+    }
 
-        return FilmConsent::missing($athlete->ageOn($on), array_values($given->pluck('role')->all())) === [];
+    /** A clip that is sent in is measured as well: both have to be agreed to. */
+    public static function maySend(Athlete $athlete, Day $on): bool
+    {
+        return self::missing($athlete, $on) === [] && self::missing($athlete, $on, FilmConsent::SEND) === [];
+    }
+
+    /**
+     * @param  Closure(\stdClass): bool  $counts  which consents count
+     * @return list<'guardian'|'athlete'>
+     */
+    private static function missingOf(Athlete $athlete, Day $on, Closure $counts): array
+    {
+        $given = self::of($athlete->id)->filter(self::holds(...))->filter($counts)->pluck('role')->all();
+
+        return FilmConsent::missing($athlete->ageOn($on), array_values($given));
     }
 
     /** @throws Problem when somebody has not agreed */
@@ -136,6 +148,7 @@ final class FilmConsents
     private function takeBack(Athlete $athlete, array $ids, Day $today): void
     {
         Alone::with($athlete->id, function () use ($athlete, $ids, $today): void {
+            $mightSend = self::maySend($athlete, $today);
             DB::table('film_consents')
                 ->where('athlete_id', $athlete->id)
                 ->whereIn('id', $ids)
@@ -144,7 +157,7 @@ final class FilmConsents
             if (! self::mayKeepPictures($athlete, $today)) {
                 FilmPictures::erase($athlete->id, $today);
             }
-            if (self::missing($athlete, $today, FilmConsent::SEND) !== []) {
+            if ($mightSend && ! self::maySend($athlete, $today)) {
                 AskedClips::eraseOf($athlete->id, alsoKept: true);
             }
         });

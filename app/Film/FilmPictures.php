@@ -74,6 +74,18 @@ final class FilmPictures
             ?? throw new Problem(ProblemType::NotFound, 'This picture is not there any more.');
     }
 
+    /** @return string|null the picture of a moment as base64; null: none was saved, or it is gone */
+    public static function base64(Athlete $athlete, string $clip, int $rep, string $moment): ?string
+    {
+        $id = DB::table('film_pictures')
+            ->where(['athlete_id' => $athlete->id, 'clip_id' => $clip, 'rep' => $rep, 'moment' => $moment])
+            ->whereNull('gone_on')
+            ->value('id');
+        $bytes = $id === null ? null : FilmFiles::picture($id);
+
+        return $bytes === null ? null : base64_encode($bytes);
+    }
+
     /** The pictures go, that they were there stays. */
     public static function erase(string $athleteId, Day $today, ?string $clip = null): void
     {

@@ -91,20 +91,11 @@ final class FilmReviewScreen
             good: ucfirst($side->mirror($checkpoint->good)),
             moment: $side->mirror(array_column($ladder->moments, null, 'id')[$moment]->name ?? $moment),
             points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points']),
-            jpeg: self::jpeg($athlete, $look['clip_id'], $look['rep'], $moment),
+            jpeg: FilmPictures::base64($athlete, $look['clip_id'], $look['rep'], $moment),
             target: $clip->target()->value,
             own: $own,
             coach: $own === null ? null : $look['verdict'],
         );
-    }
-
-    /** @return string|null the saved picture as base64 */
-    private static function jpeg(Athlete $athlete, string $clip, int $rep, string $moment): ?string
-    {
-        $row = FilmPictures::of($athlete->id)->get(FilmPictures::key($clip, $rep, $moment));
-        $bytes = $row === null || $row->gone_on !== null ? null : FilmFiles::picture($row->id);
-
-        return $bytes === null ? null : base64_encode($bytes);
     }
 
     /** @param  array{clip_id: string, rep: int, moment: string, fault: string}  $point */
@@ -131,7 +122,7 @@ final class FilmReviewScreen
             dose: $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
             moment: $side->mirror($moments[$point['moment']]->name ?? $point['moment']),
             points: (object) array_map(fn (array $at): array => [(float) $at[0], (float) $at[1]], $mark['points'] ?? []),
-            jpeg: $mark === null ? null : self::jpeg($athlete, $point['clip_id'], $point['rep'], $point['moment']),
+            jpeg: $mark === null ? null : FilmPictures::base64($athlete, $point['clip_id'], $point['rep'], $point['moment']),
             target: ($clip?->target() ?? Handedness::Right)->value,
         );
     }

@@ -10,7 +10,6 @@ use App\Film\FilmConsents;
 use App\Film\FilmReviews;
 use App\Film\FilmReviewScreen;
 use App\Film\OwnLooks;
-use App\Film\Requests\FilmClipPartRequest;
 use App\Film\Requests\FilmClipRequest;
 use App\Film\Requests\LinkedFilmRequest;
 use App\Film\Requests\OwnLooksRequest;
@@ -19,6 +18,7 @@ use App\Health\CheckInScreen;
 use App\Health\HealthLog;
 use App\Health\Requests\LinkedReportsRequest;
 use App\Http\Answers;
+use App\Http\PartRequest;
 use App\People\Answers\JoinView;
 use App\People\Answers\MeView;
 use App\People\Requests\JoinRequest;
@@ -107,7 +107,7 @@ final class LinkController
 
     /** A part of the clip the coach asked for. */
     #[Answers(null)]
-    public function filmClipPart(FilmClipPartRequest $request, string $clip, string $no): JsonResponse
+    public function filmClipPart(PartRequest $request, string $clip, string $no): JsonResponse
     {
         $link = GivenLink::to($request, Link::CHECK_IN);
         $today = $link->workspace()->firstOrFail()->today();

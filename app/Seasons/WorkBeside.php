@@ -19,8 +19,10 @@ use Augendo\Core\Gates\MatchReady;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
+use Augendo\Core\Planning\CountedMatches;
 use Augendo\Core\Planning\Silence;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Strength, bands and sprints, planned like matches are and ticked when done; what nobody tells of counts as it was planned. */
 final class WorkBeside
@@ -89,11 +91,15 @@ final class WorkBeside
         }
     }
 
-    /** An entry was taken back: it was not done, and is not taken for granted again. */
-    public static function wasNotDone(Athlete $athlete, string $fixtureId, User $by): void
+    /** An entry was taken back. With the last of it, it was not done, and is not taken for granted again. */
+    public static function wasTakenBack(Athlete $athlete, Fixture $fixture, User $by): void
     {
+        $ofIt = DB::table('work_sets')->where('athlete_id', $athlete->id)->where('session', CountedMatches::session($fixture->id));
+        if ($ofIt->exists()) {
+            return;
+        }
         WorkBesideTold::query()->updateOrCreate(
-            ['fixture_id' => $fixtureId, 'athlete_id' => $athlete->id],
+            ['fixture_id' => $fixture->id, 'athlete_id' => $athlete->id],
             ['done' => false, 'told_by' => $by->id, 'told_at' => Carbon::now()],
         );
     }

@@ -108,7 +108,7 @@ final class WorkLog
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
             $beside = Fixture::query()->where('kind', Fixture::BESIDE)->find(CountedMatches::named($gone->session));
             if ($beside !== null) {
-                WorkBeside::wasNotDone($athlete, $beside->id, $by);
+                WorkBeside::wasTakenBack($athlete, $beside, $by);
             } elseif ($gone->estimated) {
                 WeeksElsewhere::wasNothing($athlete, Day::of($gone->day), $by);
             }

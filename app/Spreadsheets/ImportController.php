@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Spreadsheets;
 
 use App\Http\Answers;
+use App\Http\PartRequest;
 use App\Spreadsheets\Answers\ImportRowsView;
 use App\Spreadsheets\Answers\ImportsView;
 use App\Spreadsheets\Answers\ImportView;
 use App\Spreadsheets\Requests\ImportChoicesRequest;
-use App\Spreadsheets\Requests\ImportPartRequest;
 use App\Spreadsheets\Requests\ImportRequest;
 use App\Spreadsheets\Requests\ImportTakeBackRequest;
 use App\Spreadsheets\Requests\ImportTakeRequest;
@@ -41,7 +41,7 @@ final class ImportController
     }
 
     #[Answers(ImportView::class)]
-    public function part(ImportPartRequest $request, Import $import, string $no): JsonResponse
+    public function part(PartRequest $request, Import $import, string $no): JsonResponse
     {
         $this->imports->part($import, (int) $no, $request->validated('base64'));
 

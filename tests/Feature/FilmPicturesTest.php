@@ -198,6 +198,27 @@ final class FilmPicturesTest extends TestCase
         $this->assertEqualsCanonicalizing($wanted, Storage::disk('film')->allFiles());
     }
 
+    /** A clip that came stays as little as a picture does when measuring itself is taken back; one nobody sent yet stays asked for. */
+    public function test_with_the_consent_to_measure_a_clip_that_was_sent_goes_as_well(): void
+    {
+        $this->agreed(pictures: false);
+        $asked = $this->askForClip();
+        $paper = [
+            'id' => (string) Str::uuid7(), 'kind' => 'measure', 'pictures' => false, 'role' => 'guardian', 'given_by' => 'An old paper',
+            'second_person' => 'Felix Moreau', 'given_on' => $this->coach()->workspace->today()->iso(),
+        ];
+        $this->postJson("{$this->film}/consents", $paper)->assertOk();
+        $this->postJson("{$this->film}/consents/{$paper['id']}/withdraw")->assertOk()->assertJsonPath('asked_clip.id', $asked);
+        $this->agreed(pictures: false, kind: 'send');
+        $page = $this->page('guardian');
+        $this->putJson("/api/link/film-clips/{$asked}/parts/0", ['base64' => base64_encode($this->mp4())], $page)->assertNoContent();
+        $this->postJson("/api/link/film-clips/{$asked}", ['parts' => 1], $page)->assertOk();
+        $no = ['id' => (string) Str::uuid7(), 'kind' => 'measure', 'pictures' => false, 'agrees' => false, 'name' => null];
+        $this->postJson('/api/link/film', $no, $page)->assertOk()->assertJsonPath('film.clip', null);
+        $this->assertSame([], Storage::disk('film')->allFiles());
+        $this->assertNotNull(DB::table('asked_clips')->where('id', $asked)->value('ended_at'));
+    }
+
     public function test_a_clip_nobody_reviewed_is_deleted_after_a_fortnight(): void
     {
         $this->agreed(pictures: false);

@@ -87,6 +87,20 @@ final class WorkBesideTest extends TestCase
         );
     }
 
+    public function test_of_two_kinds_of_work_one_is_taken_back_and_the_other_stays_done(): void
+    {
+        $both = $this->strength($this->today);
+        $both->update(['doses' => [...$both->doses, ['skill' => 'sprint', 'reps' => 6, 'felt' => 'hard']]]);
+        $this->tell($both, true)->assertNoContent();
+        foreach (['sprint' => true, 'presses-and-pulls' => false] as $skill => $stands) {
+            $entry = DB::table('work_sets')->where('source', 'beside')->where('skill', $skill)->value('client_id');
+            $back = "/api/athletes/{$this->mira->id}/logged-work/{$entry}/take-back";
+            $this->postJson($back, ['reason' => 'Not that one.'])->assertNoContent();
+            $this->assertSame($stands, (bool) DB::table('work_beside')->where('fixture_id', $both->id)->value('done'), $skill);
+        }
+        $this->assertSame([0, []], [$this->recorded(), $this->due()]);
+    }
+
     public function test_what_nobody_tells_of_counts_as_it_was_planned(): void
     {
         $long = $this->strength($this->today->plus(-Silence::ASKED_DAYS - 1));

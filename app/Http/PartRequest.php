@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Film\Requests;
+namespace App\Http;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A part of a clip, at most a million bytes of it. */
-final class FilmClipPartRequest extends FormRequest
+/** A part of a file that comes in pieces, at most a million bytes of it. */
+final class PartRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
