@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Athletes;
 
+use App\Film\FilmFiles;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
@@ -16,7 +17,7 @@ use ZipArchive;
 final class ExportFile
 {
     /**
-     * @param  array<string, Builder>  $tables  rows by table
+     * @param  array<string, Builder>  $tables  rows by table; with those of saved pictures come the pictures
      * @return string path
      */
     public static function write(array $tables): string
@@ -31,6 +32,11 @@ final class ExportFile
             [$csv, $json] = $parts[] = self::table($table, $rows);
             $zip->addFile($csv, "csv/{$table}.csv");
             $zip->addFile($json, "json/{$table}.json");
+        }
+        foreach (FilmFiles::picturesOf($tables['film_pictures']->pluck('film_pictures.id')) as $id => $picture) {
+            $zip->addFile($picture, "pictures/{$id}.jpg");
+            // A JPEG grows no smaller.
+            $zip->setCompressionName("pictures/{$id}.jpg", ZipArchive::CM_STORE);
         }
         $zip->addFile(base_path('docs/data.md'), 'what-each-column-is.md');
         // Only now are the parts read.

@@ -57,6 +57,23 @@ final class FilmFiles
         return self::disk()->exists("pictures/{$id}.jpg") ? self::disk()->get("pictures/{$id}.jpg") : null;
     }
 
+    /**
+     * @param  iterable<string>  $ids
+     * @return array<string, string> path of each that is still there, by its id
+     */
+    public static function picturesOf(iterable $ids): array
+    {
+        $paths = [];
+        foreach ($ids as $id) {
+            $path = self::disk()->path("pictures/{$id}.jpg");
+            if (is_file($path)) {
+                $paths[$id] = $path;
+            }
+        }
+
+        return $paths;
+    }
+
     /** @param  list<string>  $ids */
     public static function erasePictures(array $ids): void
     {

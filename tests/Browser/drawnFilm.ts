@@ -1,8 +1,8 @@
 import { fileURLToPath } from 'node:url';
 import { type Browser, expect, type Page } from '@playwright/test';
-import { build, type Rollup } from 'vite';
 import type { Point } from '../../resources/app/rules/frame';
 import { jointsAt } from '../../resources/app/screens/film/drawn';
+import { pageScript } from './pageScript';
 
 /** One try of the drawn serve, and how many pictures a second it is drawn with. */
 export const TRY_S = 1.6;
@@ -31,28 +31,13 @@ globalThis.film = async ({ seconds, rate, side }) => {
 };
 `;
 
-/** Stands in no file: it is put together for a page. */
-const here = fileURLToPath(new URL('./drawn.js', import.meta.url));
-
 /** A clip of the drawn serve, as a phone would have made one: its joints are known. */
 export async function drawnFilm(browser: Browser, at: string, seconds: number, rate = RATE): Promise<Buffer> {
-    const drawn = 'virtual:drawn';
-    const built = (await build({
-        configFile: false,
-        logLevel: 'silent',
-        build: { write: false, minify: false, rollupOptions: { input: drawn, output: { format: 'iife' } } },
-        plugins: [
-            {
-                name: 'drawn',
-                resolveId: (id) => (id === drawn ? here : null),
-                load: (id) => (id === here ? SCRIPT : null),
-            },
-        ],
-    })) as Rollup.RollupOutput;
+    const script = await pageScript(SCRIPT);
     const context = await browser.newContext({ bypassCSP: true });
     const page = await context.newPage();
     await page.goto(at);
-    await page.evaluate(built.output[0].code);
+    await page.evaluate(script);
     const text = await page.evaluate(
         (of) => (globalThis as unknown as { film: (of: object) => Promise<string> }).film(of),
         { seconds, rate, side: 'right' },

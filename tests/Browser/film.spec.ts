@@ -93,6 +93,7 @@ test('a clip is opened once all have agreed, measured by hand, compared, and shu
     await page.getByLabel('With a picture of each moment', { exact: false }).check();
     await page.getByRole('button', { name: 'Save what was measured' }).click();
     await expect(page.getByText('One clip is measured and not sent yet.', { exact: false })).toBeVisible();
+    await expect(page.getByText('1 measured clip not sent yet', { exact: false })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save what was measured' })).toBeDisabled();
     await context.setOffline(false);
     await expect(page.getByText('not sent yet', { exact: false })).toHaveCount(0);
@@ -281,5 +282,34 @@ test('a browser without a decoder of its own plays the clip, picture by picture 
         await page.getByRole('slider', { name: 'Picture' }).fill(String(no));
         const trueY = jointsAt(no / RATE, 'right').ball?.[1] ?? NaN;
         await expect.poll(async () => Math.abs((await ballY()) - trueY)).toBeLessThan(1.2);
+    }
+});
+
+test('of a clip that is damaged the pictures before the damage are shown, and it says so', async ({
+    page,
+    browser,
+    baseURL,
+}) => {
+    const film = await drawnFilm(browser, `${baseURL}/icon.svg`, 2 * TRY_S, RATE);
+    await signIn(page);
+    await row(page, 'Yuna Petrovic').getByRole('link', { name: 'Yuna Petrovic' }).click();
+    await page.getByRole('link', { name: 'Film', exact: true }).click();
+    const damaged = (from: number, to: number) => ({
+        name: 'serve.webm',
+        mimeType: 'video/webm',
+        buffer: Buffer.from(film).fill(0xff, Math.round(from * film.length), Math.round(to * film.length)),
+    });
+    const open = page.locator('input[type=file]');
+    await open.setInputFiles(damaged(0.05, 0.2));
+    await expect(page.getByText('This clip is damaged from its first picture on.', { exact: false })).toBeVisible();
+    await open.setInputFiles(damaged(0.6, 0.75));
+    await expect(page.getByText('what comes after them cannot be read', { exact: false })).toBeVisible();
+    const last = Number(/picture 1 of (\d+)/.exec(await page.getByText(/^picture 1 of/).innerText())?.[1]);
+    expect(last).toBeGreaterThan(40);
+    expect(last).toBeLessThan(192);
+    for (const no of [10, last - 25]) {
+        await page.getByRole('slider', { name: 'Picture' }).fill(String(no));
+        await expect(page.getByText(`picture ${no + 1} of ${last}`)).toBeVisible();
+        await expect(page.getByText('This picture cannot be read', { exact: false })).toHaveCount(0);
     }
 });

@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
+use ZipArchive;
 
 /** Pictures that leave the device: single ones cut to the athlete, and a clip a coach asked for. Gone with the consent, from the disk. */
 #[Group('once')]
@@ -50,6 +52,10 @@ final class FilmPicturesTest extends TestCase
         $this->assertStringContainsString(self::PLACE, $this->jpeg());
         $this->assertStringNotContainsString(self::PLACE, (string) $picture->getContent());
         $this->assertSame([64, 48], array_slice((array) getimagesizefromstring((string) $picture->getContent()), 0, 2));
+        $export = $this->get(str_replace('/film', '/export.zip', $this->film))->assertOk()->baseResponse;
+        $zip = new ZipArchive;
+        $this->assertTrue($zip->open($export instanceof BinaryFileResponse ? $export->getFile()->getPathname() : ''));
+        $this->assertSame($picture->getContent(), $zip->getFromName("pictures/{$kept['picture']}.jpg"));
         $noor = $this->athlete('Noor')->id;
         $this->get("/api/athletes/{$noor}/film/pictures/{$kept['picture']}")->assertNotFound();
         $this->actingAs($this->stranger(Role::Coach))->get("{$this->film}/pictures/{$kept['picture']}")->assertNotFound();

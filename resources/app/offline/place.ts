@@ -9,6 +9,17 @@ export function recall(name: string): string | null {
     }
 }
 
+/** The names that begin so, of whatever is kept. */
+export function namesFrom(beginning: string): string[] {
+    const names = new Set(memory.keys());
+    try {
+        for (let i = 0; i < localStorage.length; i++) names.add(localStorage.key(i) ?? '');
+    } catch {
+        // Where nothing may be kept, the memory of the page is all there is.
+    }
+    return [...names].filter((name) => name.startsWith(beginning));
+}
+
 /** @returns whether it outlives the page */
 export function remember(name: string, value: string): boolean {
     memory.set(name, value);

@@ -1,9 +1,15 @@
 import { useEffect, useState } from 'react';
+import { clipsWaiting } from './clips';
 import { isOutOfReach, ofOthers, stores, unsent } from './store';
 import { useKept } from './useKept';
 
-const NOTHING = { waiting: 0, refused: 0, held: 0, away: false, stores: true };
-const read = async (): Promise<typeof NOTHING> => ({ ...(await unsent()), away: isOutOfReach(), stores: stores() });
+const NOTHING = { waiting: 0, refused: 0, held: 0, clips: 0, away: false, stores: true };
+const read = async (): Promise<typeof NOTHING> => ({
+    ...(await unsent()),
+    clips: clipsWaiting(),
+    away: isOutOfReach(),
+    stores: stores(),
+});
 
 /**
  * How much on this device has not reached the server yet, whether the server is out of reach, and whether the device

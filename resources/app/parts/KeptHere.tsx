@@ -9,12 +9,13 @@ const Sheetlet = later(async () => (await import('./Sheetlet')).Sheetlet);
 
 /** Says what lies on this device only; opens to what the server refused, with the reason and the ways out. */
 export function UnsentMark() {
-    const { waiting, refused, held, away, stores } = useUnsent();
+    const { waiting, refused, held, clips, away, stores } = useUnsent();
     const [open, setOpen] = useState(false);
-    if (waiting === 0 && refused === 0 && held === 0 && !away && stores) return null;
+    if (waiting === 0 && refused === 0 && held === 0 && clips === 0 && !away && stores) return null;
     const said = [
         away ? 'No connection, as last seen' : null,
         waiting > 0 ? `${waiting} not sent yet` : null,
+        clips > 0 ? `${clips} measured ${clips === 1 ? 'clip' : 'clips'} not sent yet` : null,
         held > 0 ? `${held} held by this page alone` : null,
         stores ? null : 'this device stores nothing',
     ]

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Film, Problem } from '../../api/client';
+import type { KeptClip } from '../../offline/clips';
 import { answerOrKept } from '../../offline/store';
 import { useMe } from '../../parts/Frame';
 import { Labelled, Options } from '../../parts/Labelled';
@@ -12,7 +13,7 @@ import { Consents } from './Consents';
 import { Earlier } from './Earlier';
 import { Opening } from './Opening';
 import { Review } from './Review';
-import type { FilmLadder, KeptClip } from './marks';
+import type { FilmLadder } from './marks';
 import { openFile, useOpening } from './useClip';
 import { useUnsent } from './useUnsent';
 
@@ -161,6 +162,7 @@ function OneClip({
             <p className="flex items-center gap-3 py-2">
                 <span className="truncate">
                     {clip.source.name}, {clip.source.times.length} pictures
+                    {clip.source.isCutShort && '. The file is damaged: what comes after them cannot be read'}
                 </span>
                 <button type="button" className="btn btn-quiet" onClick={opening.close}>
                     Close this clip

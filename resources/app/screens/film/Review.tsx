@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Film } from '../../api/client';
+import type { KeptClip } from '../../offline/clips';
 import { newId } from '../../offline/store';
 import { Labelled, Options } from '../../parts/Labelled';
 import { limbLengths, type Point } from '../../rules/frame';
@@ -7,7 +8,6 @@ import {
     counted,
     type Draft,
     type FilmLadder,
-    type KeptClip,
     type Mark,
     landmark,
     marked,

@@ -1,11 +1,10 @@
 import type { Film } from '../../api/client';
-import type { Body } from '../../api/typed';
+import type { KeptClip } from '../../offline/clips';
 import type { Point, Points, Setting } from '../../rules/frame';
 
 export type FilmLadder = Film['ladders'][number];
 export type FilmCheckpoint = FilmLadder['checkpoints'][number];
 export type FilmMeasure = NonNullable<FilmCheckpoint['measure']>;
-export type KeptClip = Body<'POST', `/api/athletes/${string}/film/clips`>;
 
 /** One moment of one repetition: on which picture, and where the points lie on it. */
 export type Mark = {

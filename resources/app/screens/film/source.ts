@@ -1,4 +1,4 @@
-import type { InputVideoTrack } from 'mediabunny';
+import type { InputVideoTrack, VideoSample } from 'mediabunny';
 import type { Points } from '../../rules/frame';
 
 /** Pictures in order, wherever they come from: a file, the camera, or the drawn figure that ships. */
@@ -10,6 +10,8 @@ export type ClipSource = {
     /** when each picture is shown, in seconds from the first */
     readonly times: readonly number[];
     picture(no: number): Promise<ImageBitmap>;
+    /** whether the file is damaged, so that only what comes before can be looked at */
+    readonly isCutShort?: boolean;
     /** where the joints are, of a figure that is drawn */
     readonly known?: (no: number) => Points;
     close(): void;
@@ -93,14 +95,25 @@ export async function openClip(file: File): Promise<ClipSource> {
     });
     if (!track) throw new NotShown('There is sound in this file and no picture. Choose another one.');
     const times: number[] = [];
-    for await (const packet of new EncodedPacketSink(track).packets(undefined, undefined, { metadataOnly: true })) {
-        times.push(packet.timestamp);
-        if (times.length > MOST_PICTURES)
-            throw new NotShown('This clip is longer than anybody looks through. Cut it to three minutes or less.');
+    let isCutShort = false;
+    try {
+        for await (const packet of new EncodedPacketSink(track).packets(undefined, undefined, { metadataOnly: true })) {
+            times.push(packet.timestamp);
+            if (times.length > MOST_PICTURES) break;
+        }
+    } catch {
+        isCutShort = true;
     }
+    if (times.length > MOST_PICTURES)
+        throw new NotShown('This clip is longer than anybody looks through. Cut it to three minutes or less.');
     times.sort((a, b) => a - b);
     const first = times[0];
-    if (first === undefined) throw new NotShown('There is no picture in this clip. Choose another one.');
+    if (first === undefined)
+        throw new NotShown(
+            isCutShort
+                ? 'This clip is damaged from its first picture on. Copy it from the phone once more.'
+                : 'There is no picture in this clip. Choose another one.',
+        );
     const [fullWidth, fullHeight] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
     const share = Math.min(1, LONGEST_SIDE_PX / Math.max(fullWidth, fullHeight));
     const size = { width: Math.round(fullWidth * share), height: Math.round(fullHeight * share) };
@@ -112,6 +125,7 @@ export async function openClip(file: File): Promise<ClipSource> {
     let fetching: Promise<void> = Promise.resolve();
     return {
         name: file.name,
+        isCutShort,
         ...size,
         times: times.map((time) => time - first),
         picture: async (no) => {
@@ -143,20 +157,27 @@ async function decoded(track: InputVideoTrack, times: number[], size: Size, kept
     const { VideoSampleSink } = await import('mediabunny');
     const numbers = new Map(times.map((time, no) => [tick(time), no]));
     const sink = new VideoSampleSink(track);
+    const keep = (sample: VideoSample): void => {
+        // By its own time: one that cannot be read does not move those after it.
+        const at = numbers.get(tick(sample.timestamp));
+        if (at !== undefined && !kept.has(at)) {
+            const canvas = new OffscreenCanvas(size.width, size.height);
+            const context = canvas.getContext('2d');
+            if (context) sample.draw(context, 0, 0, size.width, size.height);
+            kept.keep(at, canvas.transferToImageBitmap());
+        }
+        sample.close();
+    };
     return {
         /** A picture depends on those before it: whoever asks for one is likely to ask for its neighbours. */
         fetch: async (no) => {
             const to = times[Math.min(times.length - 1, no + AHEAD)] ?? 0;
-            for await (const sample of sink.samples(times[Math.max(0, no - BEFORE)], to + 1e-6)) {
-                // By its own time: one that cannot be read does not move those after it.
-                const at = numbers.get(tick(sample.timestamp));
-                if (at !== undefined && !kept.has(at)) {
-                    const canvas = new OffscreenCanvas(size.width, size.height);
-                    const context = canvas.getContext('2d');
-                    if (context) sample.draw(context, 0, 0, size.width, size.height);
-                    kept.keep(at, canvas.transferToImageBitmap());
-                }
-                sample.close();
+            try {
+                for await (const sample of sink.samples(times[Math.max(0, no - BEFORE)], to + 1e-6)) keep(sample);
+            } catch {
+                // Damage further on, which is read ahead of: this one alone, and nothing beyond it.
+                const sample = kept.has(no) ? null : await sink.getSample(times[no] ?? 0);
+                if (sample) keep(sample);
             }
         },
         close: () => undefined,
