@@ -8,6 +8,7 @@ use App\Athletes\TestsController;
 use App\Courtside\LineController;
 use App\Courtside\SheetController;
 use App\Film\FilmController;
+use App\Flight\FlightController;
 use App\Gates\GatesController;
 use App\Health\AwayController;
 use App\Health\RollCallController;
@@ -171,6 +172,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('sheets', 'plan')->can('decide', 'return');
         Route::post('close', 'close')->can('decide', 'return');
     });
+
+    Route::get('athletes/{athlete}/throw-check', [FlightController::class, 'throwCheck'])->can('view', 'athlete');
 
     // Who may is settled before anything sent is looked at, so that a refusal tells nothing.
     Route::prefix('athletes/{athlete}')->controller(AthleteController::class)->group(function (): void {

@@ -18,6 +18,8 @@ final class SchemaCheck
         'objects.json' => 'objects',
         'doses.json' => 'doses',
         'tests.json' => 'tests',
+        'balls.json' => 'balls',
+        'courts.json' => 'courts',
         'ladders/*.json' => 'ladder',
         'rule-sets/*.json' => 'rule-set',
     ];

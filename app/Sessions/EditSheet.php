@@ -8,6 +8,7 @@ use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Records\Alone;
 use App\Records\AthletesChanged;
+use App\Wording\ThrowWording;
 use App\Wording\Wording;
 use Augendo\Core\Planning\BlockPlan;
 use Augendo\Core\Readiness\Word;
@@ -102,6 +103,8 @@ final class EditSheet
                     .' effort while the word is '
                     .Wording::word($word)
                     .'.';
+            } elseif ($open->frame()->isCalledTooEasy($plan)) {
+                $refusals[] = "{$title}: ".ThrowWording::tooEasy($plan, $open->frame()->price);
             }
         }
 

@@ -14,6 +14,7 @@ use App\Returns\ReturnRefs;
 use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
 use App\Wording\SheetWording;
+use App\Wording\ThrowWording;
 use App\Wording\Wording;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Planning\BlockPlan;
@@ -119,6 +120,7 @@ final class SheetScreen
             asked_effort: $dose->effort,
             distance_m: $plan->distanceM,
             asked_distance_m: $dose->distanceM,
+            throw_asks: ThrowWording::asks($plan, $open->frame()->price),
             rest_s: $dose->restS,
             hold_s: $dose->holdS,
             judged: $dose->judged,

@@ -332,6 +332,7 @@ final class Wording
             'layoff' => $trim->idleDays === null
                 ? 'no such work on record yet: start as after a long break'
                 : "{$trim->idleDays} idle days: start lower, make nothing up",
+            'reach' => 'further is no throw of this effort any more, by the longest on record',
             'own_dose' => 'what this session is for does not fit today',
             'minutes' => $trim->what === 'minutes'
                 ? "the warm-up and the cool-down stay, {$trim->minutes} minutes are too few for them"

@@ -55,6 +55,8 @@ final class LibraryTest extends TestCase
                 'drills.json',
                 'doses.json',
                 'tests.json',
+                'balls.json',
+                'courts.json',
                 'ladders/javelin-throw.json',
                 'ladders/block-jump-landing.json',
             ] as $file

@@ -52,6 +52,7 @@ final class SessionBuilderPropertyTest extends TestCase
                     }
                     $this->assertGreaterThanOrEqual(0, $block->asked->sets * $block->asked->reps - $block->reps);
                     $this->assertSame($block->reps, array_sum($block->repsBySet()));
+                    $this->assertFalse($frame->isCalledTooEasy($block), "seed {$seed}: called easier than its distance lets it be");
                     $this->assertTrimNeeded($frame, $built, $i, $block);
                 }
             });

@@ -272,27 +272,52 @@ final class SessionBuilderTest extends TestCase
         }
     }
 
-    /** Thrown 36 m of the longest 40 a throw costs nine tenths, at 28 m seven: distance gives way in metres, then the repetitions. */
+    /** Thrown 34 m of the longest 40 a throw costs 0.85 and at 30 m or nearer the 0.75 of its effort: distance gives way, then reps. */
     public function test_a_throw_gives_way_in_effort_then_distance_then_repetitions(): void
     {
-        $whole = $this->build([])->blocks[3]->asked->with([
-            'sets' => 1, 'reps' => 20, 'repsMin' => 10, 'effort' => 0.5, 'effortMin' => 0.4, 'distanceM' => 36.0, 'distanceMinM' => 20.0,
+        $whole = $this->thrown();
+        $fit = fn (float $cap, BlockDose $dose): array => $this->told($this->built($dose, [$this->cap($cap)]));
+        $this->assertSame([], $fit(17.0, $whole));
+        $this->assertSame(['0 distance 34→32 limit'], $fit(16.01, $whole));
+        $this->assertSame(['0 distance 34→30 limit'], $fit(15.0, $whole));
+        $this->assertSame(['0 distance 33.5→32 limit'], $fit(16.2, $whole->with(['distanceM' => 33.5])), 'whole metres, from the least on');
+        $this->assertSame(['0 reps 20→13 limit', '0 distance 34→30 limit'], $fit(10.0, $whole));
+        $this->assertSame(['0 reps 20→10 limit', '0 distance 34→30 limit'], $fit(7.5, $whole), 'to its least');
+        $this->assertSame(['0 dropped 20→0 limit'], $fit(7.4, $whole));
+        $this->assertSame(['0 effort 0.75→0.7 limit', '0 distance 34→28 limit'], $fit(14.01, $whole->with(['effortMin' => 0.5])));
+        $this->assertSame(['0 dropped 20→0 limit'], $fit(8.0, $whole->with(['distanceMinM' => null])), 'a distance that may not give way');
+    }
+
+    /** Half an effort goes to 0.7 of the longest 40 m: 28 m, whatever else is asked for and whatever took the effort down. */
+    public function test_a_throw_is_never_called_easier_than_its_distance_lets_it_be(): void
+    {
+        $half = $this->thrown()->with(['effort' => 0.5, 'effortMin' => 0.5, 'distanceM' => 36.0]);
+        $this->assertSame(['0 distance 36→28 reach'], $this->told($this->built($half, [])));
+        $this->assertSame([], $this->told($this->built($half->with(['distanceM' => 28.0]), [])));
+        $this->assertSame([], $this->told($this->built($half->with(['skill' => new Skill('serve', Family::Serve, 0, 1.0, 0, 0)]), [])), 'a serve');
+        $notCheckedIn = $this->built($this->thrown(), [], reports: []);
+        [$block] = $notCheckedIn->blocks;
+        $this->assertSame([0.5, 28.0], [$block->effort, $block->distanceM], 'not checked in: half effort, and not from afar');
+    }
+
+    private function thrown(): BlockDose
+    {
+        return $this->build([])->blocks[3]->asked->with([
+            'sets' => 1, 'reps' => 20, 'repsMin' => 10, 'effort' => 0.75, 'effortMin' => 0.75, 'distanceM' => 34.0, 'distanceMinM' => 20.0,
         ]);
+    }
+
+    /**
+     * @param  list<\Augendo\Core\Limits\Limit>  $limits
+     * @param  array<mixed>|null  $reports
+     */
+    private function built(BlockDose $dose, array $limits, ?array $reports = null): BuiltSession
+    {
         $price = new SetCost(new AthleteProfile(null, ['throw' => 40.0]), EffortCurve::Linear);
-        $fit = fn (float $cap, BlockDose $dose): BuiltSession => SessionBuilder::build(
-            $this->frame([$this->cap($cap)], price: $price), new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]),
+
+        return SessionBuilder::build(
+            $this->frame($limits, price: $price, reports: $reports), new Rung('r', 'Rung', '', false, [], [], new Gate, [$dose]),
         );
-        $this->assertSame([], $this->told($fit(18.0, $whole)));
-        $this->assertSame(['0 distance 36→28 limit'], $this->told($fit(14.01, $whole)));
-        $this->assertSame(['0 distance 36→35 limit'], $this->told($fit(17.5, $whole)));
-        $this->assertSame(['0 distance 36→20 limit'], $this->told($fit(10.0, $whole)), 'to its least');
-        $this->assertSame(['0 reps 20→14 limit', '0 distance 36→20 limit'], $this->told($fit(7.01, $whole)));
-        $this->assertSame(['0 reps 20→10 limit', '0 distance 36→20 limit'], $this->told($fit(5.0, $whole)), 'both to their least');
-        $this->assertSame(['0 dropped 20→0 limit'], $this->told($fit(3.9, $whole)));
-        $halves = $fit(17.6, $whole->with(['distanceM' => 35.5]));
-        $this->assertSame(['0 distance 35.5→35 limit'], $this->told($halves), 'whole metres, from the least on');
-        $fixed = $fit(8.0, $whole->with(['distanceMinM' => null]));
-        $this->assertSame(['0 dropped 20→0 limit'], $this->told($fixed), 'a distance that may not give way');
     }
 
     public function test_minutes_may_be_filled_to_the_last_second(): void

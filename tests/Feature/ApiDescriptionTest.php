@@ -116,6 +116,7 @@ final class ApiDescriptionTest extends TestCase
             '{limit}' => collect($tapes)->first()['limit_id'] ?? 'arm-week:17-18:dominant',
         ]).match (true) {
             str_ends_with($path, '/headroom') => '?skill=javelin',
+            str_ends_with($path, '/throw-check') => '?skill=handball-standing-throw&object=handball-2&distance_m=12&effort=0.5',
             str_ends_with($path, '/what-if') => '?skill=javelin&reps=16&effort=0.8&distance_m=20&day='.$this
                 ->coach()->workspace
                 ->today()

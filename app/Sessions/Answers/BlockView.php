@@ -36,6 +36,8 @@ final readonly class BlockView
         public float $asked_effort,
         public ?float $distance_m,
         public ?float $asked_distance_m,
+        /** what the distance of a throw asks for; null: it is no throw to a distance */
+        public ?string $throw_asks,
         public int $rest_s,
         public ?int $hold_s,
         public bool $judged,

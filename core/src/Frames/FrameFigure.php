@@ -28,8 +28,8 @@ enum FrameFigure: string
     /** How far off a point put by hand lies, as a share of the picture's longer side: one standard deviation along either axis. */
     public const HAND_SPREAD_SHARE = 0.0015;
 
-    /** And one that the model on the device proposed, and nobody has touched yet: a guess on the wide side. */
-    public const MODEL_SPREAD_SHARE = 0.008;
+    /** And one that the model on the device proposed, and nobody has touched yet: as wide as it was on drawn figures (docs/film.md). */
+    public const MODEL_SPREAD_SHARE = 0.03;
 
     /** Half a step of the difference that says how a figure hangs on a point, in pixels. */
     private const NUDGE_PX = 0.5;

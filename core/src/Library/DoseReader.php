@@ -7,13 +7,18 @@ namespace Augendo\Core\Library;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Load\ThrowReach;
 
 /** Reads one dose of a library file: a block of a rung, or a drill that belongs to none. */
 final readonly class DoseReader
 {
+    /** An effort is said in steps of five of a hundred: half of one is the same. */
+    private const SAME_EFFORT = 0.025;
+
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
@@ -46,6 +51,14 @@ final readonly class DoseReader
         if ($distanceShare !== null && $distanceShare <= 0.0) {
             throw $node->get('distance_share')->outOfRange('A share of the longest throw lies above 0 and up to 1.');
         }
+        $skill = LadderReader::reference($node->get('skill'), $this->skills, 'skill');
+        $least = $distanceShare === null ? 0.0 : ThrowReach::leastEffort($distanceShare, 1.0);
+        if ($skill->family === Family::Throw && $least > $effort + self::SAME_EFFORT) {
+            throw $node->get('distance_share')->outOfRange(
+                'That is no easy throw: '.round(100 * (float) $distanceShare).' % of the longest asks for at least '
+                .ceil(100 * $least - 1e-6).' % effort, the dose for '.round(100 * $effort).' %.',
+            );
+        }
         if ($effortMin > $effort) {
             throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");
         }
@@ -54,7 +67,7 @@ final readonly class DoseReader
             kind: $node->get('block')->enum(BlockKind::class),
             title: $node->get('title')->string(),
             text: $node->get('text')->string(),
-            skill: $skill = LadderReader::reference($node->get('skill'), $this->skills, 'skill'),
+            skill: $skill,
             object: LadderReader::reference($node->get('object'), $this->objects, 'object'),
             side: $node->get('side')->optional(fn (Node $n): Side => $n->enum(Side::class)) ?? Side::Dominant,
             surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),

@@ -28,6 +28,12 @@ final class Library
     /** @var array<string, Drill>|null */
     private ?array $drills = null;
 
+    /** @var array<string, LibraryBall>|null */
+    private ?array $balls = null;
+
+    /** @var array<string, LibraryCourt>|null */
+    private ?array $courts = null;
+
     private ?DoseTable $doses = null;
 
     private ?TestTable $tests = null;
@@ -163,6 +169,26 @@ final class Library
                 $plain,
             );
         });
+    }
+
+    /**
+     * @return array<string, LibraryBall> by the id of the object; what is not here does not fly as a ball does
+     *
+     * @throws LibraryProblem
+     */
+    public function balls(): array
+    {
+        return $this->balls ??= $this->read('balls.json', fn (Node $file): array => FlightFiles::balls($file, $this->objects()));
+    }
+
+    /**
+     * @return array<string, LibraryCourt> by id
+     *
+     * @throws LibraryProblem
+     */
+    public function courts(): array
+    {
+        return $this->courts ??= $this->read('courts.json', fn (Node $file): array => FlightFiles::courts($file, $this->skills()));
     }
 
     /**
@@ -417,6 +443,7 @@ final class Library
     {
         $problems = [];
         foreach ([$this->figures(...), $this->drills(...), $this->doses(...), $this->tests(...),
+            $this->balls(...), $this->courts(...),
             ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {

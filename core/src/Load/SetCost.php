@@ -52,6 +52,22 @@ final readonly class SetCost
         return $this->athlete->longestThrowM[$skill->id] ?? null;
     }
 
+    /** @return float|null metres an effort goes at most; null: it is no throw, or its longest is not known */
+    public function furthestM(Skill $skill, float $effort): ?float
+    {
+        $longest = $skill->family === Family::Throw ? $this->longestThrowM($skill) : null;
+
+        return $longest === null ? null : ThrowReach::furthestM($effort, $longest);
+    }
+
+    /** Whether a throw is called easier than its distance lets it be. */
+    public function isCalledTooEasy(Skill $skill, float $effort, ?float $distanceM): bool
+    {
+        $longest = $skill->family === Family::Throw ? $this->longestThrowM($skill) : null;
+
+        return $longest !== null && $distanceM !== null && ! ThrowReach::reaches($effort, $distanceM, $longest);
+    }
+
     /** @return float the share of full stress one repetition costs, 0 to 1 */
     public function weight(WorkSet $set): float
     {

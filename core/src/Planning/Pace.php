@@ -7,8 +7,8 @@ namespace Augendo\Core\Planning;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Rung;
-use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Load\Family;
+use Augendo\Core\Load\ThrowReach;
 
 /** How a season comes to the dose of a rung: repetitions, effort and distance rise one at a time, on heavy days only. */
 final readonly class Pace
@@ -17,8 +17,6 @@ final readonly class Pace
     private const EFFORT_STEP = 0.15;
 
     private const SHARE_STEP = 0.25;
-
-    private const LEAST_M = 1.0;
 
     private const LEAST_OF_A_SET = 4;
 
@@ -140,7 +138,7 @@ final readonly class Pace
     {
         return $longestM === null || $own->skill->family !== Family::Throw
             ? (float) $own->distanceM
-            : min((float) $own->distanceM, max(self::LEAST_M, floor(2 * EffortCurve::Perceived->stressShare($effort) * $longestM) / 2));
+            : min((float) $own->distanceM, ThrowReach::furthestM($effort, $longestM));
     }
 
     /** A dose that was reached, or kept. */

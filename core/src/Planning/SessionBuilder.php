@@ -41,7 +41,8 @@ final class SessionBuilder
     {
         $judged = array_filter($blocks, fn (BlockPlan $block): bool => $block->asked->judged);
         $this->own = array_keys($judged === [] ? self::of(BlockKind::Whole, $blocks) : $judged);
-        $this->fits = fn (): bool => $this->frame->broken($this->blocks) === [];
+        $this->fits = fn (): bool => array_filter($this->blocks, $frame->isCalledTooEasy(...)) === []
+            && $this->frame->broken($this->blocks) === [];
         $this->blocks = $blocks;
         $this->wanted = $this->blocks;
     }
@@ -60,6 +61,7 @@ final class SessionBuilder
         if (! $asGiven) {
             $builder->fitLayoff($layoffs);
         }
+        $builder->fitReach();
         if ($minutes !== null) {
             $builder->fitMinutes($minutes);
         }
@@ -87,6 +89,7 @@ final class SessionBuilder
                 ? $block->withEffort(min($block->effort, $frame->effortCap($word)))
                 : $block->withReps(0);
         }
+        $builder->fitReach();
         $builder->wanted = $builder->blocks;
         $builder->fitLimits();
 
@@ -176,6 +179,18 @@ final class SessionBuilder
                 $this->trims[] = new Trim($i, 'effort', $block->effort, $effort, 'layoff', idleDays: $layoff->idleDays($side));
             }
             $this->blocks[$i] = $block->withReps($reps)->withEffort($effort);
+        }
+    }
+
+    /** A throw is never called easier than its distance lets it be: it is thrown nearer. */
+    private function fitReach(): void
+    {
+        foreach ($this->blocks as $i => $block) {
+            if ($block->reps > 0 && $this->frame->isCalledTooEasy($block)) {
+                $nearer = $this->frame->withinReach($block);
+                $this->trims[] = new Trim($i, 'distance', (float) $block->distanceM, (float) $nearer->distanceM, 'reach');
+                $this->blocks[$i] = $nearer;
+            }
         }
     }
 
@@ -277,7 +292,7 @@ final class SessionBuilder
 
         return match ($what) {
             'reps' => $block->withReps(min($block->reps, max(1, $dose->repsMin))),
-            'effort' => $block->withEffort(min($block->effort, $dose->effortMin)),
+            'effort' => $this->frame->withinReach($block->withEffort(min($block->effort, $dose->effortMin))),
             'distance' => $block->withDistance(
                 $block->distanceM === null ? null : min($block->distanceM, $dose->distanceMinM ?? $block->distanceM),
             ),
@@ -423,13 +438,14 @@ final class SessionBuilder
                 );
             }
             if (($block->distanceM ?? 0.0) < ($wanted->distanceM ?? 0.0) - 1e-9) {
+                $further = $block->withDistance($wanted->distanceM);
                 $this->trims[] = new Trim(
                     block: $i,
                     what: 'distance',
                     from: (float) $wanted->distanceM,
                     to: (float) $block->distanceM,
-                    cause: 'limit',
-                    limits: $binding($block->withDistance($wanted->distanceM)),
+                    cause: $binding($further) === [] ? 'reach' : 'limit',
+                    limits: $binding($further),
                 );
             }
         }

@@ -208,6 +208,20 @@ final readonly class SessionFrame
         return LimitState::fullest($this->board->hardTouchedBy($sets)->states([...$this->sameDay, ...$sets]));
     }
 
+    /** Whether a throw is called easier than its distance lets it be. */
+    public function isCalledTooEasy(BlockPlan $plan): bool
+    {
+        return $plan->reps > 0 && $this->price->isCalledTooEasy($plan->asked->skill, $plan->effort, $plan->distanceM);
+    }
+
+    /** The same, no further than its effort goes. */
+    public function withinReach(BlockPlan $plan): BlockPlan
+    {
+        $furthest = $this->price->furthestM($plan->asked->skill, $plan->effort);
+
+        return $furthest === null || $plan->distanceM === null ? $plan : $plan->withDistance(min($plan->distanceM, $furthest));
+    }
+
     /**
      * @param  array<int, BlockPlan>  $blocks
      * @param  int  $position which of them more repetitions are wanted for

@@ -18,7 +18,8 @@ final readonly class Trim
      * @param  int|null  $block  position of the block in the session, from 0; null when the block is left out whole
      * @param  'reps'|'effort'|'distance'|'dropped'|'minutes'  $what  minutes: even the shortest session takes longer
      * @param  float  $from  repetitions, effort (0 to 1) or metres
-     * @param  'limit'|'word'|'layoff'|'minutes'|'own_dose'  $cause  own_dose: what it belongs to does not fit today
+     * @param  'limit'|'word'|'layoff'|'minutes'|'own_dose'|'reach'  $cause  own_dose: what it belongs to does not fit today; reach: such an
+     *                                                                  effort does not go further
      * @param  list<LimitFigures>  $limits  the limits that would be over with one step more, for cause `limit`
      * @param  Word|null  $word  for cause `word`
      * @param  list<Channel>  $channels  for cause `word`: the channels that have it
@@ -61,7 +62,7 @@ final readonly class Trim
     {
         /** @var array{
          *     block: int|null, what: 'reps'|'effort'|'distance'|'dropped'|'minutes', from: float, to: float,
-         *     cause: 'limit'|'word'|'layoff'|'minutes', limits: list<array{
+         *     cause: 'limit'|'word'|'layoff'|'minutes'|'own_dose'|'reach', limits: list<array{
          *         id: string, label: string, kind: string, measure: string|null, level: 'effort'|'distance'|null, status: string,
          *         used: float|null, projected: float|null, max: float|null, remaining: float|null, earliest: string|null,
          *     }>, word: string|null, idle_days: int|null, channels: list<string>, minutes: int|null, title: string|null,

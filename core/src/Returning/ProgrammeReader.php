@@ -9,6 +9,7 @@ use Augendo\Core\Cases\Node;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Load\ThrowReach;
 
 /** Reads a return programme file. */
 final class ProgrammeReader
@@ -16,6 +17,9 @@ final class ProgrammeReader
     private const FULL_EFFORT = 1.0;
 
     private const FULL_EFFORT_MOST_REPS = 39;
+
+    /** A longest throw for which a share of it is looked at to a quarter of a metre. */
+    private const AS_LONG_AS_M = 100.0;
 
     /** @throws CaseError */
     public static function read(Node $file): Programme
@@ -59,6 +63,14 @@ final class ProgrammeReader
         if ($effort >= self::FULL_EFFORT && $sets * $reps > self::FULL_EFFORT_MOST_REPS) {
             throw $node->get('reps')->outOfRange('A stage at full effort stays under 40 repetitions, this one has '.$sets * $reps.'.');
         }
+        $far = $node->get('distance_share')->optional($share);
+        if ($far !== null && ! ThrowReach::reaches($effort, self::AS_LONG_AS_M * $far, self::AS_LONG_AS_M)) {
+            throw $node->get('distance_share')->outOfRange(
+                'Such a distance is no easy throw: '.round(100 * $far).' % of the longest asks for at least '
+                .ceil(100 * ThrowReach::leastEffort($far, 1.0) - 1e-6).' % effort, the stage for '.round(100 * $effort).' %. '
+                .'Throw nearer, or ask for more.',
+            );
+        }
 
         return new ProgrammeStage(
             name: $node->get('name')->string(),
@@ -66,7 +78,7 @@ final class ProgrammeReader
             sets: $sets,
             reps: $reps,
             effort: $effort,
-            distanceShare: $node->get('distance_share')->optional($share),
+            distanceShare: $far,
             object: $node->get('object')->optional(fn (Node $n): string => $n->word(['own', 'shadow'])) === 'shadow' ? 'shadow' : 'own',
             surface: $node->get('surface')->optional(fn (Node $n): Surface => $n->enum(Surface::class)),
             legs: $node->get('legs')->optional(fn (Node $n): int => $n->int(1, 2)) ?? 2,

@@ -17,6 +17,7 @@ export type Gate = Schemas['GateView'];
 export type Sheet = Schemas['SheetView'];
 export type Block = Schemas['BlockView'];
 export type PickUp = Schemas['PickUpView'];
+export type ThrowCheck = Schemas['ThrowCheckView'];
 export type Brief = Schemas['BriefView'];
 export type CoachNote = Schemas['CoachNoteView'];
 export type Addable = Schemas['AddableView'];

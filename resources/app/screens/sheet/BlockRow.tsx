@@ -4,11 +4,13 @@ import type { Block } from '../../api/client';
 import { n, percent, WORDS } from '../../api/words';
 import { Stepper } from '../../parts/Stepper';
 import { HowDone } from './HowDone';
+import { ThrowCheck } from './ThrowCheck';
 import type { Dose } from './draft';
 import { clsx } from 'clsx';
 
 /** One block: what, why not more, and, for a coach, how much, where in the order, and how it is done. */
 export function BlockRow({
+    athleteId,
     block,
     dose,
     editable,
@@ -16,6 +18,7 @@ export function BlockRow({
     onMove,
     onRemove,
 }: {
+    athleteId: string;
     block: Block;
     dose: Dose;
     editable: boolean;
@@ -57,18 +60,22 @@ export function BlockRow({
                     {block.trims.length > 0 && <span className="text-reduced">{block.trims.join(' ')}</span>}
                 </p>
             </div>
-            {block.counted && <Amount block={block} dose={dose} editable={editable} onEdit={onEdit} />}
+            {block.counted && (
+                <Amount athleteId={athleteId} block={block} dose={dose} editable={editable} onEdit={onEdit} />
+            )}
             {open && <HowDone block={block} dose={dose} onEdit={onEdit} />}
         </article>
     );
 }
 
 function Amount({
+    athleteId,
     block,
     dose,
     editable,
     onEdit,
 }: {
+    athleteId: string;
     block: Block;
     dose: Dose;
     editable: boolean;
@@ -90,6 +97,9 @@ function Amount({
                 )}
             </div>
             <p className="label mt-1 md:text-right">{dropped ? leftOut : <Placed block={block} reps={dose.reps} />}</p>
+            <p className="label md:text-right">
+                <ThrowCheck athleteId={athleteId} block={block} dose={dose} />
+            </p>
         </div>
     );
 }

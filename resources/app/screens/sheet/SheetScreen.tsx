@@ -56,6 +56,7 @@ function Editor({ kept }: { kept: Sheet }) {
                     {sheet.rows.map(({ block, dose }, place) => (
                         <BlockRow
                             key={block.id}
+                            athleteId={shown.athlete.id}
                             block={block}
                             dose={dose}
                             editable={editable}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Flight\Court;
+
+/** A court to serve in, as its server sees it. */
+final readonly class LibraryCourt
+{
+    /**
+     * @param  float  $netM  from the base line
+     * @param  list<string>  $skills  ids of the serves it is for
+     * @param  list<array{name: string, height_m: float}>  $nets
+     * @param  list<array{name: string, across_m: float}>  $stands  to the left of the middle above 0
+     * @param  array<string, CourtBox>  $boxes  by id
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $netM,
+        public float $halfWidthM,
+        public array $skills,
+        public array $nets,
+        public array $stands,
+        public array $boxes,
+    ) {}
+
+    /**
+     * As the ball leaves it: from where it is hit.
+     *
+     * @param  float  $contactM  in front of the base line; behind it below 0
+     * @param  float  $acrossM  to the left of the middle above 0
+     */
+    public function seenFrom(float $contactM, float $acrossM, float $netHeightM, CourtBox $box): Court
+    {
+        $net = $this->netM - $contactM;
+
+        return new Court(
+            netM: $net,
+            netHeightM: $netHeightM,
+            nearM: $net + $box->nearM,
+            farM: $net + $box->farM,
+            rightM: $box->rightM - $acrossM,
+            leftM: $box->leftM - $acrossM,
+        );
+    }
+}
