@@ -173,7 +173,11 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('close', 'close')->can('decide', 'return');
     });
 
-    Route::get('athletes/{athlete}/throw-check', [FlightController::class, 'throwCheck'])->can('view', 'athlete');
+    Route::prefix('athletes/{athlete}')->controller(FlightController::class)->group(function (): void {
+        Route::get('throw-check', 'throwCheck')->can('view', 'athlete');
+        Route::get('serve-window', 'serve')->can('view', 'athlete');
+        Route::post('serve-target', 'target')->can('decide', 'athlete');
+    });
 
     // Who may is settled before anything sent is looked at, so that a refusal tells nothing.
     Route::prefix('athletes/{athlete}')->controller(AthleteController::class)->group(function (): void {

@@ -6,6 +6,7 @@ namespace App\Athletes;
 
 use App\Athletes\Answers\AthleteView;
 use App\Courtside\MissingCounts;
+use App\Flight\UsualServe;
 use App\Gates\Agreements;
 use App\Gates\Answers\DecisionView;
 use App\Gates\Answers\JudgedSessionView;
@@ -65,6 +66,7 @@ final class AthleteScreen
         private readonly SecondLooks $looks,
         private readonly WeeksElsewhere $elsewhere,
         private readonly WorkBeside $beside,
+        private readonly UsualServe $usualServe,
     ) {}
 
     public function view(User $user, Athlete $athlete): AthleteView
@@ -98,6 +100,7 @@ final class AthleteScreen
                 ->values()
                 ->map(self::clearance(...))
                 ->all(),
+            serves: $this->usualServe->own($day) !== null,
             ladders: array_values(
                 array_map(
                     fn (Placement $placement): LadderView => $this->ladder($athlete, $placement, $day, $agreements),

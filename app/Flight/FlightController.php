@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Flight;
 
 use App\Athletes\Athlete;
+use App\Flight\Answers\ServeView;
 use App\Flight\Answers\ThrowCheckView;
+use App\Flight\Requests\ServeTargetRequest;
 use App\Http\Answers;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\Sessions\Sheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -25,5 +30,27 @@ final class FlightController
         ], ['distance_m.between' => 'A throw goes 1 to 120 m.', 'effort.between' => 'An effort lies between 5 and 100 %.']);
 
         return response()->json($screen->view($athlete, $request->user()->workspace->today(), $given));
+    }
+
+    #[Answers(ServeView::class, query: [
+        'skill' => 'string', 'court' => 'string', 'box' => 'string', 'net_height_m' => 'number', 'contact_m' => 'number',
+        'across_m' => 'number', 'height_m' => 'number', 'speed_ms' => 'number', 'topspin_rpm' => 'number', 'sidespin_rpm' => 'number',
+        'in' => 'integer', 'net' => 'integer', 'long' => 'integer', 'right' => 'integer', 'left' => 'integer', 'goal' => 'number',
+        'second' => 'number', 'won_first' => 'number', 'won_second' => 'number',
+    ])]
+    public function serve(Request $request, Athlete $athlete, ServeScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($athlete, $request->validate(ServeQuestion::rules(), ServeQuestion::messages()), $request->user()));
+    }
+
+    #[Answers(null)]
+    public function target(ServeTargetRequest $request, Athlete $athlete, ServeTargets $targets): JsonResponse
+    {
+        $given = $request->validated();
+        $sheet = Sheet::query()->where('athlete_id', $athlete->id)->find($given['sheet_id'])
+            ?? throw new Problem(ProblemType::NotFound, 'This sheet is not there any more. Load the page again.');
+        $targets->put($sheet, $given, $request->user()->workspace->today());
+
+        return response()->json(status: 204);
     }
 }

@@ -28,16 +28,25 @@ final class EditSheet
             self::refuseStale($sheet, $version);
             self::refuseClosed($sheet);
             $open = OpenSheet::of($sheet);
-            $draft = SheetDraft::of($open, $blocks);
-            $draft->onto($sheet);
-            $refusals = self::refusals($open, $open->plans(), $open->doneByPosition());
-            if ($refusals !== []) {
-                throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
-            }
-            $draft->keep($sheet);
-            RefitPlans::thatGiveWay($sheet);
-            AthletesChanged::one($sheet->athlete_id);
+            self::keep($sheet, $open, SheetDraft::of($open, $blocks));
         });
+    }
+
+    /**
+     * In the transaction of whoever changes it.
+     *
+     * @throws Problem when it breaks a hard limit or the word
+     */
+    public static function keep(Sheet $sheet, OpenSheet $open, SheetDraft $draft): void
+    {
+        $draft->onto($sheet);
+        $refusals = self::refusals($open, $open->plans(), $open->doneByPosition());
+        if ($refusals !== []) {
+            throw new Problem(ProblemType::OverAHardLimit, implode(' ', $refusals), ['blocks' => $refusals]);
+        }
+        $draft->keep($sheet);
+        RefitPlans::thatGiveWay($sheet);
+        AthletesChanged::one($sheet->athlete_id);
     }
 
     /** @throws Problem when somebody saved the sheet since, or has started it */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\LibraryObject;
@@ -27,7 +28,7 @@ final readonly class SheetNote
 
     /**
      * @param  'trim'|'swap'|'floor_not_known'|'way_back'|'way_back_elsewhere'|'layoff'|'drill'|'emphasis'|'gave_way'
-     *         |'room'|'test_waits'|'swapped'|'other_work'|'as_written'  $why
+     *         |'room'|'test_waits'|'swapped'|'other_work'|'serve_target'|'as_written'  $why
      * @param  array<string, mixed>  $figures
      * @param  int|null  $block  position of the block it is about, from 0; null: the whole sheet
      */
@@ -122,6 +123,14 @@ final readonly class SheetNote
     {
         return new self('other_work', [
             'from' => $source->from, 'ladder' => $source->ladder, 'rung' => $source->rung, 'name' => $source->name,
+        ], $block);
+    }
+
+    /** @param  int  $block  position on the sheet, from 0 */
+    public static function serveTarget(ServeChange $change, int $block): self
+    {
+        return new self('serve_target', [
+            'pace' => $change->pace, 'topspin_rpm' => $change->topspinRpm, 'higher_m' => $change->higherM, 'aimed' => $change->aimed,
         ], $block);
     }
 

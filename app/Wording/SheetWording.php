@@ -6,6 +6,7 @@ namespace App\Wording;
 
 use App\Sessions\Sheet;
 use App\Sessions\SheetNote;
+use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Library\DrillWith;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
@@ -51,9 +52,18 @@ final class SheetWording
                 .'. This holds what was reached.',
             'gave_way' => self::gaveWay($of['to']),
             'swapped' => $this->swapped($of),
+            'serve_target' => self::serveTarget($of),
             'other_work' => $this->source($of['from'], $of['ladder'], $of['rung'], $of['name']),
             default => $of['words'],
         };
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private static function serveTarget(array $of): string
+    {
+        $change = new ServeChange($of['pace'], $of['topspin_rpm'], $of['higher_m'], $of['aimed'], null);
+
+        return 'From the serve window: '.lcfirst(ServeWording::change($change)).'.';
     }
 
     /** @param  non-empty-list<array{kind: string, title: string, starts_at: string}>  $first */

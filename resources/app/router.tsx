@@ -199,6 +199,11 @@ const film = createRoute({
     path: '/athletes/$athleteId/film',
     component: screen(() => import('./screens/film/FilmScreen'), 'FilmScreen'),
 });
+const serve = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/serve',
+    component: screen(() => import('./screens/serve/ServeScreen'), 'ServeScreen'),
+});
 const tests = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/tests',
@@ -304,6 +309,7 @@ export const router = createRouter({
             skills,
             tests,
             film,
+            serve,
             session,
             returns,
             programmes,

@@ -147,6 +147,8 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/limits/{limit}' => self::EVERYBODY,
         'GET api/athletes/{athlete}/headroom' => self::EVERYBODY,
         'GET api/athletes/{athlete}/throw-check' => self::EVERYBODY,
+        'GET api/athletes/{athlete}/serve-window' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/serve-target' => self::COACH,
         'GET api/athletes/{athlete}/load' => self::EVERYBODY,
         'GET api/athletes/{athlete}/homework' => self::EVERYBODY,
         'GET api/athletes/{athlete}/scores' => self::EVERYBODY,

@@ -75,6 +75,18 @@ final class KeptReasonsTest extends TestCase
             ]],
             'From Javelin throw, “gone”.',
         ];
+        yield 'a target from the serve window' => [
+            ['v' => 1, 'why' => 'serve_target', 'block' => 0, 'figures' => [
+                'pace' => 0.9, 'topspin_rpm' => 0, 'higher_m' => 0, 'aimed' => 1,
+            ]],
+            'From the serve window: aim at the middle of the window, 90 % of the pace.',
+        ];
+        yield 'nearer than was asked' => [
+            ['v' => 1, 'why' => 'trim', 'block' => 1, 'figures' => [
+                ...$trim, 'cause' => 'reach', 'limits' => [], 'what' => 'distance', 'from' => 36, 'to' => 28,
+            ]],
+            '36 → 28 m: further is no throw of this effort any more',
+        ];
         yield 'a test that waits' => [
             ['v' => 1, 'why' => 'test_waits', 'block' => null, 'figures' => ['word' => 'reduced']], 'it waits for the word Full',
         ];

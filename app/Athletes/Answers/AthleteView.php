@@ -37,6 +37,8 @@ final readonly class AthleteView
         public array $clearances,
         /** @var list<LadderView> */
         public array $ladders,
+        /** whether a serve that a court of the library knows is on a rung of theirs */
+        public bool $serves,
         /** @var list<LoadDayView> */
         public array $days,
         /** @var list<TapeView> */

@@ -23,6 +23,11 @@ final readonly class ServeWindow
 
     private const MOST_TRIES = 60;
 
+    /** Nobody serves further past an aim. */
+    private const WIDEST_DEG = 60.0;
+
+    private const ACROSS_DEG = 0.01;
+
     /** Beyond so many standard deviations there is less than a millionth. */
     private const REACH_SD = 5.0;
 
@@ -73,6 +78,39 @@ final readonly class ServeWindow
         }
 
         return null;
+    }
+
+    /**
+     * At which azimuths a serve comes down on the side lines, from that of the release on.
+     *
+     * @param  float  $elevationDeg  of one that is in
+     * @return array{float, float}|null degrees, the right line first; null when it is not followed to the ground
+     */
+    public function azimuths(float $elevationDeg): ?array
+    {
+        $off = function (float $azimuthDeg, float $lineM) use ($elevationDeg): float {
+            $across = $this->fly($elevationDeg, $azimuthDeg)->landing?->acrossM;
+
+            return $across === null ? NAN : $across - $lineM;
+        };
+        $edges = [];
+        foreach ([$this->court->rightM, $this->court->leftM] as $lineM) {
+            [$low, $high] = [$this->release->azimuthDeg - self::WIDEST_DEG, $this->release->azimuthDeg + self::WIDEST_DEG];
+            if (! ($off($low, $lineM) < 0.0) || ! ($off($high, $lineM) > 0.0)) {
+                return null;
+            }
+            while ($high - $low > self::ACROSS_DEG) {
+                $middle = ($low + $high) / 2;
+                if ($off($middle, $lineM) < 0.0) {
+                    $low = $middle;
+                } else {
+                    $high = $middle;
+                }
+            }
+            $edges[] = ($low + $high) / 2 - $this->release->azimuthDeg;
+        }
+
+        return [$edges[0], $edges[1]];
     }
 
     /** @return float 0 to 1: the share of serves with such a scatter that are in */

@@ -48,12 +48,15 @@ final class FlightFiles
     {
         $courts = [];
         foreach ($file->keys(['about', 'courts'], ['$schema'])->get('courts')->entries() as $id => $node) {
-            $node->keys(['name', 'net_m', 'half_width_m', 'serves', 'nets', 'stands', 'boxes']);
+            $node->keys(['name', 'net_m', 'half_width_m', 'tries', 'usual_speed_ms', 'reach_share', 'serves', 'nets', 'stands', 'boxes']);
             $courts[$id] = new LibraryCourt(
                 id: $id,
                 name: $node->get('name')->string(),
                 netM: $node->get('net_m')->positive(),
                 halfWidthM: $node->get('half_width_m')->positive(),
+                tries: $node->get('tries')->int(1, 2),
+                usualSpeedMs: $node->get('usual_speed_ms')->positive(),
+                reachShare: $node->get('reach_share')->number(0.5, 2.5),
                 skills: array_map(fn (Node $n): string => self::serve($n, $skills), self::some($node->get('serves'))),
                 nets: array_map(fn (Node $n): array => [
                     'name' => $n->keys(['name', 'height_m'])->get('name')->string(),

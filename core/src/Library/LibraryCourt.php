@@ -11,6 +11,9 @@ final readonly class LibraryCourt
 {
     /**
      * @param  float  $netM  from the base line
+     * @param  int  $tries  serves to bring a ball in
+     * @param  float  $usualSpeedMs  begun with where none is on record
+     * @param  float  $reachShare  height of contact, of the body's
      * @param  list<string>  $skills  ids of the serves it is for
      * @param  list<array{name: string, height_m: float}>  $nets
      * @param  list<array{name: string, across_m: float}>  $stands  to the left of the middle above 0
@@ -21,6 +24,9 @@ final readonly class LibraryCourt
         public string $name,
         public float $netM,
         public float $halfWidthM,
+        public int $tries,
+        public float $usualSpeedMs,
+        public float $reachShare,
         public array $skills,
         public array $nets,
         public array $stands,

@@ -18,6 +18,7 @@ export type Sheet = Schemas['SheetView'];
 export type Block = Schemas['BlockView'];
 export type PickUp = Schemas['PickUpView'];
 export type ThrowCheck = Schemas['ThrowCheckView'];
+export type Serve = Schemas['ServeView'];
 export type Brief = Schemas['BriefView'];
 export type CoachNote = Schemas['CoachNoteView'];
 export type Addable = Schemas['AddableView'];

@@ -330,6 +330,11 @@ function More({ of }: { of: Athlete }) {
                     Film
                 </a>
             )}
+            {of.serves && (
+                <Link to="/athletes/$athleteId/serve" params={{ athleteId: athlete.id }} className="opens head">
+                    Serve window
+                </Link>
+            )}
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores
             </Link>

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Flight\Answers;
+
+/** The serve that is looked at, as it was asked for or is held to be. */
+final readonly class ServeAskedView
+{
+    public function __construct(
+        public string $skill,
+        public string $court,
+        public string $box,
+        public float $net_height_m,
+        public float $contact_m,
+        public float $across_m,
+        public float $height_m,
+        public float $speed_ms,
+        /** whether the speed is on record */
+        public bool $measured,
+        public float $topspin_rpm,
+        public float $sidespin_rpm,
+        public int $in,
+        public int $net,
+        public int $long,
+        public int $right,
+        public int $left,
+        public float $goal,
+        public float $second,
+        public float $won_first,
+        public float $won_second,
+    ) {}
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Flight;
+
+use App\Athletes\Athlete;
+use App\Athletes\AthleteDay;
+use App\Http\Problem;
+use App\Http\ProblemType;
+use App\People\User;
+use App\Records\Alone;
+use App\Sessions\EditSheet;
+use App\Sessions\OpenSheet;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
+use App\Sessions\SheetDraft;
+use App\Sessions\SheetNote;
+use Augendo\Core\Day;
+use Augendo\Core\Flight\ServeChange;
+use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\EffortCurve;
+use Augendo\Core\Planning\BlockPlan;
+
+/** What a serve is to be tried with, as a target and a dose of the next sheet: instead of some of its serves, never on top of them. */
+final class ServeTargets
+{
+    private const MOST_REPS = 10;
+
+    public function __construct(private readonly Library $library) {}
+
+    /** @return Sheet|null the next that is planned with this serve; null: none, or it is not theirs to plan */
+    public function nextSheet(Athlete $athlete, string $skill, Day $today, User $by): ?Sheet
+    {
+        if (! $by->can('decide', $athlete)) {
+            return null;
+        }
+
+        return Sheet::query()
+            ->where('athlete_id', $athlete->id)
+            ->where('state', 'planned')
+            ->where('held_on', '>=', $today->iso())
+            ->whereHas('blocks', fn ($blocks) => $blocks->where('skill', $skill)->where('reps', '>', 1))
+            ->orderBy('held_on')
+            ->first();
+    }
+
+    /**
+     * @param  array<string, mixed>  $given  validated
+     *
+     * @throws Problem when the sheet holds such a target already, or a limit or the word speaks against it
+     */
+    public function put(Sheet $sheet, array $given, Day $today): void
+    {
+        $skill = $given['skill'];
+        $change = new ServeChange(
+            pace: (float) $given['pace'],
+            topspinRpm: (float) $given['topspin_rpm'],
+            higherM: (float) $given['higher_m'],
+            aimed: (float) $given['aimed'],
+            share: null,
+        );
+        $why = ServeAllowed::refusesChange(new AthleteDay($sheet->athlete, $today), $skill, $change);
+        if ($why !== null) {
+            throw new Problem(ProblemType::NotToday, $why);
+        }
+        Alone::with($sheet->athlete_id, function () use ($sheet, $skill, $change): void {
+            $sheet->refresh();
+            EditSheet::refuseClosed($sheet);
+            foreach ($sheet->notes() as $note) {
+                if ($note->why === 'serve_target') {
+                    throw new Problem(ProblemType::NotAdded, 'This sheet has a target from the serve window already. Take that block away first.');
+                }
+            }
+            $open = OpenSheet::of($sheet);
+            $blocks = $sheet->blocks->values();
+            $from = $blocks->keys()->filter(fn (int $i): bool => self::isServed($blocks[$i], $skill))->last()
+                ?? throw new Problem(ProblemType::NotAdded, 'No block of this sheet has such serves.');
+            $plans = $blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
+            $whole = $plans[$from];
+            $reps = min(self::MOST_REPS, intdiv($whole->reps, 2));
+            $doses = [];
+            foreach ($blocks as $i => $block) {
+                $doses[] = [$i === $from ? $whole->withReps($whole->reps - $reps) : $plans[$i], $block->id];
+                if ($i === $from) {
+                    $doses[] = [self::target($whole, $reps, $change), null];
+                }
+            }
+            $places = [];
+            foreach ($blocks->keys() as $i) {
+                $places[$i] = $i > $from ? $i + 1 : $i;
+            }
+            $draft = SheetDraft::made($sheet, $doses, [
+                ...SheetNote::moved($sheet->notes(), $places), SheetNote::serveTarget($change, $from + 1),
+            ]);
+            EditSheet::keep($sheet, $open, $draft);
+        });
+    }
+
+    private static function isServed(SheetBlock $block, string $skill): bool
+    {
+        return $block->skill === $skill && $block->reps > 1 && ! in_array($block->kind, [BlockKind::WarmUp, BlockKind::OtherSide], true);
+    }
+
+    /** Less pace is less effort: the energy of a serve goes with the square of its speed. */
+    private static function target(BlockPlan $whole, int $reps, ServeChange $change): BlockPlan
+    {
+        $curve = EffortCurve::Perceived;
+        $effort = $curve->effortOf($curve->stressShare($whole->effort) * $change->pace ** 2);
+        $dose = $whole->asked->with(['kind' => BlockKind::Target, 'judged' => false, 'sets' => 1, 'reps' => $reps, 'repsMin' => 1]);
+
+        return new BlockPlan($dose, 1, $reps, min($whole->effort, round($effort, 2)), $whole->distanceM);
+    }
+}

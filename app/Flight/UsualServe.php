@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Flight;
+
+use App\Athletes\AthleteDay;
+use App\Flight\Answers\ServeAskedView;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryBall;
+use Augendo\Core\Library\LibraryCourt;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** How somebody serves, as far as the record knows; the rest is held to be as usual until it is said. */
+final class UsualServe
+{
+    /** Who serves with so much spin has learnt to. */
+    public const SPIN_RPM = 300.0;
+
+    /** Points of an outline. */
+    public const OUTLINE = 24;
+
+    /** Where no height is on record. */
+    private const HEIGHT_M = 1.7;
+
+    private const GOAL = 0.6;
+
+    private const SECOND = 0.85;
+
+    private const WON = [0.65, 0.5];
+
+    public function __construct(private readonly Library $library) {}
+
+    /**
+     * @param  array<string, mixed>  $given  validated: what is not said is as usual
+     *
+     * @throws ValidationException when a court, a box or a serve is not in the library, or they do not go together
+     */
+    public function of(AthleteDay $day, array $given): ServeAskedView
+    {
+        $courts = $this->library->courts();
+        $skill = $given['skill'] ?? $this->own($day) ?? array_values($courts)[0]->skills[0];
+        $fitting = array_filter($courts, fn (LibraryCourt $court): bool => in_array($skill, $court->skills, true));
+        $court = isset($given['court']) ? $fitting[$given['court']] ?? null : (array_values($fitting)[0] ?? null);
+        if ($court === null) {
+            throw self::refused('court', 'There is no such court for this serve. Choose one of the list.');
+        }
+        $box = isset($given['box']) ? $court->boxes[$given['box']] ?? null : array_values($court->boxes)[0];
+        if ($box === null) {
+            throw self::refused('box', 'This court has no such box. Choose one of the list.');
+        }
+        $number = fn (string $name, float $usual): float => isset($given[$name]) ? (float) $given[$name] : $usual;
+        $count = fn (string $name): int => (int) ($given[$name] ?? 0);
+        $measured = $day->load->profile->referenceSpeedMs[$skill] ?? null;
+        if ($number('contact_m', 0.0) >= $court->netM) {
+            throw self::refused('contact_m', 'A serve is hit on this side of the net.');
+        }
+
+        return new ServeAskedView(
+            skill: $skill,
+            court: $court->id,
+            box: $box->id,
+            net_height_m: $number('net_height_m', $court->nets[0]['height_m']),
+            contact_m: $number('contact_m', 0.0),
+            across_m: $number('across_m', $court->stands[0]['across_m']),
+            height_m: $number('height_m', round($court->reachShare * $this->heightM($day), 2)),
+            speed_ms: $number('speed_ms', $measured ?? $court->usualSpeedMs),
+            measured: ! isset($given['speed_ms']) && $measured !== null,
+            topspin_rpm: $number('topspin_rpm', 0.0),
+            sidespin_rpm: $number('sidespin_rpm', 0.0),
+            in: $count('in'),
+            net: $count('net'),
+            long: $count('long'),
+            right: $count('right'),
+            left: $count('left'),
+            goal: $number('goal', self::GOAL),
+            second: $number('second', self::SECOND),
+            won_first: $number('won_first', self::WON[0]),
+            won_second: $number('won_second', self::WON[1]),
+        );
+    }
+
+    /** The ball of the athlete's own doses; where none flies, any that is served there. */
+    public function ball(AthleteDay $day, string $skill): LibraryBall
+    {
+        $balls = $this->library->balls();
+        $ladders = array_map(fn (string $id) => $this->library->ladder($id), $this->library->ladderIds());
+        $own = array_map(fn ($placement) => $day->ladders->rung($placement), $day->ladders->placementsOf($day->athlete));
+        foreach ([...$own, ...array_merge(...array_map(fn ($ladder): array => $ladder->rungs, $ladders))] as $rung) {
+            foreach ($rung->blocks as $dose) {
+                $object = $dose->forAthlete($day->load->profile, $day->on)->object;
+                if ($dose->skill->id === $skill && isset($balls[$object->id])) {
+                    return $balls[$object->id];
+                }
+            }
+        }
+
+        throw self::refused('skill', 'No ball of the library is served so.');
+    }
+
+    /** @return string|null a serve of a rung the athlete stands on, in the order of their ladders */
+    public function own(AthleteDay $day): ?string
+    {
+        $served = array_merge(...array_values(array_map(fn (LibraryCourt $court): array => $court->skills, $this->library->courts())));
+        foreach ($day->ladders->placementsOf($day->athlete) as $placement) {
+            foreach ($day->ladders->rung($placement)->blocks as $dose) {
+                if (in_array($dose->skill->id, $served, true)) {
+                    return $dose->skill->id;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private function heightM(AthleteDay $day): float
+    {
+        $cm = DB::table('heights')
+            ->where('athlete_id', $day->athlete->id)
+            ->where('measured_on', '<=', $day->on->iso())
+            ->whereNull('withdrawn_at')
+            ->orderByDesc('measured_on')
+            ->value('height_cm');
+
+        return $cm === null ? self::HEIGHT_M : (float) $cm / 100;
+    }
+
+    private static function refused(string $field, string $message): ValidationException
+    {
+        return ValidationException::withMessages([$field => [$message]]);
+    }
+}

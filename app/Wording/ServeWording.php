@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use Augendo\Core\Flight\ServeChange;
+use Augendo\Core\Flight\ServeCounts;
+use Augendo\Core\Flight\TwoServes;
+
+/** Why serves miss and what would bring them in, in words. */
+final class ServeWording
+{
+    /** What is changed, as a coach would say it. */
+    public static function change(ServeChange $change): string
+    {
+        $parts = array_values(array_filter([
+            $change->aimed > 0.0 ? self::aimed($change->aimed) : null,
+            $change->pace < 1.0 ? Wording::percent($change->pace).' of the pace' : null,
+            $change->topspinRpm > 0.0 ? Wording::number($change->topspinRpm).' turns a minute more topspin' : null,
+            $change->higherM > 0.0 ? 'contact '.Wording::number(round(100 * $change->higherM)).' cm higher' : null,
+        ]));
+
+        return $parts === [] ? 'As now' : ucfirst(implode(', ', $parts));
+    }
+
+    private static function aimed(float $share): string
+    {
+        return $share >= 1.0 ? 'aim at the middle of the window' : 'aim '.Wording::percent($share).' of the way to the middle of the window';
+    }
+
+    /** @param  array{net: float, long: float, right: float, left: float}  $misses */
+    public static function misses(array $misses, bool $isWithoutSpin): string
+    {
+        $names = ['net' => 'into the net', 'long' => 'too long', 'right' => 'past the right line', 'left' => 'past the left line'];
+        if ($isWithoutSpin) {
+            unset($misses['right'], $misses['left']);
+        }
+        arsort($misses);
+        $told = array_filter($misses, fn (float $share): bool => $share >= 0.02);
+
+        return $told === [] ? 'Almost none of them miss.' : 'Of a hundred, '.implode(', ', array_map(
+            fn (string $way, float $share): string => round(100 * $share)." {$names[$way]}", array_keys($told), $told,
+        )).'.';
+    }
+
+    /** @param  array{float, float}  $between */
+    public static function counted(ServeCounts $counts, array $between): string
+    {
+        return "{$counts->in} of {$counts->all} in: ".Wording::percent($counts->share()).' (95 of 100 such counts: '
+            .Wording::percent($between[0]).' to '.Wording::percent($between[1]).').';
+    }
+
+    public static function two(TwoServes $two, float $first): string
+    {
+        $from = $two->worthFrom();
+        $fault = 'Double faults: '.Wording::percent($two->doubleFault()).'. ';
+
+        return $fault.match (true) {
+            $from === null => 'No share of first serves makes this first serve worth its risk: hit the second one twice.',
+            $first >= $from => 'The first serve is worth its risk from '.Wording::percent($from).' in.',
+            default => 'The first serve is worth its risk from '.Wording::percent($from).' in: until then, take pace off it.',
+        };
+    }
+}

@@ -1,0 +1,127 @@
+import type { Serve } from '../../api/client';
+import { percent } from '../../api/words';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { Stepper } from '../../parts/Stepper';
+import type { Ask, Asking } from './ServeScreen';
+
+const GOALS = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
+
+const WENT = [
+    ['in', 'In'],
+    ['net', 'Net'],
+    ['long', 'Long'],
+    ['left', 'Past the left line'],
+    ['right', 'Past the right line'],
+] as const;
+
+/** In plain steps: where it is served, how it leaves, and where the last ones went. */
+export function Asked({ serve, asking, onAsk }: { serve: Serve; asking: Asking; onAsk: Ask }) {
+    const { asked } = serve;
+    const court = serve.courts.find(({ id }) => id === asked.court);
+    if (!court) return null;
+    const number = (name: keyof typeof asked, label: string, step: number) => (
+        <LabelledInput
+            key={name}
+            label={label}
+            tight
+            type="number"
+            inputMode="decimal"
+            step={step}
+            value={asking[name] ?? String(asked[name])}
+            onChange={(event) => onAsk({ [name]: event.target.value })}
+        />
+    );
+    const metres = (name: 'net_height_m' | 'across_m', label: string, of: typeof court.nets) => (
+        <Labelled label={label} tight>
+            <select
+                className="field"
+                value={String(asked[name])}
+                onChange={(event) => onAsk({ [name]: event.target.value })}
+            >
+                <Options of={of.map((each) => [String(each.metres), each.name] as const)} />
+            </select>
+        </Labelled>
+    );
+    return (
+        <div className="grid content-start gap-5">
+            <section aria-label="Where it is served" className="grid gap-2">
+                <h2 className="text-lg">Where</h2>
+                <Labelled label="Court" tight>
+                    <select
+                        className="field"
+                        value={asked.court}
+                        onChange={(event) => {
+                            const other = serve.courts.find(({ id }) => id === event.target.value);
+                            // Of another court nothing that was said of this one holds.
+                            onAsk({
+                                court: event.target.value,
+                                skill: other?.skills[0] ?? null,
+                                box: other?.boxes[0]?.id ?? null,
+                                net_height_m: null,
+                                across_m: null,
+                                height_m: null,
+                                speed_ms: null,
+                            });
+                        }}
+                    >
+                        <Options of={serve.courts} />
+                    </select>
+                </Labelled>
+                <Labelled label="Into" tight>
+                    <select
+                        className="field"
+                        value={asked.box}
+                        onChange={(event) => onAsk({ box: event.target.value })}
+                    >
+                        <Options of={court.boxes} />
+                    </select>
+                </Labelled>
+                {metres('net_height_m', 'Net', court.nets)}
+                {metres('across_m', 'From', court.stands)}
+            </section>
+            <section aria-label="How it leaves" className="grid gap-2">
+                <h2 className="text-lg">How it leaves</h2>
+                <div className="grid grid-cols-2 gap-2">
+                    {number('height_m', 'Contact height, m', 0.05)}
+                    {number('contact_m', 'In front of the line, m', 0.1)}
+                    {number('speed_ms', asked.measured ? 'Speed, m/s (on record)' : 'Speed, m/s', 0.5)}
+                    {number('topspin_rpm', 'Topspin, turns a minute', 100)}
+                    {number('sidespin_rpm', 'To the left, turns a minute', 100)}
+                </div>
+            </section>
+            <section aria-label="Where the last ones went" className="grid gap-1.5">
+                <h2 className="text-lg">Where the last ones went</h2>
+                {WENT.map(([name, label]) => (
+                    <div key={name} className="flex items-center justify-between gap-3">
+                        <span>{label}</span>
+                        <Stepper
+                            label={label}
+                            value={Number(asking[name] ?? asked[name])}
+                            shown={asking[name] ?? String(asked[name])}
+                            step={1}
+                            least={0}
+                            most={1000}
+                            onChange={(count) => onAsk({ [name]: String(count) })}
+                        />
+                    </div>
+                ))}
+            </section>
+            <Labelled label="Goal" tight>
+                <select
+                    className="field"
+                    value={String(asked.goal)}
+                    onChange={(event) => onAsk({ goal: event.target.value })}
+                >
+                    <Options of={GOALS.map((goal) => [String(goal), `${percent(goal)} in`] as const)} />
+                </select>
+            </Labelled>
+            {court.tries === 2 && (
+                <section aria-label="Two serves" className="grid grid-cols-3 gap-2">
+                    {number('second', 'Second in (0 to 1)', 0.05)}
+                    {number('won_first', 'Won of firsts in', 0.05)}
+                    {number('won_second', 'Won of seconds in', 0.05)}
+                </section>
+            )}
+        </div>
+    );
+}
