@@ -7,6 +7,7 @@ use App\Athletes\RosterController;
 use App\Athletes\TestsController;
 use App\Courtside\LineController;
 use App\Courtside\SheetController;
+use App\Devices\DeviceController;
 use App\Film\FilmController;
 use App\Flight\FlightController;
 use App\Gates\GatesController;
@@ -49,6 +50,9 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::get('entry', 'look');
     Route::post('entry', 'join')->middleware(FromThePage::class);
 });
+
+// A device speaks for itself, with its own token.
+Route::post('readings', [DeviceController::class, 'take'])->middleware('throttle:devices');
 
 Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void {
     Route::post('sign-out', [SignInController::class, 'signOut'])->middleware(FromThePage::class);
@@ -101,6 +105,14 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('archive', 'archive')->can('manage', 'squad');
         Route::post('athletes', 'addAthlete')->can('manage', 'squad');
     });
+    Route::middleware('can:manage-people')->prefix('devices')->controller(DeviceController::class)->group(function (): void {
+        Route::get('', 'index');
+        Route::put('', 'keep');
+        Route::post('{device}/lend', 'lend')->whereUuid('device')->can('change', 'device');
+        Route::post('{device}/revoke', 'revoke')->whereUuid('device')->can('change', 'device');
+    });
+    Route::get('sessions/{session}/readings', [DeviceController::class, 'readings'])->can('plan', 'session');
+    Route::post('sessions/{session}/readings', [DeviceController::class, 'say'])->can('plan', 'session');
     Route::get('venues', [VenueController::class, 'index']);
     Route::put('venues', [VenueController::class, 'keep'])->can('manage-people');
     Route::post('venues/{venue}/remove', [VenueController::class, 'remove'])

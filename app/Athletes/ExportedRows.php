@@ -16,6 +16,10 @@ final class ExportedRows
         'id', 'purpose', 'athlete_id', 'user_id', 'label', 'made_by', 'expires_at', 'used_at', 'revoked_at', 'created_at',
     ];
 
+    private const DEVICE = [
+        'id', 'name', 'kind', 'made_by', 'made_at', 'revoked_at', 'heard_at', 'battery', 'clock_off_s',
+    ];
+
     private const ACCOUNT = ['id', 'name', 'email', 'role', 'created_at', 'closed_at'];
 
     private const LOG = ['subject_id', 'description', 'properties', 'causer_id', 'created_at'];
@@ -69,6 +73,7 @@ final class ExportedRows
             'rule_sets' => $ofClub('rule_sets'),
             'ladders' => $ofClub('ladders'),
             'imports' => $ofClub('imports'),
+            'devices' => $ofClub('devices')->select(self::DEVICE),
             'venues' => $ofClub('venues'),
             'links' => $ofClub('links')->select(self::LINK),
             'activity_log' => $ofClub('activity_log')->select(self::LOG),

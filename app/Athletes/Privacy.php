@@ -30,7 +30,7 @@ final class Privacy
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
         'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -49,7 +49,7 @@ final class Privacy
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
         'imports' => 'files a coach brought in, by name', 'import_parts' => 'a file on its way in, gone once it is read',
         'import_rows' => 'its rows, gone once they are on record', 'import_sets' => 'likewise',
-        'venues' => 'where the club trains, not a person',
+        'venues' => 'where the club trains, not a person', 'devices' => 'what measures for the club, not a person',
         'kept_rows' => 'worked out from the rest', 'carried_work' => 'averages of the daily totals',
         'jobs' => 'work that waits, with ids only',
         'failed_jobs' => 'work that failed, with ids only',
@@ -63,7 +63,7 @@ final class Privacy
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
         'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings',
     ];
 
     /** Goes with those, by the database's own rule. */
@@ -82,7 +82,8 @@ final class Privacy
         'sheet_templates' => 'the squad’s', 'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',
         'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
-        'rule_sets' => 'the club’s', 'venues' => 'the club’s', 'imports' => 'what came in, by the name of the file; what waits goes',
+        'rule_sets' => 'the club’s', 'venues' => 'the club’s', 'devices' => 'the club’s',
+        'imports' => 'what came in, by the name of the file; what waits goes',
         'ladders' => 'the club’s', 'jobs' => 'ids only', 'failed_jobs' => 'ids only', 'migrations' => 'the state of the tables',
         'cache' => 'what can be worked out again', 'cache_locks' => 'who works just now',
         'erasures' => 'who was erased, by id and day alone',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Devices\CounterLoad;
 use App\Gates\SecondLooks;
 use App\Limits\AthleteLoads;
 use App\People\User;
@@ -32,6 +33,7 @@ final class RepLog
         private readonly Library $library,
         private readonly AthleteLoads $loads,
         private readonly SecondLooks $looks,
+        private readonly CounterLoad $counters,
     ) {}
 
     /**
@@ -88,6 +90,7 @@ final class RepLog
         // A round that was scored is work of the same session, and no tap of its sheet.
         DB::table('work_sets')->where('session', $sheet->id)->where('source', 'courtside')->delete();
         DB::table('work_sets')->insert($this->workSets($sheet, $standing, $blocks, $price));
+        $this->counters->ofSheet($athlete, $sheet);
         DailyTotals::refresh($athlete->id, $sheet->day()->iso());
 
         $judged = TapFold::evidence($standing, $sheet->judgedSides());

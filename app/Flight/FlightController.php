@@ -40,7 +40,9 @@ final class FlightController
     ])]
     public function serve(Request $request, Athlete $athlete, ServeScreen $screen): JsonResponse
     {
-        return response()->json($screen->view($athlete, $request->validate(ServeQuestion::rules(), ServeQuestion::messages()), $request->user()));
+        $given = $request->validate(ServeQuestion::rules(), ServeQuestion::messages());
+
+        return response()->json($screen->view($athlete, $given, $request->user()));
     }
 
     #[Answers(null)]

@@ -36,7 +36,11 @@ final class ServeScreen
 {
     private const SURE = 0.95;
 
-    public function __construct(private readonly Library $library, private readonly UsualServe $usual, private readonly ServeTargets $targets) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly UsualServe $usual,
+        private readonly ServeTargets $targets,
+    ) {}
 
     /** @param  array<string, mixed>  $given  validated */
     public function view(Athlete $athlete, array $given, User $by): ServeView
@@ -57,7 +61,13 @@ final class ServeScreen
         $why = self::whyNoAdvice($day, $asked->skill, $look, $counts);
         $advice = $why !== null || $scatter === null
             ? null
-            : new ServeAdvice($look, $scatter, (float) $share, $asked->topspin_rpm >= UsualServe::SPIN_RPM && ServeAllowed::spin($day), ServeAllowed::reach($day));
+            : new ServeAdvice(
+                now: $look,
+                scatter: $scatter,
+                share: (float) $share,
+                maySpin: $asked->topspin_rpm >= UsualServe::SPIN_RPM && ServeAllowed::spin($day),
+                mayReach: ServeAllowed::reach($day),
+            );
         $view = fn (ServeChange $change): ServeChangeView => ServeChangeView::of($change, $asked->goal);
         $second = $court->tries === 2 && $share !== null
             ? new TwoServes($share, $asked->second, $asked->won_first, $asked->won_second)

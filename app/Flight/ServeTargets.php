@@ -70,7 +70,10 @@ final class ServeTargets
             EditSheet::refuseClosed($sheet);
             foreach ($sheet->notes() as $note) {
                 if ($note->why === 'serve_target') {
-                    throw new Problem(ProblemType::NotAdded, 'This sheet has a target from the serve window already. Take that block away first.');
+                    throw new Problem(
+                        ProblemType::NotAdded,
+                        'This sheet has a target from the serve window already. Take that block away first.',
+                    );
                 }
             }
             $open = OpenSheet::of($sheet);

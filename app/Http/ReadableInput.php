@@ -9,12 +9,16 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What is stored must be readable ever after: every text that comes in is valid UTF-8 without control characters, and every body is JSON.
+ * What is stored must be readable ever after: every text that comes in is valid UTF-8 without control characters, and every body is JSON,
+ * or lines where a device writes.
  * What an address asks for is one value a name.
  */
 final class ReadableInput
 {
     private const MOST_BYTES = 2_000_000;
+
+    /** Devices write lines as well. */
+    private const CSV_AT = 'api/readings';
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -22,10 +26,13 @@ final class ReadableInput
         if (strlen($body) > self::MOST_BYTES) {
             throw new Problem(ProblemType::TooMuchAtOnce, 'This is more than is taken in one go. Send less.');
         }
-        if ($body !== '' && ! $request->isJson()) {
+        $isCsv = $request->is(self::CSV_AT) && str_starts_with((string) $request->header('Content-Type'), 'text/csv');
+        if ($isCsv) {
+            $this->refuseUnreadable(preg_split('/\r\n|\r|\n/', $body) ?: [], 'line');
+        } elseif ($body !== '' && ! $request->isJson()) {
             throw new Problem(ProblemType::NotUnderstood, 'Send JSON: a body with the content type application/json.');
         }
-        if ($body !== '') {
+        if ($body !== '' && ! $isCsv) {
             $given = json_decode($body, true, 64);
             if (json_last_error() !== JSON_ERROR_NONE || ! is_array($given)) {
                 throw new Problem(ProblemType::NotReadable, 'What was sent is no JSON object: '.json_last_error_msg().'.');

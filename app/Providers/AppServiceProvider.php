@@ -8,6 +8,8 @@ use App\Athletes\Athlete;
 use App\Athletes\AthletePolicy;
 use App\Athletes\Squad;
 use App\Athletes\SquadPolicy;
+use App\Devices\Device;
+use App\Devices\DevicePolicy;
 use App\Library\KeptLadders;
 use App\People\User;
 use App\Records\AthletesChanged;
@@ -97,6 +99,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(SessionChange::class, SessionChangePolicy::class);
         Gate::policy(Season::class, SeasonPolicy::class);
         Gate::policy(Venue::class, VenuePolicy::class);
+        Gate::policy(Device::class, DevicePolicy::class);
         Gate::policy(Import::class, ImportPolicy::class);
         Gate::policy(Fixture::class, FixturePolicy::class);
         Gate::define('manage-people', fn (User $user): bool => $user->role->decides());
@@ -113,6 +116,10 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('clip-parts', fn (Request $request): array => [
             Limit::perMinute(600)->by('clip-parts|'.$request->ip()),
             Limit::perMinute(240)->by('clip-parts|'.hash('xxh128', (string) $request->header('X-Link-Token'))),
+        ]);
+        RateLimiter::for('devices', fn (Request $request): array => [
+            Limit::perMinute(600)->by('devices|'.$request->ip()),
+            Limit::perMinute(120)->by('device|'.hash('xxh128', (string) $request->bearerToken())),
         ]);
         RateLimiter::for('links', fn (Request $request): array => [
             Limit::perMinute(600)->by('links|'.$request->ip()),

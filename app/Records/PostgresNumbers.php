@@ -11,6 +11,7 @@ final class PostgresNumbers extends PostgresConnection
 {
     /** Every column that holds a double; a test reads them off the tables. */
     public const DOUBLES = [
+        'at_s', 'battery', 'clock_off_s', 'from_s', 'until_s',
         'arm', 'asked_distance_m', 'asked_effort', 'count_reps', 'distance_m', 'distance_min_m', 'drop_cm', 'effort', 'effort_max',
         'effort_min', 'goal',
         'hand', 'height_cm', 'high_reps', 'injured', 'landings', 'length_m', 'longest_throw_m', 'metres', 'pace_m',

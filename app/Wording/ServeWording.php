@@ -26,7 +26,7 @@ final class ServeWording
 
     private static function aimed(float $share): string
     {
-        return $share >= 1.0 ? 'aim at the middle of the window' : 'aim '.Wording::percent($share).' of the way to the middle of the window';
+        return 'aim '.($share >= 1.0 ? 'at' : Wording::percent($share).' of the way to').' the middle of the window';
     }
 
     /** @param  array{net: float, long: float, right: float, left: float}  $misses */

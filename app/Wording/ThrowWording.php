@@ -19,8 +19,10 @@ final class ThrowWording
         [$far, $longest] = [(float) $plan->distanceM, (float) $price->longestThrowM($plan->asked->skill)];
         $most = (float) $price->furthestM($plan->asked->skill, $plan->effort);
 
-        return Wording::number($far).' m asks for at least '.self::least($far, $longest).' (longest throw '.Wording::number($longest)
-            .' m): this is no throw at '.Wording::percent($plan->effort).'. Throw from '.Wording::number($most).' m or nearer, or ask for more.';
+        $asks = Wording::number($far).' m asks for at least '.self::least($far, $longest);
+
+        return "{$asks} (longest throw ".Wording::number($longest).' m): this is no throw at '.Wording::percent($plan->effort)
+            .'. Throw from '.Wording::number($most).' m or nearer, or ask for more.';
     }
 
     /** Beside a dose; null where nothing is thrown to a distance. */

@@ -15,6 +15,7 @@ use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Flight\ServeCounts;
 use Augendo\Core\Flight\ServeLook;
 use Augendo\Core\Flight\ThrowDemand;
+use Augendo\Core\Flight\Trajectory;
 use Augendo\Core\Flight\TwoServes;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\FlightFiles;
@@ -174,14 +175,18 @@ final class ServeTest extends TestCase
         $across = $serve->window()->azimuths($elevation);
         $this->assertNotNull($across);
         foreach ([[-4.5, $across[0]], [4.5, $across[1]]] as [$line, $azimuth]) {
-            $landing = \Augendo\Core\Flight\Trajectory::proven($serve->ball, new Air, $serve->release($elevation, $azimuth), 0.105)->landing;
+            $landing = Trajectory::proven($serve->ball, new Air, $serve->release($elevation, $azimuth), 0.105)->landing;
             $this->assertEqualsWithDelta($line, $landing?->acrossM, 0.01);
         }
     }
 
     #[TestWith(['{"about": "", "balls": {"body": {"diameter_m": 0.2, "drag_coefficient": 0.4, "source": "x"}}}', '/balls/body'])]
     #[TestWith(['{"about": "x", "balls": {"moon": {"diameter_m": 0.2, "drag_coefficient": 0.4, "source": "x"}}}', '/balls/moon'])]
-    #[TestWith(['{"about": "x", "balls": {"volleyball": {"diameter_m": 0, "drag_coefficient": 0.4, "source": "x"}}}', '/balls/volleyball/diameter_m'])]
+    #[TestWith(['{"about": "x", "balls": {"volleyball": {"diameter_m": 0}}}', '/balls/volleyball/drag_coefficient'])]
+    #[TestWith([
+        '{"about": "x", "balls": {"volleyball": {"diameter_m": 0, "drag_coefficient": 0.4, "source": "x"}}}',
+        '/balls/volleyball/diameter_m',
+    ])]
     public function test_a_ball_of_no_mass_or_no_width_is_refused_with_the_place(string $text, string $path): void
     {
         try {

@@ -280,12 +280,14 @@ final class SessionBuilderTest extends TestCase
         $this->assertSame([], $fit(17.0, $whole));
         $this->assertSame(['0 distance 34→32 limit'], $fit(16.01, $whole));
         $this->assertSame(['0 distance 34→30 limit'], $fit(15.0, $whole));
-        $this->assertSame(['0 distance 33.5→32 limit'], $fit(16.2, $whole->with(['distanceM' => 33.5])), 'whole metres, from the least on');
+        $halves = $whole->with(['distanceM' => 33.5]);
+        $this->assertSame(['0 distance 33.5→32 limit'], $fit(16.2, $halves), 'whole metres, from the least on');
         $this->assertSame(['0 reps 20→13 limit', '0 distance 34→30 limit'], $fit(10.0, $whole));
         $this->assertSame(['0 reps 20→10 limit', '0 distance 34→30 limit'], $fit(7.5, $whole), 'to its least');
         $this->assertSame(['0 dropped 20→0 limit'], $fit(7.4, $whole));
         $this->assertSame(['0 effort 0.75→0.7 limit', '0 distance 34→28 limit'], $fit(14.01, $whole->with(['effortMin' => 0.5])));
-        $this->assertSame(['0 dropped 20→0 limit'], $fit(8.0, $whole->with(['distanceMinM' => null])), 'a distance that may not give way');
+        $fixed = $whole->with(['distanceMinM' => null]);
+        $this->assertSame(['0 dropped 20→0 limit'], $fit(8.0, $fixed), 'a distance that may not give way');
     }
 
     /** Half an effort goes to 0.7 of the longest 40 m: 28 m, whatever else is asked for and whatever took the effort down. */

@@ -199,6 +199,16 @@ const film = createRoute({
     path: '/athletes/$athleteId/film',
     component: screen(() => import('./screens/film/FilmScreen'), 'FilmScreen'),
 });
+const devices = createRoute({
+    getParentRoute: () => frame,
+    path: '/devices',
+    component: screen(() => import('./screens/devices/DevicesScreen'), 'DevicesScreen'),
+});
+const readings = createRoute({
+    getParentRoute: () => frame,
+    path: '/sessions/$sessionId/readings',
+    component: screen(() => import('./screens/readings/ReadingsScreen'), 'ReadingsScreen'),
+});
 const serve = createRoute({
     getParentRoute: () => frame,
     path: '/athletes/$athleteId/serve',
@@ -310,6 +320,8 @@ export const router = createRouter({
             tests,
             film,
             serve,
+            devices,
+            readings,
             session,
             returns,
             programmes,

@@ -9,6 +9,7 @@ use App\People\Role;
 use App\People\User;
 use App\Returns\PlayReturn;
 use Database\Factories\AbsenceFactory;
+use Database\Factories\DeviceFactory;
 use Database\Factories\FixtureFactory;
 use Database\Factories\ImportFactory;
 use Database\Factories\IncidentFactory;
@@ -73,6 +74,12 @@ final class AccessTest extends TestCase
         'POST api/squads' => self::COACH,
         'PUT api/squads/{squad}' => self::COACH,
         'POST api/squads/{squad}/athletes' => self::COACH,
+        'GET api/devices' => self::COACH,
+        'PUT api/devices' => self::COACH,
+        'POST api/devices/{device}/lend' => self::COACH,
+        'POST api/devices/{device}/revoke' => self::COACH,
+        'GET api/sessions/{session}/readings' => self::RECORDS,
+        'POST api/sessions/{session}/readings' => self::RECORDS,
         'GET api/venues' => self::EVERYBODY,
         'PUT api/venues' => self::COACH,
         'POST api/venues/{venue}/remove' => self::COACH,
@@ -243,7 +250,7 @@ final class AccessTest extends TestCase
 
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
-        'POST api/sign-in', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
+        'POST api/sign-in', 'POST api/readings', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
         'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
         'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}',
         'GET api/link/film-review', 'POST api/link/film-review/opened', 'POST api/link/film-review/looks',
@@ -251,10 +258,10 @@ final class AccessTest extends TestCase
     ];
 
     /** Calls that are about the caller's own club, not about one athlete. */
-    private const OF_THE_CLUB = ['{person}', '{link}', '{import}', '{venue}'];
+    private const OF_THE_CLUB = ['{person}', '{link}', '{import}', '{venue}', '{device}'];
 
     /** Of those, what is found before anybody asks who may. */
-    private const FOUND_FIRST = '/\{(import|venue)\}/';
+    private const FOUND_FIRST = '/\{(import|venue|device)\}/';
 
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
@@ -432,6 +439,9 @@ final class AccessTest extends TestCase
             '{absence}' => $id($this->made(AbsenceFactory::new(), $athlete, 'entered_by')),
             '{restriction}' => $id($this->made(RestrictionFactory::new(), $athlete, 'set_by')),
             '{incident}' => $id($this->made(IncidentFactory::new(), $athlete, 'opened_by')),
+            '{device}' => $id(
+                DeviceFactory::new()->createOne(['workspace_id' => $this->coach()->workspace_id])->id,
+            ),
             '{venue}' => $id(
                 VenueFactory::new()->createOne(['workspace_id' => $this->coach()->workspace_id, 'name' => Str::random(8)])->id,
             ),

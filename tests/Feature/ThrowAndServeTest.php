@@ -95,8 +95,11 @@ final class ThrowAndServeTest extends TestCase
         $low = $look(['height_m' => 1, 'speed_ms' => 60]);
         $this->assertNull($low['up_deg'], 'a net higher than the contact, and far too fast');
         $this->assertStringContainsString('nothing is over the net and in', $low['no_advice']);
-        foreach (['court' => 'moon', 'box' => 'attic', 'contact_m' => 12, 'speed_ms' => 0, 'topspin_rpm' => 9000, 'in' => -1] as $name => $value) {
-            $this->getJson("/api/athletes/{$dario->id}/serve-window?{$name}={$value}")->assertStatus(422)->assertJsonStructure(['errors' => [$name]]);
+        $wrong = ['court' => 'moon', 'box' => 'attic', 'contact_m' => 12, 'speed_ms' => 0, 'topspin_rpm' => 9000, 'in' => -1];
+        foreach ($wrong as $name => $value) {
+            $this->getJson("/api/athletes/{$dario->id}/serve-window?{$name}={$value}")
+                ->assertStatus(422)
+                ->assertJsonStructure(['errors' => [$name]]);
         }
         $this->actingAs($this->stranger(Role::Coach))->getJson("/api/athletes/{$dario->id}/serve-window")->assertNotFound();
     }

@@ -35,7 +35,9 @@ final readonly class ServeCourtView
             net_m: $court->netM,
             half_width_m: $court->halfWidthM,
             nets: array_map(fn (array $net): NamedMetresView => new NamedMetresView($net['name'], $net['height_m']), $court->nets),
-            stands: array_map(fn (array $stand): NamedMetresView => new NamedMetresView($stand['name'], $stand['across_m']), $court->stands),
+            stands: array_map(
+                fn (array $stand): NamedMetresView => new NamedMetresView($stand['name'], $stand['across_m']), $court->stands,
+            ),
             boxes: array_values(array_map(fn (CourtBox $box): ServeBoxView => ServeBoxView::of($box), $court->boxes)),
             skills: $court->skills,
             tries: $court->tries,

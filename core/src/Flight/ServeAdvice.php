@@ -31,8 +31,13 @@ final readonly class ServeAdvice
      * @param  bool  $maySpin  whether more spin may be advised
      * @param  bool  $mayReach  whether a higher contact may
      */
-    public function __construct(private ServeLook $now, private Scatter $scatter, float $share, private bool $maySpin, private bool $mayReach)
-    {
+    public function __construct(
+        private ServeLook $now,
+        private Scatter $scatter,
+        float $share,
+        private bool $maySpin,
+        private bool $mayReach,
+    ) {
         $this->above = $now->above($scatter);
         $roughly = $now->roughly($scatter);
         $this->right = $roughly > 0.0 ? $share / $roughly : 1.0;
@@ -45,9 +50,9 @@ final readonly class ServeAdvice
     }
 
     /**
-     * @return array{pace: ServeChange, spin: ServeChange|null, height: ServeChange|null, aim: ServeChange} the least of each that reaches the
-     *                                                                                          goal, or the one that comes nearest;
-     *                                                                                          null: not for this athlete now
+     * The least of each that reaches the goal, or the one that comes nearest; null: not for this athlete now.
+     *
+     * @return array{pace: ServeChange, spin: ServeChange|null, height: ServeChange|null, aim: ServeChange}
      */
     public function alone(float $goal): array
     {

@@ -89,7 +89,8 @@ final class FlightFiles
             $node->keys(['name', 'near_m', 'far_m', 'right_m', 'left_m']);
             $across = fn (string $name): float => $node->get($name)->number(-self::WIDEST_M, self::WIDEST_M);
             $along = fn (string $name): float => $node->get($name)->number(0.0, self::WIDEST_M);
-            $box = new CourtBox($id, $node->get('name')->string(), $along('near_m'), $along('far_m'), $across('right_m'), $across('left_m'));
+            $name = $node->get('name')->string();
+            $box = new CourtBox($id, $name, $along('near_m'), $along('far_m'), $across('right_m'), $across('left_m'));
             if ($box->nearM >= $box->farM || $box->rightM >= $box->leftM) {
                 throw $node->outOfRange('A box reaches from near to far, and from right to left.');
             }

@@ -162,7 +162,7 @@ function TopBar({ me }: { me: Me }) {
     const findable = [
         ...places,
         ['/venues', 'Venues'] as const,
-        ...(me.decides ? [['/spreadsheets', 'Spreadsheets'] as const] : []),
+        ...(me.decides ? [['/spreadsheets', 'Spreadsheets'] as const, ['/devices', 'Devices'] as const] : []),
     ];
     const place = ([to, label]: readonly [string, string], className: string) => (
         <Link

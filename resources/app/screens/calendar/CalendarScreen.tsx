@@ -58,6 +58,11 @@ export function CalendarScreen() {
                 <Link to="/venues" className="opens head">
                     Venues
                 </Link>
+                {me.decides && (
+                    <Link to="/devices" className="opens head">
+                        Devices
+                    </Link>
+                )}
                 <span className="hidden grow sm:block" />
                 <SaveList
                     name={`calendar ${month.slice(0, 7)}`}

@@ -229,9 +229,14 @@ function WhoRunsIt({ kept }: { kept: Session }) {
                 Brief
             </Link>
             {kept.life.counted && (
-                <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
-                    {kept.life.open ? 'Finish' : 'What came of it'}
-                </Link>
+                <>
+                    <Link to="/sessions/$sessionId/after" params={{ sessionId: kept.id }} className="btn">
+                        {kept.life.open ? 'Finish' : 'What came of it'}
+                    </Link>
+                    <Link to="/sessions/$sessionId/readings" params={{ sessionId: kept.id }} className="btn">
+                        Devices
+                    </Link>
+                </>
             )}
         </>
     );

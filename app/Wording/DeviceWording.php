@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+/** What a device measured, in words. */
+final class DeviceWording
+{
+    /** How each figure is told: in which unit, and how many of them its own unit is. */
+    private const UNITS = [
+        'speed_ms' => [' m/s', 1], 'peak_deg_s' => [' °/s at most', 1], 'contact_s' => [' ms on the ground', 1000],
+        'height_m' => [' cm high', 100], 'interval_s' => [' s after the one before', 1],
+    ];
+
+    /** @param  array<string, mixed>  $measured */
+    public static function reading(array $measured): string
+    {
+        $parts = [];
+        foreach ($measured as $name => $value) {
+            [$unit, $times] = self::UNITS[$name] ?? [null, 1];
+            $parts[] = $unit === null ? "seems a {$value}" : Wording::number($times * (float) $value).$unit;
+        }
+
+        return $parts === [] ? 'one' : implode(', ', $parts);
+    }
+
+    public static function sawMore(string $name, int $seen, int $tapped): string
+    {
+        return "The counter of {$name} saw {$seen}, {$tapped} were tapped. Until somebody says what the others were, {$seen} are the load.";
+    }
+}

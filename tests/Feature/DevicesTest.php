@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Devices\DeviceKind;
+use App\Devices\SimulatedDevice;
+use App\People\Role;
+use App\Sessions\Sheet;
+use App\Sessions\SheetBlock;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Devices speak with a token of their own; what they saw is paired with what was tapped, nothing is dropped, nothing counts twice. */
+#[Group('once')]
+final class DevicesTest extends TestCase
+{
+    private Sheet $sheet;
+
+    private string $readings;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->coach());
+        $this->sheet = $this->sheetOf('Yuna');
+        $this->readings = "/api/sessions/{$this->sheet->training_session_id}/readings";
+    }
+
+    public function test_what_is_sent_with_a_token_is_kept_once_and_what_cannot_be_is_told_with_its_place(): void
+    {
+        [$id, $token] = $this->device('speed_gun');
+        $reading = $this->reading(-5, ['speed_ms' => 16.2]);
+        $this->send('nothing', [$reading])->assertStatus(401);
+        $this->send($token, [$reading])->assertOk()->assertExactJson(['taken' => 1, 'known' => 0, 'clock_off_s' => null]);
+        $this->send($token, [$reading])->assertOk()->assertJsonPath('known', 1);
+        $this->assertSame(1, DB::table('readings')->count());
+        $wrong = [
+            'readings.0.at' => $this->reading(86_400 * 365, ['speed_ms' => 16.0]),
+            'readings.0.speed_ms' => $this->reading(-4, ['speed_ms' => 400]),
+            'readings.0.id' => ['id' => 'seven'] + $this->reading(-4, ['speed_ms' => 16.0]),
+            'readings.0.seq' => ['seq' => -1] + $this->reading(-4, ['speed_ms' => 16.0]),
+        ];
+        foreach ($wrong as $place => $each) {
+            $this->send($token, [$each])->assertStatus(422)->assertJsonStructure(['errors' => [$place]]);
+        }
+        $this->send($token, [$this->reading(-4, ['contact_s' => 0.2])])->assertStatus(422)
+            ->assertJsonPath('errors', ['readings.0.speed_ms' => ['A device of this kind sends speed_ms.']]);
+        // Its clock is two hours behind, and it says so.
+        $behind = Carbon::now()->subHours(2);
+        $this->send($token, [$this->reading(-7200 - 3, ['speed_ms' => 15.0])], $behind->toIso8601String())->assertOk()
+            ->assertJsonPath('clock_off_s', fn (float $off): bool => abs($off - 7200) < 2);
+        $at = (float) DB::table('readings')->orderByDesc('at_s')->value('at_s');
+        $this->assertEqualsWithDelta(Carbon::now()->timestamp - 3, $at, 3);
+        $this->postJson("/api/devices/{$id}/revoke")->assertOk()->assertJsonPath('devices.0.in_use', false);
+        $this->send($token, [$this->reading(-1, ['speed_ms' => 16.0])])->assertStatus(401);
+        $this->assertSame(2, DB::table('readings')->count(), 'what it measured stays');
+    }
+
+    public function test_csv_is_read_by_its_titles_and_a_million_rows_are_asked_for_in_parts(): void
+    {
+        [, $token] = $this->device('landing_pad');
+        $line = fn (int $seq): string => Str::uuid7().",{$seq},".Carbon::now()->subSeconds(60)->toIso8601String().',0.21,';
+        $csv = fn (string $text): TestResponse => $this->call('POST', '/api/readings', server: [
+            'HTTP_AUTHORIZATION' => "Bearer {$token}", 'CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json',
+        ], content: $text);
+        $titles = "\u{feff}id,seq,at,contact_s,height_m\r\n";
+        $csv($titles.$line(1)."\r\n".$line(2)."\r\n")->assertOk()->assertJsonPath('taken', 2);
+        $csv($titles.$line(3).",extra\r\n")->assertStatus(422)
+            ->assertJsonPath('errors', ['readings.0' => ['Line 2 has 6 cells, the titles 5.']]);
+        $csv($titles.implode("\r\n", array_map($line, range(1, 3000))))->assertStatus(422)
+            ->assertJsonPath('errors', ['readings' => ['At most 500 readings at a time. Send them in parts.']]);
+        $this->assertSame(2, DB::table('readings')->count());
+    }
+
+    public function test_readings_pair_with_taps_by_the_clock_and_by_hand_and_speed_is_told(): void
+    {
+        [$id, $token] = $this->device('speed_gun');
+        $this->lend($id);
+        $taps = $this->taps(12);
+        $speeds = [17.0, 17.1, 16.9, 17.0, 16.8, 16.7, 16.5, 16.4, 16.2, 16.0, 15.8, 15.7];
+        $readings = array_map(
+            fn (int $i): array => $this->reading(-400 + 20 * $i - 2, ['speed_ms' => $speeds[$i]], $i < 6 ? $i : $i + 2), range(0, 11),
+        );
+        unset($readings[4]);
+        $this->send($token, [...array_values($readings), $this->reading(-400 + 20 * 3 + 8, ['speed_ms' => 3.1], 90)])->assertOk();
+        $seen = $this->getJson($this->readings)->assertOk()->json();
+        $this->assertSame([12, 11], [$seen['devices'][0]['came'], $seen['devices'][0]['paired']]);
+        $this->assertEqualsWithDelta(2.0, $seen['devices'][0]['delay_s'], 0.2);
+        $alone = array_values(array_filter($seen['readings'], fn (array $each): bool => $each['tap'] === null));
+        $this->assertSame([['3.1 m/s', null]], array_map(fn (array $each): array => [$each['said'], $each['paired']], $alone));
+        $this->assertSame([$taps[4]], array_column($seen['taps'], 'id'), 'what the gun missed is shown');
+        $this->assertEqualsWithDelta(15.8 / 17.0 - 1, $seen['speeds'][0]['fade'], 0.01);
+
+        $asked = ['readings' => [$alone[0]['id']], 'rep_id' => $taps[4], 'word' => null];
+        $named = $this->postJson($this->readings, $asked)->assertOk()->json();
+        $slow = array_filter($named['readings'], fn (array $each): bool => $each['said'] === '3.1 m/s');
+        $this->assertSame(['hand'], array_column($slow, 'paired'));
+        $this->assertSame([], $named['taps']);
+        $this->postJson($this->readings, ['readings' => [$alone[0]['id']], 'rep_id' => null, 'word' => 'aside'])->assertOk()
+            ->assertJsonPath('taps.0.id', $taps[4]);
+        $this->postJson($this->readings, ['readings' => [$alone[0]['id']], 'rep_id' => (string) Str::uuid7(), 'word' => null])->assertNotFound();
+        $this->postJson($this->readings, ['readings' => [(string) Str::uuid7()], 'rep_id' => null, 'word' => 'aside'])->assertNotFound();
+        $this->getJson('/api/devices')->assertOk()->assertJsonPath('devices.0.gaps', ['4', '6–7', '14–89']);
+        $this->actingAs($this->stranger(Role::Coach))->getJson($this->readings)->assertNotFound();
+    }
+
+    public function test_what_came_in_while_it_was_lent_elsewhere_is_not_paired(): void
+    {
+        [$id, $token] = $this->device('speed_gun');
+        $other = $this->smallSquad('Kaito');
+        $this->postJson("/api/devices/{$id}/lend", ['squad' => $other->id, 'athlete_id' => null])->assertOk();
+        $this->postJson("/api/devices/{$id}/lend", ['squad' => $other->id, 'athlete_id' => $this->athlete('Dario')->id])->assertStatus(422);
+        DB::table('device_loans')->update(['from_s' => Carbon::now()->timestamp - 3600]);
+        $this->taps(3);
+        $this->send($token, [$this->reading(-382, ['speed_ms' => 16.0])])->assertOk();
+        $this->assertSame([], $this->getJson($this->readings)->assertOk()->json('readings'));
+    }
+
+    public function test_a_counter_that_saw_more_than_was_tapped_is_load_until_somebody_answers(): void
+    {
+        [$id, $token] = $this->device('wrist_counter');
+        $this->lend($id, $this->athlete('Yuna')->id);
+        $this->taps(6);
+        $load = fn (): int => (int) DB::table('work_sets')->where('athlete_id', $this->athlete('Yuna')->id)->where('session', $this->sheet->id)->sum('reps');
+        $this->assertSame(6, $load());
+        $seen = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i - 1, ['peak_deg_s' => 1400], $i), range(0, 5));
+        $more = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i + 9, ['peak_deg_s' => 1200], 10 + $i), range(0, 2));
+        $this->send($token, [...$seen, ...$more])->assertOk();
+        $this->assertSame(9, $load(), 'the larger number is the load');
+        $asked = $this->getJson($this->readings)->assertOk()->json('asked');
+        $this->assertSame([9, 6, 3], [$asked[0]['seen'], $asked[0]['tapped'], count($asked[0]['readings'])]);
+        $this->assertStringContainsString('Until somebody says', $asked[0]['said']);
+        // One of them is tapped late after all: it counts once.
+        $this->taps(1, -400 + 9);
+        $this->assertSame(9, $load());
+        $open = $this->getJson($this->readings)->json('asked.0.readings');
+        $this->postJson($this->readings, ['readings' => $open, 'rep_id' => null, 'word' => 'aside'])->assertOk()->assertJsonPath('asked', []);
+        $this->assertSame(7, $load());
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+        $this->assertSame(7, $load(), 'made anew it is the same');
+    }
+
+    public function test_an_afternoon_with_five_devices_counts_every_repetition_once(): void
+    {
+        $taps = $this->taps(30, -700);
+        foreach (['speed_gun' => 3.0, 'landing_pad' => -2.0, 'feeder' => 0.0] as $kind => $behind) {
+            [$id, $token] = $this->device($kind);
+            $this->lend($id);
+            mt_srand(15);
+            $device = new SimulatedDevice(DeviceKind::from($kind), 0.1, 0.1, $behind);
+            foreach (range(0, 29) as $i) {
+                $readings = $device->repetition(Carbon::now()->addSeconds(-700 + 20 * $i - 2));
+                $this->send($token, $readings, $device->clock(Carbon::now()))->assertOk();
+                $this->send($token, $readings, $device->clock(Carbon::now()))->assertOk()->assertJsonPath('taken', 0);
+            }
+        }
+        $seen = $this->getJson($this->readings)->assertOk()->json();
+        $this->assertCount(3, $seen['devices']);
+        foreach ($seen['devices'] as $device) {
+            $this->assertGreaterThanOrEqual(24, $device['paired']);
+            $this->assertLessThanOrEqual(30, $device['paired']);
+        }
+        foreach (collect($seen['readings'])->where('tap', '!=', null)->groupBy('device') as $own) {
+            $this->assertSame($own->count(), $own->pluck('tap.id')->unique()->count(), 'no repetition twice');
+        }
+        $this->assertSame(30, (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('reps'), 'a gun counts nothing');
+        $this->assertCount(30, $taps);
+    }
+
+    /** @return array{string, string} id and token */
+    private function device(string $kind): array
+    {
+        $id = (string) Str::uuid7();
+        $made = $this->putJson('/api/devices', ['id' => $id, 'name' => "The {$kind}", 'kind' => $kind])->assertOk();
+        $again = $this->putJson('/api/devices', ['id' => $id, 'name' => "The {$kind}", 'kind' => $kind])->assertOk();
+        $this->assertNull($again->json('token'), 'shown once');
+
+        return [$id, $made->json('token')];
+    }
+
+    private function lend(string $device, ?string $athlete = null): void
+    {
+        $this->postJson("/api/devices/{$device}/lend", ['squad' => $this->sheet->trainingSession->squad_id, 'athlete_id' => $athlete])->assertOk();
+        DB::table('device_loans')->update(['from_s' => Carbon::now()->timestamp - 7200]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $measured
+     * @return array<string, mixed>
+     */
+    private function reading(int $seconds, array $measured, int $seq = 1): array
+    {
+        return [
+            'id' => (string) Str::uuid7(), 'seq' => $seq, 'at' => Carbon::now()->addSeconds($seconds)->format('Y-m-d\TH:i:s.vP'), ...$measured,
+        ];
+    }
+
+    /** @param  list<array<string, mixed>>  $readings */
+    private function send(string $token, array $readings, ?string $clock = null): TestResponse
+    {
+        return $this->withHeader('Authorization', "Bearer {$token}")->postJson('/api/readings', [
+            ...($clock === null ? [] : ['device_clock' => $clock]), 'readings' => $readings,
+        ]);
+    }
+
+    /** @return list<string> ids of repetitions tapped every twenty seconds */
+    private function taps(int $times, int $from = -400): array
+    {
+        $block = $this->sheet->blocks()->where('judged', true)->get()->firstOrFail(fn (SheetBlock $each): bool => $each->asked_reps > 0);
+        $events = array_map(fn (int $i): array => [
+            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'side' => 'dominant',
+            'effort' => 0.5, 'at' => Carbon::now()->addSeconds($from + 20 * $i)->toIso8601String(), 'seq' => $i, 'device' => (string) Str::uuid(),
+        ], range(0, $times - 1));
+        $this->postJson("/api/sheets/{$this->sheet->id}/events", ['events' => $events])->assertOk();
+
+        return array_column($events, 'id');
+    }
+}
