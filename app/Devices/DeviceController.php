@@ -45,6 +45,7 @@ final class DeviceController
     public function lend(LendRequest $request, Device $device): JsonResponse
     {
         $this->devices->lend($device, $request->validated(), $request->user());
+        $this->readings->reckonLent($device);
 
         return $this->index($request);
     }

@@ -21,6 +21,8 @@ final class Devices
 {
     private const GAPS_SHOWN = 5;
 
+    private const SWITCHED_ON_S = 900.0;
+
     private const LATELY_S = 604_800.0;
 
     /** @param  string|null  $token  of one that was added just now */
@@ -106,10 +108,18 @@ final class Devices
         Alone::inClub($by->workspace_id, function () use ($device, $squad, $given, $by, $now): void {
             DB::table('device_loans')->where('device_id', $device->id)->whereNull('until_s')->update(['until_s' => $now]);
             if ($squad !== null) {
+                // It is switched on before somebody says whose it is: what came just now, and was nobody's, is theirs.
+                $before = DB::table('device_loans')->where('device_id', $device->id)->max('until_s');
+                $from = max($now - self::SWITCHED_ON_S, (float) $before);
+                $whose = ['squad_id' => $squad->id, 'athlete_id' => $given['athlete_id']];
                 DB::table('device_loans')->insert([
-                    'id' => (string) Str::uuid7(), 'device_id' => $device->id, 'squad_id' => $squad->id,
-                    'athlete_id' => $given['athlete_id'], 'from_s' => $now, 'lent_by' => $by->id,
+                    'id' => (string) Str::uuid7(), 'device_id' => $device->id, ...$whose, 'from_s' => $from, 'lent_by' => $by->id,
                 ]);
+                DB::table('readings')
+                    ->where('device_id', $device->id)
+                    ->whereNull('squad_id')
+                    ->where('at_s', '>=', $from)
+                    ->update($whose);
             }
             Audit::of($by, null, 'device lent', ['device' => $device->id, 'squad' => $squad?->id]);
         });

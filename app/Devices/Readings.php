@@ -86,6 +86,16 @@ final class Readings
         }
     }
 
+    /** What a counter saw before somebody said who wears it is theirs as well. */
+    public function reckonLent(Device $device): void
+    {
+        $loan = DB::table('device_loans')->where('device_id', $device->id)->whereNull('until_s')->first();
+        if ($loan?->athlete_id !== null && $device->kind->counts()) {
+            $times = DB::table('readings')->where('device_id', $device->id)->where('at_s', '>=', $loan->from_s)->pluck('at_s');
+            $this->reckon($loan->athlete_id, $times->map(fn (mixed $at): float => (float) $at)->all());
+        }
+    }
+
     /** @param  list<float>  $times */
     private function reckon(string $athleteId, array $times): void
     {

@@ -296,7 +296,8 @@ final class SessionBuilderTest extends TestCase
         $half = $this->thrown()->with(['effort' => 0.5, 'effortMin' => 0.5, 'distanceM' => 36.0]);
         $this->assertSame(['0 distance 36→28 reach'], $this->told($this->built($half, [])));
         $this->assertSame([], $this->told($this->built($half->with(['distanceM' => 28.0]), [])));
-        $this->assertSame([], $this->told($this->built($half->with(['skill' => new Skill('serve', Family::Serve, 0, 1.0, 0, 0)]), [])), 'a serve');
+        $serve = $half->with(['skill' => new Skill('serve', Family::Serve, 0, 1.0, 0, 0)]);
+        $this->assertSame([], $this->told($this->built($serve, [])), 'a serve asks for no distance');
         $notCheckedIn = $this->built($this->thrown(), [], reports: []);
         [$block] = $notCheckedIn->blocks;
         $this->assertSame([0.5, 28.0], [$block->effort, $block->distanceM], 'not checked in: half effort, and not from afar');

@@ -39,16 +39,17 @@ test('a gun is added and lent, what it saw is paired with what was tapped, and t
                 })),
             },
         });
-    expect((await send('somebody else’s')).status()).toBe(401);
+    expect((await send('nobody')).status()).toBe(401);
     const first = await send(token);
     expect(await first.json()).toMatchObject({ taken: 3, known: 0 });
     expect(await (await send(token)).json()).toMatchObject({ taken: 0, known: 3 });
 
     await page.goto('/devices');
     await expect(page.getByText('Battery 15 %', { exact: false })).toBeVisible();
-    const { session_id: sessionId } = (await (
-        await page.request.get(`/api/sheets/${sheetId}`, { headers: { Accept: 'application/json' } })
-    ).json()) as { session_id: string };
+    const sessionId = await page.evaluate(
+        async (id) => ((await (await fetch(`/api/sheets/${id}`)).json()) as { session_id: string }).session_id,
+        sheetId,
+    );
     await page.goto(`/sessions/${sessionId}/readings`);
     await expect(page.getByRole('heading', { name: 'What the devices saw' })).toBeVisible();
     await expect(page.getByText('Gun by the line: 3.1 m/s').first()).toBeVisible();

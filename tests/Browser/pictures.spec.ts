@@ -57,12 +57,20 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('region', { name: 'Key positions' }).waitFor();
     await keep(page, 'library');
     await page.goto('/');
-    await page.getByRole('link', { name: 'Start with Kaito' }).click();
-    await tapThrough(page);
-    await page.getByRole('button', { name: 'Finish', exact: true }).click();
-    await page.getByRole('button', { name: 'Finish and review' }).click();
-    await page.getByRole('heading', { name: /what happened/ }).waitFor();
-    await keep(page, 'after');
+    await page.getByRole('link', { name: 'Dario Nwosu' }).click();
+    await page.getByRole('link', { name: 'Serve window' }).click();
+    await page.getByLabel('Speed, m/s', { exact: false }).fill('19');
+    await page.getByLabel('Topspin, turns a minute').fill('600');
+    for (const [where, times] of [
+        ['In', 7],
+        ['Net', 3],
+        ['Long', 4],
+    ] as const) {
+        for (let i = 0; i < times; i++)
+            await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
+    }
+    await page.getByText('7 of 14 in', { exact: false }).waitFor();
+    await keep(page, 'serve');
 });
 
 test('a serve measured', async ({ page }) => {

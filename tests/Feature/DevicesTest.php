@@ -104,10 +104,23 @@ final class DevicesTest extends TestCase
         $this->assertSame([], $named['taps']);
         $this->postJson($this->readings, ['readings' => [$alone[0]['id']], 'rep_id' => null, 'word' => 'aside'])->assertOk()
             ->assertJsonPath('taps.0.id', $taps[4]);
-        $this->postJson($this->readings, ['readings' => [$alone[0]['id']], 'rep_id' => (string) Str::uuid7(), 'word' => null])->assertNotFound();
+        $nowhere = ['readings' => [$alone[0]['id']], 'rep_id' => (string) Str::uuid7(), 'word' => null];
+        $this->postJson($this->readings, $nowhere)->assertNotFound();
         $this->postJson($this->readings, ['readings' => [(string) Str::uuid7()], 'rep_id' => null, 'word' => 'aside'])->assertNotFound();
         $this->getJson('/api/devices')->assertOk()->assertJsonPath('devices.0.gaps', ['4', '6–7', '14–89']);
         $this->actingAs($this->stranger(Role::Coach))->getJson($this->readings)->assertNotFound();
+    }
+
+    public function test_what_was_measured_just_before_it_was_lent_is_theirs_and_earlier_readings_are_not(): void
+    {
+        [$id, $token] = $this->device('speed_gun');
+        $came = [$this->reading(-600, ['speed_ms' => 16.0], 2), $this->reading(-3000, ['speed_ms' => 15.0], 1)];
+        $this->send($token, $came)->assertOk();
+        $squad = $this->sheet->trainingSession->squad_id;
+        $this->postJson("/api/devices/{$id}/lend", ['squad' => $squad, 'athlete_id' => null])->assertOk();
+        $this->assertSame([2], DB::table('readings')->whereNotNull('squad_id')->pluck('seq')->all());
+        $this->taps(3);
+        $this->assertSame(['16 m/s'], array_column($this->getJson($this->readings)->assertOk()->json('readings'), 'said'));
     }
 
     public function test_what_came_in_while_it_was_lent_elsewhere_is_not_paired(): void
@@ -115,7 +128,8 @@ final class DevicesTest extends TestCase
         [$id, $token] = $this->device('speed_gun');
         $other = $this->smallSquad('Kaito');
         $this->postJson("/api/devices/{$id}/lend", ['squad' => $other->id, 'athlete_id' => null])->assertOk();
-        $this->postJson("/api/devices/{$id}/lend", ['squad' => $other->id, 'athlete_id' => $this->athlete('Dario')->id])->assertStatus(422);
+        $stranger = ['squad' => $other->id, 'athlete_id' => $this->athlete('Dario')->id];
+        $this->postJson("/api/devices/{$id}/lend", $stranger)->assertStatus(422);
         DB::table('device_loans')->update(['from_s' => Carbon::now()->timestamp - 3600]);
         $this->taps(3);
         $this->send($token, [$this->reading(-382, ['speed_ms' => 16.0])])->assertOk();
@@ -127,7 +141,7 @@ final class DevicesTest extends TestCase
         [$id, $token] = $this->device('wrist_counter');
         $this->lend($id, $this->athlete('Yuna')->id);
         $this->taps(6);
-        $load = fn (): int => (int) DB::table('work_sets')->where('athlete_id', $this->athlete('Yuna')->id)->where('session', $this->sheet->id)->sum('reps');
+        $load = fn (): int => (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('reps');
         $this->assertSame(6, $load());
         $seen = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i - 1, ['peak_deg_s' => 1400], $i), range(0, 5));
         $more = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i + 9, ['peak_deg_s' => 1200], 10 + $i), range(0, 2));
@@ -140,7 +154,9 @@ final class DevicesTest extends TestCase
         $this->taps(1, -400 + 9);
         $this->assertSame(9, $load());
         $open = $this->getJson($this->readings)->json('asked.0.readings');
-        $this->postJson($this->readings, ['readings' => $open, 'rep_id' => null, 'word' => 'aside'])->assertOk()->assertJsonPath('asked', []);
+        $this->postJson($this->readings, ['readings' => $open, 'rep_id' => null, 'word' => 'aside'])
+            ->assertOk()
+            ->assertJsonPath('asked', []);
         $this->assertSame(7, $load());
         $this->artisan('augendo:rebuild')->assertSuccessful();
         $this->assertSame(7, $load(), 'made anew it is the same');
@@ -186,7 +202,8 @@ final class DevicesTest extends TestCase
 
     private function lend(string $device, ?string $athlete = null): void
     {
-        $this->postJson("/api/devices/{$device}/lend", ['squad' => $this->sheet->trainingSession->squad_id, 'athlete_id' => $athlete])->assertOk();
+        $squad = $this->sheet->trainingSession->squad_id;
+        $this->postJson("/api/devices/{$device}/lend", ['squad' => $squad, 'athlete_id' => $athlete])->assertOk();
         DB::table('device_loans')->update(['from_s' => Carbon::now()->timestamp - 7200]);
     }
 

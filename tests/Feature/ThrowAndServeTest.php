@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\People\Role;
 use App\Sessions\Sheet;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -116,13 +117,16 @@ final class ThrowAndServeTest extends TestCase
         $this->assertNotNull($id);
         $before = Sheet::query()->findOrFail($id);
         $reps = $before->blocks->sum('reps');
-        $put = fn (array $with = []) => $this->postJson("/api/athletes/{$dario->id}/serve-target", ['sheet_id' => $id, ...$change, ...$with]);
+        $put = fn (array $with = []): TestResponse => $this->postJson(
+            "/api/athletes/{$dario->id}/serve-target", ['sheet_id' => $id, ...$change, ...$with],
+        );
         $put(['sheet_id' => (string) Str::uuid7()])->assertNotFound();
         $put(['pace' => 1.4])->assertStatus(422);
         $put()->assertNoContent();
         $after = $this->getJson("/api/sheets/{$id}")->assertOk()->json();
         $this->assertSame($reps, array_sum(array_column($after['blocks'], 'reps')), 'no serve more than before');
-        $target = array_values(array_filter($after['blocks'], fn (array $block): bool => str_contains(implode(' ', $block['trims']), 'serve window')));
+        $isIt = fn (array $block): bool => str_contains(implode(' ', $block['trims']), 'serve window');
+        $target = array_values(array_filter($after['blocks'], $isIt));
         $this->assertCount(1, $target);
         $this->assertSame('target', $target[0]['kind']);
         $this->assertSame(['From the serve window: aim at the middle of the window, 90 % of the pace.'], $target[0]['trims']);

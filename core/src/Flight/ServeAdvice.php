@@ -57,7 +57,9 @@ final readonly class ServeAdvice
     public function alone(float $goal): array
     {
         return [
-            'aim' => $this->first($goal, array_map(fn (float $aimed): ServeChange => $this->changed(aimed: $aimed), [0.25, 0.5, 0.75, 1.0])),
+            'aim' => $this->first(
+                $goal, array_map(fn (float $aimed): ServeChange => $this->changed(aimed: $aimed), [0.25, 0.5, 0.75, 1.0]),
+            ),
             'pace' => $this->first($goal, array_map(fn (float $pace): ServeChange => $this->changed($pace), array_slice(self::PACES, 1))),
             'spin' => $this->maySpin
                 ? $this->first($goal, array_map(fn (float $rpm): ServeChange => $this->changed(topspinRpm: $rpm), $this->spins()))
