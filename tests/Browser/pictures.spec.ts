@@ -66,10 +66,10 @@ test('on a laptop', async ({ page }) => {
         ['Net', 3],
         ['Long', 4],
     ] as const) {
-        for (let i = 0; i < times; i++)
-            await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
+        for (let i = 0; i < times; i++) await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
     }
     await page.getByText('7 of 14 in', { exact: false }).waitFor();
+    await page.evaluate(() => window.scrollTo(0, 0));
     await keep(page, 'serve');
 });
 

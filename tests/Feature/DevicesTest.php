@@ -214,7 +214,10 @@ final class DevicesTest extends TestCase
     private function reading(int $seconds, array $measured, int $seq = 1): array
     {
         return [
-            'id' => (string) Str::uuid7(), 'seq' => $seq, 'at' => Carbon::now()->addSeconds($seconds)->format('Y-m-d\TH:i:s.vP'), ...$measured,
+            'id' => (string) Str::uuid7(),
+            'seq' => $seq,
+            'at' => Carbon::now()->addSeconds($seconds)->format('Y-m-d\TH:i:s.vP'),
+            ...$measured,
         ];
     }
 
@@ -231,8 +234,9 @@ final class DevicesTest extends TestCase
     {
         $block = $this->sheet->blocks()->where('judged', true)->get()->firstOrFail(fn (SheetBlock $each): bool => $each->asked_reps > 0);
         $events = array_map(fn (int $i): array => [
-            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good', 'side' => 'dominant',
-            'effort' => 0.5, 'at' => Carbon::now()->addSeconds($from + 20 * $i)->toIso8601String(), 'seq' => $i, 'device' => (string) Str::uuid(),
+            'id' => (string) Str::uuid7(), 'block_id' => $block->id, 'set_no' => 1, 'kind' => 'rep', 'verdict' => 'good',
+            'side' => 'dominant', 'effort' => 0.5, 'at' => Carbon::now()->addSeconds($from + 20 * $i)->toIso8601String(), 'seq' => $i,
+            'device' => (string) Str::uuid(),
         ], range(0, $times - 1));
         $this->postJson("/api/sheets/{$this->sheet->id}/events", ['events' => $events])->assertOk();
 
