@@ -20,6 +20,8 @@ final readonly class SessionReadings
     /** What came so long before the first tap and after the last is of the session still. */
     private const AROUND_S = 1800.0;
 
+    private const EARLY_S = 900.0;
+
     /**
      * @param  Collection<int, \stdClass>  $readings  in order of time
      * @param  array<string, array{at_s: float, sheet_id: string, athlete_id: string, block_id: string}>  $taps  repetitions that stand
@@ -73,6 +75,7 @@ final readonly class SessionReadings
             ->join('devices', 'devices.id', '=', 'readings.device_id')
             ->where('devices.kind', DeviceKind::WristCounter->value)
             ->where('readings.athlete_id', $athlete->id)
+            ->where('readings.squad_id', $sheet->trainingSession->squad_id)
             ->whereBetween('at_s', [$from, $until])
             ->where(fn ($word) => $word->whereNull('word')->orWhere('word', '!=', 'aside'))
             ->selectRaw('device_id, count(*) as seen')
@@ -113,9 +116,34 @@ final readonly class SessionReadings
      */
     private static function span(TrainingSession $session, array $taps): array
     {
-        $starts = (float) Carbon::parse("{$session->day()->iso()} {$session->starts_at}", $session->squad->workspace->timezone)->timestamp;
+        $starts = self::startS($session, $session->starts_at);
         $times = [...array_column($taps, 'at_s'), ...($taps === [] ? [$starts, $starts + 60.0 * ($session->minutes ?? 120)] : [])];
 
-        return [min($times) - self::AROUND_S, max($times) + self::AROUND_S];
+        [$from, $until] = [min($times) - self::AROUND_S, max($times) + self::AROUND_S];
+        // A reading is of one session: the later of two begins for it a quarter of an hour before it starts.
+        foreach (self::othersOfTheDay($session) as $other) {
+            [$from, $until] = $other > $starts
+                ? [$from, min($until, $other - self::EARLY_S)]
+                : [max($from, $starts - self::EARLY_S), $until];
+        }
+
+        return [$from, $until];
+    }
+
+    /** @return list<float> when the squad's other sessions of the day start */
+    private static function othersOfTheDay(TrainingSession $session): array
+    {
+        return TrainingSession::query()
+            ->where('squad_id', $session->squad_id)
+            ->where('held_on', $session->day()->iso())
+            ->whereKeyNot($session->id)
+            ->pluck('starts_at')
+            ->map(fn (string $at): float => self::startS($session, $at))
+            ->all();
+    }
+
+    private static function startS(TrainingSession $session, string $at): float
+    {
+        return (float) Carbon::parse("{$session->day()->iso()} {$at}", $session->squad->workspace->timezone)->timestamp;
     }
 }

@@ -40,6 +40,7 @@ final class ServeTargets
         return Sheet::query()
             ->where('athlete_id', $athlete->id)
             ->where('state', 'planned')
+            ->whereNull('return_id')
             ->where('held_on', '>=', $today->iso())
             ->whereHas('blocks', fn ($blocks) => $blocks->where('skill', $skill)->where('reps', '>', 1))
             ->orderBy('held_on')
@@ -68,6 +69,12 @@ final class ServeTargets
         Alone::with($sheet->athlete_id, function () use ($sheet, $skill, $change): void {
             $sheet->refresh();
             EditSheet::refuseClosed($sheet);
+            if ($sheet->state !== 'planned' || $sheet->return_id !== null) {
+                throw new Problem(
+                    ProblemType::NotAdded,
+                    'A session that has started, or that is a stage of a way back, keeps its doses. Choose the next one.',
+                );
+            }
             foreach ($sheet->notes() as $note) {
                 if ($note->why === 'serve_target') {
                     throw new Problem(

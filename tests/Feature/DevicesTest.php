@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Devices\DeviceKind;
+use App\Devices\SessionReadings;
 use App\Devices\SimulatedDevice;
 use App\People\Role;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
+use Database\Factories\SheetFactory;
+use Database\Factories\TrainingSessionFactory;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -160,6 +163,29 @@ final class DevicesTest extends TestCase
         $this->assertSame(7, $load());
         $this->artisan('augendo:rebuild')->assertSuccessful();
         $this->assertSame(7, $load(), 'made anew it is the same');
+    }
+
+    public function test_a_reading_is_of_one_session_where_two_follow_each_other(): void
+    {
+        [$id, $token] = $this->device('wrist_counter');
+        $this->lend($id, $this->athlete('Yuna')->id);
+        $this->taps(2);
+        $first = $this->sheet->trainingSession;
+        $starts = Carbon::parse("2027-01-01 {$first->starts_at}")->addMinutes(40)->format('H:i');
+        $second = TrainingSessionFactory::new()->create([
+            'squad_id' => $first->squad_id, 'held_on' => $first->held_on, 'starts_at' => $starts,
+        ]);
+        $also = SheetFactory::new()->create([
+            'training_session_id' => $second->id, 'athlete_id' => $this->athlete('Yuna')->id, 'held_on' => $first->held_on,
+        ]);
+        $seen = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i, ['peak_deg_s' => 1400], $i), range(0, 4));
+        $this->send($token, $seen)->assertOk();
+        $beyond = fn (Sheet $sheet): int => SessionReadings::beyondTaps($this->athlete('Yuna'), $sheet->refresh());
+        $this->assertLessThanOrEqual(5, 2 + $beyond($this->sheet) + $beyond($also), 'none of them twice');
+        foreach ($this->getJson($this->readings)->assertOk()->json('readings') as $reading) {
+            $there = array_column($this->getJson("/api/sessions/{$second->id}/readings")->json('readings'), 'id');
+            $this->assertNotContains($reading['id'], $there);
+        }
     }
 
     public function test_an_afternoon_with_five_devices_counts_every_repetition_once(): void

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\People\Role;
 use App\Sessions\Sheet;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
@@ -131,5 +132,8 @@ final class ThrowAndServeTest extends TestCase
         $this->assertSame('target', $target[0]['kind']);
         $this->assertSame(['From the serve window: aim at the middle of the window, 90 % of the pace.'], $target[0]['trims']);
         $put()->assertStatus(409);
+        DB::table('sheets')->where('id', $id)->update(['state' => 'running']);
+        $put()->assertStatus(409)->assertJsonPath('title', 'Not added');
+        $this->assertNotSame($id, $this->getJson("/api/athletes/{$dario->id}/serve-window")->json('sheet_id'));
     }
 }

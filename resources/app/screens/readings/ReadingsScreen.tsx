@@ -18,6 +18,9 @@ const clock = (atS: number): string =>
         hour12: false,
     });
 
+/** How long before or after it somebody tapped. */
+const apart = (delayS: number): string => `${n(Math.abs(delayS))} s ${delayS < 0 ? 'before' : 'after'} it`;
+
 /** What did the devices see, and which repetition was each? */
 export function ReadingsScreen() {
     const { sessionId } = useParams({ from: '/frame/sessions/$sessionId/readings' });
@@ -59,7 +62,7 @@ export function ReadingsScreen() {
                 {found.data.devices.map((device) => (
                     <p key={device.id}>
                         <span className="head">{device.name}</span>: {device.paired} of {device.came} are repetitions
-                        that were tapped, about {n(device.delay_s)} s after
+                        that were tapped{device.paired > 0 && `, about ${apart(device.delay_s)}`}
                         {Math.abs(device.drift_s) >= 0.5 &&
                             `; its clock runs ${n(Math.abs(device.drift_s))} s an hour off`}
                         .
