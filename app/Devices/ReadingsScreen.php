@@ -13,13 +13,12 @@ use App\Devices\Answers\SessionReadingsView;
 use App\Devices\Answers\SpeedsView;
 use App\Sessions\TrainingSession;
 use App\Wording\DeviceWording;
+use Augendo\Core\Devices\Speeds;
 use Illuminate\Support\Collection;
 
 /** What did the devices see, and which repetition was each? */
 final class ReadingsScreen
 {
-    private const FADE_FROM = 9;
-
     public function view(TrainingSession $session): SessionReadingsView
     {
         $found = SessionReadings::of($session);
@@ -104,24 +103,14 @@ final class ReadingsScreen
         }
 
         return array_values(array_map(function (array $speeds, string $athlete) use ($names): SpeedsView {
-            $third = intdiv(count($speeds), 3);
-            $first = self::median(array_slice($speeds, 0, max(1, $third)));
+            $told = Speeds::of($speeds);
 
             return new SpeedsView(
                 $names[$athlete] ?? '',
-                $speeds,
-                round(self::median($speeds), 2),
-                count($speeds) < self::FADE_FROM ? null : round(self::median(array_slice($speeds, -$third)) / $first - 1, 4),
+                $told->speedsMs,
+                round($told->medianMs, 2),
+                $told->fade === null ? null : round($told->fade, 4),
             );
         }, $byAthlete, array_keys($byAthlete)));
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $middle = intdiv(count($values), 2);
-
-        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Devices\Pairing;
+use Augendo\Core\Devices\Speeds;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -26,6 +27,14 @@ final class PairingTest extends TestCase
         $pairing = Pairing::of(['a' => 0.0, 'false' => 1.0, 'b' => 15.0], ['x' => 2.0, 'y' => 17.0]);
         $this->assertSame(['x', 'y'], array_values($pairing->pairs));
         $this->assertArrayHasKey('b', $pairing->pairs);
+    }
+
+    public function test_speed_drops_from_the_first_third_to_the_last_and_of_a_few_nothing_is_told(): void
+    {
+        $nine = Speeds::of([20.0, 19.0, 21.0, 19.0, 19.0, 19.0, 18.0, 17.0, 18.5]);
+        $this->assertSame([19.0, -0.1], [$nine->medianMs, round((float) $nine->fade, 6)]);
+        $this->assertNull(Speeds::of([20.0, 10.0])->fade);
+        $this->assertSame(15.0, Speeds::of([20.0, 10.0])->medianMs);
     }
 
     /**

@@ -1,6 +1,6 @@
 import { type Page } from '@playwright/test';
 import { mark, RATE } from './drawnFilm';
-import { openNextEvening, openTheLine, row, signIn, test, toJudged } from './support';
+import { countFourteenServes, openNextEvening, openTheLine, row, signIn, test, toJudged } from './support';
 
 // Not a test: the pictures of the README, taken by bin/screenshots.
 test.skip(!process.env.PICTURES, 'taken by bin/screenshots');
@@ -61,13 +61,7 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: 'Serve window' }).click();
     await page.getByLabel('Speed, m/s', { exact: false }).fill('19');
     await page.getByLabel('Topspin, turns a minute').fill('600');
-    for (const [where, times] of [
-        ['In', 7],
-        ['Net', 3],
-        ['Long', 4],
-    ] as const) {
-        for (let i = 0; i < times; i++) await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
-    }
+    await countFourteenServes(page);
     await page.getByText('7 of 14 in', { exact: false }).waitFor();
     await page.evaluate(() => window.scrollTo(0, 0));
     await keep(page, 'serve');

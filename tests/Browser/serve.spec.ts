@@ -1,4 +1,4 @@
-import { expect, hasNoAxeFindings, row, signIn, test } from './support';
+import { countFourteenServes, expect, hasNoAxeFindings, row, signIn, test } from './support';
 
 test('serves are counted, the window explained, less pace looked at, and a target put on the next sheet', async ({
     page,
@@ -10,13 +10,7 @@ test('serves are counted, the window explained, less pace looked at, and a targe
     await hasNoAxeFindings(page);
     await page.getByLabel('Speed, m/s', { exact: false }).fill('19');
     await page.getByLabel('Topspin, turns a minute').fill('600');
-    for (const [where, times] of [
-        ['In', 7],
-        ['Net', 3],
-        ['Long', 4],
-    ] as const) {
-        for (let i = 0; i < times; i++) await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
-    }
+    await countFourteenServes(page);
     await expect(page.getByText('7 of 14 in: 50 %', { exact: false })).toBeVisible();
     await expect(page.getByText(/^Of a hundred, \d+ too long, \d+ into the net/)).toBeVisible();
     await expect(page.getByRole('img', { name: 'From the side' })).toBeVisible();

@@ -60,6 +60,17 @@ export async function fillSignIn(page: Page, who: string, password = 'saltmarsh'
     await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
+/** On the serve window: seven in, three in the net, four long. */
+export async function countFourteenServes(page: Page): Promise<void> {
+    for (const [where, times] of [
+        ['In', 7],
+        ['Net', 3],
+        ['Long', 4],
+    ] as const) {
+        for (let i = 0; i < times; i++) await page.getByRole('button', { name: `More ${where}`, exact: true }).click();
+    }
+}
+
 /** Courtside, through whatever comes first, to the first judged block. */
 export async function toJudged(page: Page): Promise<void> {
     const good = page.getByRole('button', { name: 'Good', exact: true });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Devices;
 
+use Augendo\Core\Mechanics\Statistics;
+
 /**
  * Which tap each reading of a device was, by the clock: in the order both came, each at most once, the nearest as a whole. How long after
  * a reading somebody taps, and how fast the clocks run apart, is estimated from the pairs and then looked at again.
@@ -59,8 +61,8 @@ final readonly class Pairing
             );
             $drift = self::drift($after);
             $rest = array_map(fn (array $each): float => $each[1] - $drift * $each[0], $after);
-            $delay = self::median($rest);
-            $spread = self::MAD_TO_SD * self::median(array_map(fn (float $each): float => abs($each - $delay), $rest));
+            $delay = Statistics::median($rest);
+            $spread = self::MAD_TO_SD * Statistics::median(array_map(fn (float $each): float => abs($each - $delay), $rest));
             $window = max(self::NARROWEST_S, min(self::WIDEST_S, self::SPREADS * $spread));
         }
 
@@ -133,15 +135,6 @@ final readonly class Pairing
             }
         }
 
-        return $slopes === [] ? 0.0 : self::median($slopes);
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $middle = intdiv(count($values), 2);
-
-        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
+        return $slopes === [] ? 0.0 : Statistics::median($slopes);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Load;
 
+use Augendo\Core\Mechanics\Statistics;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -64,25 +65,16 @@ final readonly class HonestEffort
             for ($j = 0; $j < $n; $j++) {
                 $sample[] = $differences[$random->getInt(0, $n - 1)];
             }
-            $medians[] = self::median($sample);
+            $medians[] = Statistics::median($sample);
         }
         sort($medians);
         $outside = (int) round((1 - self::CONFIDENCE) / 2 * self::RESAMPLES);
 
         return new self(
             $n,
-            self::median($differences),
+            Statistics::median($differences),
             $medians[$outside],
             $medians[self::RESAMPLES - $outside - 1],
         );
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $middle = intdiv(count($values), 2);
-
-        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
     }
 }

@@ -9,6 +9,15 @@ use Augendo\Core\InvalidValue;
 /** Proportions and their bounds. */
 final class Statistics
 {
+    /** @param  non-empty-list<float>  $values */
+    public static function median(array $values): float
+    {
+        sort($values);
+        $middle = intdiv(count($values), 2);
+
+        return count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2;
+    }
+
     /**
      * One-sided lower bound of a proportion by Wilson's score: E. B. Wilson, JASA 22 (1927), 209–212.
      *
