@@ -121,24 +121,28 @@ final readonly class SessionReadings
 
         [$from, $until] = [min($times) - self::AROUND_S, max($times) + self::AROUND_S];
         // A reading is of one session: the later of two begins for it a quarter of an hour before it starts.
+        $began = $taps === [] ? $starts : min(array_column($taps, 'at_s'));
         foreach (self::othersOfTheDay($session) as $other) {
-            [$from, $until] = $other > $starts
+            [$from, $until] = $other > $began
                 ? [$from, min($until, $other - self::EARLY_S)]
-                : [max($from, $starts - self::EARLY_S), $until];
+                : [max($from, $began - self::EARLY_S), $until];
         }
 
         return [$from, $until];
     }
 
-    /** @return list<float> when the squad's other sessions of the day start */
+    /** @return list<float> when the squad's other sessions of the day began, or are to begin where nobody has counted in them yet */
     private static function othersOfTheDay(TrainingSession $session): array
     {
         return TrainingSession::query()
             ->where('squad_id', $session->squad_id)
             ->where('held_on', $session->day()->iso())
             ->whereKeyNot($session->id)
-            ->pluck('starts_at')
-            ->map(fn (string $at): float => self::startS($session, $at))
+            ->withMin('sheets', 'started_at')
+            ->get()
+            ->map(fn (TrainingSession $other): float => $other->getAttribute('sheets_min_started_at') === null
+                ? self::startS($session, $other->starts_at)
+                : (float) Carbon::parse((string) $other->getAttribute('sheets_min_started_at'))->timestamp)
             ->all();
     }
 
