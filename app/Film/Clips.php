@@ -32,7 +32,7 @@ final class Clips
             ->whereNull('withdrawn_at')
             ->orderByDesc('filmed_on')
             ->orderByDesc('kept_at')
-            ->orderByDesc('id')
+            ->orderByDesc('clips.id')
             ->limit(self::SHOWN)
             ->get(['clips.*', 'users.name as by']);
     }
