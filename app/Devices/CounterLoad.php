@@ -42,7 +42,7 @@ final class CounterLoad
         }
         // One set a sheet, named like it.
         $id = $sheet->id;
-        $extra = SessionReadings::beyondTaps($athlete, $sheet);
+        $extra = SessionReadings::counted($athlete, $sheet)->beyond();
         $row = DB::table('work_sets')->where('client_id', $id)->where('athlete_id', $athlete->id)->first();
         if ((int) ($row->reps ?? 0) === $extra) {
             return false;

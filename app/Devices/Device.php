@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\People\Workspace;
 use App\Records\Record;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
@@ -32,12 +30,6 @@ final class Device extends Record
             'kind' => DeviceKind::class, 'made_at' => 'datetime', 'revoked_at' => 'datetime', 'heard_at' => 'datetime',
             'battery' => 'float', 'clock_off_s' => 'float',
         ];
-    }
-
-    /** @return BelongsTo<Workspace, $this> */
-    public function workspace(): BelongsTo
-    {
-        return $this->belongsTo(Workspace::class);
     }
 
     public static function withToken(string $token): ?self

@@ -28,4 +28,12 @@ enum DeviceKind: string
     {
         return $this === self::WristCounter;
     }
+
+    /** @return list<string> kinds of which each reading is a repetition */
+    public static function counting(): array
+    {
+        $counting = array_filter(self::cases(), fn (self $kind): bool => $kind->counts());
+
+        return array_map(fn (self $kind): string => $kind->value, array_values($counting));
+    }
 }

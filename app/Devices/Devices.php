@@ -12,6 +12,7 @@ use App\Http\ProblemType;
 use App\People\User;
 use App\Records\Alone;
 use App\Records\Audit;
+use Augendo\Core\Devices\Loan;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -21,8 +22,6 @@ final class Devices
 {
     private const GAPS_SHOWN = 5;
 
-    private const SWITCHED_ON_S = 900.0;
-
     private const LATELY_S = 604_800.0;
 
     /** @param  string|null  $token  of one that was added just now */
@@ -30,10 +29,9 @@ final class Devices
     {
         $loans = DB::table('device_loans')
             ->join('squads', 'squads.id', '=', 'device_loans.squad_id')
-            ->leftJoin('athletes', 'athletes.id', '=', 'device_loans.athlete_id')
             ->where('squads.workspace_id', $by->workspace_id)
             ->whereNull('until_s')
-            ->get(['device_id', 'squad_id', 'squads.name as squad', 'athlete_id', 'given_name', 'family_name'])
+            ->get(['device_id', 'squad_id', 'athlete_id'])
             ->keyBy('device_id');
         $since = (float) Carbon::now()->timestamp - self::LATELY_S;
         $devices = Device::query()->where('workspace_id', $by->workspace_id)->orderByRaw('revoked_at is not null')->orderBy('name')->get();
@@ -44,6 +42,7 @@ final class Devices
             ->selectRaw("device_id, count(*) as came, sum(case when word = 'aside' then 1 else 0 end) as aside")
             ->get()
             ->keyBy('device_id');
+        $gaps = self::gaps($devices->modelKeys(), $since);
 
         return new DevicesView(
             devices: $devices->map(fn (Device $device): DeviceView => new DeviceView(
@@ -52,18 +51,13 @@ final class Devices
                 kind: $device->kind->value,
                 in_use: $device->revoked_at === null,
                 squad: isset($loans[$device->id]) ? (int) $loans[$device->id]->squad_id : null,
-                lent_to: isset($loans[$device->id])
-                    ? $loans[$device->id]->squad.($loans[$device->id]->athlete_id === null
-                        ? ''
-                        : ", {$loans[$device->id]->given_name} {$loans[$device->id]->family_name}")
-                    : null,
                 athlete_id: $loans[$device->id]->athlete_id ?? null,
                 battery: $device->battery,
                 heard_at: $device->heard_at?->timezone($by->workspace->timezone)->toIso8601String(),
                 clock_off_s: $device->clock_off_s,
                 came: (int) ($counts[$device->id]->came ?? 0),
                 aside: (int) ($counts[$device->id]->aside ?? 0),
-                gaps: self::gaps($device->id, $since),
+                gaps: $gaps[$device->id] ?? [],
             ))->values()->all(),
             token: $token,
         );
@@ -108,9 +102,8 @@ final class Devices
         Alone::inClub($by->workspace_id, function () use ($device, $squad, $given, $by, $now): void {
             DB::table('device_loans')->where('device_id', $device->id)->whereNull('until_s')->update(['until_s' => $now]);
             if ($squad !== null) {
-                // It is switched on before somebody says whose it is: what came just now, and was nobody's, is theirs.
                 $before = DB::table('device_loans')->where('device_id', $device->id)->max('until_s');
-                $from = max($now - self::SWITCHED_ON_S, (float) $before);
+                $from = Loan::begun($now, $before === null ? null : (float) $before)->fromS;
                 $whose = ['squad_id' => $squad->id, 'athlete_id' => $given['athlete_id']];
                 DB::table('device_loans')->insert([
                     'id' => (string) Str::uuid7(), 'device_id' => $device->id, ...$whose, 'from_s' => $from, 'lent_by' => $by->id,
@@ -138,19 +131,23 @@ final class Devices
         });
     }
 
-    /** @return list<string> numbers that never came, as ranges */
-    private static function gaps(string $device, float $since): array
+    /**
+     * @param  list<string>  $devices
+     * @return array<string, list<string>> numbers that never came, as ranges, the latest few, by device
+     */
+    private static function gaps(array $devices, float $since): array
     {
-        $numbers = DB::table('readings')->where('device_id', $device)->where('at_s', '>=', $since)->orderBy('seq')->pluck('seq');
+        $numbers = DB::table('readings')
+            ->whereIn('device_id', $devices)
+            ->where('at_s', '>=', $since)
+            ->selectRaw('device_id, seq, lag(seq) over (partition by device_id order by seq) as before');
         $gaps = [];
-        foreach ($numbers as $i => $number) {
-            $before = $numbers[$i - 1] ?? null;
-            if ($before !== null && $number > $before + 1) {
-                $gaps[] = $number - $before === 2 ? (string) ($before + 1) : ($before + 1).'–'.($number - 1);
-            }
+        foreach (DB::query()->fromSub($numbers, 'numbers')->whereRaw('seq > before + 1')->orderBy('seq')->get() as $gap) {
+            [$first, $last] = [$gap->before + 1, $gap->seq - 1];
+            $gaps[$gap->device_id][] = $first === $last ? (string) $first : "{$first}–{$last}";
         }
 
-        return array_slice($gaps, -self::GAPS_SHOWN);
+        return array_map(fn (array $own): array => array_slice($own, -self::GAPS_SHOWN), $gaps);
     }
 
     private static function isIn(?Squad $squad, string $athlete): bool

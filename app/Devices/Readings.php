@@ -12,6 +12,7 @@ use App\Records\Alone;
 use App\Records\AthletesChanged;
 use App\Records\Audit;
 use App\Sessions\TrainingSession;
+use Augendo\Core\Devices\Loan;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -26,9 +27,7 @@ final class Readings
         $now = Carbon::now();
         $loans = DB::table('device_loans')->where('device_id', $device->id)->orderBy('from_s')->get();
         $rows = array_map(function (array $each) use ($device, $loans, $now): array {
-            $loan = $loans->last(
-                fn (object $loan): bool => $loan->from_s <= $each['at_s'] && ($loan->until_s === null || $each['at_s'] < $loan->until_s),
-            );
+            $loan = $loans->last(fn (object $loan): bool => (new Loan($loan->from_s, $loan->until_s))->holds($each['at_s']));
 
             return [
                 'id' => $each['id'], 'device_id' => $device->id, 'seq' => $each['seq'], 'at_s' => $each['at_s'], 'device_at' => $each['at'],

@@ -13,6 +13,7 @@ use App\Devices\Answers\SessionReadingsView;
 use App\Devices\Answers\SpeedsView;
 use App\Sessions\TrainingSession;
 use App\Wording\DeviceWording;
+use Augendo\Core\Devices\SeenAndTapped;
 use Augendo\Core\Devices\Speeds;
 use Illuminate\Support\Collection;
 
@@ -50,7 +51,7 @@ final class ReadingsScreen
                 id: $each->id,
                 device: $devices[$each->device_id]->name,
                 at_s: (float) $each->at_s,
-                said: DeviceWording::reading(json_decode($each->measured, true)),
+                said: DeviceWording::reading($each->measured),
                 paired: ! isset($found->pairs[$each->id]) ? null : ($each->rep_id === null ? 'time' : 'hand'),
                 tap: isset($found->pairs[$each->id]) ? $tap($found->pairs[$each->id]) : null,
                 word: $each->word,
@@ -74,13 +75,15 @@ final class ReadingsScreen
         );
         foreach ($counting->groupBy(fn (object $each): string => "{$each->athlete_id} {$each->device_id}") as $own) {
             $athlete = $own->first()->athlete_id;
-            $tapped = count(array_filter($found->taps, fn (array $tap): bool => $tap['athlete_id'] === $athlete));
-            $seen = $own->filter(fn (object $each): bool => $each->word !== 'aside')->count();
+            $counted = SeenAndTapped::of(
+                [$own->filter(fn (object $each): bool => $each->word !== 'aside')->count()],
+                count(array_filter($found->taps, fn (array $tap): bool => $tap['athlete_id'] === $athlete)),
+            );
             $open = $own->filter(fn (object $each): bool => ! isset($found->pairs[$each->id]) && $each->word === null);
-            if ($seen > $tapped && $open->isNotEmpty()) {
+            if ($counted->beyond() > 0 && $open->isNotEmpty()) {
                 $asked[] = new CounterAskedView(
-                    $names[$athlete] ?? '', $seen, $tapped, $open->pluck('id')->values()->all(),
-                    DeviceWording::sawMore($names[$athlete] ?? '', $seen, $tapped),
+                    $names[$athlete] ?? '', $counted->seen, $counted->tapped, $open->pluck('id')->values()->all(),
+                    DeviceWording::sawMore($names[$athlete] ?? '', $counted),
                 );
             }
         }
@@ -96,7 +99,7 @@ final class ReadingsScreen
     {
         $byAthlete = [];
         foreach ($found->readings as $each) {
-            $speed = json_decode($each->measured, true)['speed_ms'] ?? null;
+            $speed = $each->measured['speed_ms'] ?? null;
             if ($speed !== null && isset($found->pairs[$each->id])) {
                 $byAthlete[$found->taps[$found->pairs[$each->id]]['athlete_id']][] = (float) $speed;
             }

@@ -16,18 +16,17 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use App\Sessions\SheetDraft;
 use App\Sessions\SheetNote;
+use App\Wording\ServeWording;
 use Augendo\Core\Day;
 use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Planning\BlockPlan;
+use Augendo\Core\Planning\ServeTarget;
 
 /** What a serve is to be tried with, as a target and a dose of the next sheet: instead of some of its serves, never on top of them. */
 final class ServeTargets
 {
-    private const MOST_REPS = 10;
-
     public function __construct(private readonly Library $library) {}
 
     /** @return Sheet|null the next that is planned with this serve; null: none, or it is not theirs to plan */
@@ -62,9 +61,10 @@ final class ServeTargets
             aimed: (float) $given['aimed'],
             share: null,
         );
-        $why = ServeAllowed::refusesChange(new AthleteDay($sheet->athlete, $today), $skill, $change);
+        $standing = ServeStanding::of(new AthleteDay($sheet->athlete, $today), $skill);
+        $why = $standing->allowed->refuses($change);
         if ($why !== null) {
-            throw new Problem(ProblemType::NotToday, $why);
+            throw new Problem(ProblemType::NotToday, ServeWording::refusal($why, $standing));
         }
         Alone::with($sheet->athlete_id, function () use ($sheet, $skill, $change): void {
             $sheet->refresh();
@@ -88,13 +88,13 @@ final class ServeTargets
             $from = $blocks->keys()->filter(fn (int $i): bool => self::isServed($blocks[$i], $skill))->last()
                 ?? throw new Problem(ProblemType::NotAdded, 'No block of this sheet has such serves.');
             $plans = $blocks->map(fn (SheetBlock $block): BlockPlan => $block->plan($this->library))->all();
-            $whole = $plans[$from];
-            $reps = min(self::MOST_REPS, intdiv($whole->reps, 2));
+            $split = ServeTarget::outOf($plans[$from], $change)
+                ?? throw new Problem(ProblemType::NotAdded, 'The serves of this sheet are too few to try one another way.');
             $doses = [];
             foreach ($blocks as $i => $block) {
-                $doses[] = [$i === $from ? $whole->withReps($whole->reps - $reps) : $plans[$i], $block->id];
+                $doses[] = [$i === $from ? $split->rest : $plans[$i], $block->id];
                 if ($i === $from) {
-                    $doses[] = [self::target($whole, $reps, $change), null];
+                    $doses[] = [$split->target, null];
                 }
             }
             $places = [];
@@ -111,15 +111,5 @@ final class ServeTargets
     private static function isServed(SheetBlock $block, string $skill): bool
     {
         return $block->skill === $skill && $block->reps > 1 && ! in_array($block->kind, [BlockKind::WarmUp, BlockKind::OtherSide], true);
-    }
-
-    /** Less pace is less effort: the energy of a serve goes with the square of its speed. */
-    private static function target(BlockPlan $whole, int $reps, ServeChange $change): BlockPlan
-    {
-        $curve = EffortCurve::Perceived;
-        $effort = $curve->effortOf($curve->stressShare($whole->effort) * $change->pace ** 2);
-        $dose = $whole->asked->with(['kind' => BlockKind::Target, 'judged' => false, 'sets' => 1, 'reps' => $reps, 'repsMin' => 1]);
-
-        return new BlockPlan($dose, 1, $reps, min($whole->effort, round($effort, 2)), $whole->distanceM);
     }
 }

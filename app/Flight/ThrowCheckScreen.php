@@ -14,17 +14,12 @@ use App\Wording\ThrowWording;
 use Augendo\Core\Day;
 use Augendo\Core\Flight\Air;
 use Augendo\Core\Flight\ThrowDemand;
-use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Family;
-use Augendo\Core\Load\ThrowReach;
 
 /** How hard is it to throw so far, for this athlete, and how far is easy? */
 final class ThrowCheckScreen
 {
-    /** Thrown and caught at the height of a shoulder. */
-    private const RELEASE_M = 1.8;
-
     public function __construct(private readonly Library $library) {}
 
     /** @param  array{skill: string, object: string, distance_m: int|float|numeric-string, effort: int|float|numeric-string}  $given */
@@ -39,27 +34,21 @@ final class ThrowCheckScreen
         $longest = $profile->longestThrowM[$skill->id] ?? null;
         $fastest = $profile->referenceSpeedMs[$skill->id] ?? null;
         $ball = $this->library->balls()[$given['object']] ?? null;
-        try {
-            $demand = $ball === null ? null : ThrowDemand::of($ball->ball, new Air, self::RELEASE_M, $far, $longest, $fastest);
-        } catch (InvalidValue) {
-            // No arm sends such a ball so far: what the distance itself says is all there is.
-            $demand = null;
-        }
-        $byDistance = $longest === null ? null : ThrowReach::leastEffort($far, $longest);
+        $demand = ThrowDemand::of($ball?->ball, new Air, $far, $longest, $fastest);
 
         return new ThrowCheckView(
             distance_m: $far,
             longest_m: $longest,
-            reference_ms: $demand === null ? null : round($demand->referenceMs, 2),
-            measured: $demand !== null && $fastest !== null && $demand->referenceMs <= $fastest + 1e-9,
-            least_effort: $demand?->leastEffort() ?? $byDistance,
-            by_distance: $byDistance,
+            reference_ms: $demand?->referenceMs === null ? null : round($demand->referenceMs, 2),
+            measured: $demand?->referenceMs !== null && $demand->referenceMs === $fastest,
+            least_effort: $demand?->leastEffort(),
+            by_distance: $demand?->byDistance,
             by_speed: $demand?->bySpeed,
-            out_of_reach: $demand?->isOutOfReach() ?? ($longest !== null && $far > $longest),
-            least_speed_ms: $demand === null ? null : round($demand->least->leastSpeedMs, 2),
-            furthest_m: $demand?->furthestM($effort) ?? ($longest === null ? null : ThrowReach::furthestM($effort, $longest)),
+            out_of_reach: $demand?->isOutOfReach() === true,
+            least_speed_ms: $demand?->least === null ? null : round($demand->least->leastSpeedMs, 2),
+            furthest_m: $demand?->furthestM($effort),
             arcs: $demand === null ? [] : self::arcs($demand),
-            said: ThrowWording::check($far, $effort, $longest, $fastest, $demand),
+            said: ThrowWording::check($far, $effort, $fastest, $demand),
             source: $ball?->source,
         );
     }
@@ -67,13 +56,15 @@ final class ThrowCheckScreen
     /** @return list<ArcView> */
     private static function arcs(ThrowDemand $demand): array
     {
-        [$all, $easiest] = [$demand->arcs(), $demand->easiest()];
+        $full = $demand->arcs();
+        $easiest = $demand->easiest();
 
         return [
-            ...($all === null ? [] : [
-                ArcView::of('Flattest', $all[0], $demand->referenceMs), ArcView::of('Highest', $all[1], $demand->referenceMs),
+            ...($full === null ? [] : [
+                ArcView::of('Flattest', $full['flattest'], (float) $demand->referenceMs),
+                ArcView::of('Highest', $full['highest'], (float) $demand->referenceMs),
             ]),
-            ...($easiest === null ? [] : [ArcView::of('Least speed', $easiest, $demand->least->leastSpeedMs)]),
+            ...($easiest === null ? [] : [ArcView::of('Least speed', $easiest, (float) $demand->least?->leastSpeedMs)]),
         ];
     }
 }

@@ -9,18 +9,13 @@ use App\Flight\Answers\ServeAskedView;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryBall;
 use Augendo\Core\Library\LibraryCourt;
+use Augendo\Core\Library\Rung;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** How somebody serves, as far as the record knows; the rest is held to be as usual until it is said. */
 final class UsualServe
 {
-    /** Who serves with so much spin has learnt to. */
-    public const SPIN_RPM = 300.0;
-
-    /** Points of an outline. */
-    public const OUTLINE = 24;
-
     /** Where no height is on record. */
     private const HEIGHT_M = 1.7;
 
@@ -84,27 +79,47 @@ final class UsualServe
     /** The ball of the athlete's own doses; where none flies, any that is served there. */
     public function ball(AthleteDay $day, string $skill): LibraryBall
     {
-        $balls = $this->library->balls();
-        $ladders = array_map(fn (string $id) => $this->library->ladder($id), $this->library->ladderIds());
-        $own = array_map(fn ($placement) => $day->ladders->rung($placement), $day->ladders->placementsOf($day->athlete));
-        foreach ([...$own, ...array_merge(...array_map(fn ($ladder): array => $ladder->rungs, $ladders))] as $rung) {
+        return $this->ballOf($this->ownRungs($day), $day, $skill)
+            ?? $this->ballOf($this->everyRung(), $day, $skill)
+            ?? throw self::refused('skill', 'No ball of the library is served so.');
+    }
+
+    /** @param  iterable<Rung>  $rungs */
+    private function ballOf(iterable $rungs, AthleteDay $day, string $skill): ?LibraryBall
+    {
+        foreach ($rungs as $rung) {
             foreach ($rung->blocks as $dose) {
                 $object = $dose->forAthlete($day->load->profile, $day->on)->object;
-                if ($dose->skill->id === $skill && isset($balls[$object->id])) {
-                    return $balls[$object->id];
+                $ball = $dose->skill->id === $skill ? $this->library->balls()[$object->id] ?? null : null;
+                if ($ball !== null) {
+                    return $ball;
                 }
             }
         }
 
-        throw self::refused('skill', 'No ball of the library is served so.');
+        return null;
+    }
+
+    /** @return iterable<Rung> of the library, read one ladder after the other */
+    private function everyRung(): iterable
+    {
+        foreach ($this->library->ladderIds() as $id) {
+            yield from $this->library->ladder($id)->rungs;
+        }
+    }
+
+    /** @return list<Rung> */
+    private function ownRungs(AthleteDay $day): array
+    {
+        return array_map($day->ladders->rung(...), array_values($day->ladders->placementsOf($day->athlete)));
     }
 
     /** @return string|null a serve of a rung the athlete stands on, in the order of their ladders */
     public function own(AthleteDay $day): ?string
     {
         $served = array_merge(...array_values(array_map(fn (LibraryCourt $court): array => $court->skills, $this->library->courts())));
-        foreach ($day->ladders->placementsOf($day->athlete) as $placement) {
-            foreach ($day->ladders->rung($placement)->blocks as $dose) {
+        foreach ($this->ownRungs($day) as $rung) {
+            foreach ($rung->blocks as $dose) {
                 if (in_array($dose->skill->id, $served, true)) {
                     return $dose->skill->id;
                 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use Augendo\Core\Devices\SeenAndTapped;
+
 /** What a device measured, in words. */
 final class DeviceWording
 {
@@ -25,8 +27,9 @@ final class DeviceWording
         return $parts === [] ? 'one' : implode(', ', $parts);
     }
 
-    public static function sawMore(string $name, int $seen, int $tapped): string
+    public static function sawMore(string $name, SeenAndTapped $counted): string
     {
-        return "The counter of {$name} saw {$seen}, {$tapped} were tapped. Until somebody says what the others were, {$seen} are the load.";
+        return "The counter of {$name} saw {$counted->seen}, {$counted->tapped} were tapped. Until somebody says what the others were, "
+            ."{$counted->seen} are the load.";
     }
 }

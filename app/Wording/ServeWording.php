@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use App\Flight\ServeStanding;
+use Augendo\Core\Flight\Scatter;
 use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Flight\ServeCounts;
+use Augendo\Core\Flight\ServeLook;
 use Augendo\Core\Flight\TwoServes;
 
 /** Why serves miss and what would bring them in, in words. */
@@ -29,8 +32,53 @@ final class ServeWording
         return 'aim '.($share >= 1.0 ? 'at' : Wording::percent($share).' of the way to').' the middle of the window';
     }
 
+    /** @param  'rung'|'word'|'spin'|'height'  $why  see ServeAllowed */
+    public static function refusal(string $why, ServeStanding $standing): string
+    {
+        return match ($why) {
+            'rung' => 'On “'.($standing->ignored->name ?? '').'” the result does not count yet: the motion comes first, so nothing is '
+                .'advised here.',
+            'word' => 'Today’s word is '.Wording::word($standing->word).': nothing is advised until it is better.',
+            'spin' => 'More spin is for thirteen and older, on a day with the word Full.',
+            'height' => 'A higher contact is for a day with the word Full.',
+        };
+    }
+
+    /**
+     * @param  'rung'|'word'|null  $why  see ServeAllowed
+     * @return string|null null: something is advised
+     */
+    public static function noAdvice(?string $why, ServeStanding $standing, ServeLook $look, ServeCounts $counts): ?string
+    {
+        return $why !== null ? self::refusal($why, $standing) : match (true) {
+            $look->up === null => 'At this speed and from this height nothing is over the net and in. Take pace off, or hit it higher.',
+            $look->across === null => 'Where it passes the side lines cannot be told from here.',
+            $counts->all < ServeCounts::LEAST => 'Count ten serves at least: in, net, long, right, left.',
+            default => null,
+        };
+    }
+
+    /**
+     * What it comes to, first things first.
+     *
+     * @param  array{float, float}|null  $between  of the counted share; null: nothing is counted
+     * @return list<string>
+     */
+    public static function told(ServeCounts $counts, ?array $between, ServeLook $look, ?Scatter $scatter): array
+    {
+        $drifts = $look->serve->isWithoutSpin();
+
+        return array_values(array_filter([
+            $between === null ? null : self::counted($counts, $between),
+            $scatter === null ? null : self::misses($look->misses($scatter), $drifts),
+            $look->isTooSlowToGoLong() ? 'So slow a serve does not go long: only the height over the net is told.' : null,
+            $look->isTooSlowToGoLong() && $counts->long > 0 ? 'Some were counted as long, so it is faster than was said.' : null,
+            $drifts ? 'A ball without spin drifts by itself, which nothing here foresees: only net and length are told.' : null,
+        ]));
+    }
+
     /** @param  array{net: float, long: float, right: float, left: float}  $misses */
-    public static function misses(array $misses, bool $isWithoutSpin): string
+    private static function misses(array $misses, bool $isWithoutSpin): string
     {
         $names = ['net' => 'into the net', 'long' => 'too long', 'right' => 'past the right line', 'left' => 'past the left line'];
         if ($isWithoutSpin) {
@@ -45,7 +93,7 @@ final class ServeWording
     }
 
     /** @param  array{float, float}  $between */
-    public static function counted(ServeCounts $counts, array $between): string
+    private static function counted(ServeCounts $counts, array $between): string
     {
         return "{$counts->in} of {$counts->all} in: ".Wording::percent($counts->share()).' (95 of 100 such counts: '
             .Wording::percent($between[0]).' to '.Wording::percent($between[1]).').';

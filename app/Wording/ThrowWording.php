@@ -41,27 +41,27 @@ final class ThrowWording
     }
 
     /** What it comes to: how hard it is at least, by which of the two, and how far the asked effort goes. */
-    public static function check(float $farM, float $effort, ?float $longestM, ?float $fastestMs, ?ThrowDemand $demand): string
+    public static function check(float $farM, float $effort, ?float $fastestMs, ?ThrowDemand $demand): string
     {
-        if ($demand === null && $longestM === null) {
+        if ($demand === null) {
             return 'Nothing on record says how far or how fast this is thrown: test it first. Until then no distance is called easy.';
         }
         $far = Wording::number($farM).' m';
         $shown = implode(' and ', array_filter([
-            $longestM === null ? null : 'the longest throw, '.Wording::number($longestM).' m',
-            $demand === null || $fastestMs === null ? null : 'the fastest, '.Wording::number(round($demand->referenceMs, 1)).' m/s',
+            $demand->longestM === null ? null : 'the longest throw, '.Wording::number($demand->longestM).' m',
+            $demand->referenceMs === null || $fastestMs === null
+                ? null
+                : 'the fastest, '.Wording::number(round($demand->referenceMs, 1)).' m/s',
         ]));
-        if ($demand?->isOutOfReach() ?? $farM > (float) $longestM) {
+        if ($demand->isOutOfReach()) {
             return "{$far} is further than anything on record ({$shown}): this is a test, not an exercise.";
         }
-        $least = $demand?->leastEffort() ?? ThrowReach::leastEffort($farM, (float) $longestM);
-        $by = $demand === null || $demand->byDistance === null
+        $by = $demand->byDistance === null || $demand->bySpeed === null
             ? ''
-            : ($demand->isDecidedByDistance() ? ', by the distance' : ', by the speed').', the larger of the two';
-        $furthest = $demand?->furthestM($effort) ?? ThrowReach::furthestM($effort, (float) $longestM);
+            : ', by the '.($demand->isDecidedByDistance() ? 'distance' : 'speed').', the larger of the two';
 
-        return "{$far} asks for at least ".self::atLeast($least)." of what is on record ({$shown}){$by}. "
-            .Wording::percent($effort).' goes to '.Wording::number($furthest).' m.';
+        return "{$far} asks for at least ".self::atLeast($demand->leastEffort())." of what is on record ({$shown}){$by}. "
+            .Wording::percent($effort).' goes to '.Wording::number($demand->furthestM($effort)).' m.';
     }
 
     /** Never rounded down: what is asked for is at least that. */

@@ -57,7 +57,7 @@ final class ServeTest extends TestCase
     {
         foreach (self::library()->balls() as $id => $ball) {
             foreach ([0.2, 0.55, 0.9] as $share) {
-                $demand = ThrowDemand::of($ball->ball, new Air, 1.8, $share * 14.0, 14.0, null);
+                $demand = ThrowDemand::of($ball->ball, new Air, $share * 14.0, 14.0, null);
                 $this->assertNotNull($demand);
                 $this->assertGreaterThanOrEqual($demand->bySpeed - 1e-6, $demand->byDistance, "{$id} at {$share}");
                 $this->assertTrue($demand->isDecidedByDistance());
@@ -70,11 +70,11 @@ final class ServeTest extends TestCase
     public function test_the_flattest_and_the_highest_come_down_there_and_what_nobody_knows_is_not_told(): void
     {
         $ball = new Ball(0.145, 0.0735, 0.35);
-        $this->assertNull(ThrowDemand::of($ball, new Air, 1.8, 20.0, null, null));
-        $demand = ThrowDemand::of($ball, new Air, 1.8, 20.0, null, 25.0);
+        $this->assertNull(ThrowDemand::of($ball, new Air, 20.0, null, null));
+        $demand = ThrowDemand::of($ball, new Air, 20.0, null, 25.0);
         $this->assertNotNull($demand);
         $this->assertFalse($demand->isDecidedByDistance());
-        [$flat, $high] = $demand->arcs() ?? $this->fail('within reach');
+        ['flattest' => $flat, 'highest' => $high] = $demand->arcs() ?? $this->fail('within reach');
         foreach ([$flat, $high] as $arc) {
             $this->assertEqualsWithDelta(20.0, $arc->landing->rangeM, 0.02);
             $this->assertEqualsWithDelta(20.0, $arc->points[array_key_last($arc->points)][0], 0.02);
@@ -83,7 +83,7 @@ final class ServeTest extends TestCase
         $this->assertLessThan($high->landing->timeS, $flat->landing->timeS);
         $easiest = $demand->easiest();
         $this->assertEqualsWithDelta(20.0, $easiest?->landing->rangeM, 0.01);
-        $far = ThrowDemand::of($ball, new Air, 1.8, 50.0, 40.0, null);
+        $far = ThrowDemand::of($ball, new Air, 50.0, 40.0, null);
         $this->assertTrue($far?->isOutOfReach());
         $this->assertNull($far?->arcs());
     }

@@ -180,7 +180,7 @@ final class DevicesTest extends TestCase
         ]);
         $seen = array_map(fn (int $i): array => $this->reading(-400 + 20 * $i, ['peak_deg_s' => 1400], $i), range(0, 4));
         $this->send($token, $seen)->assertOk();
-        $beyond = fn (Sheet $sheet): int => SessionReadings::beyondTaps($this->athlete('Yuna'), $sheet->refresh());
+        $beyond = fn (Sheet $sheet): int => SessionReadings::counted($this->athlete('Yuna'), $sheet->refresh())->beyond();
         $this->assertLessThanOrEqual(5, 2 + $beyond($this->sheet) + $beyond($also), 'none of them twice');
         foreach ($this->getJson($this->readings)->assertOk()->json('readings') as $reading) {
             $there = array_column($this->getJson("/api/sessions/{$second->id}/readings")->json('readings'), 'id');

@@ -15,9 +15,9 @@ final readonly class DeviceView
         /** @var value-of<DeviceKind> */
         public string $kind,
         public bool $in_use,
-        public ?int $squad,
         /** null: nobody has it */
-        public ?string $lent_to,
+        public ?int $squad,
+        /** who wears it */
         public ?string $athlete_id,
         /** 0 to 1; null: it does not tell */
         public ?float $battery,

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Flight\Answers;
 
+use Augendo\Core\Flight\Air;
+use Augendo\Core\Flight\Ball;
+use Augendo\Core\Flight\Serve;
+use Augendo\Core\Library\LibraryCourt;
+
 /** The serve that is looked at, as it was asked for or is held to be. */
 final readonly class ServeAskedView
 {
@@ -30,4 +35,21 @@ final readonly class ServeAskedView
         public float $won_first,
         public float $won_second,
     ) {}
+
+    public function serve(LibraryCourt $court, Ball $ball): Serve
+    {
+        return new Serve(
+            ball: $ball,
+            air: new Air,
+            court: $court,
+            box: $court->boxes[$this->box],
+            netHeightM: $this->net_height_m,
+            contactM: $this->contact_m,
+            acrossM: $this->across_m,
+            heightM: $this->height_m,
+            speedMs: $this->speed_ms,
+            topspinRpm: $this->topspin_rpm,
+            sidespinRpm: $this->sidespin_rpm,
+        );
+    }
 }

@@ -18,18 +18,14 @@ final readonly class ServeView
         public ?array $up_deg,
         /** @var list<ArcView> the lowest, the middle and the highest that are in */
         public array $arcs,
-        /** @var list<list<float>> where serves of this scatter come down, metres from the base line and to the left of the middle: of one,
-         *       two and three standard deviations each way */
-        public array $lands,
-        /** share of the counted serves that were in, and the interval of it (95 of 100) */
-        public ?float $counted,
-        /** @var list<float>|null */
-        public ?array $counted_between,
+        /**
+         * @var list<list<list<float>>> where serves of this scatter come down, off by one and by two standard deviations: metres from the
+         *      base line, and to the left of the middle
+         */
+        public array $outlines,
         /** what the window makes of that scatter; null: not counted yet */
         public ?float $share,
         public ?ServeMissesView $misses,
-        public ?float $spread_up_deg,
-        public ?float $spread_across_deg,
         /** why nothing is advised; null: it is */
         public ?string $no_advice,
         /** @var list<ServeChangeView> as pace comes off */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Flight\Answers;
 
+use App\Wording\ServeWording;
+use Augendo\Core\Flight\TwoServes;
+
 /** Two tries as one policy; shares from 0 to 1. */
 final readonly class TwoServesView
 {
@@ -15,4 +18,11 @@ final readonly class TwoServesView
         public ?float $worth_from,
         public string $said,
     ) {}
+
+    public static function of(TwoServes $two, float $first): self
+    {
+        return new self(
+            $two->doubleFault(), $two->won(), $two->wonWithSecondTwice(), $two->worthFrom(), ServeWording::two($two, $first),
+        );
+    }
 }

@@ -9,6 +9,11 @@ use Augendo\Core\Mechanics\Statistics;
 /** The window of one serve, and what of a scatter falls in. */
 final readonly class ServeLook
 {
+    /** Points of an outline. */
+    private const OUTLINE = 24;
+
+    private const STEEPEST_DEG = 80.0;
+
     /**
      * @param  array{float, float}|null  $up  lowest and highest elevation that is in, degrees; null: nothing is
      * @param  array{float, float}|null  $across  azimuths of the right and the left line from the aim, degrees
@@ -92,6 +97,53 @@ final readonly class ServeLook
             'right' => $rest * $below($this->across[0], $scatter->meanAcrossDeg, $scatter->acrossDeg),
             'left' => $rest * (1.0 - $below($this->across[1], $scatter->meanAcrossDeg, $scatter->acrossDeg)),
         ];
+    }
+
+    /**
+     * Where serves come down that leave so many standard deviations off, all the way round.
+     *
+     * @return list<array{float, float}> metres from the base line, and to the left of the middle
+     */
+    public function outline(Scatter $scatter, float $deviations): array
+    {
+        $points = [];
+        for ($i = 0; $i < self::OUTLINE; $i++) {
+            $turn = 2 * M_PI * $i / self::OUTLINE;
+            $release = $this->serve->release(
+                max(-self::STEEPEST_DEG, min(self::STEEPEST_DEG, $scatter->aimElevationDeg + $deviations * sin($turn) * $scatter->elevationDeg)),
+                $this->serve->aimDeg() + $scatter->meanAcrossDeg + $deviations * cos($turn) * $scatter->acrossDeg,
+            );
+            $landing = Trajectory::of($this->serve->ball, $this->serve->air, $release, $this->serve->ball->radiusM())->landing;
+            if ($landing !== null) {
+                $points[] = [$landing->rangeM + $this->serve->contactM, $landing->acrossM + $this->serve->acrossM];
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return array{lowest: Arc, middle: Arc, highest: Arc}|null ways that are in, from where it is hit; null: none is */
+    public function arcs(): ?array
+    {
+        if ($this->up === null) {
+            return null;
+        }
+        [$lowest, $middle, $highest] = array_map(
+            fn (float $elevation): ?Arc => Arc::of(
+                $this->serve->ball, $this->serve->air, $this->serve->release($elevation), $this->serve->ball->radiusM(),
+            ),
+            [$this->up[0], ($this->up[0] + $this->up[1]) / 2, $this->up[1]],
+        );
+
+        return $lowest === null || $middle === null || $highest === null
+            ? null
+            : ['lowest' => $lowest, 'middle' => $middle, 'highest' => $highest];
+    }
+
+    /** So slow that it does not go long: only the height over the net is told. */
+    public function isTooSlowToGoLong(): bool
+    {
+        return $this->up !== null && $this->up[1] > ServeCounts::LOB_DEG;
     }
 
     /** @param  array{float, float}  $edges */

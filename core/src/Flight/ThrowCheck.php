@@ -22,8 +22,7 @@ final readonly class ThrowCheck
 
     private const GRID_DEG = 5.0;
 
-    /** (√5 − 1)/2: the share that is kept of a bracket. */
-    private const GOLDEN = 0.618033988749895;
+    private const WITHIN_DEG = 0.005;
 
     private function __construct(public float $leastSpeedMs, public float $elevationDeg) {}
 
@@ -52,8 +51,11 @@ final readonly class ThrowCheck
         if ($at === null) {
             $at = self::STEEPEST_DEG - self::GRID_DEG;
         }
-        [$elevation, $speed] = self::lowest(
-            $least, max(self::FLATTEST_DEG, $at - self::GRID_DEG), min(self::STEEPEST_DEG, $at + self::GRID_DEG),
+        [$elevation, $speed] = GoldenSection::lowest(
+            $least,
+            max(self::FLATTEST_DEG, $at - self::GRID_DEG),
+            min(self::STEEPEST_DEG, $at + self::GRID_DEG),
+            within: self::WITHIN_DEG,
         );
         if ($speed > self::FASTEST_MS) {
             throw new InvalidValue("No throw of up to 90 m/s carries {$distanceM} m.");
@@ -112,31 +114,5 @@ final readonly class ThrowCheck
         }
 
         return $high;
-    }
-
-    /**
-     * Golden section: J. Kiefer, Proceedings of the AMS 4 (1953), 502–506.
-     *
-     * @param  callable(float): float  $of  with one lowest place between low and high
-     * @return array{float, float} the place and its value
-     */
-    private static function lowest(callable $of, float $low, float $high): array
-    {
-        $one = $high - self::GOLDEN * ($high - $low);
-        $other = $low + self::GOLDEN * ($high - $low);
-        [$atOne, $atOther] = [$of($one), $of($other)];
-        while ($high - $low > 0.005) {
-            if ($atOne <= $atOther) {
-                [$high, $other, $atOther] = [$other, $one, $atOne];
-                $one = $high - self::GOLDEN * ($high - $low);
-                $atOne = $of($one);
-            } else {
-                [$low, $one, $atOne] = [$one, $other, $atOther];
-                $other = $low + self::GOLDEN * ($high - $low);
-                $atOther = $of($other);
-            }
-        }
-
-        return $atOne <= $atOther ? [$one, $atOne] : [$other, $atOther];
     }
 }

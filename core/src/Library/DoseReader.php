@@ -16,9 +16,6 @@ use Augendo\Core\Load\ThrowReach;
 /** Reads one dose of a library file: a block of a rung, or a drill that belongs to none. */
 final readonly class DoseReader
 {
-    /** An effort is said in steps of five of a hundred: half of one is the same. */
-    private const SAME_EFFORT = 0.025;
-
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
@@ -52,12 +49,11 @@ final readonly class DoseReader
             throw $node->get('distance_share')->outOfRange('A share of the longest throw lies above 0 and up to 1.');
         }
         $skill = LadderReader::reference($node->get('skill'), $this->skills, 'skill');
-        $least = $distanceShare === null ? 0.0 : ThrowReach::leastEffort($distanceShare, 1.0);
-        if ($skill->family === Family::Throw && $least > $effort + self::SAME_EFFORT) {
-            throw $node->get('distance_share')->outOfRange(
-                'That is no easy throw: '.round(100 * (float) $distanceShare).' % of the longest asks for at least '
-                .ceil(100 * $least - 1e-6).' % effort, the dose for '.round(100 * $effort).' %.',
-            );
+        $tooEasy = $distanceShare === null || $skill->family !== Family::Throw
+            ? null
+            : ThrowReach::refusesShare($effort, $distanceShare);
+        if ($tooEasy !== null) {
+            throw $node->get('distance_share')->outOfRange($tooEasy);
         }
         if ($effortMin > $effort) {
             throw $node->get('effort_min')->outOfRange("The least effort {$effortMin} is above the asked {$effort}.");

@@ -55,7 +55,7 @@ final readonly class SetCost
     /** @return float|null metres an effort goes at most; null: it is no throw, or its longest is not known */
     public function furthestM(Skill $skill, float $effort): ?float
     {
-        $longest = $skill->family === Family::Throw ? $this->longestThrowM($skill) : null;
+        $longest = $this->thrownM($skill);
 
         return $longest === null ? null : ThrowReach::furthestM($effort, $longest);
     }
@@ -63,9 +63,15 @@ final readonly class SetCost
     /** Whether a throw is called easier than its distance lets it be. */
     public function isCalledTooEasy(Skill $skill, float $effort, ?float $distanceM): bool
     {
-        $longest = $skill->family === Family::Throw ? $this->longestThrowM($skill) : null;
+        $longest = $this->thrownM($skill);
 
         return $longest !== null && $distanceM !== null && ! ThrowReach::reaches($effort, $distanceM, $longest);
+    }
+
+    /** The longest of what is thrown; a serve asks for no distance. */
+    private function thrownM(Skill $skill): ?float
+    {
+        return $skill->family === Family::Throw ? $this->longestThrowM($skill) : null;
     }
 
     /** @return float the share of full stress one repetition costs, 0 to 1 */
@@ -109,11 +115,9 @@ final readonly class SetCost
         ) {
             return 1.0;
         }
-        $longest = $this->longestThrowM($set->skill);
+        $longest = $this->thrownM($set->skill);
 
-        return $set->skill->family !== Family::Throw || $set->distanceM === null || $longest === null
-            ? null
-            : $set->distanceM / $longest;
+        return $set->distanceM === null || $longest === null ? null : $set->distanceM / $longest;
     }
 
     private function landings(WorkSet $set): float

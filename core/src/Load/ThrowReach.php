@@ -16,6 +16,24 @@ final class ThrowReach
 
     public const LEAST_M = 1.0;
 
+    /** An effort is said in steps of five of a hundred: half of one is the same. */
+    private const SAME_EFFORT = 0.025;
+
+    /**
+     * Of a share of the longest throw, for whoever reads a dose or a stage.
+     *
+     * @param  float  $share  0 to 1
+     * @return string|null why such an effort cannot be meant; null: it reaches
+     */
+    public static function refusesShare(float $effort, float $share): ?string
+    {
+        $least = self::leastEffort($share, 1.0);
+
+        return $least <= $effort + self::SAME_EFFORT ? null : 'That is no easy throw: '.round(100 * $share)
+            .' % of the longest asks for at least '.ceil(100 * $least - 1e-6).' % effort, not '.round(100 * $effort)
+            .' %. Throw nearer, or ask for more.';
+    }
+
     /** @return float the least effort as it is felt, 0 to 1: also of what is further than the longest */
     public static function leastEffort(float $distanceM, float $longestM): float
     {

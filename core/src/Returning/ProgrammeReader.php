@@ -18,9 +18,6 @@ final class ProgrammeReader
 
     private const FULL_EFFORT_MOST_REPS = 39;
 
-    /** A longest throw for which a share of it is looked at to a quarter of a metre. */
-    private const AS_LONG_AS_M = 100.0;
-
     /** @throws CaseError */
     public static function read(Node $file): Programme
     {
@@ -64,12 +61,9 @@ final class ProgrammeReader
             throw $node->get('reps')->outOfRange('A stage at full effort stays under 40 repetitions, this one has '.$sets * $reps.'.');
         }
         $far = $node->get('distance_share')->optional($share);
-        if ($far !== null && ! ThrowReach::reaches($effort, self::AS_LONG_AS_M * $far, self::AS_LONG_AS_M)) {
-            throw $node->get('distance_share')->outOfRange(
-                'Such a distance is no easy throw: '.round(100 * $far).' % of the longest asks for at least '
-                .ceil(100 * ThrowReach::leastEffort($far, 1.0) - 1e-6).' % effort, the stage for '.round(100 * $effort).' %. '
-                .'Throw nearer, or ask for more.',
-            );
+        $tooEasy = $far === null ? null : ThrowReach::refusesShare($effort, $far);
+        if ($tooEasy !== null) {
+            throw $node->get('distance_share')->outOfRange($tooEasy);
         }
 
         return new ProgrammeStage(

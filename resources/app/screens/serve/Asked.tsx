@@ -4,6 +4,7 @@ import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Stepper } from '../../parts/Stepper';
 import type { Ask, Asking } from './ServeScreen';
 
+const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20);
 const GOALS = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
 
 const WENT = [
@@ -30,6 +31,17 @@ export function Asked({ serve, asking, onAsk }: { serve: Serve; asking: Asking; 
             value={asking[name] ?? String(asked[name])}
             onChange={(event) => onAsk({ [name]: event.target.value })}
         />
+    );
+    const share = (name: 'second' | 'won_first' | 'won_second', label: string) => (
+        <Labelled label={label} tight>
+            <select
+                className="field"
+                value={String(asked[name])}
+                onChange={(event) => onAsk({ [name]: event.target.value })}
+            >
+                <Options of={SHARES.map((each) => [String(each), percent(each)] as const)} />
+            </select>
+        </Labelled>
     );
     const metres = (name: 'net_height_m' | 'across_m', label: string, of: typeof court.nets) => (
         <Labelled label={label} tight>
@@ -116,10 +128,11 @@ export function Asked({ serve, asking, onAsk }: { serve: Serve; asking: Asking; 
                 </select>
             </Labelled>
             {court.tries === 2 && (
-                <section aria-label="Two serves" className="grid grid-cols-3 gap-2">
-                    {number('second', 'Second in (0 to 1)', 0.05)}
-                    {number('won_first', 'Won of firsts in', 0.05)}
-                    {number('won_second', 'Won of seconds in', 0.05)}
+                <section aria-label="Two serves" className="grid gap-2">
+                    <h2 className="text-lg">Two serves</h2>
+                    {share('second', 'Second serves in')}
+                    {share('won_first', 'Points won with the first in')}
+                    {share('won_second', 'Points won with the second in')}
                 </section>
             )}
         </div>

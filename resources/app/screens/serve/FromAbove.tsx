@@ -10,7 +10,6 @@ export function FromAbove({ serve }: { serve: Serve }) {
     const court = serve.courts.find(({ id }) => id === asked.court);
     const box = court?.boxes.find(({ id }) => id === asked.box);
     if (!court || !box) return null;
-    const lands = serve.lands.filter((point) => point.length === 2);
     const longest = 2 * court.net_m + 2;
     const scale = (WIDTH - 2 * EDGE) / (longest + 1);
     const half = court.half_width_m + 1.2;
@@ -18,7 +17,6 @@ export function FromAbove({ serve }: { serve: Serve }) {
     const x = (along: number): number => EDGE + (along + 0.5) * scale;
     // To the left of the server is up, as they look towards the net.
     const y = (left: number): number => (half - left) * scale;
-    const outlines = [lands.slice(0, lands.length / 2), lands.slice(lands.length / 2)];
     return (
         <figure>
             <svg viewBox={`0 0 ${WIDTH} ${height.toFixed(0)}`} className="w-full" role="img" aria-label="From above">
@@ -46,7 +44,7 @@ export function FromAbove({ serve }: { serve: Serve }) {
                     className="stroke-ink"
                     strokeWidth={3}
                 />
-                {outlines.map((points, i) => (
+                {serve.outlines.map((points, i) => (
                     <polygon
                         key={i}
                         points={points.map(([along = 0, left = 0]) => `${x(along)},${y(left)}`).join(' ')}
@@ -81,7 +79,7 @@ export function FromAbove({ serve }: { serve: Serve }) {
                 From above, to scale.{' '}
                 {misses !== null && misses.left === null && 'Without spin it drifts: where across is not told.'}
                 {misses === null && 'Count ten serves, and the scatter is drawn in.'}
-                {lands.length > 0 &&
+                {serve.outlines.length > 0 &&
                     'Inside the full outline come down four of ten, inside the broken one nine of ten.'}
             </figcaption>
         </figure>
