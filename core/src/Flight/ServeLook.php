@@ -109,9 +109,10 @@ final readonly class ServeLook
         $points = [];
         for ($i = 0; $i < self::OUTLINE; $i++) {
             $turn = 2 * M_PI * $i / self::OUTLINE;
+            $up = $scatter->aimElevationDeg + $deviations * sin($turn) * $scatter->elevationDeg;
+            $across = $scatter->meanAcrossDeg + $deviations * cos($turn) * $scatter->acrossDeg;
             $release = $this->serve->release(
-                max(-self::STEEPEST_DEG, min(self::STEEPEST_DEG, $scatter->aimElevationDeg + $deviations * sin($turn) * $scatter->elevationDeg)),
-                $this->serve->aimDeg() + $scatter->meanAcrossDeg + $deviations * cos($turn) * $scatter->acrossDeg,
+                max(-self::STEEPEST_DEG, min(self::STEEPEST_DEG, $up)), $this->serve->aimDeg() + $across,
             );
             $landing = Trajectory::of($this->serve->ball, $this->serve->air, $release, $this->serve->ball->radiusM())->landing;
             if ($landing !== null) {

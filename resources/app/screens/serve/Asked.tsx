@@ -4,8 +4,8 @@ import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Stepper } from '../../parts/Stepper';
 import type { Ask, Asking } from './ServeScreen';
 
-const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20);
 const GOALS = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
+const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20);
 
 const WENT = [
     ['in', 'In'],
@@ -15,35 +15,34 @@ const WENT = [
     ['right', 'Past the right line'],
 ] as const;
 
+type Court = Serve['courts'][number];
+type Steps = { serve: Serve; asking: Asking; onAsk: Ask };
+
 /** In plain steps: where it is served, how it leaves, and where the last ones went. */
-export function Asked({ serve, asking, onAsk }: { serve: Serve; asking: Asking; onAsk: Ask }) {
-    const { asked } = serve;
-    const court = serve.courts.find(({ id }) => id === asked.court);
+export function Asked({ serve, asking, onAsk }: Steps) {
+    const court = serve.courts.find(({ id }) => id === serve.asked.court);
     if (!court) return null;
-    const number = (name: keyof typeof asked, label: string, step: number) => (
-        <LabelledInput
-            key={name}
-            label={label}
-            tight
-            type="number"
-            inputMode="decimal"
-            step={step}
-            value={asking[name] ?? String(asked[name])}
-            onChange={(event) => onAsk({ [name]: event.target.value })}
-        />
+    return (
+        <div className="grid content-start gap-5">
+            <Where serve={serve} court={court} onAsk={onAsk} />
+            <HowItLeaves serve={serve} asking={asking} onAsk={onAsk} />
+            <WhereTheyWent serve={serve} asking={asking} onAsk={onAsk} />
+            <Share
+                label="Goal"
+                of={GOALS}
+                value={serve.asked.goal}
+                said={(goal) => `${percent(goal)} in`}
+                onChoose={(goal) => onAsk({ goal })}
+            />
+            {court.tries === 2 && <TwoServes serve={serve} onAsk={onAsk} />}
+        </div>
     );
-    const share = (name: 'second' | 'won_first' | 'won_second', label: string) => (
-        <Labelled label={label} tight>
-            <select
-                className="field"
-                value={String(asked[name])}
-                onChange={(event) => onAsk({ [name]: event.target.value })}
-            >
-                <Options of={SHARES.map((each) => [String(each), percent(each)] as const)} />
-            </select>
-        </Labelled>
-    );
-    const metres = (name: 'net_height_m' | 'across_m', label: string, of: typeof court.nets) => (
+}
+
+/** Court, box, net, and where the server stands. */
+function Where({ serve, court, onAsk }: { serve: Serve; court: Court; onAsk: Ask }) {
+    const { asked } = serve;
+    const metres = (name: 'net_height_m' | 'across_m', label: string, of: Court['nets']) => (
         <Labelled label={label} tight>
             <select
                 className="field"
@@ -55,86 +54,126 @@ export function Asked({ serve, asking, onAsk }: { serve: Serve; asking: Asking; 
         </Labelled>
     );
     return (
-        <div className="grid content-start gap-5">
-            <section aria-label="Where it is served" className="grid gap-2">
-                <h2 className="text-lg">Where</h2>
-                <Labelled label="Court" tight>
-                    <select
-                        className="field"
-                        value={asked.court}
-                        onChange={(event) => {
-                            const other = serve.courts.find(({ id }) => id === event.target.value);
-                            // Of another court nothing that was said of this one holds.
-                            onAsk({
-                                court: event.target.value,
-                                skill: other?.skills[0] ?? null,
-                                box: other?.boxes[0]?.id ?? null,
-                                net_height_m: null,
-                                across_m: null,
-                                height_m: null,
-                                speed_ms: null,
-                            });
-                        }}
-                    >
-                        <Options of={serve.courts} />
-                    </select>
-                </Labelled>
-                <Labelled label="Into" tight>
-                    <select
-                        className="field"
-                        value={asked.box}
-                        onChange={(event) => onAsk({ box: event.target.value })}
-                    >
-                        <Options of={court.boxes} />
-                    </select>
-                </Labelled>
-                {metres('net_height_m', 'Net', court.nets)}
-                {metres('across_m', 'From', court.stands)}
-            </section>
-            <section aria-label="How it leaves" className="grid gap-2">
-                <h2 className="text-lg">How it leaves</h2>
-                <div className="grid grid-cols-2 gap-2">
-                    {number('height_m', 'Contact height, m', 0.05)}
-                    {number('contact_m', 'In front of the line, m', 0.1)}
-                    {number('speed_ms', asked.measured ? 'Speed, m/s (on record)' : 'Speed, m/s', 0.5)}
-                    {number('topspin_rpm', 'Topspin, turns a minute', 100)}
-                    {number('sidespin_rpm', 'To the left, turns a minute', 100)}
-                </div>
-            </section>
-            <section aria-label="Where the last ones went" className="grid gap-1.5">
-                <h2 className="text-lg">Where the last ones went</h2>
-                {WENT.map(([name, label]) => (
-                    <div key={name} className="flex items-center justify-between gap-3">
-                        <span>{label}</span>
-                        <Stepper
-                            label={label}
-                            value={Number(asking[name] ?? asked[name])}
-                            shown={asking[name] ?? String(asked[name])}
-                            step={1}
-                            least={0}
-                            most={1000}
-                            onChange={(count) => onAsk({ [name]: String(count) })}
-                        />
-                    </div>
-                ))}
-            </section>
-            <Labelled label="Goal" tight>
+        <section aria-label="Where it is served" className="grid gap-2">
+            <h2 className="text-lg">Where</h2>
+            <Labelled label="Court" tight>
                 <select
                     className="field"
-                    value={String(asked.goal)}
-                    onChange={(event) => onAsk({ goal: event.target.value })}
+                    value={asked.court}
+                    onChange={(event) => onAsk(anotherCourt(serve.courts, event.target.value))}
                 >
-                    <Options of={GOALS.map((goal) => [String(goal), `${percent(goal)} in`] as const)} />
+                    <Options of={serve.courts} />
                 </select>
             </Labelled>
-            {court.tries === 2 && (
-                <section aria-label="Two serves" className="grid gap-2">
-                    <h2 className="text-lg">Two serves</h2>
-                    {share('second', 'Second serves in')}
-                    {share('won_first', 'Points won with the first in')}
-                    {share('won_second', 'Points won with the second in')}
-                </section>
-            )}
-        </div>
+            <Labelled label="Into" tight>
+                <select className="field" value={asked.box} onChange={(event) => onAsk({ box: event.target.value })}>
+                    <Options of={court.boxes} />
+                </select>
+            </Labelled>
+            {metres('net_height_m', 'Net', court.nets)}
+            {metres('across_m', 'From', court.stands)}
+        </section>
+    );
+}
+
+/** Of another court nothing that was said of this one holds. */
+const anotherCourt = (courts: Court[], id: string): Parameters<Ask>[0] => ({
+    court: id,
+    skill: courts.find((court) => court.id === id)?.skills[0] ?? null,
+    box: null,
+    net_height_m: null,
+    across_m: null,
+    height_m: null,
+    speed_ms: null,
+});
+
+function HowItLeaves({ serve, asking, onAsk }: Steps) {
+    const { asked } = serve;
+    const number = (name: keyof typeof asked, label: string, step: number) => (
+        <LabelledInput
+            label={label}
+            tight
+            type="number"
+            inputMode="decimal"
+            step={step}
+            value={asking[name] ?? String(asked[name])}
+            onChange={(event) => onAsk({ [name]: event.target.value })}
+        />
+    );
+    return (
+        <section aria-label="How it leaves" className="grid gap-2">
+            <h2 className="text-lg">How it leaves</h2>
+            <div className="grid grid-cols-2 items-end gap-2">
+                {number('height_m', 'Contact height, m', 0.05)}
+                {number('contact_m', 'In front of the line, m', 0.1)}
+                {number('speed_ms', asked.measured ? 'Speed, m/s (on record)' : 'Speed, m/s', 0.5)}
+                {number('topspin_rpm', 'Topspin, turns a minute', 100)}
+                {number('sidespin_rpm', 'To the left, turns a minute', 100)}
+            </div>
+        </section>
+    );
+}
+
+function WhereTheyWent({ serve, asking, onAsk }: Steps) {
+    return (
+        <section aria-label="Where the last ones went" className="grid gap-1.5">
+            <h2 className="text-lg">Where the last ones went</h2>
+            {WENT.map(([name, label]) => (
+                <div key={name} className="flex items-center justify-between gap-3">
+                    <span>{label}</span>
+                    <Stepper
+                        label={label}
+                        value={Number(asking[name] ?? serve.asked[name])}
+                        shown={asking[name] ?? String(serve.asked[name])}
+                        step={1}
+                        least={0}
+                        most={1000}
+                        onChange={(count) => onAsk({ [name]: String(count) })}
+                    />
+                </div>
+            ))}
+        </section>
+    );
+}
+
+function TwoServes({ serve, onAsk }: { serve: Serve; onAsk: Ask }) {
+    const share = (name: 'second' | 'won_first' | 'won_second', label: string) => (
+        <Share
+            label={label}
+            of={SHARES}
+            value={serve.asked[name]}
+            said={percent}
+            onChoose={(to) => onAsk({ [name]: to })}
+        />
+    );
+    return (
+        <section aria-label="Two serves" className="grid gap-2">
+            <h2 className="text-lg">Two serves</h2>
+            {share('second', 'Second serves in')}
+            {share('won_first', 'Points won with the first in')}
+            {share('won_second', 'Points won with the second in')}
+        </section>
+    );
+}
+
+function Share({
+    label,
+    of,
+    value,
+    said,
+    onChoose,
+}: {
+    label: string;
+    of: readonly number[];
+    value: number;
+    said: (share: number) => string;
+    onChoose: (share: string) => void;
+}) {
+    return (
+        <Labelled label={label} tight>
+            <select className="field" value={String(value)} onChange={(event) => onChoose(event.target.value)}>
+                <Options of={of.map((each) => [String(each), said(each)] as const)} />
+            </select>
+        </Labelled>
     );
 }
