@@ -49,14 +49,14 @@ final class ServeScreen
         $counts = new ServeCounts($asked->in, $asked->net, $asked->long, $asked->right, $asked->left);
         $scatter = self::scatter($look, $counts);
         $share = $scatter === null ? null : $look->share($scatter);
-        $allowed = ServeStanding::of($day, $asked->skill);
-        $why = ServeWording::noAdvice($allowed->allowed->refusesAdvice(), $allowed, $look, $counts);
+        $standing = ServeStanding::of($day, $asked->skill);
+        $why = ServeWording::noAdvice($standing->allowed->refusesAdvice(), $standing, $look, $counts);
         $advice = $why !== null || $scatter === null || $share === null ? null : new ServeAdvice(
             now: $look,
             scatter: $scatter,
             share: $share,
-            maySpin: $allowed->allowed->moreSpin($asked->topspin_rpm),
-            mayReach: $allowed->allowed->higher(),
+            maySpin: $standing->allowed->moreSpin($asked->topspin_rpm),
+            mayReach: $standing->allowed->higher(),
         );
         $view = fn (ServeChange $change): ServeChangeView => ServeChangeView::of($change, $asked->goal);
         $alone = $advice?->alone($asked->goal) ?? [];
@@ -77,6 +77,7 @@ final class ServeScreen
             less_pace: $advice === null ? [] : array_map($view, $advice->withLessPace()),
             alone: array_values(array_map($view, array_filter($alone))),
             cheapest: $cheapest === null ? null : $view($cheapest),
+            left_out: $advice === null ? [] : ServeWording::leftOut($standing->allowed, $asked->topspin_rpm),
             two: $court->tries === 2 && $share !== null
                 ? TwoServesView::of(new TwoServes($share, $asked->second, $asked->won_first, $asked->won_second), $share)
                 : null,

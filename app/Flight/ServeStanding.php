@@ -26,6 +26,11 @@ final readonly class ServeStanding
         }
         $word = $day->readiness->word;
 
-        return new self(new ServeAllowed($ignored !== null, $word, $day->load->age), $ignored, $word);
+        return new self(new ServeAllowed(
+            isReturning: $day->returns->allOpen($day->athlete->id) !== [],
+            isOutcomeIgnored: $ignored !== null,
+            word: $word,
+            age: $day->load->age,
+        ), $ignored, $word);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Wording;
 
 use App\Flight\ServeStanding;
 use Augendo\Core\Flight\Scatter;
+use Augendo\Core\Flight\ServeAllowed;
 use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Flight\ServeCounts;
 use Augendo\Core\Flight\ServeLook;
@@ -32,10 +33,11 @@ final class ServeWording
         return 'aim '.($share >= 1.0 ? 'at' : Wording::percent($share).' of the way to').' the middle of the window';
     }
 
-    /** @param  'rung'|'word'|'spin'|'height'  $why  see ServeAllowed */
+    /** @param  'return'|'rung'|'word'|'spin'|'height'  $why  see ServeAllowed */
     public static function refusal(string $why, ServeStanding $standing): string
     {
         return match ($why) {
+            'return' => 'On the way back its stages say what is served: nothing is advised beside them.',
             'rung' => 'On “'.($standing->ignored->name ?? '').'” the result does not count yet: the motion comes first, so nothing is '
                 .'advised here.',
             'word' => 'Today’s word is '.Wording::word($standing->word).': nothing is advised until it is better.',
@@ -45,7 +47,7 @@ final class ServeWording
     }
 
     /**
-     * @param  'rung'|'word'|null  $why  see ServeAllowed
+     * @param  'return'|'rung'|'word'|null  $why  see ServeAllowed
      * @return string|null null: something is advised
      */
     public static function noAdvice(?string $why, ServeStanding $standing, ServeLook $look, ServeCounts $counts): ?string
@@ -56,6 +58,21 @@ final class ServeWording
             $counts->all < ServeCounts::LEAST => 'Count ten serves at least: in, net, long, right, left.',
             default => null,
         };
+    }
+
+    /**
+     * What is not for this athlete, or not for today, said where it is left out.
+     *
+     * @return list<string>
+     */
+    public static function leftOut(ServeAllowed $allowed, float $topspinRpm): array
+    {
+        return array_values(array_filter([
+            $allowed->moreSpin($topspinRpm)
+                ? null
+                : 'More spin is left out: it is for who serves with spin already, is thirteen or older, and has the word Full.',
+            $allowed->higher() ? null : 'A higher contact is left out: it is for a day with the word Full.',
+        ]));
     }
 
     /**

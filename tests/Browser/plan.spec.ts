@@ -221,7 +221,11 @@ test('a season with test days beside the one that was agreed, taken back, and wh
     await page.getByRole('checkbox', { name: 'Test days: speed' }).check();
     const both = page.getByRole('region', { name: 'Two plans side by side' });
     await expect(both.getByRole('row', { name: /^Test days no yes/ })).toBeVisible({ timeout: 20_000 });
-    await expect(page.getByText('Test day: speed').first()).toBeVisible();
+    const changes = page.getByRole('region', { name: 'What changes' });
+    const more = changes.getByText(/^\d+ more$/);
+    // Where the record moved on since it was agreed, other days differ too and the test day may stand below.
+    if (await more.isVisible()) await more.click();
+    await expect(changes.getByText('Test day: speed').first()).toBeVisible();
     await hasNoAxeFindings(page);
     await both.getByRole('button', { name: 'Go back to the first' }).click();
     await expect(both.getByRole('row', { name: /^Test days/ })).toHaveCount(0);

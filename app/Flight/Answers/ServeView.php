@@ -33,6 +33,8 @@ final readonly class ServeView
         /** @var list<ServeChangeView> each thing alone */
         public array $alone,
         public ?ServeChangeView $cheapest,
+        /** @var list<string> what is not for this athlete, or not for today */
+        public array $left_out,
         public ?TwoServesView $two,
         /** @var list<string> what it comes to, first things first */
         public array $said,

@@ -16,15 +16,22 @@ final readonly class ServeAllowed
     private const LEARNT_RPM = 300.0;
 
     /**
+     * @param  bool  $isReturning  on a way back, whose stages say what is served
      * @param  bool  $isOutcomeIgnored  on a rung of the serve the athlete stands on
      * @param  int|null  $age  whole years; null: not known, and then the strictest holds
      */
-    public function __construct(private bool $isOutcomeIgnored, private Word $word, private ?int $age) {}
+    public function __construct(
+        private bool $isReturning,
+        private bool $isOutcomeIgnored,
+        private Word $word,
+        private ?int $age,
+    ) {}
 
-    /** @return 'rung'|'word'|null why nothing is advised; null: something may be */
+    /** @return 'return'|'rung'|'word'|null why nothing is advised; null: something may be */
     public function refusesAdvice(): ?string
     {
         return match (true) {
+            $this->isReturning => 'return',
             $this->isOutcomeIgnored => 'rung',
             ! $this->word->allowsWork() => 'word',
             default => null,
@@ -43,7 +50,7 @@ final readonly class ServeAllowed
         return $this->word === Word::Full;
     }
 
-    /** @return 'rung'|'word'|'spin'|'height'|null why a change may not be tried; null: it may */
+    /** @return 'return'|'rung'|'word'|'spin'|'height'|null why a change may not be tried; null: it may */
     public function refuses(ServeChange $change): ?string
     {
         return $this->refusesAdvice() ?? match (true) {

@@ -51,6 +51,11 @@ export function Advice({ serve, onAsk }: { serve: Serve; onAsk: Ask }) {
                 </tbody>
             </table>
             {!serve.cheapest && <p>No mixture of these reaches it: a narrower scatter does, and that is practice.</p>}
+            {serve.left_out.map((each) => (
+                <p key={each} className="text-sm text-soft">
+                    {each}
+                </p>
+            ))}
             <Notice problem={put.error} />
             {put.isSuccess && serve.sheet_id !== null && (
                 <p role="status">

@@ -18,14 +18,12 @@ const WENT = [
 type Court = Serve['courts'][number];
 type Steps = { serve: Serve; asking: Asking; onAsk: Ask };
 
-/** In plain steps: where it is served, how it leaves, and where the last ones went. */
+/** In plain steps: where the last ones went, where it is served, and how it leaves. */
 export function Asked({ serve, asking, onAsk }: Steps) {
     const court = serve.courts.find(({ id }) => id === serve.asked.court);
     if (!court) return null;
     return (
         <div className="grid content-start gap-5">
-            <Where serve={serve} court={court} onAsk={onAsk} />
-            <HowItLeaves serve={serve} asking={asking} onAsk={onAsk} />
             <WhereTheyWent serve={serve} asking={asking} onAsk={onAsk} />
             <Share
                 label="Goal"
@@ -34,6 +32,8 @@ export function Asked({ serve, asking, onAsk }: Steps) {
                 said={(goal) => `${percent(goal)} in`}
                 onChoose={(goal) => onAsk({ goal })}
             />
+            <Where serve={serve} court={court} onAsk={onAsk} />
+            <HowItLeaves serve={serve} asking={asking} onAsk={onAsk} />
             {court.tries === 2 && <TwoServes serve={serve} onAsk={onAsk} />}
         </div>
     );

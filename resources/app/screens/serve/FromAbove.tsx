@@ -55,15 +55,15 @@ export function FromAbove({ serve }: { serve: Serve }) {
                 ))}
                 <circle cx={x(asked.contact_m)} cy={y(asked.across_m)} r={5} className="fill-ink" />
                 {misses && (
-                    <g className="fill-ink text-sm">
-                        <text x={x(court.net_m) - 6} y={14} textAnchor="end">
+                    <g className="fill-ink text-[24px] sm:text-sm">
+                        <text x={x(court.net_m) - 6} y={22} textAnchor="end">
                             net {percent(misses.net)}
                         </text>
                         <text x={WIDTH - 4} y={height - 5} textAnchor="end">
                             long {percent(misses.long)}
                         </text>
                         {misses.left !== null && (
-                            <text x={x(court.net_m + box.far_m / 2)} y={14} textAnchor="middle">
+                            <text x={x(court.net_m + box.far_m / 2)} y={22} textAnchor="middle">
                                 left {percent(misses.left)}
                             </text>
                         )}

@@ -62,8 +62,14 @@ export function FromTheSide({ serve }: { serve: Serve }) {
                 />
                 <circle cx={x(asked.contact_m)} cy={y(asked.height_m)} r={4} className="fill-ink" />
                 {[0, court.net_m, court.net_m + box.far_m].map((metres) => (
-                    <text key={metres} x={x(metres)} y={height - 6} textAnchor="middle" className="fill-soft text-xs">
-                        {metres === 0 ? 'base line' : `${Number(metres.toFixed(2))} m`}
+                    <text
+                        key={metres}
+                        x={x(metres)}
+                        y={height - 6}
+                        textAnchor="middle"
+                        className="fill-soft text-[22px] sm:text-xs"
+                    >
+                        {metres === 0 ? 'base line' : `${Number(metres.toFixed(1))} m`}
                     </text>
                 ))}
             </svg>
