@@ -32,12 +32,13 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $updated_at
  * @property string|null $erased_at
  * @property string|null $retired_on
+ * @property bool $shows_scores  to squad-mates who show theirs
  */
 final class Athlete extends Record
 {
     protected function casts(): array
     {
-        return ['throwing_side' => Handedness::class];
+        return ['throwing_side' => Handedness::class, 'shows_scores' => 'boolean'];
     }
 
     /** The side that ladder text is written for: the one that throws or serves, or the one that is turned to. */

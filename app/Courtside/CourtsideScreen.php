@@ -6,15 +6,18 @@ namespace App\Courtside;
 
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Cards;
+use App\Courtside\Answers\BlockGameView;
 use App\Courtside\Answers\BoundView;
 use App\Courtside\Answers\CourtsideBlockView;
 use App\Courtside\Answers\CourtsideView;
 use App\Courtside\Answers\DoseView;
 use App\Courtside\Answers\FaultView;
+use App\Courtside\Answers\GameView;
 use App\Courtside\Answers\PatternBoundsView;
 use App\Courtside\Answers\RepEventView;
 use App\Courtside\Answers\StopFromView;
 use App\Courtside\Answers\StopsView;
+use App\Flight\Answers\ServeCourtView;
 use App\Gates\RungAnswers;
 use App\Health\Answers\ReportedView;
 use App\Health\DayReadiness;
@@ -43,7 +46,6 @@ use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\Nudge;
@@ -54,6 +56,7 @@ use Augendo\Core\Readiness\Moment;
 use Augendo\Core\Readiness\SorenessReport;
 use Augendo\Core\Readiness\StopTable;
 use Augendo\Core\Readiness\Word;
+use Augendo\Core\Scoring\Round;
 use Illuminate\Support\Facades\DB;
 
 /** What courtside takes along: the core's answers computed ahead, so that no rule runs in the browser. */
@@ -148,6 +151,8 @@ final class CourtsideScreen
             health: self::heard($sheet),
             refitting: $sheet->stale ? SheetWording::WAITS_TO_BE_FITTED : null,
             after_stop: self::afterStop($open, $health),
+            games: self::games($open),
+            safe_misses: $open->rung()->safeMisses,
         );
     }
 
@@ -331,13 +336,33 @@ final class CourtsideScreen
             hold_s: $dose->holdS,
             judged: $dose->judged,
             warm_up: $dose->kind === BlockKind::WarmUp,
-            scored: ! $open->rung()->outcomeIgnored
-                && in_array($dose->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
-                && $dose->skill->family !== Family::Jump,
+            scored: $open->rung()->scores($dose),
+            game: self::game($open, $dose),
             lands: $dose->skill->landingsPerRep > 0.0,
             doses: array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses),
             load: self::load($planned->asked),
         );
+    }
+
+    /** Nothing is scored on a way back: its stages say what counts. */
+    private static function game(OpenSheet $open, BlockDose $dose): ?BlockGameView
+    {
+        if ($open->sheet->return_stage !== null || ! $open->rung()->scores($dose)) {
+            return null;
+        }
+        $court = app(BlockRounds::class)->courtOf($dose->skill);
+        $last = self::games($open)[0]->setup ?? null;
+
+        return new BlockGameView(
+            $last === null || str_contains($last, ' on=') !== ($court !== null) ? Round::usual($dose->kind, $court) : $last,
+            $court === null ? null : ServeCourtView::of($court),
+        );
+    }
+
+    /** @return list<GameView> */
+    private static function games(OpenSheet $open): array
+    {
+        return $open->rung()->outcomeIgnored ? [] : Games::of($open->athlete, $open->ladder()->id);
     }
 
     /** @param  list<Gauge>  $budget */

@@ -11,7 +11,7 @@ use Augendo\Core\Instant;
 /**
  * One tap courtside: a repetition (rep), a fall, their withdrawal or correction, what is tried from here on (trying), how hard a
  * set felt (felt), where it
- * landed (landed), why
+ * landed (landed), a round that begins (round), why
  * it went on after a stop that is no hard limit (going_on), or what a second person saw of the same repetition
  * (second). Never changed, never deleted.
  *

@@ -34,6 +34,7 @@ final class RepLog
         private readonly AthleteLoads $loads,
         private readonly SecondLooks $looks,
         private readonly CounterLoad $counters,
+        private readonly BlockRounds $rounds,
     ) {}
 
     /**
@@ -92,6 +93,7 @@ final class RepLog
         DB::table('work_sets')->insert($this->workSets($sheet, $standing, $blocks, $price));
         $this->counters->ofSheet($athlete, $sheet);
         DailyTotals::refresh($athlete->id, $sheet->day()->iso());
+        $this->rounds->keep($sheet, $this->rung($sheet));
 
         $judged = TapFold::evidence($standing, $sheet->judgedSides());
         DB::table('rep_strips')->where('sheet_id', $sheet->id)->delete();

@@ -14,6 +14,7 @@ use App\Courtside\Answers\ScoreLadderView;
 use App\Courtside\Answers\ScoreSeriesView;
 use App\Courtside\Answers\ScoresView;
 use App\Courtside\Answers\ScoreView;
+use App\Wording\ScoreWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
@@ -58,7 +59,7 @@ final class ScoreScreen
             ->orderBy('at')
             ->get()
             ->partition(fn (object $row): bool => in_array($row->ladder, $ignored, true));
-        foreach ($shown->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}|{$row->ladder}") as $rows) {
+        foreach ($shown->groupBy(fn (object $row): string => "{$row->kind}|{$row->name}|{$row->setup}|{$row->ladder}") as $rows) {
             $kind = ScoreKind::from($rows[0]->kind);
             $values = $rows->map(fn (object $row): float => (float) $row->value)->values()->all();
             $last = $rows->last();
@@ -67,9 +68,10 @@ final class ScoreScreen
             $series[] = new ScoreSeriesView(
                 kind: $kind->value,
                 name: $rows[0]->name,
-                best: self::number($kind, $best),
-                last: self::number($kind, (float) $last->value),
-                goal: $goal === null ? null : self::number($kind, $goal),
+                setup: $rows[0]->setup,
+                best: ScoreWording::value($kind, $best),
+                last: ScoreWording::value($kind, (float) $last->value),
+                goal: $goal === null ? null : ScoreWording::value($kind, $goal),
                 goal_reached: $goal !== null && ($kind->lessIsBetter()
                     ? (float) $last->value <= $goal + 1e-9
                     : (float) $last->value >= $goal - 1e-9),
@@ -77,7 +79,7 @@ final class ScoreScreen
                 trend: array_slice($values, -self::SHOWN),
                 scores: $rows->reverse()->take(self::SHOWN)->map(
                     fn (object $row): ScoreView => new ScoreView(
-                        $row->id, substr($row->day, 0, 10), self::number($kind, (float) $row->value),
+                        $row->id, substr($row->day, 0, 10), ScoreWording::value($kind, (float) $row->value),
                         Scores::read($kind, json_decode($row->seen, true))->detail,
                         abs((float) $row->value - $best) < 1e-9,
                         (int) ($load[$row->id] ?? 0),
@@ -90,20 +92,22 @@ final class ScoreScreen
         $names = $this->library->skillNames();
 
         return new ScoresView(
-            Cards::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series,
+            Cards::athlete($athlete, $on), $on->iso(), $standing, $hidden->count(), $series, $this->boxes(),
             array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
         );
     }
 
-    private static function number(ScoreKind $kind, float $value): string
+    /** @return list<NamedView> */
+    private function boxes(): array
     {
-        return match ($kind) {
-            ScoreKind::TargetRound => Wording::number($value).' points',
-            ScoreKind::ClearTargets => Wording::number($value).' throws',
-            ScoreKind::InARow => Wording::number($value).' in a row',
-            ScoreKind::ServeGame => Wording::percent($value).' first serves',
-            ScoreKind::Grouping => Wording::number($value, 2).' m off',
-        };
+        $named = [];
+        foreach ($this->library->courts() as $court) {
+            foreach ($court->boxes as $box) {
+                $named[] = new NamedView("{$court->id}:{$box->id}", $box->name);
+            }
+        }
+
+        return $named;
     }
 
     /** @param  non-empty-list<array{float, float}>  $points */

@@ -162,6 +162,7 @@ final class Scores
             ScoreKind::TargetRound => Score::targetRound(
                 array_map(fn (array $zone): array => array_map(boolval(...), array_values($zone)), array_values($seen['zones'])),
                 (int) $seen['points_each'],
+                (int) ($seen['safe'] ?? 0),
             ),
             ScoreKind::ClearTargets => Score::clearTargets((int) $seen['throws'], (int) $seen['targets']),
             ScoreKind::InARow => Score::inARow(array_map(boolval(...), array_values($seen['attempts']))),
@@ -172,6 +173,9 @@ final class Scores
                 ),
             ),
             ScoreKind::Grouping => Score::grouping(self::points($seen)),
+            ScoreKind::TimedGaps => Score::timedGaps(
+                array_map(floatval(...), array_values($seen['times'])), (int) $seen['passes'], (int) $seen['throws'],
+            ),
         };
     }
 

@@ -117,6 +117,7 @@ final class LibraryScreen
                 blocks: array_map(fn (BlockDose $block): LibraryBlockView => self::block($block, $mirror), $rung->blocks),
                 indoor: $rung->indoor === null ? null : self::block($rung->indoor, $mirror),
                 gate: Wording::gateAsks($rung->gate),
+                safe_misses: $rung->safeMisses,
             ), $ladder->rungs),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
             copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,

@@ -2,10 +2,16 @@ import { describe, expect, test } from 'vitest';
 import { moved } from '../../resources/app/rules/moves';
 import { chunk, isFull, type Kind, NOW, SEEN, type Tap } from '../../resources/app/rules/score';
 
-const ROUND = { zones: 2, balls: 3, pointsEach: 5, targets: 2, halfWidthM: 2 };
+const ROUND = { zones: 2, balls: 3, pointsEach: 5, targets: 2, gaps: 2, passes: 2, halfWidthM: 2 };
 /** Taps in short: x a hit or in, o a miss or out. */
 const taps = (marks: string): Tap[] => [...marks].map((mark) => mark === 'x');
-const taking = (kind: Kind, marks: string) => ({ kind, round: ROUND, taps: taps(marks) });
+const taking = (kind: Kind, marks: string) => ({
+    kind,
+    round: ROUND,
+    taps: taps(marks),
+    // A tap a second and a half.
+    at: [...marks].map((_, i) => 1500 * i),
+});
 
 describe('a target round', () => {
     test.each([
@@ -65,12 +71,26 @@ describe('a serve game, two attempts a point', () => {
     });
 });
 
+describe('gaps against the clock', () => {
+    test.each([
+        ['', 'gap 1 of 2, 0 of 2 through', [], false],
+        ['xo', 'gap 1 of 2, 1 of 2 through', [], false],
+        ['xox', 'gap 2 of 2, 0 of 2 through; 3.0 s', [3], false],
+        ['xoxoxx', 'gap 2 of 2, 0 of 2 through; 3.0 s, 3.0 s', [3, 3], true],
+    ])('after “%s”: %s', (marks, now, times, full) => {
+        expect(NOW.timed_gaps(taking('timed_gaps', marks))).toBe(now);
+        expect(isFull(taking('timed_gaps', marks))).toBe(full);
+        // A ball that misses takes its time as well.
+        expect(SEEN.timed_gaps(taking('timed_gaps', marks))).toEqual({ passes: 2, times, throws: marks.length });
+    });
+});
+
 test('a grouping is the places that were touched', () => {
     const places: Tap[] = [
         [0.1, -0.2],
         [0.3, 0],
     ];
-    const grouping = { kind: 'grouping' as const, round: ROUND, taps: places };
+    const grouping = { kind: 'grouping' as const, round: ROUND, taps: places, at: [0, 1500] };
     expect([NOW.grouping(grouping), SEEN.grouping(grouping), isFull(grouping)]).toEqual([
         '2 places',
         { points: places },

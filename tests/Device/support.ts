@@ -8,6 +8,12 @@ type Written = {
         falls: number | null;
         back: string | null;
     }[];
+    round: {
+        events: RepEvent[];
+        box: { near_m: number; far_m: number; right_m: number; left_m: number } | null;
+        safe: string[];
+        played: { id: string; words: (string | null)[]; seen: Record<string, unknown> | null }[];
+    }[];
     fold: { events: RepEvent[]; standing: [id: string, verdict: string | null, fault: string | null][] }[];
 };
 

@@ -7,9 +7,13 @@ namespace Tests\Feature;
 use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Instant;
+use Augendo\Core\Library\CourtBox;
 use Augendo\Core\Mechanics\FaultPattern;
 use Augendo\Core\Mechanics\JudgedRep;
 use Augendo\Core\Mechanics\Nudge;
+use Augendo\Core\Scoring\Outcome;
+use Augendo\Core\Scoring\Round;
+use Augendo\Core\Scoring\RoundPlayed;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -31,15 +35,16 @@ final class DeviceRulesTest extends TestCase
     public function test_the_examples_a_device_is_held_to_are_what_the_rules_say(): void
     {
         mt_srand(self::SEED);
-        $said = ['pattern' => [], 'fold' => []];
+        $said = ['pattern' => [], 'fold' => [], 'round' => []];
         for ($case = 0; $case < self::CASES; $case++) {
             $said['pattern'][] = $this->pattern();
             $said['fold'][] = $this->fold();
+            $said['round'][] = $this->round();
         }
         // A case a line.
         $line = fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR);
         $lines = fn (array $cases): string => implode(",\n", array_map($line, $cases));
-        $json = "{\"pattern\": [\n{$lines($said['pattern'])}\n], \"fold\": [\n{$lines($said['fold'])}\n]}\n";
+        $json = "{\"pattern\": [\n{$lines($said['pattern'])}\n], \"fold\": [\n{$lines($said['fold'])}\n], \"round\": [\n{$lines($said['round'])}\n]}\n";
         if (getenv('AUGENDO_WRITE_EXAMPLES') === '1') {
             file_put_contents(self::FILE, $json);
         }
@@ -70,6 +75,59 @@ final class DeviceRulesTest extends TestCase
             'leading' => $leading === null ? null : ['fault' => $leading->fault, 'times' => $leading->times, 'of' => $leading->faults],
             'falls' => $nudge !== null && $nudge[0] === 'falls' ? $nudge[1] : null,
             'back' => $nudge !== null && $nudge[0] === 'returns' ? $nudge[1] : null,
+        ];
+    }
+
+    /** @return array<string, mixed> a round on a block, begun, touched, withdrawn, ended, and what it comes to */
+    private function round(): array
+    {
+        $onCourt = mt_rand(0, 1) === 1;
+        $box = $onCourt ? new CourtBox('box', 'Box', [0.0, 3.0][mt_rand(0, 1)], 6.0, -2.0, [0.0, 2.0][mt_rand(0, 1)]) : null;
+        $codes = [
+            'target_round zones=2 balls=3 points=5', 'clear_targets targets=2', 'in_a_row', 'serve_game', 'grouping',
+            'timed_gaps gaps=2 passes=2', Round::NONE,
+        ];
+        $safe = [[], ['low'], ['low', 'short', 'net']][mt_rand(0, 2)];
+        $events = [];
+        $add = function (string $kind, ?string $target, ?string $note) use (&$events): string {
+            $seq = count($events);
+            $events[] = [
+                'id' => "tap-{$seq}", 'kind' => $kind, 'at' => sprintf('2026-11-26T17:00:%02d.%03d+00:00', intdiv($seq, 3), 250 * ($seq % 3)),
+                'seq' => $seq, 'block_id' => mt_rand(1, 6) === 1 ? 'other' : 'block', 'note' => $note, 'target_id' => $target,
+                'verdict' => $kind === 'rep' ? 'unobserved' : null, 'fault' => null,
+            ];
+
+            return "tap-{$seq}";
+        };
+        $place = fn (): string => implode(' ', [mt_rand(-300, 300) / 100, mt_rand(-400, 400) / 100]);
+        foreach (range(1, mt_rand(1, 16)) as $nth) {
+            if ($nth === 1 || mt_rand(1, 9) === 1) {
+                $add('round', null, $codes[mt_rand(0, count($codes) - 1)]);
+            }
+            $rep = $add('rep', null, null);
+            if (mt_rand(1, 8) > 1) {
+                $add('landed', $rep, mt_rand(0, 1) === 1 ? $place() : Outcome::WORDS[[0, 0, 0, mt_rand(0, 8)][mt_rand(0, 3)]]);
+            }
+            if (mt_rand(1, 8) === 1) {
+                $add('withdraw', $rep, null);
+            }
+        }
+        $played = RoundPlayed::of(array_map(fn (array $event): Tap => new Tap(
+            $event['id'], 'sheet', $event['block_id'], 1, $event['kind'], $event['target_id'], $event['verdict'], null, 'dominant', null,
+            null, Instant::of($event['at']), $event['seq'], 'device', null, $event['note'], null,
+        ), $events), fn (): ?CourtBox => $box);
+
+        return [
+            'events' => $events,
+            'box' => $box === null ? null : [
+                'near_m' => $box->nearM, 'far_m' => $box->farM, 'right_m' => $box->rightM, 'left_m' => $box->leftM,
+            ],
+            'safe' => $safe,
+            'played' => array_map(fn (RoundPlayed $each): array => [
+                'id' => $each->id,
+                'words' => array_map(fn (Outcome $outcome): ?string => $outcome->word, $each->outcomes),
+                'seen' => $each->seen($safe),
+            ], $played),
         ];
     }
 

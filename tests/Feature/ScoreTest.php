@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Sessions\Sheet;
 use Database\Factories\PlacementFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -178,5 +179,93 @@ final class ScoreTest extends TestCase
         $this->assertStringContainsString('Left foot steps to the target', $page('right'));
         $this->assertStringContainsString('Right foot steps to the target', $page('left'));
         $this->getJson('/api/library/no-such')->assertNotFound();
+    }
+
+    public function test_a_round_on_the_block_is_a_score_made_of_its_taps_and_no_load_of_its_own(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Yuna');
+        $pack = $this->getJson("/api/sheets/{$sheet->id}/courtside")->json();
+        $played = collect($pack['blocks'])->last(fn (array $block): bool => $block['game'] !== null);
+        $this->assertSame('volleyball', $played['game']['court']['id']);
+        $this->assertNull(collect($pack['blocks'])->firstWhere('warm_up', true)['game'], 'a warm-up is not scored');
+        $block = $sheet->blocks()->findOrFail($played['id']);
+        $begin = $this->tap($block, 1, [
+            'kind' => 'round', 'verdict' => null, 'note' => 'target_round zones=1 balls=4 points=5 on=volleyball:whole goal=15',
+        ]);
+        // In the middle, into the net, three metres long, near the right line: two of four are in.
+        $round = [$begin];
+        foreach (['0 0', 'net', '0 7.5', '4.4 1'] as $i => $note) {
+            $round[] = $rep = $this->tap($block, 10 + $i, ['verdict' => 'unobserved']);
+            $round[] = $this->tap($block, 20 + $i, ['kind' => 'landed', 'verdict' => null, 'target_id' => $rep['id'], 'note' => $note]);
+        }
+        $this->send($sheet, array_slice($round, 0, 5))->assertOk();
+        $scores = fn (): array => $this->getJson("/api/athletes/{$sheet->athlete_id}/scores")->json('series');
+        $this->assertSame([], $scores(), 'two of four balls are no round yet');
+        $this->send($sheet, $round)->assertOk();
+        $this->send($sheet, $round)->assertOk();
+        $this->assertSame(['10 points', '15 points', 1], [$scores()[0]['last'], $scores()[0]['goal'], count($scores()[0]['scores'])]);
+        $this->assertSame('target_round zones=1 balls=4 points=5 on=volleyball:whole', $scores()[0]['setup']);
+        $this->assertSame(0, $scores()[0]['scores'][0]['load_reps'], 'its throws are load by their taps');
+        $this->assertSame(4, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'));
+        $game = $this->getJson("/api/sheets/{$sheet->id}/courtside")->json('games.0');
+        $this->assertSame(['10 points', 15, []], [$game['best'], $game['goal'], $game['mates']]);
+        // One is taken back: three balls are no round, and the score goes with it.
+        $this->send($sheet, [$this->tap($block, 40, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $round[1]['id']])])->assertOk();
+        $this->assertSame([], $scores());
+    }
+
+    public function test_a_round_that_cannot_be_read_keeps_nothing_else_back_and_one_taken_back_stays_so(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Dario');
+        $block = $sheet->blocks()->where('kind', 'target')->firstOrFail();
+        $round = fn (int $seq, ?string $note): array => $this->tap($block, $seq, ['kind' => 'round', 'verdict' => null, 'note' => $note]);
+        $sent = [$round(1, 'in_a_row'), $round(2, 'target_round zones=99 balls=1 points=1'), $round(3, null), $round(4, 'none')];
+        $refused = $this->send($sheet, $sent)->assertOk()->json('refused');
+        $this->assertSame([$sent[1]['id'], $sent[2]['id']], array_keys($refused));
+        $this->assertStringContainsString('“zones” of a round lies between 1 and 12', $refused[$sent[1]['id']]);
+
+        $run = [$round(10, 'in_a_row')];
+        foreach (['hit', 'hit', 'long', 'hit'] as $i => $note) {
+            $run[] = $rep = $this->tap($block, 11 + $i, ['verdict' => 'unobserved']);
+            $run[] = $this->tap($block, 20 + $i, ['kind' => 'landed', 'verdict' => null, 'target_id' => $rep['id'], 'note' => $note]);
+        }
+        $this->send($sheet, $run)->assertOk();
+        $view = $this->getJson("/api/athletes/{$sheet->athlete_id}/scores");
+        $this->assertSame('2 in a row', $view->json('series.0.last'));
+        $id = $view->json('series.0.scores.0.id');
+        $this->postJson("/api/athletes/{$sheet->athlete_id}/scores/{$id}/withdraw", ['reason' => 'wrong athlete'])->assertOk();
+        $this->send($sheet, [$this->tap($block, 50)])->assertOk();
+        $this->assertSame([], $this->getJson("/api/athletes/{$sheet->athlete_id}/scores")->json('series'), 'made anew, it stays taken back');
+    }
+
+    public function test_squad_mates_see_each_others_best_where_both_sides_show_theirs(): void
+    {
+        $this->actingAs($this->coach());
+        $play = function (string $name, int $hits): void {
+            $sheet = $this->sheetOf($name);
+            $block = $sheet->blocks()->whereIn('kind', ['target', 'whole'])->orderByDesc('position')->firstOrFail();
+            $taps = [$this->tap($block, 1, ['kind' => 'round', 'verdict' => null, 'note' => 'in_a_row'])];
+            foreach (range(1, $hits) as $i) {
+                $taps[] = $rep = $this->tap($block, 1 + $i, ['verdict' => 'unobserved']);
+                $taps[] = $this->tap($block, 30 + $i, ['kind' => 'landed', 'verdict' => null, 'target_id' => $rep['id'], 'note' => 'hit']);
+            }
+            $this->send($sheet, $taps)->assertOk();
+        };
+        $play('Yuna', 3);
+        $play('Dario', 5);
+        $seen = fn (): array => $this->getJson("/api/sheets/{$this->sheetOf('Yuna')->id}/courtside")->json('games.0.mates');
+        $this->assertSame([], $seen());
+        $this->athlete('Dario')->update(['shows_scores' => true]);
+        $this->assertSame([], $seen(), 'who does not show theirs sees nobody’s');
+        $this->athlete('Yuna')->update(['shows_scores' => true]);
+        $this->assertSame(['Dario 5 in a row'], $seen());
+    }
+
+    /** @param  list<array<string, mixed>>  $events */
+    private function send(Sheet $sheet, array $events): TestResponse
+    {
+        return $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events]);
     }
 }

@@ -30,6 +30,8 @@ final readonly class CourtsideBlockView
         public bool $warm_up,
         /** whether where it lands is looked at */
         public bool $scored,
+        /** what may be scored here; null where nothing is */
+        public ?BlockGameView $game,
         /** whether each repetition lands, so that a fall is one */
         public bool $lands,
         /** @var list<DoseView> as planned first, then what it may be changed to */

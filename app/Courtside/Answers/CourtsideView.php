@@ -64,5 +64,9 @@ final readonly class CourtsideView
         public ?string $refitting,
         /** what was tapped although the work had to stop */
         public ?string $after_stop,
+        /** @var list<GameView> what was scored on this ladder so far, the latest first */
+        public array $games,
+        /** @var list<string> misses that harm nothing here */
+        public array $safe_misses,
     ) {}
 }

@@ -10,5 +10,9 @@ final readonly class OutcomeHintView
     public function __construct(
         public float $share,
         public float $radius_m,
+        /** eight times of ten the true one lies between */
+        public float $least_m,
+        /** null: too few points to bound it */
+        public ?float $most_m,
     ) {}
 }

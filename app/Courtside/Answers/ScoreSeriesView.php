@@ -8,9 +8,11 @@ namespace App\Courtside\Answers;
 final readonly class ScoreSeriesView
 {
     public function __construct(
-        /** @var 'target_round'|'clear_targets'|'in_a_row'|'serve_game'|'grouping' */
+        /** @var 'target_round'|'clear_targets'|'in_a_row'|'serve_game'|'grouping'|'timed_gaps' */
         public string $kind,
         public string $name,
+        /** of a round played courtside, see Scoring\Round; null: it was entered by itself, under its name */
+        public ?string $setup,
         public string $best,
         public string $last,
         public ?string $goal,

@@ -20,6 +20,8 @@ final readonly class ScoresView
         public int $hidden,
         /** @var list<ScoreSeriesView> */
         public array $series,
+        /** @var list<NamedView> boxes of the courts, by “court:box” as a setup names them */
+        public array $boxes,
         /** @var list<NamedView> what may be thrown off the ladders */
         public array $skills,
     ) {}

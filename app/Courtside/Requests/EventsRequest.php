@@ -9,9 +9,10 @@ use App\Http\PastInstant;
 use App\Http\UuidV7;
 use App\Sessions\Sheet;
 use App\Wording\Wording;
-use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Scoring\Outcome;
+use Augendo\Core\Scoring\Round;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
@@ -34,7 +35,7 @@ final class EventsRequest extends FormRequest implements DescribesItself
         foreach ((array) $this->input('events') as $i => $event) {
             $event = (array) $event;
             $check = Validator::make($event, [
-                ...self::eventRules(($event['kind'] ?? null) === 'landed'),
+                ...self::eventRules(is_string($event['kind'] ?? null) ? $event['kind'] : null),
                 'block_id' => ['required', Rule::in($blocks)],
                 'at' => [
                     'required',
@@ -42,7 +43,7 @@ final class EventsRequest extends FormRequest implements DescribesItself
                     fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail),
                 ],
             ], [
-                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”.',
+                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”, or in a word: '.implode(', ', Outcome::WORDS).'.',
                 'block_id.in' => 'This block is not on the sheet any more.',
             ]);
             if ($check->passes()) {
@@ -60,16 +61,16 @@ final class EventsRequest extends FormRequest implements DescribesItself
     }
 
     /**
-     * @param  bool  $landed  whether the note says where it landed
+     * @param  string|null  $kind  what the note says depends on it
      * @return array<string, mixed> of one tap
      */
-    private static function eventRules(bool $landed): array
+    private static function eventRules(?string $kind): array
     {
         return [
             'id' => ['required', new UuidV7],
             'block_id' => ['required', 'uuid'],
             'set_no' => ['required', 'integer:strict', 'between:1,50'],
-            'kind' => ['required', Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed'])],
+            'kind' => ['required', Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed', 'round'])],
             'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
             'verdict' => [
                 'required_if:kind,rep,correct,second', 'prohibited_if:kind,fall', 'nullable', Rule::in(['good', 'not_good', 'unobserved']),
@@ -78,8 +79,12 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'seen' => ['nullable', 'array', 'max:20', new ByCheckpoint],
             'seen.*' => [Rule::in(['right', 'wrong'])],
             'note' => [
-                'required_if:kind,going_on,landed', 'nullable', 'string', 'max:200',
-                ...($landed ? ['regex:'.TapFold::PLACE] : []),
+                'required_if:kind,going_on,landed,round', 'nullable', 'string', 'max:200',
+                ...match ($kind) {
+                    'landed' => ['regex:'.Outcome::NOTE],
+                    'round' => [self::refuseNoRound(...)],
+                    default => [],
+                },
             ],
             'side' => ['required', Rule::in(['dominant', 'other'])],
             'effort' => ['required_if:kind,felt', 'nullable', 'numeric:strict', 'between:0,1'],
@@ -90,11 +95,23 @@ final class EventsRequest extends FormRequest implements DescribesItself
         ];
     }
 
+    /** A round that cannot be read is none; Round::NONE ends the one that is on. */
+    private static function refuseNoRound(string $attribute, mixed $note, \Closure $fail): void
+    {
+        try {
+            if ($note !== Round::NONE) {
+                Round::read(is_string($note) ? $note : '');
+            }
+        } catch (InvalidValue $error) {
+            $fail($error->getMessage());
+        }
+    }
+
     /** Taps are looked at one by one: one that cannot be used keeps none of the others back. */
     public function described(): array
     {
         $described = $this->rules();
-        foreach (self::eventRules(false) as $field => $rules) {
+        foreach (self::eventRules(null) as $field => $rules) {
             $described["events.*.{$field}"] = $rules;
         }
 

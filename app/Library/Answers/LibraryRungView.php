@@ -21,5 +21,7 @@ final readonly class LibraryRungView
         /** in place of what no space can hold */
         public ?LibraryBlockView $indoor,
         public string $gate,
+        /** @var list<string> misses that harm nothing, in words */
+        public array $safe_misses,
     ) {}
 }

@@ -13,14 +13,15 @@ final readonly class Tap
     use CopiesItself;
 
     /**
-     * @param  'rep'|'fall'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'  $kind  second: what a second person saw
-     * @param  string|null  $targetId  the repetition that is withdrawn, corrected, or landed somewhere
+     * @param  'rep'|'fall'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'|'round'  $kind  second: what a second
+     *         person saw; round: a game begins on the block
+     * @param  string|null  $targetId  the repetition that is withdrawn, corrected, or came out somehow
      * @param  'good'|'not_good'|'unobserved'|null  $verdict
      * @param  'dominant'|'other'  $side
      * @param  float|null  $effort  0 to 1
      * @param  int  $seq  counted by the device, for taps of one instant
      * @param  int|null  $by  whoever tapped
-     * @param  string|null  $note  what is tried, why one goes on, or where it landed
+     * @param  string|null  $note  what is tried, why one goes on, where it landed (Outcome::NOTE), or the code of a round (Scoring\Round)
      * @param  array<string, 'right'|'wrong'>|null  $seen  by checkpoint, where somebody looked that closely
      */
     public function __construct(

@@ -165,10 +165,10 @@ final class TapFold
     }
 
     /**
-     * @param  list<Tap>  $taps
+     * @param  array<Tap>  $taps
      * @return list<Tap> by the instant, not by its text: two devices may write the same moment with different offsets
      */
-    private static function inOrder(array $taps): array
+    public static function inOrder(array $taps): array
     {
         usort($taps, fn (Tap $a, Tap $b): int => [$a->at->microseconds, $a->seq, $a->id] <=> [$b->at->microseconds, $b->seq, $b->id]);
 

@@ -13,6 +13,7 @@ use Augendo\Core\Frames\MomentFind;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\Surface;
+use Augendo\Core\Scoring\Outcome;
 
 /** Reads a ladder file; every reference in it must lead somewhere. */
 final readonly class LadderReader
@@ -129,7 +130,7 @@ final readonly class LadderReader
      */
     private function rung(Node $node, array $checkpoints, array $faults): Rung
     {
-        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor']);
+        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor', 'safe_misses']);
         $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
             throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
@@ -148,6 +149,10 @@ final readonly class LadderReader
             gate: GateReader::read($node->get('gate')->isNull() ? new Node(new \stdClass, $node->path.'/gate') : $node->get('gate')),
             blocks: $blocks,
             indoor: $node->get('indoor')->optional($this->indoor(...)),
+            safeMisses: $node->get('safe_misses')->optional(fn (Node $n): array => array_map(
+                fn (Node $miss): string => $miss->word(array_values(array_diff(Outcome::WORDS, ['hit']))),
+                $n->items(),
+            )) ?? [],
         );
     }
 

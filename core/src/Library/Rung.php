@@ -9,6 +9,7 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 
@@ -28,6 +29,7 @@ final readonly class Rung
      * @param  list<Fault>  $faults  likeliest first
      * @param  list<BlockDose>  $blocks
      * @param  BlockDose|null  $indoor  what is done in place of what no space can hold; it is no evidence of the rung
+     * @param  list<string>  $safeMisses  misses that harm nothing, as Scoring\Outcome::WORDS: below the aim, for a throw to a partner
      */
     public function __construct(
         public string $id,
@@ -39,7 +41,16 @@ final readonly class Rung
         public Gate $gate,
         public array $blocks,
         public ?BlockDose $indoor = null,
+        public array $safeMisses = [],
     ) {}
+
+    /** Whether a score may be taken on a block: where the outcome counts, of what is thrown or hit, in its work. */
+    public function scores(BlockDose $block): bool
+    {
+        return ! $this->outcomeIgnored
+            && in_array($block->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
+            && $block->skill->family !== Family::Jump;
+    }
 
     /** Its doses for one athlete: as many repetitions as are asked at their age, and no more effort; see BlockDose for the rest. */
     public function forAthlete(AthleteProfile $profile, Day $on, DoseTable $doses): self

@@ -18,6 +18,9 @@ final readonly class Grouping
     /** Fewer points say little about how large a target would have to be. */
     private const TARGETS_FROM = 10;
 
+    /** How sure the bounds of a radius are. */
+    private const SURE = 0.8;
+
     private const TARGET_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
 
     /** A tendency is named when the mean is off by more than its standard error this many times. */
@@ -127,12 +130,14 @@ final readonly class Grouping
      * How large a target about the aim would have to be to hold a share of them.
      *
      * @param  list<array{float, float}>  $points  relative to the aim
-     * @return list<array{float, float}> share and radius in m; empty with too few to tell
+     * @return list<array{float, float, float, float|null}> share, radius in m, and between which bounds it lies with SURE; empty with too
+     *         few to tell
      */
     public static function targets(array $points): array
     {
         return count($points) < self::TARGETS_FROM ? [] : array_map(
-            fn (float $share): array => [$share, self::radiusHolding($points, $share)], self::TARGET_SHARES,
+            fn (float $share): array => [$share, self::radiusHolding($points, $share), ...self::boundsOfRadius($points, $share)],
+            self::TARGET_SHARES,
         );
     }
 
@@ -151,6 +156,33 @@ final readonly class Grouping
         $below = $radii[(int) floor($at)];
 
         return $below + ($at - floor($at)) * ($radii[(int) ceil($at)] - $below);
+    }
+
+    /**
+     * Between which of the radii seen the true one lies, whatever the scatter looks like: of n points a number as the binomial
+     * distribution has it lie within the true radius (H. A. David and H. N. Nagaraja, Order Statistics, section 7.1). As much may lie
+     * below as above.
+     *
+     * @param  non-empty-list<array{float, float}>  $points  metres
+     * @return array{float, float|null} null above: the farthest one seen bounds nothing
+     */
+    public static function boundsOfRadius(array $points, float $share): array
+    {
+        $radii = array_map(fn (array $point): float => hypot(...$point), $points);
+        sort($radii);
+        $n = count($radii);
+        $tail = (1 - self::SURE) / 2;
+        [$low, $high] = [0, $n + 1];
+        $upTo = 0.0;
+        $term = (1 - $share) ** $n;
+        for ($within = 0; $within <= $n; $within++) {
+            $upTo += $term;
+            $low = $upTo <= $tail ? $within + 1 : $low;
+            $high = $upTo >= 1 - $tail ? min($high, $within + 1) : $high;
+            $term *= ($n - $within) / ($within + 1) * $share / (1 - $share);
+        }
+
+        return [$low === 0 ? 0.0 : $radii[$low - 1], $high > $n ? null : $radii[$high - 1]];
     }
 
     /** @return array{float, float, float} */

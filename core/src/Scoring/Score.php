@@ -14,8 +14,9 @@ final readonly class Score
 
     /**
      * @param  list<list<bool>>  $zones  hit or not, by zone and ball
+     * @param  int  $safe  misses that harm nothing
      */
-    public static function targetRound(array $zones, int $pointsEach): self
+    public static function targetRound(array $zones, int $pointsEach, int $safe = 0): self
     {
         $balls = array_merge(...$zones ?: [[]]);
         if ($balls === [] || $pointsEach < 1) {
@@ -30,7 +31,8 @@ final readonly class Score
                 .count($balls)
                 .' hit: '
                 .implode(', ', array_map(fn (array $zone): string => (string) count(array_filter($zone)), $zones))
-                .' by zone',
+                .' by zone'
+                .($safe === 0 ? '' : "; {$safe} missed on the safe side"),
             count($balls),
         );
     }
@@ -94,6 +96,28 @@ final readonly class Score
             ($grouping->n === 1 ? '1 point' : "{$grouping->n} points")
                 .($grouping->tendency === [] ? '' : ', tends '.implode(' and ', $grouping->tendency)),
             $grouping->n,
+        );
+    }
+
+    /**
+     * So many passes through each gap, against the clock.
+     *
+     * @param  list<float>  $times  seconds, by gap
+     * @param  int  $throws  passes and misses together
+     */
+    public static function timedGaps(array $times, int $passes, int $throws): self
+    {
+        if ($times === [] || $passes < 1 || $throws < $passes * count($times) || min($times) < 0.0) {
+            throw new InvalidValue('Timed gaps need a time for each gap, and as many throws as passes at least.');
+        }
+        $missed = $throws - $passes * count($times);
+
+        return new self(
+            ScoreKind::TimedGaps,
+            array_sum($times),
+            "{$passes} passes each: ".implode(', ', array_map(fn (float $time): string => round($time, 1).' s', $times))
+                .($missed === 0 ? '' : "; {$missed} missed"),
+            $throws,
         );
     }
 }

@@ -11,10 +11,11 @@ enum ScoreKind: string
     case InARow = 'in_a_row';
     case ServeGame = 'serve_game';
     case Grouping = 'grouping';
+    case TimedGaps = 'timed_gaps';
 
     public function lessIsBetter(): bool
     {
-        return $this === self::ClearTargets || $this === self::Grouping;
+        return in_array($this, [self::ClearTargets, self::Grouping, self::TimedGaps], true);
     }
 
     /**

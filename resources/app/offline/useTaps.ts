@@ -7,7 +7,9 @@ import { changes, keepTaps, newId, type Tap, tapsOf } from './store';
 
 /** A tap before it is named, timed and stored. */
 export type NewTap = {
-    kind: 'rep' | 'fall' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed';
+    kind: 'rep' | 'fall' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed' | 'round';
+    /** Made by whoever taps, where another tap names this one. */
+    id?: string;
     set_no: number;
     side: RepEvent['side'];
     verdict?: Verdict;
@@ -69,7 +71,7 @@ export function useTaps(pack: Courtside) {
     const addAll = useCallback(
         (given: { block: CourtsideBlock; dose: Given; tap: NewTap }[]) => {
             const made = given.map(({ block, dose, tap }): Tap => ({
-                id: newId(),
+                id: tap.id ?? newId(),
                 sheet_id: pack.sheet_id,
                 athlete_id: pack.athlete.id,
                 block_id: block.id,
@@ -127,7 +129,7 @@ export function useTaps(pack: Courtside) {
             () =>
                 new Map(
                     events
-                        .filter((event) => event.kind === 'landed')
+                        .filter((event) => event.kind === 'landed' && / /.test(event.note ?? ''))
                         .map((event) => [
                             event.target_id,
                             (event.note ?? '').split(' ').map(Number) as [number, number],

@@ -3,7 +3,15 @@
 import type { Scores } from '../api/client';
 
 export type Kind = Scores['series'][number]['kind'];
-export type Round = { zones: number; balls: number; pointsEach: number; targets: number; halfWidthM: number };
+export type Round = {
+    zones: number;
+    balls: number;
+    pointsEach: number;
+    targets: number;
+    gaps: number;
+    passes: number;
+    halfWidthM: number;
+};
 /** What was tapped: hit or not, or a place on the pad. */
 export type Tap = boolean | [number, number];
 
@@ -36,7 +44,7 @@ function servePoints(taps: Tap[]): [boolean, boolean | null][] {
 }
 
 /** What is being scored: the kind, how it is set up, and the taps so far. */
-export type Taking = { kind: Kind; round: Round; taps: Tap[] };
+export type Taking = { kind: Kind; round: Round; taps: Tap[]; /** When each was tapped, ms. */ at: number[] };
 
 const hitsOf = (taps: Tap[]): number => taps.filter((tap) => tap === true).length;
 
@@ -46,6 +54,23 @@ function game(taps: Tap[]): { points: ReturnType<typeof servePoints>; open: bool
     return { points, open: points.at(-1)?.[0] === false && points.at(-1)?.[1] === null };
 }
 
+/** Seconds of each gap, from the first ball at it to its last pass; the one that is open is not among them. */
+function timesOf({ round, taps, at }: Taking): number[] {
+    const times: number[] = [];
+    let began: number | null = null;
+    let hit = 0;
+    for (const [i, tap] of taps.entries()) {
+        const now = at[i] ?? 0;
+        began ??= now;
+        if (tap !== true) continue;
+        hit++;
+        if (hit % round.passes !== 0) continue;
+        times.push((now - began) / 1000);
+        began = null;
+    }
+    return times;
+}
+
 /** What was seen, as the server reads it. */
 export const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
     target_round: ({ round, taps }) => ({ points_each: round.pointsEach, zones: chunk(taps, round.balls) }),
@@ -53,6 +78,7 @@ export const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
     in_a_row: ({ taps }) => ({ attempts: taps }),
     serve_game: ({ taps }) => ({ points: game(taps).open ? game(taps).points.slice(0, -1) : game(taps).points }),
     grouping: ({ taps }) => ({ points: taps }),
+    timed_gaps: (of) => ({ passes: of.round.passes, times: timesOf(of), throws: of.taps.length }),
 };
 
 /** Where the score stands, in a few words. */
@@ -68,9 +94,17 @@ export const NOW: Record<Kind, (of: Taking) => string> = {
         return `${open ? 'second serve' : 'first serve'}, point ${points.length + (open ? 0 : 1)}`;
     },
     grouping: ({ taps }) => `${taps.length} places`,
+    timed_gaps: (of) => {
+        const hits = hitsOf(of.taps);
+        const times = timesOf(of);
+        const so = times.length === 0 ? '' : `; ${times.map((time) => `${time.toFixed(1)} s`).join(', ')}`;
+        const gap = Math.min(of.round.gaps, Math.floor(hits / of.round.passes) + 1);
+        return `gap ${gap} of ${of.round.gaps}, ${hits % of.round.passes} of ${of.round.passes} through${so}`;
+    },
 };
 
-export function isFull({ kind, round, taps }: Taking): boolean {
+export function isFull({ kind, round, taps }: Omit<Taking, 'at'>): boolean {
+    if (kind === 'timed_gaps') return hitsOf(taps) >= round.gaps * round.passes;
     if (kind === 'target_round') return taps.length >= round.zones * round.balls;
     return kind === 'clear_targets' && hitsOf(taps) >= round.targets;
 }

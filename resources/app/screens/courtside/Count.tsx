@@ -1,5 +1,6 @@
 import { Check, Undo2 } from 'lucide-react';
 import { GoingOn } from './GoingOn';
+import { Playing } from './Playing';
 import { planned, sideInWords } from '../../rules/count';
 import type { Court, Here } from './useCourtside';
 import { clsx } from 'clsx';
@@ -43,6 +44,7 @@ function Next({ court, here }: { court: Court; here: Here }) {
     if (court.look !== null)
         return <GoingOn why={court.look} onFinish={() => court.open({ name: 'finish' })} onReason={court.goOn} />;
     if (here.done) return <BlockDone court={court} here={here} />;
+    if (court.round !== null) return <Playing court={court} here={here} round={court.round} />;
     return here.block.judged ? <Judging court={court} here={here} /> : <Counting court={court} here={here} />;
 }
 

@@ -7,6 +7,7 @@ import { DoseForm } from './DoseForm';
 import { FinishForm } from './FinishForm';
 import { Landed } from './Landed';
 import { LookAgain } from './LookAgain';
+import { RoundForm } from './RoundForm';
 import type { Court, Here } from './useCourtside';
 import { KEYS } from './useKeys';
 
@@ -20,6 +21,11 @@ export function Dialogs({ court }: { court: Court }) {
             )}
             {court.here && <AboutTheLast court={court} here={court.here} />}
             {court.here && <ChangeDose court={court} here={court.here} />}
+            <Sheetlet open={court.dialog?.name === 'round'} onClose={court.close} title="Score this block">
+                {court.here?.block.game && (
+                    <RoundForm court={court} game={court.here.block.game} onDone={court.close} />
+                )}
+            </Sheetlet>
             <Sheetlet open={court.dialog?.name === 'keys'} onClose={court.close} title="Keys">
                 <dl className="grid grid-cols-[9rem_1fr] gap-y-1">
                     {KEYS.map(([key, does]) => (

@@ -150,6 +150,16 @@ function Tools({ court, here }: { court: Court; here: Here }) {
                     Landed
                 </button>
             )}
+            {block.game && !second && (
+                <button
+                    type="button"
+                    className="btn btn-quiet shrink-0"
+                    aria-pressed={court.round !== null}
+                    onClick={() => court.open({ name: 'round' })}
+                >
+                    Score
+                </button>
+            )}
             <Pacer holdS={block.hold_s ?? null} />
             {pack.rotation && <Rotation rotation={pack.rotation} />}
         </div>

@@ -1,17 +1,18 @@
 import { useCallback, useMemo, useState } from 'react';
 import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client';
-import type { Report } from '../../offline/store';
+import { newId, type Report } from '../../offline/store';
 import { useReports } from '../../offline/useReports';
-import { useTaps } from '../../offline/useTaps';
+import { type NewTap, useTaps } from '../../offline/useTaps';
 import type { Verdict } from '../../rules/fold';
 import { blockAt, doneIn, fallOf, haltOf, judgedOf, openAfter, planned, setAt } from '../../rules/count';
 import { budget, doseOf } from '../../rules/doses';
 import { grown, leadingFault, nudge } from '../../rules/pattern';
+import { boxOf, type Played, roundsOf } from '../../rules/round';
 import { touches } from '../../rules/stops';
 
 /** What lies over the count; a correction and a place belong to a repetition. */
 export type Dialog =
-    { name: 'sore' | 'finish' | 'dose' | 'keys' | 'swap' } | { name: 'correct' | 'landed'; rep: RepEvent };
+    { name: 'sore' | 'finish' | 'dose' | 'keys' | 'swap' | 'round' } | { name: 'correct' | 'landed'; rep: RepEvent };
 
 /** The block that is counted, and how far it is. */
 export type Here = {
@@ -32,7 +33,7 @@ export type Here = {
  */
 export function useCourtside(pack: Courtside) {
     const taps = useTaps(pack);
-    const { add } = taps;
+    const { add, addAll } = taps;
     const kept = useReports(pack.athlete.id);
     // A second pair of eyes judges the same repetitions; the load is the other person’s to count.
     const [second, setSecond] = useState(false);
@@ -66,10 +67,9 @@ export function useCourtside(pack: Courtside) {
     const rest = (): void => {
         if (here) setRestUntil(Date.now() + here.block.rest_s * 1000);
     };
-    const count = (verdict: Verdict, fault: string | null = null): void => {
+    const count = (verdict: Verdict, fault: string | null = null, outcome: string | null = null): void => {
         if (!here) return;
-        const tap = { set_no: here.set.setNo, side: onSide, verdict, fault };
-        add(here.block, here.dose, { kind: second ? 'second' : 'rep', ...tap });
+        addAll(tapsOfOne(here, { kind: second ? 'second' : 'rep', side: onSide, verdict, fault }, outcome));
         navigator.vibrate?.(verdict === 'good' ? 15 : 40);
         if (here.set.left === 1 && !second) rest();
         else setRestUntil(null);
@@ -93,6 +93,8 @@ export function useCourtside(pack: Courtside) {
         if (here) add(here.block, here.dose, { kind, set_no: here.set.setNo, side: onSide, note: text });
     };
 
+    const game = useRound(taps, here, onSide, second);
+
     return {
         pack,
         taps,
@@ -111,6 +113,7 @@ export function useCourtside(pack: Courtside) {
         /** Why it is time to look; going on takes a reason. */
         look: halted === null ? (more ?? falls) : null,
         allDone: !second && pack.blocks.every((each) => doneIn(each, reps).length >= planned(each)),
+        ...game,
         restUntil,
         restOver: useCallback(() => setRestUntil(null), []),
         dialog,
@@ -152,7 +155,37 @@ export function useCourtside(pack: Courtside) {
     };
 }
 
+/** The round that is played on a block, and the ways to begin and to end one. */
+function useRound(taps: ReturnType<typeof useTaps>, here: Here | null, side: RepEvent['side'], second: boolean) {
+    const { events, add } = taps;
+    const block = second ? undefined : here?.block;
+    return {
+        /** Null when none is played. */
+        round: useMemo(() => (block === undefined ? null : roundOn(events, block)), [events, block]),
+        /** From the next repetition on: the code of a round, or that there is none any more. */
+        playRound: (code: string): void => {
+            if (here) add(here.block, here.dose, { kind: 'round', set_no: here.set.setNo, side, note: code });
+        },
+    };
+}
+
+/** The last one that was begun on a block, unless it was ended since. */
+function roundOn(events: RepEvent[], { id, game }: CourtsideBlock): Played | null {
+    const last = events.findLast((event) => event.kind === 'round' && event.block_id === id);
+    if (!game || last === undefined) return null;
+    return roundsOf(events, (setup) => boxOf(game.court ?? null, setup)).find((each) => each.id === last.id) ?? null;
+}
+
 export type Court = ReturnType<typeof useCourtside>;
+
+/** One repetition, and how it came out where that was said with the same touch. */
+function tapsOfOne(here: Here, tap: Omit<NewTap, 'set_no' | 'id'>, outcome: string | null) {
+    const { block, dose } = here;
+    const id = newId();
+    const of = { set_no: here.set.setNo, side: tap.side };
+    const landed: NewTap = { kind: 'landed', ...of, target_id: id, note: outcome };
+    return [{ block, dose, tap: { ...tap, ...of, id } }, ...(outcome === null ? [] : [{ block, dose, tap: landed }])];
+}
 
 function standingAt(
     pack: Courtside,

@@ -6,6 +6,7 @@ import type { Court, Here } from './useCourtside';
 export const KEYS: [key: string, does: string][] = [
     ['G', 'good, or count one'],
     ['N', 'not good'],
+    ['G, N', 'in a round: hit, missed'],
     ['1 to 9', 'the fault with that number'],
     ['.', 'not seen'],
     ['F', 'fell, where jumps land'],
@@ -63,8 +64,17 @@ function actOf(key: string, court: Court): (() => void) | null {
 
 function countOf(key: string, court: Court, block: Here['block']): (() => void) | null {
     if (key === 'f' && block.lands && !court.second) return court.fell;
+    if (court.round !== null) return outcomeOf(key, court);
     if (!block.judged) return key === 'g' ? () => court.count('unobserved') : null;
     return verdictOf(key, court);
+}
+
+/** In a round the same keys say how it came out; a grouping is touched. */
+function outcomeOf(key: string, court: Court): (() => void) | null {
+    const word = { g: 'hit', n: 'miss' }[key];
+    return word === undefined || court.round?.setup.kind === 'grouping'
+        ? null
+        : () => court.count('unobserved', null, word);
 }
 
 function verdictOf(key: string, court: Court): (() => void) | null {

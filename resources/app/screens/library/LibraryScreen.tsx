@@ -274,8 +274,10 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                         <p>
                             {rung.goal}.{' '}
                             <span className="text-soft">
-                                Where it lands {rung.outcome_ignored ? 'is not looked at' : 'counts'}. Look for:{' '}
-                                {rung.checkpoints.join(', ').toLowerCase()}.
+                                Where it lands {rung.outcome_ignored ? 'is not looked at' : 'counts'}
+                                {rung.safe_misses.length > 0 &&
+                                    `; a miss that is ${rung.safe_misses.join(' or ')} is safe`}
+                                . Look for: {rung.checkpoints.join(', ').toLowerCase()}.
                             </span>
                         </p>
                         <table className="mt-1 w-full text-sm">

@@ -57,6 +57,7 @@ export type RungDef = {
     name: string;
     goal: string;
     outcome: 'ignored' | 'scored';
+    safe_misses?: string[];
     checkpoints: string[];
     faults: string[];
     gate?: GateDef;

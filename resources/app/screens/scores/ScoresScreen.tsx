@@ -11,21 +11,27 @@ import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
+import { gameName, GAMES, setupInWords } from '../../parts/games';
+import { readSetup } from '../../rules/round';
 import { chunk, isFull, type Kind, NOW, type Round, SEEN, type Tap } from '../../rules/score';
 import { LabelledInput, Options } from '../../parts/Labelled';
 
-const KINDS: [kind: Kind, name: string, about: string][] = [
-    ['target_round', 'Target round', 'Zones and balls, points a hit'],
-    ['clear_targets', 'Clear the targets', 'How many throws it takes'],
-    ['in_a_row', 'In a row', 'The longest run'],
-    ['serve_game', 'Serve game', 'Two attempts a point'],
-    ['grouping', 'Grouping', 'Touch where it landed'],
-];
+/** Kinds that say nothing before they are done. */
+const ENDS: Kind[] = ['clear_targets', 'timed_gaps'];
 
 const TITLES = ['Game', 'Day', 'Score', 'Detail', 'Repetitions counted as load'];
 
-const listed = (series: Scores['series']) =>
-    series.flatMap((game) => game.scores.map((each) => [game.name, each.day, each.value, each.detail, each.load_reps]));
+const listed = ({ series, boxes }: Scores) =>
+    series.flatMap((game) =>
+        game.scores.map((each) => [titleOf(game, boxes), each.day, each.value, each.detail, each.load_reps]),
+    );
+
+/** As it was named, or, played on a block, how it was set up. */
+function titleOf({ name, setup }: Scores['series'][number], boxes: Scores['boxes']): string {
+    if (setup === null) return name;
+    const read = readSetup(setup);
+    return setupInWords(read, boxes.find(({ id }) => id === read.on?.join(':'))?.name ?? null);
+}
 
 /** Points, runs and places, against the athlete’s own past. */
 export function ScoresScreen() {
@@ -36,13 +42,13 @@ export function ScoresScreen() {
         queryFn: () => api('GET', `/api/athletes/${athleteId}/scores`),
     });
     if (!query.data) return <Waiting query={query} what="the scores" />;
-    const { athlete, series, ladders, hidden, skills } = query.data;
+    const { athlete, series, ladders, hidden, skills, boxes } = query.data;
     const ignoring = ladders.filter((each) => each.ignored_on !== null);
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="py-3">
                 <p className="float-right">
-                    <SaveList name={`scores of ${athlete.name}`} titles={TITLES} rows={() => listed(series)} />
+                    <SaveList name={`scores of ${athlete.name}`} titles={TITLES} rows={() => listed(query.data)} />
                 </p>
                 <p className="label">
                     <Link to="/athletes/$athleteId" params={{ athleteId }} className="hover:underline">
@@ -72,15 +78,16 @@ export function ScoresScreen() {
                     <h2 className="border-b-2 border-ink pb-1 text-base">So far</h2>
                     {series.length === 0 && <p className="py-3 text-soft">Nothing scored yet.</p>}
                     {series.map((each) => (
-                        <article key={each.kind + each.name} className="border-b border-line py-2">
+                        <article
+                            key={`${each.kind} ${each.name} ${each.setup ?? ''}`}
+                            className="border-b border-line py-2"
+                        >
                             <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
                                 <div className="grow">
                                     <h3 className="text-base">
-                                        {each.name}{' '}
-                                        {each.name !== KINDS.find(([kind]) => kind === each.kind)?.[1] && (
-                                            <span className="label">
-                                                {KINDS.find(([kind]) => kind === each.kind)?.[1].toLowerCase()}
-                                            </span>
+                                        {titleOf(each, boxes)}{' '}
+                                        {each.setup === null && each.name !== gameName(each.kind) && (
+                                            <span className="label">{gameName(each.kind).toLowerCase()}</span>
                                         )}
                                     </h3>
                                     <p>
@@ -184,7 +191,8 @@ function Trend({ values, less }: { values: number[]; less: boolean }) {
 function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping']>['hints'] }) {
     const [share, setShare] = useState(0.8);
     const [across, setAcross] = useState('1');
-    const radius = hints.find((hint) => hint.share === share)?.radius_m ?? 0;
+    const hint = hints.find((each) => each.share === share);
+    const radius = hint?.radius_m ?? 0;
     const metres = Number(across.replace(',', '.'));
     const times = metres > 0 ? (2 * radius) / metres : null;
     return (
@@ -227,6 +235,13 @@ function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping
                     </>
                 )}
             </p>
+            {hint && (
+                <p className="text-soft">
+                    {hint.most_m === null
+                        ? `At least ${(2 * hint.least_m).toFixed(2)} m, 80 % sure; more throws would bound it above.`
+                        : `Between ${(2 * hint.least_m).toFixed(2)} and ${(2 * hint.most_m).toFixed(2)} m across, 80 % sure.`}
+                </p>
+            )}
         </div>
     );
 }
@@ -262,7 +277,7 @@ function Take({
         <section aria-label="Take a score">
             <h2 className="border-b-2 border-ink pb-1 text-base">Take a score</h2>
             <div role="group" aria-label="What is scored" className="mt-2 flex flex-wrap gap-1.5">
-                {KINDS.map(([each, label, about]) => (
+                {GAMES.map(([each, label, about]) => (
                     <button
                         key={each}
                         type="button"
@@ -287,7 +302,7 @@ function Take({
                 <button
                     type="button"
                     className="btn thumb"
-                    disabled={taps.length === 0 || (kind === 'clear_targets' && !full)}
+                    disabled={taps.length === 0 || (ENDS.includes(kind) && !full)}
                     onClick={score.keep}
                 >
                     Save
@@ -433,34 +448,43 @@ function Marks({ taps, kind, balls }: { taps: Tap[]; kind: Kind; balls: number }
 function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
     const queries = useQueryClient();
     const [kind, setKind] = useState<Kind>('target_round');
-    const [round, setRound] = useState<Round>({ zones: 4, balls: 5, pointsEach: 5, targets: 3, halfWidthM: 2 });
-    const [taps, setTaps] = useState<Tap[]>([]);
+    const [round, setRound] = useState<Round>({
+        zones: 4,
+        balls: 5,
+        pointsEach: 5,
+        targets: 3,
+        gaps: 4,
+        passes: 10,
+        halfWidthM: 2,
+    });
+    const [tapped, setTapped] = useState<{ tap: Tap; at: number }[]>([]);
+    const taps = tapped.map(({ tap }) => tap);
     const [name, setName] = useState('');
     const [goal, setGoal] = useState('');
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
     const full = isFull({ kind, round, taps });
     const tap = (what: Tap): void => {
-        if (!full) setTaps([...taps, what]);
+        if (!full) setTapped([...tapped, { tap: what, at: Date.now() }]);
     };
     const choose = (next: Kind): void => {
         setKind(next);
-        setTaps([]);
+        setTapped([]);
         setProblem(null);
     };
     const keep = (): void => {
         api('POST', `/api/athletes/${athleteId}/scores`, {
             id: id.current,
             kind,
-            name: name.trim() || (KINDS.find(([each]) => each === kind)?.[1] ?? ''),
+            name: name.trim() || gameName(kind),
             goal: goal === '' ? null : (Number(goal) || 0) / (kind === 'serve_game' ? 100 : 1),
             ladder: ladder === '' ? null : ladder,
             counted,
             skill,
-            seen: SEEN[kind]({ kind, taps, round }),
+            seen: SEEN[kind]({ kind, taps, round, at: tapped.map(({ at }) => at) }),
         }).then((answer) => {
             id.current = newId();
-            setTaps([]);
+            setTapped([]);
             setProblem(null);
             queries.setQueryData(['scores', athleteId], answer);
             void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'scores' });
@@ -471,6 +495,7 @@ function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
         round,
         setRound,
         taps,
+        at: tapped.map(({ at }) => at),
         full,
         name,
         setName,
@@ -478,7 +503,7 @@ function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
         setGoal,
         problem,
         tap,
-        undo: () => setTaps(taps.slice(0, -1)),
+        undo: () => setTapped(tapped.slice(0, -1)),
         choose,
         keep,
     };
@@ -498,6 +523,12 @@ function Figures({ score }: { score: ScoreNow }) {
                 </>
             )}
             {kind === 'clear_targets' && <Figure score={score} label="Targets" of="targets" most={20} />}
+            {kind === 'timed_gaps' && (
+                <>
+                    <Figure score={score} label="Gaps" of="gaps" most={8} />
+                    <Figure score={score} label="Passes each" of="passes" most={50} />
+                </>
+            )}
             {kind === 'grouping' && <Figure score={score} label="Pad, m each way" of="halfWidthM" most={30} />}
         </div>
     );

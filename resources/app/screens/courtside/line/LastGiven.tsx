@@ -38,8 +38,10 @@ export function LastGiven({ line }: { line: Line }) {
     );
 }
 
-const inWords = ({ verdict, faultName, times }: Given): string =>
-    faultName ?? `${WORDS[verdict]}${times > 1 ? ` ${times}` : ''}`;
+const inWords = ({ verdict, faultName, times, outcome }: Given): string =>
+    faultName ??
+    (outcome !== null && /^[a-z]+$/.test(outcome) ? `Counted, ${outcome}` : null) ??
+    `${WORDS[verdict]}${times > 1 ? ` ${times}` : ''}`;
 
 /** Neither out of the line nor counted by another phone. */
 const mayHaveBeen = (status: Status | undefined): boolean => status?.out === null && !status.elsewhere;

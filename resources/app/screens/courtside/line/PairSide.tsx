@@ -2,6 +2,7 @@ import { Check } from 'lucide-react';
 import { Strip } from '../../../parts/Strip';
 import { tally } from '../../../rules/count';
 import { GoingOn } from '../GoingOn';
+import { Playing } from '../Playing';
 import type { Court, Here } from '../useCourtside';
 import { Elsewhere } from './Up';
 import type { useMember } from './useMember';
@@ -48,6 +49,7 @@ function Verdicts({ court, here }: { court: Court; here: Here | null }) {
         );
     if (court.look !== null)
         return <GoingOn why={court.look} onFinish={() => court.open({ name: 'finish' })} onReason={court.goOn} />;
+    if (court.round !== null) return <Playing court={court} here={here} round={court.round} />;
     if (!here.block.judged)
         return (
             <>

@@ -25,7 +25,7 @@ export type Status = {
 
 /** What the line does with one of its athletes. */
 export type Acts = {
-    count: (verdict: Verdict, fault: string | null) => void;
+    count: (verdict: Verdict, fault: string | null, outcome: string | null) => void;
     /** So many of the last, together. */
     undo: (times: number) => void;
     warmUp: () => void;
@@ -39,6 +39,8 @@ export type Given = {
     verdict: Verdict | 'fell';
     fault: string | null;
     faultName: string | null;
+    /** How it came out, in a round. */
+    outcome: string | null;
     /** A whole set counted by one touch is many. */
     times: number;
 };
@@ -105,7 +107,7 @@ export function useLine(opened: Courtside) {
             if (last === null || last.verdict === 'fell') return;
             acts.get(last.sheetId)?.undo(last.times);
             const fault = last.fault !== null && acts.get(to)?.knows(last.fault) ? last.fault : null;
-            for (let i = 0; i < last.times; i++) acts.get(to)?.count(last.verdict, fault);
+            for (let i = 0; i < last.times; i++) acts.get(to)?.count(last.verdict, fault, last.outcome);
             setLast({ ...last, sheetId: to, fault });
         },
         takeBackLast: (): void => {

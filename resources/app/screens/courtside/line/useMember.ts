@@ -26,12 +26,13 @@ export function useMember(pack: Courtside, line: Line) {
         all.set(sheetId, acts);
     });
     useEffect(() => () => void all.delete(sheetId), [all, sheetId]);
-    const told = (verdict: Verdict | 'fell', fault: string | null, times = 1): void =>
+    const told = (verdict: Verdict | 'fell', fault: string | null, times = 1, outcome: string | null = null): void =>
         line.counted({
             sheetId,
             verdict,
             fault,
             times,
+            outcome,
             faultName: pack.faults.find((each) => each.id === fault)?.name ?? null,
         });
     return {
@@ -42,9 +43,9 @@ export function useMember(pack: Courtside, line: Line) {
         court: {
             ...court,
             halted: elsewhere ? 'Another phone counts here.' : court.halted,
-            count: (verdict: Verdict, fault: string | null = null) => {
-                acts.count(verdict, fault);
-                told(verdict, fault);
+            count: (verdict: Verdict, fault: string | null = null, outcome: string | null = null) => {
+                acts.count(verdict, fault, outcome);
+                told(verdict, fault, 1, outcome);
             },
             fell: () => {
                 court.fell();
@@ -106,8 +107,8 @@ function actsOf(court: Court, elsewhere: boolean): Acts {
     const { pack, taps } = court;
     const warming = pack.blocks.filter((block) => block.warm_up);
     return {
-        count: (verdict, fault) => {
-            court.count(verdict, fault);
+        count: (verdict, fault, outcome) => {
+            court.count(verdict, fault, outcome);
             goOn(court);
         },
         undo: (times) =>

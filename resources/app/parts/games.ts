@@ -1,0 +1,41 @@
+import { type Setup } from '../rules/round';
+import type { Kind } from '../rules/score';
+
+/** What may be scored, in words. */
+export const GAMES: readonly (readonly [kind: Kind, name: string, about: string])[] = [
+    ['target_round', 'Target round', 'Zones and balls, points a hit'],
+    ['clear_targets', 'Clear the targets', 'How many throws it takes'],
+    ['in_a_row', 'In a row', 'The longest run'],
+    ['serve_game', 'Serve game', 'Two attempts a point'],
+    ['grouping', 'Grouping', 'Touch where it landed'],
+    ['timed_gaps', 'Timed gaps', 'So many passes through each gap, against the clock'],
+];
+
+export const gameName = (kind: Kind): string => GAMES.find(([each]) => each === kind)?.[1] ?? kind;
+
+type Figure = { name: string; label: string; usual: number; most: number; of: (figure: number) => string };
+
+const many = (one: string, more: string) => (figure: number) => `${figure} ${figure === 1 ? one : more}`;
+
+/** The figures a kind is set up with; the most of each is held to core Scoring\Round by the server. */
+export const FIGURES: Record<Kind, Figure[]> = {
+    target_round: [
+        { name: 'zones', label: 'Zones', usual: 4, most: 12, of: many('zone', 'zones') },
+        { name: 'balls', label: 'Balls each', usual: 5, most: 20, of: many('ball each', 'balls each') },
+        { name: 'points', label: 'Points a hit', usual: 5, most: 100, of: many('point a hit', 'points a hit') },
+    ],
+    clear_targets: [{ name: 'targets', label: 'Targets', usual: 3, most: 20, of: many('target', 'targets') }],
+    in_a_row: [],
+    serve_game: [],
+    grouping: [],
+    timed_gaps: [
+        { name: 'gaps', label: 'Gaps', usual: 4, most: 8, of: many('gap', 'gaps') },
+        { name: 'passes', label: 'Passes each', usual: 10, most: 50, of: many('pass each', 'passes each') },
+    ],
+};
+
+/** A setup in a line: "Target round, 4 zones, 5 balls each, 5 points a hit, left service box". */
+export function setupInWords(setup: Setup, boxName: string | null): string {
+    const figures = FIGURES[setup.kind].map(({ name, of }) => of(setup.figures[name] ?? 1));
+    return [gameName(setup.kind), ...figures, ...(boxName === null ? [] : [boxName.toLowerCase()])].join(', ');
+}
