@@ -41,6 +41,7 @@ Route::middleware('throttle:links')->prefix('link')->controller(LinkController::
     Route::post('elsewhere', 'elsewhere');
     Route::post('work-beside', 'workBeside');
     Route::post('film', 'film');
+    Route::put('shows-scores', 'showScores');
     Route::put('film-clips/{clip}/parts/{no}', 'filmClipPart')->whereUuid('clip')->where('no', '[0-9]{1,2}')
         ->withoutMiddleware('throttle:links')->middleware('throttle:clip-parts');
     Route::post('film-clips/{clip}', 'filmClip')->whereUuid('clip');

@@ -191,7 +191,7 @@ final class Privacy
             ->whereNotIn('state', [ImportState::Taken->value, ImportState::TakenBack->value])
             ->delete();
         DB::table('athletes')->where('id', $athleteId)->update([
-            'given_name' => 'Erased', 'family_name' => 'athlete', 'birth_date' => null, 'turn_direction' => null,
+            'given_name' => 'Erased', 'family_name' => 'athlete', 'birth_date' => null, 'turn_direction' => null, 'shows_scores' => false,
             'erased_at' => Carbon::now(), 'revision' => DB::raw('revision + 1'),
         ]);
     }

@@ -46,7 +46,8 @@ final class UsualServe
             throw self::refused('box', 'This court has no such box. Choose one of the list.');
         }
         $number = fn (string $name, float $usual): float => isset($given[$name]) ? (float) $given[$name] : $usual;
-        $count = fn (string $name): int => (int) ($given[$name] ?? 0);
+        $scored = ScoredServes::of($day->athlete->id, $court, $box, $day->on);
+        $count = fn (string $name): int => (int) ($given[$name] ?? $scored->counts[$name]);
         $measured = $day->load->profile->referenceSpeedMs[$skill] ?? null;
         if ($number('contact_m', 0.0) >= $court->netM) {
             throw self::refused('contact_m', 'A serve is hit on this side of the net.');
@@ -70,9 +71,10 @@ final class UsualServe
             right: $count('right'),
             left: $count('left'),
             goal: $number('goal', self::GOAL),
-            second: $number('second', self::SECOND),
+            second: $number('second', $scored->second() ?? self::SECOND),
             won_first: $number('won_first', self::WON[0]),
             won_second: $number('won_second', self::WON[1]),
+            scored_since: $scored->since,
         );
     }
 

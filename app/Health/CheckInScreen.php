@@ -82,6 +82,7 @@ final class CheckInScreen
             elsewhere: $this->elsewhere->view($day),
             beside: $this->beside->due($day),
             film: $this->film($athlete, $link, $on),
+            shows_scores: $athlete->shows_scores,
         );
     }
 

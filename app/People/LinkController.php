@@ -22,6 +22,7 @@ use App\Http\PartRequest;
 use App\People\Answers\JoinView;
 use App\People\Answers\MeView;
 use App\People\Requests\JoinRequest;
+use App\People\Requests\ShowScoresRequest;
 use App\Seasons\Requests\WeekElsewhereRequest;
 use App\Seasons\Requests\WorkBesideRequest;
 use App\Seasons\WeeksElsewhere;
@@ -60,7 +61,7 @@ final class LinkController
         $link = GivenLink::to($request, Link::CHECK_IN);
         $athlete = $link->athlete()->firstOrFail();
         $link->update(['used_at' => now()]);
-        $log->addByLink($athlete, $request->safe()->only(['id', 'day', 'skill', 'reps', 'felt']), $link);
+        $log->addByLink($athlete, $request->safe()->only(['id', 'day', 'skill', 'reps', 'felt', 'heard']), $link);
 
         return response()->json($screen->view($athlete, $link));
     }
@@ -101,6 +102,18 @@ final class LinkController
         $request->validated('agrees')
             ? $consents->giveByLink($athlete, $link, $request->validated(), $today)
             : $consents->withdrawByLink($athlete, $link, $request->validated('kind'), $today);
+
+        return response()->json($screen->view($athlete, $link));
+    }
+
+    /** Whether squad-mates who show theirs may see the athlete's scores, said by the side whose page it is. */
+    #[Answers(CheckInPageView::class)]
+    public function showScores(ShowScoresRequest $request, CheckInScreen $screen): JsonResponse
+    {
+        $link = GivenLink::to($request, Link::CHECK_IN);
+        $link->update(['used_at' => now()]);
+        $athlete = $link->athlete()->firstOrFail();
+        $athlete->update(['shows_scores' => $request->validated('shown')]);
 
         return response()->json($screen->view($athlete, $link));
     }

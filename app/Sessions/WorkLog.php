@@ -18,6 +18,7 @@ use App\Seasons\Fixture;
 use App\Seasons\WeeksElsewhere;
 use App\Seasons\WorkBeside;
 use Augendo\Core\Day;
+use Augendo\Core\Devices\SeenAndTapped;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Felt;
 use Augendo\Core\Load\Side;
@@ -49,7 +50,7 @@ final class WorkLog
     /**
      * Practice at home, told on the personal page.
      *
-     * @param  array{id: string, day: string, skill: string, reps: int, felt: string|null}  $given  validated
+     * @param  array{id: string, day: string, skill: string, reps: int, felt: string|null, heard?: int|null}  $given  validated
      */
     public function addByLink(Athlete $athlete, array $given, Link $link): void
     {
@@ -58,7 +59,8 @@ final class WorkLog
             $why = 'Choose today or one of the last days.';
             throw new Problem(ProblemType::SomeOfItCannotBeUsed, $why, ['day' => [$why]]);
         }
-        $of = ['source' => self::HOME, 'side' => Side::Dominant->value, 'distance_m' => null];
+        $heard = SeenAndTapped::of([(int) ($given['heard'] ?? 0)], $given['reps']);
+        $of = ['reps' => $heard->load(), 'source' => self::HOME, 'side' => Side::Dominant->value, 'distance_m' => null];
         $this->keep($athlete, [...$given, ...$of], $today, null);
     }
 

@@ -251,7 +251,7 @@ final class AccessTest extends TestCase
     /** Opened by a token alone, or by nothing yet. */
     private const OPEN = [
         'POST api/sign-in', 'POST api/readings', 'GET api/link/check-in', 'POST api/link/check-in', 'POST api/link/practice',
-        'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film',
+        'POST api/link/elsewhere', 'POST api/link/work-beside', 'POST api/link/film', 'PUT api/link/shows-scores',
         'PUT api/link/film-clips/{clip}/parts/{no}', 'POST api/link/film-clips/{clip}',
         'GET api/link/film-review', 'POST api/link/film-review/opened', 'POST api/link/film-review/looks',
         'GET api/link/entry', 'POST api/link/entry',

@@ -78,6 +78,26 @@ final class LinksTest extends TestCase
         $this->artisan('augendo:rebuild')->assertSuccessful();
     }
 
+    public function test_of_what_the_phone_heard_and_what_is_said_the_larger_is_load(): void
+    {
+        $yuna = $this->athlete('Yuna');
+        $token = $this->personal('Yuna');
+        $page = $this->page('GET', $token)->assertOk()->json();
+        $tell = fn (int $reps, ?int $heard): TestResponse => $this->json('POST', '/api/link/practice', [
+            'id' => (string) Str::uuid7(), 'at' => now('Europe/Lisbon')->toIso8601String(), 'day' => $page['date'],
+            'skill' => 'float-serve', 'reps' => $reps, 'felt' => 'easy', 'heard' => $heard,
+        ], ['X-Link-Token' => $token]);
+        $load = fn (): int => (int) DB::table('work_sets')->where('athlete_id', $yuna->id)->where('source', 'home')->sum('reps');
+        $before = $load();
+        $tell(35, 38)->assertOk();
+        $this->assertSame($before + 38, $load(), 'three nobody said');
+        $tell(20, 12)->assertOk();
+        $this->assertSame($before + 58, $load(), 'what was not heard was done');
+        $tell(10, null)->assertOk();
+        $this->assertSame($before + 68, $load());
+        $tell(10, 1001)->assertStatus(422)->assertJsonStructure(['errors' => ['heard']]);
+    }
+
     public function test_a_link_that_is_wrong_taken_back_or_run_out_says_the_same_and_tells_nothing(): void
     {
         $token = $this->personal('Noor');

@@ -257,10 +257,45 @@ final class ScoreTest extends TestCase
         $play('Dario', 5);
         $seen = fn (): array => $this->getJson("/api/sheets/{$this->sheetOf('Yuna')->id}/courtside")->json('games.0.mates');
         $this->assertSame([], $seen());
-        $this->athlete('Dario')->update(['shows_scores' => true]);
+        $this->show('Dario', true);
         $this->assertSame([], $seen(), 'who does not show theirs sees nobody’s');
-        $this->athlete('Yuna')->update(['shows_scores' => true]);
+        $this->show('Yuna', true);
         $this->assertSame(['Dario 5 in a row'], $seen());
+        $this->show('Dario', false);
+        $this->assertSame([], $seen(), 'taken back');
+    }
+
+    public function test_the_serve_window_counts_on_from_what_was_scored_on_its_box(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Yuna');
+        $block = $sheet->blocks()->where('kind', 'target')->firstOrFail();
+        $taps = [$this->tap($block, 1, ['kind' => 'round', 'verdict' => null, 'note' => 'in_a_row on=volleyball:whole'])];
+        foreach (['0 0', '1 1', '0 5', 'net', '-5 0', '5 0', '5 1'] as $i => $note) {
+            $taps[] = $rep = $this->tap($block, 2 + $i, ['verdict' => 'unobserved']);
+            $taps[] = $this->tap($block, 30 + $i, ['kind' => 'landed', 'verdict' => null, 'target_id' => $rep['id'], 'note' => $note]);
+        }
+        $this->send($sheet, $taps)->assertOk();
+        $asked = fn (string $with = ''): array => $this->getJson(
+            "/api/athletes/{$sheet->athlete_id}/serve-window?court=volleyball&box=whole{$with}",
+        )->assertOk()->json('asked');
+        $ways = ['in', 'net', 'long', 'right', 'left'];
+        $this->assertSame([2, 1, 1, 2, 1], array_map(fn (string $way): int => $asked()[$way], $ways));
+        $this->assertSame($sheet->day()->iso(), $asked()['scored_since']);
+        $this->assertSame([3, 1, 1, 2, 1], array_map(fn (string $way): int => $asked('&in=3')[$way], $ways), 'counted on by hand');
+        $this->assertNull($this->getJson(
+            "/api/athletes/{$sheet->athlete_id}/serve-window?court=volleyball&box=deep",
+        )->assertOk()->json('asked.scored_since'), 'nothing was aimed there');
+    }
+
+    /** Said on the athlete's own page. */
+    private function show(string $name, bool $shown): void
+    {
+        $token = $this->postJson("/api/athletes/{$this->athlete($name)->id}/links", ['label' => 'own phone'])->json('token');
+        $this->withHeader('X-Link-Token', $token)
+            ->putJson('/api/link/shows-scores', ['shown' => $shown])
+            ->assertOk()
+            ->assertJsonPath('shows_scores', $shown);
     }
 
     /** @param  list<array<string, mixed>>  $events */

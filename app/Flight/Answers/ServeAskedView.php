@@ -34,6 +34,8 @@ final readonly class ServeAskedView
         public float $second,
         public float $won_first,
         public float $won_second,
+        /** @format date from when on those that were scored courtside are counted here; null: none was */
+        public ?string $scored_since,
     ) {}
 
     public function serve(LibraryCourt $court, Ball $ball): Serve

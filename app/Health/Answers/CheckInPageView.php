@@ -39,5 +39,7 @@ final readonly class CheckInPageView
         public array $beside,
         /** whether film is agreed to by whoever holds this page; null: not asked */
         public ?FilmAskView $film,
+        /** whether squad-mates who show theirs see the athlete’s scores */
+        public bool $shows_scores,
     ) {}
 }

@@ -24,6 +24,8 @@ final class PracticeRequest extends FormRequest
             'day' => ['required', 'bail', new CalendarDay],
             'skill' => ['required', Rule::in(array_keys(app(Library::class)->skills()))],
             'reps' => ['required', 'integer:strict', 'between:1,300'],
+            // What the phone heard, where it listened: the larger number is the load.
+            'heard' => ['nullable', 'integer:strict', 'between:0,1000'],
             'felt' => ['present', 'nullable', Rule::enum(Felt::class)],
         ];
     }
@@ -31,6 +33,6 @@ final class PracticeRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['reps.between' => 'Repetitions lie between 1 and 300.'];
+        return ['reps.between' => 'Repetitions lie between 1 and 300.', 'heard.between' => 'What was heard lies between 0 and 1000.'];
     }
 }

@@ -15,6 +15,12 @@ final readonly class SeenAndTapped
         return new self(max([0, ...$seen]), $tapped);
     }
 
+    /** @return int repetitions that are load: what was not tapped is not held to be none */
+    public function load(): int
+    {
+        return $this->tapped + $this->beyond();
+    }
+
     /** @return int repetitions that nobody tapped */
     public function beyond(): int
     {

@@ -13,6 +13,9 @@ final readonly class ServeCounts
     /** Of fewer serves no scatter is worked out. */
     public const LEAST = 10;
 
+    /** Serves that were scored longer ago say little of how somebody serves now. */
+    public const LAST_DAYS = 60;
+
     private const NARROWEST_DEG = 0.3;
 
     private const WIDEST_DEG = 15.0;

@@ -119,9 +119,20 @@ final readonly class RoundPlayed
      * What was seen, as a score is read from it (see Score); null while the round is not finished, or says too little.
      *
      * @param  list<string>  $safe  misses that harm nothing
-     * @return array<string, mixed>|null
+     * @return array<string, mixed>|null on a court with how many went where as well
      */
     public function seen(array $safe): ?array
+    {
+        $seen = $this->score($safe);
+
+        return $seen === null || $this->round->on === null ? $seen : [...$seen, 'counts' => $this->counts()];
+    }
+
+    /**
+     * @param  list<string>  $safe
+     * @return array<string, mixed>|null
+     */
+    private function score(array $safe): ?array
     {
         $figures = $this->round->figures;
         $hit = array_map(fn (Outcome $outcome): bool => $outcome->isHit(), $this->outcomes);
@@ -154,7 +165,7 @@ final readonly class RoundPlayed
     }
 
     /** @return array<string, int> how many came out so, by word: what a serve window is counted from */
-    public function counts(): array
+    private function counts(): array
     {
         return array_count_values(array_filter(array_map(fn (Outcome $outcome): ?string => $outcome->word, $this->outcomes)));
     }

@@ -5,6 +5,8 @@ import { clsx } from 'clsx';
 const BEYOND_M = 2.5;
 const BESIDE_M = 1.4;
 const BEFORE_NET_M = 1.4;
+/** Beyond any picture of a court. */
+const EDGE_M = 60;
 
 /**
  * The far side of a court as its server sees it, to scale: touch where it landed; on the near side of the net it went
@@ -37,12 +39,12 @@ export function CourtPad({
     return (
         <svg
             viewBox={`${-half} ${-depth} ${2 * half} ${depth + BEFORE_NET_M}`}
-            className="block max-h-[42dvh] min-h-40 w-full cursor-crosshair touch-none border-2 border-ink bg-page"
+            className="block max-h-[42dvh] min-h-40 w-full shrink cursor-crosshair touch-none border-2 border-ink bg-page"
             role="img"
             aria-label={`${points.length} places on the ${court.name.toLowerCase()}, aimed at: ${box.name.toLowerCase()}`}
             onPointerDown={touch}
         >
-            <rect x={-half} y={0} width={2 * half} height={BEFORE_NET_M} className="fill-line/40" />
+            <rect x={-EDGE_M} y={0} width={2 * EDGE_M} height={BEFORE_NET_M} className="fill-line/40" />
             <text y={BEFORE_NET_M * 0.72} textAnchor="middle" fontSize={0.9} className="fill-ink">
                 net
             </text>
@@ -62,7 +64,7 @@ export function CourtPad({
                 className="fill-tape/25 stroke-ink"
                 strokeWidth={0.09}
             />
-            <line x1={-half} x2={half} y1={0} y2={0} className="stroke-ink" strokeWidth={0.16} />
+            <line x1={-EDGE_M} x2={EDGE_M} y1={0} y2={0} className="stroke-ink" strokeWidth={0.16} />
             {points.map(([across, along], i) => (
                 <circle
                     key={i}

@@ -36,6 +36,10 @@ export const FIGURES: Record<Kind, Figure[]> = {
 
 /** A setup in a line: "Target round, 4 zones, 5 balls each, 5 points a hit, left service box". */
 export function setupInWords(setup: Setup, boxName: string | null): string {
-    const figures = FIGURES[setup.kind].map(({ name, of }) => of(setup.figures[name] ?? 1));
+    // One zone, or a point a hit, is nothing to tell.
+    const figures = FIGURES[setup.kind]
+        .map(({ name, of }) => ({ name, of, figure: setup.figures[name] ?? 1 }))
+        .filter(({ name, figure }) => figure > 1 || !['zones', 'points'].includes(name))
+        .map(({ of, figure }) => of(figure));
     return [gameName(setup.kind), ...figures, ...(boxName === null ? [] : [boxName.toLowerCase()])].join(', ');
 }

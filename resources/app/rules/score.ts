@@ -84,6 +84,9 @@ export const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
 /** Where the score stands, in a few words. */
 export const NOW: Record<Kind, (of: Taking) => string> = {
     target_round: ({ round, taps }) => {
+        const balls = round.zones * round.balls;
+        if (round.zones === 1)
+            return `ball ${Math.min(balls, taps.length + 1)} of ${balls}; ${hitsOf(taps) * round.pointsEach} points`;
         const zone = Math.min(round.zones, Math.floor(taps.length / round.balls) + 1);
         return `zone ${zone}, ball ${(taps.length % round.balls) + 1}; ${hitsOf(taps) * round.pointsEach} points`;
     },

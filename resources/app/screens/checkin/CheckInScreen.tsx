@@ -6,6 +6,7 @@ import { newId, type Report } from '../../offline/store';
 import { Loading, Notice } from '../../parts/Notice';
 import { SoreForm } from '../../parts/SoreForm';
 import { FilmAsk } from './FilmAsk';
+import { ScoresShown } from './ScoresShown';
 import { Practised } from './Practised';
 import { WeekElsewhere } from '../../parts/WeekElsewhere';
 import { WorkBeside } from '../../parts/WorkBeside';
@@ -120,6 +121,7 @@ function Page({ about, token }: { about: CheckInPage; token: string }) {
                     <Beside about={about} token={token} />
                     <Elsewhere about={about} token={token} />
                     <FilmAsk about={about} token={token} />
+                    <ScoresShown about={about} token={token} />
                 </section>
             ) : (
                 <ThreeMore

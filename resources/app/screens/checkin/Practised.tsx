@@ -5,6 +5,7 @@ import { dayName, FELT, n, nowWithOffset } from '../../api/words';
 import { newId } from '../../offline/store';
 import { Choice } from '../../parts/Choice';
 import { Notice } from '../../parts/Notice';
+import { Listen } from './Listen';
 
 type Task = CheckInPage['tasks'][number];
 type Felt = (typeof FELT)[number][0];
@@ -42,6 +43,8 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
     const [day, setDay] = useState(about.date);
     const [reps, setReps] = useState(START_WITH);
     const [felt, setFelt] = useState<Felt>(null);
+    const [heard, setHeard] = useState<number | null>(null);
+    const [listens, setListens] = useState(false);
     const [problem, setProblem] = useState<unknown>(null);
     const [busy, setBusy] = useState(false);
     const save = (): void => {
@@ -49,7 +52,7 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
         void api(
             'POST',
             '/api/link/practice',
-            { id: id.current, at: nowWithOffset(), day, skill: task, reps, felt },
+            { id: id.current, at: nowWithOffset(), day, skill: task, reps, felt, heard },
             { linkToken: token },
         )
             .then((answer) => {
@@ -58,6 +61,21 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
             }, setProblem)
             .finally(() => setBusy(false));
     };
+    // What was heard is put right one by one.
+    const step = heard === null ? STEP : 1;
+    if (listens)
+        return (
+            <Listen
+                dose={reps}
+                onClose={() => setListens(false)}
+                onHeard={(count) => {
+                    setListens(false);
+                    if (count === 0) return;
+                    setHeard(count);
+                    setReps(Math.min(MOST, count));
+                }}
+            />
+        );
     return (
         <div className="grid gap-4">
             <Choice
@@ -81,13 +99,19 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
             />
             <div role="group" aria-label="How many?">
                 <p className="label mb-1">How many?</p>
+                {heard !== null && (
+                    <p className="mb-1 text-lg">
+                        We heard {n(heard)}. You say?{' '}
+                        {reps !== heard && `The larger counts: ${n(Math.max(heard, reps))}.`}
+                    </p>
+                )}
                 <div className="grid grid-cols-[4rem_1fr_4rem] items-center gap-2 text-center">
                     <button
                         type="button"
                         className="btn thumb"
-                        aria-label="Five fewer"
-                        disabled={reps <= STEP}
-                        onClick={() => setReps(reps - STEP)}
+                        aria-label={`${step} fewer`}
+                        disabled={reps <= step}
+                        onClick={() => setReps(reps - step)}
                     >
                         −
                     </button>
@@ -97,14 +121,19 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                     <button
                         type="button"
                         className="btn thumb"
-                        aria-label="Five more"
+                        aria-label={`${step} more`}
                         disabled={reps >= MOST}
-                        onClick={() => setReps(reps + STEP)}
+                        onClick={() => setReps(reps + step)}
                     >
                         +
                     </button>
                 </div>
             </div>
+            {heard === null && (
+                <button type="button" className="btn thumb" onClick={() => setListens(true)}>
+                    Let the phone count
+                </button>
+            )}
             <Choice label="How hard?" of={FELT} value={felt} onChange={setFelt} columns={3} thumb />
             <Notice problem={problem} />
             <div className="grid grid-cols-[auto_1fr] gap-2">

@@ -2,6 +2,8 @@ import { Check, Undo2 } from 'lucide-react';
 import { GoingOn } from './GoingOn';
 import { Playing } from './Playing';
 import { planned, sideInWords } from '../../rules/count';
+import { takingOf } from '../../rules/round';
+import { NOW } from '../../rules/score';
 import type { Court, Here } from './useCourtside';
 import { clsx } from 'clsx';
 
@@ -90,6 +92,11 @@ function Halted({ court }: { court: Court }) {
 function BlockDone({ court, here }: { court: Court; here: Here }) {
     return (
         <div className="grid gap-2">
+            {court.round !== null && (
+                <p role="status" className="text-lg first-letter:uppercase">
+                    {NOW[court.round.setup.kind](takingOf(court.round, court.pack.safe_misses))}
+                </p>
+            )}
             <p className="head text-xl">
                 {planned(here.block)} done. {here.next ? 'Next block:' : 'That was the last block.'}
             </p>

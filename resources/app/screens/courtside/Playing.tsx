@@ -55,22 +55,27 @@ function Against({ court: { pack }, here, round }: { court: Court; here: Here; r
     const game = pack.games.find(({ setup }) => setup === setupOf(round.setup));
     const box = boxOf(here.block.game?.court ?? null, round.setup);
     const said = [
+        ...(round.outcomes.length > 0 ? [tallied(round.outcomes, box !== null, pack.safe_misses)] : []),
         setupInWords(round.setup, box?.name ?? null),
         ...(game ? [`best ${game.best}, last ${game.last}`] : []),
         ...(round.setup.goal === null
             ? []
             : [`goal ${game?.goal === round.setup.goal ? game.goal_text : round.setup.goal}`]),
         ...(game?.mates ?? []),
-        ...(round.outcomes.length > 0 ? [tallied(round.outcomes, pack.safe_misses)] : []),
     ];
-    return <p className="line-clamp-2 text-sm leading-tight text-soft">{said.join(' · ')}</p>;
+    return <p className="line-clamp-2 shrink-0 text-sm leading-tight text-soft">{said.join(' · ')}</p>;
 }
 
-/** How many came out which way: "3 hit, 2 low (safe)". */
-function tallied(outcomes: Outcome[], safe: string[]): string {
+/** How many came out which way: "3 hit, 2 low (safe)"; on a court "3 in, 1 net". */
+function tallied(outcomes: Outcome[], onCourt: boolean, safe: string[]): string {
     const counts = new Map<string, number>();
     for (const { word } of outcomes) if (word !== null) counts.set(word, (counts.get(word) ?? 0) + 1);
-    return [...counts].map(([word, times]) => `${times} ${word}${safe.includes(word) ? ' (safe)' : ''}`).join(', ');
+    return [...counts]
+        .map(
+            ([word, times]) =>
+                `${times} ${onCourt && word === 'hit' ? 'in' : word}${safe.includes(word) ? ' (safe)' : ''}`,
+        )
+        .join(', ');
 }
 
 function Surface({ court, here, round }: { court: Court; here: Here; round: Played }) {

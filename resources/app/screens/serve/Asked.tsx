@@ -1,5 +1,5 @@
 import type { Serve } from '../../api/client';
-import { percent } from '../../api/words';
+import { dayName, percent } from '../../api/words';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Stepper } from '../../parts/Stepper';
 import type { Ask, Asking } from './ServeScreen';
@@ -118,6 +118,11 @@ function WhereTheyWent({ serve, asking, onAsk }: Steps) {
     return (
         <section aria-label="Where the last ones went" className="grid gap-1.5">
             <h2 className="text-lg">Where the last ones went</h2>
+            {serve.asked.scored_since !== null && (
+                <p className="text-sm text-soft">
+                    As scored courtside since {dayName(serve.asked.scored_since)}; count on from there.
+                </p>
+            )}
             {WENT.map(([name, label]) => (
                 <div key={name} className="flex items-center justify-between gap-3">
                     <span>{label}</span>
