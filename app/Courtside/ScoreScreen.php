@@ -72,6 +72,9 @@ final class ScoreScreen
                 best: ScoreWording::value($kind, $best),
                 last: ScoreWording::value($kind, (float) $last->value),
                 goal: $goal === null ? null : ScoreWording::value($kind, $goal),
+                rate: ScoreWording::rate($rows->take(-self::SHOWN)->map(
+                    fn (object $row): ?array => Scores::read($kind, json_decode($row->seen, true))->rate,
+                )->filter()->values()->all()),
                 goal_reached: $goal !== null && ($kind->lessIsBetter()
                     ? (float) $last->value <= $goal + 1e-9
                     : (float) $last->value >= $goal - 1e-9),

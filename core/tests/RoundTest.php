@@ -35,7 +35,7 @@ final class RoundTest extends TestCase
             'nothing' => ['', 'no round'],
             'no such kind' => ['rally', 'no round'],
             'a figure too few' => ['target_round zones=4 balls=5', '“points” of a round lies between 1 and 100'],
-            'a figure too large' => ['target_round zones=13 balls=5 points=5', '“zones” of a round lies between 1 and 12, not “13”'],
+            'a figure too large' => ['target_round zones=13 balls=5 points=5', 'between 1 and 12, not “13”'],
             'a figure of nothing' => ['clear_targets targets=0', '“targets” of a round lies between 1 and 20'],
             'no whole figure' => ['clear_targets targets=2.5', '“targets”'],
             'one too many' => ['in_a_row zones=4', 'no round'],
@@ -69,7 +69,10 @@ final class RoundTest extends TestCase
     {
         $box = new CourtBox('left', 'Left', 0.0, 6.4, 0.0, 4.115);
         $word = fn (string $note, CourtBox $in): ?string => Outcome::read($note, Instant::of('2026-11-28T10:00:00Z'), $in)->word;
-        foreach (['0 0' => 'hit', '2.05 3.2' => 'hit', '2.1 0' => 'right', '-2.1 0' => 'left', '0 3.3' => 'long', '3 4' => 'long'] as $note => $is) {
+        $places = [
+            '0 0' => 'hit', '2.05 3.2' => 'hit', '2.1 0' => 'right', '-2.1 0' => 'left', '0 3.3' => 'long', '3 4' => 'long',
+        ];
+        foreach ($places as $note => $is) {
             $this->assertSame($is, $word((string) $note, $box), (string) $note);
         }
         $this->assertSame('net', $word('0 -3.3', $box), 'nearer than a box that begins at the net');

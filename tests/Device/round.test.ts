@@ -12,7 +12,8 @@ test('rounds come to the same on a device as on the server', () => {
         );
         for (const [i, round] of rounds.entries()) {
             const { seen } = played[i] ?? { seen: null };
-            // What the server keeps is what the device showed; only the misses on the safe side, and where they went, are counted there.
+            // What the server keeps is what the device showed; misses on the safe side, and where they went, are
+            // counted there alone.
             if (seen === null) continue;
             told++;
             const { safe: _, counts: __, ...same } = seen;

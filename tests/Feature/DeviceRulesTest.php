@@ -44,7 +44,8 @@ final class DeviceRulesTest extends TestCase
         // A case a line.
         $line = fn (array $case): string => json_encode($case, JSON_THROW_ON_ERROR);
         $lines = fn (array $cases): string => implode(",\n", array_map($line, $cases));
-        $json = "{\"pattern\": [\n{$lines($said['pattern'])}\n], \"fold\": [\n{$lines($said['fold'])}\n], \"round\": [\n{$lines($said['round'])}\n]}\n";
+        $parts = array_map(fn (string $name): string => "\"{$name}\": [\n{$lines($said[$name])}\n]", array_keys($said));
+        $json = '{'.implode(', ', $parts)."}\n";
         if (getenv('AUGENDO_WRITE_EXAMPLES') === '1') {
             file_put_contents(self::FILE, $json);
         }
@@ -92,7 +93,9 @@ final class DeviceRulesTest extends TestCase
         $add = function (string $kind, ?string $target, ?string $note) use (&$events): string {
             $seq = count($events);
             $events[] = [
-                'id' => "tap-{$seq}", 'kind' => $kind, 'at' => sprintf('2026-11-26T17:00:%02d.%03d+00:00', intdiv($seq, 3), 250 * ($seq % 3)),
+                'id' => "tap-{$seq}",
+                'kind' => $kind,
+                'at' => sprintf('2026-11-26T17:00:%02d.%03d+00:00', intdiv($seq, 3), 250 * ($seq % 3)),
                 'seq' => $seq, 'block_id' => mt_rand(1, 6) === 1 ? 'other' : 'block', 'note' => $note, 'target_id' => $target,
                 'verdict' => $kind === 'rep' ? 'unobserved' : null, 'fault' => null,
             ];

@@ -211,7 +211,8 @@ final class ScoreTest extends TestCase
         $game = $this->getJson("/api/sheets/{$sheet->id}/courtside")->json('games.0');
         $this->assertSame(['10 points', 15, []], [$game['best'], $game['goal'], $game['mates']]);
         // One is taken back: three balls are no round, and the score goes with it.
-        $this->send($sheet, [$this->tap($block, 40, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $round[1]['id']])])->assertOk();
+        $back = $this->tap($block, 40, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $round[1]['id']]);
+        $this->send($sheet, [$back])->assertOk();
         $this->assertSame([], $scores());
     }
 
@@ -237,7 +238,8 @@ final class ScoreTest extends TestCase
         $id = $view->json('series.0.scores.0.id');
         $this->postJson("/api/athletes/{$sheet->athlete_id}/scores/{$id}/withdraw", ['reason' => 'wrong athlete'])->assertOk();
         $this->send($sheet, [$this->tap($block, 50)])->assertOk();
-        $this->assertSame([], $this->getJson("/api/athletes/{$sheet->athlete_id}/scores")->json('series'), 'made anew, it stays taken back');
+        $after = $this->getJson("/api/athletes/{$sheet->athlete_id}/scores")->json('series');
+        $this->assertSame([], $after, 'made anew, it stays taken back');
     }
 
     public function test_squad_mates_see_each_others_best_where_both_sides_show_theirs(): void

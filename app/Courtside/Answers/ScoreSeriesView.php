@@ -16,6 +16,8 @@ final readonly class ScoreSeriesView
         public string $best,
         public string $last,
         public ?string $goal,
+        /** how many came out well in the scores shown, with the range; null: it is no share of anything */
+        public ?string $rate,
         public bool $goal_reached,
         public bool $less_is_better,
         /** @var list<float> */

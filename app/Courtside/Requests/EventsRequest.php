@@ -43,7 +43,8 @@ final class EventsRequest extends FormRequest implements DescribesItself
                     fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail),
                 ],
             ], [
-                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”, or in a word: '.implode(', ', Outcome::WORDS).'.',
+                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”, or in a word: '
+                    .implode(', ', Outcome::WORDS).'.',
                 'block_id.in' => 'This block is not on the sheet any more.',
             ]);
             if ($check->passes()) {
@@ -70,7 +71,10 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'id' => ['required', new UuidV7],
             'block_id' => ['required', 'uuid'],
             'set_no' => ['required', 'integer:strict', 'between:1,50'],
-            'kind' => ['required', Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed', 'round'])],
+            'kind' => [
+                'required',
+                Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed', 'round']),
+            ],
             'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
             'verdict' => [
                 'required_if:kind,rep,correct,second', 'prohibited_if:kind,fall', 'nullable', Rule::in(['good', 'not_good', 'unobserved']),

@@ -122,6 +122,8 @@ final readonly class Round
 
     private static function unreadable(string $code): InvalidValue
     {
-        return new InvalidValue("“{$code}” is no round: a kind comes first, then its figures, like “target_round zones=4 balls=5 points=5”.");
+        return new InvalidValue(
+            "“{$code}” is no round: a kind comes first, then its figures, like “target_round zones=4 balls=5 points=5”.",
+        );
     }
 }

@@ -9,8 +9,17 @@ use Augendo\Core\InvalidValue;
 /** A score as one number, worked out from what was seen. It is compared with the athlete's own past; it never advances anybody. */
 final readonly class Score
 {
-    /** @param  int  $reps  repetitions it took: a score is work, too */
-    private function __construct(public ScoreKind $kind, public float $value, public string $detail, public int $reps) {}
+    /**
+     * @param  int  $reps  repetitions it took: a score is work, too
+     * @param  array{int, int}|null  $rate  how many came out well, and of how many; null: it is no share of anything
+     */
+    private function __construct(
+        public ScoreKind $kind,
+        public float $value,
+        public string $detail,
+        public int $reps,
+        public ?array $rate = null,
+    ) {}
 
     /**
      * @param  list<list<bool>>  $zones  hit or not, by zone and ball
@@ -34,6 +43,7 @@ final readonly class Score
                 .' by zone'
                 .($safe === 0 ? '' : "; {$safe} missed on the safe side"),
             count($balls),
+            [$hits, count($balls)],
         );
     }
 
@@ -56,7 +66,9 @@ final readonly class Score
             $longest = max($longest, $run);
         }
 
-        return new self(ScoreKind::InARow, (float) $longest, count($attempts).' tries', count($attempts));
+        $good = count(array_filter($attempts));
+
+        return new self(ScoreKind::InARow, (float) $longest, count($attempts).' tries', count($attempts), [$good, count($attempts)]);
     }
 
     /**
@@ -82,6 +94,7 @@ final readonly class Score
                 ." second, {$double} double "
                 .($double === 1 ? 'fault' : 'faults'),
             count($points) + count($seconds),
+            [$first, count($points)],
         );
     }
 

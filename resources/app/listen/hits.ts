@@ -65,8 +65,8 @@ class Filter {
 }
 
 /**
- * Hears hits in a stream of samples: the energy of a band, over an adaptive quiet, that rises at once and falls at once,
- * as loud as one's own. Keeps a few frames of energy, and no sound.
+ * Hears hits in a stream of samples: the energy of a band, over an adaptive quiet, that rises at once and falls at
+ * once, as loud as one's own. Keeps a few frames of energy, and no sound.
  */
 export class HitEar {
     private readonly high: Filter;

@@ -14,7 +14,7 @@ function whyNot(error: unknown): string {
     return 'The microphone could not be opened. Close whatever else uses it, and try again.';
 }
 
-/** The phone that listens: hits counted on the device. Nothing is recorded, and nothing leaves the device but a number. */
+/** The phone that listens: hits counted on the device. Nothing is recorded; nothing leaves the device but a number. */
 export function useListening(onHit: (count: number) => void) {
     const [hits, setHits] = useState<Hit[]>([]);
     const [problem, setProblem] = useState<string | null>(null);

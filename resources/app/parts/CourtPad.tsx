@@ -28,6 +28,7 @@ export function CourtPad({
     const half = court.half_width_m + BESIDE_M;
     const depth = court.net_m + BEYOND_M;
     const middle = { across: -(box.left_m + box.right_m) / 2, along: (box.near_m + box.far_m) / 2 };
+    const where = `${court.name}, aimed at: ${box.name}`.toLowerCase();
     const touch = (event: React.PointerEvent<SVGSVGElement>): void => {
         const matrix = event.currentTarget.getScreenCTM();
         if (matrix === null) return;
@@ -39,9 +40,12 @@ export function CourtPad({
     return (
         <svg
             viewBox={`${-half} ${-depth} ${2 * half} ${depth + BEFORE_NET_M}`}
-            className="block max-h-[42dvh] min-h-40 w-full shrink cursor-crosshair touch-none border-2 border-ink bg-page"
+            className={clsx(
+                'block max-h-[42dvh] min-h-40 w-full shrink cursor-crosshair touch-none',
+                'border-2 border-ink bg-page',
+            )}
             role="img"
-            aria-label={`${points.length} places on the ${court.name.toLowerCase()}, aimed at: ${box.name.toLowerCase()}`}
+            aria-label={`${points.length} places on the ${where}`}
             onPointerDown={touch}
         >
             <rect x={-EDGE_M} y={0} width={2 * EDGE_M} height={BEFORE_NET_M} className="fill-line/40" />

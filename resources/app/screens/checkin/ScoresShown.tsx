@@ -19,8 +19,8 @@ export function ScoresShown({ about, token }: { about: CheckInPage; token: strin
             <h2 className="text-lg">Scores</h2>
             <Notice problem={problem} />
             <p className="pb-2">
-                May squad-mates see {about.given_name}’s best scores? Only those who show their own see them. It can be
-                taken back at any time.
+                May squad-mates see {about.given_name}’s best scores? Only those who show their own see them. You can
+                take it back at any time.
             </p>
             <Toggle on={about.shows_scores} onChange={show}>
                 {about.shows_scores ? 'Shown to squad-mates who show theirs' : 'Show them'}

@@ -34,6 +34,10 @@ export function RoundForm({ court, game, onDone }: { court: Court; game: Game; o
         setSetup({ ...setup, kind, figures });
         setGoal(null);
     };
+    const play = (begin: ((code: string) => void) | null): void => {
+        begin?.(codeOf({ ...setup, goal: shown === '' ? null : figure / scale }));
+        onDone();
+    };
     return (
         <div className="grid gap-4">
             <Choice
@@ -90,17 +94,14 @@ export function RoundForm({ court, game, onDone }: { court: Court; game: Game; o
             <p className="text-sm text-soft">
                 One touch says how it came out and counts the repetition. A score advances nobody by itself.
             </p>
-            <button
-                type="button"
-                className="btn btn-main thumb"
-                disabled={wrong}
-                onClick={() => {
-                    court.playRound(codeOf({ ...setup, goal: shown === '' ? null : figure / scale }));
-                    onDone();
-                }}
-            >
+            <button type="button" className="btn btn-main thumb" disabled={wrong} onClick={() => play(court.playRound)}>
                 Play
             </button>
+            {court.playAll !== null && (
+                <button type="button" className="btn thumb" disabled={wrong} onClick={() => play(court.playAll)}>
+                    Play, everybody in the line
+                </button>
+            )}
         </div>
     );
 }

@@ -160,6 +160,8 @@ function useRound(taps: ReturnType<typeof useTaps>, here: Here | null, side: Rep
     const { events, add } = taps;
     const block = second ? undefined : here?.block;
     return {
+        /** In a line: the same round for everybody whose block can be scored so. */
+        playAll: null as ((code: string) => void) | null,
         /** Null when none is played. */
         round: useMemo(() => (block === undefined ? null : roundOn(events, block)), [events, block]),
         /** From the next repetition on: the code of a round, or that there is none any more. */

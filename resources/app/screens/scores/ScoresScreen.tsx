@@ -100,6 +100,7 @@ export function ScoresScreen() {
                                                 {each.goal_reached ? ', reached' : ''}
                                             </>
                                         )}
+                                        {each.rate && <span className="text-soft"> · {each.rate}</span>}
                                     </p>
                                 </div>
                                 <Trend values={each.trend} less={each.less_is_better} />
@@ -184,6 +185,16 @@ function Trend({ values, less }: { values: number[]; less: boolean }) {
     );
 }
 
+type OutcomeHint = NonNullable<Scores['series'][number]['grouping']>['hints'][number];
+
+/** Between what the width lies, as far as so few throws can tell. */
+function boundsOf({ least_m, most_m }: OutcomeHint): string {
+    const across = (radiusM: number): string => (2 * radiusM).toFixed(2);
+    return most_m === null
+        ? `At least ${across(least_m)} m across, 80 % sure; more throws would bound it above.`
+        : `Between ${across(least_m)} and ${across(most_m)} m across, 80 % sure.`;
+}
+
 /**
  * For a wanted success rate: how much larger the target, or how much closer. Off by an angle, so that half the
  * distance is half as far off.
@@ -235,13 +246,7 @@ function Hint({ hints }: { hints: NonNullable<Scores['series'][number]['grouping
                     </>
                 )}
             </p>
-            {hint && (
-                <p className="text-soft">
-                    {hint.most_m === null
-                        ? `At least ${(2 * hint.least_m).toFixed(2)} m, 80 % sure; more throws would bound it above.`
-                        : `Between ${(2 * hint.least_m).toFixed(2)} and ${(2 * hint.most_m).toFixed(2)} m across, 80 % sure.`}
-                </p>
-            )}
+            {hint && <p className="text-soft">{boundsOf(hint)}</p>}
         </div>
     );
 }

@@ -23,6 +23,15 @@ export function Up({ member, line }: { member: InTheLine; line: Line }) {
         <div className="flex min-h-0 grow flex-col px-3">
             <div className="flex items-center gap-1 border-b border-line">
                 <h2 className="min-w-0 grow truncate text-2xl lg:text-5xl">{court.pack.athlete.given_name}</h2>
+                {here?.block.game && !wide && (
+                    <button
+                        type="button"
+                        className="btn btn-quiet min-h-12"
+                        onClick={() => court.open({ name: 'round' })}
+                    >
+                        Score
+                    </button>
+                )}
                 <button type="button" className="btn btn-quiet min-h-12" onClick={() => court.open({ name: 'sore' })}>
                     Sore
                 </button>

@@ -29,6 +29,8 @@ export type Acts = {
     /** So many of the last, together. */
     undo: (times: number) => void;
     warmUp: () => void;
+    /** Begins a round, where the block can be scored so. */
+    play: (code: string) => void;
     takeBackWarmUp: () => void;
     /** Whether a fault is one of theirs. */
     knows: (fault: string) => boolean;
@@ -128,6 +130,9 @@ export function useLine(opened: Courtside) {
             if (next.length === 0) return;
             keep({ order: next });
             if (!next.includes(up)) setUp(next[0] ?? sheetId);
+        },
+        playAll: (code: string): void => {
+            for (const each of order) acts.get(each)?.play(code);
         },
         warmUpAll: (): void => {
             for (const each of order) acts.get(each)?.warmUp();

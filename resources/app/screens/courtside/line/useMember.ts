@@ -5,6 +5,7 @@ import { doneIn, planned, setAt } from '../../../rules/count';
 import { doseOf } from '../../../rules/doses';
 import type { Verdict } from '../../../rules/fold';
 import { countedElsewhere } from '../../../rules/line';
+import { readSetup } from '../../../rules/round';
 import { useNow } from '../../../parts/useNow';
 import { type Court, useCourtside } from '../useCourtside';
 import type { Acts, Line, Status } from './useLine';
@@ -47,6 +48,7 @@ export function useMember(pack: Courtside, line: Line) {
                 acts.count(verdict, fault, outcome);
                 told(verdict, fault, 1, outcome);
             },
+            playAll: line.playAll,
             fell: () => {
                 court.fell();
                 goOn(court);
@@ -122,6 +124,11 @@ function actsOf(court: Court, elsewhere: boolean): Acts {
                         return block === undefined ? [] : [withdrawn(block, rep)];
                     }),
             ),
+        play: (code) => {
+            const game = court.here?.block.game;
+            if (!elsewhere && game && (game.court?.id ?? null) === (readSetup(code).on?.[0] ?? null))
+                court.playRound(code);
+        },
         knows: (fault) => pack.faults.some((each) => each.id === fault),
         warmUp: () => {
             if (court.halted !== null || elsewhere) return;
