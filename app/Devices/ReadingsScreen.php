@@ -11,15 +11,22 @@ use App\Devices\Answers\ReadingTapView;
 use App\Devices\Answers\ReadingView;
 use App\Devices\Answers\SessionReadingsView;
 use App\Devices\Answers\SpeedsView;
+use App\Limits\AthleteLoads;
 use App\Sessions\TrainingSession;
 use App\Wording\DeviceWording;
+use Augendo\Core\Day;
 use Augendo\Core\Devices\SeenAndTapped;
 use Augendo\Core\Devices\Speeds;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\HonestEffort;
+use Augendo\Core\Mechanics\Statistics;
 use Illuminate\Support\Collection;
 
 /** What did the devices see, and which repetition was each? */
 final class ReadingsScreen
 {
+    public function __construct(private readonly AthleteLoads $loads, private readonly Library $library) {}
+
     public function view(TrainingSession $session): SessionReadingsView
     {
         $found = SessionReadings::of($session);
@@ -58,7 +65,7 @@ final class ReadingsScreen
             ))->values()->all(),
             taps: array_values(array_map($tap, array_diff(array_keys($found->taps), $found->pairs))),
             asked: self::asked($found, $devices, $names),
-            speeds: self::speeds($found, $names),
+            speeds: $this->speeds($found, $names, $session->day()),
         );
     }
 
@@ -93,27 +100,47 @@ final class ReadingsScreen
 
     /**
      * @param  array<string, string>  $names
-     * @return list<SpeedsView>
+     * @return list<SpeedsView> one for each athlete and skill
      */
-    private static function speeds(SessionReadings $found, array $names): array
+    private function speeds(SessionReadings $found, array $names, Day $on): array
     {
-        $byAthlete = [];
+        $bySkill = $efforts = [];
         foreach ($found->readings as $each) {
             $speed = $each->measured['speed_ms'] ?? null;
             if ($speed !== null && isset($found->pairs[$each->id])) {
-                $byAthlete[$found->taps[$found->pairs[$each->id]]['athlete_id']][] = (float) $speed;
+                $tap = $found->taps[$found->pairs[$each->id]];
+                $bySkill["{$tap['athlete_id']} {$tap['skill']}"][] = (float) $speed;
+                $efforts["{$tap['athlete_id']} {$tap['skill']}"][] = $tap['effort'];
             }
         }
-
-        return array_values(array_map(function (array $speeds, string $athlete) use ($names): SpeedsView {
+        $ids = array_map(fn (string $of): string => explode(' ', $of)[0], array_keys($bySkill));
+        $athletes = Athlete::query()->whereIn('id', $ids)->get();
+        $profiles = $this->loads->profiles($athletes->all(), $on);
+        $skills = $this->library->skillNames();
+        $views = [];
+        foreach ($bySkill as $of => $speeds) {
+            [$athlete, $skill] = explode(' ', $of);
             $told = Speeds::of($speeds);
-
-            return new SpeedsView(
-                $names[$athlete] ?? '',
-                $told->speedsMs,
-                round($told->medianMs, 2),
-                $told->fade === null ? null : round($told->fade, 4),
+            $reference = $profiles[$athlete]->referenceSpeedMs[$skill] ?? null;
+            $asked = array_values(array_filter($efforts[$of], fn (?float $effort): bool => $effort !== null));
+            $isHeld = $reference !== null && $asked !== [];
+            $views[] = new SpeedsView(
+                athlete_id: $athlete,
+                athlete: $names[$athlete] ?? '',
+                skill: $skill,
+                skill_name: $skills[$skill] ?? $skill,
+                speeds_ms: $told->speedsMs,
+                median_ms: round($told->medianMs, 2),
+                fade: $told->fade === null ? null : round($told->fade, 4),
+                drops_after: $told->dropsAfter(),
+                outliers_ms: $told->outliers(),
+                fastest_ms: $told->fastestMs(),
+                reference_ms: $reference,
+                asked: $isHeld ? Statistics::median($asked) : null,
+                implied: $isHeld ? round((float) HonestEffort::implied($told->medianMs / $reference, null), 4) : null,
             );
-        }, $byAthlete, array_keys($byAthlete)));
+        }
+
+        return $views;
     }
 }

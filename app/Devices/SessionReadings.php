@@ -21,7 +21,7 @@ final readonly class SessionReadings
 {
     /**
      * @param  Collection<int, \stdClass>  $readings  in order of time
-     * @param  array<string, array{at_s: float, athlete_id: string}>  $taps  repetitions that stand
+     * @param  array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}>  $taps  repetitions that stand
      * @param  array<string, string>  $pairs  id of the tap by id of the reading
      * @param  array<string, Pairing>  $byDevice
      */
@@ -30,7 +30,7 @@ final readonly class SessionReadings
     public static function of(TrainingSession $session): self
     {
         $taps = [];
-        foreach (Sheet::query()->where('training_session_id', $session->id)->with('events')->get() as $sheet) {
+        foreach (Sheet::query()->where('training_session_id', $session->id)->with(['events', 'blocks'])->get() as $sheet) {
             $taps += self::tapsOf($sheet);
         }
         uasort($taps, fn (array $a, array $b): int => $a['at_s'] <=> $b['at_s']);
@@ -67,7 +67,7 @@ final readonly class SessionReadings
     /** What the counters of an athlete saw beside what was tapped on a sheet. */
     public static function counted(Athlete $athlete, Sheet $sheet): SeenAndTapped
     {
-        $sheet->loadMissing(['events', 'trainingSession.squad.workspace']);
+        $sheet->loadMissing(['events', 'blocks', 'trainingSession.squad.workspace']);
         $taps = self::tapsOf($sheet);
         $span = self::span($sheet->trainingSession, $taps);
         $seen = DB::table('readings')
@@ -105,16 +105,20 @@ final readonly class SessionReadings
         return $row;
     }
 
-    /** @return array<string, array{at_s: float, athlete_id: string}> repetitions that stand */
+    /** @return array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}> repetitions that stand */
     private static function tapsOf(Sheet $sheet): array
     {
+        $skills = $sheet->blocks->pluck('skill', 'id');
+
         return collect(TapFold::standing($sheet->taps()))->mapWithKeys(fn (Tap $tap): array => [$tap->id => [
             'at_s' => (float) Carbon::parse($tap->at->text)->getPreciseTimestamp(3) / 1000,
             'athlete_id' => $sheet->athlete_id,
+            'skill' => $skills[$tap->blockId] ?? '',
+            'effort' => $tap->effort,
         ]])->all();
     }
 
-    /** @param  array<string, array{at_s: float, athlete_id: string}>  $taps */
+    /** @param  array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}>  $taps */
     private static function span(TrainingSession $session, array $taps): SessionSpan
     {
         $session->loadMissing('squad.workspace');

@@ -37,6 +37,22 @@ final class PairingTest extends TestCase
         $this->assertSame(15.0, Speeds::of([20.0, 10.0])->medianMs);
     }
 
+    public function test_after_how_many_the_speed_drops_and_what_is_no_speed_of_theirs(): void
+    {
+        $steady = [17.0, 16.8, 17.1, 16.9, 17.0, 17.2, 16.8, 17.0];
+        $tired = [15.9, 16.0, 15.8, 15.7, 15.9, 15.6, 15.8, 15.7];
+        $this->assertNull(Speeds::of([...$steady, ...$steady])->dropsAfter());
+        // Once three of five that are looked at together are slow, the speed has dropped: they begin at the seventh.
+        $this->assertSame(6, Speeds::of([...$steady, ...$tired])->dropsAfter());
+        $this->assertNull(Speeds::of([...$steady, ...array_slice($tired, 0, 4), ...$steady])->dropsAfter(), 'it came back');
+        $this->assertNull(Speeds::of(array_slice([...$steady, ...$tired], 0, 9))->dropsAfter(), 'too few to tell');
+        $this->assertNull(Speeds::of([...array_slice($steady, 0, 5), 10.0, ...$steady])->dropsAfter(), 'one slow throw');
+
+        $with = Speeds::of([...$steady, 31.0, 3.1, 17.4]);
+        $this->assertSame([[31.0, 3.1], 17.4], [$with->outliers(), $with->fastestMs()]);
+        $this->assertSame([[], 20.3], [Speeds::of([20.0, 20.3, 19.8])->outliers(), Speeds::of([20.0, 20.3, 19.8])->fastestMs()]);
+    }
+
     /**
      * @param  float  $clockOffS  of the device
      * @param  float  $ppm  by which it runs fast

@@ -98,7 +98,18 @@ final class DevicesTest extends TestCase
         $alone = array_values(array_filter($seen['readings'], fn (array $each): bool => $each['tap'] === null));
         $this->assertSame([['3.1 m/s', null]], array_map(fn (array $each): array => [$each['said'], $each['paired']], $alone));
         $this->assertSame([$taps[4]], array_column($seen['taps'], 'id'), 'what the gun missed is shown');
-        $this->assertEqualsWithDelta(15.8 / 17.0 - 1, $seen['speeds'][0]['fade'], 0.01);
+        $told = $seen['speeds'][0];
+        $this->assertEqualsWithDelta(15.8 / 17.0 - 1, $told['fade'], 0.01);
+        $this->assertSame(['float-serve', 17.1, []], [$told['skill'], $told['fastest_ms'], $told['outliers_ms']]);
+        $this->assertSame(6, $told['drops_after'], 'of eleven the last five are slow');
+        // Held against the fastest on record, half effort was none.
+        $mark = ['skill' => 'float-serve', 'longest_throw_m' => null, 'reference_speed_ms' => 18.0];
+        $this->postJson("/api/athletes/{$this->sheet->athlete_id}/marks", [
+            ...$mark, 'measured_on' => $this->sheet->day()->iso(),
+        ])->assertOk();
+        $held = $this->getJson($this->readings)->json('speeds.0');
+        $this->assertEquals([18.0, 0.5], [$held['reference_ms'], $held['asked']]);
+        $this->assertGreaterThan(0.8, $held['implied'], 'nine tenths of the speed');
 
         $asked = ['readings' => [$alone[0]['id']], 'rep_id' => $taps[4], 'word' => null];
         $named = $this->postJson($this->readings, $asked)->assertOk()->json();

@@ -1,11 +1,13 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type SessionReadings } from '../../api/client';
 import { dayName, n, percent } from '../../api/words';
+import { useMe } from '../../parts/Frame';
 import { Options } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
+import { clsx } from 'clsx';
 
 type Reading = SessionReadings['readings'][number];
 type Said = { readings: string[]; rep_id: string | null; word: 'aside' | 'counts' | null };
@@ -131,28 +133,78 @@ function Speeds({ found }: { found: SessionReadings }) {
         <section aria-label="Speeds" className="pb-4">
             <h2 className="text-lg">Speed, in order</h2>
             {found.speeds.map((of) => (
-                <div
-                    key={of.athlete}
-                    className="grid items-center gap-x-4 border-t border-line py-1.5 sm:grid-cols-[12rem_1fr_16rem]"
-                >
-                    <span className="head">{of.athlete}</span>
-                    <span className="flex h-8 items-end gap-0.5" aria-hidden>
-                        {of.speeds_ms.map((speed, i) => (
-                            <span
-                                key={i}
-                                className="w-2 bg-ink"
-                                style={{ height: `${Math.max(5, (100 * speed) / fastest)}%` }}
-                            />
-                        ))}
-                    </span>
-                    <span className="text-sm">
-                        <span className="figure">{n(of.median_ms)} m/s</span> in the middle of {of.speeds_ms.length}
-                        {of.fade !== null &&
-                            `; the last third ${percent(Math.abs(of.fade))} ${of.fade < 0 ? 'slower' : 'faster'}`}
-                    </span>
-                </div>
+                <SpeedsOf key={`${of.athlete_id} ${of.skill}`} of={of} fastest={fastest} day={found.held_on} />
             ))}
         </section>
+    );
+}
+
+type SpeedsOfOne = SessionReadings['speeds'][number];
+
+function SpeedsOf({ of, fastest, day }: { of: SpeedsOfOne; fastest: number; day: string }) {
+    const me = useMe();
+    const keep = useMutation({
+        mutationFn: () =>
+            api('POST', `/api/athletes/${of.athlete_id}/marks`, {
+                skill: of.skill,
+                longest_throw_m: null,
+                reference_speed_ms: of.fastest_ms,
+                measured_on: day,
+            }),
+    });
+    const isFaster = of.fastest_ms > (of.reference_ms ?? 0);
+    return (
+        <div className="grid items-center gap-x-4 border-t border-line py-1.5 sm:grid-cols-[12rem_1fr_24rem]">
+            <span>
+                <span className="head block">{of.athlete}</span>
+                <span className="label">{of.skill_name}</span>
+            </span>
+            <span className="flex h-8 items-end gap-0.5" aria-hidden>
+                {of.speeds_ms.map((speed, i) => (
+                    <span
+                        key={i}
+                        className={clsx(
+                            'w-2',
+                            of.drops_after !== null && i >= of.drops_after ? 'bg-reduced' : 'bg-ink',
+                        )}
+                        style={{ height: `${Math.max(5, (100 * speed) / fastest)}%` }}
+                    />
+                ))}
+            </span>
+            <span className="text-sm">
+                <Told of={of} />
+                {me.records && isFaster && !keep.isSuccess && (
+                    <button
+                        type="button"
+                        className="btn btn-quiet"
+                        disabled={keep.isPending}
+                        onClick={() => keep.mutate()}
+                    >
+                        Save {n(of.fastest_ms)} m/s as the fastest on record
+                    </button>
+                )}
+                {keep.isSuccess && (
+                    <span role="status"> Saved. What lies far off the rest is asked about under Intake.</span>
+                )}
+                <Notice problem={keep.error} />
+            </span>
+        </div>
+    );
+}
+
+/** How fast in the middle, what came of it, and what was asked beside it. */
+function Told({ of }: { of: SpeedsOfOne }) {
+    const far = of.outliers_ms.map((speed) => `${n(speed)} m/s`).join(', ');
+    return (
+        <span className="block">
+            <span className="figure">{n(of.median_ms)} m/s</span> in the middle of {of.speeds_ms.length}
+            {of.fade !== null && `; the last third ${percent(Math.abs(of.fade))} ${of.fade < 0 ? 'slower' : 'faster'}`}
+            {of.drops_after !== null && `; slower for good after ${of.drops_after}`}.
+            {of.asked !== null &&
+                of.implied !== null &&
+                ` Asked ${percent(of.asked)}, by speed at least ${percent(of.implied)}.`}
+            {of.outliers_ms.length > 0 && ` Far off the rest: ${far}. Another ball? Set it aside below.`}
+        </span>
     );
 }
 
