@@ -23,8 +23,9 @@ return new class extends Migration
     {
         Schema::table('athletes', fn (Blueprint $table) => $table->dropColumn('shows_scores'));
         Schema::table('scores', function (Blueprint $table): void {
-            $table->dropConstrainedForeignId('sheet_id');
-            $table->dropColumn('setup');
+            $table->dropForeign(['sheet_id']);
+            $table->dropIndex(['sheet_id']);
+            $table->dropColumn(['sheet_id', 'setup']);
         });
     }
 };
