@@ -109,6 +109,7 @@ final class AfterScreen
             ),
             progress: $this->progress->progress($open->athlete, $sheet->ladder, $today),
             grouping: self::grouping($sheet),
+            rounds: app(BlockRounds::class)->view($sheet, Games::of($open->athlete, $sheet->ladder)),
             helped: self::helped($sheet),
             felt: self::felt($sheet),
             grew: array_map(Wording::report(...), Grown::during($healthThen->today($open->athlete))),

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Courtside;
 
+use App\Courtside\Answers\GameView;
+use App\Courtside\Answers\PlayedRoundView;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
+use App\Wording\ScoreWording;
 use Augendo\Core\Library\CourtBox;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryCourt;
@@ -13,6 +16,7 @@ use Augendo\Core\Library\Rung;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Scoring\Round;
 use Augendo\Core\Scoring\RoundPlayed;
+use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -44,6 +48,32 @@ final class BlockRounds
     private function box(Round $round): ?CourtBox
     {
         return $round->on === null ? null : $this->library->courts()[$round->on[0]]->boxes[$round->on[1]] ?? null;
+    }
+
+    /**
+     * @param  list<GameView>  $games  of the athlete on the ladder of the sheet
+     * @return list<PlayedRoundView> those that were kept as scores, in order
+     */
+    public function view(Sheet $sheet, array $games): array
+    {
+        $bySetup = array_column($games, null, 'setup');
+        $rows = DB::table('scores')->where('sheet_id', $sheet->id)->whereNull('withdrawn_at')->orderBy('at')->orderBy('id')->get();
+        $views = [];
+        foreach ($rows as $row) {
+            $kind = ScoreKind::from($row->kind);
+            $value = ScoreWording::value($kind, (float) $row->value);
+            $views[] = new PlayedRoundView(
+                id: $row->id,
+                setup: $row->setup,
+                box: $this->box(Round::read($row->setup))?->name,
+                value: $value,
+                detail: Scores::read($kind, json_decode($row->seen, true))->detail,
+                best: ($bySetup[$row->setup] ?? null)->best ?? $value,
+                goal: $row->goal === null ? null : ScoreWording::value($kind, (float) $row->goal),
+            );
+        }
+
+        return $views;
     }
 
     /** @param  Rung|null  $rung  the rung the sheet was run on; where the outcome is not looked at, nothing is scored */

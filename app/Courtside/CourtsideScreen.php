@@ -86,10 +86,11 @@ final class CourtsideScreen
             self::bothSides(array_values(array_filter(array_merge([], ...$doses), fn (BlockPlan $plan): bool => $plan->reps > 0))),
         );
         $mirror = $open->side()->mirror(...);
+        $games = self::games($open);
         $blocks = [];
         foreach ($sheet->blocks as $i => $block) {
             if ($plans[$i]->reps > 0) {
-                $blocks[] = self::block($open, $block, $plans[$i], $doses[$i], $budget);
+                $blocks[] = self::block($open, $block, $plans[$i], $doses[$i], $budget, $games);
             }
         }
         $readiness = $open->readiness();
@@ -151,7 +152,7 @@ final class CourtsideScreen
             health: self::heard($sheet),
             refitting: $sheet->stale ? SheetWording::WAITS_TO_BE_FITTED : null,
             after_stop: self::afterStop($open, $health),
-            games: self::games($open),
+            games: $games,
             safe_misses: $open->rung()->safeMisses,
         );
     }
@@ -315,9 +316,11 @@ final class CourtsideScreen
     /**
      * @param  non-empty-list<BlockPlan>  $doses
      * @param  list<Gauge>  $budget
+     * @param  list<GameView>  $games
      */
-    private static function block(OpenSheet $open, SheetBlock $block, BlockPlan $planned, array $doses, array $budget): CourtsideBlockView
-    {
+    private static function block(
+        OpenSheet $open, SheetBlock $block, BlockPlan $planned, array $doses, array $budget, array $games,
+    ): CourtsideBlockView {
         $plan = $doses[0];
         $dose = $plan->asked;
 
@@ -337,21 +340,25 @@ final class CourtsideScreen
             judged: $dose->judged,
             warm_up: $dose->kind === BlockKind::WarmUp,
             scored: $open->rung()->scores($dose),
-            game: self::game($open, $dose),
+            game: self::game($open, $dose, $games),
             lands: $dose->skill->landingsPerRep > 0.0,
             doses: array_map(fn (BlockPlan $each): DoseView => self::dose($open, $each, $budget), $doses),
             load: self::load($planned->asked),
         );
     }
 
-    /** Nothing is scored on a way back: its stages say what counts. */
-    private static function game(OpenSheet $open, BlockDose $dose): ?BlockGameView
+    /**
+     * Nothing is scored on a way back: its stages say what counts.
+     *
+     * @param  list<GameView>  $games  the latest first
+     */
+    private static function game(OpenSheet $open, BlockDose $dose, array $games): ?BlockGameView
     {
         if ($open->sheet->return_stage !== null || ! $open->rung()->scores($dose)) {
             return null;
         }
         $court = app(BlockRounds::class)->courtOf($dose->skill);
-        $last = self::games($open)[0]->setup ?? null;
+        $last = $games[0]->setup ?? null;
 
         return new BlockGameView(
             $last === null || str_contains($last, ' on=') !== ($court !== null) ? Round::usual($dose->kind, $court) : $last,

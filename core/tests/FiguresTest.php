@@ -166,7 +166,11 @@ final class FiguresTest extends TestCase
         $this->assertSame([], Grouping::targets($points));
         $targets = Grouping::targets([...$points, [0.0, -10.0]]);
         // Radii 1 to 10: the quantile at p lies at 1 + 9 p.
-        $this->assertEqualsWithDelta([[0.5, 5.5], [0.6, 6.4], [0.7, 7.3], [0.8, 8.2], [0.9, 9.1]], $targets, 1e-9);
+        $radii = array_map(fn (array $target): array => array_slice($target, 0, 2), $targets);
+        $this->assertEqualsWithDelta([[0.5, 5.5], [0.6, 6.4], [0.7, 7.3], [0.8, 8.2], [0.9, 9.1]], $radii, 1e-9);
+        // Of ten within a true half: at most two in 5.5 of 100, at most seven in 94.5, so that it lies from the third to the eighth.
+        $bounds = array_map(fn (array $target): array => array_slice($target, 2), $targets);
+        $this->assertSame([[3.0, 8.0], [4.0, 9.0], [5.0, 10.0], [6.0, null], [8.0, null]], $bounds);
         [$n, $share, $low, $high] = Grouping::within([[0.0, 0.0], [0.5, -1.0], [0.51, 0.0], [0.0, 1.01]], 1.0, 2.0);
         $this->assertSame([2, 0.5], [$n, $share], 'the edge is in');
         $this->assertEqualsWithDelta(1.0, $low + $high, 1e-12);

@@ -210,6 +210,8 @@ final class ScoreTest extends TestCase
         $this->assertSame(4, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'));
         $game = $this->getJson("/api/sheets/{$sheet->id}/courtside")->json('games.0');
         $this->assertSame(['10 points', 15, []], [$game['best'], $game['goal'], $game['mates']]);
+        $after = $this->getJson("/api/sheets/{$sheet->id}/after")->json('rounds.0');
+        $this->assertSame(['The whole court', '10 points', '15 points'], [$after['box'], $after['best'], $after['goal']]);
         // One is taken back: three balls are no round, and the score goes with it.
         $back = $this->tap($block, 40, ['kind' => 'withdraw', 'verdict' => null, 'target_id' => $round[1]['id']]);
         $this->send($sheet, [$back])->assertOk();

@@ -45,6 +45,8 @@ final readonly class AfterView
         public ProgressView $progress,
         /** where they landed; null while fewer than three were touched */
         public ?GroupingView $grouping,
+        /** @var list<PlayedRoundView> rounds played on its blocks, in order */
+        public array $rounds,
         /** what was tried in this session and went with better repetitions, in a sentence */
         public ?string $helped,
         /** @var list<string> how hard sets felt against what was asked */

@@ -5,7 +5,9 @@ import { dayName, percent } from '../../api/words';
 import { DecisionForm } from '../../parts/DecisionForm';
 import { useMe } from '../../parts/Frame';
 import { GateHeadline, GateTable } from '../../parts/GateTable';
+import { setupInWords } from '../../parts/games';
 import { Pad } from '../../parts/Pad';
+import { readSetup } from '../../rules/round';
 import { PlacingNote } from '../../parts/PlacingNote';
 import { Progress } from '../../parts/Progress';
 import { TapeRow } from '../../parts/Reasons';
@@ -95,6 +97,7 @@ function Happened({ after }: { after: After }) {
                 </div>
             )}
             <Corrections of={after.corrections} />
+            {after.rounds.length > 0 && <Rounds rounds={after.rounds} />}
             {after.grouping && <WhereLanded grouping={after.grouping} />}
             <div>
                 <h2 className="text-base">For next time</h2>
@@ -187,6 +190,22 @@ function Stops({ after }: { after: After }) {
                 </div>
             )}
         </>
+    );
+}
+
+/** What was played on the blocks, against the best of its kind. */
+function Rounds({ rounds }: { rounds: After['rounds'] }) {
+    return (
+        <div>
+            <h2 className="text-base">Scored</h2>
+            {rounds.map(({ id, setup, box, value, detail, best, goal }) => (
+                <p key={id}>
+                    {setupInWords(readSetup(setup), box)}: <span className="figure">{value}</span>
+                    {best === value ? ', the best so far' : `, best ${best}`}
+                    {goal !== null && `, goal ${goal}`}. <span className="text-soft">{detail}.</span>
+                </p>
+            ))}
+        </div>
     );
 }
 
