@@ -99,7 +99,8 @@ const begunBefore = (rep: RepEvent, begun: RepEvent[]): RepEvent | undefined =>
     );
 
 function upToItsEnd(setup: Setup, outcomes: Outcome[]): Outcome[] {
-    const end = outcomes.findIndex((_, i) => isFull(takingOf({ setup, outcomes: outcomes.slice(0, i + 1) }, [])));
+    const { kind, round, taps } = takingOf({ setup, outcomes }, []);
+    const end = outcomes.findIndex((_, i) => isFull({ kind, round, taps: taps.slice(0, i + 1) }));
     return end === -1 ? outcomes : outcomes.slice(0, end + 1);
 }
 
