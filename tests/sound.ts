@@ -42,6 +42,13 @@ function hall(dry: Float32Array, goneS: number, share: number): Float32Array {
     return wet;
 }
 
+/** One pulse of a voice: a tone and its overtones. */
+const VOICE = Float32Array.from({ length: 4096 }, (_, i) => {
+    let sound = 0;
+    for (let k = 1; k < 30; k++) sound += Math.sin((2 * Math.PI * k * i) / 4096) / (1 + (k / 6) ** 2);
+    return sound;
+});
+
 /** Syllables: a voice with its overtones that swells, and a hissed sound now and then. */
 function talk(into: Float32Array, loud: number, chance: Chance): void {
     let at = 0.3;
@@ -54,7 +61,7 @@ function talk(into: Float32Array, loud: number, chance: Chance): void {
             const swell = Math.sin((Math.PI * t) / lasts) ** 2;
             let sound = 0;
             if (hisses) sound = 0.4 * noise(chance);
-            else for (let k = 1; k < 30; k++) sound += Math.sin(2 * Math.PI * pitch * k * t) / (1 + (k / 6) ** 2);
+            else sound = VOICE[Math.floor(((pitch * t) % 1) * VOICE.length)] ?? 0;
             const place = Math.round(at * RATE) + i;
             if (place < into.length) into[place] = (into[place] ?? 0) + 0.3 * loud * swell * sound;
         }

@@ -20,6 +20,8 @@ function listen(sound: Float32Array): Hit[] {
 }
 
 const CLOSE_S = 0.05;
+/** Minutes of sound are made and listened to, on a machine that may be busy. */
+const SLOW_MS = 60_000;
 
 /** Of what was heard, how much was a hit; of the hits, how many were heard. Counted after the lesson. */
 function judged(place: Place, seeds: number[]): { precision: number; recall: number } {
@@ -45,20 +47,28 @@ describe('hits on a wall are heard, and the bounce after each is none', () => {
         ['hall', 0.97, 0.97],
         ['neighbour', 0.97, 0.97],
         ['talking', 0.95, 0.85],
-    ])('%s: precision at least %d, recall at least %d', (place, least, found) => {
-        const { precision, recall } = judged(place, [1, 2, 3]);
-        console.log(`${place}: precision ${precision.toFixed(3)}, recall ${recall.toFixed(3)}`);
-        expect(precision).toBeGreaterThanOrEqual(least);
-        expect(recall).toBeGreaterThanOrEqual(found);
-    });
+    ])(
+        '%s: precision at least %d, recall at least %d',
+        (place, least, found) => {
+            const { precision, recall } = judged(place, [1, 2, 3]);
+            console.log(`${place}: precision ${precision.toFixed(3)}, recall ${recall.toFixed(3)}`);
+            expect(precision).toBeGreaterThanOrEqual(least);
+            expect(recall).toBeGreaterThanOrEqual(found);
+        },
+        SLOW_MS,
+    );
 });
 
-test('where nobody hits, nothing is heard', () => {
-    const { sound } = wallPractice('talking', 0, [1, 1], 9);
-    const long = new Float32Array(20 * RATE);
-    for (let i = 0; i < long.length; i++) long[i] = sound[i % sound.length] ?? 0;
-    expect(listen(long)).toEqual([]);
-});
+test(
+    'where nobody hits, nothing is heard',
+    () => {
+        const { sound } = wallPractice('talking', 0, [1, 1], 9);
+        const long = new Float32Array(20 * RATE);
+        for (let i = 0; i < long.length; i++) long[i] = sound[i % sound.length] ?? 0;
+        expect(listen(long)).toEqual([]);
+    },
+    SLOW_MS,
+);
 
 test('the lesson: the level in the middle, and less than half of the shortest time between two', () => {
     const hits = [-20, -26, -22, -21, -19].map((levelDb, i) => ({ levelDb, atS: 2 * i }));
