@@ -63,6 +63,7 @@ test('a gun is added and lent, what it saw is paired with what was tapped, and t
 
     await page.goto('/devices');
     await page.getByRole('button', { name: 'Take out of use' }).click();
+    await expect(page.getByRole('button', { name: 'Take out of use' })).toHaveCount(0);
     await expect(page.getByText('Out of use')).toBeVisible();
     expect((await send(token)).status()).toBe(401);
 });

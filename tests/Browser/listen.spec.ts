@@ -49,7 +49,7 @@ test('alone at a wall the phone counts forty hits, and what is said is held agai
     expect(all).toBeLessThanOrEqual(HITS);
     await phone.getByRole('button', { name: 'Done: use this number' }).click();
     await expect(phone.getByText(`We heard ${all}. You say?`)).toBeVisible();
-    await phone.getByRole('button', { name: '1 fewer' }).click();
+    await phone.getByRole('button', { name: 'One fewer' }).click();
     await expect(phone.getByText(`The larger counts: ${all}.`, { exact: false })).toBeVisible();
     await phone.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(phone.getByText(new RegExp(`${all} × `)).first()).toBeVisible();

@@ -70,7 +70,8 @@ test('a round is taken on the court picture, one touch a serve, and the window c
         [0.5, 0.06],
         [0.5, 0.97],
     ] as const;
-    for (const [across, down] of [IN, IN, LONG, NET, IN]) {
+    const serves = [IN, IN, LONG, NET, IN];
+    for (const [across, down] of serves) {
         const box = await court.boundingBox();
         if (box === null) throw new Error('no court');
         await page.mouse.click(box.x + box.width * across, box.y + box.height * down);
@@ -95,4 +96,21 @@ test('a round is taken on the court picture, one touch a serve, and the window c
     const kept = page.getByRole('article').filter({ hasText: 'In a row, the last three metres' });
     await expect(kept.getByText('2 in a row', { exact: true }).first()).toBeVisible();
     await expect(kept.getByText('goal 5 in a row', { exact: false })).toBeVisible();
+
+    // Taken back, so that whoever counts here next begins where the session stood.
+    await page.goto(`/sheets/${sheet.id}/courtside`);
+    const undo = page.getByRole('button', { name: 'Undo' });
+    for (let i = 0; i < serves.length; i++) await undo.click();
+    await expect
+        .poll(() =>
+            page.evaluate(async (athlete) => {
+                const answer = await fetch(`/api/athletes/${athlete}/scores`, {
+                    headers: { Accept: 'application/json' },
+                });
+                return ((await answer.json()) as { series: { setup: string | null }[] }).series.map(
+                    ({ setup }) => setup,
+                );
+            }, sheet.athlete),
+        )
+        .not.toContain('in_a_row on=volleyball:deep');
 });

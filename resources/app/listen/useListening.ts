@@ -33,13 +33,22 @@ export function useListening(onHit: (count: number) => void) {
         open.current = null;
         setIsOn(false);
     }, []);
-    useEffect(() => stop, [stop]);
+    const isGone = useRef(false);
+    useEffect(() => {
+        isGone.current = false;
+        return () => {
+            isGone.current = true;
+            stop();
+        };
+    }, [stop]);
 
     const start = async (): Promise<void> => {
         setProblem(null);
         try {
             const stream = await navigator.mediaDevices.getUserMedia({ audio: PLAIN });
             const [track] = stream.getAudioTracks();
+            // Allowed after the page was left: nobody waits for it any more.
+            if (isGone.current) return track?.stop();
             const settings = track?.getSettings() ?? {};
             setChanges(Object.keys(PLAIN).some((name) => settings[name as keyof typeof PLAIN] === true));
             const audio = new AudioContext();

@@ -109,7 +109,7 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                     <button
                         type="button"
                         className="btn thumb"
-                        aria-label={`${step} fewer`}
+                        aria-label={heard === null ? 'Five fewer' : 'One fewer'}
                         disabled={reps <= step}
                         onClick={() => setReps(reps - step)}
                     >
@@ -121,7 +121,7 @@ function PractisedForm({ about, token, onDone }: { about: CheckInPage; token: st
                     <button
                         type="button"
                         className="btn thumb"
-                        aria-label={`${step} more`}
+                        aria-label={heard === null ? 'Five more' : 'One more'}
                         disabled={reps >= MOST}
                         onClick={() => setReps(reps + step)}
                     >
