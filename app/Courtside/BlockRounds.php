@@ -9,6 +9,7 @@ use App\Courtside\Answers\PlayedRoundView;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use App\Wording\ScoreWording;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\CourtBox;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryCourt;
@@ -26,6 +27,12 @@ use Illuminate\Support\Facades\DB;
 final class BlockRounds
 {
     public function __construct(private readonly Library $library) {}
+
+    /** On a way back its stages say what counts, and nothing is scored. */
+    public static function mayScore(Sheet $sheet, Rung $rung, BlockDose $dose): bool
+    {
+        return $sheet->return_stage === null && $rung->scores($dose);
+    }
 
     /** The court a skill is served on; null: it is no serve. */
     public function courtOf(Skill $skill): ?LibraryCourt
@@ -79,8 +86,8 @@ final class BlockRounds
     /** @param  Rung|null  $rung  the rung the sheet was run on; where the outcome is not looked at, nothing is scored */
     public function keep(Sheet $sheet, ?Rung $rung): void
     {
-        $scored = $sheet->return_stage !== null || $rung === null ? [] : $sheet->blocks
-            ->filter(fn (SheetBlock $block): bool => $rung->scores($block->dose($this->library)))
+        $scored = $rung === null ? [] : $sheet->blocks
+            ->filter(fn (SheetBlock $block): bool => self::mayScore($sheet, $rung, $block->dose($this->library)))
             ->pluck('id')
             ->all();
         $kept = [];

@@ -347,21 +347,17 @@ final class CourtsideScreen
         );
     }
 
-    /**
-     * Nothing is scored on a way back: its stages say what counts.
-     *
-     * @param  list<GameView>  $games  the latest first
-     */
+    /** @param  list<GameView>  $games  the latest first */
     private static function game(OpenSheet $open, BlockDose $dose, array $games): ?BlockGameView
     {
-        if ($open->sheet->return_stage !== null || ! $open->rung()->scores($dose)) {
+        if (! BlockRounds::mayScore($open->sheet, $open->rung(), $dose)) {
             return null;
         }
         $court = app(BlockRounds::class)->courtOf($dose->skill);
-        $last = $games[0]->setup ?? null;
 
         return new BlockGameView(
-            $last === null || str_contains($last, ' on=') !== ($court !== null) ? Round::usual($dose->kind, $court) : $last,
+            Round::begunWith($games[0]->setup ?? null, $dose->kind, $court),
+            Round::offered($court),
             $court === null ? null : ServeCourtView::of($court),
         );
     }

@@ -19,6 +19,7 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Scoring\Grouping;
+use Augendo\Core\Scoring\Score;
 use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Support\Facades\DB;
 
@@ -65,6 +66,9 @@ final class ScoreScreen
             $last = $rows->last();
             $goal = $last->goal === null ? null : (float) $last->goal;
             $best = $values === [] ? 0.0 : $kind->best($values);
+            $recent = $rows->take(-self::SHOWN)->values()->all();
+            $told = array_map(fn (object $row): Score => Scores::read($kind, json_decode($row->seen, true)), $recent);
+            $share = Score::together($told);
             $series[] = new ScoreSeriesView(
                 kind: $kind->value,
                 name: $rows[0]->name,
@@ -72,22 +76,17 @@ final class ScoreScreen
                 best: ScoreWording::value($kind, $best),
                 last: ScoreWording::value($kind, (float) $last->value),
                 goal: $goal === null ? null : ScoreWording::value($kind, $goal),
-                rate: ScoreWording::rate($rows->take(-self::SHOWN)->map(
-                    fn (object $row): ?array => Scores::read($kind, json_decode($row->seen, true))->rate,
-                )->filter()->values()->all()),
+                rate: $share === null ? null : ScoreWording::share($share),
                 goal_reached: $goal !== null && ($kind->lessIsBetter()
                     ? (float) $last->value <= $goal + 1e-9
                     : (float) $last->value >= $goal - 1e-9),
                 less_is_better: $kind->lessIsBetter(),
                 trend: array_slice($values, -self::SHOWN),
-                scores: $rows->reverse()->take(self::SHOWN)->map(
-                    fn (object $row): ScoreView => new ScoreView(
-                        $row->id, substr($row->day, 0, 10), ScoreWording::value($kind, (float) $row->value),
-                        Scores::read($kind, json_decode($row->seen, true))->detail,
-                        abs((float) $row->value - $best) < 1e-9,
-                        (int) ($load[$row->id] ?? 0),
-                    ),
-                )->values()->all(),
+                scores: array_reverse(array_map(fn (object $row, Score $score): ScoreView => new ScoreView(
+                    $row->id, substr($row->day, 0, 10), ScoreWording::value($kind, (float) $row->value), $score->detail,
+                    abs((float) $row->value - $best) < 1e-9,
+                    (int) ($load[$row->id] ?? 0),
+                ), $recent, $told)),
                 grouping: $kind === ScoreKind::Grouping ? self::grouping(Scores::points(json_decode($last->seen, true))) : null,
             );
         }

@@ -18,8 +18,6 @@ use Augendo\Core\Day;
 use Augendo\Core\Devices\SeenAndTapped;
 use Augendo\Core\Devices\Speeds;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Load\HonestEffort;
-use Augendo\Core\Mechanics\Statistics;
 use Illuminate\Support\Collection;
 
 /** What did the devices see, and which repetition was each? */
@@ -122,8 +120,7 @@ final class ReadingsScreen
             [$athlete, $skill] = explode(' ', $of);
             $told = Speeds::of($speeds);
             $reference = $profiles[$athlete]->referenceSpeedMs[$skill] ?? null;
-            $asked = array_values(array_filter($efforts[$of], fn (?float $effort): bool => $effort !== null));
-            $isHeld = $reference !== null && $asked !== [];
+            $effort = $told->effort($efforts[$of], $reference);
             $views[] = new SpeedsView(
                 athlete_id: $athlete,
                 athlete: $names[$athlete] ?? '',
@@ -136,8 +133,8 @@ final class ReadingsScreen
                 outliers_ms: $told->outliers(),
                 fastest_ms: $told->fastestMs(),
                 reference_ms: $reference,
-                asked: $isHeld ? Statistics::median($asked) : null,
-                implied: $isHeld ? round((float) HonestEffort::implied($told->medianMs / $reference, null), 4) : null,
+                asked: $effort[0] ?? null,
+                implied: $effort === null ? null : round($effort[1], 4),
             );
         }
 

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Flight;
 
+use App\Courtside\Scores;
 use Augendo\Core\Day;
 use Augendo\Core\Flight\ServeCounts;
 use Augendo\Core\Library\CourtBox;
 use Augendo\Core\Library\LibraryCourt;
+use Augendo\Core\Scoring\ScoreKind;
 use Illuminate\Support\Facades\DB;
 
 /** Where the serves went that were scored courtside of late, on one box of a court. */
@@ -39,10 +41,8 @@ final readonly class ScoredServes
             foreach (['net', 'long', 'right', 'left'] as $way) {
                 $counts[$way] += $went[$way] ?? 0;
             }
-            foreach ($row->kind === 'serve_game' ? $seen['points'] : [] as [$first, $second]) {
-                $seconds[0] += ! $first && $second ? 1 : 0;
-                $seconds[1] += $first ? 0 : 1;
-            }
+            [$in, $all] = Scores::read(ScoreKind::from($row->kind), $seen)->second ?? [0, 0];
+            $seconds = [$seconds[0] + $in, $seconds[1] + $all];
         }
 
         return new self($counts, $rows->isEmpty() ? null : substr($rows[0]->day, 0, 10), $seconds);

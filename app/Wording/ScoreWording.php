@@ -4,28 +4,19 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Augendo\Core\Mechanics\Statistics;
+use Augendo\Core\Scoring\Grouping;
 use Augendo\Core\Scoring\ScoreKind;
 
 /** Scores in words. */
 final class ScoreWording
 {
-    private const SURE = 0.8;
-
-    /**
-     * @param  list<array{int, int}>  $rates  how many came out well and of how many, round by round
-     * @return string|null null: nothing is a share of anything
-     */
-    public static function rate(array $rates): ?string
+    /** @param  array{int, int, float, float}  $of  as Score::together */
+    public static function share(array $of): string
     {
-        [$good, $all] = [array_sum(array_column($rates, 0)), array_sum(array_column($rates, 1))];
-        if ($all === 0) {
-            return null;
-        }
-        [$low, $high] = Statistics::wilsonInterval($good, $all, self::SURE);
+        [$good, $all, $low, $high] = $of;
+        $between = Wording::percent($low).' to '.Wording::percent($high).', '.Wording::percent(Grouping::SURE).' sure';
 
-        return "{$good} of {$all}: ".Wording::percent($good / $all)
-            .' ('.Wording::percent($low).' to '.Wording::percent($high).', 80 % sure)';
+        return "{$good} of {$all}: ".Wording::percent($good / $all)." ({$between})";
     }
 
     public static function value(ScoreKind $kind, float $value): string

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { moved } from '../../resources/app/rules/moves';
 import { chunk, isFull, type Kind, NOW, SEEN, type Tap } from '../../resources/app/rules/score';
 
-const ROUND = { zones: 2, balls: 3, pointsEach: 5, targets: 2, gaps: 2, passes: 2, halfWidthM: 2 };
+const ROUND = { zones: 2, balls: 3, points: 5, targets: 2, gaps: 2, passes: 2 };
 /** Taps in short: x a hit or in, o a miss or out. */
 const taps = (marks: string): Tap[] => [...marks].map((mark) => mark === 'x');
 const taking = (kind: Kind, marks: string) => ({

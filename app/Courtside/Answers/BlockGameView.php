@@ -12,6 +12,8 @@ final readonly class BlockGameView
     public function __construct(
         /** the setup it is begun with: the one played last on this ladder, else the usual one; see Scoring\Round */
         public string $usual,
+        /** @var list<string> what may be scored, each as it is begun with */
+        public array $offered,
         /** the court it is served on; null: it is no serve */
         public ?ServeCourtView $court,
     ) {}

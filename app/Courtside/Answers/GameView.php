@@ -14,7 +14,6 @@ final readonly class GameView
         public string $best,
         /** in the unit of its kind */
         public ?float $goal,
-        public ?string $goal_text,
         /** @var list<string> the best of squad-mates who show theirs, where this athlete does as well */
         public array $mates,
     ) {}

@@ -43,8 +43,6 @@ final class EventsRequest extends FormRequest implements DescribesItself
                     fn (string $attribute, mixed $value, \Closure $fail) => $this->refuseBeforeItsDay($sheet, $value, $fail),
                 ],
             ], [
-                'note.regex' => 'Write where it landed as two numbers of metres, like “0.4 -1.2”, or in a word: '
-                    .implode(', ', Outcome::WORDS).'.',
                 'block_id.in' => 'This block is not on the sheet any more.',
             ]);
             if ($check->passes()) {
@@ -85,7 +83,7 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'note' => [
                 'required_if:kind,going_on,landed,round', 'nullable', 'string', 'max:200',
                 ...match ($kind) {
-                    'landed' => ['regex:'.Outcome::NOTE],
+                    'landed' => [self::refuseNoOutcome(...)],
                     'round' => [self::refuseNoRound(...)],
                     default => [],
                 },
@@ -97,6 +95,13 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'seq' => ['required', 'integer:strict', 'min:0'],
             'device' => ['required', 'uuid'],
         ];
+    }
+
+    private static function refuseNoOutcome(string $attribute, mixed $note, \Closure $fail): void
+    {
+        if (! is_string($note) || ! Outcome::isReadable($note)) {
+            $fail('Write where it landed as two numbers of metres, like “0.4 -1.2”, or in a word: '.implode(', ', Outcome::WORDS).'.');
+        }
     }
 
     /** A round that cannot be read is none; Round::NONE ends the one that is on. */

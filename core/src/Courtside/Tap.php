@@ -21,7 +21,7 @@ final readonly class Tap
      * @param  float|null  $effort  0 to 1
      * @param  int  $seq  counted by the device, for taps of one instant
      * @param  int|null  $by  whoever tapped
-     * @param  string|null  $note  what is tried, why one goes on, where it landed (Outcome::NOTE), or the code of a round (Scoring\Round)
+     * @param  string|null  $note  what is tried, why one goes on, where it landed (Scoring\Outcome), or the code of a round (Scoring\Round)
      * @param  array<string, 'right'|'wrong'>|null  $seen  by checkpoint, where somebody looked that closely
      */
     public function __construct(

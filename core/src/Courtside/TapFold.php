@@ -14,7 +14,7 @@ use Augendo\Core\Mechanics\JudgedRep;
 final class TapFold
 {
     /** Where a repetition landed, in metres to the right of the aim and beyond it. */
-    public const PLACE = '/^-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?$/';
+    public const PLACE = '/^-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?$/D';
 
     /**
      * A fall is a landing like any other, and load; nobody judges it.
@@ -98,15 +98,32 @@ final class TapFold
      */
     public static function landed(array $taps): array
     {
+        $came = self::cameOut($taps);
         $places = [];
-        foreach (self::inOrder($taps) as $tap) {
-            if ($tap->kind === 'landed' && preg_match(self::PLACE, (string) $tap->note) === 1) {
-                [$across, $along] = explode(' ', (string) $tap->note);
-                $places[$tap->targetId] = [(float) $across, (float) $along];
+        foreach (self::standing($taps) as $rep) {
+            if (preg_match(self::PLACE, $came[$rep->id] ?? '') === 1) {
+                [$across, $along] = explode(' ', $came[$rep->id]);
+                $places[] = [(float) $across, (float) $along];
             }
         }
 
-        return array_values(array_filter(array_map(fn (Tap $rep): ?array => $places[$rep->id] ?? null, self::standing($taps))));
+        return $places;
+    }
+
+    /**
+     * @param  list<Tap>  $taps  of one sheet
+     * @return array<string, string> how repetitions came out, by their id: the last word that was said of each, see Scoring\Outcome
+     */
+    public static function cameOut(array $taps): array
+    {
+        $came = [];
+        foreach (self::inOrder($taps) as $tap) {
+            if ($tap->kind === 'landed') {
+                $came[(string) $tap->targetId] = (string) $tap->note;
+            }
+        }
+
+        return $came;
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Devices;
 
+use Augendo\Core\Load\HonestEffort;
 use Augendo\Core\Mechanics\Statistics;
 
 /** Speeds of one athlete in a session, in order: how fast in the middle, and whether it drops towards the end. */
@@ -81,5 +82,21 @@ final readonly class Speeds
     public function fastestMs(): float
     {
         return max([0.0, ...array_diff($this->speedsMs, $this->outliers())]);
+    }
+
+    /**
+     * What was asked, and what the speed says was given at least, each in the middle.
+     *
+     * @param  list<float|null>  $asked  effort asked of each, 0 to 1; null: nothing was
+     * @param  float|null  $referenceMs  the fastest on record
+     * @return array{float, float}|null null: there is nothing to hold one against the other
+     */
+    public function effort(array $asked, ?float $referenceMs): ?array
+    {
+        $asked = array_values(array_filter($asked, fn (?float $effort): bool => $effort !== null));
+
+        return $referenceMs === null || $asked === []
+            ? null
+            : [Statistics::median($asked), (float) HonestEffort::implied($this->medianMs / $referenceMs, null)];
     }
 }

@@ -18,8 +18,8 @@ final readonly class Grouping
     /** Fewer points say little about how large a target would have to be. */
     private const TARGETS_FROM = 10;
 
-    /** How sure the bounds of a radius are. */
-    private const SURE = 0.8;
+    /** How sure the bounds of a radius and of a share are. */
+    public const SURE = 0.8;
 
     private const TARGET_SHARES = [0.5, 0.6, 0.7, 0.8, 0.9];
 
@@ -121,7 +121,7 @@ final readonly class Grouping
     public static function within(array $points, float $widthM, float $depthM): array
     {
         $inside = count(array_filter($points, fn (array $p): bool => abs($p[0]) <= $widthM / 2 + 1e-9 && abs($p[1]) <= $depthM / 2 + 1e-9));
-        [$low, $high] = Statistics::wilsonInterval($inside, max(1, count($points)), 0.8);
+        [$low, $high] = Statistics::wilsonInterval($inside, max(1, count($points)), self::SURE);
 
         return [$inside, (float) $inside / max(1, count($points)), $low, $high];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Scoring;
 
+use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Instant;
 use Augendo\Core\Library\CourtBox;
 
@@ -15,17 +16,20 @@ final readonly class Outcome
 {
     public const WORDS = ['hit', 'miss', 'low', 'high', 'left', 'right', 'short', 'long', 'net'];
 
-    /** What a tap may say of it: metres to the right of the aim and beyond it, or a word. */
-    public const NOTE = '/^(-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?|hit|miss|low|high|left|right|short|long|net)$/D';
-
     /**
      * @param  string|null  $word  one of WORDS; null: it is told by the place alone
      * @param  array{float, float}|null  $place  metres to the right of the aim, and beyond it
      */
     private function __construct(public ?string $word, public ?array $place, public Instant $at) {}
 
+    /** Whether a tap may say so: metres to the right of the aim and beyond it, or a word. */
+    public static function isReadable(string $note): bool
+    {
+        return in_array($note, self::WORDS, true) || preg_match(TapFold::PLACE, $note) === 1;
+    }
+
     /**
-     * @param  string  $note  as NOTE
+     * @param  string  $note  as isReadable
      * @param  Instant  $at  when the repetition was tapped
      * @param  CourtBox|null  $box  the box whose middle is the aim: a place in it is a hit, one outside says which way
      */

@@ -62,20 +62,40 @@ final readonly class Round
         return new self($kind, $figures, $on, $goal);
     }
 
-    /** What is ordinarily scored on a block, before anybody chose: its setup. */
-    public static function usual(BlockKind $kind, ?LibraryCourt $court): string
+    /**
+     * What may be scored on a block, each as it is begun with.
+     *
+     * @return non-empty-list<string> codes, one of each kind; two attempts a point are for serves alone
+     */
+    public static function offered(?LibraryCourt $court): array
     {
-        if ($court !== null) {
-            $on = "on={$court->id}:".array_key_first($court->boxes);
+        $on = $court === null ? '' : " on={$court->id}:".array_key_first($court->boxes);
+        $zones = $court === null ? 'zones=4 balls=5 points=5' : 'zones=1 balls=10 points=1';
 
-            return $court->tries > 1 ? "serve_game {$on}" : "target_round zones=1 balls=10 points=1 {$on}";
+        return [
+            "target_round {$zones}{$on}", "clear_targets targets=3{$on}", "in_a_row{$on}",
+            ...($court === null ? [] : ["serve_game{$on}"]), "grouping{$on}", "timed_gaps gaps=4 passes=10{$on}",
+        ];
+    }
+
+    /**
+     * What a block is begun with: what was played last, where it was on the same court; else what is ordinarily scored on it.
+     *
+     * @param  string|null  $last  the code of it
+     */
+    public static function begunWith(?string $last, BlockKind $kind, ?LibraryCourt $court): string
+    {
+        if ($last !== null && (self::read($last)->on[0] ?? null) === $court?->id) {
+            return $last;
         }
-
-        return match ($kind) {
-            BlockKind::Target => 'target_round zones=4 balls=5 points=5',
-            BlockKind::GameLike => 'in_a_row',
-            default => 'grouping',
+        $usual = match (true) {
+            $court !== null => $court->tries > 1 ? ScoreKind::ServeGame : ScoreKind::TargetRound,
+            $kind === BlockKind::Target => ScoreKind::TargetRound,
+            $kind === BlockKind::GameLike => ScoreKind::InARow,
+            default => ScoreKind::Grouping,
         };
+
+        return array_values(array_filter(self::offered($court), fn (string $code): bool => self::read($code)->kind === $usual))[0];
     }
 
     /** The code without its goal: scores of one setup are compared with each other. */

@@ -36,50 +36,33 @@ final readonly class RoundPlayed
      */
     public static function of(array $taps, callable $box): array
     {
-        $begun = TapFold::inOrder(array_filter($taps, fn (Tap $tap): bool => $tap->kind === 'round'));
-        $came = [];
-        foreach (TapFold::inOrder(array_filter($taps, fn (Tap $tap): bool => $tap->kind === 'landed')) as $tap) {
-            $came[$tap->targetId] = (string) $tap->note;
-        }
-        $begun = array_map(fn (Tap $tap): array => [$tap, self::roundIn($tap)], $begun);
-        $standing = TapFold::standing($taps);
-        $rounds = [];
-        foreach ($begun as [$tap, $round]) {
-            if ($round === null) {
-                continue;
-            }
-            $outcomes = [];
-            foreach ($standing as $rep) {
-                if (isset($came[$rep->id]) && self::begunBefore($rep, $begun) === $tap) {
-                    $outcomes[] = Outcome::read($came[$rep->id], $rep->at, $box($round));
+        // A repetition is of the round that was begun last on its block.
+        $begun = $current = $of = [];
+        foreach (TapFold::inOrder($taps) as $tap) {
+            if ($tap->kind === 'round') {
+                $current[$tap->blockId] = $tap->id;
+                if ($tap->note !== null && $tap->note !== Round::NONE) {
+                    $begun[$tap->id] = $tap;
                 }
+            } elseif (isset($current[$tap->blockId])) {
+                $of[$tap->id] = $current[$tap->blockId];
             }
-            $rounds[] = new self($tap->id, $tap->blockId, $round, self::upToItsEnd($round, $outcomes), $tap->at, $tap->by);
         }
-
-        return $rounds;
-    }
-
-    /** @return Round|null null: no round any more */
-    private static function roundIn(Tap $tap): ?Round
-    {
-        return $tap->note === null || $tap->note === Round::NONE ? null : Round::read($tap->note);
-    }
-
-    /**
-     * @param  list<array{Tap, Round|null}>  $begun  in order
-     * @return Tap|null the tap that began what a repetition belongs to
-     */
-    private static function begunBefore(Tap $rep, array $begun): ?Tap
-    {
-        $found = null;
-        foreach ($begun as [$tap]) {
-            if ($tap->blockId === $rep->blockId && [$tap->at->microseconds, $tap->seq] <= [$rep->at->microseconds, $rep->seq]) {
-                $found = $tap;
+        $came = TapFold::cameOut($taps);
+        $reps = [];
+        foreach (TapFold::standing($taps) as $rep) {
+            if (isset($of[$rep->id], $came[$rep->id])) {
+                $reps[$of[$rep->id]][] = $rep;
             }
         }
 
-        return $found;
+        return array_values(array_map(function (Tap $tap) use ($reps, $came, $box): self {
+            $round = Round::read((string) $tap->note);
+            $on = $box($round);
+            $outcomes = array_map(fn (Tap $rep): Outcome => Outcome::read($came[$rep->id], $rep->at, $on), $reps[$tap->id] ?? []);
+
+            return new self($tap->id, $tap->blockId, $round, self::upToItsEnd($round, $outcomes), $tap->at, $tap->by);
+        }, $begun));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Scoring;
 
 use Augendo\Core\InvalidValue;
+use Augendo\Core\Mechanics\Statistics;
 
 /** A score as one number, worked out from what was seen. It is compared with the athlete's own past; it never advances anybody. */
 final readonly class Score
@@ -12,6 +13,7 @@ final readonly class Score
     /**
      * @param  int  $reps  repetitions it took: a score is work, too
      * @param  array{int, int}|null  $rate  how many came out well, and of how many; null: it is no share of anything
+     * @param  array{int, int}|null  $second  second serves that came in, and of how many; null: it is no serve game
      */
     private function __construct(
         public ScoreKind $kind,
@@ -19,6 +21,7 @@ final readonly class Score
         public string $detail,
         public int $reps,
         public ?array $rate = null,
+        public ?array $second = null,
     ) {}
 
     /**
@@ -95,6 +98,7 @@ final readonly class Score
                 .($double === 1 ? 'fault' : 'faults'),
             count($points) + count($seconds),
             [$first, count($points)],
+            [$secondIn, count($seconds)],
         );
     }
 
@@ -132,5 +136,20 @@ final readonly class Score
                 .($missed === 0 ? '' : "; {$missed} missed"),
             $throws,
         );
+    }
+
+    /**
+     * How many came out well over several rounds.
+     *
+     * @param  list<self>  $scores
+     * @return array{int, int, float, float}|null how many, of how many, and the bounds of the share, Grouping::SURE sure; null: it is no share
+     *         of anything
+     */
+    public static function together(array $scores): ?array
+    {
+        $rates = array_filter(array_map(fn (self $score): ?array => $score->rate, $scores));
+        [$good, $all] = [array_sum(array_column($rates, 0)), array_sum(array_column($rates, 1))];
+
+        return $all === 0 ? null : [$good, $all, ...Statistics::wilsonInterval($good, $all, Grouping::SURE)];
     }
 }

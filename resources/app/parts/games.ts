@@ -1,5 +1,6 @@
 import { type Setup } from '../rules/round';
-import type { Kind } from '../rules/score';
+import { n, percent } from '../api/words';
+import type { Figures, Kind } from '../rules/score';
 
 /** What may be scored, in words. */
 export const GAMES: readonly (readonly [kind: Kind, name: string, about: string])[] = [
@@ -13,24 +14,24 @@ export const GAMES: readonly (readonly [kind: Kind, name: string, about: string]
 
 export const gameName = (kind: Kind): string => GAMES.find(([each]) => each === kind)?.[1] ?? kind;
 
-type Figure = { name: string; label: string; usual: number; most: number; of: (figure: number) => string };
+type Figure = { name: keyof Figures; label: string; most: number; of: (figure: number) => string };
 
 const many = (one: string, more: string) => (figure: number) => `${figure} ${figure === 1 ? one : more}`;
 
 /** The figures a kind is set up with; the most of each is held to core Scoring\Round by the server. */
 export const FIGURES: Record<Kind, Figure[]> = {
     target_round: [
-        { name: 'zones', label: 'Zones', usual: 4, most: 12, of: many('zone', 'zones') },
-        { name: 'balls', label: 'Balls each', usual: 5, most: 20, of: many('ball each', 'balls each') },
-        { name: 'points', label: 'Points a hit', usual: 5, most: 100, of: many('point a hit', 'points a hit') },
+        { name: 'zones', label: 'Zones', most: 12, of: many('zone', 'zones') },
+        { name: 'balls', label: 'Balls each', most: 20, of: many('ball each', 'balls each') },
+        { name: 'points', label: 'Points a hit', most: 100, of: many('point a hit', 'points a hit') },
     ],
-    clear_targets: [{ name: 'targets', label: 'Targets', usual: 3, most: 20, of: many('target', 'targets') }],
+    clear_targets: [{ name: 'targets', label: 'Targets', most: 20, of: many('target', 'targets') }],
     in_a_row: [],
     serve_game: [],
     grouping: [],
     timed_gaps: [
-        { name: 'gaps', label: 'Gaps', usual: 4, most: 8, of: many('gap', 'gaps') },
-        { name: 'passes', label: 'Passes each', usual: 10, most: 50, of: many('pass each', 'passes each') },
+        { name: 'gaps', label: 'Gaps', most: 8, of: many('gap', 'gaps') },
+        { name: 'passes', label: 'Passes each', most: 50, of: many('pass each', 'passes each') },
     ],
 };
 
@@ -43,3 +44,14 @@ export function setupInWords(setup: Setup, boxName: string | null): string {
         .map(({ of, figure }) => of(figure));
     return [gameName(setup.kind), ...figures, ...(boxName === null ? [] : [boxName.toLowerCase()])].join(', ');
 }
+
+/** A goal as it is said; kept in the unit of its kind. */
+export const GOAL: Record<Kind, { unit: string; scale: number; said: (goal: number) => string }> = {
+    target_round: { unit: 'points', scale: 1, said: (goal) => `${n(goal)} points` },
+    clear_targets: { unit: 'throws at most', scale: 1, said: (goal) => `${n(goal)} throws` },
+    in_a_row: { unit: 'in a row', scale: 1, said: (goal) => `${n(goal)} in a row` },
+    // A share is set as per cent.
+    serve_game: { unit: '% of first serves', scale: 100, said: (goal) => `${percent(goal)} of first serves` },
+    grouping: { unit: 'm off at most', scale: 1, said: (goal) => `${n(goal)} m off` },
+    timed_gaps: { unit: 's at most', scale: 1, said: (goal) => `${n(goal)} s` },
+};

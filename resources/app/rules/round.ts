@@ -2,7 +2,7 @@
 // PHPUnit (DeviceRulesTest) and vitest (tests/Device) replay it.
 import type { CourtsideBlock, RepEvent } from '../api/client';
 import { inOrder, standing } from './fold';
-import { isFull, type Kind, type Tap, type Taking } from './score';
+import { type Figures, isFull, type Kind, type Tap, type Taking } from './score';
 
 export type Court = NonNullable<NonNullable<CourtsideBlock['game']>['court']>;
 export type Box = Court['boxes'][number];
@@ -10,7 +10,7 @@ export type Box = Court['boxes'][number];
 /** What is scored, and how it is set up. */
 export type Setup = {
     kind: Kind;
-    figures: Record<string, number>;
+    figures: Partial<Figures>;
     /** Ids of a court and of its box. */
     on: [court: string, box: string] | null;
     goal: number | null;
@@ -75,34 +75,39 @@ export type Played = { id: string; block_id: string; setup: Setup; outcomes: Out
  */
 export function roundsOf(events: RepEvent[], boxIn: (setup: Setup) => Box | null): Played[] {
     const ordered = inOrder(events);
-    const begun = ordered.filter((event) => event.kind === 'round');
-    const came = new Map(ordered.filter(({ kind }) => kind === 'landed').map((event) => [event.target_id, event.note]));
+    const begun: RepEvent[] = [];
+    const current = new Map<string, string>();
+    // A repetition is of the round that was begun last on its block.
+    const of = new Map<string, string | undefined>();
+    const came = new Map<string | null, string | null>();
+    for (const event of ordered) {
+        if (event.kind === 'landed') came.set(event.target_id, event.note);
+        if (event.kind !== 'round') of.set(event.id, current.get(event.block_id));
+        else {
+            current.set(event.block_id, event.id);
+            if (event.note !== null && event.note !== NO_ROUND) begun.push(event);
+        }
+    }
     const reps = standing(ordered);
-    return begun
-        .filter(({ note }) => note !== null && note !== NO_ROUND)
-        .map((tap) => {
-            const setup = readSetup(tap.note ?? '');
-            const box = boxIn(setup);
-            const outcomes = reps.flatMap((rep) => {
-                const note = came.get(rep.id);
-                return note == null || begunBefore(rep, begun) !== tap
-                    ? []
-                    : [readOutcome(note, Date.parse(rep.at), box)];
-            });
-            return { id: tap.id, block_id: tap.block_id, setup, outcomes: upToItsEnd(setup, outcomes) };
+    return begun.map(({ id, block_id, note }) => {
+        const setup = readSetup(note ?? '');
+        const box = boxIn(setup);
+        const outcomes = reps.flatMap((rep) => {
+            const word = of.get(rep.id) === id ? came.get(rep.id) : null;
+            return word == null ? [] : [readOutcome(word, Date.parse(rep.at), box)];
         });
+        return { id, block_id, setup, outcomes: upToItsEnd(setup, outcomes) };
+    });
 }
-
-const begunBefore = (rep: RepEvent, begun: RepEvent[]): RepEvent | undefined =>
-    begun.findLast(
-        (tap) => tap.block_id === rep.block_id && (Date.parse(tap.at) - Date.parse(rep.at) || tap.seq - rep.seq) <= 0,
-    );
 
 function upToItsEnd(setup: Setup, outcomes: Outcome[]): Outcome[] {
     const { kind, round, taps } = takingOf({ setup, outcomes }, []);
     const end = outcomes.findIndex((_, i) => isFull({ kind, round, taps: taps.slice(0, i + 1) }));
     return end === -1 ? outcomes : outcomes.slice(0, end + 1);
 }
+
+/** Figures a kind is not set up with say nothing. */
+const ONE_OF_EACH: Figures = { zones: 1, balls: 1, points: 1, targets: 1, gaps: 1, passes: 1 };
 
 /** A round as a score is told while it is taken. */
 export function takingOf({ setup, outcomes }: Pick<Played, 'setup' | 'outcomes'>, safe: string[]): Taking {
@@ -114,15 +119,7 @@ export function takingOf({ setup, outcomes }: Pick<Played, 'setup' | 'outcomes'>
     const told = kind === 'grouping' ? outcomes.filter(({ place }) => place !== null) : outcomes;
     return {
         kind,
-        round: {
-            zones: figures.zones ?? 1,
-            balls: figures.balls ?? 1,
-            pointsEach: figures.points ?? 1,
-            targets: figures.targets ?? 1,
-            gaps: figures.gaps ?? 1,
-            passes: figures.passes ?? 1,
-            halfWidthM: 2,
-        },
+        round: { ...ONE_OF_EACH, ...figures },
         taps: told.map(counts),
         at: told.map(({ at }) => at),
     };

@@ -3,14 +3,14 @@
 import type { Scores } from '../api/client';
 
 export type Kind = Scores['series'][number]['kind'];
-export type Round = {
+/** What a score is set up with. */
+export type Figures = {
     zones: number;
     balls: number;
-    pointsEach: number;
+    points: number;
     targets: number;
     gaps: number;
     passes: number;
-    halfWidthM: number;
 };
 /** What was tapped: hit or not, or a place on the pad. */
 export type Tap = boolean | [number, number];
@@ -44,7 +44,7 @@ function servePoints(taps: Tap[]): [boolean, boolean | null][] {
 }
 
 /** What is being scored: the kind, how it is set up, and the taps so far. */
-export type Taking = { kind: Kind; round: Round; taps: Tap[]; /** When each was tapped, ms. */ at: number[] };
+export type Taking = { kind: Kind; round: Figures; taps: Tap[]; /** When each was tapped, ms. */ at: number[] };
 
 const hitsOf = (taps: Tap[]): number => taps.filter((tap) => tap === true).length;
 
@@ -73,7 +73,7 @@ function timesOf({ round, taps, at }: Taking): number[] {
 
 /** What was seen, as the server reads it. */
 export const SEEN: Record<Kind, (of: Taking) => Record<string, unknown>> = {
-    target_round: ({ round, taps }) => ({ points_each: round.pointsEach, zones: chunk(taps, round.balls) }),
+    target_round: ({ round, taps }) => ({ points_each: round.points, zones: chunk(taps, round.balls) }),
     clear_targets: ({ round, taps }) => ({ throws: taps.length, targets: round.targets }),
     in_a_row: ({ taps }) => ({ attempts: taps }),
     serve_game: ({ taps }) => ({ points: game(taps).open ? game(taps).points.slice(0, -1) : game(taps).points }),
@@ -86,9 +86,9 @@ export const NOW: Record<Kind, (of: Taking) => string> = {
     target_round: ({ round, taps }) => {
         const balls = round.zones * round.balls;
         if (round.zones === 1)
-            return `ball ${Math.min(balls, taps.length + 1)} of ${balls}; ${hitsOf(taps) * round.pointsEach} points`;
+            return `ball ${Math.min(balls, taps.length + 1)} of ${balls}; ${hitsOf(taps) * round.points} points`;
         const zone = Math.min(round.zones, Math.floor(taps.length / round.balls) + 1);
-        return `zone ${zone}, ball ${(taps.length % round.balls) + 1}; ${hitsOf(taps) * round.pointsEach} points`;
+        return `zone ${zone}, ball ${(taps.length % round.balls) + 1}; ${hitsOf(taps) * round.points} points`;
     },
     clear_targets: ({ round, taps }) => `${hitsOf(taps)} of ${round.targets} cleared, ${taps.length} throws`,
     in_a_row: ({ taps }) => `${run(taps)} in a row now, longest ${longest(taps)}`,

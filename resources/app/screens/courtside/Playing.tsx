@@ -1,5 +1,5 @@
 import { CourtPad } from '../../parts/CourtPad';
-import { setupInWords } from '../../parts/games';
+import { GOAL, setupInWords } from '../../parts/games';
 import { Pad } from '../../parts/Pad';
 import { boxOf, codeOf, NO_ROUND, type Outcome, type Played, setupOf, takingOf } from '../../rules/round';
 import { isFull, NOW } from '../../rules/score';
@@ -58,9 +58,7 @@ function Against({ court: { pack }, here, round }: { court: Court; here: Here; r
         ...(round.outcomes.length > 0 ? [tallied(round.outcomes, box !== null, pack.safe_misses)] : []),
         setupInWords(round.setup, box?.name ?? null),
         ...(game ? [`best ${game.best}, last ${game.last}`] : []),
-        ...(round.setup.goal === null
-            ? []
-            : [`goal ${game?.goal === round.setup.goal ? game.goal_text : round.setup.goal}`]),
+        ...(round.setup.goal === null ? [] : [`goal ${GOAL[round.setup.kind].said(round.setup.goal)}`]),
         ...(game?.mates ?? []),
     ];
     return <p className="line-clamp-2 shrink-0 text-sm leading-tight text-soft">{said.join(' · ')}</p>;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
-import { FIGURES, GAMES } from '../../parts/games';
+import { FIGURES, gameName, GOAL } from '../../parts/games';
 import { LabelledInput } from '../../parts/Labelled';
 import { LabelledStepper } from '../../parts/LabelledStepper';
 import { codeOf, readSetup, type Setup, setupOf } from '../../rules/round';
@@ -9,29 +9,20 @@ import type { Court, Here } from './useCourtside';
 
 type Game = NonNullable<Here['block']['game']>;
 
-const UNIT: Partial<Record<Kind, string>> = {
-    target_round: 'points',
-    clear_targets: 'throws at most',
-    serve_game: '% of first serves',
-    grouping: 'm off at most',
-    timed_gaps: 's at most',
-};
-/** A share is set as per cent, and kept as a share. */
-const PER_CENT: Kind = 'serve_game';
-
 /** What is scored from the next repetition on; where the coach left it last time. */
 export function RoundForm({ court, game, onDone }: { court: Court; game: Game; onDone: () => void }) {
     const { games } = court.pack;
     const [setup, setSetup] = useState<Setup>(() => readSetup(game.usual));
     const before = games.find((each) => each.setup === setupOf(setup));
     const [goal, setGoal] = useState<string | null>(null);
-    const scale = setup.kind === PER_CENT ? 100 : 1;
+    const { unit, scale } = GOAL[setup.kind];
     const shown = goal ?? (before?.goal == null ? '' : String(Math.round(before.goal * scale * 100) / 100));
     const figure = Number(shown.replace(',', '.'));
     const wrong = shown !== '' && !(figure > 0 && figure <= 10_000);
+    const offered = game.offered.map(readSetup);
     const choose = (kind: Kind): void => {
-        const figures = Object.fromEntries(FIGURES[kind].map(({ name, usual }) => [name, usual]));
-        setSetup({ ...setup, kind, figures });
+        const begun = offered.find((each) => each.kind === kind);
+        if (begun) setSetup({ ...begun, on: setup.on ?? begun.on });
         setGoal(null);
     };
     const play = (begin: ((code: string) => void) | null): void => {
@@ -42,10 +33,7 @@ export function RoundForm({ court, game, onDone }: { court: Court; game: Game; o
         <div className="grid gap-4">
             <Choice
                 label="From the next repetition on"
-                of={GAMES.filter(([kind]) => kind !== PER_CENT || game.court !== null).map(([kind, name]) => [
-                    kind,
-                    name,
-                ])}
+                of={offered.map(({ kind }) => [kind, gameName(kind)] as const)}
                 value={setup.kind}
                 onChange={choose}
                 columns={2}
@@ -80,7 +68,7 @@ export function RoundForm({ court, game, onDone }: { court: Court; game: Game; o
                 ))}
             </div>
             <LabelledInput
-                label={`Goal, ${UNIT[setup.kind] ?? 'in a row'}; may stay empty`}
+                label={`Goal, ${unit}; may stay empty`}
                 inputMode="decimal"
                 value={shown}
                 onChange={(event) => setGoal(event.target.value)}

@@ -3,6 +3,7 @@ import { leftOut } from './definition';
 import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
 import { Figure } from './Figure';
 import { DoneWith } from './DoneWith';
+import { Toggle } from '../../parts/Toggle';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { clsx } from 'clsx';
 
@@ -309,6 +310,30 @@ function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) =>
                     <option value="scored">counts</option>
                 </select>
             </Labelled>
+            {rung.outcome === 'scored' && <SafeMisses rung={rung} onChange={onChange} />}
+        </div>
+    );
+}
+
+const MISSES = ['low', 'high', 'left', 'right', 'short', 'long', 'net'];
+
+/** Misses that harm nothing: below the aim, for a throw to a partner. */
+function SafeMisses({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
+    const safe = rung.safe_misses ?? [];
+    const turn = (miss: string, on: boolean): void => {
+        const next = on ? [...safe, miss] : safe.filter((each) => each !== miss);
+        onChange(next.length > 0 ? { ...rung, safe_misses: next } : leftOut(rung, 'safe_misses'));
+    };
+    return (
+        <div role="group" aria-label="Misses that are safe">
+            <span className="label block">Misses that are safe</span>
+            <div className="flex flex-wrap gap-1.5">
+                {MISSES.map((miss) => (
+                    <Toggle key={miss} on={safe.includes(miss)} onChange={(on) => turn(miss, on)}>
+                        {miss}
+                    </Toggle>
+                ))}
+            </div>
         </div>
     );
 }

@@ -11,11 +11,13 @@ import { Notice } from '../../parts/Notice';
 import { Pad } from '../../parts/Pad';
 import { SaveList } from '../../parts/SaveList';
 import { Waiting } from '../../parts/Waiting';
-import { gameName, GAMES, setupInWords } from '../../parts/games';
+import { FIGURES, gameName, GAMES, setupInWords } from '../../parts/games';
 import { readSetup } from '../../rules/round';
-import { chunk, isFull, type Kind, NOW, type Round, SEEN, type Tap } from '../../rules/score';
+import { chunk, type Figures, isFull, type Kind, NOW, SEEN, type Tap } from '../../rules/score';
 import { LabelledInput, Options } from '../../parts/Labelled';
 
+const WIDEST_PAD_M = 30;
+const BEGUN_WITH: Figures = { zones: 4, balls: 5, points: 5, targets: 3, gaps: 4, passes: 10 };
 /** Kinds that say nothing before they are done. */
 const ENDS: Kind[] = ['clear_targets', 'timed_gaps'];
 
@@ -453,22 +455,15 @@ function Marks({ taps, kind, balls }: { taps: Tap[]; kind: Kind; balls: number }
 function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
     const queries = useQueryClient();
     const [kind, setKind] = useState<Kind>('target_round');
-    const [round, setRound] = useState<Round>({
-        zones: 4,
-        balls: 5,
-        pointsEach: 5,
-        targets: 3,
-        gaps: 4,
-        passes: 10,
-        halfWidthM: 2,
-    });
+    const [figures, setFigures] = useState<Figures>(BEGUN_WITH);
+    const [halfWidthM, setHalfWidthM] = useState(2);
     const [tapped, setTapped] = useState<{ tap: Tap; at: number }[]>([]);
     const taps = tapped.map(({ tap }) => tap);
     const [name, setName] = useState('');
     const [goal, setGoal] = useState('');
     const [problem, setProblem] = useState<unknown>(null);
     const id = useRef(newId());
-    const full = isFull({ kind, round, taps });
+    const full = isFull({ kind, round: figures, taps });
     const tap = (what: Tap): void => {
         if (!full) setTapped([...tapped, { tap: what, at: Date.now() }]);
     };
@@ -486,7 +481,7 @@ function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
             ladder: ladder === '' ? null : ladder,
             counted,
             skill,
-            seen: SEEN[kind]({ kind, taps, round, at: tapped.map(({ at }) => at) }),
+            seen: SEEN[kind]({ kind, taps, round: figures, at: tapped.map(({ at }) => at) }),
         }).then((answer) => {
             id.current = newId();
             setTapped([]);
@@ -497,8 +492,11 @@ function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
     };
     return {
         kind,
-        round,
-        setRound,
+        round: figures,
+        figures,
+        setFigures,
+        halfWidthM,
+        setHalfWidthM,
         taps,
         at: tapped.map(({ at }) => at),
         full,
@@ -516,50 +514,33 @@ function useScore(athleteId: string, { ladder, skill, counted }: WorkNow) {
 
 type ScoreNow = ReturnType<typeof useScore>;
 
-function Figures({ score }: { score: ScoreNow }) {
-    const { kind } = score;
-    return (
-        <div className="mt-3 flex flex-wrap gap-2">
-            {kind === 'target_round' && (
-                <>
-                    <Figure score={score} label="Zones" of="zones" most={12} />
-                    <Figure score={score} label="Balls each" of="balls" most={20} />
-                    <Figure score={score} label="Points a hit" of="pointsEach" most={100} />
-                </>
-            )}
-            {kind === 'clear_targets' && <Figure score={score} label="Targets" of="targets" most={20} />}
-            {kind === 'timed_gaps' && (
-                <>
-                    <Figure score={score} label="Gaps" of="gaps" most={8} />
-                    <Figure score={score} label="Passes each" of="passes" most={50} />
-                </>
-            )}
-            {kind === 'grouping' && <Figure score={score} label="Pad, m each way" of="halfWidthM" most={30} />}
-        </div>
-    );
-}
-
-function Figure({ score, label, of, most }: { score: ScoreNow; label: string; of: keyof Round; most: number }) {
-    const { round, taps } = score;
-    return (
+function Figures({ score: { kind, figures, setFigures, taps, halfWidthM, setHalfWidthM } }: { score: ScoreNow }) {
+    const figure = (label: string, value: number, most: number, onChange: (to: number) => void) => (
         <LabelledInput
-            label={<>{label}</>}
+            key={label}
+            label={label}
             tight
             className="w-20"
             inputMode="numeric"
             disabled={taps.length > 0}
-            value={round[of]}
-            onChange={(event) =>
-                score.setRound({ ...round, [of]: Math.max(1, Math.min(most, Number(event.target.value) || 1)) })
-            }
+            value={value}
+            onChange={(event) => onChange(Math.max(1, Math.min(most, Number(event.target.value) || 1)))}
         />
+    );
+    return (
+        <div className="mt-3 flex flex-wrap gap-2">
+            {FIGURES[kind].map(({ name, label, most }) =>
+                figure(label, figures[name], most, (to) => setFigures({ ...figures, [name]: to })),
+            )}
+            {kind === 'grouping' && figure('Pad, m each way', halfWidthM, WIDEST_PAD_M, setHalfWidthM)}
+        </div>
     );
 }
 
-function Count({ score: { kind, taps, round, full, tap } }: { score: ScoreNow }) {
+function Count({ score: { kind, taps, round, full, tap, halfWidthM } }: { score: ScoreNow }) {
     return kind === 'grouping' ? (
         <div className="mt-2">
-            <Pad points={taps as [number, number][]} halfWidthM={round.halfWidthM} onTap={tap} />
+            <Pad points={taps as [number, number][]} halfWidthM={halfWidthM} onTap={tap} />
         </div>
     ) : (
         <>
