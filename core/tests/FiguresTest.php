@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Day;
+use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Instant;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Library\BlockDose;
@@ -19,6 +20,7 @@ use Augendo\Core\Limits\Status;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Load\DailySeries;
+use Augendo\Core\Load\EffortCurve;
 use Augendo\Core\Load\LoadRecord;
 use Augendo\Core\Load\Measure;
 use Augendo\Core\Load\RatioMethod;
@@ -29,6 +31,7 @@ use Augendo\Core\Planning\DoseChoice;
 use Augendo\Core\Planning\ExpectedMatch;
 use Augendo\Core\Planning\MatchDose;
 use Augendo\Core\Planning\MatchEvent;
+use Augendo\Core\Planning\ServeTarget;
 use Augendo\Core\Planning\SessionClock;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\KnownCondition;
@@ -158,6 +161,22 @@ final class FiguresTest extends TestCase
         $this->assertRefused(fn (): Score => Score::clearTargets(0, 0));
         $this->assertRefused(fn (): Score => Score::serveGame([]));
         $this->assertRefused(fn (): Score => Score::grouping([]));
+    }
+
+    public function test_a_serve_to_be_tried_takes_the_place_of_others_and_less_pace_is_less_effort(): void
+    {
+        $whole = new BlockPlan($this->dose, 3, 24, 0.8, 9.0);
+        $given = ServeTarget::outOf($whole, new ServeChange(0.9, 0.0, 0.0, 0.5, null));
+        $this->assertNotNull($given);
+        $this->assertSame([14, 10], [$given->rest->reps, $given->target->reps], 'ten at most, and none on top');
+        $this->assertSame([BlockKind::Target, false], [$given->target->asked->kind, $given->target->asked->judged]);
+        $this->assertSame([0.8, 9.0], [$given->rest->effort, $given->target->distanceM]);
+        // The energy goes with the square of the speed: 81 of 100 of what eight tenths of an effort cost.
+        $curve = EffortCurve::Perceived;
+        $this->assertSame(round($curve->effortOf(0.81 * $curve->stressShare(0.8)), 2), $given->target->effort);
+        $same = ServeTarget::outOf(new BlockPlan($this->dose, 1, 7, 0.8, 9.0), new ServeChange(1.0, 0.0, 0.0, 1.0, null));
+        $this->assertSame([4, 3, 0.8], [$same?->rest->reps, $same?->target->reps, $same?->target->effort]);
+        $this->assertNull(ServeTarget::outOf(new BlockPlan($this->dose, 1, 1, 0.8, 9.0), new ServeChange(0.9, 0.0, 0.0, 0.5, null)));
     }
 
     public function test_how_large_a_target_would_have_to_be_is_said_from_ten_points_on(): void

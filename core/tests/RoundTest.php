@@ -54,15 +54,31 @@ final class RoundTest extends TestCase
         Round::read($code);
     }
 
-    public function test_what_is_ordinarily_played_can_be_read_on_every_court_and_block(): void
+    public function test_what_is_offered_can_be_played_on_every_court_and_what_was_played_last_comes_first(): void
     {
         foreach ([null, ...array_values((new Library(dirname(__DIR__, 2).'/library'))->courts())] as $court) {
-            foreach ([BlockKind::Target, BlockKind::GameLike, BlockKind::Whole] as $kind) {
-                $round = Round::read(Round::usual($kind, $court));
+            $offered = array_map(Round::read(...), Round::offered($court));
+            $kinds = array_map(fn (Round $round): string => $round->kind->value, $offered);
+            $this->assertSame($kinds, array_unique($kinds), 'one of each');
+            $this->assertSame($court !== null, in_array('serve_game', $kinds, true), 'two attempts a point are for serves');
+            foreach ($offered as $round) {
                 $this->assertSame($court?->id, $round->on[0] ?? null);
                 $this->assertTrue($court === null || isset($court->boxes[$round->on[1] ?? '']));
             }
+            foreach ([BlockKind::Target, BlockKind::GameLike, BlockKind::Whole] as $kind) {
+                $this->assertContains(Round::begunWith(null, $kind, $court), Round::offered($court));
+                $this->assertSame('in_a_row', explode(' ', Round::begunWith(
+                    $court === null ? 'in_a_row' : "in_a_row on={$court->id}:somewhere", $kind, $court,
+                ))[0]);
+                $elsewhere = Round::begunWith('in_a_row on=elsewhere:box', $kind, $court);
+                $this->assertContains($elsewhere, Round::offered($court), 'another court');
+            }
         }
+        $of = fn (BlockKind $kind): string => explode(' ', Round::begunWith(null, $kind, null))[0];
+        $this->assertSame(
+            ['target_round', 'in_a_row', 'grouping'],
+            [$of(BlockKind::Target), $of(BlockKind::GameLike), $of(BlockKind::Whole)],
+        );
     }
 
     public function test_a_place_in_a_box_is_in_and_one_beside_it_says_which_way(): void
@@ -81,6 +97,16 @@ final class RoundTest extends TestCase
         $this->assertSame([null, false, [0.2, -0.4]], [$open->word, $open->isHit(), $open->place], 'without a box a place is no hit');
         $low = Outcome::read('low', Instant::of('2026-11-28T10:00:00Z'));
         $this->assertSame([false, true, false], [$low->isHit(), $low->isAcceptable(['low']), $low->isAcceptable([])]);
+    }
+
+    public function test_only_places_and_known_words_can_be_read(): void
+    {
+        foreach (['0 0', '-1.25 3', '120 -99.5', ...Outcome::WORDS] as $note) {
+            $this->assertTrue(Outcome::isReadable($note), $note);
+        }
+        foreach (['', 'over there', '1', '1 2 3', '1,2 3', 'hit ', "0 0\n", '1000 0', 'HIT', 'nan nan'] as $note) {
+            $this->assertFalse(Outcome::isReadable($note), json_encode($note, JSON_THROW_ON_ERROR));
+        }
     }
 
     /** Whatever the scatter: eight times of ten at least the true radius lies between the bounds, and they close in. */

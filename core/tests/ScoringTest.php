@@ -72,6 +72,36 @@ final class ScoringTest extends TestCase
         Grouping::of([]);
     }
 
+    public function test_gaps_against_the_clock_count_their_misses_as_work(): void
+    {
+        $gaps = Score::timedGaps([12.34, 9.0], 10, 23);
+        $this->assertEqualsWithDelta(21.34, $gaps->value, 1e-12);
+        $this->assertSame(['10 passes each: 12.3 s, 9 s; 3 missed', 23, null], [$gaps->detail, $gaps->reps, $gaps->rate]);
+        $this->assertSame('10 passes each: 9 s', Score::timedGaps([9.0], 10, 10)->detail);
+        $this->assertSame(9.0, ScoreKind::TimedGaps->best([12.0, 9.0, 10.0]));
+        foreach ([[[], 10, 10], [[9.0], 0, 10], [[9.0, 8.0], 10, 19], [[-0.1], 1, 1]] as [$times, $passes, $throws]) {
+            try {
+                Score::timedGaps($times, $passes, $throws);
+                $this->fail(json_encode([$times, $passes, $throws], JSON_THROW_ON_ERROR));
+            } catch (InvalidValue $error) {
+                $this->assertStringContainsString('as many throws as passes', $error->getMessage());
+            }
+        }
+    }
+
+    public function test_rounds_are_told_together_where_they_are_a_share_of_something(): void
+    {
+        $game = Score::serveGame([[true, null], [false, true], [false, false], [true, null]]);
+        $this->assertSame([[2, 4], [1, 2]], [$game->rate, $game->second]);
+        $round = Score::targetRound([[true, true, true, false]], 5, 1);
+        $this->assertSame(['3 of 4 hit: 3 by zone; 1 missed on the safe side', null], [$round->detail, $round->second]);
+        [$good, $all, $low, $high] = Score::together([$game, $round, Score::inARow([true, false])]) ?? [0, 0, 0.0, 0.0];
+        $this->assertSame([6, 10], [$good, $all]);
+        $this->assertEqualsWithDelta(Statistics::wilsonInterval(6, 10, 0.8), [$low, $high], 1e-12);
+        $this->assertNull(Score::together([Score::grouping([[0.0, 0.0]]), Score::clearTargets(9, 3)]));
+        $this->assertNull(Score::together([]));
+    }
+
     public function test_scores_count_what_they_say(): void
     {
         $round = Score::targetRound(

@@ -142,8 +142,8 @@ final readonly class Score
      * How many came out well over several rounds.
      *
      * @param  list<self>  $scores
-     * @return array{int, int, float, float}|null how many, of how many, and the bounds of the share, Grouping::SURE sure; null: it is no share
-     *         of anything
+     * @return array{int, int, float, float}|null how many, of how many, and the bounds of the share, Grouping::SURE sure;
+     *         null: it is no share of anything
      */
     public static function together(array $scores): ?array
     {
