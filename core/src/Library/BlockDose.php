@@ -27,6 +27,7 @@ final readonly class BlockDose
      * @param  float|null  $distanceM  metres: as meant, or of whoever has no longest throw on record
      * @param  list<Channel>|null  $loads  the parts it loads, counted or not; null: those of its skill
      * @param  float|null  $distanceShare  of the athlete's own longest throw, 0 to 1; null: the metres are meant
+     * @param  Manner|null  $manner  null: nobody has said how
      */
     public function __construct(
         public BlockKind $kind,
@@ -50,6 +51,7 @@ final readonly class BlockDose
         public bool $judged,
         public ?array $loads = null,
         public ?float $distanceShare = null,
+        public ?Manner $manner = null,
     ) {}
 
     /** @return list<Channel> the parts that have to be well enough for it */

@@ -6,6 +6,7 @@ namespace Augendo\Core\Library;
 
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
+use Augendo\Core\InvalidValue;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
@@ -29,7 +30,7 @@ final readonly class DoseReader
             ['block', 'title', 'text', 'skill', 'object', 'sets', 'reps', 'effort'],
             [
                 'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'distance_share', 'rest_s', 'hold_s',
-                'legs', 'drop_cm', 'judged', 'loads',
+                'legs', 'drop_cm', 'judged', 'loads', 'feed', 'varied', 'tempo', 'counts', 'play',
             ],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
@@ -83,6 +84,28 @@ final readonly class DoseReader
                 fn (Node $list): array => array_map(fn (Node $n): Channel => $n->enum(Channel::class), $list->items()),
             ),
             distanceShare: $distanceShare,
+            manner: self::manner($node),
         );
+    }
+
+    /** @throws CaseError */
+    private static function manner(Node $node): ?Manner
+    {
+        try {
+            $manner = new Manner(
+                feed: $node->get('feed')->optional(fn (Node $n): Feed => $n->enum(Feed::class)),
+                varied: $node->get('varied')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                tempo: $node->get('tempo')->optional(fn (Node $n): Tempo => $n->enum(Tempo::class)),
+                counts: $node->get('counts')->optional(
+                    fn (Node $list): array => array_map(fn (Node $n): string => $n->string(), $list->items()),
+                ) ?? [],
+                play: $node->get('play')->optional(fn (Node $n): string => $n->string()),
+            );
+        } catch (InvalidValue $refused) {
+            throw $node->outOfRange($refused->getMessage());
+        }
+
+        // Nothing said is not the same as a feed of none.
+        return $manner == new Manner ? null : $manner;
     }
 }

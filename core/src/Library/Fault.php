@@ -7,7 +7,11 @@ namespace Augendo\Core\Library;
 /** A named way a checkpoint fails, the thought that mends it and the drill that does. */
 final readonly class Fault
 {
-    /** @param  DrillDose|null  $dose  what the drill is done with, how often and how hard; null: nobody has said */
+    /**
+     * @param  DrillDose|null  $dose  what the drill is done with, how often and how hard; null: nobody has said
+     * @param  string|null  $how  the drill written out: set-up and what is done
+     * @param  string|null  $stop  when to stop it
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -16,5 +20,7 @@ final readonly class Fault
         public string $drill,
         public bool $safety,
         public ?DrillDose $dose = null,
+        public ?string $how = null,
+        public ?string $stop = null,
     ) {}
 }

@@ -58,7 +58,7 @@ final readonly class LadderReader
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
-            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety']);
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 id: $id,
@@ -68,6 +68,8 @@ final readonly class LadderReader
                 drill: $node->get('drill')->string(),
                 safety: $node->get('safety')->optional(fn (Node $n): bool => $n->bool()) ?? false,
                 dose: $node->get('dose')->optional($this->drillDose(...)),
+                how: $node->get('how')->optional(fn (Node $n): string => $n->string()),
+                stop: $node->get('stop')->optional(fn (Node $n): string => $n->string()),
             );
         }
         $rungs = [];
@@ -130,7 +132,7 @@ final readonly class LadderReader
      */
     private function rung(Node $node, array $checkpoints, array $faults): Rung
     {
-        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor', 'safe_misses']);
+        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor', 'safe_misses', 'teaching']);
         $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
             throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
@@ -153,6 +155,28 @@ final readonly class LadderReader
                 fn (Node $miss): string => $miss->word(array_values(array_diff(Outcome::WORDS, ['hit']))),
                 $n->items(),
             )) ?? [],
+            teaching: $node->get('teaching')->optional(self::teaching(...)),
+        );
+    }
+
+    /** @throws CaseError */
+    private static function teaching(Node $node): Teaching
+    {
+        $node->keys([
+            'purpose', 'set_up', 'look_first', 'good', 'easier', 'harder', 'alone', 'group', 'coach_mistake', 'go_back',
+        ]);
+
+        return new Teaching(
+            purpose: $node->get('purpose')->string(),
+            setUp: $node->get('set_up')->string(),
+            lookFirst: $node->get('look_first')->string(),
+            good: $node->get('good')->string(),
+            easier: $node->get('easier')->string(),
+            harder: $node->get('harder')->string(),
+            alone: $node->get('alone')->string(),
+            group: $node->get('group')->string(),
+            coachMistake: $node->get('coach_mistake')->string(),
+            goBack: $node->get('go_back')->string(),
         );
     }
 

@@ -30,6 +30,7 @@ final readonly class Rung
      * @param  list<BlockDose>  $blocks
      * @param  BlockDose|null  $indoor  what is done in place of what no space can hold; it is no evidence of the rung
      * @param  list<string>  $safeMisses  misses that harm nothing, as Scoring\Outcome::WORDS: below the aim, for a throw to a partner
+     * @param  Teaching|null  $teaching  null: a ladder of somebody’s own that does not say
      */
     public function __construct(
         public string $id,
@@ -42,6 +43,7 @@ final readonly class Rung
         public array $blocks,
         public ?BlockDose $indoor = null,
         public array $safeMisses = [],
+        public ?Teaching $teaching = null,
     ) {}
 
     /** Whether a score may be taken on a block: where the outcome counts, of what is thrown or hit, in its work. */

@@ -61,8 +61,9 @@ final class Weave
         $effort = min(self::DRILL_EFFORT, $own->effort ?? $whole->effort);
         $drill = $whole->with([
             'kind' => BlockKind::Part, 'title' => self::DRILL_TITLE.lcfirst($fault->name),
-            'text' => "{$fault->drill}. Think: {$fault->cue}.",
+            'text' => ($fault->how ?? "{$fault->drill}.")." Think: {$fault->cue}.",
             'sets' => 1, 'reps' => $reps, 'repsMin' => $reps, 'effort' => $effort, 'effortMin' => $effort, 'judged' => false,
+            'manner' => null,
         ]);
 
         return $own === null ? $drill : $drill->with([
