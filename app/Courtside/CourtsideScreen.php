@@ -23,6 +23,7 @@ use App\Health\Answers\ReportedView;
 use App\Health\DayReadiness;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Library\Answers\TaughtView;
 use App\Limits\Bounds;
 use App\People\User;
 use App\Returns\ReturnRefs;
@@ -35,6 +36,7 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use App\Sessions\SheetNote;
 use App\Sessions\Stations;
+use App\Wording\LadderWording;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\CountedElsewhere;
@@ -154,6 +156,7 @@ final class CourtsideScreen
             after_stop: self::afterStop($open, $health),
             games: $games,
             safe_misses: $open->rung()->safeMisses,
+            teaching: TaughtView::of($open->rung()->teaching, $open->side()),
         );
     }
 
@@ -337,6 +340,8 @@ final class CourtsideScreen
             object: Wording::object($dose->object),
             rest_s: $dose->restS,
             hold_s: $dose->holdS,
+            how: LadderWording::manner($dose->manner),
+            counts: $dose->manner->counts ?? [],
             judged: $dose->judged,
             warm_up: $dose->kind === BlockKind::WarmUp,
             scored: $open->rung()->scores($dose),
@@ -356,7 +361,7 @@ final class CourtsideScreen
         $court = app(BlockRounds::class)->courtOf($dose->skill);
 
         return new BlockGameView(
-            Round::begunWith($games[0]->setup ?? null, $dose->kind, $court),
+            Round::begunWith($games[0]->setup ?? null, $dose->manner?->play, $dose->kind, $court),
             Round::offered($court),
             $court === null ? null : ServeCourtView::of($court),
         );

@@ -12,7 +12,10 @@ use App\Library\Answers\LibraryFaultView;
 use App\Library\Answers\LibraryLadderView;
 use App\Library\Answers\LibraryRowView;
 use App\Library\Answers\LibraryRungView;
+use App\Library\Answers\TaughtView;
 use App\People\User;
+use App\Wording\FilmWording;
+use App\Wording\LadderWording;
 use App\Wording\Wording;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Checkpoint;
@@ -104,6 +107,8 @@ final class LibraryScreen
                 fn (Fault $fault): LibraryFaultView => new LibraryFaultView(
                     $fault->name, $checkpoints[$fault->checkpoint]->name ?? $fault->checkpoint, $mirror($fault->cue),
                     $mirror($fault->drill), $fault->safety,
+                    $fault->how === null ? null : $mirror($fault->how), $fault->stop === null ? null : $mirror($fault->stop),
+                    $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
                 ),
                 $this->faults($ladder),
             ),
@@ -118,6 +123,7 @@ final class LibraryScreen
                 indoor: $rung->indoor === null ? null : self::block($rung->indoor, $mirror),
                 gate: Wording::gateAsks($rung->gate),
                 safe_misses: $rung->safeMisses,
+                teaching: TaughtView::of($rung->teaching, $hand),
             ), $ladder->rungs),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
             copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
@@ -151,6 +157,7 @@ final class LibraryScreen
 
         return new LibraryBlockView(
             Wording::blockKind($block->kind), $block->title, $mirror($block->text), $block->reps === 0 ? '' : $dose, $block->judged,
+            LadderWording::manner($block->manner),
         );
     }
 }

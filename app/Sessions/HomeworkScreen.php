@@ -15,6 +15,7 @@ use App\Sessions\Answers\HomeworkBlockView;
 use App\Sessions\Answers\HomeworkDayView;
 use App\Sessions\Answers\HomeworkView;
 use App\Wording\JudgingWording;
+use App\Wording\LadderWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Fault;
@@ -136,7 +137,7 @@ final class HomeworkScreen
                 .Wording::dose($block->effort, $block->distanceM)
                 .', '
                 .lcfirst(Wording::object($block->asked->object)),
-            $block->asked->holdS,
+            $block->asked->holdS, LadderWording::manner($block->asked->manner),
         ), $working));
     }
 }

@@ -8,6 +8,7 @@ use App\Records\Record;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Manner;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
@@ -41,6 +42,7 @@ use Augendo\Core\Planning\BlockPlan;
  * @property float $effort
  * @property float|null $distance_m
  * @property array<array-key, mixed>|null $loads
+ * @property array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null}|null $manner
  */
 final class SheetBlock extends Record
 {
@@ -48,7 +50,10 @@ final class SheetBlock extends Record
 
     protected function casts(): array
     {
-        return ['kind' => BlockKind::class, 'side' => Side::class, 'surface' => Surface::class, 'judged' => 'boolean', 'loads' => 'array'];
+        return [
+            'kind' => BlockKind::class, 'side' => Side::class, 'surface' => Surface::class, 'judged' => 'boolean', 'loads' => 'array',
+            'manner' => 'array',
+        ];
     }
 
     /** A block keeps its own copy of the dose, so that editing a ladder never rewrites a sheet. */
@@ -65,6 +70,7 @@ final class SheetBlock extends Record
             'rest_s' => $dose->restS, 'hold_s' => $dose->holdS, 'legs' => $dose->legs, 'drop_cm' => $dose->dropCm,
             'judged' => $dose->judged,
             'loads' => $dose->loads === null ? null : array_map(fn (Channel $channel): string => $channel->value, $dose->loads),
+            'manner' => $dose->manner?->kept(),
             ...self::given($plan),
         ]);
     }
@@ -114,6 +120,7 @@ final class SheetBlock extends Record
             dropCm: $this->drop_cm,
             judged: $this->judged,
             loads: $this->loads === null ? null : array_map(Channel::from(...), $this->loads),
+            manner: $this->manner === null ? null : Manner::of($this->manner),
         );
     }
 

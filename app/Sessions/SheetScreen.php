@@ -13,6 +13,7 @@ use App\People\User;
 use App\Returns\ReturnRefs;
 use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
+use App\Wording\LadderWording;
 use App\Wording\SheetWording;
 use App\Wording\ThrowWording;
 use App\Wording\Wording;
@@ -123,6 +124,7 @@ final class SheetScreen
             throw_asks: ThrowWording::asks($plan, $open->frame()->price),
             rest_s: $dose->restS,
             hold_s: $dose->holdS,
+            how: LadderWording::manner($dose->manner),
             judged: $dose->judged,
             counted: $dose->reps > 0,
             word: $word->value,

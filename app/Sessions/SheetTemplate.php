@@ -35,7 +35,7 @@ final class SheetTemplate extends Record
 {
     /** Of a block: its dose, and nothing of the athlete it was given to. */
     private const DOSE = [
-        'kind', 'title', 'text', 'skill', 'object', 'side', 'surface', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged', 'loads',
+        'kind', 'title', 'text', 'skill', 'object', 'side', 'surface', 'rest_s', 'hold_s', 'legs', 'drop_cm', 'judged', 'loads', 'manner',
         'sets', 'reps', 'effort', 'effort_min', 'distance_m', 'distance_min_m', 'reps_min',
     ];
 

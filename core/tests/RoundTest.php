@@ -66,15 +66,18 @@ final class RoundTest extends TestCase
                 $this->assertTrue($court === null || isset($court->boxes[$round->on[1] ?? '']));
             }
             foreach ([BlockKind::Target, BlockKind::GameLike, BlockKind::Whole] as $kind) {
-                $this->assertContains(Round::begunWith(null, $kind, $court), Round::offered($court));
+                $this->assertContains(Round::begunWith(null, null, $kind, $court), Round::offered($court));
                 $this->assertSame('in_a_row', explode(' ', Round::begunWith(
-                    $court === null ? 'in_a_row' : "in_a_row on={$court->id}:somewhere", $kind, $court,
+                    $court === null ? 'in_a_row' : "in_a_row on={$court->id}:somewhere", 'grouping', $kind, $court,
                 ))[0]);
-                $elsewhere = Round::begunWith('in_a_row on=elsewhere:box', $kind, $court);
+                $elsewhere = Round::begunWith('in_a_row on=elsewhere:box', null, $kind, $court);
                 $this->assertContains($elsewhere, Round::offered($court), 'another court');
             }
         }
-        $of = fn (BlockKind $kind): string => explode(' ', Round::begunWith(null, $kind, null))[0];
+        $named = Round::read(Round::begunWith(null, 'target_round zones=3 balls=8 points=1', BlockKind::Target, null));
+        $this->assertSame(['zones' => 3, 'balls' => 8, 'points' => 1], $named->figures, 'what its rung names comes before the usual');
+        $this->assertSame('target_round', explode(' ', Round::begunWith(null, 'serve_game', BlockKind::Target, null))[0], 'no court, no serve');
+        $of = fn (BlockKind $kind): string => explode(' ', Round::begunWith(null, null, $kind, null))[0];
         $this->assertSame(
             ['target_round', 'in_a_row', 'grouping'],
             [$of(BlockKind::Target), $of(BlockKind::GameLike), $of(BlockKind::Whole)],

@@ -53,6 +53,8 @@ export const fault = (id: string, safety = false): Courtside['faults'][number] =
     cue: 'reach up',
     drill: 'against a wall',
     safety,
+    how: null,
+    stop: null,
 });
 
 /** The bounds of the core, as they come with a session. */

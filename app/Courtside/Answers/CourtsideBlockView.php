@@ -25,6 +25,10 @@ final readonly class CourtsideBlockView
         public string $object,
         public int $rest_s,
         public ?int $hold_s,
+        /** feed and tempo; null: nobody has said */
+        public ?string $how,
+        /** @var list<string> what is said on each beat, where it is counted */
+        public array $counts,
         public bool $judged,
         /** loosening up: a whole line can have done it together */
         public bool $warm_up,

@@ -8,6 +8,7 @@ use App\Athletes\Answers\AthleteCardView;
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Answers\RungRefView;
 use App\Health\Answers\ReportedView;
+use App\Library\Answers\TaughtView;
 use App\Sessions\Answers\NeighbourView;
 use App\Sessions\Answers\RotationView;
 
@@ -68,5 +69,7 @@ final readonly class CourtsideView
         public array $games,
         /** @var list<string> misses that harm nothing here */
         public array $safe_misses,
+        /** @var list<TaughtView> how the rung is taught; none of a ladder that does not say */
+        public array $teaching,
     ) {}
 }

@@ -18,6 +18,9 @@ final readonly class FaultView
         public bool $safety,
         /** the checkpoint it fails */
         public string $checkpoint,
+        /** the drill written out, and when to stop it; null: nobody has */
+        public ?string $how,
+        public ?string $stop,
     ) {}
 
     /** As it reads for somebody of one side. */
@@ -30,6 +33,8 @@ final readonly class FaultView
             drill: $side->mirror($fault->drill),
             safety: $fault->safety,
             checkpoint: $fault->checkpoint,
+            how: $fault->how === null ? null : $side->mirror($fault->how),
+            stop: $fault->stop === null ? null : $side->mirror($fault->stop),
         );
     }
 }

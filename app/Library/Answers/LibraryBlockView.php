@@ -13,5 +13,7 @@ final readonly class LibraryBlockView
         public string $text,
         public string $dose,
         public bool $judged,
+        /** feed and tempo; null: nobody has said */
+        public ?string $how,
     ) {}
 }

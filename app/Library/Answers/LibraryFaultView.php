@@ -13,5 +13,11 @@ final readonly class LibraryFaultView
         public string $cue,
         public string $drill,
         public bool $safety,
+        /** the drill written out; null: nobody has */
+        public ?string $how,
+        /** when to stop it */
+        public ?string $stop,
+        /** what it is done with, how often and how hard; null: nobody has said */
+        public ?string $dose,
     ) {}
 }

@@ -23,5 +23,7 @@ final readonly class LibraryRungView
         public string $gate,
         /** @var list<string> misses that harm nothing, in words */
         public array $safe_misses,
+        /** @var list<TaughtView> none of a ladder that does not say */
+        public array $teaching,
     ) {}
 }

@@ -40,6 +40,8 @@ final readonly class BlockView
         public ?string $throw_asks,
         public int $rest_s,
         public ?int $hold_s,
+        /** feed and tempo; null: nobody has said */
+        public ?string $how,
         public bool $judged,
         public bool $counted,
         /** @var 'full'|'unknown'|'reduced'|'none'|'refer' */

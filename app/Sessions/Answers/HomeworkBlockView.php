@@ -12,5 +12,7 @@ final readonly class HomeworkBlockView
         public string $text,
         public string $dose,
         public ?int $hold_s,
+        /** feed and tempo; null: nobody has said */
+        public ?string $how,
     ) {}
 }

@@ -69,7 +69,7 @@ final readonly class Round
      */
     public static function offered(?LibraryCourt $court): array
     {
-        $on = $court === null ? '' : " on={$court->id}:".array_key_first($court->boxes);
+        $on = self::on('', $court);
         $zones = $court === null ? 'zones=4 balls=5 points=5' : 'zones=1 balls=10 points=1';
 
         return [
@@ -79,14 +79,19 @@ final readonly class Round
     }
 
     /**
-     * What a block is begun with: what was played last, where it was on the same court; else what is ordinarily scored on it.
+     * What a block is begun with: what was played last, where it was on the same court; else what its rung names; else what is
+     * ordinarily scored on it.
      *
      * @param  string|null  $last  the code of it
+     * @param  string|null  $named  the code a rung names, without a court
      */
-    public static function begunWith(?string $last, BlockKind $kind, ?LibraryCourt $court): string
+    public static function begunWith(?string $last, ?string $named, BlockKind $kind, ?LibraryCourt $court): string
     {
         if ($last !== null && (self::read($last)->on[0] ?? null) === $court?->id) {
             return $last;
+        }
+        if ($named !== null && ($court !== null || self::read($named)->kind !== ScoreKind::ServeGame)) {
+            return self::on($named, $court);
         }
         $usual = match (true) {
             $court !== null => $court->tries > 1 ? ScoreKind::ServeGame : ScoreKind::TargetRound,
@@ -96,6 +101,12 @@ final readonly class Round
         };
 
         return array_values(array_filter(self::offered($court), fn (string $code): bool => self::read($code)->kind === $usual))[0];
+    }
+
+    /** A code on the first box of a court. */
+    private static function on(string $code, ?LibraryCourt $court): string
+    {
+        return $court === null ? $code : "{$code} on={$court->id}:".array_key_first($court->boxes);
     }
 
     /** The code without its goal: scores of one setup are compared with each other. */

@@ -113,8 +113,18 @@ export function takeAlong(sheetId: string): Promise<Courtside> {
             await putAside((on) => on.packs.put({ sheet_id: sheetId, pack }));
             return pack;
         },
-        () => reading(async (from) => (await from.packs.get(sheetId))?.pack, undefined),
+        () => reading(async (from) => asNow((await from.packs.get(sheetId))?.pack), undefined),
     );
+}
+
+/** What the version before took along says nothing of what it did not know. */
+function asNow(pack: Partial<Courtside> | undefined): Courtside | undefined {
+    if (pack === undefined) return undefined;
+    const now = { games: [], safe_misses: [], teaching: [], ...pack } as Courtside;
+    return {
+        ...now,
+        blocks: now.blocks.map((block) => ({ ...block, counts: (block as Partial<typeof block>).counts ?? [] })),
+    };
 }
 
 /** Who is signed in. A sign-out that the server has not heard of yet comes first. */

@@ -5,6 +5,7 @@ import { Opens } from '../../parts/Opens';
 import { Strip } from '../../parts/Strip';
 import { Tape } from '../../parts/Tape';
 import { useNow } from '../../parts/useNow';
+import { Teach } from './Teach';
 import { Pacer } from './Pacer';
 import { Rotation } from './Rotation';
 import { Trying } from './Trying';
@@ -160,7 +161,8 @@ function Tools({ court, here }: { court: Court; here: Here }) {
                     Score
                 </button>
             )}
-            <Pacer holdS={block.hold_s ?? null} />
+            <Pacer holdS={block.hold_s ?? null} counts={block.counts} />
+            {pack.teaching.length > 0 && <Teach pack={pack} fault={court.pattern?.fault ?? null} how={block.how} />}
             {pack.rotation && <Rotation rotation={pack.rotation} />}
         </div>
     );

@@ -4,10 +4,10 @@ import { Stepper } from '../../parts/Stepper';
 import { click } from '../../parts/sound';
 
 const HOLDS_S = [10, 15, 30];
-const BEATS = 3;
+const BEATS = ['1', '2', '3'];
 
-/** Holds counted down, and steps counted aloud at a tempo: one, two, three. */
-export function Pacer({ holdS }: { holdS: number | null }) {
+/** Holds counted down, and steps counted aloud at a tempo, in the words of the block where it has some. */
+export function Pacer({ holdS, counts }: { holdS: number | null; counts: string[] }) {
     return (
         <Opens
             label="Timer: hold, or beat"
@@ -15,7 +15,7 @@ export function Pacer({ holdS }: { holdS: number | null }) {
             content={
                 <div className="grid gap-4">
                     <Hold first={holdS} />
-                    <Beat />
+                    <Beat words={counts.length > 0 ? counts : BEATS} />
                 </div>
             }
         >
@@ -79,17 +79,18 @@ function Hold({ first }: { first: number | null }) {
     );
 }
 
-function Beat() {
+function Beat({ words }: { words: string[] }) {
     const [perMinute, setPerMinute] = useState(60);
     const [step, setStep] = useState<number | null>(null);
     const running = step !== null;
+    const beats = words.length;
     useEffect(() => {
         if (!running) return;
         const audio = new AudioContext();
         let count = 0;
         const beat = (): void => {
-            click(audio, audio.currentTime, count % BEATS === 0);
-            setStep((count % BEATS) + 1);
+            click(audio, audio.currentTime, count % beats === 0);
+            setStep(count % beats);
             count++;
         };
         beat();
@@ -98,7 +99,7 @@ function Beat() {
             window.clearInterval(timer);
             void audio.close();
         };
-    }, [running, perMinute]);
+    }, [running, perMinute, beats]);
     return (
         <div role="group" aria-label="Beat">
             <p className="head">Count the steps</p>
@@ -120,7 +121,7 @@ function Beat() {
                 >
                     {running ? 'Stop' : 'Start'}
                 </button>
-                {running && <p className="figure text-5xl">{step}</p>}
+                {running && <p className="figure text-5xl">{words[step]}</p>}
             </div>
         </div>
     );

@@ -33,6 +33,7 @@ export function HomeworkCard({ card }: { card: Homework }) {
                                 <p className="figure max-w-56 text-right text-lg">
                                     {block.dose}
                                     {block.hold_s ? `, hold ${block.hold_s} s` : ''}
+                                    {block.how ? `; ${block.how}` : ''}
                                 </p>
                             </div>
                         ))}

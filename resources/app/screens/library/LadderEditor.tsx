@@ -276,6 +276,24 @@ function FaultRow({
                     can hurt
                 </label>
             </div>
+            <div className="flex flex-wrap gap-1.5">
+                <textarea
+                    aria-label={`The drill for ${about}, written out`}
+                    placeholder="set-up, and what is done"
+                    className="field min-w-0 grow"
+                    rows={2}
+                    value={each.how ?? ''}
+                    onChange={(event) => onChange(said(each, 'how', event.target.value))}
+                />
+                <textarea
+                    aria-label={`When to stop the drill for ${about}`}
+                    placeholder="when to stop"
+                    className="field w-56"
+                    rows={2}
+                    value={each.stop ?? ''}
+                    onChange={(event) => onChange(said(each, 'stop', event.target.value))}
+                />
+            </div>
             <DrillDose
                 about={`the drill for ${about}`}
                 dose={each.dose}
@@ -287,6 +305,10 @@ function FaultRow({
         </div>
     );
 }
+
+/** A text that is left out when it is empty. */
+const said = (fault: FaultDef, key: 'how' | 'stop', text: string): FaultDef =>
+    text === '' ? leftOut(fault, key) : { ...fault, [key]: text };
 
 /** The list with one of it replaced, or taken out. */
 const replaced = <T,>(list: T[], i: number, next: T | null): T[] =>

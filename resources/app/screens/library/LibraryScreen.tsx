@@ -280,6 +280,7 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                                 . Look for: {rung.checkpoints.join(', ').toLowerCase()}.
                             </span>
                         </p>
+                        <Teaching lines={rung.teaching} />
                         <table className="mt-1 w-full text-sm">
                             <tbody>
                                 {rung.blocks.map((block, j) => (
@@ -296,6 +297,25 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
     );
 }
 
+/** What a coach new to the skill needs to teach the rung: the reason as a sentence, the rest side by side. */
+function Teaching({ lines }: { lines: LibraryLadder['rungs'][number]['teaching'] }) {
+    if (lines.length === 0) return null;
+    const [why, ...rest] = lines;
+    return (
+        <>
+            <p className="mt-0.5">{why?.text}</p>
+            <dl className="mt-1 gap-x-8 text-sm sm:columns-2">
+                {rest.map((line) => (
+                    <div key={line.key} className="break-inside-avoid pb-1">
+                        <dt className="label inline">{line.name}: </dt>
+                        <dd className="inline">{line.text}</dd>
+                    </div>
+                ))}
+            </dl>
+        </>
+    );
+}
+
 function BlockLine({ block, kind }: { block: LibraryLadder['rungs'][number]['blocks'][number]; kind: string }) {
     return (
         <tr className="align-top">
@@ -303,6 +323,7 @@ function BlockLine({ block, kind }: { block: LibraryLadder['rungs'][number]['blo
             <td className="py-0.5 pr-3">
                 <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
                 <span className="text-soft">{block.text}</span>
+                {block.how && <span className="block text-soft">({block.how})</span>}
             </td>
             <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
         </tr>
@@ -350,6 +371,13 @@ function Beside({ ladder }: { ladder: LibraryLadder }) {
                         <p>
                             “{each.cue}” <span className="text-soft">{each.drill}.</span>
                         </p>
+                        {each.how && (
+                            <p className="text-sm">
+                                {each.how}
+                                {each.dose && <span className="text-soft"> {each.dose}.</span>}
+                                {each.stop && <strong className="font-normal text-soft"> Stop: {each.stop}</strong>}
+                            </p>
+                        )}
                     </div>
                 ))}
             </section>

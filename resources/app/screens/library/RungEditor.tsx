@@ -1,8 +1,11 @@
 import type { Named } from '../../api/client';
 import { leftOut } from './definition';
-import type { BlockDef, GateDef, LadderDef, LoadedPart, RungDef } from './definition';
+import type { BlockDef, LadderDef, LoadedPart, RungDef } from './definition';
 import { Figure } from './Figure';
 import { DoneWith } from './DoneWith';
+import { HowDone } from './HowDone';
+import { Taught } from './Taught';
+import { ToGoOn } from './ToGoOn';
 import { Toggle } from '../../parts/Toggle';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { clsx } from 'clsx';
@@ -62,6 +65,7 @@ export function RungEditor({ rung, ladder, skills, objects, onChange }: Given) {
                 numbered
                 onToggle={(id) => onChange({ ...rung, faults: toggled(rung.faults, id) })}
             />
+            <Taught rung={rung} onChange={onChange} />
             <ToGoOn rung={rung} onChange={onChange} />
             <div>
                 <p className="label">Blocks, in order</p>
@@ -206,6 +210,7 @@ function BlockRow({
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
                 <BlockDose about={about} block={block} onChange={onChange} />
                 <WithWhat about={about} block={block} skills={skills} objects={objects} onChange={onChange} />
+                <HowDone about={about} block={block} onChange={onChange} />
                 <label className="flex items-center gap-1 text-sm">
                     <input
                         type="checkbox"
@@ -338,44 +343,7 @@ function SafeMisses({ rung, onChange }: { rung: RungDef; onChange: (next: RungDe
     );
 }
 
-/** What the gate asks; an empty field asks what the library asks of every rung. */
-function ToGoOn({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) => void }) {
-    const gate = (change: GateDef): void => {
-        const next = Object.fromEntries(
-            Object.entries({ ...rung.gate, ...change }).filter(([, value]) => value !== undefined),
-        );
-        const { gate: _, ...rest } = rung;
-        onChange(Object.keys(next).length > 0 ? { ...rest, gate: next } : rest);
-    };
-    return (
-        <fieldset>
-            <legend className="label">To go on; empty: as usual</legend>
-            <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                <Figure label="judged reps" value={rung.gate?.min_reps} onChange={(min_reps) => gate({ min_reps })} />
-                <Figure
-                    label="different days"
-                    value={rung.gate?.min_sessions}
-                    onChange={(min_sessions) => gate({ min_sessions })}
-                />
-                <Figure
-                    label="good, %"
-                    value={
-                        rung.gate?.target_rate === undefined ? undefined : Math.round(PERCENT * rung.gate.target_rate)
-                    }
-                    onChange={(rate) => gate({ target_rate: rate === undefined ? undefined : rate / PERCENT })}
-                />
-                <Figure label="good in a row" value={rung.gate?.streak} onChange={(streak) => gate({ streak })} />
-                <Figure
-                    label="safety faults at most"
-                    value={rung.gate?.max_safety_faults}
-                    onChange={(max_safety_faults) => gate({ max_safety_faults })}
-                />
-            </div>
-        </fieldset>
-    );
-}
-
-/** The block without one of its fields. */
+/** Its kind, its title and what is done. */
 function BlockName({ about, block, onChange }: { about: string; block: BlockDef; onChange: (next: BlockDef) => void }) {
     return (
         <div className="flex flex-wrap gap-1.5">

@@ -22,6 +22,8 @@ export type FaultDef = {
     drill: string;
     dose?: DrillDoseDef;
     safety?: boolean;
+    how?: string;
+    stop?: string;
 };
 export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
@@ -42,22 +44,52 @@ export type BlockDef = {
     rest_s?: number;
     judged?: boolean;
     loads?: LoadedPart[];
+    feed?: string;
+    varied?: boolean;
+    tempo?: string;
+    counts?: string[];
+    play?: string;
     [other: string]: unknown;
 };
+/** As core `Gate`; shares are 0 to 1. */
 export type GateDef = {
+    window_sessions?: number;
     min_reps?: number;
     min_sessions?: number;
     target_rate?: number;
+    confidence?: number;
+    lower_bound?: number;
     streak?: number;
+    safety_window_reps?: number;
     max_safety_faults?: number;
-    [other: string]: unknown;
+    max_fade?: number;
+    soreness_days?: number;
+    soreness_max?: number;
+    needs_morning_after?: boolean;
+    step_back_rate?: number;
+    max_age_days?: number;
+    confirm_after_fail?: boolean;
 };
+export type TeachingDef = Record<
+    | 'purpose'
+    | 'set_up'
+    | 'look_first'
+    | 'good'
+    | 'easier'
+    | 'harder'
+    | 'alone'
+    | 'group'
+    | 'coach_mistake'
+    | 'go_back',
+    string
+>;
 export type RungDef = {
     id: string;
     name: string;
     goal: string;
     outcome: 'ignored' | 'scored';
     safe_misses?: string[];
+    teaching?: TeachingDef;
     checkpoints: string[];
     faults: string[];
     gate?: GateDef;
@@ -114,5 +146,5 @@ export function placeInWords(path: string, ladder: LadderDef): string {
     const what = `${one} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
     const words = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
     if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${words(field)}`;
-    return `${what}${words(inner)}${inner === 'gate' || inner === 'measure' ? words(which) : ''}`;
+    return `${what}${words(inner)}${inner === 'gate' || inner === 'measure' || inner === 'teaching' ? words(which) : ''}`;
 }

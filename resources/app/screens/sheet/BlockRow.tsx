@@ -225,7 +225,8 @@ function How({ block }: { block: Block }) {
         <>
             {block.object}
             {block.side === 'other' ? ', other side' : ''}
-            {block.hold_s ? `, hold ${block.hold_s} s` : ''}, rest {block.rest_s} s
+            {block.hold_s ? `, hold ${block.hold_s} s` : ''}
+            {block.how ? `; ${block.how}` : ''}, rest {block.rest_s} s
             {block.done_reps > 0 ? `, ${block.done_reps} done` : ''}.{' '}
         </>
     );

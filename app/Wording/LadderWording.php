@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use Augendo\Core\Library\Feed;
+use Augendo\Core\Library\Manner;
+use Augendo\Core\Library\Tempo;
+
+/** What a ladder says about a rung and a dose, in words. */
+final class LadderWording
+{
+    private const PARTS = [
+        'purpose' => 'Why',
+        'set_up' => 'Set-up',
+        'look_first' => 'Look first at',
+        'good' => 'Good is',
+        'easier' => 'Easier',
+        'harder' => 'Harder',
+        'alone' => 'Alone or in pairs',
+        'group' => 'With a group',
+        'coach_mistake' => 'The coach’s usual mistake',
+        'go_back' => 'Go back when',
+    ];
+
+    /** @param  string  $key  a part of Teaching */
+    public static function part(string $key): string
+    {
+        return self::PARTS[$key];
+    }
+
+    /** @return string|null null: nobody has said */
+    public static function manner(?Manner $manner): ?string
+    {
+        if ($manner === null) {
+            return null;
+        }
+        $feed = match ($manner->feed) {
+            null, Feed::None => null,
+            Feed::SelfToss => 'own toss',
+            Feed::Drop => 'dropped ball',
+            Feed::Partner => 'fed by a partner',
+            Feed::Coach => 'fed by the coach',
+            Feed::Machine => 'fed by a machine',
+            Feed::Live => 'as in play',
+        };
+        $tempo = match ($manner->tempo) {
+            null => null,
+            Tempo::Held => 'held still',
+            Tempo::Segmented => 'with a stop between the parts',
+            Tempo::Counted => 'counted: '.implode(', ', $manner->counts),
+            Tempo::SlowThenFast => 'slow, then fast',
+            Tempo::Continuous => 'in one flow',
+        };
+        $words = array_filter([$feed === null ? null : $feed.($manner->varied ? ', varied' : ''), $tempo]);
+
+        return $words === [] ? null : implode('; ', $words);
+    }
+}

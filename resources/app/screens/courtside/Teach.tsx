@@ -1,0 +1,45 @@
+import { Opens } from '../../parts/Opens';
+import type { Courtside } from '../../api/client';
+
+/** How the rung is taught, and the drill of the fault that leads, written out: read beside the athlete, without a connection. */
+export function Teach({
+    pack,
+    fault,
+    how,
+}: {
+    pack: Pick<Courtside, 'teaching' | 'rung'>;
+    fault: Courtside['faults'][number] | null;
+    how: string | null;
+}) {
+    return (
+        <Opens
+            label={`How to teach ${pack.rung.rung_name}`}
+            className="btn btn-quiet shrink-0"
+            content={
+                <div className="grid max-h-[70vh] gap-3 overflow-y-auto">
+                    {fault?.how && (
+                        <section>
+                            <h2 className="head text-lg">Drill: {fault.name.toLowerCase()}</h2>
+                            <p>{fault.how}</p>
+                            {fault.stop && <p className="text-soft">Stop: {fault.stop}</p>}
+                        </section>
+                    )}
+                    <section>
+                        <h2 className="head text-lg">{pack.rung.rung_name}</h2>
+                        {how && <p className="text-soft">This block: {how}.</p>}
+                        <dl>
+                            {pack.teaching.map((line) => (
+                                <div key={line.key} className="border-t border-line py-1">
+                                    <dt className="label">{line.name}</dt>
+                                    <dd>{line.text}</dd>
+                                </div>
+                            ))}
+                        </dl>
+                    </section>
+                </div>
+            }
+        >
+            Teach
+        </Opens>
+    );
+}
