@@ -9,11 +9,13 @@ use App\Http\Answers;
 use App\Http\DocumentRequest;
 use App\Library\Answers\DocumentView;
 use App\Library\Answers\LadderImportView;
+use App\Library\Answers\LetThroughView;
 use App\Library\Answers\LibraryLadderView;
 use App\Library\Answers\LibraryProblemView;
 use App\Library\Answers\LibraryRowView;
 use App\Library\Answers\SentencesView;
 use App\Library\Requests\LadderImportRequest;
+use App\Library\Requests\LetThroughRequest;
 use Augendo\Core\Library\Handedness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -65,6 +67,13 @@ final class LibraryController
                 $row['problems'],
             ),
         ), $rows));
+    }
+
+    /** How often a gate lets somebody through whose true rate is known: told while it is read or edited. */
+    #[Answers(LetThroughView::class, list: true)]
+    public function letThrough(LetThroughRequest $request): JsonResponse
+    {
+        return response()->json($this->screen->letThrough($request->gate(), (int) $request->validated('reps')));
     }
 
     #[Answers(SentencesView::class)]

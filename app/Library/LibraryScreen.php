@@ -7,6 +7,7 @@ namespace App\Library;
 use App\Courtside\Answers\CheckpointView;
 use App\Library\Answers\FigurePoseView;
 use App\Library\Answers\LadderVersionView;
+use App\Library\Answers\LetThroughView;
 use App\Library\Answers\LibraryBlockView;
 use App\Library\Answers\LibraryFaultView;
 use App\Library\Answers\LibraryLadderView;
@@ -17,6 +18,8 @@ use App\People\User;
 use App\Wording\FilmWording;
 use App\Wording\LadderWording;
 use App\Wording\Wording;
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Gates\LetThrough;
 use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
@@ -132,6 +135,12 @@ final class LibraryScreen
                 $this->shelf->versions($id),
             ),
         );
+    }
+
+    /** @return list<LetThroughView> */
+    public function letThrough(Gate $gate, int $repsASession): array
+    {
+        return array_map(LetThroughView::of(...), LetThrough::of($gate, $repsASession));
     }
 
     /** @return list<Fault> of all rungs, those that can hurt first */

@@ -21,7 +21,7 @@ final class LadderWording
         'alone' => 'Alone or in pairs',
         'group' => 'With a group',
         'coach_mistake' => 'The coach’s usual mistake',
-        'go_back' => 'Go back when',
+        'go_back' => 'Going back',
     ];
 
     /** @param  string  $key  a part of Teaching */

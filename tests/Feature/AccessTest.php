@@ -104,6 +104,7 @@ final class AccessTest extends TestCase
         'GET api/library/{ladder}/definition' => self::EVERYBODY,
         'POST api/library' => self::COACH,
         'POST api/library/import' => self::COACH,
+        'POST api/library/let-through' => self::EVERYBODY,
         'POST api/squads/{squad}/ladders/{ladder}' => self::COACH,
         'POST api/athletes/{athlete}/placements/{ladder}/leave' => self::COACH,
         'POST api/athletes/{athlete}/placing/{ladder}/start' => self::COACH,

@@ -117,6 +117,21 @@ final class LadderShelfTest extends TestCase
         $this->assertSame(0, DB::table('ladders')->count());
     }
 
+    public function test_a_gate_says_what_it_does_and_one_that_is_none_is_refused_with_its_place(): void
+    {
+        $asked = fn (array $gate, int $reps = 6): TestResponse => $this->postJson(
+            '/api/library/let-through', ['gate' => $gate, 'reps' => $reps],
+        );
+        $usual = $asked([])->assertOk()->assertJsonCount(3)->json();
+        $this->assertSame([0.65, 0.8, 0.9], array_column($usual, 'rate'));
+        $strict = $asked(['target_rate' => 0.95, 'lower_bound' => 0.85])->assertOk()->json();
+        $this->assertLessThan($usual[2]['share'], $strict[2]['share']);
+        $this->assertNull($asked(['streak' => 30])->assertOk()->json('2.sessions'), 'nobody');
+        $asked(['target_rate' => 1.4])->assertStatus(422)->assertJsonPath('errors', fn (array $errors): bool => isset($errors['gate.target_rate']));
+        $asked(['no_such' => 1])->assertStatus(422);
+        $asked([], 0)->assertStatus(422);
+    }
+
     public function test_files_go_in_together_or_not_at_all(): void
     {
         $good = ['id' => 'club-serve', 'name' => 'Club serve'] + $this->definition('racket-serve');

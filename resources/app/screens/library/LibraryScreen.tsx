@@ -7,6 +7,9 @@ import { useMe } from '../../parts/Frame';
 import { saveText } from '../../parts/saveFile';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
+import { definitionOf } from './definition';
+import type { GateDef } from './definition';
+import { GateDoes } from './GateDoes';
 import { ImportLadders } from './ImportLadders';
 
 const FAMILIES: [family: string, name: string][] = [
@@ -135,7 +138,7 @@ export function LadderPage() {
                 </section>
             )}
             <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_25rem]">
-                <Rungs rungs={ladder.rungs} />
+                <Rungs ladderId={ladderId} rungs={ladder.rungs} />
                 <Beside ladder={ladder} />
             </div>
         </main>
@@ -260,7 +263,19 @@ function LadderHead({
     );
 }
 
-function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
+/** The gates of the rungs as the file has them, by rung. */
+function useGates(ladderId: string): Record<string, GateDef> {
+    const { data } = useQuery({
+        queryKey: ['ladder-file', ladderId],
+        queryFn: () => api('GET', `/api/library/${ladderId}/definition`),
+    });
+    return data === undefined
+        ? {}
+        : Object.fromEntries(definitionOf(data).rungs.map((rung) => [rung.id, rung.gate ?? {}]));
+}
+
+function Rungs({ ladderId, rungs }: { ladderId: string; rungs: LibraryLadder['rungs'] }) {
+    const gates = useGates(ladderId);
     return (
         <section aria-label="Rungs">
             <h2 className="border-b-2 border-ink pb-1 text-base">Rungs, from the foot up</h2>
@@ -281,15 +296,15 @@ function Rungs({ rungs }: { rungs: LibraryLadder['rungs'] }) {
                             </span>
                         </p>
                         <Teaching lines={rung.teaching} />
-                        <table className="mt-1 w-full text-sm">
-                            <tbody>
-                                {rung.blocks.map((block, j) => (
-                                    <BlockLine key={j} block={block} kind={block.kind} />
-                                ))}
-                                {rung.indoor && <BlockLine block={rung.indoor} kind="Indoors" />}
-                            </tbody>
-                        </table>
-                        <p className="text-sm text-soft">To go on: {rung.gate}</p>
+                        <ul className="mt-1 text-sm" aria-label={`Blocks of ${rung.name}`}>
+                            {rung.blocks.map((block, j) => (
+                                <BlockLine key={j} block={block} kind={block.kind} />
+                            ))}
+                            {rung.indoor && <BlockLine block={rung.indoor} kind="Indoors" />}
+                        </ul>
+                        <p className="text-sm text-soft">
+                            To go on: {rung.gate} <GateDoes gate={gates[rung.id] ?? {}} about={rung.name} />
+                        </p>
                     </li>
                 ))}
             </ol>
@@ -318,15 +333,17 @@ function Teaching({ lines }: { lines: LibraryLadder['rungs'][number]['teaching']
 
 function BlockLine({ block, kind }: { block: LibraryLadder['rungs'][number]['blocks'][number]; kind: string }) {
     return (
-        <tr className="align-top">
-            <td className="label w-24 py-0.5">{kind}</td>
-            <td className="py-0.5 pr-3">
+        <li className="grid py-0.5 sm:grid-cols-[6rem_1fr_14rem] sm:gap-x-3">
+            <span className="label">{kind}</span>
+            <span>
                 <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
-                <span className="text-soft">{block.text}</span>
-                {block.how && <span className="block text-soft">({block.how})</span>}
-            </td>
-            <td className="figure w-56 py-0.5 text-right">{block.dose}</td>
-        </tr>
+                <span className="text-soft">
+                    {block.text}
+                    {block.how && ` (${block.how})`}
+                </span>
+            </span>
+            <span className="figure sm:text-right">{block.dose}</span>
+        </li>
     );
 }
 

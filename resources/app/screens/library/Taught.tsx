@@ -12,7 +12,7 @@ const PARTS: [key: keyof TeachingDef, name: string][] = [
     ['alone', 'Alone or in pairs'],
     ['group', 'With a group'],
     ['coach_mistake', 'The coach’s usual mistake'],
-    ['go_back', 'Go back when, and to what'],
+    ['go_back', 'Going back: when, and to what'],
 ];
 
 const EMPTY = Object.fromEntries(PARTS.map(([key]) => [key, ''])) as TeachingDef;

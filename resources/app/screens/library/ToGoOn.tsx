@@ -1,4 +1,5 @@
 import { Figure } from './Figure';
+import { GateDoes } from './GateDoes';
 import type { GateDef, RungDef } from './definition';
 
 const PERCENT = 100;
@@ -52,7 +53,10 @@ export function ToGoOn({ rung, onChange }: { rung: RungDef; onChange: (next: Run
     return (
         <fieldset>
             <legend className="label">To go on; empty: as usual</legend>
-            <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">{USUAL.map(figure)}</div>
+            <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+                {USUAL.map(figure)}
+                <GateDoes gate={rung.gate ?? {}} about={rung.name} />
+            </div>
             <details className="mt-1">
                 <summary className="cursor-pointer text-sm text-soft">More of what the gate asks</summary>
                 <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
