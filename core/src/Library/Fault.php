@@ -11,6 +11,7 @@ final readonly class Fault
      * @param  DrillDose|null  $dose  what the drill is done with, how often and how hard; null: nobody has said
      * @param  string|null  $how  the drill written out: set-up and what is done
      * @param  string|null  $stop  when to stop it
+     * @param  DrillWith  $with  whom the drill takes
      */
     public function __construct(
         public string $id,
@@ -22,5 +23,6 @@ final readonly class Fault
         public ?DrillDose $dose = null,
         public ?string $how = null,
         public ?string $stop = null,
+        public DrillWith $with = DrillWith::Alone,
     ) {}
 }

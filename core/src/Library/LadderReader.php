@@ -58,7 +58,7 @@ final readonly class LadderReader
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
-            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop']);
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop', 'with']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 id: $id,
@@ -70,6 +70,7 @@ final readonly class LadderReader
                 dose: $node->get('dose')->optional($this->drillDose(...)),
                 how: $node->get('how')->optional(fn (Node $n): string => $n->string()),
                 stop: $node->get('stop')->optional(fn (Node $n): string => $n->string()),
+                with: $node->get('with')->optional(fn (Node $n): DrillWith => $n->enum(DrillWith::class)) ?? DrillWith::Alone,
             );
         }
         $rungs = [];

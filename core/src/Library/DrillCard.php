@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Load\Skill;
+
+/** A drill as it is looked up: that of a fault on a ladder, or one that belongs to no rung. */
+final readonly class DrillCard
+{
+    /**
+     * @param  string  $mends  the name of the fault; empty: it mends none
+     * @param  string  $cue  empty: none
+     * @param  string|null  $stop  when to stop
+     * @param  list<string>  $ladders  names of the ladders it is on; none: of no ladder
+     * @param  list<Channel>  $loads  the parts that have to be well enough for it
+     * @param  bool  $far  whether its object flies far and needs a sector
+     */
+    private function __construct(
+        public string $title,
+        public string $text,
+        public string $mends,
+        public string $cue,
+        public ?string $stop,
+        public array $ladders,
+        public Skill $skill,
+        public DrillWith $with,
+        public array $loads,
+        public bool $far,
+        public DrillDose $dose,
+        public int $sets,
+        public bool $safety,
+    ) {}
+
+    /**
+     * All there are, each once: what mends the same fault in the same words on several ladders is one drill.
+     *
+     * @param  list<Ladder>  $ladders
+     * @param  list<Drill>  $drills
+     * @return list<self>
+     */
+    public static function all(array $ladders, array $drills): array
+    {
+        $cards = [];
+        foreach ($ladders as $ladder) {
+            foreach ($ladder->rungs as $rung) {
+                foreach ($rung->faults as $fault) {
+                    $card = self::ofFault($fault, $ladder);
+                    if ($card === null) {
+                        continue;
+                    }
+                    $key = $card->text.'|'.$card->dose->skill->id;
+                    $known = $cards[$key]->ladders ?? [];
+                    $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : self::on($card, [...$known, $ladder->name]);
+                }
+            }
+        }
+        foreach ($drills as $drill) {
+            $cards[] = self::ofDrill($drill);
+        }
+
+        return array_values($cards);
+    }
+
+    /** @return string all that is looked through, in small letters */
+    public function words(): string
+    {
+        return mb_strtolower(implode(' ', [$this->title, $this->mends, $this->cue, $this->text, ...$this->ladders]));
+    }
+
+    private static function ofFault(Fault $fault, Ladder $ladder): ?self
+    {
+        $dose = $fault->dose;
+
+        return $dose === null ? null : new self(
+            title: $fault->drill, text: $fault->how ?? "{$fault->drill}.", mends: $fault->name, cue: $fault->cue, stop: $fault->stop,
+            ladders: [$ladder->name], skill: $ladder->skill, with: $fault->with, loads: $dose->skill->loadedChannels(),
+            far: $dose->object->far, dose: $dose, sets: 1, safety: $fault->safety,
+        );
+    }
+
+    private static function ofDrill(Drill $drill): self
+    {
+        $dose = $drill->dose;
+
+        return new self(
+            title: $dose->title, text: $dose->text, mends: '', cue: '', stop: null, ladders: [], skill: $dose->skill, with: $drill->with,
+            loads: $dose->loadedChannels(), far: $dose->object->far,
+            dose: new DrillDose(
+                $dose->skill, $dose->object, $dose->reps, $dose->effort, $dose->distanceM, $dose->holdS, $dose->surface, $dose->legs,
+                $dose->dropCm,
+            ),
+            sets: $dose->sets, safety: false,
+        );
+    }
+
+    /** @param  list<string>  $ladders */
+    private static function on(self $card, array $ladders): self
+    {
+        return new self(
+            $card->title, $card->text, $card->mends, $card->cue, $card->stop, $ladders, $card->skill, $card->with, $card->loads,
+            $card->far, $card->dose, $card->sets, $card->safety,
+        );
+    }
+}

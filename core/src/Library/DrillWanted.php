@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Augendo\Core\Library;
+
+use Augendo\Core\Load\Channel;
+use Augendo\Core\Readiness\Site;
+
+/**
+ * What somebody looks for in the words a coach uses: “elbow drops”, “no partner”, “indoors”, “sore wrist”. What is sore is spared with
+ * all that shares its channel; a place that refers everything finds nothing.
+ */
+final readonly class DrillWanted
+{
+    private const ALONE = ['without a partner', 'no partner', 'on my own', 'by myself', 'alone'];
+
+    private const INDOORS = ['in the hall', 'in a hall', 'indoors', 'indoor', 'inside'];
+
+    /** Said with a place of the body, they ask for it to be spared. */
+    private const SORE = ['sore', 'hurts', 'hurting', 'aches', 'aching', 'painful'];
+
+    private const NAMES = ['upper arm' => 'upper_arm', 'side of the trunk' => 'side'];
+
+    /**
+     * @param  list<string>  $words  what is left to be looked for, in small letters
+     * @param  list<Site>  $sore
+     */
+    private function __construct(
+        public array $words,
+        public array $sore,
+        public bool $alone,
+        public bool $indoors,
+    ) {}
+
+    public static function of(string $text): self
+    {
+        $rest = ' '.preg_replace('/[^\p{L}\d]+/u', ' ', mb_strtolower($text)).' ';
+        $alone = self::takes($rest, self::ALONE);
+        $indoors = self::takes($rest, self::INDOORS);
+        $rest = str_replace(array_map(fn (string $name): string => " {$name} ", array_keys(self::NAMES)), array_map(
+            fn (string $site): string => " {$site} ", self::NAMES,
+        ), $rest);
+        $sore = [];
+        if (self::takes($rest, self::SORE)) {
+            foreach (Site::cases() as $site) {
+                if ($site !== Site::None && self::takes($rest, [$site->value, "{$site->value}s"])) {
+                    $sore[] = $site;
+                }
+            }
+        }
+
+        return new self(array_values(array_filter(explode(' ', $rest))), $sore, $alone, $indoors);
+    }
+
+    /** Whether a place was named that nobody trains around: it goes to a clinician. */
+    public function refers(): bool
+    {
+        return array_filter($this->sore, fn (Site $site): bool => $site->refersEverything()) !== [];
+    }
+
+    /** @return list<Channel> the parts that are spared */
+    public function spared(): array
+    {
+        return array_values(array_filter(Channel::cases(), fn (Channel $channel): bool => array_filter(
+            $this->sore, fn (Site $site): bool => in_array($channel, $site->channels(), true),
+        ) !== []));
+    }
+
+    /**
+     * @param  list<DrillCard>  $cards
+     * @return list<DrillCard> in their order
+     */
+    public function find(array $cards): array
+    {
+        return $this->refers() ? [] : array_values(array_filter($cards, $this->suits(...)));
+    }
+
+    private function suits(DrillCard $card): bool
+    {
+        if (($this->alone && $card->with !== DrillWith::Alone) || ($this->indoors && $card->far)) {
+            return false;
+        }
+        foreach ($this->spared() as $channel) {
+            if (in_array($channel, $card->loads, true)) {
+                return false;
+            }
+        }
+        $text = ' '.preg_replace('/[^\p{L}\d]+/u', ' ', $card->words());
+        foreach ($this->words as $word) {
+            if (! str_contains($text, " {$word}")) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Whether one of the phrases is said; what is said is taken out.
+     *
+     * @param  list<string>  $phrases
+     */
+    private static function takes(string &$text, array $phrases): bool
+    {
+        foreach ($phrases as $phrase) {
+            if (str_contains($text, " {$phrase} ")) {
+                $text = str_replace(" {$phrase} ", ' ', $text);
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
