@@ -137,6 +137,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     });
     Route::post('session-changes/{change}/take-back', [CalendarController::class, 'takeBack'])->can('takeBack', 'change');
     Route::get('library', [LibraryController::class, 'all']);
+    Route::get('drills', [LibraryController::class, 'drills']);
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
     Route::get('library/{ladder}/definition', [LibraryController::class, 'definition']);
     Route::post('library', [LibraryController::class, 'save'])->can('manage-people');

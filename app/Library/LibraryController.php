@@ -8,6 +8,7 @@ use App\Athletes\Squad;
 use App\Http\Answers;
 use App\Http\DocumentRequest;
 use App\Library\Answers\DocumentView;
+use App\Library\Answers\DrillsView;
 use App\Library\Answers\LadderImportView;
 use App\Library\Answers\LetThroughView;
 use App\Library\Answers\LibraryLadderView;
@@ -38,6 +39,15 @@ final class LibraryController
         return response()->json(
             $this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null),
         );
+    }
+
+    #[Answers(DrillsView::class, query: ['words' => 'string', 'hand' => 'string'])]
+    public function drills(Request $request, DrillsScreen $drills): JsonResponse
+    {
+        $asked = $request->validate(['words' => ['sometimes', 'nullable', 'string', 'max:200']]);
+        $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
+
+        return response()->json($drills->find($request->user(), (string) ($asked['words'] ?? ''), $hand));
     }
 
     /** The ladder as a file: to edit, to copy, to share. */

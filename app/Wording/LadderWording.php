@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use Augendo\Core\Library\DrillWanted;
 use Augendo\Core\Library\Feed;
 use Augendo\Core\Library\Manner;
 use Augendo\Core\Library\Tempo;
@@ -28,6 +29,22 @@ final class LadderWording
     public static function part(string $key): string
     {
         return self::PARTS[$key];
+    }
+
+    public const REFERS = 'Neck, chest, back and head go to a licensed clinician first. No drill is offered around them.';
+
+    /** @return list<string> how the words of a search were understood; none where they are only looked for */
+    public static function wanted(DrillWanted $wanted): array
+    {
+        $sites = implode(' and ', array_map(Wording::site(...), $wanted->sore));
+
+        return array_values(array_filter([
+            $wanted->sore === [] || $wanted->refers()
+                ? null
+                : "With a sore {$sites}: nothing that loads ".Wording::channels($wanted->spared()).'.',
+            $wanted->alone ? 'Alone.' : null,
+            $wanted->indoors ? 'Nothing that needs a sector.' : null,
+        ]));
     }
 
     /** @return string|null null: nobody has said */

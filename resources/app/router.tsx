@@ -164,6 +164,11 @@ const library = createRoute({
     path: '/library',
     component: screen(() => import('./screens/library/LibraryScreen'), 'LibraryScreen'),
 });
+const drills = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/drills',
+    component: screen(() => import('./screens/drills/DrillsScreen'), 'DrillsScreen'),
+});
 const ladder = createRoute({
     getParentRoute: () => frame,
     path: '/library/$ladderId',
@@ -310,6 +315,7 @@ export const router = createRouter({
             scores,
             gates,
             library,
+            drills,
             ladder,
             ladderEdit,
             calendar,

@@ -100,6 +100,7 @@ final class AccessTest extends TestCase
         'PUT api/squads/{squad}/rule-set' => self::COACH,
         'POST api/athletes/{athlete}/limit-shares' => self::COACH,
         'GET api/library' => self::EVERYBODY,
+        'GET api/drills' => self::EVERYBODY,
         'GET api/library/{ladder}' => self::EVERYBODY,
         'GET api/library/{ladder}/definition' => self::EVERYBODY,
         'POST api/library' => self::COACH,

@@ -132,6 +132,28 @@ final class LadderShelfTest extends TestCase
         $asked([], 0)->assertStatus(422);
     }
 
+    public function test_drills_are_found_in_a_coachs_words_the_clubs_own_among_them(): void
+    {
+        $find = fn (string $words): TestResponse => $this->getJson('/api/drills?words='.urlencode($words))->assertOk();
+        $all = $find('')->json('all');
+        $this->assertGreaterThan(100, $all);
+        $find('sore wrist, alone')
+            ->assertJsonPath('understood', ['With a sore wrist: nothing that loads hand.', 'Alone.'])
+            ->assertJsonPath('drills', fn (array $drills): bool => $drills !== [] && array_filter(
+                $drills, fn (array $drill): bool => in_array('hand', $drill['loads'], true) || $drill['with'] !== 'alone',
+            ) === []);
+        $find('sore back')->assertJsonPath('drills', [])->assertJsonPath('refers', fn (?string $why): bool => str_contains((string) $why, 'clinician'));
+        $find('zeppelin')->assertJsonPath('drills', []);
+        $this->getJson('/api/drills?words='.str_repeat('a', 201))->assertStatus(422);
+        $own = $this->with(['name' => 'Club serve'] + $this->definition('racket-serve'), function (array &$x): void {
+            $x['faults'][0]['how'] = 'A zeppelin hangs over the net; serve below it.';
+        });
+        $this->keep($own, 0)->assertOk();
+        $find('zeppelin')->assertJsonCount(1, 'drills')->assertJsonPath('drills.0.ladders', ['Club serve']);
+        $this->actingAs($this->stranger(Role::Coach));
+        $find('zeppelin')->assertJsonCount(0, 'drills');
+    }
+
     public function test_files_go_in_together_or_not_at_all(): void
     {
         $good = ['id' => 'club-serve', 'name' => 'Club serve'] + $this->definition('racket-serve');

@@ -20,6 +20,9 @@ final readonly class DrillWanted
     /** Said with a place of the body, they ask for it to be spared. */
     private const SORE = ['sore', 'hurts', 'hurting', 'aches', 'aching', 'painful'];
 
+    /** They say nothing of a drill. */
+    private const SMALL = ['and', 'or', 'the', 'a', 'an', 'for', 'with', 'to', 'of', 'my', 'is', 'in', 'on', 'drill', 'drills'];
+
     private const NAMES = ['upper arm' => 'upper_arm', 'side of the trunk' => 'side'];
 
     /**
@@ -50,7 +53,7 @@ final readonly class DrillWanted
             }
         }
 
-        return new self(array_values(array_filter(explode(' ', $rest))), $sore, $alone, $indoors);
+        return new self(array_values(array_diff(explode(' ', $rest), ['', ...self::SMALL])), $sore, $alone, $indoors);
     }
 
     /** Whether a place was named that nobody trains around: it goes to a clinician. */

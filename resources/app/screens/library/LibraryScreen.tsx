@@ -3,6 +3,7 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type LibraryLadder, type LibraryRow } from '../../api/client';
 import { Figure } from '../../parts/Figure';
+import { HandSwitch, type Hand } from '../../parts/HandSwitch';
 import { useMe } from '../../parts/Frame';
 import { saveText } from '../../parts/saveFile';
 import { Notice } from '../../parts/Notice';
@@ -50,6 +51,9 @@ export function LibraryScreen() {
                     </p>
                 </div>
                 <span className="grow" />
+                <Link to="/library/drills" className="btn">
+                    Drills
+                </Link>
                 {me.decides && <ImportLadders />}
                 <label className="grid w-full gap-1 sm:w-80">
                     <span className="label">Look for a fault, a cue, a drill, a rung</span>
@@ -111,7 +115,7 @@ export function LibraryScreen() {
 export function LadderPage() {
     const { ladderId } = useParams({ from: '/frame/library/$ladderId' });
     const me = useMe();
-    const [hand, setHand] = useState<'right' | 'left'>('right');
+    const [hand, setHand] = useState<Hand>('right');
     const [version, setVersion] = useState<number | null>(null);
     const query = useQuery({
         queryKey: ['library', ladderId, hand, version],
@@ -196,8 +200,8 @@ function LadderHead({
     onVersion,
 }: {
     ladder: LibraryLadder;
-    hand: 'right' | 'left';
-    onHand: (hand: 'right' | 'left') => void;
+    hand: Hand;
+    onHand: (hand: Hand) => void;
     onVersion: (version: number) => void;
 }) {
     const me = useMe();
@@ -235,19 +239,7 @@ function LadderHead({
                 <p>{ladder.summary}</p>
             </div>
             <span className="grow" />
-            <span role="group" aria-label="Written for" className="no-print flex border border-ink">
-                {(['right', 'left'] as const).map((side) => (
-                    <button
-                        key={side}
-                        type="button"
-                        aria-pressed={hand === side}
-                        className={`head min-h-10 px-3 ${hand === side ? 'bg-ink text-chalk' : ''}`}
-                        onClick={() => onHand(side)}
-                    >
-                        {side}-handed
-                    </button>
-                ))}
-            </span>
+            <HandSwitch hand={hand} onHand={onHand} />
             <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>
                 Print
             </button>

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Answers;
+
+/** Drills that were looked for, and how the words were understood. */
+final readonly class DrillsView
+{
+    public function __construct(
+        /** @var list<string> */
+        public array $understood,
+        /** why none is shown, where a place that goes to a clinician was named */
+        public ?string $refers,
+        public int $all,
+        /** @var list<DrillCardView> */
+        public array $drills,
+    ) {}
+}
