@@ -15,6 +15,7 @@ use App\Health\AwayController;
 use App\Health\RollCallController;
 use App\Http\FromThePage;
 use App\Library\LibraryController;
+use App\Library\SchoolsController;
 use App\Limits\LimitsController;
 use App\People\LinkController;
 use App\People\PeopleController;
@@ -146,6 +147,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::post('squads/{squad}/ladders/{ladder}', [LibraryController::class, 'adopt'])->can('manage', 'squad');
     Route::get('gates', GatesController::class);
     Route::get('plan', [PlanController::class, 'show']);
+    Route::get('squads/{squad}/schools', [SchoolsController::class, 'ofSquad'])->can('manage', 'squad');
+    Route::put('squads/{squad}/schools', [SchoolsController::class, 'chooseForSquad'])->can('manage', 'squad');
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');
     Route::post('squads/{squad}/seasons', [PlanController::class, 'openForSquad'])->can('manage', 'squad');
     Route::get('fixtures/{fixture}/team', [PlanController::class, 'team'])->can('count', 'fixture');
@@ -257,6 +260,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('placements/{ladder}/leave', [RosterController::class, 'leave'])->can('decide', 'athlete');
         Route::post('missing-counts/give-up', [SheetController::class, 'giveUpMissing'])->can('decide', 'athlete');
         Route::post('limit-shares', [LimitsController::class, 'share'])->can('decide', 'athlete');
+        Route::get('schools', [SchoolsController::class, 'ofAthlete'])->can('decide', 'athlete');
+        Route::put('schools', [SchoolsController::class, 'chooseForAthlete'])->can('decide', 'athlete');
         Route::get('skills', [SkillsController::class, 'show'])->can('view', 'athlete');
         Route::post('skills/draft', [SkillsController::class, 'draft'])->can('decide', 'athlete');
         Route::put('skills', [SkillsController::class, 'keep'])->can('decide', 'athlete');

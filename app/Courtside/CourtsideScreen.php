@@ -37,6 +37,7 @@ use App\Sessions\SheetBlock;
 use App\Sessions\SheetNote;
 use App\Sessions\Stations;
 use App\Wording\LadderWording;
+use App\Wording\SchoolWording;
 use App\Wording\SheetWording;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\CountedElsewhere;
@@ -157,6 +158,7 @@ final class CourtsideScreen
             games: $games,
             safe_misses: $open->rung()->safeMisses,
             teaching: TaughtView::of($open->rung()->teaching, $open->side()),
+            taught_by: SchoolWording::taught($open->taughtBy()),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Athletes\Heights;
 use App\Courtside\DailyTotals;
 use App\Health\DatedBounds;
+use App\Library\ChosenSchools;
 use App\People\Workspace;
 use App\Seasons\Fixture;
 use App\Seasons\Fixtures;
@@ -95,6 +96,7 @@ final class AthleteLoads
             }
         }
         $heights = new Heights($ids, $on);
+        $schools = ChosenSchools::of($athletes);
         $profiles = [];
         foreach ($athletes as $athlete) {
             $longest = array_map(
@@ -106,6 +108,7 @@ final class AthleteLoads
                 array_map(fn (array $mark): float => $mark[0], array_filter($longest)),
                 array_filter(array_map(fn (array $marks): ?float => Marks::referenceSpeedMs($marks, $on), $speeds[$athlete->id] ?? [])),
                 array_keys(array_filter(array_filter($longest), fn (array $mark): bool => $mark[1])),
+                $schools[$athlete->id] ?? [],
             );
         }
 

@@ -103,6 +103,12 @@ final class OpenSheet
             ->forAthlete($this->profile(), $this->day(), $this->library->doses());
     }
 
+    /** @return array<string, string> how the ladder is taught to the athlete, as far as somebody chose; by question */
+    public function taughtBy(): array
+    {
+        return $this->profile()->schools[$this->sheet->ladder] ?? [];
+    }
+
     private function profile(): AthleteProfile
     {
         return $this->profile ??= $this->load === null

@@ -14,6 +14,7 @@ use App\Returns\ReturnRefs;
 use App\Sessions\Answers\BlockView;
 use App\Sessions\Answers\SheetView;
 use App\Wording\LadderWording;
+use App\Wording\SchoolWording;
 use App\Wording\SheetWording;
 use App\Wording\ThrowWording;
 use App\Wording\Wording;
@@ -53,6 +54,7 @@ final class SheetScreen
             rung: RungAnswers::rungOf($open),
             rung_goal: $open->side()->mirror($open->rung()->goal),
             outcome_ignored: $open->rung()->outcomeIgnored,
+            taught_by: SchoolWording::taught($open->taughtBy()),
             word: $open->isAhead() ? Word::Unknown->value : $readiness->word->value,
             why: $open->isAhead()
                 ? 'Planned as if nothing were sore; fitted anew to the word of the day.'

@@ -154,6 +154,16 @@ const helped = createRoute({
     path: '/athletes/$athleteId/what-helped',
     component: screen(() => import('./screens/helped/HelpedScreen'), 'HelpedScreen'),
 });
+const squadSchools = createRoute({
+    getParentRoute: () => frame,
+    path: '/squads/$squadId/schools',
+    component: screen(() => import('./screens/schools/SchoolsScreen'), 'SquadSchoolsScreen'),
+});
+const athleteSchools = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/schools',
+    component: screen(() => import('./screens/schools/SchoolsScreen'), 'AthleteSchoolsScreen'),
+});
 const gates = createRoute({
     getParentRoute: () => frame,
     path: '/gates',
@@ -312,6 +322,8 @@ export const router = createRouter({
             homework,
             load,
             helped,
+            squadSchools,
+            athleteSchools,
             scores,
             gates,
             library,

@@ -71,5 +71,7 @@ final readonly class CourtsideView
         public array $safe_misses,
         /** @var list<TaughtView> how the rung is taught; none of a ladder that does not say */
         public array $teaching,
+        /** @var list<string> the schools it is taught by, where they are not the library’s */
+        public array $taught_by,
     ) {}
 }

@@ -25,6 +25,8 @@ final readonly class SheetView
         public RungRefView $rung,
         public string $rung_goal,
         public bool $outcome_ignored,
+        /** @var list<string> the schools it is taught by, where they are not the library’s */
+        public array $taught_by,
         /** @var 'full'|'unknown'|'reduced'|'none'|'refer' */
         public string $word,
         public string $why,

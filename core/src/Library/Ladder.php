@@ -35,10 +35,12 @@ final readonly class Ladder
         public array $moments = [],
     ) {}
 
-    /** Its doses for one athlete: see BlockDose. */
+    /** Its doses for one athlete, as they are taught: see Schools and BlockDose. */
     public function forAthlete(AthleteProfile $profile, Day $on, DoseTable $doses): self
     {
-        $rungs = array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on, $doses), $this->rungs);
+        $answers = $profile->schools[$this->id] ?? [];
+        $taught = $answers === [] ? $this : (new Schools($answers))->teach($this);
+        $rungs = array_map(fn (Rung $rung): Rung => $rung->forAthlete($profile, $on, $doses), $taught->rungs);
 
         return $rungs === $this->rungs ? $this : $this->with(['rungs' => $rungs]);
     }

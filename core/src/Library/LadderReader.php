@@ -48,12 +48,13 @@ final readonly class LadderReader
         }
         $checkpoints = [];
         foreach ($file->get('checkpoints')->items() as $node) {
-            $node->keys(['id', 'name', 'good'], ['variants', 'measure']);
+            $node->keys(['id', 'name', 'good'], ['variants', 'measure', 'school']);
             $id = self::fresh($node->get('id'), $checkpoints);
             $checkpoints[$id] = new Checkpoint(
                 $id, $node->get('name')->string(), $node->get('good')->string(),
                 array_map(fn (Node $n): string => $n->string(), $node->get('variants')->optional(fn (Node $n): array => $n->items()) ?? []),
                 $node->get('measure')->optional(fn (Node $n): MeasureBand => self::measure($n, $moments)),
+                $node->get('school')->optional(fn (Node $n): SchoolQuestion => $n->enum(SchoolQuestion::class)),
             );
         }
         $faults = [];

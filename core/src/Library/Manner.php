@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Scoring\Round;
 
 /** How a dose is done, beside how much: the feed, the tempo, and the game that is played on it. */
 final readonly class Manner
 {
+    use CopiesItself;
+
     /** More beats than this nobody counts aloud. */
     public const BEATS_AT_MOST = 6;
 

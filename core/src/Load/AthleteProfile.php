@@ -13,12 +13,14 @@ final readonly class AthleteProfile
      * @param  array<string, float>  $longestThrowM  longest measured throw by skill id, metres
      * @param  array<string, float>  $referenceSpeedMs  reference speed by skill id, metres per second
      * @param  list<string>  $lapsedThrows  skills whose longest throw was measured too long ago: every throw of theirs counts as full
+     * @param  array<string, array<string, string>>  $schools  how they are taught, by ladder id; answers by question, as Library\Schools
      */
     public function __construct(
         public ?Day $birthDate,
         public array $longestThrowM = [],
         public array $referenceSpeedMs = [],
         public array $lapsedThrows = [],
+        public array $schools = [],
     ) {}
 
     /** Whole years on that day; null when the birth date is not known. */

@@ -120,7 +120,7 @@ export function takeAlong(sheetId: string): Promise<Courtside> {
 /** What the version before took along says nothing of what it did not know. */
 function asNow(pack: Partial<Courtside> | undefined): Courtside | undefined {
     if (pack === undefined) return undefined;
-    const now = { games: [], safe_misses: [], teaching: [], ...pack } as Courtside;
+    const now = { games: [], safe_misses: [], teaching: [], taught_by: [], ...pack } as Courtside;
     return {
         ...now,
         blocks: now.blocks.map((block) => ({ ...block, counts: (block as Partial<typeof block>).counts ?? [] })),

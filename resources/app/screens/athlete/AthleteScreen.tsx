@@ -341,6 +341,11 @@ function More({ of }: { of: Athlete }) {
             <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="opens head">
                 What helped
             </Link>
+            {ladders.length > 0 && me.decides && (
+                <Link to="/athletes/$athleteId/schools" params={{ athleteId: athlete.id }} className="opens head">
+                    Schools
+                </Link>
+            )}
             {ladders.length > 0 && (
                 <Link to="/athletes/$athleteId/homework" params={{ athleteId: athlete.id }} className="opens head">
                     Homework

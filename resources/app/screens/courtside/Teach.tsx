@@ -7,7 +7,7 @@ export function Teach({
     fault,
     how,
 }: {
-    pack: Pick<Courtside, 'teaching' | 'rung'>;
+    pack: Pick<Courtside, 'teaching' | 'rung' | 'taught_by'>;
     fault: Courtside['faults'][number] | null;
     how: string | null;
 }) {
@@ -26,6 +26,7 @@ export function Teach({
                     )}
                     <section>
                         <h2 className="head text-lg">{pack.rung.rung_name}</h2>
+                        {pack.taught_by.length > 0 && <p className="text-soft">Taught: {pack.taught_by.join('; ')}.</p>}
                         {how && <p className="text-soft">This block: {how}.</p>}
                         <dl>
                             {pack.teaching.map((line) => (

@@ -54,6 +54,11 @@ export function LibraryScreen() {
                 <Link to="/library/drills" className="btn">
                     Drills
                 </Link>
+                {me.decides && me.squads[0] && (
+                    <Link to="/squads/$squadId/schools" params={{ squadId: String(me.squads[0].id) }} className="btn">
+                        Schools
+                    </Link>
+                )}
                 {me.decides && <ImportLadders />}
                 <label className="grid w-full gap-1 sm:w-80">
                     <span className="label">Look for a fault, a cue, a drill, a rung</span>

@@ -106,6 +106,7 @@ function Header({ sheet, kept, onAsk }: { sheet: Edits; kept: Sheet; onAsk: () =
                     <p className="text-sm text-soft">
                         {kept.rung_goal}
                         {kept.outcome_ignored ? '. The result is ignored here.' : '.'}
+                        {kept.taught_by.length > 0 && ` Taught: ${kept.taught_by.join('; ').toLowerCase()}.`}
                     </p>
                 </div>
             </div>
