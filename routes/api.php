@@ -147,6 +147,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::post('squads/{squad}/ladders/{ladder}', [LibraryController::class, 'adopt'])->can('manage', 'squad');
     Route::get('gates', GatesController::class);
     Route::get('plan', [PlanController::class, 'show']);
+    Route::get('squads/{squad}/what-helped', [GatesController::class, 'helped'])->can('manage', 'squad');
     Route::get('squads/{squad}/schools', [SchoolsController::class, 'ofSquad'])->can('manage', 'squad');
     Route::put('squads/{squad}/schools', [SchoolsController::class, 'chooseForSquad'])->can('manage', 'squad');
     Route::post('squads/{squad}/fixtures', [PlanController::class, 'addFixture'])->can('manage', 'squad');

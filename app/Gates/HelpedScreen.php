@@ -6,15 +6,18 @@ namespace App\Gates;
 
 use App\Athletes\Athlete;
 use App\Athletes\Cards;
+use App\Athletes\Squad;
 use App\Courtside\RepEvent;
 use App\Gates\Answers\HelpedLogView;
 use App\Gates\Answers\HelpedView;
+use App\Gates\Answers\SquadHelpedView;
 use App\Sessions\Sheet;
 use App\Wording\Wording;
 use Augendo\Core\Courtside\Tap;
 use Augendo\Core\Courtside\TapFold;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Mechanics\Pooled;
 use Augendo\Core\Mechanics\WhatHelped;
 
 /** Which thought, grip, stance or feed went with the better repetitions. */
@@ -26,6 +29,99 @@ final class HelpedScreen
     public function __construct(private readonly Library $library) {}
 
     public function view(Athlete $athlete, Day $on): HelpedLogView
+    {
+        [$reps, $days, $warnings] = $this->seen($athlete);
+        $rows = [];
+        foreach ($days as $rung => $tries) {
+            [$ladderId, $rungId] = explode('|', $rung);
+            $ladder = $this->library->ladder($ladderId);
+            foreach ($tries as $tried => [$first, $last]) {
+                $helped = WhatHelped::of($reps[$rung], (string) $tried);
+                $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
+                $rows[] = new HelpedView(
+                    (string) $tried, $ladder->name, $ladder->rung($rungId)->name ?? $rungId, $helped->good ?? 0,
+                    $helped->n ?? 0, $helped->otherGood ?? 0, $helped->otherN ?? 0,
+                    $helped?->difference, $helped?->low, $helped?->high,
+                    $helped === null
+                        ? 'Nothing to compare with yet: judge some without it.'
+                        : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: "
+                            ."{$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
+                            .ucfirst($helped->says)
+                            .'.',
+                    $first, $last,
+                );
+            }
+        }
+        usort($rows, fn (HelpedView $a, HelpedView $b): int => $b->last_day <=> $a->last_day);
+
+        return new HelpedLogView(Cards::athlete($athlete, $on), $rows, array_values($warnings));
+    }
+
+    /** @return list<SquadHelpedView> what the most athletes tried first */
+    public function ofSquad(Squad $squad): array
+    {
+        $differences = $names = [];
+        $tried = RepEvent::query()->where('kind', 'trying')->select('sheet_id');
+        $athletes = $squad->athletes()->whereIn('athletes.id', Sheet::query()->whereIn('id', $tried)->select('athlete_id'))->get();
+        foreach ($athletes as $athlete) {
+            foreach (self::ofAthlete($this->seen($athlete)[0]) as $key => $difference) {
+                $differences[$key][] = $difference;
+                $names[$key][] = $athlete->given_name;
+            }
+        }
+        $rows = [];
+        foreach ($differences as $key => $each) {
+            [$ladder, $what] = explode('|', $key, 2);
+            $pooled = Pooled::of($each) ?? throw new \LogicException('Nobody tried it.');
+            [$low, $high] = $pooled->interval();
+            $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
+            $rows[] = new SquadHelpedView(
+                tried: $what,
+                ladder_name: $this->library->ladder($ladder)->name,
+                athletes: $names[$key],
+                difference: $pooled->mean,
+                low: $low,
+                high: $high,
+                sentence: ucfirst($pooled->says()).". {$points($pooled->mean)} points over ".Wording::count($pooled->of, 'athlete')
+                    .", {$points($low)} to {$points($high)}.",
+                sure: $pooled->says() !== 'too few to tell',
+            );
+        }
+        usort($rows, fn (SquadHelpedView $a, SquadHelpedView $b): int => [count($b->athletes), $a->tried] <=> [count($a->athletes), $b->tried]);
+
+        return $rows;
+    }
+
+    /**
+     * One difference for each thing an athlete tried on a ladder: that of the rung where it is known best.
+     *
+     * @param  array<string, list<array{bool, list<string>}>>  $reps  by "ladder|rung"
+     * @return array<string, array{float, float}> difference and its variance, by "ladder|what was tried"
+     */
+    private static function ofAthlete(array $reps): array
+    {
+        $known = [];
+        foreach ($reps as $rung => $of) {
+            $ladder = explode('|', $rung)[0];
+            foreach (array_unique(array_merge(...array_column($of, 1))) as $what) {
+                $difference = WhatHelped::of($of, $what)?->forPooling();
+                $key = "{$ladder}|{$what}";
+                if ($difference !== null && (! isset($known[$key]) || $difference[1] < $known[$key][1])) {
+                    $known[$key] = $difference;
+                }
+            }
+        }
+
+        return $known;
+    }
+
+    /**
+     * Judged repetitions of the rungs on which something was tried.
+     *
+     * @return array{array<string, list<array{bool, list<string>}>>, array<string, array<string, array{string, string}>>, array<string, string>}
+     *         good or not and what was tried, by "ladder|rung"; first and last day of each; days on which two things were tried at once
+     */
+    private function seen(Athlete $athlete): array
     {
         $reps = $days = $warnings = [];
         $sheets = Sheet::query()
@@ -67,30 +163,8 @@ final class HelpedScreen
                 }
             }
         }
-        $rows = [];
-        foreach ($days as $rung => $tries) {
-            [$ladderId, $rungId] = explode('|', $rung);
-            $ladder = $this->library->ladder($ladderId);
-            foreach ($tries as $tried => [$first, $last]) {
-                $helped = WhatHelped::of($reps[$rung], (string) $tried);
-                $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
-                $rows[] = new HelpedView(
-                    (string) $tried, $ladder->name, $ladder->rung($rungId)->name ?? $rungId, $helped->good ?? 0,
-                    $helped->n ?? 0, $helped->otherGood ?? 0, $helped->otherN ?? 0,
-                    $helped?->difference, $helped?->low, $helped?->high,
-                    $helped === null
-                        ? 'Nothing to compare with yet: judge some without it.'
-                        : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: "
-                            ."{$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
-                            .ucfirst($helped->says)
-                            .'.',
-                    $first, $last,
-                );
-            }
-        }
-        usort($rows, fn (HelpedView $a, HelpedView $b): int => $b->last_day <=> $a->last_day);
 
-        return new HelpedLogView(Cards::athlete($athlete, $on), $rows, array_values($warnings));
+        return [$reps, $days, $warnings];
     }
 
     /** @return list<string> what was being tried at a standing repetition */

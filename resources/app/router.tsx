@@ -164,6 +164,11 @@ const athleteSchools = createRoute({
     path: '/athletes/$athleteId/schools',
     component: screen(() => import('./screens/schools/SchoolsScreen'), 'AthleteSchoolsScreen'),
 });
+const squadHelped = createRoute({
+    getParentRoute: () => frame,
+    path: '/squads/$squadId/what-helped',
+    component: screen(() => import('./screens/helped/HelpedScreen'), 'SquadHelpedScreen'),
+});
 const gates = createRoute({
     getParentRoute: () => frame,
     path: '/gates',
@@ -323,6 +328,7 @@ export const router = createRouter({
             load,
             helped,
             squadSchools,
+            squadHelped,
             athleteSchools,
             scores,
             gates,

@@ -56,7 +56,7 @@ test('gates of the squad, and the library for both hands', async ({ page }) => {
 
     await page.getByRole('link', { name: 'Library' }).click();
     await page.getByRole('searchbox').fill('edge to the fence');
-    await expect(page.getByText('1 of 20 ladders')).toBeVisible();
+    await expect(page.getByText(/^1 of \d+ ladders$/)).toBeVisible();
     await page.getByRole('searchbox').fill('no such words');
     await expect(page.getByText('No ladder says that.', { exact: false })).toBeVisible();
     await page.getByRole('searchbox').fill('');

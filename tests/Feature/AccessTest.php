@@ -112,6 +112,7 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/placing/{ladder}/on' => self::COACH,
         'GET api/gates' => self::EVERYBODY,
         'GET api/plan' => self::EVERYBODY,
+        'GET api/squads/{squad}/what-helped' => self::COACH,
         'GET api/squads/{squad}/schools' => self::COACH,
         'PUT api/squads/{squad}/schools' => self::COACH,
         'GET api/athletes/{athlete}/schools' => self::COACH,

@@ -45,6 +45,23 @@ final readonly class WhatHelped
         );
     }
 
+    /**
+     * For Pooled: with one good and one bad repetition more on each side, so that three of three is not for sure (A. Agresti and B. Caffo,
+     * The American Statistician 54 (2000), 280–288).
+     *
+     * @return array{float, float} difference and its variance
+     */
+    public function forPooling(): array
+    {
+        $with = ($this->good + 1) / ($this->n + 2);
+        $without = ($this->otherGood + 1) / ($this->otherN + 2);
+
+        return [
+            $with - $without,
+            $with * (1 - $with) / ($this->n + 2) + $without * (1 - $without) / ($this->otherN + 2),
+        ];
+    }
+
     /** @param  array<array{bool, list<string>}>  $reps  good or not, and what was tried */
     private static function good(array $reps): int
     {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { api } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Waiting } from '../../parts/Waiting';
@@ -78,41 +78,97 @@ export function HelpedScreen() {
                                 : `${dayName(row.first_day)} to ${dayName(row.last_day)}`}
                         </p>
                     </div>
-                    <p
-                        className={
-                            (row.low ?? -1) > 0
-                                ? 'font-bold text-full'
-                                : (row.high ?? 1) < 0
-                                  ? 'font-bold text-stop'
-                                  : 'text-soft'
-                        }
-                    >
+                    <Said low={row.low} high={row.high}>
                         {row.sentence}
-                    </p>
+                    </Said>
                     {row.difference != null && row.low != null && row.high != null && (
-                        <svg
-                            viewBox={`0 0 ${WIDTH} 26`}
-                            className="block w-full"
-                            role="img"
-                            aria-label={`Difference in points: ${points(row.low)} to ${points(row.high)}`}
-                        >
-                            <path d={`M0 13H${WIDTH}`} stroke="var(--color-line)" />
-                            <path d={`M${WIDTH / 2} 2V24`} stroke="var(--color-ink)" />
-                            <path
-                                d={`M${(WIDTH / 2) * (1 + row.low)} 13H${(WIDTH / 2) * (1 + row.high)}`}
-                                stroke="var(--color-ink)"
-                                strokeWidth="5"
-                            />
-                            <circle
-                                cx={(WIDTH / 2) * (1 + row.difference)}
-                                cy="13"
-                                r="5.5"
-                                fill="var(--color-tape)"
-                                stroke="var(--color-ink)"
-                                strokeWidth="1.5"
-                            />
-                        </svg>
+                        <Interval difference={row.difference} low={row.low} high={row.high} />
                     )}
+                </article>
+            ))}
+        </main>
+    );
+}
+
+/** In bold where the interval leaves no doubt. */
+function Said({ low, high, children }: { low: number | null; high: number | null; children: ReactNode }) {
+    const sure = (low ?? -1) > 0 ? 'font-bold text-full' : (high ?? 1) < 0 ? 'font-bold text-stop' : 'text-soft';
+    return <p className={sure}>{children}</p>;
+}
+
+function Interval({ difference, low, high }: { difference: number; low: number; high: number }) {
+    return (
+        <svg
+            viewBox={`0 0 ${WIDTH} 26`}
+            className="block w-full"
+            role="img"
+            aria-label={`Difference in points: ${points(low)} to ${points(high)}`}
+        >
+            <path d={`M0 13H${WIDTH}`} stroke="var(--color-line)" />
+            <path d={`M${WIDTH / 2} 2V24`} stroke="var(--color-ink)" />
+            <path
+                d={`M${(WIDTH / 2) * (1 + low)} 13H${(WIDTH / 2) * (1 + high)}`}
+                stroke="var(--color-ink)"
+                strokeWidth="5"
+            />
+            <circle
+                cx={(WIDTH / 2) * (1 + difference)}
+                cy="13"
+                r="5.5"
+                fill="var(--color-tape)"
+                stroke="var(--color-ink)"
+                strokeWidth="1.5"
+            />
+        </svg>
+    );
+}
+
+/** What several athletes of the squad tried, taken together. */
+export function SquadHelpedScreen() {
+    const { squadId } = useParams({ from: '/frame/squads/$squadId/what-helped' });
+    const query = useQuery({
+        queryKey: ['helped', 'squad', squadId],
+        queryFn: () => api('GET', `/api/squads/${squadId}/what-helped`),
+    });
+    if (!query.data) return <Waiting query={query} what="what was tried" />;
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="max-w-prose py-3">
+                <p className="label">
+                    <Link to="/library" className="hover:underline">
+                        Library
+                    </Link>
+                </p>
+                <h1 className="text-2xl">What helped, over the squad</h1>
+                <p className="text-soft">
+                    One difference for each athlete who tried it, all taken together. Each may answer to it differently;
+                    with few of them it is too few to tell.
+                </p>
+            </header>
+            {query.data.length === 0 && (
+                <p className="py-4 text-lg">
+                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on. One thing at
+                    a time.
+                </p>
+            )}
+            {query.data.map((row) => (
+                <article
+                    key={row.tried + row.ladder_name}
+                    className={clsx(
+                        'grid items-center gap-x-6 gap-y-1 border-b border-line py-2',
+                        'md:grid-cols-[1.2fr_2fr_15rem]',
+                    )}
+                >
+                    <div>
+                        <h2 className="text-base">{row.tried}</h2>
+                        <p className="label">
+                            {row.ladder_name} · {row.athletes.join(', ')}
+                        </p>
+                    </div>
+                    <Said low={row.sure ? row.low : null} high={row.sure ? row.high : null}>
+                        {row.sentence}
+                    </Said>
+                    <Interval difference={row.difference} low={row.low} high={row.high} />
                 </article>
             ))}
         </main>

@@ -59,6 +59,15 @@ export function LibraryScreen() {
                         Schools
                     </Link>
                 )}
+                {me.decides && me.squads[0] && (
+                    <Link
+                        to="/squads/$squadId/what-helped"
+                        params={{ squadId: String(me.squads[0].id) }}
+                        className="btn"
+                    >
+                        What helped
+                    </Link>
+                )}
                 {me.decides && <ImportLadders />}
                 <label className="grid w-full gap-1 sm:w-80">
                     <span className="label">Look for a fault, a cue, a drill, a rung</span>

@@ -111,7 +111,7 @@ function SchoolsOf({
                         key={question.key}
                         question={question}
                         above={ladder === null ? above : 'as for all ladders'}
-                        busy={choosing.isPending}
+                        sent={choosing.isPending ? choosing.variables : null}
                         onChoose={(answer) => choosing.mutate({ ladder, question: question.key, answer })}
                     />
                 ))}
@@ -124,15 +124,17 @@ function SchoolsOf({
 function Asked({
     question,
     above,
-    busy,
+    sent,
     onChoose,
 }: {
     question: Question;
     above: string;
-    busy: boolean;
+    /** what was chosen and is on its way */
+    sent: Choice | null;
     onChoose: (answer: string | null) => void;
 }) {
-    const now = question.chosen ?? question.otherwise;
+    const chosen = sent?.question === question.key ? sent.answer : question.chosen;
+    const now = chosen ?? question.otherwise;
     return (
         <div role="radiogroup" aria-label={question.name} className="border-b border-line py-3">
             <h2 className="text-lg">{question.name}</h2>
@@ -144,13 +146,13 @@ function Asked({
                             type="radio"
                             className="mt-1.5 accent-ink"
                             name={question.key}
-                            disabled={busy}
+                            disabled={sent !== null}
                             checked={answer.key === now}
                             onChange={() => onChoose(answer.key)}
                         />
                         <span className={answer.key === now ? 'font-bold' : ''}>
                             {answer.name}
-                            {answer.key === now && question.chosen === null && (
+                            {answer.key === now && chosen === null && (
                                 <span className="label font-normal"> {above}</span>
                             )}
                         </span>
@@ -158,7 +160,7 @@ function Asked({
                     {answer.key !== now && <Changes changed={answer.changed} changes={answer.changes} />}
                 </div>
             ))}
-            {question.chosen !== null && (
+            {chosen !== null && (
                 <button type="button" className="btn btn-quiet mt-1" onClick={() => onChoose(null)}>
                     Go {above} again
                 </button>
