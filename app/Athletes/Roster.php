@@ -20,6 +20,9 @@ use App\Sessions\SessionState;
 use App\Sessions\Sheet;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Day;
+use Augendo\Core\Gates\Prerequisites;
+use Augendo\Core\Library\Ladder;
+use Augendo\Core\Library\Library;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -98,6 +101,7 @@ final class Roster
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
                 throw new Problem(ProblemType::OnThisLadderAlready, 'Moving up or down is decided at the gate, with its evidence.');
             }
+            self::refuseWithoutWhatItBuildsOn($athlete, $ladder, $rungId);
             Placement::query()->create([
                 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rungId,
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
@@ -106,6 +110,27 @@ final class Roster
             AthletesChanged::one($athlete->id);
             JoinSessions::dispatch($athlete->id)->afterCommit();
         });
+    }
+
+    /** At its foot anybody may begin; further up, what a ladder builds on has to be behind them. */
+    private static function refuseWithoutWhatItBuildsOn(Athlete $athlete, Ladder $ladder, string $rungId): void
+    {
+        $library = app(Library::class);
+        $places = Placement::query()->where('athlete_id', $athlete->id)->get()
+            ->map(fn (Placement $placement): array => [$placement->ladder, $placement->rung])->values()->all();
+        if ($ladder->position($rungId) === 0 || $ladder->needs === [] || Prerequisites::held($ladder, $places, $library) === true) {
+            return;
+        }
+        $named = array_map(function (array $need) use ($library): string {
+            $other = $library->ladder($need[0]);
+
+            return "“{$other->name}” above “".($other->rung($need[1])->name ?? $need[1]).'”';
+        }, $ladder->needs);
+        throw new Problem(
+            ProblemType::SomethingComesFirst,
+            "“{$ladder->name}” builds on ".implode(' and ', $named).'. Place them there first, or at the foot of this one.',
+            ['rung' => ['Choose the first rung, or place them on what comes before.']],
+        );
     }
 
     /** Somebody stops climbing a ladder: what was climbed stays held, what is planned on it from today is taken off. */

@@ -87,7 +87,8 @@ final class HelpedScreen
                 sure: $pooled->says() !== 'too few to tell',
             );
         }
-        usort($rows, fn (SquadHelpedView $a, SquadHelpedView $b): int => [count($b->athletes), $a->tried] <=> [count($a->athletes), $b->tried]);
+        $rank = fn (SquadHelpedView $row): array => [-count($row->athletes), $row->tried];
+        usort($rows, fn (SquadHelpedView $a, SquadHelpedView $b): int => $rank($a) <=> $rank($b));
 
         return $rows;
     }

@@ -34,6 +34,7 @@ enum ProblemType: string
     case NothingToConfirm = 'nothing-to-confirm';
     case NothingToTakeBack = 'nothing-to-take-back';
     case OnThisLadderAlready = 'on-this-ladder-already';
+    case SomethingComesFirst = 'something-comes-first';
     case StillInUse = 'still-in-use';
     case TheHeadCoach = 'the-head-coach';
     case TooMuchAtOnce = 'too-much-at-once';
@@ -119,6 +120,7 @@ enum ProblemType: string
             self::NothingToConfirm,
             self::NothingToTakeBack,
             self::OnThisLadderAlready,
+            self::SomethingComesFirst,
             self::StillInUse,
             self::TheHeadCoach => 409,
             self::TooMuchAtOnce => 413,
@@ -157,6 +159,7 @@ enum ProblemType: string
             self::NothingToConfirm => 'Nothing to confirm',
             self::NothingToTakeBack => 'Nothing to take back',
             self::OnThisLadderAlready => 'On this ladder already',
+            self::SomethingComesFirst => 'Something comes first',
             self::StillInUse => 'Still in use',
             self::TheHeadCoach => 'The head coach',
             self::TooMuchAtOnce => 'Too much at once',

@@ -91,7 +91,8 @@ final class ChosenSchools
                 ]);
             }
             Audit::of($by, $for instanceof Athlete ? $for : null, 'school chosen', [
-                'for' => $for instanceof Squad ? $for->name : null, 'ladder' => $ladder, 'question' => $question->value, 'answer' => $answer,
+                'for' => $for instanceof Squad ? $for->name : null, 'ladder' => $ladder,
+                'question' => $question->value, 'answer' => $answer,
             ]);
             $today = $by->workspace->today();
             $for instanceof Athlete ? AthletesChanged::one($for, $today) : AthletesChanged::many($for->athletes()->get(), $today);

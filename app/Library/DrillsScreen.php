@@ -33,7 +33,10 @@ final class DrillsScreen
             understood: LadderWording::wanted($wanted),
             refers: $wanted->refers() ? LadderWording::REFERS : null,
             all: count($cards),
-            drills: array_map(fn (DrillCard $card): DrillCardView => self::card($card, $hand, $skills[$card->skill->id]), $wanted->find($cards)),
+            drills: array_map(
+                fn (DrillCard $card): DrillCardView => self::card($card, $hand, $skills[$card->skill->id]),
+                $wanted->find($cards),
+            ),
         );
     }
 

@@ -11,8 +11,8 @@ use PHPUnit\Framework\TestCase;
 final class PooledTest extends TestCase
 {
     /**
-     * The six studies M. Borenstein et al. work through in Introduction to Meta-Analysis (2009), chapter 14: the variance between studies is
-     * 0.037, the mean 0.358 with a standard error of 0.105.
+     * The six studies M. Borenstein et al. work through in Introduction to Meta-Analysis (2009), chapter 14: the variance between
+     * studies is 0.037, the mean 0.358 with a standard error of 0.105.
      */
     public function test_a_published_example(): void
     {

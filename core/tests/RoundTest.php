@@ -76,7 +76,8 @@ final class RoundTest extends TestCase
         }
         $named = Round::read(Round::begunWith(null, 'target_round zones=3 balls=8 points=1', BlockKind::Target, null));
         $this->assertSame(['zones' => 3, 'balls' => 8, 'points' => 1], $named->figures, 'what its rung names comes before the usual');
-        $this->assertSame('target_round', explode(' ', Round::begunWith(null, 'serve_game', BlockKind::Target, null))[0], 'no court, no serve');
+        $noCourt = Round::begunWith(null, 'serve_game', BlockKind::Target, null);
+        $this->assertSame('target_round', explode(' ', $noCourt)[0], 'no court, no serve');
         $of = fn (BlockKind $kind): string => explode(' ', Round::begunWith(null, null, $kind, null))[0];
         $this->assertSame(
             ['target_round', 'in_a_row', 'grouping'],

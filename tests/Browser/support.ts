@@ -93,7 +93,7 @@ export async function hasNoAxeFindings(page: Page): Promise<void> {
         expect(
             violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
         ).toEqual([]);
-    }).toPass({ timeout: 15_000 });
+    }).toPass({ timeout: 40_000 });
 }
 
 /** How much lies in the stores of whoever was here last. */

@@ -108,6 +108,7 @@ final class ApiDescriptionTest extends TestCase
             '{day}' => $today->plus(-2)->iso(),
             '{session}' => $this->sheetOf($name)->training_session_id,
             '{athlete}' => $this->athlete($name)->id,
+            '{squad}' => (string) $this->athlete($name)->squads()->firstOrFail()->id,
             '{sheet}' => $this->sheetOf($name)->id,
             '{return}' => $return->id,
             '{import}' => ImportFactory::new()->createOne([

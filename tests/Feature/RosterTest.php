@@ -55,6 +55,26 @@ final class RosterTest extends TestCase
         $this->assertStringNotContainsString('{', $text, 'Text mirrors for a left-hander.');
     }
 
+    public function test_nobody_begins_further_up_a_ladder_without_what_it_builds_on(): void
+    {
+        $this->actingAs($this->coach());
+        $squad = $this->postJson('/api/squads', ['name' => 'Beginners', 'school' => 'strict'])->assertOk()->json('id');
+        $id = (string) Str::uuid7();
+        $this->postJson("/api/squads/{$squad}/athletes", ['id' => $id, ...self::PERSON])->assertOk();
+        $place = fn (string $ladder, string $rung): TestResponse => $this->postJson(
+            "/api/athletes/{$id}/placements", ['ladder' => $ladder, 'rung' => $rung],
+        );
+        $place('pitch', 'batter')
+            ->assertStatus(409)
+            ->assertJsonPath('title', 'Something comes first')
+            ->assertJsonPath('detail', fn (string $detail): bool => str_contains($detail, '“Overhand throw” above “Match ball at distance”'));
+        $place('overhand-throw', 'distance')->assertOk();
+        $place('pitch', 'batter')->assertStatus(409);
+        $place('pitch', 'catch-play')->assertOk();
+        $place('racket-serve', 'full')->assertOk();
+        $place('serve-placement', 'second')->assertOk();
+    }
+
     public function test_what_cannot_be_is_refused_with_the_field(): void
     {
         $this->actingAs($this->coach());

@@ -53,7 +53,9 @@ final class SchoolsTest extends TestCase
             $this->choose("squads/{$squad->id}", null, 'motion', 'continuous')->assertOk();
         }
         $this->assertSame(1, DB::table('schools')->count());
-        $this->choose("squads/{$squad->id}", null, 'motion', 'back_leg')->assertStatus(422)->assertJsonPath('errors.answer', ['Choose one of the answers to this question.']);
+        $this->choose("squads/{$squad->id}", null, 'motion', 'back_leg')
+            ->assertStatus(422)
+            ->assertJsonPath('errors.answer', ['Choose one of the answers to this question.']);
         $this->choose("squads/{$squad->id}", null, 'shoes', 'one')->assertStatus(422);
         $this->choose("squads/{$squad->id}", 'no-such-ladder', 'motion', 'parts')->assertStatus(422);
         $this->getJson("/api/squads/{$squad->id}/schools?ladder=no-such")->assertStatus(422);

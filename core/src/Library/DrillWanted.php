@@ -8,8 +8,8 @@ use Augendo\Core\Load\Channel;
 use Augendo\Core\Readiness\Site;
 
 /**
- * What somebody looks for in the words a coach uses: “elbow drops”, “no partner”, “indoors”, “sore wrist”. What is sore is spared with
- * all that shares its channel; a place that refers everything finds nothing.
+ * What somebody looks for in the words a coach uses: “elbow drops”, “no partner”, “indoors”, “sore wrist”. What is sore is
+ * spared with all that shares its channel; a place that refers everything finds nothing.
  */
 final readonly class DrillWanted
 {

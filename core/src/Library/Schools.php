@@ -96,10 +96,9 @@ final readonly class Schools
         if ($then->manner?->tempo !== $now->manner?->tempo) {
             $changes[] = new SchoolChange($rung, 'tempo', $block->title, $told($then->manner?->tempo), $told($now->manner?->tempo));
         }
-        if (($then->manner->varied ?? false) !== ($now->manner->varied ?? false)) {
-            $changes[] = new SchoolChange(
-                $rung, 'varied', $block->title, ($then->manner->varied ?? false) ? 'yes' : 'no', ($now->manner->varied ?? false) ? 'yes' : 'no',
-            );
+        $varied = fn (BlockDose $dose): string => ($dose->manner->varied ?? false) ? 'yes' : 'no';
+        if ($varied($then) !== $varied($now)) {
+            $changes[] = new SchoolChange($rung, 'varied', $block->title, $varied($then), $varied($now));
         }
         if ($then->effort !== $now->effort) {
             $changes[] = new SchoolChange($rung, 'effort', $block->title, (string) $then->effort, (string) $now->effort);

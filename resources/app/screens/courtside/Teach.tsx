@@ -1,7 +1,7 @@
 import { Opens } from '../../parts/Opens';
 import type { Courtside } from '../../api/client';
 
-/** How the rung is taught, and the drill of the fault that leads, written out: read beside the athlete, without a connection. */
+/** How the rung is taught, and the drill of the fault that leads, written out: read without a connection. */
 export function Teach({
     pack,
     fault,

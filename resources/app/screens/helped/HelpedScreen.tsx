@@ -147,8 +147,7 @@ export function SquadHelpedScreen() {
             </header>
             {query.data.length === 0 && (
                 <p className="py-4 text-lg">
-                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on. One thing at
-                    a time.
+                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on: one thing.
                 </p>
             )}
             {query.data.map((row) => (

@@ -146,5 +146,6 @@ export function placeInWords(path: string, ladder: LadderDef): string {
     const what = `${one} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
     const words = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
     if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${words(field)}`;
-    return `${what}${words(inner)}${inner === 'gate' || inner === 'measure' || inner === 'teaching' ? words(which) : ''}`;
+    const isDeep = inner === 'gate' || inner === 'measure' || inner === 'teaching';
+    return `${what}${words(inner)}${isDeep ? words(which) : ''}`;
 }
