@@ -119,8 +119,9 @@ final class HelpedScreen
     /**
      * Judged repetitions of the rungs on which something was tried.
      *
-     * @return array{array<string, list<array{bool, list<string>}>>, array<string, array<string, array{string, string}>>, array<string, string>}
-     *         good or not and what was tried, by "ladder|rung"; first and last day of each; days on which two things were tried at once
+     * @return array{
+     *     array<string, list<array{bool, list<string>}>>, array<string, array<string, array{string, string}>>, array<string, string>,
+     * } good or not and what was tried, by "ladder|rung"; first and last day of each; days on which two things were tried at once
      */
     private function seen(Athlete $athlete): array
     {

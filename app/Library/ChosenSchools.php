@@ -104,7 +104,13 @@ final class ChosenSchools
     {
         $ids = $for instanceof Athlete ? [$for->id] : $for->athletes()->pluck('athletes.id')->all();
 
-        return DB::table('placements')->whereIn('athlete_id', $ids)->whereNull('left_on')->distinct()->orderBy('ladder')->pluck('ladder')->all();
+        return DB::table('placements')
+            ->whereIn('athlete_id', $ids)
+            ->whereNull('left_on')
+            ->distinct()
+            ->orderBy('ladder')
+            ->pluck('ladder')
+            ->all();
     }
 
     private static function rows(Squad|Athlete $for, ?string $ladder): \Illuminate\Database\Query\Builder

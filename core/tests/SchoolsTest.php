@@ -83,7 +83,8 @@ final class SchoolsTest extends TestCase
                 foreach ($rung->blocks as $j => $block) {
                     $before = $ladder->rungs[$i]->blocks[$j];
                     if ($block->effort !== $before->effort) {
-                        $this->assertSame([Implement::Light, true, Schools::HARD_EFFORT], [$block->object->implement, $block->judged, $block->effort]);
+                        $this->assertSame([Implement::Light, true], [$block->object->implement, $block->judged]);
+                        $this->assertSame(Schools::HARD_EFFORT, $block->effort);
                     }
                 }
             }

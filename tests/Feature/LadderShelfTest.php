@@ -142,7 +142,9 @@ final class LadderShelfTest extends TestCase
             ->assertJsonPath('drills', fn (array $drills): bool => $drills !== [] && array_filter(
                 $drills, fn (array $drill): bool => in_array('hand', $drill['loads'], true) || $drill['with'] !== 'alone',
             ) === []);
-        $find('sore back')->assertJsonPath('drills', [])->assertJsonPath('refers', fn (?string $why): bool => str_contains((string) $why, 'clinician'));
+        $find('sore back')
+            ->assertJsonPath('drills', [])
+            ->assertJsonPath('refers', fn (?string $why): bool => str_contains((string) $why, 'clinician'));
         $find('zeppelin')->assertJsonPath('drills', []);
         $this->getJson('/api/drills?words='.str_repeat('a', 201))->assertStatus(422);
         $own = $this->with(['name' => 'Club serve'] + $this->definition('racket-serve'), function (array &$x): void {

@@ -67,7 +67,9 @@ final class RosterTest extends TestCase
         $place('pitch', 'batter')
             ->assertStatus(409)
             ->assertJsonPath('title', 'Something comes first')
-            ->assertJsonPath('detail', fn (string $detail): bool => str_contains($detail, '“Overhand throw” above “Match ball at distance”'));
+            ->assertJsonPath('detail', fn (string $detail): bool => str_contains(
+                $detail, '“Overhand throw” above “Match ball at distance”',
+            ));
         $place('overhand-throw', 'distance')->assertOk();
         $place('pitch', 'batter')->assertStatus(409);
         $place('pitch', 'catch-play')->assertOk();

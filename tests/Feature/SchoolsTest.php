@@ -67,7 +67,8 @@ final class SchoolsTest extends TestCase
         $squad = $athlete->squads()->orderBy('squads.id')->firstOrFail();
         $by = $this->coach();
         $say = fn (array $of): bool => DB::table('schools')->insert([
-            'question' => 'motion', 'chosen_by' => $by->id, 'chosen_at' => now(), 'squad_id' => null, 'athlete_id' => null, 'ladder' => null, ...$of,
+            'question' => 'motion', 'chosen_by' => $by->id, 'chosen_at' => now(),
+            'squad_id' => null, 'athlete_id' => null, 'ladder' => null, ...$of,
         ]);
         $motion = fn (string $ladder): ?string => ChosenSchools::of([$athlete])[$athlete->id][$ladder]['motion'] ?? null;
         $this->assertNull($motion('discus'));
@@ -88,7 +89,12 @@ final class SchoolsTest extends TestCase
     /** A sheet that is planned and has work for the other side. */
     private function planned(): Sheet
     {
-        $sheets = Sheet::query()->with('blocks', 'trainingSession.squad')->where('state', 'planned')->whereNull('return_stage')->orderBy('held_on')->get();
+        $sheets = Sheet::query()
+            ->with('blocks', 'trainingSession.squad')
+            ->where('state', 'planned')
+            ->whereNull('return_stage')
+            ->orderBy('held_on')
+            ->get();
         foreach ($sheets as $sheet) {
             if ($sheet->blocks->contains(fn ($block): bool => $block->kind === BlockKind::OtherSide)) {
                 return $sheet;

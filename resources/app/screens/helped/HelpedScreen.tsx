@@ -147,7 +147,7 @@ export function SquadHelpedScreen() {
             </header>
             {query.data.length === 0 && (
                 <p className="py-4 text-lg">
-                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on: one thing.
+                    Nothing was tried on purpose yet. Courtside, “Try” says what is different from now on.
                 </p>
             )}
             {query.data.map((row) => (
