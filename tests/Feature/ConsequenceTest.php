@@ -41,6 +41,7 @@ final class ConsequenceTest extends TestCase
         foreach ([
             'me', 'today', 'roll-call', 'gates', 'plan', 'limits', 'rule-sets', 'library', 'programmes', 'returns', 'people',
             $athlete, "{$athlete}/load", "{$athlete}/scores", "{$athlete}/homework", "{$athlete}/what-helped", "{$athlete}/intake",
+            "{$athlete}/schools", 'squads/1/schools', 'squads/1/what-helped', 'drills?words=sore+wrist',
             "{$athlete}/match", "sheets/{$sheet->id}", "sheets/{$sheet->id}/courtside", "sheets/{$sheet->id}/after",
             "sessions/{$sheet->training_session_id}", "seasons/{$season}", "returns/{$return}",
         ] as $path) {

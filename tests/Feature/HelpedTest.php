@@ -60,6 +60,36 @@ final class HelpedTest extends TestCase
         )->assertOk()->assertJsonCount(1, 'refused');
     }
 
+    public function test_over_the_squad_each_athlete_counts_once_and_few_of_them_tell_nothing(): void
+    {
+        $this->actingAs($this->coach());
+        $squad = $this->athlete('Ilse')->squads()->orderBy('squads.id')->firstOrFail()->id;
+        $asked = fn (): array => collect($this->getJson("/api/squads/{$squad}/what-helped")->assertOk()->json())
+            ->where('tried', 'cue: Lighthouse')->values()->all();
+        $this->assertSame([], $asked());
+        foreach (['Ilse', 'Mira'] as $i => $name) {
+            $sheet = $this->sheetOf($name);
+            $block = $this->judgedBlock($sheet);
+            $events = [];
+            foreach (range(0, 19) as $seq) {
+                if ($seq === 10) {
+                    $events[] = $this->tap($block, 100, ['kind' => 'trying', 'verdict' => null, 'note' => 'cue: Lighthouse']);
+                }
+                $events[] = $this->tap($block, $seq < 10 ? $seq : 100 + $seq, ['verdict' => $seq >= 10 ? 'good' : 'not_good']);
+            }
+            $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])->assertOk();
+            $rows = $asked();
+            $this->assertCount($rows === [] ? 0 : count(array_unique(array_column($rows, 'ladder_name'))), $rows);
+            $this->assertSame($i + 1, array_sum(array_map(fn (array $row): int => count($row['athletes']), $rows)));
+        }
+        foreach ($asked() as $row) {
+            $this->assertGreaterThan(0.0, $row['difference']);
+            $this->assertLessThan($row['high'], $row['low']);
+            $this->assertFalse($row['sure'], 'one or two are too few');
+            $this->assertStringStartsWith('Too few to tell.', $row['sentence']);
+        }
+    }
+
     public function test_it_says_better_only_when_the_interval_leaves_no_doubt(): void
     {
         $reps = fn (int $good, int $bad, array $tried): array => [

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { api } from '../../api/client';
 import { dayName } from '../../api/words';
 import { Waiting } from '../../parts/Waiting';
@@ -62,41 +62,64 @@ export function HelpedScreen() {
                 </p>
             )}
             {rows.map((row) => (
-                <article
+                <Tried
                     key={row.tried + row.rung_name}
-                    className={clsx(
-                        'grid items-center gap-x-6 gap-y-1 border-b border-line py-2',
-                        'md:grid-cols-[1.2fr_2fr_15rem]',
-                    )}
-                >
-                    <div>
-                        <h2 className="text-base">{row.tried}</h2>
-                        <p className="label">
-                            {row.rung_name}, {row.ladder_name} ·{' '}
-                            {row.first_day === row.last_day
-                                ? dayName(row.first_day)
-                                : `${dayName(row.first_day)} to ${dayName(row.last_day)}`}
-                        </p>
-                    </div>
-                    <Said low={row.low} high={row.high}>
-                        {row.sentence}
-                    </Said>
-                    {row.difference != null && row.low != null && row.high != null && (
-                        <Interval difference={row.difference} low={row.low} high={row.high} />
-                    )}
-                </article>
+                    name={row.tried}
+                    about={`${row.rung_name}, ${row.ladder_name} · ${
+                        row.first_day === row.last_day
+                            ? dayName(row.first_day)
+                            : `${dayName(row.first_day)} to ${dayName(row.last_day)}`
+                    }`}
+                    sentence={row.sentence}
+                    sure
+                    found={
+                        row.difference == null || row.low == null || row.high == null
+                            ? null
+                            : { difference: row.difference, low: row.low, high: row.high }
+                    }
+                />
             ))}
         </main>
     );
 }
 
-/** In bold where the interval leaves no doubt. */
-function Said({ low, high, children }: { low: number | null; high: number | null; children: ReactNode }) {
-    const sure = (low ?? -1) > 0 ? 'font-bold text-full' : (high ?? 1) < 0 ? 'font-bold text-stop' : 'text-soft';
-    return <p className={sure}>{children}</p>;
+type Found = { difference: number; low: number; high: number };
+
+/** One thing that was tried; in bold where its interval leaves no doubt. */
+function Tried({
+    name,
+    about,
+    sentence,
+    sure,
+    found,
+}: {
+    name: string;
+    about: string;
+    sentence: string;
+    /** whether enough have tried it to tell */
+    sure: boolean;
+    found: Found | null;
+}) {
+    const better = sure && found !== null && found.low > 0;
+    const worse = sure && found !== null && found.high < 0;
+    return (
+        <article
+            className={clsx(
+                'grid items-center gap-x-6 gap-y-1 border-b border-line py-2',
+                'md:grid-cols-[1.2fr_2fr_15rem]',
+            )}
+        >
+            <div>
+                <h2 className="text-base">{name}</h2>
+                <p className="label">{about}</p>
+            </div>
+            <p className={better ? 'font-bold text-full' : worse ? 'font-bold text-stop' : 'text-soft'}>{sentence}</p>
+            {found && <Interval difference={found.difference} low={found.low} high={found.high} />}
+        </article>
+    );
 }
 
-function Interval({ difference, low, high }: { difference: number; low: number; high: number }) {
+function Interval({ difference, low, high }: Found) {
     return (
         <svg
             viewBox={`0 0 ${WIDTH} 26`}
@@ -151,24 +174,14 @@ export function SquadHelpedScreen() {
                 </p>
             )}
             {query.data.map((row) => (
-                <article
+                <Tried
                     key={row.tried + row.ladder_name}
-                    className={clsx(
-                        'grid items-center gap-x-6 gap-y-1 border-b border-line py-2',
-                        'md:grid-cols-[1.2fr_2fr_15rem]',
-                    )}
-                >
-                    <div>
-                        <h2 className="text-base">{row.tried}</h2>
-                        <p className="label">
-                            {row.ladder_name} · {row.athletes.join(', ')}
-                        </p>
-                    </div>
-                    <Said low={row.sure ? row.low : null} high={row.sure ? row.high : null}>
-                        {row.sentence}
-                    </Said>
-                    <Interval difference={row.difference} low={row.low} high={row.high} />
-                </article>
+                    name={row.tried}
+                    about={`${row.ladder_name} · ${row.athletes.join(', ')}`}
+                    sentence={row.sentence}
+                    sure={row.sure}
+                    found={row}
+                />
             ))}
         </main>
     );

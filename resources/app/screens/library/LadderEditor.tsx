@@ -293,6 +293,20 @@ function FaultRow({
                     value={each.stop ?? ''}
                     onChange={(event) => onChange(said(each, 'stop', event.target.value))}
                 />
+                <select
+                    aria-label={`Whom the drill for ${about} takes`}
+                    className="field w-36 self-start"
+                    value={each.with ?? 'alone'}
+                    onChange={(event) =>
+                        onChange(
+                            event.target.value === 'alone'
+                                ? leftOut(each, 'with')
+                                : { ...each, with: event.target.value },
+                        )
+                    }
+                >
+                    <Options of={DRILL_WITH} />
+                </select>
             </div>
             <DrillDose
                 about={`the drill for ${about}`}
@@ -305,6 +319,12 @@ function FaultRow({
         </div>
     );
 }
+
+const DRILL_WITH: [key: string, name: string][] = [
+    ['alone', 'alone'],
+    ['partner', 'with a partner'],
+    ['group', 'in a group'],
+];
 
 /** A text that is left out when it is empty. */
 const said = (fault: FaultDef, key: 'how' | 'stop', text: string): FaultDef =>

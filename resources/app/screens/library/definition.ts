@@ -24,6 +24,7 @@ export type FaultDef = {
     safety?: boolean;
     how?: string;
     stop?: string;
+    with?: string;
 };
 export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
