@@ -37,15 +37,14 @@ final class HelpedScreen
             $ladder = $this->library->ladder($ladderId);
             foreach ($tries as $tried => [$first, $last]) {
                 $helped = WhatHelped::of($reps[$rung], (string) $tried);
-                $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
                 $rows[] = new HelpedView(
                     (string) $tried, $ladder->name, $ladder->rung($rungId)->name ?? $rungId, $helped->good ?? 0,
                     $helped->n ?? 0, $helped->otherGood ?? 0, $helped->otherN ?? 0,
-                    $helped?->difference, $helped?->low, $helped?->high,
+                    $helped?->difference, $helped?->low, $helped?->high, $helped?->says,
                     $helped === null
                         ? 'Nothing to compare with yet: judge some without it.'
                         : "{$helped->good} of {$helped->n} good with it, {$helped->otherGood} of {$helped->otherN} without: "
-                            ."{$points($helped->difference)} points, {$points($helped->low)} to {$points($helped->high)}. "
+                            .self::points($helped->difference, $helped->low, $helped->high).'. '
                             .ucfirst($helped->says)
                             .'.',
                     $first, $last,
@@ -82,15 +81,22 @@ final class HelpedScreen
                 difference: $pooled->mean,
                 low: $low,
                 high: $high,
-                sentence: ucfirst($pooled->says()).". {$points($pooled->mean)} points over ".Wording::count($pooled->of, 'athlete')
-                    .", {$points($low)} to {$points($high)}.",
-                sure: $pooled->says() !== 'too few to tell',
+                says: $pooled->says(),
+                sentence: ucfirst($pooled->says()).': '.self::points($pooled->mean, $low, $high).' over '
+                    .Wording::count($pooled->of, 'athlete').'.',
             );
         }
         $rank = fn (SquadHelpedView $row): array => [-count($row->athletes), $row->tried];
         usort($rows, fn (SquadHelpedView $a, SquadHelpedView $b): int => $rank($a) <=> $rank($b));
 
         return $rows;
+    }
+
+    private static function points(float $difference, float $low, float $high): string
+    {
+        $points = fn (float $share): string => ($share > 0 ? '+' : '').round(100 * $share);
+
+        return "{$points($difference)} points, {$points($low)} to {$points($high)}";
     }
 
     /**

@@ -12,6 +12,7 @@ use App\Records\AthletesChanged;
 use App\Records\Audit;
 use Augendo\Core\Library\SchoolQuestion;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The schools a club teaches by. What is said of one athlete goes before what is said of the squad, of one ladder before all ladders. */
@@ -25,21 +26,11 @@ final class ChosenSchools
      */
     public static function of(array $athletes): array
     {
-        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
-        $rows = DB::table('schools')
-            ->leftJoin('athlete_squad', fn ($join) => $join->on('athlete_squad.squad_id', '=', 'schools.squad_id')
-                ->whereNull('athlete_squad.left_on'))
-            ->where(fn ($of) => $of->whereIn('schools.athlete_id', $ids)->orWhereIn('athlete_squad.athlete_id', $ids))
-            ->get([
-                'schools.squad_id', 'schools.ladder', 'question', 'answer',
-                DB::raw('coalesce(schools.athlete_id, athlete_squad.athlete_id) as of_athlete'),
-            ]);
+        $rows = self::said($athletes);
         if ($rows->isEmpty()) {
             return [];
         }
         $ladders = app(Ladders::class)->ids($athletes[0]->workspace_id);
-        // The last one wins: squads before athletes, all ladders before one, of two squads the one that was there first.
-        $rows = $rows->sort(fn (object $a, object $b): int => self::rank($a) <=> self::rank($b));
         $chosen = [];
         foreach ($rows as $row) {
             foreach ($row->ladder === null ? $ladders : [$row->ladder] as $ladder) {
@@ -48,6 +39,28 @@ final class ChosenSchools
         }
 
         return $chosen;
+    }
+
+    /**
+     * All that was said of athletes and their squads, the last one wins: squads before athletes, all ladders before one, of two squads the
+     * one that was there first.
+     *
+     * @param  list<Athlete>  $athletes
+     * @return Collection<int, \stdClass>
+     */
+    private static function said(array $athletes): Collection
+    {
+        $ids = array_map(fn (Athlete $athlete): string => $athlete->id, $athletes);
+
+        return DB::table('schools')
+            ->leftJoin('athlete_squad', fn ($join) => $join->on('athlete_squad.squad_id', '=', 'schools.squad_id')
+                ->whereNull('athlete_squad.left_on'))
+            ->where(fn ($of) => $of->whereIn('schools.athlete_id', $ids)->orWhereIn('athlete_squad.athlete_id', $ids))
+            ->get([
+                'schools.squad_id', 'schools.ladder', 'question', 'answer',
+                DB::raw('coalesce(schools.athlete_id, athlete_squad.athlete_id) as of_athlete'),
+            ])
+            ->sort(fn (object $a, object $b): int => self::rank($a) <=> self::rank($b));
     }
 
     /** @return list<int> */
@@ -65,16 +78,15 @@ final class ChosenSchools
     /** @return array<string, string> what holds here without what was chosen here, by question */
     public static function above(Squad|Athlete $for, ?string $ladder): array
     {
-        $squads = $for instanceof Athlete ? $for->squads()->orderByDesc('squads.id')->get()->all() : [];
-        $above = [];
-        foreach ($squads as $squad) {
-            $above = [...$above, ...self::here($squad, null)];
-        }
-        foreach ($ladder === null ? [] : $squads as $squad) {
-            $above = [...$above, ...self::here($squad, $ladder)];
+        if ($for instanceof Squad) {
+            return $ladder === null ? [] : self::here($for, null);
         }
 
-        return $ladder === null ? $above : [...$above, ...self::here($for, null)];
+        return self::said([$for])
+            ->filter(fn (object $row): bool => $row->squad_id !== null || $ladder !== null)
+            ->filter(fn (object $row): bool => $row->ladder === null || ($row->ladder === $ladder && $row->squad_id !== null))
+            ->pluck('answer', 'question')
+            ->all();
     }
 
     /** One answer for a squad or an athlete; null: as it is above. What is planned is fitted to it. */

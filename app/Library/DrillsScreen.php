@@ -31,7 +31,11 @@ final class DrillsScreen
 
         return new DrillsView(
             understood: LadderWording::wanted($wanted),
-            refers: $wanted->refers() ? LadderWording::REFERS : null,
+            refers: match (true) {
+                $wanted->refers() => LadderWording::REFERS,
+                $wanted->asksWhere() => LadderWording::WHERE,
+                default => null,
+            },
             all: count($cards),
             drills: array_map(
                 fn (DrillCard $card): DrillCardView => self::card($card, $hand, $skills[$card->skill->id]),

@@ -33,6 +33,8 @@ final class LadderWording
 
     public const REFERS = 'Neck, chest, back and head go to a licensed clinician first. No drill is offered around them.';
 
+    public const WHERE = 'Say what is sore: “sore wrist”, “sore knee”. Until then nothing is named that could load it.';
+
     /** @return list<string> how the words of a search were understood; none where they are only looked for */
     public static function wanted(DrillWanted $wanted): array
     {

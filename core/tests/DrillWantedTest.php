@@ -26,6 +26,8 @@ final class DrillWantedTest extends TestCase
         yield 'two words for one place' => ['upper arm sore', [], [Site::UpperArm], false, false];
         yield 'a place alone is a word to look for' => ['knee', ['knee'], [], false, false];
         yield 'many' => ['sore knees and ankle', [], [Site::Knee, Site::Ankle], false, false];
+        yield 'as it is said' => ['my wrist hurts and my thumb aches', [], [Site::Wrist, Site::Finger], false, false];
+        yield 'other words' => ['sore feet and calves', [], [Site::Shin, Site::Foot], false, false];
         yield 'nothing' => ['  ', [], [], false, false];
     }
 
@@ -52,6 +54,10 @@ final class DrillWantedTest extends TestCase
         }
         $this->assertSame([], DrillWanted::of('sore neck')->find($cards), 'that goes to a clinician');
         $this->assertTrue(DrillWanted::of('sore head')->refers());
+        $somewhere = DrillWanted::of('sore, toss');
+        $this->assertSame([true, []], [$somewhere->asksWhere(), $somewhere->find($cards)], 'nobody knows what to spare');
+        $this->assertSame([true, []], [DrillWanted::of('sore widget')->asksWhere(), DrillWanted::of('sore widget')->find($cards)]);
+        $this->assertFalse(DrillWanted::of('sore wrist')->asksWhere());
     }
 
     public function test_each_drill_is_there_once_and_found_by_its_fault_alone_and_indoors(): void

@@ -41,13 +41,19 @@ final class LetThroughTest extends TestCase
             windowSessions: 1, minReps: 10, minSessions: 1, targetRate: 0.9, lowerBound: 0.0, maxFade: 1.0, confirmAfterFail: false,
         );
         $ready = LetThrough::of($gate, 10)[2];
-        $this->assertSame(1.0, $ready->share, 'sixteen looks at 0.736');
+        $this->assertSame(1.0, $ready->share, 'twelve looks at 0.736');
         $this->assertSame(1.0, $ready->sessions, 'the middle one at the first look');
     }
 
-    public function test_without_a_repetition_there_is_nothing_to_look_at(): void
+    public function test_without_a_repetition_or_with_more_than_anybody_judges_it_is_refused(): void
     {
-        $this->expectException(InvalidValue::class);
-        LetThrough::of(new Gate, 0);
+        foreach ([0, LetThrough::REPS_AT_MOST + 1] as $reps) {
+            try {
+                LetThrough::of(new Gate, $reps);
+                $this->fail("{$reps} repetitions");
+            } catch (InvalidValue $refused) {
+                $this->assertStringContainsString('1 to 20', $refused->getMessage());
+            }
+        }
     }
 }

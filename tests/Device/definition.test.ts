@@ -1,5 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { freshId, type LadderDef, placeInWords } from '../../resources/app/screens/library/definition';
+import {
+    type BlockDef,
+    doneAs,
+    freshId,
+    type LadderDef,
+    placeInWords,
+} from '../../resources/app/screens/library/definition';
 
 describe('an id from a name', () => {
     test.each([
@@ -37,5 +43,38 @@ describe('a place in the file, as a person finds it in the form', () => {
         ['/checkpoints/0/good', 'checkpoint 1, “Toss”, good'],
     ])('%s', (path, words) => {
         expect(placeInWords(path, ladder)).toBe(words);
+    });
+});
+
+describe('a block done another way', () => {
+    const block: BlockDef = {
+        block: 'part',
+        title: 'Toss',
+        text: 'Toss it.',
+        skill: 'overhand-throw',
+        object: 'soft-ball',
+        sets: 2,
+        reps: 6,
+        effort: 0.5,
+    };
+
+    test('counted has beats, and another tempo leaves them', () => {
+        const counted = doneAs(block, 'tempo', 'counted');
+        expect(counted.counts).toEqual(['one', 'two', 'three']);
+        expect(doneAs(counted, 'tempo', 'held')).toEqual({ ...block, tempo: 'held' });
+        expect(doneAs(counted, 'tempo', '')).toEqual(block);
+    });
+
+    test('only what is fed is varied', () => {
+        const fed = { ...doneAs(block, 'feed', 'coach'), varied: true };
+        expect(doneAs(fed, 'feed', 'partner').varied).toBe(true);
+        expect(doneAs(fed, 'feed', 'none')).toEqual({ ...block, feed: 'none' });
+        expect(doneAs(fed, 'feed', '')).toEqual(block);
+    });
+
+    test('a game is named and taken away without touching the rest', () => {
+        const held = doneAs(block, 'tempo', 'held');
+        expect(doneAs(held, 'play', 'in_a_row')).toEqual({ ...held, play: 'in_a_row' });
+        expect(doneAs(doneAs(held, 'play', 'in_a_row'), 'play', '')).toEqual(held);
     });
 });

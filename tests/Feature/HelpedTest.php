@@ -85,8 +85,8 @@ final class HelpedTest extends TestCase
         foreach ($asked() as $row) {
             $this->assertGreaterThan(0.0, $row['difference']);
             $this->assertLessThan($row['high'], $row['low']);
-            $this->assertFalse($row['sure'], 'one or two are too few');
-            $this->assertStringStartsWith('Too few to tell.', $row['sentence']);
+            $this->assertSame('too few to tell', $row['says'], 'one or two are too few');
+            $this->assertStringStartsWith('Too few to tell: ', $row['sentence']);
         }
     }
 

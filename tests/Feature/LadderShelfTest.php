@@ -106,6 +106,14 @@ final class LadderShelfTest extends TestCase
                 $d,
                 fn (array &$x) => $x['rungs'][0]['blocks'][1]['effort'] = 7,
             ),
+            '/rungs/0/teaching' => fn (array $d): array => $this->with($d, function (array &$x): void {
+                unset($x['rungs'][0]['teaching']['good']);
+            }),
+            '/rungs/0/blocks/1' => fn (array $d): array => $this->with(
+                $d,
+                fn (array &$x) => $x['rungs'][0]['blocks'][1] = [...$x['rungs'][0]['blocks'][1], 'tempo' => 'counted'],
+            ),
+            '/checkpoints/1/school' => fn (array $d): array => $this->with($d, fn (array &$x) => $x['checkpoints'][1]['school'] = 'shoes'),
             '/needs/0/ladder' => fn (array $d): array => $this->with(
                 $d,
                 fn (array &$x) => $x['needs'] = [['ladder' => 'no-such', 'rung' => 'x']],

@@ -18,6 +18,8 @@ final readonly class HelpedView
         public ?float $difference,
         public ?float $low,
         public ?float $high,
+        /** @var 'better'|'worse'|'too few to tell'|null null: nothing to compare with */
+        public ?string $says,
         public string $sentence,
         /** @format date */
         public string $first_day,

@@ -15,8 +15,8 @@ final readonly class SquadHelpedView
         public float $difference,
         public float $low,
         public float $high,
+        /** @var 'better'|'worse'|'too few to tell' */
+        public string $says,
         public string $sentence,
-        /** whether the interval leaves no doubt and enough have tried */
-        public bool $sure,
     ) {}
 }

@@ -10,7 +10,7 @@ final readonly class DrillsView
     public function __construct(
         /** @var list<string> */
         public array $understood,
-        /** why none is shown, where a place that goes to a clinician was named */
+        /** why none is shown: a place that goes to a clinician was named, or none where something is sore */
         public ?string $refers,
         public int $all,
         /** @var list<DrillCardView> */

@@ -8,6 +8,7 @@ use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\GateReader;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Gates\Gate;
+use Augendo\Core\Gates\LetThrough;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -17,7 +18,7 @@ final class LetThroughRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['gate' => ['present', 'array', 'max:20'], 'reps' => ['required', 'integer:strict', 'between:1,60']];
+        return ['gate' => ['present', 'array', 'max:20'], 'reps' => ['required', 'integer:strict', 'between:1,'.LetThrough::REPS_AT_MOST]];
     }
 
     /** @return array<string, string> */
@@ -25,7 +26,7 @@ final class LetThroughRequest extends FormRequest
     {
         return [
             'gate.present' => 'Send the gate as the ladder has it; empty: as usual.',
-            'reps.between' => 'A session has 1 to 60 judged repetitions.',
+            'reps.between' => 'A session has 1 to '.LetThrough::REPS_AT_MOST.' judged repetitions.',
         ];
     }
 

@@ -25,7 +25,10 @@ final readonly class LetThrough
 
     public const ATHLETES = 200;
 
-    public const SESSIONS = 16;
+    public const SESSIONS = 12;
+
+    /** More of one athlete no coach judges in a session, and each look reads all before it. */
+    public const REPS_AT_MOST = 20;
 
     private const SEED = 65_80_90;
 
@@ -41,15 +44,15 @@ final readonly class LetThrough
     private function __construct(public float $rate, public float $share, public ?float $sessions) {}
 
     /**
-     * @param  int  $repsASession  judged repetitions of each session, from 1
+     * @param  int  $repsASession  judged repetitions of each session, 1 to REPS_AT_MOST
      * @return non-empty-list<self> one for each of RATES
      *
-     * @throws InvalidValue when no session has a repetition
+     * @throws InvalidValue when a session has none, or more than anybody judges
      */
     public static function of(Gate $gate, int $repsASession): array
     {
-        if ($repsASession < 1 || $repsASession > 60) {
-            throw new InvalidValue('A session has 1 to 60 judged repetitions.');
+        if ($repsASession < 1 || $repsASession > self::REPS_AT_MOST) {
+            throw new InvalidValue('A session has 1 to '.self::REPS_AT_MOST.' judged repetitions.');
         }
         $random = new Randomizer(new Mt19937(self::SEED));
         $found = [];

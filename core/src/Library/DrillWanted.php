@@ -18,20 +18,30 @@ final readonly class DrillWanted
     private const INDOORS = ['in the hall', 'in a hall', 'indoors', 'indoor', 'inside'];
 
     /** Said with a place of the body, they ask for it to be spared. */
-    private const SORE = ['sore', 'hurts', 'hurting', 'aches', 'aching', 'painful'];
+    private const SORE = [
+        'sore', 'soreness', 'hurt', 'hurts', 'hurting', 'ache', 'aches', 'aching', 'pain', 'pains', 'painful', 'swollen', 'stiff',
+    ];
 
     /** They say nothing of a drill. */
     private const SMALL = ['and', 'or', 'the', 'a', 'an', 'for', 'with', 'to', 'of', 'my', 'is', 'in', 'on', 'drill', 'drills'];
 
-    private const NAMES = ['upper arm' => 'upper_arm', 'side of the trunk' => 'side'];
+    /** Other words for a place. */
+    private const PLACES = [
+        'upper_arm' => ['upper arm', 'upper arms', 'biceps', 'triceps'], 'side' => ['side of the trunk', 'ribs', 'rib'],
+        'finger' => ['thumb', 'thumbs', 'fingertip', 'fingertips'], 'foot' => ['feet', 'heel', 'heels', 'toe', 'toes', 'arch'],
+        'shin' => ['calf', 'calves', 'achilles'], 'thigh' => ['hamstring', 'hamstrings', 'quads'], 'hip' => ['groin'],
+        'back' => ['spine', 'lower back'], 'head' => ['concussion', 'dizzy'],
+    ];
 
     /**
      * @param  list<string>  $words  what is left to be looked for, in small letters
      * @param  list<Site>  $sore
+     * @param  bool  $isSoreSomewhere  whether soreness was spoken of; without a place nobody knows what to spare
      */
     private function __construct(
         public array $words,
         public array $sore,
+        public bool $isSoreSomewhere,
         public bool $alone,
         public bool $indoors,
     ) {}
@@ -41,25 +51,27 @@ final readonly class DrillWanted
         $rest = ' '.preg_replace('/[^\p{L}\d]+/u', ' ', mb_strtolower($text)).' ';
         $alone = self::takes($rest, self::ALONE);
         $indoors = self::takes($rest, self::INDOORS);
-        $rest = str_replace(array_map(fn (string $name): string => " {$name} ", array_keys(self::NAMES)), array_map(
-            fn (string $site): string => " {$site} ", self::NAMES,
-        ), $rest);
         $sore = [];
-        if (self::takes($rest, self::SORE)) {
-            foreach (Site::cases() as $site) {
-                if ($site !== Site::None && self::takes($rest, [$site->value, "{$site->value}s"])) {
-                    $sore[] = $site;
-                }
+        $isSore = self::takes($rest, self::SORE);
+        foreach ($isSore ? Site::cases() : [] as $site) {
+            if ($site !== Site::None && self::takes($rest, [$site->value, "{$site->value}s", ...self::PLACES[$site->value] ?? []])) {
+                $sore[] = $site;
             }
         }
 
-        return new self(array_values(array_diff(explode(' ', $rest), ['', ...self::SMALL])), $sore, $alone, $indoors);
+        return new self(array_values(array_diff(explode(' ', $rest), ['', ...self::SMALL])), $sore, $isSore, $alone, $indoors);
     }
 
     /** Whether a place was named that nobody trains around: it goes to a clinician. */
     public function refers(): bool
     {
         return array_filter($this->sore, fn (Site $site): bool => $site->refersEverything()) !== [];
+    }
+
+    /** Whether something is sore and nobody said where: nothing is safe to name then. */
+    public function asksWhere(): bool
+    {
+        return $this->isSoreSomewhere && $this->sore === [];
     }
 
     /** @return list<Channel> the parts that are spared */
@@ -76,7 +88,7 @@ final readonly class DrillWanted
      */
     public function find(array $cards): array
     {
-        return $this->refers() ? [] : array_values(array_filter($cards, $this->suits(...)));
+        return $this->refers() || $this->asksWhere() ? [] : array_values(array_filter($cards, $this->suits(...)));
     }
 
     private function suits(DrillCard $card): bool
@@ -106,14 +118,14 @@ final readonly class DrillWanted
      */
     private static function takes(string &$text, array $phrases): bool
     {
+        $found = false;
         foreach ($phrases as $phrase) {
             if (str_contains($text, " {$phrase} ")) {
                 $text = str_replace(" {$phrase} ", ' ', $text);
-
-                return true;
+                $found = true;
             }
         }
 
-        return false;
+        return $found;
     }
 }

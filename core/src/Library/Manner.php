@@ -39,7 +39,8 @@ final readonly class Manner
         if ($varied && ($feed === null || $feed === Feed::None)) {
             throw new InvalidValue('Only a feed can be varied: say where the ball comes from.');
         }
-        if ($play !== null && Round::read($play)->setup() !== $play) {
+        $round = $play === null ? null : Round::read($play);
+        if ($round !== null && ($round->on !== null || $round->setup() !== $play)) {
             throw new InvalidValue('A game of a rung names its kind and its figures, no court and no goal.');
         }
     }

@@ -1,3 +1,4 @@
+import { asNow } from './asNow';
 import { v7 as uuidV7 } from 'uuid';
 import { api, type Courtside, type Me, Problem } from '../api/client';
 import { nowWithOffset } from '../api/words';
@@ -115,16 +116,6 @@ export function takeAlong(sheetId: string): Promise<Courtside> {
         },
         () => reading(async (from) => asNow((await from.packs.get(sheetId))?.pack), undefined),
     );
-}
-
-/** What the version before took along says nothing of what it did not know. */
-function asNow(pack: Partial<Courtside> | undefined): Courtside | undefined {
-    if (pack === undefined) return undefined;
-    const now = { games: [], safe_misses: [], teaching: [], taught_by: [], ...pack } as Courtside;
-    return {
-        ...now,
-        blocks: now.blocks.map((block) => ({ ...block, counts: (block as Partial<typeof block>).counts ?? [] })),
-    };
 }
 
 /** Who is signed in. A sign-out that the server has not heard of yet comes first. */

@@ -71,7 +71,7 @@ export function HelpedScreen() {
                             : `${dayName(row.first_day)} to ${dayName(row.last_day)}`
                     }`}
                     sentence={row.sentence}
-                    sure
+                    says={row.says}
                     found={
                         row.difference == null || row.low == null || row.high == null
                             ? null
@@ -85,23 +85,22 @@ export function HelpedScreen() {
 
 type Found = { difference: number; low: number; high: number };
 
+const TOLD = { better: 'font-bold text-full', worse: 'font-bold text-stop', 'too few to tell': 'text-soft' };
+
 /** One thing that was tried; in bold where its interval leaves no doubt. */
 function Tried({
     name,
     about,
     sentence,
-    sure,
+    says,
     found,
 }: {
     name: string;
     about: string;
     sentence: string;
-    /** whether enough have tried it to tell */
-    sure: boolean;
+    says: 'better' | 'worse' | 'too few to tell' | null;
     found: Found | null;
 }) {
-    const better = sure && found !== null && found.low > 0;
-    const worse = sure && found !== null && found.high < 0;
     return (
         <article
             className={clsx(
@@ -113,7 +112,7 @@ function Tried({
                 <h2 className="text-base">{name}</h2>
                 <p className="label">{about}</p>
             </div>
-            <p className={better ? 'font-bold text-full' : worse ? 'font-bold text-stop' : 'text-soft'}>{sentence}</p>
+            <p className={TOLD[says ?? 'too few to tell']}>{sentence}</p>
             {found && <Interval difference={found.difference} low={found.low} high={found.high} />}
         </article>
     );
@@ -179,7 +178,7 @@ export function SquadHelpedScreen() {
                     name={row.tried}
                     about={`${row.ladder_name} · ${row.athletes.join(', ')}`}
                     sentence={row.sentence}
-                    sure={row.sure}
+                    says={row.says}
                     found={row}
                 />
             ))}

@@ -41,7 +41,7 @@ function Figures({ gate }: { gate: GateDef }) {
                 shown={`${reps} judged a session`}
                 step={1}
                 least={1}
-                most={30}
+                most={20}
                 onChange={setReps}
             />
             <Notice problem={query.error} />

@@ -1,6 +1,8 @@
 import { Options } from '../../parts/Labelled';
-import { leftOut } from './definition';
-import type { BlockDef } from './definition';
+import { setupInWords } from '../../parts/games';
+import { readSetup } from '../../rules/round';
+import { doneAs, leftOut } from './definition';
+import type { BlockDef, MannerKey } from './definition';
 
 const FEEDS: [feed: string, name: string][] = [
     ['', 'any feed'],
@@ -20,15 +22,23 @@ const TEMPOS: [tempo: string, name: string][] = [
     ['slow_then_fast', 'slow, then fast'],
     ['continuous', 'in one flow'],
 ];
-const GAMES: [play: string, name: string][] = [
+/** Games a rung may name; another one that stands in the file stays. */
+const GAMES = [
+    'target_round zones=1 balls=8 points=1',
+    'target_round zones=4 balls=5 points=5',
+    'clear_targets targets=3',
+    'in_a_row',
+    'serve_game',
+    'grouping',
+    'timed_gaps gaps=4 passes=10',
+];
+
+const gamesWith = (own: string | undefined): [code: string, name: string][] => [
     ['', 'no game named'],
-    ['target_round zones=1 balls=8 points=1', 'target round, 8 balls'],
-    ['target_round zones=4 balls=5 points=5', 'four zones, 5 balls each'],
-    ['clear_targets targets=3', 'clear three targets'],
-    ['in_a_row', 'in a row'],
-    ['serve_game', 'serve game, two attempts'],
-    ['grouping', 'grouping'],
-    ['timed_gaps gaps=4 passes=10', 'four gaps, timed'],
+    ...[...GAMES, ...(own === undefined || GAMES.includes(own) ? [] : [own])].map((code): [string, string] => [
+        code,
+        setupInWords(readSetup(code), null),
+    ]),
 ];
 
 /** Feed, tempo and game of a block. */
@@ -41,17 +51,7 @@ export function HowDone({
     block: BlockDef;
     onChange: (next: BlockDef) => void;
 }) {
-    const set = (key: 'feed' | 'tempo' | 'play', value: string): void => {
-        let next: BlockDef = value === '' ? leftOut(block, key) : { ...block, [key]: value };
-        if (key === 'feed' && (value === '' || value === 'none')) next = leftOut(next, 'varied');
-        if (key === 'tempo') {
-            next = value === 'counted' ? { ...next, counts: ['one', 'two', 'three'] } : leftOut(next, 'counts');
-        }
-        onChange(next);
-    };
-    const games = GAMES.some(([play]) => play === (block.play ?? ''))
-        ? GAMES
-        : [...GAMES, [block.play ?? '', (block.play ?? '').replaceAll('_', ' ')] as [string, string]];
+    const set = (key: MannerKey, value: string): void => onChange(doneAs(block, key, value));
     const fed = block.feed !== undefined && block.feed !== 'none';
     return (
         <>
@@ -98,7 +98,7 @@ export function HowDone({
                 value={block.play ?? ''}
                 onChange={(event) => set('play', event.target.value)}
             >
-                <Options of={games} />
+                <Options of={gamesWith(block.play)} />
             </select>
         </>
     );

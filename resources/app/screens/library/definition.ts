@@ -117,6 +117,16 @@ export const definitionOf = (file: LibraryFile): LadderDef => file.definition as
 export const leftOut = <T extends object>(of: T, key: string): T =>
     Object.fromEntries(Object.entries(of).filter(([each]) => each !== key)) as T;
 
+export type MannerKey = 'feed' | 'tempo' | 'play';
+
+/** A block done another way; empty: nobody says. Only a feed is varied and only a count has beats: they go with it. */
+export function doneAs(block: BlockDef, key: MannerKey, value: string): BlockDef {
+    const next: BlockDef = value === '' ? leftOut(block, key) : { ...block, [key]: value };
+    if (key === 'feed' && (value === '' || value === 'none')) return leftOut(next, 'varied');
+    if (key !== 'tempo') return next;
+    return value === 'counted' ? { ...next, counts: ['one', 'two', 'three'] } : leftOut(next, 'counts');
+}
+
 /** An id nothing in the list has, from a name. */
 export function freshId(name: string, taken: { id: string }[]): string {
     const base =
