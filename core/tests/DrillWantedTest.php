@@ -52,6 +52,11 @@ final class DrillWantedTest extends TestCase
                 $this->assertNotContains($channel, $card->loads, "{$text}: {$card->title}");
             }
         }
+        $bands = fn (string $text): array => array_filter(
+            DrillWanted::of($text)->find($cards), fn (DrillCard $card): bool => str_contains($card->words(), 'band round the knees'),
+        );
+        $this->assertNotSame([], $bands('knees'));
+        $this->assertSame([], $bands('sore knee'), 'slow bends are done on the knees');
         $this->assertSame([], DrillWanted::of('sore neck')->find($cards), 'that goes to a clinician');
         $this->assertTrue(DrillWanted::of('sore head')->refers());
         $somewhere = DrillWanted::of('sore, toss');

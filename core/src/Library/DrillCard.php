@@ -73,10 +73,12 @@ final readonly class DrillCard
     private static function ofFault(Fault $fault, Ladder $ladder): ?self
     {
         $dose = $fault->dose;
+        // Nobody has said that such a drill spares the legs it is done on.
+        $loads = $dose?->skill->isFootwork() === true ? [Channel::Trunk, Channel::Landing] : $dose?->skill->loadedChannels();
 
         return $dose === null ? null : new self(
             title: $fault->drill, text: $fault->how ?? "{$fault->drill}.", mends: $fault->name, cue: $fault->cue, stop: $fault->stop,
-            ladders: [$ladder->name], skill: $ladder->skill, with: $fault->with, loads: $dose->skill->loadedChannels(),
+            ladders: [$ladder->name], skill: $ladder->skill, with: $fault->with, loads: $loads ?? [],
             far: $dose->object->far, dose: $dose, sets: 1, safety: $fault->safety,
         );
     }

@@ -164,7 +164,7 @@ export function SquadHelpedScreen() {
                 <h1 className="text-2xl">What helped, over the squad</h1>
                 <p className="text-soft">
                     One difference for each athlete who tried it, all taken together. Each may answer to it differently;
-                    with few of them it is too few to tell.
+                    where few tried it, it says so.
                 </p>
             </header>
             {query.data.length === 0 && (

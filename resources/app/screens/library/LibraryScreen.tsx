@@ -42,15 +42,15 @@ export function LibraryScreen() {
                   .find((part) => words.some((word) => part.includes(word))) ?? null);
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="flex flex-wrap items-end gap-4 py-3">
-                <div>
+            <header className="flex flex-wrap items-end gap-x-4 gap-y-2 py-3">
+                <div className="w-full sm:w-auto sm:max-w-md">
                     <h1 className="text-2xl">Library</h1>
                     <p className="mt-1 text-soft">
                         How each skill is built, rung by rung, and mended. Open one to read it, or to edit a copy in
                         your own words.
                     </p>
                 </div>
-                <span className="grow" />
+                <span className="hidden grow sm:block" />
                 <Link to="/library/drills" className="btn">
                     Drills
                 </Link>
