@@ -137,6 +137,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('close', 'close')->can('change', 'session');
     });
     Route::post('session-changes/{change}/take-back', [CalendarController::class, 'takeBack'])->can('takeBack', 'change');
+    Route::get('flight/{kind}', [FlightController::class, 'numbers']);
+    Route::post('flight/{kind}', [FlightController::class, 'saveNumbers'])->can('manage-people');
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('drills', [LibraryController::class, 'drills']);
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);

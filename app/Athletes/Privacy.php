@@ -45,12 +45,12 @@ final class Privacy
         'session_changes' => 'when and where the squad trains, with ids only',
         'sheet_templates' => 'doses put together for a squad, for nobody in particular',
         'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
-        'rule_sets' => 'the club’s own documents',
+        'rule_sets' => 'the club’s own documents', 'flight_tables' => 'numbers of balls and nets, not a person',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
         'imports' => 'files a coach brought in, by name', 'import_parts' => 'a file on its way in, gone once it is read',
         'import_rows' => 'its rows, gone once they are on record', 'import_sets' => 'likewise',
         'venues' => 'where the club trains, not a person', 'devices' => 'what measures for the club, not a person',
-        'kept_rows' => 'worked out from the rest', 'carried_work' => 'averages of the daily totals',
+        'kept_rows' => 'worked out from the rest', 'rep_speeds' => 'worked out from the readings; the sets of work tell them', 'carried_work' => 'averages of the daily totals',
         'jobs' => 'work that waits, with ids only',
         'failed_jobs' => 'work that failed, with ids only',
         'cache' => 'what can be worked out again', 'cache_locks' => 'who works just now',
@@ -77,6 +77,7 @@ final class Privacy
     /** Stays, and why. */
     public const KEPT = [
         'work_sets' => 'counts and loads without a name: the club’s totals stay true',
+        'rep_speeds' => 'speeds without a name, as the sets have them',
         'daily_totals' => 'sums of those', 'carried_work' => 'averages of those', 'rep_strips' => 'marks without a name',
         'sheet_blocks' => 'doses, in the words of the ladder',
         'sheet_templates' => 'the squad’s', 'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Courtside;
 
 use App\Devices\CounterLoad;
+use App\Devices\PriceSpeeds;
 use App\Gates\SecondLooks;
 use App\Limits\AthleteLoads;
 use App\People\User;
@@ -67,6 +68,7 @@ final class RepLog
                 if ($sheet->return_stage === null) {
                     $this->looks->after($sheet);
                 }
+                PriceSpeeds::afterTaps($sheet);
             }
 
             return $new === count($events)
@@ -195,9 +197,11 @@ final class RepLog
      */
     private function workSets(Sheet $sheet, array $standing, array $blocks, SetCost $price): array
     {
+        $speeds = DB::table('rep_speeds')->where('sheet_id', $sheet->id)->pluck('speed_ms', 'rep_id')->all();
         $groups = [];
         foreach ($standing as $rep) {
-            $groups["{$rep->set()}|{$rep->side}|{$rep->effort}|{$rep->distanceM}"][] = $rep;
+            $speed = $speeds[$rep->id] ?? '';
+            $groups["{$rep->set()}|{$rep->side}|{$rep->effort}|{$rep->distanceM}|{$speed}"][] = $rep;
         }
         $rows = [];
         foreach ($groups as $reps) {
@@ -211,7 +215,7 @@ final class RepLog
                 effort: $reps[0]->effort,
                 implement: $dose->object->implement,
                 distanceM: $reps[0]->distanceM,
-                speedMs: null,
+                speedMs: isset($speeds[$reps[0]->id]) ? (float) $speeds[$reps[0]->id] : null,
                 massKg: $dose->object->massKg,
                 referenceMassKg: $dose->object->referenceMassKg,
                 side: Side::from($reps[0]->side),

@@ -48,6 +48,12 @@ final class Readings
             }
         }
 
+        if ($new > 0 && $device->kind === DeviceKind::SpeedGun) {
+            $times = array_column($rows, 'at_s');
+            $squads = array_values(array_unique(array_filter(array_column($rows, 'squad_id'))));
+            PriceSpeeds::afterReadings($squads, min($times), max($times));
+        }
+
         return $new;
     }
 
@@ -80,6 +86,7 @@ final class Readings
             ]);
             Audit::of($by, null, 'readings named', ['readings' => $rows->count(), 'word' => $given['word']]);
         });
+        PriceSpeeds::dispatch($session->id);
         foreach ($rows->whereNotNull('athlete_id')->groupBy('athlete_id') as $athlete => $of) {
             $this->reckon((string) $athlete, $of->pluck('at_s')->map(fn (mixed $at): float => (float) $at)->all());
         }

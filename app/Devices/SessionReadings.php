@@ -21,7 +21,7 @@ final readonly class SessionReadings
 {
     /**
      * @param  Collection<int, \stdClass>  $readings  in order of time
-     * @param  array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}>  $taps  repetitions that stand
+     * @param  array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}>  $taps  repetitions that stand
      * @param  array<string, string>  $pairs  id of the tap by id of the reading
      * @param  array<string, Pairing>  $byDevice
      */
@@ -62,6 +62,22 @@ final readonly class SessionReadings
         }
 
         return new self($readings, $taps, $pairs, $byDevice);
+    }
+
+    /** @return array<string, array<string, float>> by sheet the speed of each repetition, m/s: of two that measured it the larger */
+    public function speedsBySheet(): array
+    {
+        $speeds = [];
+        foreach ($this->readings as $each) {
+            $speed = $each->measured['speed_ms'] ?? null;
+            $rep = $this->pairs[$each->id] ?? null;
+            if ($speed !== null && $rep !== null && $each->word !== 'aside') {
+                $sheet = $this->taps[$rep]['sheet_id'];
+                $speeds[$sheet][$rep] = max((float) $speed, $speeds[$sheet][$rep] ?? 0.0);
+            }
+        }
+
+        return $speeds;
     }
 
     /** What the counters of an athlete saw beside what was tapped on a sheet. */
@@ -105,20 +121,21 @@ final readonly class SessionReadings
         return $row;
     }
 
-    /** @return array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}> repetitions that stand */
+    /** @return array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}> repetitions that stand */
     private static function tapsOf(Sheet $sheet): array
     {
         $skills = $sheet->blocks->pluck('skill', 'id');
 
         return collect(TapFold::standing($sheet->taps()))->mapWithKeys(fn (Tap $tap): array => [$tap->id => [
             'at_s' => (float) Carbon::parse($tap->at->text)->getPreciseTimestamp(3) / 1000,
+            'sheet_id' => $sheet->id,
             'athlete_id' => $sheet->athlete_id,
             'skill' => $skills[$tap->blockId] ?? '',
             'effort' => $tap->effort,
         ]])->all();
     }
 
-    /** @param  array<string, array{at_s: float, athlete_id: string, skill: string, effort: float|null}>  $taps */
+    /** @param  array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}>  $taps */
     private static function span(TrainingSession $session, array $taps): SessionSpan
     {
         $session->loadMissing('squad.workspace');

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Flight;
 
 use App\Athletes\Athlete;
+use App\Flight\Answers\FlightNumbersView;
 use App\Flight\Answers\ServeView;
 use App\Flight\Answers\ThrowCheckView;
 use App\Flight\Requests\ServeTargetRequest;
 use App\Http\Answers;
+use App\Http\DocumentRequest;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\Sessions\Sheet;
@@ -54,5 +56,27 @@ final class FlightController
         $targets->put($sheet, $given, $request->user()->workspace->today());
 
         return response()->json(status: 204);
+    }
+
+    /** The numbers a club's balls and nets are worked out with, as a document by its schema. */
+    #[Answers(FlightNumbersView::class)]
+    public function numbers(Request $request, FlightTables $tables, string $kind): JsonResponse
+    {
+        return response()->json($tables->view($request->user()->workspace_id, self::kind($kind)));
+    }
+
+    #[Answers(FlightNumbersView::class)]
+    public function saveNumbers(DocumentRequest $request, FlightTables $tables, string $kind): JsonResponse
+    {
+        $given = $request->validated();
+        $tables->save(self::kind($kind), $given['definition'], $given['version'], $request->user());
+
+        return $this->numbers($request, $tables, $kind);
+    }
+
+    /** @return 'balls'|'courts' */
+    private static function kind(string $kind): string
+    {
+        return in_array($kind, ['balls', 'courts'], true) ? $kind : throw new Problem(ProblemType::NotFound, 'There are balls and courts.');
     }
 }

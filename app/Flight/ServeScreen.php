@@ -21,7 +21,6 @@ use Augendo\Core\Flight\ServeChange;
 use Augendo\Core\Flight\ServeCounts;
 use Augendo\Core\Flight\ServeLook;
 use Augendo\Core\Flight\TwoServes;
-use Augendo\Core\Library\Library;
 use Augendo\Core\Mechanics\Statistics;
 
 /** Why do the serves miss, and what would bring more of them in? */
@@ -32,7 +31,7 @@ final class ServeScreen
     private const OUTLINES_SD = [1.0, 2.0];
 
     public function __construct(
-        private readonly Library $library,
+        private readonly FlightTables $tables,
         private readonly UsualServe $usual,
         private readonly ServeTargets $targets,
     ) {}
@@ -43,7 +42,8 @@ final class ServeScreen
         $on = $by->workspace->today();
         $day = new AthleteDay($athlete, $on);
         $asked = $this->usual->of($day, $given);
-        $court = $this->library->courts()[$asked->court];
+        $courts = $this->tables->courts($athlete->workspace_id);
+        $court = $courts[$asked->court];
         $ball = $this->usual->ball($day, $asked->skill);
         $look = ServeLook::at($asked->serve($court, $ball->ball));
         $counts = new ServeCounts($asked->in, $asked->net, $asked->long, $asked->right, $asked->left);
@@ -66,7 +66,7 @@ final class ServeScreen
 
         return new ServeView(
             athlete: Cards::athlete($athlete, $on),
-            courts: array_values(array_map(ServeCourtView::of(...), $this->library->courts())),
+            courts: array_values(array_map(ServeCourtView::of(...), $courts)),
             asked: $asked,
             up_deg: $look->up,
             arcs: self::arcs($look),

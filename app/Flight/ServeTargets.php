@@ -62,7 +62,7 @@ final class ServeTargets
             share: null,
         );
         $standing = ServeStanding::of(new AthleteDay($sheet->athlete, $today), $skill);
-        $why = $standing->allowed->refuses($change);
+        $why = $standing->allowed->refuses($change, (float) $given['topspin_now_rpm']);
         if ($why !== null) {
             throw new Problem(ProblemType::NotToday, ServeWording::refusal($why, $standing));
         }

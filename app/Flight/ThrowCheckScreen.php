@@ -20,7 +20,7 @@ use Augendo\Core\Load\Family;
 /** How hard is it to throw so far, for this athlete, and how far is easy? */
 final class ThrowCheckScreen
 {
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly FlightTables $tables) {}
 
     /** @param  array{skill: string, object: string, distance_m: int|float|numeric-string, effort: int|float|numeric-string}  $given */
     public function view(Athlete $athlete, Day $on, array $given): ThrowCheckView
@@ -33,7 +33,7 @@ final class ThrowCheckScreen
         $profile = (new AthleteDay($athlete, $on))->load->profile;
         $longest = $profile->longestThrowM[$skill->id] ?? null;
         $fastest = $profile->referenceSpeedMs[$skill->id] ?? null;
-        $ball = $this->library->balls()[$given['object']] ?? null;
+        $ball = $this->tables->balls($athlete->workspace_id)[$given['object']] ?? null;
         $demand = ThrowDemand::of($ball?->ball, new Air, $far, $longest, $fastest);
 
         return new ThrowCheckView(

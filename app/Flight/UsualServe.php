@@ -25,7 +25,7 @@ final class UsualServe
 
     private const WON = [0.65, 0.5];
 
-    public function __construct(private readonly Library $library) {}
+    public function __construct(private readonly Library $library, private readonly FlightTables $tables) {}
 
     /**
      * @param  array<string, mixed>  $given  validated: what is not said is as usual
@@ -34,7 +34,7 @@ final class UsualServe
      */
     public function of(AthleteDay $day, array $given): ServeAskedView
     {
-        $courts = $this->library->courts();
+        $courts = $this->tables->courts($day->athlete->workspace_id);
         $skill = $given['skill'] ?? $this->own($day) ?? array_values($courts)[0]->skills[0];
         $fitting = array_filter($courts, fn (LibraryCourt $court): bool => in_array($skill, $court->skills, true));
         $court = isset($given['court']) ? $fitting[$given['court']] ?? null : (array_values($fitting)[0] ?? null);
@@ -48,7 +48,8 @@ final class UsualServe
         $number = fn (string $name, float $usual): float => isset($given[$name]) ? (float) $given[$name] : $usual;
         $scored = ScoredServes::of($day->athlete->id, $court, $box, $day->on);
         $count = fn (string $name): int => (int) ($given[$name] ?? $scored->counts[$name]);
-        $measured = $day->load->profile->referenceSpeedMs[$skill] ?? null;
+        $measured = ServeSpeed::of($day, $skill);
+        $across = $number('across_m', $court->stands[0]['across_m']);
         if ($number('contact_m', 0.0) >= $court->netM) {
             throw self::refused('contact_m', 'A serve is hit on this side of the net.');
         }
@@ -57,12 +58,14 @@ final class UsualServe
             skill: $skill,
             court: $court->id,
             box: $box->id,
-            net_height_m: $number('net_height_m', $court->nets[0]['height_m']),
+            net_height_m: $number('net_height_m', $court->netWhereItCrosses($number('contact_m', 0.0), $across, $box)),
+            net_hangs: $court->sag !== null && ! isset($given['net_height_m']),
             contact_m: $number('contact_m', 0.0),
-            across_m: $number('across_m', $court->stands[0]['across_m']),
+            across_m: $across,
             height_m: $number('height_m', round($court->reachShare * $this->heightM($day), 2)),
-            speed_ms: $number('speed_ms', $measured ?? $court->usualSpeedMs),
-            measured: ! isset($given['speed_ms']) && $measured !== null,
+            speed_ms: $number('speed_ms', $measured->speedMs ?? $court->usualSpeedMs),
+            speed_from: isset($given['speed_ms']) ? 'said' : $measured->from ?? 'usual',
+            speed_serves: isset($given['speed_ms']) ? 0 : $measured->serves ?? 0,
             topspin_rpm: $number('topspin_rpm', 0.0),
             sidespin_rpm: $number('sidespin_rpm', 0.0),
             in: $count('in'),
@@ -89,10 +92,11 @@ final class UsualServe
     /** @param  iterable<Rung>  $rungs */
     private function ballOf(iterable $rungs, AthleteDay $day, string $skill): ?LibraryBall
     {
+        $balls = $this->tables->balls($day->athlete->workspace_id);
         foreach ($rungs as $rung) {
             foreach ($rung->blocks as $dose) {
                 $object = $dose->forAthlete($day->load->profile, $day->on)->object;
-                $ball = $dose->skill->id === $skill ? $this->library->balls()[$object->id] ?? null : null;
+                $ball = $dose->skill->id === $skill ? $balls[$object->id] ?? null : null;
                 if ($ball !== null) {
                     return $ball;
                 }
@@ -119,7 +123,8 @@ final class UsualServe
     /** @return string|null a serve of a rung the athlete stands on, in the order of their ladders */
     public function own(AthleteDay $day): ?string
     {
-        $served = array_merge(...array_values(array_map(fn (LibraryCourt $court): array => $court->skills, $this->library->courts())));
+        $courts = $this->library->courts();
+        $served = array_merge(...array_values(array_map(fn (LibraryCourt $court): array => $court->skills, $courts)));
         foreach ($this->ownRungs($day) as $rung) {
             foreach ($rung->blocks as $dose) {
                 if (in_array($dose->skill->id, $served, true)) {

@@ -7,6 +7,7 @@ namespace App\Limits;
 use App\Athletes\Athlete;
 use App\Athletes\Heights;
 use App\Courtside\DailyTotals;
+use App\Flight\FastestCarries;
 use App\Health\DatedBounds;
 use App\Library\ChosenSchools;
 use App\People\Workspace;
@@ -28,7 +29,11 @@ use Illuminate\Support\Facades\DB;
 /** Fetches what the limits need for many athletes at once, in a handful of queries. */
 final class AthleteLoads
 {
-    public function __construct(private readonly Library $library, private readonly CarriedLoads $carried) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly CarriedLoads $carried,
+        private readonly FastestCarries $carries,
+    ) {}
 
     /**
      * @param  list<Athlete>  $athletes
@@ -103,12 +108,18 @@ final class AthleteLoads
                 fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)),
                 $throws[$athlete->id] ?? [],
             );
+            $longest = array_filter($longest);
+            $thrown = array_map(fn (array $mark): float => $mark[0], $longest);
+            $fastest = array_filter(
+                array_map(fn (array $marks): ?float => Marks::referenceSpeedMs($marks, $on), $speeds[$athlete->id] ?? []),
+            );
             $profiles[$athlete->id] = new AthleteProfile(
-                $athlete->birth_date === null ? null : Day::of(substr($athlete->birth_date, 0, 10)),
-                array_map(fn (array $mark): float => $mark[0], array_filter($longest)),
-                array_filter(array_map(fn (array $marks): ?float => Marks::referenceSpeedMs($marks, $on), $speeds[$athlete->id] ?? [])),
-                array_keys(array_filter(array_filter($longest), fn (array $mark): bool => $mark[1])),
-                $schools[$athlete->id] ?? [],
+                birthDate: $athlete->birth_date === null ? null : Day::of(substr($athlete->birth_date, 0, 10)),
+                longestThrowM: $thrown,
+                referenceSpeedMs: $fastest,
+                lapsedThrows: array_keys(array_filter($longest, fn (array $mark): bool => $mark[1])),
+                schools: $schools[$athlete->id] ?? [],
+                carriesM: $this->carries->of($athlete->workspace_id, $fastest, $thrown),
             );
         }
 

@@ -41,7 +41,7 @@ final class ServeWording
             'rung' => 'On “'.($standing->ignored->name ?? '').'” the result does not count yet: the motion comes first, so nothing is '
                 .'advised here.',
             'word' => 'Today’s word is '.Wording::word($standing->word).': nothing is advised until it is better.',
-            'spin' => 'More spin is for thirteen and older, on a day with the word Full.',
+            'spin' => 'More spin is for who serves with spin already, is thirteen or older, and has the word Full.',
             'height' => 'A higher contact is for a day with the word Full.',
         };
     }

@@ -16,12 +16,15 @@ final class ThrowWording
     /** Why a throw may not be called as easy as it is, and the two ways out. */
     public static function tooEasy(BlockPlan $plan, SetCost $price): string
     {
-        [$far, $longest] = [(float) $plan->distanceM, (float) $price->longestThrowM($plan->asked->skill)];
-        $most = (float) $price->furthestM($plan->asked->skill, $plan->effort);
+        [$skill, $object] = [$plan->asked->skill, $plan->asked->object->id];
+        [$far, $reach] = [(float) $plan->distanceM, (float) $price->reachM($skill, $object)];
+        $most = (float) $price->furthestM($skill, $object, $plan->effort);
+        $asks = Wording::number($far).' m asks for at least '.self::least($far, $reach);
+        $shown = $price->longestThrowM($skill) === null
+            ? 'the fastest throw carries '.Wording::number(round($reach, 1)).' m'
+            : 'longest throw '.Wording::number($reach).' m';
 
-        $asks = Wording::number($far).' m asks for at least '.self::least($far, $longest);
-
-        return "{$asks} (longest throw ".Wording::number($longest).' m): this is no throw at '.Wording::percent($plan->effort)
+        return "{$asks} ({$shown}): this is no throw at ".Wording::percent($plan->effort)
             .'. Throw from '.Wording::number($most).' m or nearer, or ask for more.';
     }
 
@@ -33,11 +36,11 @@ final class ThrowWording
             return null;
         }
         $far = Wording::number($plan->distanceM).' m';
-        $longest = $price->longestThrowM($dose->skill);
+        $reach = $price->reachM($dose->skill, $dose->object->id);
 
-        return $longest === null
+        return $reach === null
             ? "What {$far} asks: no longest throw on record."
-            : "{$far} asks for at least ".self::least($plan->distanceM, $longest).'.';
+            : "{$far} asks for at least ".self::least($plan->distanceM, $reach).'.';
     }
 
     /** What it comes to: how hard it is at least, by which of the two, and how far the asked effort goes. */

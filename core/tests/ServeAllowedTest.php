@@ -34,36 +34,36 @@ final class ServeAllowedTest extends TestCase
     {
         $allowed = new ServeAllowed($returning, $ignored, $word, 20);
         $this->assertSame($why, $allowed->refusesAdvice());
-        $this->assertSame($why, $allowed->refuses(new ServeChange(0.9, 0.0, 0.0, 0.5, null)), 'less pace and another aim alone');
+        $this->assertSame($why, $allowed->refuses(new ServeChange(0.9, 0.0, 0.0, 0.5, null), 0.0), 'less pace and another aim alone');
     }
 
-    /** @return array<string, array{Word, int|null, float, bool, bool, bool}> */
+    /** @return array<string, array{Word, int|null, float, bool, bool}> */
     public static function athletes(): array
     {
         return [
-            'grown, learnt' => [Word::Full, 30, 600.0, true, true, true],
-            'grown, without spin so far' => [Word::Full, 30, 299.0, false, true, true],
-            'thirteen' => [Word::Full, 13, 300.0, true, true, true],
-            'twelve' => [Word::Full, 12, 600.0, false, false, true],
-            'of no known age' => [Word::Full, null, 600.0, false, false, true],
-            'reduced' => [Word::Reduced, 30, 600.0, false, false, false],
-            'not checked in' => [Word::Unknown, 30, 600.0, false, false, false],
+            'grown, learnt' => [Word::Full, 30, 600.0, true, true],
+            'grown, without spin so far' => [Word::Full, 30, 299.0, false, true],
+            'thirteen' => [Word::Full, 13, 300.0, true, true],
+            'twelve' => [Word::Full, 12, 600.0, false, true],
+            'of no known age' => [Word::Full, null, 600.0, false, true],
+            'reduced' => [Word::Reduced, 30, 600.0, false, false],
+            'not checked in' => [Word::Unknown, 30, 600.0, false, false],
         ];
     }
 
     #[DataProvider('athletes')]
     public function test_more_spin_and_a_higher_contact_are_for_who_may(
-        Word $word, ?int $age, float $topspinRpm, bool $moreSpin, bool $maySpin, bool $mayReach,
+        Word $word, ?int $age, float $topspinRpm, bool $moreSpin, bool $mayReach,
     ): void {
         $allowed = new ServeAllowed(false, false, $word, $age);
         $this->assertSame([$moreSpin, $mayReach], [$allowed->moreSpin($topspinRpm), $allowed->higher()]);
-        $this->assertSame($maySpin ? null : 'spin', $allowed->refuses(new ServeChange(1.0, 200.0, 0.0, 0.0, null)));
-        $this->assertSame($mayReach ? null : 'height', $allowed->refuses(new ServeChange(1.0, 0.0, 0.1, 0.0, null)));
+        $this->assertSame($moreSpin ? null : 'spin', $allowed->refuses(new ServeChange(1.0, 200.0, 0.0, 0.0, null), $topspinRpm));
+        $this->assertSame($mayReach ? null : 'height', $allowed->refuses(new ServeChange(1.0, 0.0, 0.1, 0.0, null), $topspinRpm));
         $both = match (true) {
-            ! $maySpin => 'spin',
+            ! $moreSpin => 'spin',
             ! $mayReach => 'height',
             default => null,
         };
-        $this->assertSame($both, $allowed->refuses(new ServeChange(1.0, 200.0, 0.1, 0.0, null)));
+        $this->assertSame($both, $allowed->refuses(new ServeChange(1.0, 200.0, 0.1, 0.0, null), $topspinRpm));
     }
 }

@@ -184,6 +184,11 @@ const drills = createRoute({
     path: '/library/drills',
     component: screen(() => import('./screens/drills/DrillsScreen'), 'DrillsScreen'),
 });
+const flight = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/flight',
+    component: screen(() => import('./screens/flight/FlightScreen'), 'FlightScreen'),
+});
 const ladder = createRoute({
     getParentRoute: () => frame,
     path: '/library/$ladderId',
@@ -334,6 +339,7 @@ export const router = createRouter({
             gates,
             library,
             drills,
+            flight,
             ladder,
             ladderEdit,
             calendar,

@@ -101,6 +101,8 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/limit-shares' => self::COACH,
         'GET api/library' => self::EVERYBODY,
         'GET api/drills' => self::EVERYBODY,
+        'GET api/flight/{kind}' => self::EVERYBODY,
+        'POST api/flight/{kind}' => self::COACH,
         'GET api/library/{ladder}' => self::EVERYBODY,
         'GET api/library/{ladder}/definition' => self::EVERYBODY,
         'POST api/library' => self::COACH,
@@ -455,6 +457,7 @@ final class AccessTest extends TestCase
             '{template}' => $id($this->template($athlete)),
             '{import}' => $id($this->import()),
             '{no}' => '0',
+            '{kind}' => $missing ? 'no-such' : 'balls',
             '{decision}' => (string) Str::uuid7(),
             '{consent}' => $this->filmed('film_consents', $athlete, [
                 'role' => 'athlete', 'given_by' => 'A parent', 'own_page' => true,

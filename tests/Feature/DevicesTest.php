@@ -125,6 +125,35 @@ final class DevicesTest extends TestCase
         $this->actingAs($this->stranger(Role::Coach))->getJson($this->readings)->assertNotFound();
     }
 
+    public function test_a_speed_raises_what_a_repetition_costs_and_never_lowers_it(): void
+    {
+        $athlete = $this->sheet->athlete_id;
+        $this->postJson("/api/athletes/{$athlete}/marks", [
+            'skill' => 'float-serve', 'longest_throw_m' => null, 'reference_speed_ms' => 20.0,
+            'measured_on' => $this->sheet->day()->iso(),
+        ])->assertOk();
+        [$id, $token] = $this->device('speed_gun');
+        $this->lend($id);
+        $this->taps(3);
+        $arm = fn (): float => round((float) DB::table('work_sets')->where('session', $this->sheet->id)->sum('arm'), 6);
+        $felt = $arm();
+        $this->assertGreaterThan(0.0, $felt);
+        // Half effort is felt as 0.7 of full stress; 19 of 20 m/s is 0.9025 of it, 10 of 20 is less than was felt.
+        $fast = $this->reading(-402, ['speed_ms' => 19.0], 1);
+        $this->send($token, [$fast, $this->reading(-382, ['speed_ms' => 10.0], 2)])->assertOk();
+        $this->assertEqualsWithDelta($felt / 3 * (2 + 0.9025 / 0.7), $arm(), 1e-5);
+        $speeds = DB::table('work_sets')->where('session', $this->sheet->id)->orderBy('speed_ms')->pluck('speed_ms')->all();
+        $this->assertEquals([null, 10.0, 19.0], $speeds, 'each repetition has its own');
+        $this->assertSame(1, (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('high_reps'), 'nine tenths of the fastest');
+        // Sent again, and rebuilt, it stays; what was no repetition takes its price along.
+        $this->send($token, [$fast])->assertOk();
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+        $this->assertEqualsWithDelta($felt / 3 * (2 + 0.9025 / 0.7), $arm(), 1e-5);
+        $this->postJson($this->readings, ['readings' => [$fast['id']], 'rep_id' => null, 'word' => 'aside'])->assertOk();
+        $this->assertSame($felt, $arm());
+        $this->assertSame(1, DB::table('rep_speeds')->count());
+    }
+
     public function test_what_was_measured_just_before_it_was_lent_is_theirs_and_earlier_readings_are_not(): void
     {
         [$id, $token] = $this->device('speed_gun');

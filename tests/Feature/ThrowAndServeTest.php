@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Limits\AthleteLoads;
 use App\People\Role;
 use App\Sessions\Sheet;
+use Augendo\Core\Library\Library;
+use Augendo\Core\Load\SetCost;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -73,6 +76,96 @@ final class ThrowAndServeTest extends TestCase
         $this->putJson("/api/sheets/{$sheet->id}", ['version' => $shown['version'], 'blocks' => $blocks])->assertOk();
     }
 
+    public function test_where_only_a_speed_is_known_what_it_carries_says_what_is_no_easy_throw(): void
+    {
+        $id = $this->athlete('Tomas')->id;
+        $this->assertSame([], $this->carries('Tomas'), 'a longest throw is the better witness');
+        $this->postJson("/api/athletes/{$id}/marks", [
+            'skill' => 'overhand-throw', 'longest_throw_m' => null, 'reference_speed_ms' => 18.0,
+            'measured_on' => $this->coach()->workspace->today()->iso(),
+        ])->assertOk();
+        $carries = $this->carries('Tomas')['overhand-throw'];
+        // Without air 18 m/s carry 33.0 m; a light ball is held back more than a match ball.
+        $this->assertLessThan(33.1, $carries['match-ball']);
+        $this->assertGreaterThan(22.0, $carries['match-ball']);
+        $this->assertLessThan($carries['match-ball'], $carries['soft-ball']);
+        $price = new SetCost(app(AthleteLoads::class)->profiles([$this->athlete('Tomas')], $this->coach()->workspace->today())[$id]);
+        $skill = app(Library::class)->skills()['overhand-throw'];
+        $far = 0.8 * $carries['match-ball'];
+        $this->assertTrue($price->isCalledTooEasy($skill, 'match-ball', 0.5, $far));
+        $this->assertFalse($price->isCalledTooEasy($skill, 'match-ball', 0.75, $far));
+        $this->assertFalse($price->isCalledTooEasy($skill, 'discus', 0.5, $far), 'what flies on its attitude is told by its longest alone');
+    }
+
+    public function test_a_club_puts_the_numbers_of_balls_and_nets_right_and_a_mistake_has_its_place(): void
+    {
+        $tomas = $this->athlete('Tomas');
+        $this->postJson("/api/athletes/{$tomas->id}/marks", [
+            'skill' => 'overhand-throw', 'longest_throw_m' => 36, 'reference_speed_ms' => null,
+            'measured_on' => $this->coach()->workspace->today()->iso(),
+        ])->assertOk();
+        $least = fn (): float => $this->getJson(
+            "/api/athletes/{$tomas->id}/throw-check?skill=overhand-throw&object=match-ball&distance_m=30&effort=0.5",
+        )->assertOk()->json('least_speed_ms');
+        $before = $least();
+        $file = $this->getJson('/api/flight/balls')->assertOk()->assertJsonPath('version', 0)->json('definition');
+        $file['balls']['match-ball']['drag_coefficient'] = 0.9;
+        $save = fn (string $kind, array $definition, int $version): TestResponse => $this->postJson(
+            "/api/flight/{$kind}", ['definition' => $definition, 'version' => $version],
+        );
+        $save('balls', $file, 0)->assertOk()->assertJsonPath('version', 1)->assertJsonPath('own', true);
+        $this->assertGreaterThan($before + 1.0, $least(), 'more air asks for more speed');
+        $save('balls', $file, 0)->assertStatus(409)->assertJsonPath('version', 1);
+        foreach ([['drag_coefficient', -1], ['diameter_m', 0], ['source', 7]] as [$key, $value]) {
+            $wrong = $file;
+            $wrong['balls']['match-ball'][$key] = $value;
+            $save('balls', $wrong, 1)->assertStatus(422)->assertJsonStructure(['errors' => ["/balls/match-ball/{$key}"]]);
+        }
+        unset($wrong['balls']['match-ball']);
+        $save('balls', $wrong, 1)->assertStatus(422)->assertJsonStructure(['errors' => ['/balls/match-ball']]);
+
+        $dario = $this->athlete('Dario');
+        $serve = fn (string $asked): array => $this->getJson("/api/athletes/{$dario->id}/serve-window?court=racket&skill=racket-serve&{$asked}")
+            ->assertOk()->json('asked');
+        $low = $serve('box=left-box&across_m=-0.5');
+        $wide = $serve('box=left-box&across_m=-3');
+        $this->assertTrue($low['net_hangs']);
+        $this->assertSame(0.961, $low['net_height_m'], '1.5 m from the middle: 0.914 m and 0.3 of the way to 1.07 m');
+        $this->assertNotEquals($low['net_height_m'], $wide['net_height_m']);
+        $courts = $this->getJson('/api/flight/courts')->assertOk()->json('definition');
+        $courts['courts']['racket']['net_sag']['middle_m'] = 0.8;
+        $save('courts', $courts, 0)->assertOk();
+        $this->assertLessThan($low['net_height_m'], $serve('box=left-box&across_m=-0.5')['net_height_m']);
+        $courts['courts']['racket']['net_sag']['middle_m'] = 2;
+        $save('courts', $courts, 1)->assertStatus(422)->assertJsonStructure(['errors' => ['/courts/racket/net_sag']]);
+        $courts['courts']['racket']['net_sag']['middle_m'] = 0.9;
+        $courts['courts']['racket']['half_width_m'] = 3;
+        $save('courts', $courts, 1)->assertStatus(422)->assertJsonStructure(['errors' => ['/courts/racket/half_width_m']]);
+        $this->getJson('/api/flight/moons')->assertNotFound();
+        $this->actingAs($this->stranger(Role::Coach))->getJson('/api/flight/balls')->assertOk()->assertJsonPath('version', 0);
+    }
+
+    public function test_a_serve_is_as_fast_as_it_was_measured_of_late_not_as_its_fastest(): void
+    {
+        $dario = $this->athlete('Dario');
+        $asked = fn (): array => $this->getJson("/api/athletes/{$dario->id}/serve-window")->assertOk()->json('asked');
+        $rows = DB::table('work_sets')->where('athlete_id', $dario->id)->where(['skill' => 'float-serve', 'side' => 'dominant'])->orderByDesc('day')->limit(6)->pluck('id');
+        $this->assertCount(6, $rows);
+        foreach ([15.0, 15.4, 15.2, 19.0, 15.1] as $i => $speed) {
+            $this->assertNotSame('gun', $asked()['speed_from'], 'too few');
+            DB::table('work_sets')->where('id', $rows[$i])->update(['speed_ms' => $speed, 'day' => $this->coach()->workspace->today()->iso()]);
+        }
+        $this->assertEquals(['gun', 5, 15.2], [$asked()['speed_from'], $asked()['speed_serves'], $asked()['speed_ms']]);
+    }
+
+    /** @return array<string, array<string, float>> */
+    private function carries(string $name): array
+    {
+        $athlete = $this->athlete($name);
+
+        return app(AthleteLoads::class)->profiles([$athlete], $this->coach()->workspace->today())[$athlete->id]->carriesM;
+    }
+
     public function test_why_serves_miss_and_what_would_bring_them_in(): void
     {
         $dario = $this->athlete('Dario');
@@ -109,7 +202,7 @@ final class ThrowAndServeTest extends TestCase
     public function test_a_target_goes_on_the_next_sheet_instead_of_serves_and_only_where_the_rung_lets_it(): void
     {
         $mira = $this->athlete('Mira');
-        $change = ['skill' => 'float-serve', 'pace' => 0.9, 'topspin_rpm' => 0, 'higher_m' => 0, 'aimed' => 1];
+        $change = ['skill' => 'float-serve', 'topspin_now_rpm' => 0, 'pace' => 0.9, 'topspin_rpm' => 0, 'higher_m' => 0, 'aimed' => 1];
         $this->postJson("/api/athletes/{$mira->id}/serve-target", ['sheet_id' => $this->sheetOf('Mira')->id, ...$change])
             ->assertStatus(409)
             ->assertJsonPath('title', 'Not today');
@@ -123,6 +216,7 @@ final class ThrowAndServeTest extends TestCase
         );
         $put(['sheet_id' => (string) Str::uuid7()])->assertNotFound();
         $put(['pace' => 1.4])->assertStatus(422);
+        $put(['topspin_rpm' => 400])->assertStatus(409);
         $put()->assertNoContent();
         $after = $this->getJson("/api/sheets/{$id}")->assertOk()->json();
         $this->assertSame($reps, array_sum(array_column($after['blocks'], 'reps')), 'no serve more than before');

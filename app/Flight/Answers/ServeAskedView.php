@@ -17,12 +17,16 @@ final readonly class ServeAskedView
         public string $court,
         public string $box,
         public float $net_height_m,
+        /** whether that is the net as it hangs, where the serve crosses it */
+        public bool $net_hangs,
         public float $contact_m,
         public float $across_m,
         public float $height_m,
         public float $speed_ms,
-        /** whether the speed is on record */
-        public bool $measured,
+        /** @var 'said'|'gun'|'test'|'usual' where the speed is from: asked with, measured serve by serve, the test on record, none of these */
+        public string $speed_from,
+        /** serves it is the middle one of; 0: not from a gun */
+        public int $speed_serves,
         public float $topspin_rpm,
         public float $sidespin_rpm,
         public int $in,

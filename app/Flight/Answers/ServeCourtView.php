@@ -15,6 +15,8 @@ final readonly class ServeCourtView
         public string $name,
         public float $net_m,
         public float $half_width_m,
+        /** whether its net is lower in the middle, so that its height is where it is crossed */
+        public bool $net_sags,
         /** @var list<NamedMetresView> */
         public array $nets,
         /** @var list<NamedMetresView> */
@@ -34,6 +36,7 @@ final readonly class ServeCourtView
             name: $court->name,
             net_m: $court->netM,
             half_width_m: $court->halfWidthM,
+            net_sags: $court->sag !== null,
             nets: array_map(fn (array $net): NamedMetresView => new NamedMetresView($net['name'], $net['height_m']), $court->nets),
             stands: array_map(
                 fn (array $stand): NamedMetresView => new NamedMetresView($stand['name'], $stand['across_m']), $court->stands,

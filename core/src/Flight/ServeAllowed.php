@@ -50,11 +50,14 @@ final readonly class ServeAllowed
         return $this->word === Word::Full;
     }
 
-    /** @return 'return'|'rung'|'word'|'spin'|'height'|null why a change may not be tried; null: it may */
-    public function refuses(ServeChange $change): ?string
+    /**
+     * @param  float  $topspinRpm  of the serve as it is
+     * @return 'return'|'rung'|'word'|'spin'|'height'|null why a change may not be tried; null: it may
+     */
+    public function refuses(ServeChange $change, float $topspinRpm): ?string
     {
         return $this->refusesAdvice() ?? match (true) {
-            $change->topspinRpm > 0.0 && ! $this->spin() => 'spin',
+            $change->topspinRpm > 0.0 && ! $this->moreSpin($topspinRpm) => 'spin',
             $change->higherM > 0.0 && ! $this->higher() => 'height',
             default => null,
         };

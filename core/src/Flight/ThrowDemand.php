@@ -85,6 +85,14 @@ final readonly class ThrowDemand
         }
     }
 
+    /** @return float metres such a speed carries the ball at most, caught at the height of a shoulder */
+    public static function carriesM(Ball $ball, Air $air, float $speedMs): float
+    {
+        $of = new self($ball, $air, 0.0, null, null, $speedMs, null, null);
+
+        return $of->rangeM($speedMs, $of->best($speedMs));
+    }
+
     /** @return float the larger of the two, 0 to 1 */
     public function leastEffort(): float
     {

@@ -48,7 +48,10 @@ final class FlightFiles
     {
         $courts = [];
         foreach ($file->keys(['about', 'courts'], ['$schema'])->get('courts')->entries() as $id => $node) {
-            $node->keys(['name', 'net_m', 'half_width_m', 'tries', 'usual_speed_ms', 'reach_share', 'serves', 'nets', 'stands', 'boxes']);
+            $node->keys(
+                ['name', 'net_m', 'half_width_m', 'tries', 'usual_speed_ms', 'reach_share', 'serves', 'nets', 'stands', 'boxes'],
+                ['net_sag'],
+            );
             $courts[$id] = new LibraryCourt(
                 id: $id,
                 name: $node->get('name')->string(),
@@ -67,10 +70,21 @@ final class FlightFiles
                     'across_m' => $n->get('across_m')->number(-self::WIDEST_M, self::WIDEST_M),
                 ], self::some($node->get('stands'))),
                 boxes: self::boxes($node->get('boxes')),
+                sag: $node->get('net_sag')->optional(self::sag(...)),
             );
         }
 
         return $courts;
+    }
+
+    private static function sag(Node $node): NetSag
+    {
+        $node->keys(['middle_m', 'post_m', 'post_across_m']);
+        $sag = new NetSag(
+            $node->get('middle_m')->positive(), $node->get('post_m')->positive(), $node->get('post_across_m')->positive(),
+        );
+
+        return $sag->postM > $sag->middleM ? $sag : throw $node->outOfRange('A net that hangs is lower in the middle.');
     }
 
     /** @param  array<string, Skill>  $skills */

@@ -16,6 +16,7 @@ final readonly class LibraryCourt
      * @param  float  $reachShare  height of contact, of the body's
      * @param  list<string>  $skills  ids of the serves it is for
      * @param  list<array{name: string, height_m: float}>  $nets
+     * @param  NetSag|null  $sag  how the net hangs; null: as high at the side as in the middle
      * @param  list<array{name: string, across_m: float}>  $stands  to the left of the middle above 0
      * @param  array<string, CourtBox>  $boxes  by id
      */
@@ -31,7 +32,22 @@ final readonly class LibraryCourt
         public array $nets,
         public array $stands,
         public array $boxes,
+        public ?NetSag $sag = null,
     ) {}
+
+    /**
+     * The height of the usual net where a serve into the middle of a box crosses it.
+     *
+     * @param  float  $contactM  in front of the base line; behind it below 0
+     * @param  float  $acrossM  to the left of the middle above 0
+     */
+    public function netWhereItCrosses(float $contactM, float $acrossM, CourtBox $box): float
+    {
+        $middleM = ($box->nearM + $box->farM) / 2;
+        $share = ($this->netM - $contactM) / ($this->netM - $contactM + $middleM);
+
+        return $this->sag?->heightAt($acrossM + $share * (($box->rightM + $box->leftM) / 2 - $acrossM)) ?? $this->nets[0]['height_m'];
+    }
 
     /**
      * As the ball leaves it: from where it is hit.

@@ -14,6 +14,9 @@ final readonly class AthleteProfile
      * @param  array<string, float>  $referenceSpeedMs  reference speed by skill id, metres per second
      * @param  list<string>  $lapsedThrows  skills whose longest throw was measured too long ago: every throw of theirs counts as full
      * @param  array<string, array<string, string>>  $schools  how they are taught, by ladder id; answers by question, as Library\Schools
+     * @param  array<string, array<string, float>>  $carriesM  by skill and object, how far the fastest throw on record carries, metres: of
+     *                                                        throws without a longest one. It tells what is no easy throw, and prices
+     *                                                        nothing
      */
     public function __construct(
         public ?Day $birthDate,
@@ -21,6 +24,7 @@ final readonly class AthleteProfile
         public array $referenceSpeedMs = [],
         public array $lapsedThrows = [],
         public array $schools = [],
+        public array $carriesM = [],
     ) {}
 
     /** Whole years on that day; null when the birth date is not known. */

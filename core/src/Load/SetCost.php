@@ -6,7 +6,10 @@ namespace Augendo\Core\Load;
 
 use Augendo\Core\Tolerance;
 
-/** Prices sets for one athlete: stress units, landing units, counts and metres. */
+/**
+ * Prices sets for one athlete: stress units, landing units, counts and metres. A speed that was measured can raise a price, never lower
+ * it below what was felt.
+ */
 final readonly class SetCost
 {
     private const HIGH_EFFORT = 0.85;
@@ -17,7 +20,7 @@ final readonly class SetCost
 
     public function __construct(
         private AthleteProfile $athlete,
-        private EffortCurve $curve = EffortCurve::Perceived,
+        private EffortCurve $curve = EffortCurve::Speed,
     ) {}
 
     public function of(WorkSet $set): CostedSet
@@ -52,20 +55,30 @@ final readonly class SetCost
         return $this->athlete->longestThrowM[$skill->id] ?? null;
     }
 
-    /** @return float|null metres an effort goes at most; null: it is no throw, or its longest is not known */
-    public function furthestM(Skill $skill, float $effort): ?float
+    /**
+     * @param  string  $object  id of what is thrown
+     * @return float|null the longest throw on record, or how far the fastest carries where none is, metres; null: it is no throw, or
+     *                    neither is known
+     */
+    public function reachM(Skill $skill, string $object): ?float
     {
-        $longest = $this->thrownM($skill);
+        return $this->thrownM($skill) ?? ($skill->family === Family::Throw ? $this->athlete->carriesM[$skill->id][$object] ?? null : null);
+    }
 
-        return $longest === null ? null : ThrowReach::furthestM($effort, $longest);
+    /** @return float|null metres an effort goes at most; null: it is no throw, or nothing says how far it goes */
+    public function furthestM(Skill $skill, string $object, float $effort): ?float
+    {
+        $reach = $this->reachM($skill, $object);
+
+        return $reach === null ? null : ThrowReach::furthestM($effort, $reach);
     }
 
     /** Whether a throw is called easier than its distance lets it be. */
-    public function isCalledTooEasy(Skill $skill, float $effort, ?float $distanceM): bool
+    public function isCalledTooEasy(Skill $skill, string $object, float $effort, ?float $distanceM): bool
     {
-        $longest = $this->thrownM($skill);
+        $reach = $this->reachM($skill, $object);
 
-        return $longest !== null && $distanceM !== null && ! ThrowReach::reaches($effort, $distanceM, $longest);
+        return $reach !== null && $distanceM !== null && ! ThrowReach::reaches($effort, $distanceM, $reach);
     }
 
     /** The longest of what is thrown; a serve asks for no distance. */

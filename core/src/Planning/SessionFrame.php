@@ -211,13 +211,15 @@ final readonly class SessionFrame
     /** Whether a throw is called easier than its distance lets it be. */
     public function isCalledTooEasy(BlockPlan $plan): bool
     {
-        return $plan->reps > 0 && $this->price->isCalledTooEasy($plan->asked->skill, $plan->effort, $plan->distanceM);
+        $dose = $plan->asked;
+
+        return $plan->reps > 0 && $this->price->isCalledTooEasy($dose->skill, $dose->object->id, $plan->effort, $plan->distanceM);
     }
 
     /** The same, no further than its effort goes. */
     public function withinReach(BlockPlan $plan): BlockPlan
     {
-        $furthest = $this->price->furthestM($plan->asked->skill, $plan->effort);
+        $furthest = $this->price->furthestM($plan->asked->skill, $plan->asked->object->id, $plan->effort);
 
         return $furthest === null || $plan->distanceM === null ? $plan : $plan->withDistance(min($plan->distanceM, $furthest));
     }

@@ -19,6 +19,7 @@ export type Block = Schemas['BlockView'];
 export type PickUp = Schemas['PickUpView'];
 export type ThrowCheck = Schemas['ThrowCheckView'];
 export type Serve = Schemas['ServeView'];
+export type FlightNumbers = Schemas['FlightNumbersView'];
 export type Schools = Schemas['SchoolsView'];
 export type DrillCard = Schemas['DrillCardView'];
 export type Devices = Schemas['DevicesView'];

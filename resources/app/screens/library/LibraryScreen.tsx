@@ -54,6 +54,9 @@ export function LibraryScreen() {
                 <Link to="/library/drills" className="btn">
                     Drills
                 </Link>
+                <Link to="/library/flight" className="btn">
+                    Balls and courts
+                </Link>
                 {me.decides && me.squads[0] && (
                     <Link to="/squads/$squadId/schools" params={{ squadId: String(me.squads[0].id) }} className="btn">
                         Schools

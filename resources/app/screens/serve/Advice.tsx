@@ -14,6 +14,7 @@ export function Advice({ serve, onAsk }: { serve: Serve; onAsk: Ask }) {
             api('POST', `/api/athletes/${serve.athlete.id}/serve-target`, {
                 sheet_id: serve.sheet_id ?? '',
                 skill: serve.asked.skill,
+                topspin_now_rpm: serve.asked.topspin_rpm,
                 pace: change.pace,
                 topspin_rpm: change.topspin_rpm,
                 higher_m: change.higher_m,

@@ -1,11 +1,13 @@
 import type { Serve } from '../../api/client';
-import { dayName, percent } from '../../api/words';
+import { dayName, n, percent } from '../../api/words';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Stepper } from '../../parts/Stepper';
 import type { Ask, Asking } from './ServeScreen';
 
 const GOALS = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95];
 const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20);
+
+const SPEED_FROM = { said: '', usual: '', test: ' (tested)', gun: ' (measured)' } as const;
 
 const WENT = [
     ['in', 'In'],
@@ -42,17 +44,8 @@ export function Asked({ serve, asking, onAsk }: Steps) {
 /** Court, box, net, and where the server stands. */
 function Where({ serve, court, onAsk }: { serve: Serve; court: Court; onAsk: Ask }) {
     const { asked } = serve;
-    const metres = (name: 'net_height_m' | 'across_m', label: string, of: Court['nets']) => (
-        <Labelled label={label} tight>
-            <select
-                className="field"
-                value={String(asked[name])}
-                onChange={(event) => onAsk({ [name]: event.target.value })}
-            >
-                <Options of={of.map((each) => [String(each.metres), each.name] as const)} />
-            </select>
-        </Labelled>
-    );
+    const nets = court.nets.map((each) => [String(each.metres), each.name] as const);
+    const hanging = ['', asked.net_hangs ? `As it hangs: ${n(asked.net_height_m)} m there` : 'As it hangs'] as const;
     return (
         <section aria-label="Where it is served" className="grid gap-2">
             <h2 className="text-lg">Where</h2>
@@ -70,8 +63,24 @@ function Where({ serve, court, onAsk }: { serve: Serve; court: Court; onAsk: Ask
                     <Options of={court.boxes} />
                 </select>
             </Labelled>
-            {metres('net_height_m', 'Net', court.nets)}
-            {metres('across_m', 'From', court.stands)}
+            <Labelled label="Net" tight>
+                <select
+                    className="field"
+                    value={asked.net_hangs ? '' : String(asked.net_height_m)}
+                    onChange={(event) => onAsk({ net_height_m: event.target.value || null })}
+                >
+                    <Options of={court.net_sags ? [hanging, ...nets] : nets} />
+                </select>
+            </Labelled>
+            <Labelled label="From" tight>
+                <select
+                    className="field"
+                    value={String(asked.across_m)}
+                    onChange={(event) => onAsk({ across_m: event.target.value })}
+                >
+                    <Options of={court.stands.map((each) => [String(each.metres), each.name] as const)} />
+                </select>
+            </Labelled>
         </section>
     );
 }
@@ -106,10 +115,15 @@ function HowItLeaves({ serve, asking, onAsk }: Steps) {
             <div className="grid grid-cols-2 items-end gap-2">
                 {number('height_m', 'Contact height, m', 0.05)}
                 {number('contact_m', 'In front of the line, m', 0.1)}
-                {number('speed_ms', asked.measured ? 'Speed, m/s (on record)' : 'Speed, m/s', 0.5)}
+                {number('speed_ms', `Speed, m/s${SPEED_FROM[asked.speed_from]}`, 0.5)}
                 {number('topspin_rpm', 'Topspin, turns a minute', 100)}
                 {number('sidespin_rpm', 'To the left, turns a minute', 100)}
             </div>
+            {asked.speed_from === 'gun' && (
+                <p className="text-sm text-soft">
+                    The middle of the last {asked.speed_serves} measured serves, not the fastest.
+                </p>
+            )}
         </section>
     );
 }

@@ -73,7 +73,10 @@ function Found({ serve, busy, onAsk }: { serve: Serve; busy: boolean; onAsk: Ask
             <Advice serve={serve} onAsk={onAsk} />
             <p className="max-w-prose text-sm text-soft">
                 Still air at 15 °C. The spread of the angles is held to stay what it is, and the net to be cleared by
-                the same angle as now. {serve.source}.
+                the same angle as now. {serve.source}.{' '}
+                <Link to="/library/flight" className="underline">
+                    Balls and courts
+                </Link>
             </p>
         </div>
     );
