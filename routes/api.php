@@ -110,6 +110,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::middleware('can:manage-people')->prefix('devices')->controller(DeviceController::class)->group(function (): void {
         Route::get('', 'index');
         Route::put('', 'keep');
+        Route::get('outside', 'outside');
+        Route::post('outside', 'sayOutside');
         Route::post('{device}/lend', 'lend')->whereUuid('device')->can('change', 'device');
         Route::post('{device}/revoke', 'revoke')->whereUuid('device')->can('change', 'device');
     });

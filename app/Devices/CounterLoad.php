@@ -9,7 +9,9 @@ use App\Courtside\DailyTotals;
 use App\Courtside\EnteredWork;
 use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
+use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** A counter that saw more than was tapped: until somebody says what they were, the larger number is the load. */
@@ -17,7 +19,11 @@ final class CounterLoad
 {
     public const SOURCE = 'device';
 
-    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly EnteredWork $work,
+        private readonly OutsideLoad $outside,
+    ) {}
 
     /**
      * Alone with the athlete.
@@ -31,6 +37,9 @@ final class CounterLoad
         foreach (SessionReadings::sheetsAround($athlete, $fromS, $untilS) as $sheet) {
             $changed = $this->ofSheet($athlete, $sheet) || $changed;
         }
+        foreach (self::days($athlete, $fromS, $untilS) as $day) {
+            $changed = $this->outside->of($athlete, $day) || $changed;
+        }
 
         return $changed;
     }
@@ -42,6 +51,8 @@ final class CounterLoad
         }
         // One set a sheet, named like it.
         $id = $sheet->id;
+        // When a session was is told by its taps, and so what lies outside it.
+        $this->outside->of($athlete, $sheet->day());
         $extra = SessionReadings::counted($athlete, $sheet)->beyond();
         $row = DB::table('work_sets')->where('client_id', $id)->where('athlete_id', $athlete->id)->first();
         if ((int) ($row->reps ?? 0) === $extra) {
@@ -60,6 +71,22 @@ final class CounterLoad
         }
 
         return true;
+    }
+
+    /** @return list<Day> of the club's calendar on which the athlete's counters saw anything then */
+    private static function days(Athlete $athlete, float $fromS, float $untilS): array
+    {
+        $zone = $athlete->loadMissing('workspace')->workspace->timezone;
+
+        return DB::table('readings')
+            ->where('athlete_id', $athlete->id)
+            ->whereBetween('at_s', [$fromS, $untilS])
+            ->pluck('at_s')
+            ->map(fn (mixed $at): string => Carbon::createFromTimestamp((float) $at, $zone)->toDateString())
+            ->unique()
+            ->map(fn (string $day): Day => Day::of($day))
+            ->values()
+            ->all();
     }
 
     /** Nobody knows which of its work they were: the hardest is the strictest. */

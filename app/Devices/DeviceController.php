@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use App\Devices\Answers\DevicesView;
+use App\Devices\Answers\OutsideView;
 use App\Devices\Answers\SessionReadingsView;
 use App\Devices\Answers\TakenView;
 use App\Devices\Requests\DeviceRequest;
 use App\Devices\Requests\LendRequest;
+use App\Devices\Requests\OutsideSaidRequest;
 use App\Devices\Requests\ReadingsRequest;
 use App\Devices\Requests\ReadingsSaidRequest;
 use App\Http\Answers;
@@ -56,6 +58,20 @@ final class DeviceController
         $this->devices->revoke($device, $request->user());
 
         return $this->index($request);
+    }
+
+    #[Answers(OutsideView::class)]
+    public function outside(Request $request, OutsideScreen $screen): JsonResponse
+    {
+        return response()->json($screen->view($request->user()));
+    }
+
+    #[Answers(OutsideView::class)]
+    public function sayOutside(OutsideSaidRequest $request, OutsideScreen $screen): JsonResponse
+    {
+        $this->readings->sayOutside($request->validated(), $request->user());
+
+        return $this->outside($request, $screen);
     }
 
     /** From a device, with its own token: JSON, or CSV with the same names as titles. */

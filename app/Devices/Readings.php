@@ -14,6 +14,7 @@ use App\Records\Audit;
 use App\Sessions\TrainingSession;
 use Augendo\Core\Devices\Loan;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What devices measured: kept as it came, each once, and what people say of it. */
@@ -87,9 +88,29 @@ final class Readings
             Audit::of($by, null, 'readings named', ['readings' => $rows->count(), 'word' => $given['word']]);
         });
         PriceSpeeds::dispatch($session->id);
-        foreach ($rows->whereNotNull('athlete_id')->groupBy('athlete_id') as $athlete => $of) {
-            $this->reckon((string) $athlete, $of->pluck('at_s')->map(fn (mixed $at): float => (float) $at)->all());
+        $this->reckonAll($rows);
+    }
+
+    /**
+     * Of readings outside every session: that they were none, that they were told of as work, or neither any more.
+     *
+     * @param  array{readings: list<string>, word: 'aside'|'counts'|null}  $given  validated
+     */
+    public function sayOutside(array $given, User $by): void
+    {
+        $rows = DB::table('readings')
+            ->join('devices', 'devices.id', '=', 'readings.device_id')
+            ->where('devices.workspace_id', $by->workspace_id)
+            ->whereIn('readings.id', $given['readings'])
+            ->get(['readings.id', 'readings.athlete_id', 'readings.at_s']);
+        if ($rows->count() !== count($given['readings'])) {
+            throw new Problem(ProblemType::NotFound, 'One of these readings is not there. Load the page again.');
         }
+        Alone::inClub($by->workspace_id, function () use ($rows, $given, $by): void {
+            DB::table('readings')->whereIn('id', $rows->pluck('id'))->update(['word' => $given['word'], 'word_by' => $by->id]);
+            Audit::of($by, null, 'readings named', ['readings' => $rows->count(), 'word' => $given['word']]);
+        });
+        $this->reckonAll($rows);
     }
 
     /** What a counter saw before somebody said who wears it is theirs as well. */
@@ -99,6 +120,14 @@ final class Readings
         if ($loan?->athlete_id !== null && $device->kind->counts()) {
             $times = DB::table('readings')->where('device_id', $device->id)->where('at_s', '>=', $loan->from_s)->pluck('at_s');
             $this->reckon($loan->athlete_id, $times->map(fn (mixed $at): float => (float) $at)->all());
+        }
+    }
+
+    /** @param  Collection<int, \stdClass>  $rows */
+    private function reckonAll(Collection $rows): void
+    {
+        foreach ($rows->whereNotNull('athlete_id')->groupBy('athlete_id') as $athlete => $of) {
+            $this->reckon((string) $athlete, $of->pluck('at_s')->map(fn (mixed $at): float => (float) $at)->all());
         }
     }
 

@@ -114,6 +114,48 @@ final readonly class SessionReadings
             ->get();
     }
 
+    /** @return list<array{int, SessionSpan}> squad and time of each session an athlete has a sheet of, around those instants */
+    public static function spansOf(Athlete $athlete, float $fromS, float $untilS): array
+    {
+        $spans = [];
+        foreach (self::sheetsAround($athlete, $fromS, $untilS) as $sheet) {
+            $sheet->loadMissing(['events', 'trainingSession']);
+            $spans[] = [$sheet->trainingSession->squad_id, self::span($sheet->trainingSession, self::tapsOf($sheet))];
+        }
+
+        return $spans;
+    }
+
+    /**
+     * @param  list<string>  $days
+     * @return list<array{int, SessionSpan}> squad and time of each session of a squad on those days
+     */
+    public static function spansOfSquad(int $squadId, array $days): array
+    {
+        $sessions = TrainingSession::query()
+            ->where('squad_id', $squadId)
+            ->whereIn('held_on', $days)
+            ->with(['sheets.events', 'sheets.blocks'])
+            ->get();
+
+        return $sessions->map(fn (TrainingSession $session): array => [
+            $squadId,
+            self::span($session, array_merge(...$session->sheets->map(fn (Sheet $sheet): array => self::tapsOf($sheet))->all())),
+        ])->values()->all();
+    }
+
+    /** @param  list<array{int, SessionSpan}>  $spans */
+    public static function isWithin(array $spans, int $squadId, float $atS): bool
+    {
+        foreach ($spans as [$squad, $span]) {
+            if ($squad === $squadId && $span->fromS <= $atS && $atS <= $span->untilS) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private static function measured(\stdClass $row): \stdClass
     {
         $row->measured = json_decode($row->measured, true, flags: JSON_THROW_ON_ERROR);

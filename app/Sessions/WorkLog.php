@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Athlete;
 use App\Courtside\EnteredWork;
+use App\Devices\OutsideLoad;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\Link;
@@ -39,7 +40,11 @@ final class WorkLog
     /** With the squad, beside what was planned: throw-backs, feeding, showing it to the others. */
     private const HERE = 'here';
 
-    public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly EnteredWork $work,
+        private readonly OutsideLoad $outside,
+    ) {}
 
     /** @param  array<string, mixed>  $given  validated; sent before, it changes nothing */
     public function add(Athlete $athlete, array $given, User $by): void
@@ -78,6 +83,7 @@ final class WorkLog
             $side = Side::from($given['side']);
             $set = WorkSet::ordinarily($day, $session, $skill, $given['reps'], $effort, $given['distance_m'], $side);
             $this->work->add($athlete, $given['id'], $set, $given['source'], $skill->ordinaryImplement()->value);
+            $this->outside->of($athlete, $day);
             // Who holds a link has no account to name; the entry itself is on the athlete's page.
             if ($by !== null) {
                 Audit::of($by, $athlete, 'work logged', ['day' => $day->iso(), 'source' => $given['source'], 'reps' => $given['reps']]);
@@ -108,6 +114,7 @@ final class WorkLog
         Alone::with($athlete->id, function () use ($athlete, $id, $reason, $by): void {
             $gone = $this->work->takeBack($athlete, $id, [...self::SOURCES, ...array_values(Fixture::SOURCES)], $reason, $by)
                 ?? throw new Problem(ProblemType::NotFound, 'This entry is not there any more.');
+            $this->outside->of($athlete, Day::of($gone->day));
             $beside = Fixture::query()->where('kind', Fixture::BESIDE)->find(CountedMatches::named($gone->session));
             if ($beside !== null) {
                 WorkBeside::wasTakenBack($athlete, $beside, $by);

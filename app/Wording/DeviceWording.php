@@ -27,6 +27,29 @@ final class DeviceWording
         return $parts === [] ? 'one' : implode(', ', $parts);
     }
 
+    /**
+     * What came in outside every session.
+     *
+     * @param  list<float>  $speedsMs
+     * @param  SeenAndTapped|null  $counted  what its wearer's counters saw that day beside what was told; null: it counts for nobody
+     */
+    public static function outside(int $came, ?string $name, array $speedsMs, ?SeenAndTapped $counted): string
+    {
+        if ($speedsMs !== []) {
+            return Wording::count($came, 'speed').', the fastest '.Wording::number(max($speedsMs)).' m/s. Nobody was training.';
+        }
+        if ($counted === null || $name === null) {
+            return Wording::count($came, 'reading').', while nobody was training.';
+        }
+        $told = $counted->tapped === 0 ? 'nothing was told of it' : "{$counted->tapped} were told of";
+
+        return "The counter of {$name} saw {$counted->seen} outside the sessions, {$told}. ".(
+            $counted->beyond() === 0
+                ? 'They count once.'
+                : "Until somebody says what they were, {$counted->beyond()} count as full effort."
+        );
+    }
+
     public static function sawMore(string $name, SeenAndTapped $counted): string
     {
         return "The counter of {$name} saw {$counted->seen}, {$counted->tapped} were tapped. Until somebody says what the others were, "

@@ -76,6 +76,8 @@ final class AccessTest extends TestCase
         'POST api/squads/{squad}/athletes' => self::COACH,
         'GET api/devices' => self::COACH,
         'PUT api/devices' => self::COACH,
+        'GET api/devices/outside' => self::COACH,
+        'POST api/devices/outside' => self::COACH,
         'POST api/devices/{device}/lend' => self::COACH,
         'POST api/devices/{device}/revoke' => self::COACH,
         'GET api/sessions/{session}/readings' => self::RECORDS,

@@ -205,6 +205,51 @@ final class DevicesTest extends TestCase
         $this->assertSame(7, $load(), 'made anew it is the same');
     }
 
+    public function test_what_a_counter_saw_outside_every_session_is_load_until_it_is_told_or_taken_for_none(): void
+    {
+        $athlete = $this->sheet->athlete_id;
+        [$id, $token] = $this->device('wrist_counter');
+        $this->lend($id, $athlete);
+        [, $gun] = $this->device('speed_gun');
+        // Practising alone two days ago before breakfast, while nobody was training.
+        $early = Carbon::parse($this->sheet->day()->plus(-2)->iso().' 06:00', $this->coach()->workspace->timezone);
+        DB::table('device_loans')->update(['from_s' => $early->timestamp - 3600]);
+        $away = (int) Carbon::now()->diffInSeconds($early);
+        $seen = array_map(fn (int $i): array => $this->reading($away + 10 * $i, ['peak_deg_s' => 1300], 50 + $i), range(0, 7));
+        $load = fn (): array => DB::table('work_sets')
+            ->where(['athlete_id' => $athlete, 'day' => $early->toDateString(), 'source' => 'device'])
+            ->get(['reps', 'effort'])
+            ->map(fn (object $set): array => [(int) $set->reps, $set->effort])
+            ->all();
+        $this->send($token, $seen)->assertOk();
+        $this->assertSame([[8, null]], $load(), 'how hard is not known: it counts as full');
+        $groups = $this->getJson('/api/devices/outside')->assertOk()->json('groups');
+        $this->assertSame([[8, 8]], array_map(fn (array $group): array => [count($group['readings']), $group['load']], $groups));
+        $this->assertStringContainsString('8 count as full effort', $groups[0]['said']);
+        // Six of them are told of at home: the other two are load still.
+        $told = [
+            'id' => (string) Str::uuid7(), 'day' => $early->toDateString(), 'source' => 'home', 'skill' => 'float-serve', 'reps' => 6,
+            'felt' => 'easy', 'distance_m' => null, 'side' => 'dominant',
+        ];
+        $this->postJson("/api/athletes/{$athlete}/logged-work", $told)->assertSuccessful();
+        $this->assertSame([[2, null]], $load(), 'the larger number');
+        $this->postJson("/api/athletes/{$athlete}/logged-work/{$told['id']}/take-back", ['reason' => 'Another day'])->assertSuccessful();
+        $this->assertSame([[8, null]], $load());
+        $say = fn (array $ids, ?string $word): TestResponse => $this->postJson('/api/devices/outside', ['readings' => $ids, 'word' => $word]);
+        $ids = array_column($seen, 'id');
+        $say([$ids[0], $ids[1]], 'aside')->assertOk()->assertJsonPath('groups.0.load', 6);
+        $this->assertSame([[6, null]], $load());
+        $say([(string) Str::uuid7()], 'aside')->assertNotFound();
+        $say($ids, 'aside')->assertOk()->assertJsonPath('groups', []);
+        $this->assertSame([], $load());
+        // What a gun saw belongs to nobody: shown, and load of nobody.
+        $this->send($gun, [$this->reading($away, ['speed_ms' => 14.0], 1)])->assertOk();
+        $this->getJson('/api/devices/outside')->assertJsonPath('groups.0.fastest_ms', 14)->assertJsonPath('groups.0.load', 0);
+        $this->assertSame([], $load());
+        $this->actingAs($this->stranger(Role::Coach))->postJson('/api/devices/outside', ['readings' => $ids, 'word' => null])->assertNotFound();
+        $this->artisan('augendo:rebuild')->assertSuccessful();
+    }
+
     public function test_a_reading_is_of_one_session_where_two_follow_each_other(): void
     {
         [$id, $token] = $this->device('wrist_counter');

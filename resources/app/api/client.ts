@@ -23,6 +23,7 @@ export type FlightNumbers = Schemas['FlightNumbersView'];
 export type Schools = Schemas['SchoolsView'];
 export type DrillCard = Schemas['DrillCardView'];
 export type Devices = Schemas['DevicesView'];
+export type Outside = Schemas['OutsideView'];
 export type SessionReadings = Schemas['SessionReadingsView'];
 export type Brief = Schemas['BriefView'];
 export type CoachNote = Schemas['CoachNoteView'];

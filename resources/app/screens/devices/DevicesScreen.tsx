@@ -8,6 +8,7 @@ import { Notice } from '../../parts/Notice';
 import { Sheetlet } from '../../parts/Sheetlet';
 import { Waiting } from '../../parts/Waiting';
 import { DeviceRow } from './DeviceRow';
+import { OutsideSessions } from './OutsideSessions';
 
 type Kind = Devices['devices'][number]['kind'];
 
@@ -56,6 +57,7 @@ export function DevicesScreen() {
                     <DeviceRow key={device.id} device={device} onChanged={shown} onProblem={setProblem} />
                 ))}
             </ul>
+            <OutsideSessions />
             <Sheetlet open={adding} onClose={() => setAdding(false)} title="A device">
                 <form
                     className="grid gap-3"

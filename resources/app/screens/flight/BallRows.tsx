@@ -13,7 +13,7 @@ export function BallRows({
 }) {
     const change = (id: string, ball: BallNumbers): void => onChange({ ...file, balls: { ...file.balls, [id]: ball } });
     return (
-        <table className="mt-2 w-full max-w-5xl">
+        <table className="mt-2 w-full">
             <thead>
                 <tr className="label text-left">
                     <th scope="col">Ball</th>

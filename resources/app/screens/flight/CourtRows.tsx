@@ -69,7 +69,8 @@ function Court({
                 </Labelled>
             </div>
             {sag && (
-                <div className="mt-3 flex flex-wrap gap-3">
+                <div className="mt-3 flex flex-wrap items-end gap-3">
+                    <h4 className="w-full text-sm">The net as it hangs</h4>
                     {HANGS.map(([key, label]) => (
                         <Labelled key={key} label={label} tight>
                             <NumberField

@@ -1,5 +1,5 @@
 import type { Serve } from '../../api/client';
-import { dayName, n, percent } from '../../api/words';
+import { dayName, percent } from '../../api/words';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Stepper } from '../../parts/Stepper';
 import type { Ask, Asking } from './ServeScreen';
@@ -45,7 +45,7 @@ export function Asked({ serve, asking, onAsk }: Steps) {
 function Where({ serve, court, onAsk }: { serve: Serve; court: Court; onAsk: Ask }) {
     const { asked } = serve;
     const nets = court.nets.map((each) => [String(each.metres), each.name] as const);
-    const hanging = ['', asked.net_hangs ? `As it hangs: ${n(asked.net_height_m)} m there` : 'As it hangs'] as const;
+    const hanging = ['', asked.net_hangs ? `As it hangs: ${asked.net_height_m.toFixed(2)} m there` : 'As it hangs'] as const;
     return (
         <section aria-label="Where it is served" className="grid gap-2">
             <h2 className="text-lg">Where</h2>
