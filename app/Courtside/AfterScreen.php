@@ -52,8 +52,8 @@ final class AfterScreen
         $sheet = $open->sheet;
         $today = $user->workspace->today();
         $reps = JudgedEvidence::of($sheet, $this->log->safetyFaults($sheet));
-        $pattern = FaultPattern::leading($reps);
         $rung = $open->rung();
+        $pattern = FaultPattern::leading($reps, $rung->pairs());
         $fault = $pattern === null ? null : $rung->fault($pattern->fault);
         $mirror = $open->side()->mirror(...);
 
@@ -86,6 +86,7 @@ final class AfterScreen
             cue: $fault === null ? null : $mirror($fault->cue),
             drill: $fault === null ? null : $mirror($fault->drill),
             faults: (object) $faults,
+            tags: JudgingWording::tags($rung->tags, TapFold::tags($sheet->taps()), $open->side()),
             gate: RungAnswers::gate(
                 result: $ladders->gate($open->athlete, $placement, $readiness, $load, $limits),
                 rung: $standingRung,

@@ -17,6 +17,7 @@ use App\Courtside\Answers\PatternBoundsView;
 use App\Courtside\Answers\RepEventView;
 use App\Courtside\Answers\StopFromView;
 use App\Courtside\Answers\StopsView;
+use App\Courtside\Answers\TagView;
 use App\Flight\Answers\ServeCourtView;
 use App\Gates\RungAnswers;
 use App\Health\Answers\ReportedView;
@@ -47,6 +48,7 @@ use Augendo\Core\Library\BlockKind;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Tag;
 use Augendo\Core\Limits\Gauge;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Side;
@@ -121,6 +123,7 @@ final class CourtsideScreen
                 last: FaultPattern::LAST,
                 least_faults: FaultPattern::LEAST_FAULTS,
                 least_share: FaultPattern::LEAST_SHARE,
+                least_each: FaultPattern::LEAST_EACH,
                 returns_times: Nudge::RETURNS_TIMES,
                 returns_of: Nudge::RETURNS_OF,
                 window: Nudge::WINDOW,
@@ -158,6 +161,7 @@ final class CourtsideScreen
             games: $games,
             safe_misses: $open->rung()->safeMisses,
             teaching: TaughtView::of($open->rung()->teaching, $open->side()),
+            tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $open->side()), $open->rung()->tags),
             taught_by: SchoolWording::taught($open->taughtBy()),
         );
     }
@@ -344,6 +348,7 @@ final class CourtsideScreen
             hold_s: $dose->holdS,
             how: LadderWording::manner($dose->manner),
             counts: $dose->manner->counts ?? [],
+            alternates: $dose->manner->alternates ?? false,
             judged: $dose->judged,
             warm_up: $dose->kind === BlockKind::WarmUp,
             scored: $open->rung()->scores($dose),

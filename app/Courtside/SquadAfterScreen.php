@@ -120,8 +120,9 @@ final class SquadAfterScreen
     private function row(
         Sheet $sheet, array $reps, ?GateRowView $gate, Day $today, DayReadiness $health, ?Decision $decided, ?string $nextOn,
     ): SquadAfterRowView {
-        $pattern = FaultPattern::leading($reps);
-        $fault = $pattern === null ? null : OpenSheet::of($sheet)->rung()->fault($pattern->fault);
+        $rung = OpenSheet::of($sheet)->rung();
+        $pattern = FaultPattern::leading($reps, $rung->pairs());
+        $fault = $pattern === null ? null : $rung->fault($pattern->fault);
         $decides = $gate !== null && $gate->group !== Attention::Return->value;
 
         return new SquadAfterRowView(

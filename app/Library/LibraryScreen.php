@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Courtside\Answers\CheckpointView;
+use App\Courtside\Answers\TagView;
 use App\Library\Answers\FigurePoseView;
 use App\Library\Answers\LadderVersionView;
 use App\Library\Answers\LetThroughView;
@@ -28,6 +29,7 @@ use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Pose;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Library\Tag;
 
 /** How is this skill built and mended? */
 final class LibraryScreen
@@ -115,6 +117,7 @@ final class LibraryScreen
                 ),
                 $this->faults($ladder),
             ),
+            tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $ladder->tags),
             rungs: array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
                 id: $rung->id,
                 name: $rung->name,

@@ -271,8 +271,9 @@ final class FitSheet
 
     private function leadingFault(): ?Fault
     {
-        $pattern = FaultPattern::leading($this->open->seenLast());
+        $rung = $this->open->ladderRung();
+        $pattern = FaultPattern::leading($this->open->seenLast(), $rung->pairs());
 
-        return $pattern === null ? null : $this->open->ladderRung()->fault($pattern->fault);
+        return $pattern === null ? null : $rung->fault($pattern->fault);
     }
 }

@@ -115,10 +115,15 @@ final class Sheet extends Record
         return null;
     }
 
-    /** @return array<string, Side> the side asked for, by block: the judged ones */
+    /** @return array<string, Side|null> the side asked for, by block: the judged ones; null: the sides in turn */
     public function judgedSides(): array
     {
-        return $this->blocks->where('judged', true)->pluck('side', 'id')->all();
+        return $this->blocks
+            ->where('judged', true)
+            ->mapWithKeys(fn (SheetBlock $block): array => [
+                $block->id => ($block->manner['alternates'] ?? false) ? null : $block->side,
+            ])
+            ->all();
     }
 
     /** Whether it has to be fitted: something changed since, or its day has come and it was made ahead of it. */

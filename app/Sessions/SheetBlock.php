@@ -42,7 +42,8 @@ use Augendo\Core\Planning\BlockPlan;
  * @property float $effort
  * @property float|null $distance_m
  * @property array<array-key, mixed>|null $loads
- * @property array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null}|null $manner
+ * @property array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null, eyes_shut?: bool,
+ *     alternates?: bool, target_m?: float|null, spread_m?: float|null}|null $manner
  */
 final class SheetBlock extends Record
 {

@@ -13,7 +13,9 @@ use Augendo\Core\Gates\Placing;
 use Augendo\Core\Gates\Verdict;
 use Augendo\Core\Library\Checkpoint;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Library\Tag;
 use Augendo\Core\Mechanics\Agreement;
 use Augendo\Core\Mechanics\CheckpointProgress;
 use Augendo\Core\Mechanics\FaultPattern;
@@ -66,6 +68,23 @@ final class JudgingWording
     public static function pattern(FaultPattern $pattern, Fault $fault): string
     {
         return "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.";
+    }
+
+    /**
+     * What repetitions were besides good or faulty.
+     *
+     * @param  list<Tag>  $tags  of the rung
+     * @param  array<string, list<string>>  $byRep  as TapFold::tags
+     * @return list<string>
+     */
+    public static function tags(array $tags, array $byRep, Handedness $side): array
+    {
+        $times = array_count_values(array_merge(...array_values($byRep)));
+        $seen = array_filter($tags, fn (Tag $tag): bool => isset($times[$tag->id]));
+
+        return array_values(array_map(
+            fn (Tag $tag): string => "{$tag->name}, ".Wording::count($times[$tag->id], 'time').": {$side->mirror($tag->means)}", $seen,
+        ));
     }
 
     /** In a row of many. */

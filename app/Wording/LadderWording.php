@@ -72,7 +72,17 @@ final class LadderWording
             Tempo::SlowThenFast => 'slow, then fast',
             Tempo::Continuous => 'in one flow',
         };
-        $words = array_filter([$feed === null ? null : $feed.($manner->varied ? ', varied' : ''), $tempo]);
+        $marks = array_filter([
+            $manner->targetM === null ? null : 'marks '.Wording::length($manner->targetM).' wide',
+            $manner->spreadM === null ? null : Wording::length($manner->spreadM).' between the outer ones',
+        ]);
+        $words = array_filter([
+            $feed === null ? null : $feed.($manner->varied ? ', varied' : ''),
+            $tempo,
+            $manner->eyesShut ? 'eyes shut' : null,
+            $manner->alternates ? 'sides in turn' : null,
+            implode(', ', $marks),
+        ]);
 
         return $words === [] ? null : implode('; ', $words);
     }

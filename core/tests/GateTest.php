@@ -149,6 +149,14 @@ final class GateTest extends TestCase
         $this->assertNull(FaultPattern::leading($reps('xyzwgggggg')), 'none makes up half');
         $this->assertNull(FaultPattern::leading($reps('xxxxgggggggggg')), 'older than the last ten');
         $this->assertSame('x', FaultPattern::leading($reps('xxxxuuuuuuuugg'))?->fault, 'what nobody saw pushes nothing out');
+        // Two that come together lead as the pair: it has a cue of its own.
+        $pairs = ['p' => ['x', 'y']];
+        $pair = FaultPattern::leading($reps('xyxyz'), $pairs);
+        $this->assertSame(['p', 4, 5], [$pair?->fault, $pair?->times, $pair?->faults], 'four of the last five: too low and too far out');
+        $this->assertSame('x', FaultPattern::leading($reps('xxxxy'), $pairs)?->fault, 'one of the two alone is no pair');
+        $this->assertNull(FaultPattern::leading($reps('xyzwv'), $pairs), 'once each is chance');
+        $this->assertNull(FaultPattern::leading($reps('xyxyzzwwvu'), $pairs), 'both together make up less than half');
+        $this->assertSame(5, FaultPattern::leading($reps('xyxyp'), $pairs)?->times, 'named as the pair it counts as well');
     }
 
     /**

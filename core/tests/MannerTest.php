@@ -31,6 +31,7 @@ final class MannerTest extends TestCase
         yield 'a game that is none' => [['play' => 'tag zones=4'], 'is no round'];
         yield 'a game with too many zones' => [['play' => 'target_round zones=40 balls=5 points=5'], 'between 1 and 12'];
         yield 'a game on a court' => [['play' => 'in_a_row on=volleyball:whole'], 'no court and no goal'];
+        yield 'marks nearer than they are wide' => [['target_m' => 2.0, 'spread_m' => 1.0], 'at least as far apart'];
         yield 'a game with a goal' => [['play' => 'in_a_row goal=5'], 'no court and no goal'];
     }
 
@@ -54,13 +55,14 @@ final class MannerTest extends TestCase
         $this->assertSame(Feed::None, $none?->feed, 'no feed is something said');
         $kept = [
             'feed' => 'coach', 'varied' => true, 'tempo' => 'counted', 'counts' => ['set', 'aim', 'throw'],
-            'play' => 'target_round zones=4 balls=5 points=5',
+            'play' => 'target_round zones=4 balls=5 points=5', 'eyes_shut' => true, 'alternates' => true, 'target_m' => 0.5, 'spread_m' => 4.0,
         ];
         $this->assertSame($kept, $this->read($kept)?->kept());
         $this->assertEquals($this->read($kept), Manner::of($kept));
         $blank = ['feed' => null, 'varied' => false, 'tempo' => null, 'counts' => [], 'play' => null];
-        $this->assertEquals(new Manner, Manner::of($blank));
-        $this->assertSame($blank, (new Manner)->kept());
+        $this->assertEquals(new Manner, Manner::of($blank), 'as the version before kept it');
+        $more = ['eyes_shut' => false, 'alternates' => false, 'target_m' => null, 'spread_m' => null];
+        $this->assertSame([...$blank, ...$more], (new Manner)->kept());
     }
 
     public function test_a_copy_is_looked_at_like_any_other(): void

@@ -46,6 +46,30 @@ final class TapFoldTest extends TestCase
         $this->assertSame([], TapFold::standing([...$taps, $withdrawn]));
     }
 
+    public function test_tags_are_counted_with_the_last_word_on_each_and_go_with_their_repetition(): void
+    {
+        $tag = fn (string $id, int $second, string $of, string $note): Tap => $this->tap(
+            $id, $second, ['kind' => 'tag', 'targetId' => $of, 'note' => $note],
+        );
+        $taps = [
+            $this->tap('a', 1), $this->tap('b', 2, ['verdict' => 'unobserved']), $this->tap('c', 3),
+            $tag('1', 4, 'a', 'low'), $tag('2', 5, 'a', 'fouled'), $tag('3', 6, 'a', '-low'), $tag('4', 7, 'b', 'high'),
+            $tag('5', 8, 'c', 'low'), $tag('6', 9, 'nobody', 'low'), $this->tap('w', 10, ['kind' => 'withdraw', 'targetId' => 'c']),
+        ];
+        $this->assertSame(['a' => ['fouled'], 'b' => ['high']], TapFold::tags($taps));
+        $this->assertSame(TapFold::tags($taps), TapFold::tags([...array_reverse($taps), $taps[3]]), 'in any order, and one of them twice');
+        $this->assertSame([true, null], array_map(fn (Tap $rep): ?bool => $rep->isGood(), TapFold::standing($taps)), 'it judges nothing');
+    }
+
+    public function test_where_the_sides_take_turns_both_are_evidence(): void
+    {
+        $taps = [$this->tap('a', 1), $this->tap('b', 2, ['side' => 'other'])];
+        $ids = fn (array $judged): array => array_map(fn (Tap $tap): string => $tap->id, TapFold::evidence($taps, $judged));
+        $this->assertSame([['a'], ['b'], ['a', 'b'], []], [
+            $ids(['block' => Side::Dominant]), $ids(['block' => Side::Other]), $ids(['block' => null]), $ids([]),
+        ]);
+    }
+
     public function test_taps_are_in_order_of_the_instant_whatever_the_offset_says(): void
     {
         $inLisbon = $this->tap('first', 0, ['at' => Instant::of('2026-11-26T17:00:01+00:00')]);

@@ -13,7 +13,7 @@ import {
     tally,
 } from '../../resources/app/rules/count';
 import { budget, doseOf } from '../../resources/app/rules/doses';
-import { inOrder, standing } from '../../resources/app/rules/fold';
+import { inOrder, standing, tagsOf } from '../../resources/app/rules/fold';
 import { touches } from '../../resources/app/rules/stops';
 import { block, BOUNDS, examples, pack, rep } from './support';
 
@@ -21,6 +21,10 @@ describe('the repetitions that stand, as Augendo\\Core\\Courtside\\TapFold has t
     test.each(examples.fold.map((each, i) => [i, each] as const))('example %i', (_, each) => {
         const stands = standing(inOrder(each.events));
         expect(stands.map((one) => [one.id, one.verdict, one.fault])).toEqual(each.standing);
+        const tags = stands.map(({ id }) => [id, tagsOf(inOrder(each.events), id).sort()] as const);
+        expect(tags.filter(([, own]) => own.length > 0)).toEqual(
+            stands.flatMap(({ id }) => (each.tags[id] ? [[id, [...each.tags[id]].sort()]] : [])),
+        );
     });
     test('what a second person saw stands apart', () => {
         const [counted, seen] = [rep(), rep({ kind: 'second', verdict: 'not_good' })];

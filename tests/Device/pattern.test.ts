@@ -2,7 +2,10 @@ import { describe, expect, test } from 'vitest';
 import { grown, leadingFault, nudge, runs, stopsForQuality, verdictOf } from '../../resources/app/rules/pattern';
 import { BOUNDS, examples, fault, rep } from './support';
 
-const FAULTS = ['toss-high', 'elbow-low', 'late', 'short'].map((id) => fault(id));
+const FAULTS = [
+    ...['toss-high', 'elbow-low', 'late', 'short'].map((id) => fault(id)),
+    fault('late-and-short', false, ['late', 'short']),
+];
 const reps = (taps: [good: boolean | null, fault: string | null][]) =>
     taps.map(([good, named]) =>
         rep({ verdict: good === null ? 'unobserved' : good ? 'good' : 'not_good', fault: named }),

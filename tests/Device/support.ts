@@ -14,7 +14,11 @@ type Written = {
         safe: string[];
         played: { id: string; words: (string | null)[]; seen: Record<string, unknown> | null }[];
     }[];
-    fold: { events: RepEvent[]; standing: [id: string, verdict: string | null, fault: string | null][] }[];
+    fold: {
+        events: RepEvent[];
+        standing: [id: string, verdict: string | null, fault: string | null][];
+        tags: Record<string, string[]>;
+    }[];
 };
 
 /** What the rules say on the server, written by tests/Feature/DeviceRulesTest.php. */
@@ -46,7 +50,7 @@ export function rep(of: Partial<RepEvent> = {}): RepEvent {
     };
 }
 
-export const fault = (id: string, safety = false): Courtside['faults'][number] => ({
+export const fault = (id: string, safety = false, pair: string[] = []): Courtside['faults'][number] => ({
     id,
     name: id,
     checkpoint: 'arm',
@@ -55,6 +59,7 @@ export const fault = (id: string, safety = false): Courtside['faults'][number] =
     safety,
     how: null,
     stop: null,
+    pair,
 });
 
 /** The bounds of the core, as they come with a session. */
@@ -62,6 +67,7 @@ export const BOUNDS: Courtside['pattern'] = {
     last: 10,
     least_faults: 4,
     least_share: 0.5,
+    least_each: 2,
     window: 10,
     fall: 0.2,
     returns_times: 3,

@@ -31,6 +31,10 @@ final class DeviceRulesTest extends TestCase
 
     private const FAULTS = ['toss-high', 'elbow-low', 'late', 'short'];
 
+    private const PAIRS = ['late-and-short' => ['late', 'short']];
+
+    private const TAGS = ['low', 'high', 'fouled'];
+
     #[Group('once')]
     public function test_the_examples_a_device_is_held_to_are_what_the_rules_say(): void
     {
@@ -68,7 +72,7 @@ final class DeviceRulesTest extends TestCase
             fn (array $tap): JudgedRep => new JudgedRep(Instant::of('2026-11-26T17:00:00Z'), 'today', $tap[0], false, $tap[1]),
             $taps,
         );
-        $leading = FaultPattern::leading($reps);
+        $leading = FaultPattern::leading($reps, self::PAIRS);
         $nudge = Nudge::of($reps);
 
         return [
@@ -140,8 +144,8 @@ final class DeviceRulesTest extends TestCase
         $events = [];
         foreach (range(0, mt_rand(2, 14)) as $seq) {
             $ids = array_column(array_filter($events, fn (array $event): bool => in_array($event['kind'], ['rep', 'fall'], true)), 'id');
-            $kind = $ids === [] ? 'rep' : ['rep', 'rep', 'rep', 'fall', 'withdraw', 'correct'][mt_rand(0, 5)];
-            $verdict = in_array($kind, ['withdraw', 'fall'], true) ? null : ['good', 'not_good', 'unobserved'][mt_rand(0, 2)];
+            $kind = $ids === [] ? 'rep' : ['rep', 'rep', 'rep', 'fall', 'withdraw', 'correct', 'tag', 'tag'][mt_rand(0, 7)];
+            $verdict = in_array($kind, ['withdraw', 'fall', 'tag'], true) ? null : ['good', 'not_good', 'unobserved'][mt_rand(0, 2)];
             $events[] = [
                 'id' => "tap-{$seq}",
                 'kind' => $kind,
@@ -151,6 +155,7 @@ final class DeviceRulesTest extends TestCase
                 'verdict' => $verdict,
                 'fault' => $verdict === 'not_good' ? self::FAULTS[mt_rand(0, 3)] : null,
                 'target_id' => in_array($kind, ['rep', 'fall'], true) ? null : $ids[mt_rand(0, count($ids) - 1)],
+                'note' => $kind === 'tag' ? (mt_rand(1, 4) === 1 ? TapFold::NOT : '').self::TAGS[mt_rand(0, 2)] : null,
             ];
         }
         // They reach the device in any order.
@@ -159,14 +164,15 @@ final class DeviceRulesTest extends TestCase
             $j = mt_rand(0, $i);
             [$arrived[$i], $arrived[$j]] = [$arrived[$j], $arrived[$i]];
         }
-        $standing = TapFold::standing(array_map(fn (array $event): Tap => new Tap(
+        $taps = array_map(fn (array $event): Tap => new Tap(
             $event['id'], 'sheet', 'block', 1, $event['kind'], $event['target_id'], $event['verdict'], $event['fault'], 'dominant', null,
-            null, Instant::of($event['at']), $event['seq'], 'device', null, null, null,
-        ), $arrived));
+            null, Instant::of($event['at']), $event['seq'], 'device', null, $event['note'], null,
+        ), $arrived);
 
         return [
             'events' => $arrived,
-            'standing' => array_map(fn (Tap $rep): array => [$rep->id, $rep->verdict, $rep->fault], $standing),
+            'standing' => array_map(fn (Tap $rep): array => [$rep->id, $rep->verdict, $rep->fault], TapFold::standing($taps)),
+            'tags' => (object) TapFold::tags($taps),
         ];
     }
 }

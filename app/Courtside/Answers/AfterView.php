@@ -29,6 +29,8 @@ final readonly class AfterView
         public ?string $drill,
         /** @var array<string, int>|\stdClass how often each fault was seen, by its name */
         public array|\stdClass $faults,
+        /** @var list<string> what repetitions were besides, how many, and what that tells */
+        public array $tags,
         public GateView $gate,
         public RungRefView $rung,
         public ?string $next_rung,

@@ -29,6 +29,8 @@ final readonly class CourtsideBlockView
         public ?string $how,
         /** @var list<string> what is said on each beat, where it is counted */
         public array $counts,
+        /** the sides in turn, one repetition each */
+        public bool $alternates,
         public bool $judged,
         /** loosening up: a whole line can have done it together */
         public bool $warm_up,

@@ -71,6 +71,8 @@ final readonly class CourtsideView
         public array $safe_misses,
         /** @var list<TaughtView> how the rung is taught; none of a ladder that does not say */
         public array $teaching,
+        /** @var list<TagView> what a repetition may be besides good or faulty */
+        public array $tags,
         /** @var list<string> the schools it is taught by, where they are not the library’s */
         public array $taught_by,
     ) {}

@@ -21,6 +21,8 @@ final readonly class FaultView
         /** the drill written out, and when to stop it; null: nobody has */
         public ?string $how,
         public ?string $stop,
+        /** @var list<string> the two faults that come together in it; none of a single one */
+        public array $pair,
     ) {}
 
     /** As it reads for somebody of one side. */
@@ -35,6 +37,7 @@ final readonly class FaultView
             checkpoint: $fault->checkpoint,
             how: $fault->how === null ? null : $side->mirror($fault->how),
             stop: $fault->stop === null ? null : $side->mirror($fault->stop),
+            pair: $fault->pair ?? [],
         );
     }
 }

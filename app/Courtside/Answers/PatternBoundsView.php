@@ -12,6 +12,8 @@ final readonly class PatternBoundsView
         public int $last,
         public int $least_faults,
         public float $least_share,
+        /** of two that come together, each */
+        public int $least_each,
         /** a fault is back when it shows in so many */
         public int $returns_times,
         /** … of so many */

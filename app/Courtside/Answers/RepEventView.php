@@ -11,7 +11,7 @@ final readonly class RepEventView
         public string $id,
         public string $block_id,
         public int $set_no,
-        /** @var 'rep'|'fall'|'withdraw'|'correct'|'trying'|'felt'|'second'|'going_on'|'landed'|'round' */
+        /** @var 'rep'|'fall'|'withdraw'|'correct'|'trying'|'felt'|'second'|'going_on'|'landed'|'round'|'tag' */
         public string $kind,
         public ?string $target_id,
         /** @var 'good'|'not_good'|'unobserved'|null */

@@ -71,9 +71,9 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'set_no' => ['required', 'integer:strict', 'between:1,50'],
             'kind' => [
                 'required',
-                Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed', 'round']),
+                Rule::in(['rep', 'fall', 'withdraw', 'correct', 'trying', 'felt', 'second', 'going_on', 'landed', 'round', 'tag']),
             ],
-            'target_id' => ['required_if:kind,withdraw,correct,landed', 'nullable', new UuidV7],
+            'target_id' => ['required_if:kind,withdraw,correct,landed,tag', 'nullable', new UuidV7],
             'verdict' => [
                 'required_if:kind,rep,correct,second', 'prohibited_if:kind,fall', 'nullable', Rule::in(['good', 'not_good', 'unobserved']),
             ],
@@ -81,10 +81,11 @@ final class EventsRequest extends FormRequest implements DescribesItself
             'seen' => ['nullable', 'array', 'max:20', new ByCheckpoint],
             'seen.*' => [Rule::in(['right', 'wrong'])],
             'note' => [
-                'required_if:kind,going_on,landed,round', 'nullable', 'string', 'max:200',
+                'required_if:kind,going_on,landed,round,tag', 'nullable', 'string', 'max:200',
                 ...match ($kind) {
                     'landed' => [self::refuseNoOutcome(...)],
                     'round' => [self::refuseNoRound(...)],
+                    'tag' => ['regex:/^-?[a-z0-9-]{1,60}$/D'],
                     default => [],
                 },
             ],

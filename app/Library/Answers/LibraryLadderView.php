@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library\Answers;
 
 use App\Courtside\Answers\CheckpointView;
+use App\Courtside\Answers\TagView;
 
 /** A ladder as a page of a manual, mirrored for one hand. */
 final readonly class LibraryLadderView
@@ -24,6 +25,8 @@ final readonly class LibraryLadderView
         public array $checkpoints,
         /** @var list<LibraryFaultView> */
         public array $faults,
+        /** @var list<TagView> what a repetition may be besides good or faulty */
+        public array $tags,
         /** @var list<LibraryRungView> */
         public array $rungs,
         /** whether it is the club's own copy */

@@ -13,8 +13,8 @@ final readonly class Tap
     use CopiesItself;
 
     /**
-     * @param  'rep'|'fall'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'|'round'  $kind  second: what a second
-     *         person saw; round: a game begins on the block
+     * @param  'rep'|'fall'|'second'|'withdraw'|'correct'|'trying'|'felt'|'going_on'|'landed'|'round'|'tag'  $kind  second: what a second
+     *         person saw; round: a game begins on the block; tag: what a repetition is besides, see TapFold::tags
      * @param  string|null  $targetId  the repetition that is withdrawn, corrected, or came out somehow
      * @param  'good'|'not_good'|'unobserved'|null  $verdict
      * @param  'dominant'|'other'  $side

@@ -16,6 +16,9 @@ final class TapFold
     /** Where a repetition landed, in metres to the right of the aim and beyond it. */
     public const PLACE = '/^-?\d{1,3}(\.\d+)? -?\d{1,3}(\.\d+)?$/D';
 
+    /** Before the id of a tag: it is taken off again. */
+    public const NOT = '-';
+
     /**
      * A fall is a landing like any other, and load; nobody judges it.
      *
@@ -59,7 +62,7 @@ final class TapFold
      * have no verdict at all: nobody knows which was which, and they stand in no strip.
      *
      * @param  list<Tap>  $standing
-     * @param  array<string, Side>  $judged  side asked for, by block: the judged ones
+     * @param  array<string, Side|null>  $judged  side asked for, by block: the judged ones; null: the sides in turn
      * @return list<Tap>
      */
     public static function evidence(array $standing, array $judged): array
@@ -67,7 +70,8 @@ final class TapFold
         return array_values(array_filter(
             $standing,
             fn (Tap $rep): bool => $rep->verdict !== null
-                && isset($judged[$rep->blockId]) && $judged[$rep->blockId]->value === $rep->side,
+                && array_key_exists($rep->blockId, $judged)
+                && ($judged[$rep->blockId] === null || $judged[$rep->blockId]->value === $rep->side),
         ));
     }
 
@@ -124,6 +128,30 @@ final class TapFold
         }
 
         return $came;
+    }
+
+    /**
+     * @param  list<Tap>  $taps  of one sheet
+     * @return array<string, list<string>> ids of the tags of each repetition that stands, by its id: the last word on each tag counts
+     */
+    public static function tags(array $taps): array
+    {
+        $said = [];
+        foreach (self::inOrder($taps) as $tap) {
+            if ($tap->kind === 'tag') {
+                $note = (string) $tap->note;
+                $said[(string) $tap->targetId][ltrim($note, self::NOT)] = ! str_starts_with($note, self::NOT);
+            }
+        }
+        $tags = [];
+        foreach (self::standing($taps) as $rep) {
+            $own = array_keys(array_filter($said[$rep->id] ?? []));
+            if ($own !== []) {
+                $tags[$rep->id] = $own;
+            }
+        }
+
+        return $tags;
     }
 
     /**

@@ -31,6 +31,7 @@ final readonly class DoseReader
             [
                 'side', 'surface', 'reps_min', 'effort_min', 'distance_m', 'distance_min_m', 'distance_share', 'rest_s', 'hold_s',
                 'legs', 'drop_cm', 'judged', 'loads', 'feed', 'varied', 'tempo', 'counts', 'play',
+                'eyes_shut', 'alternates', 'target_m', 'spread_m',
             ],
         );
         $share = fn (Node $n): float => $n->number(0, 1);
@@ -100,6 +101,10 @@ final readonly class DoseReader
                     fn (Node $list): array => array_map(fn (Node $n): string => $n->string(), $list->items()),
                 ) ?? [],
                 play: $node->get('play')->optional(fn (Node $n): string => $n->string()),
+                eyesShut: $node->get('eyes_shut')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                alternates: $node->get('alternates')->optional(fn (Node $n): bool => $n->bool()) ?? false,
+                targetM: $node->get('target_m')->optional(fn (Node $n): float => $n->positive()),
+                spreadM: $node->get('spread_m')->optional(fn (Node $n): float => $n->positive()),
             );
         } catch (InvalidValue $refused) {
             throw $node->outOfRange($refused->getMessage());

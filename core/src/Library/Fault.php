@@ -12,6 +12,7 @@ final readonly class Fault
      * @param  string|null  $how  the drill written out: set-up and what is done
      * @param  string|null  $stop  when to stop it
      * @param  DrillWith  $with  whom the drill takes
+     * @param  array{string, string}|null  $pair  ids of two faults that come together, and that this one is then; null: a single one
      */
     public function __construct(
         public string $id,
@@ -24,5 +25,6 @@ final readonly class Fault
         public ?string $how = null,
         public ?string $stop = null,
         public DrillWith $with = DrillWith::Alone,
+        public ?array $pair = null,
     ) {}
 }

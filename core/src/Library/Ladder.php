@@ -21,6 +21,7 @@ final readonly class Ladder
      * @param  non-empty-list<Rung>  $rungs
      * @param  string|null  $copiedFrom  the ladder it began as a copy of: what was climbed there is held here
      * @param  list<Moment>  $moments  at which a picture is looked at, in the order they come
+     * @param  list<Tag>  $tags  that its rungs may name
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Ladder
         public array $rungs,
         public ?string $copiedFrom = null,
         public array $moments = [],
+        public array $tags = [],
     ) {}
 
     /** Its doses for one athlete, as they are taught: see Schools and BlockDose. */

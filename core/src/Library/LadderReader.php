@@ -33,7 +33,7 @@ final readonly class LadderReader
     {
         $file->keys(
             ['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'],
-            ['$schema', 'needs', 'copied_from', 'moments'],
+            ['$schema', 'needs', 'copied_from', 'moments', 'tags'],
         );
         $moments = [];
         foreach ($file->get('moments')->optional(fn (Node $n): array => $n->items()) ?? [] as $node) {
@@ -59,7 +59,7 @@ final readonly class LadderReader
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
-            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop', 'with']);
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop', 'with', 'pair']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 id: $id,
@@ -72,11 +72,18 @@ final readonly class LadderReader
                 how: $node->get('how')->optional(fn (Node $n): string => $n->string()),
                 stop: $node->get('stop')->optional(fn (Node $n): string => $n->string()),
                 with: $node->get('with')->optional(fn (Node $n): DrillWith => $n->enum(DrillWith::class)) ?? DrillWith::Alone,
+                pair: $node->get('pair')->optional(fn (Node $n): array => self::pair($n, $faults)),
             );
+        }
+        $tags = [];
+        foreach ($file->get('tags')->optional(fn (Node $n): array => $n->items()) ?? [] as $node) {
+            $node->keys(['id', 'name', 'means']);
+            $id = self::fresh($node->get('id'), $tags);
+            $tags[$id] = new Tag($id, $node->get('name')->string(), $node->get('means')->string());
         }
         $rungs = [];
         foreach ($file->get('rungs')->items() as $node) {
-            $rungs[self::fresh($node->get('id'), $rungs)] = $this->rung($node, $checkpoints, $faults);
+            $rungs[self::fresh($node->get('id'), $rungs)] = $this->rung($node, $checkpoints, $faults, $tags);
         }
         if ($rungs === []) {
             throw $file->get('rungs')->outOfRange('A ladder has at least one rung.');
@@ -96,7 +103,22 @@ final readonly class LadderReader
             rungs: array_values($rungs),
             copiedFrom: $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
             moments: array_values($moments),
+            tags: array_values($tags),
         );
+    }
+
+    /**
+     * @param  array<string, Fault>  $faults  written above it
+     * @return array{string, string}
+     */
+    private static function pair(Node $node, array $faults): array
+    {
+        $ids = array_map(fn (Node $n): string => self::reference($n, $faults, 'fault')->id, $node->items());
+        if (count($ids) !== 2 || $ids[0] === $ids[1]) {
+            throw $node->outOfRange('A pair is two different faults that stand above it.');
+        }
+
+        return [$ids[0], $ids[1]];
     }
 
     /** @param  array<string, Moment>  $moments */
@@ -131,10 +153,14 @@ final readonly class LadderReader
     /**
      * @param  array<string, Checkpoint>  $checkpoints
      * @param  array<string, Fault>  $faults
+     * @param  array<string, Tag>  $tags
      */
-    private function rung(Node $node, array $checkpoints, array $faults): Rung
+    private function rung(Node $node, array $checkpoints, array $faults, array $tags): Rung
     {
-        $node->keys(['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'], ['gate', 'indoor', 'safe_misses', 'teaching']);
+        $node->keys(
+            ['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'],
+            ['gate', 'indoor', 'safe_misses', 'teaching', 'tags'],
+        );
         $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
             throw $node->get('blocks')->outOfRange('A rung needs one block with "judged": true, or its gate never sees evidence.');
@@ -158,6 +184,10 @@ final readonly class LadderReader
                 $n->items(),
             )) ?? [],
             teaching: $node->get('teaching')->optional(self::teaching(...)),
+            tags: array_map(
+                fn (Node $n): Tag => self::reference($n, $tags, 'tag'),
+                $node->get('tags')->optional(fn (Node $n): array => $n->items()) ?? [],
+            ),
         );
     }
 

@@ -8,7 +8,7 @@ use Augendo\Core\CopiesItself;
 use Augendo\Core\InvalidValue;
 use Augendo\Core\Scoring\Round;
 
-/** How a dose is done, beside how much: the feed, the tempo, and the game that is played on it. */
+/** How a dose is done, beside how much: the feed, the tempo, the marks, and the game that is played on it. */
 final readonly class Manner
 {
     use CopiesItself;
@@ -20,6 +20,10 @@ final readonly class Manner
      * @param  bool  $varied  whether the feed differs on purpose
      * @param  list<string>  $counts  what is said on each beat; none unless it is counted
      * @param  string|null  $play  the code of a round, as Scoring\Round, without a court and a goal
+     * @param  bool  $eyesShut  for balance: nothing is looked at
+     * @param  bool  $alternates  the sides in turn, one repetition each; planned, all of them are the throwing side's
+     * @param  float|null  $targetM  how wide a mark is, metres
+     * @param  float|null  $spreadM  how far the outer marks stand apart, metres
      *
      * @throws InvalidValue when beats and tempo do not belong together, or the code is no round
      */
@@ -29,6 +33,10 @@ final readonly class Manner
         public ?Tempo $tempo = null,
         public array $counts = [],
         public ?string $play = null,
+        public bool $eyesShut = false,
+        public bool $alternates = false,
+        public ?float $targetM = null,
+        public ?float $spreadM = null,
     ) {
         if (($tempo === Tempo::Counted) !== ($counts !== [])) {
             throw new InvalidValue('A counted tempo says its beats, and only a counted one: “one, two, three”.');
@@ -39,6 +47,9 @@ final readonly class Manner
         if ($varied && ($feed === null || $feed === Feed::None)) {
             throw new InvalidValue('Only a feed can be varied: say where the ball comes from.');
         }
+        if ($targetM !== null && $spreadM !== null && $spreadM < $targetM) {
+            throw new InvalidValue('Marks stand at least as far apart as one of them is wide.');
+        }
         $round = $play === null ? null : Round::read($play);
         if ($round !== null && ($round->on !== null || $round->setup() !== $play)) {
             throw new InvalidValue('A game of a rung names its kind and its figures, no court and no goal.');
@@ -48,17 +59,22 @@ final readonly class Manner
     /**
      * As it is kept with a block of a sheet.
      *
-     * @return array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null}
+     * @return array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null, eyes_shut: bool,
+     *     alternates: bool, target_m: float|null, spread_m: float|null}
      */
     public function kept(): array
     {
         return [
             'feed' => $this->feed?->value, 'varied' => $this->varied, 'tempo' => $this->tempo?->value, 'counts' => $this->counts,
-            'play' => $this->play,
+            'play' => $this->play, 'eyes_shut' => $this->eyesShut, 'alternates' => $this->alternates, 'target_m' => $this->targetM,
+            'spread_m' => $this->spreadM,
         ];
     }
 
-    /** @param  array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null}  $kept */
+    /**
+     * @param  array{feed: string|null, varied: bool, tempo: string|null, counts: list<string>, play: string|null, eyes_shut?: bool,
+     *     alternates?: bool, target_m?: float|null, spread_m?: float|null}  $kept  what the version before kept says nothing of the rest
+     */
     public static function of(array $kept): self
     {
         return new self(
@@ -67,6 +83,10 @@ final readonly class Manner
             tempo: $kept['tempo'] === null ? null : Tempo::from($kept['tempo']),
             counts: $kept['counts'],
             play: $kept['play'],
+            eyesShut: $kept['eyes_shut'] ?? false,
+            alternates: $kept['alternates'] ?? false,
+            targetM: isset($kept['target_m']) ? (float) $kept['target_m'] : null,
+            spreadM: isset($kept['spread_m']) ? (float) $kept['spread_m'] : null,
         );
     }
 }

@@ -31,6 +31,7 @@ final readonly class Rung
      * @param  BlockDose|null  $indoor  what is done in place of what no space can hold; it is no evidence of the rung
      * @param  list<string>  $safeMisses  misses that harm nothing, as Scoring\Outcome::WORDS: below the aim, for a throw to a partner
      * @param  Teaching|null  $teaching  null: a ladder of somebody’s own that does not say
+     * @param  list<Tag>  $tags  what a repetition may be besides
      */
     public function __construct(
         public string $id,
@@ -44,7 +45,21 @@ final readonly class Rung
         public ?BlockDose $indoor = null,
         public array $safeMisses = [],
         public ?Teaching $teaching = null,
+        public array $tags = [],
     ) {}
+
+    /** @return array<string, array{string, string}> the two faults that come together, by the fault they are then */
+    public function pairs(): array
+    {
+        $pairs = [];
+        foreach ($this->faults as $fault) {
+            if ($fault->pair !== null) {
+                $pairs[$fault->id] = $fault->pair;
+            }
+        }
+
+        return $pairs;
+    }
 
     /** Whether a score may be taken on a block: where the outcome counts, of what is thrown or hit, in its work. */
     public function scores(BlockDose $block): bool

@@ -36,7 +36,10 @@ export const judgedOf = (pack: Courtside, reps: RepEvent[]): RepEvent[] =>
     reps.filter(
         (rep) =>
             rep.verdict !== null &&
-            pack.blocks.some((each) => each.id === rep.block_id && each.judged && each.side === rep.side),
+            pack.blocks.some(
+                (each) =>
+                    each.id === rep.block_id && each.judged && (each.alternates || each.side === rep.side),
+            ),
     );
 
 /** The hand or foot a side of the athlete is, in a word. */

@@ -28,3 +28,17 @@ export function standing(events: RepEvent[], kind: 'rep' | 'second' = 'rep'): Re
     }
     return [...reps.values()];
 }
+
+/** Before the id of a tag: it is taken off again. */
+export const NOT = '-';
+
+/** The tags of one repetition, in the order they were said: the last word on each counts. */
+export function tagsOf(events: RepEvent[], repId: string): string[] {
+    const tags = new Set<string>();
+    for (const { kind, target_id: target, note } of events) {
+        if (kind !== 'tag' || target !== repId || note === null) continue;
+        if (note.startsWith(NOT)) tags.delete(note.slice(NOT.length));
+        else tags.add(note);
+    }
+    return [...tags];
+}

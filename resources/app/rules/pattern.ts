@@ -19,6 +19,13 @@ export function leadingFault(
     const named = observed.filter((rep) => rep.verdict === 'not_good' && rep.fault !== null);
     if (named.length < bounds.least_faults) return null;
     const times = (fault: Fault): number => named.filter((rep) => rep.fault === fault.id).length;
+    for (const fault of faults) {
+        // Two that come together, each of them often enough, are the pair they are.
+        const parts = fault.pair.map((id) => named.filter((rep) => rep.fault === id).length);
+        const together = parts.reduce((sum, part) => sum + part, times(fault));
+        if (parts.length > 0 && Math.min(...parts) >= bounds.least_each && together >= bounds.least_share * named.length)
+            return { fault, times: together, of: named.length };
+    }
     // Of two that lead, the one that came first in time, as the core has it.
     const inTime = named.flatMap((rep) => faults.filter((fault) => fault.id === rep.fault));
     const leading = inTime.reduce<Fault | null>(

@@ -161,6 +161,20 @@ function Tools({ court, here }: { court: Court; here: Here }) {
                     Score
                 </button>
             )}
+            {!second &&
+                pack.tags.map((tag) => (
+                    <button
+                        key={tag.id}
+                        type="button"
+                        className="btn btn-quiet shrink-0"
+                        title={tag.means}
+                        aria-pressed={court.tagged.includes(tag.id)}
+                        disabled={last === undefined}
+                        onClick={() => court.tag(tag.id)}
+                    >
+                        {tag.name}
+                    </button>
+                ))}
             <Pacer holdS={block.hold_s ?? null} counts={block.counts} />
             {pack.teaching.length > 0 && <Teach pack={pack} fault={court.pattern?.fault ?? null} how={block.how} />}
             {pack.rotation && <Rotation rotation={pack.rotation} />}

@@ -3,7 +3,7 @@ import type { Courtside, CourtsideBlock, Dose, RepEvent } from '../../api/client
 import { newId, type Report } from '../../offline/store';
 import { useReports } from '../../offline/useReports';
 import { type NewTap, useTaps } from '../../offline/useTaps';
-import type { Verdict } from '../../rules/fold';
+import { NOT, tagsOf, type Verdict } from '../../rules/fold';
 import { blockAt, doneIn, fallOf, haltOf, judgedOf, openAfter, planned, setAt } from '../../rules/count';
 import { budget, doseOf } from '../../rules/doses';
 import { grown, leadingFault, nudge } from '../../rules/pattern';
@@ -50,7 +50,7 @@ export function useCourtside(pack: Courtside) {
         () => standingAt(pack, at, reps, moved, restUntil !== null),
         [pack, at, reps, moved, restUntil],
     );
-    const onSide = side ?? here?.block.side ?? 'dominant';
+    const onSide = side ?? (here === null ? 'dominant' : turnOf(here));
     const judged = useMemo(() => judgedOf(pack, reps), [pack, reps]);
     const pattern = useMemo(() => leadingFault(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
     const asks = useMemo(() => nudge(judged, pack.faults, pack.pattern), [judged, pack.faults, pack.pattern]);
@@ -74,6 +74,7 @@ export function useCourtside(pack: Courtside) {
         if (here.set.left === 1 && !second) rest();
         else setRestUntil(null);
         if (chosen === null) setChosen(at);
+        if (here.block.alternates) setSide(null);
     };
     const fell = (): void => {
         if (!here) return;
@@ -88,6 +89,13 @@ export function useCourtside(pack: Courtside) {
         if (!last || !of) return;
         add(of, doseOf(of, last), { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
         setRestUntil(null);
+    };
+    const last = here?.reps.at(-1);
+    const tag = (id: string): void => {
+        if (!here || !last) return;
+        const off = tagsOf(taps.events, last.id).includes(id);
+        const said = { kind: 'tag', set_no: last.set_no, side: last.side, target_id: last.id } as const;
+        add(here.block, doseOf(here.block, last), { ...said, note: off ? `${NOT}${id}` : id });
     };
     const note = (kind: 'trying' | 'going_on', text: string): void => {
         if (here) add(here.block, here.dose, { kind, set_no: here.set.setNo, side: onSide, note: text });
@@ -123,6 +131,9 @@ export function useCourtside(pack: Courtside) {
         next: () => goTo(Math.min(at + 1, pack.blocks.length - 1)),
         count,
         fell,
+        /** What the last repetition is besides; touched again it is not. */
+        tag,
+        tagged: useMemo(() => (last ? tagsOf(taps.events, last.id) : []), [taps.events, last]),
         countSet: () => {
             for (let i = 0; i < (here?.set.left ?? 0); i++) count('unobserved');
             rest();
@@ -210,6 +221,13 @@ function standingAt(
         done: set.left === 0,
         next: pack.blocks[at + 1],
     };
+}
+
+/** The side the next repetition is done on, unless somebody says otherwise. */
+function turnOf({ block, reps }: Here): RepEvent['side'] {
+    const before = reps.at(-1)?.side;
+    if (!block.alternates || before === undefined) return block.side;
+    return before === 'dominant' ? 'other' : 'dominant';
 }
 
 /** Soreness that grew, in words, where the work here loads the place that is sore: other work goes on. */

@@ -3,6 +3,7 @@ import { setupInWords } from '../../parts/games';
 import { readSetup } from '../../rules/round';
 import { doneAs, leftOut } from './definition';
 import type { BlockDef, MannerKey } from './definition';
+import { Figure } from './Figure';
 
 const FEEDS: [feed: string, name: string][] = [
     ['', 'any feed'],
@@ -41,7 +42,15 @@ const gamesWith = (own: string | undefined): [code: string, name: string][] => [
     ]),
 ];
 
-/** Feed, tempo and game of a block. */
+function Ticked({ name, on, onChange }: { name: string; on: boolean | undefined; onChange: (on: boolean) => void }) {
+    return (
+        <label className="flex items-center gap-1 text-sm">
+            <input type="checkbox" checked={on ?? false} onChange={(event) => onChange(event.target.checked)} /> {name}
+        </label>
+    );
+}
+
+/** Feed, tempo, marks and game of a block. */
 export function HowDone({
     about,
     block,
@@ -52,6 +61,10 @@ export function HowDone({
     onChange: (next: BlockDef) => void;
 }) {
     const set = (key: MannerKey, value: string): void => onChange(doneAs(block, key, value));
+    const tick = (key: 'eyes_shut' | 'alternates', on: boolean): void =>
+        onChange(on ? { ...block, [key]: true } : leftOut(block, key));
+    const metres = (key: 'target_m' | 'spread_m', value: number | undefined): void =>
+        onChange(value === undefined ? leftOut(block, key) : { ...block, [key]: value });
     const fed = block.feed !== undefined && block.feed !== 'none';
     return (
         <>
@@ -100,6 +113,20 @@ export function HowDone({
             >
                 <Options of={gamesWith(block.play)} />
             </select>
+            <Ticked name="eyes shut" on={block.eyes_shut} onChange={(on) => tick('eyes_shut', on)} />
+            <Ticked name="sides in turn" on={block.alternates} onChange={(on) => tick('alternates', on)} />
+            <Figure
+                label="marks, m wide"
+                about={about}
+                value={block.target_m}
+                onChange={(value) => metres('target_m', value)}
+            />
+            <Figure
+                label="m between the outer marks"
+                about={about}
+                value={block.spread_m}
+                onChange={(value) => metres('spread_m', value)}
+            />
         </>
     );
 }

@@ -6,22 +6,21 @@ import { api, type LibraryFile, type Named, Problem } from '../../api/client';
 import { own } from '../../offline/person';
 import { forget, recall, remember } from '../../offline/place';
 import { Loading, Notice } from '../../parts/Notice';
-import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
+import { Labelled, LabelledInput } from '../../parts/Labelled';
 import {
     type BlockDef,
-    type CheckpointDef,
     definitionOf,
-    type FaultDef,
     freshId,
     type LadderDef,
-    type MomentDef,
     placeInWords,
+    replaced,
     type RungDef,
-    leftOut,
 } from './definition';
-import { DrillDose } from './DrillDose';
-import { MeasureOf, MomentsOf } from './Pictures';
+import { CheckpointRow } from './CheckpointRow';
+import { FaultRow } from './FaultRow';
+import { MomentsOf } from './Pictures';
 import { RungEditor } from './RungEditor';
+import { TagsOf } from './TagsOf';
 
 /** A ladder in a coach’s own words: a copy of one that ships, or the next version of an own one. */
 export function LadderEditScreen() {
@@ -142,6 +141,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                         <Checkpoints ladder={ladder} onChange={setLadder} />
                         <MomentsOf ladder={ladder} onChange={setLadder} />
                         <Faults ladder={ladder} skills={skills} objects={objects} onChange={setLadder} />
+                        <TagsOf ladder={ladder} onChange={setLadder} />
                     </div>
                 </div>
             </form>
@@ -152,187 +152,6 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
 function Text({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
     return <LabelledInput label={<>{label}</>} value={value} onChange={(event) => onChange(event.target.value)} />;
 }
-
-function CheckpointRow({
-    each,
-    moments,
-    onChange,
-}: {
-    each: CheckpointDef;
-    moments: MomentDef[];
-    onChange: (next: CheckpointDef | null) => void;
-}) {
-    const about = each.name || 'new checkpoint';
-    return (
-        <div className="grid gap-1 border-b border-line py-1.5">
-            <div className="flex gap-1.5">
-                <input
-                    aria-label={`Name of ${about}`}
-                    placeholder="name"
-                    className="field head w-36"
-                    value={each.name}
-                    onChange={(event) => onChange({ ...each, name: event.target.value })}
-                />
-                <input
-                    aria-label={`What good looks like: ${about}`}
-                    placeholder="what good looks like"
-                    className="field grow"
-                    value={each.good}
-                    onChange={(event) => onChange({ ...each, good: event.target.value })}
-                />
-                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
-                    Take away
-                </button>
-            </div>
-            {each.variants?.map((way, i) => (
-                <div key={i} className="flex items-center gap-1.5 pl-6">
-                    <span className="label">or</span>
-                    <input
-                        aria-label={`Way ${i + 1} of ${about}`}
-                        className="field grow"
-                        value={way}
-                        onChange={(event) =>
-                            onChange({
-                                ...each,
-                                variants: each.variants?.map((other, j) => (i === j ? event.target.value : other)),
-                            })
-                        }
-                    />
-                    <button
-                        type="button"
-                        className="btn btn-quiet"
-                        onClick={() => {
-                            const { variants, ...rest } = each;
-                            const left = variants?.filter((_, j) => j !== i) ?? [];
-                            onChange(left.length > 0 ? { ...rest, variants: left } : rest);
-                        }}
-                    >
-                        Take away
-                    </button>
-                </div>
-            ))}
-            <MeasureOf each={each} moments={moments} onChange={onChange} />
-        </div>
-    );
-}
-
-function FaultRow({
-    each,
-    ladder,
-    skills,
-    objects,
-    onChange,
-}: {
-    each: FaultDef;
-    ladder: LadderDef;
-    skills: Named[];
-    objects: Named[];
-    onChange: (next: FaultDef | null) => void;
-}) {
-    const about = each.name || 'new fault';
-    return (
-        <div className="grid gap-1 border-b border-line py-1.5">
-            <div className="flex gap-1.5">
-                <input
-                    aria-label={`Name of ${about}`}
-                    placeholder="fault"
-                    className="field head min-w-0 grow"
-                    value={each.name}
-                    onChange={(event) => onChange({ ...each, name: event.target.value })}
-                />
-                <select
-                    aria-label={`Checkpoint of ${about}`}
-                    className="field w-32"
-                    value={each.checkpoint}
-                    onChange={(event) => onChange({ ...each, checkpoint: event.target.value })}
-                >
-                    <Options of={ladder.checkpoints} />
-                </select>
-                <button type="button" className="btn btn-quiet" onClick={() => onChange(null)}>
-                    Take away
-                </button>
-            </div>
-            <div className="flex flex-wrap items-center gap-1.5">
-                <input
-                    aria-label={`Cue for ${about}`}
-                    placeholder="a short thought"
-                    className="field w-40"
-                    value={each.cue}
-                    onChange={(event) => onChange({ ...each, cue: event.target.value })}
-                />
-                <input
-                    aria-label={`Drill for ${about}`}
-                    placeholder="the drill that mends it"
-                    className="field min-w-0 grow"
-                    value={each.drill}
-                    onChange={(event) => onChange({ ...each, drill: event.target.value })}
-                />
-                <label className="flex items-center gap-1 whitespace-nowrap text-sm">
-                    <input
-                        type="checkbox"
-                        checked={each.safety ?? false}
-                        onChange={(event) => onChange({ ...each, safety: event.target.checked })}
-                    />{' '}
-                    can hurt
-                </label>
-            </div>
-            <div className="flex flex-wrap gap-1.5">
-                <textarea
-                    aria-label={`The drill for ${about}, written out`}
-                    placeholder="set-up, and what is done"
-                    className="field min-w-0 grow"
-                    rows={2}
-                    value={each.how ?? ''}
-                    onChange={(event) => onChange(said(each, 'how', event.target.value))}
-                />
-                <textarea
-                    aria-label={`When to stop the drill for ${about}`}
-                    placeholder="when to stop"
-                    className="field w-56"
-                    rows={2}
-                    value={each.stop ?? ''}
-                    onChange={(event) => onChange(said(each, 'stop', event.target.value))}
-                />
-                <select
-                    aria-label={`Whom the drill for ${about} takes`}
-                    className="field w-36 self-start"
-                    value={each.with ?? 'alone'}
-                    onChange={(event) =>
-                        onChange(
-                            event.target.value === 'alone'
-                                ? leftOut(each, 'with')
-                                : { ...each, with: event.target.value },
-                        )
-                    }
-                >
-                    <Options of={DRILL_WITH} />
-                </select>
-            </div>
-            <DrillDose
-                about={`the drill for ${about}`}
-                dose={each.dose}
-                skill={ladder.skill}
-                skills={skills}
-                objects={objects}
-                onChange={(dose) => onChange(dose === undefined ? leftOut(each, 'dose') : { ...each, dose })}
-            />
-        </div>
-    );
-}
-
-const DRILL_WITH: [key: string, name: string][] = [
-    ['alone', 'alone'],
-    ['partner', 'with a partner'],
-    ['group', 'in a group'],
-];
-
-/** A text that is left out when it is empty. */
-const said = (fault: FaultDef, key: 'how' | 'stop', text: string): FaultDef =>
-    text === '' ? leftOut(fault, key) : { ...fault, [key]: text };
-
-/** The list with one of it replaced, or taken out. */
-const replaced = <T,>(list: T[], i: number, next: T | null): T[] =>
-    next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each));
 
 /** Where the file has to be mended; a touch opens the rung. */
 function Places({

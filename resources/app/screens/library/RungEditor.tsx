@@ -65,6 +65,14 @@ export function RungEditor({ rung, ladder, skills, objects, onChange }: Given) {
                 numbered
                 onToggle={(id) => onChange({ ...rung, faults: toggled(rung.faults, id) })}
             />
+            {(ladder.tags ?? []).length > 0 && (
+                <Choices
+                    legend="Besides good or faulty"
+                    all={ladder.tags ?? []}
+                    chosen={rung.tags ?? []}
+                    onToggle={(id) => onChange({ ...rung, tags: toggled(rung.tags ?? [], id) })}
+                />
+            )}
             <Taught rung={rung} onChange={onChange} />
             <ToGoOn rung={rung} onChange={onChange} />
             <div>
@@ -211,6 +219,7 @@ function BlockRow({
                 <BlockDose about={about} block={block} onChange={onChange} />
                 <WithWhat about={about} block={block} skills={skills} objects={objects} onChange={onChange} />
                 <HowDone about={about} block={block} onChange={onChange} />
+                <Least about={about} block={block} onChange={onChange} />
                 <label className="flex items-center gap-1 text-sm">
                     <input
                         type="checkbox"
@@ -432,6 +441,33 @@ function BlockDose({ about, block, onChange }: { about: string; block: BlockDef;
             )}
             <Figure label="hold, s" about={about} value={block.hold_s} onChange={(value) => figure('hold_s', value)} />
             <Figure label="rest, s" about={about} value={block.rest_s} onChange={(value) => figure('rest_s', value)} />
+        </>
+    );
+}
+
+/** How far a trim may go, and from how high it is landed. */
+function Least({ about, block, onChange }: { about: string; block: BlockDef; onChange: (next: BlockDef) => void }) {
+    const figure = (
+        key: 'reps_min' | 'effort_min' | 'distance_min_m' | 'drop_cm',
+        label: string,
+        of: number | undefined,
+        times = 1,
+    ) => (
+        <Figure
+            label={label}
+            about={about}
+            value={of === undefined ? undefined : Math.round(of * times * 10) / 10}
+            onChange={(value) =>
+                onChange(value === undefined ? leftOut(block, key) : { ...block, [key]: value / times })
+            }
+        />
+    );
+    return (
+        <>
+            {figure('reps_min', 'reps at the least', block.reps_min)}
+            {figure('effort_min', 'effort at the least, %', block.effort_min, PERCENT)}
+            {block.distance_m !== undefined && figure('distance_min_m', 'm at the least', block.distance_min_m)}
+            {figure('drop_cm', 'from a box of, cm', block.drop_cm)}
         </>
     );
 }

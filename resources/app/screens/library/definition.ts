@@ -3,7 +3,15 @@ import type { LibraryFile } from '../../api/client';
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
 export type MomentDef = { id: string; name: string; text: string; find?: string };
 export type MeasureDef = { moment: string; figure: string; low?: number; high?: number };
-export type CheckpointDef = { id: string; name: string; good: string; variants?: string[]; measure?: MeasureDef };
+export type CheckpointDef = {
+    id: string;
+    name: string;
+    good: string;
+    variants?: string[];
+    measure?: MeasureDef;
+    school?: string;
+};
+export type TagDef = { id: string; name: string; means: string };
 export type DrillDoseDef = {
     skill: string;
     object: string;
@@ -25,6 +33,7 @@ export type FaultDef = {
     how?: string;
     stop?: string;
     with?: string;
+    pair?: string[];
 };
 export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
@@ -50,6 +59,14 @@ export type BlockDef = {
     tempo?: string;
     counts?: string[];
     play?: string;
+    eyes_shut?: boolean;
+    alternates?: boolean;
+    target_m?: number;
+    spread_m?: number;
+    reps_min?: number;
+    effort_min?: number;
+    distance_min_m?: number;
+    drop_cm?: number;
     [other: string]: unknown;
 };
 /** As core `Gate`; shares are 0 to 1. */
@@ -90,6 +107,7 @@ export type RungDef = {
     goal: string;
     outcome: 'ignored' | 'scored';
     safe_misses?: string[];
+    tags?: string[];
     teaching?: TeachingDef;
     checkpoints: string[];
     faults: string[];
@@ -105,6 +123,7 @@ export type LadderDef = {
     summary: string;
     cautions: string[];
     moments?: MomentDef[];
+    tags?: TagDef[];
     checkpoints: CheckpointDef[];
     faults: FaultDef[];
     rungs: RungDef[];
@@ -116,6 +135,10 @@ export const definitionOf = (file: LibraryFile): LadderDef => file.definition as
 /** The same without what is not said any more. */
 export const leftOut = <T extends object>(of: T, key: string): T =>
     Object.fromEntries(Object.entries(of).filter(([each]) => each !== key)) as T;
+
+/** The list with one of it replaced, or taken out. */
+export const replaced = <T>(list: T[], i: number, next: T | null): T[] =>
+    next === null ? list.filter((_, j) => j !== i) : list.map((each, j) => (i === j ? next : each));
 
 export type MannerKey = 'feed' | 'tempo' | 'play';
 
@@ -149,6 +172,7 @@ export function placeInWords(path: string, ladder: LadderDef): string {
         faults: ['fault', ladder.faults],
         checkpoints: ['checkpoint', ladder.checkpoints],
         moments: ['moment', ladder.moments ?? []],
+        tags: ['tag', ladder.tags ?? []],
     };
     const known = lists[room ?? ''];
     if (known === undefined || at === undefined) return room ?? 'the file';
