@@ -145,7 +145,10 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::get('drills', [LibraryController::class, 'drills']);
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
     Route::get('library/{ladder}/definition', [LibraryController::class, 'definition']);
+    Route::get('library/{ladder}/compare', [LibraryController::class, 'compare']);
+    Route::post('library/{ladder}/take', [LibraryController::class, 'take'])->can('manage-people');
     Route::post('library', [LibraryController::class, 'save'])->can('manage-people');
+    Route::post('library/preview', [LibraryController::class, 'preview'])->middleware('throttle:60,1');
     Route::post('library/let-through', [LibraryController::class, 'letThrough'])->middleware('throttle:30,1');
     Route::post('library/import', [LibraryController::class, 'import'])->can('manage-people');
     Route::post('squads/{squad}/ladders/{ladder}', [LibraryController::class, 'adopt'])->can('manage', 'squad');

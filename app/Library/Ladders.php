@@ -32,6 +32,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class Ladders extends VersionedDocuments
 {
+    /** The version of what a copy was made of: what has changed there since is told by it. */
+    private const BEGUN = 0;
+
     protected function table(): string
     {
         return 'ladders';
@@ -142,12 +145,34 @@ final class Ladders extends VersionedDocuments
         );
     }
 
+    /**
+     * A ladder as its file has it.
+     *
+     * @param  int|null  $version  of an own one; null: the latest
+     * @return array<string, mixed>
+     */
+    public function file(string $id, ?int $version = null): array
+    {
+        $text = (new KeptLadders)->text($id, $version) ?? (string) file_get_contents($this->library->path("ladders/{$id}.json"));
+
+        return json_decode($text, true, 512, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array<string, mixed>|null the file an own ladder was begun as, as it was then; null: it was begun before that was kept */
+    public function begunAs(string $id): ?array
+    {
+        $isKept = DB::table('ladders')->where('slug', $id)->where('version', self::BEGUN)->exists();
+
+        return $isKept ? $this->file($id, self::BEGUN) : null;
+    }
+
     /** @return list<array{version: int, saved_at: string, by: string}> of an own ladder, newest first */
     public function versions(string $id): array
     {
         return DB::table('ladders')
             ->join('users', 'users.id', '=', 'ladders.saved_by')
             ->where('slug', $id)
+            ->where('version', '>', self::BEGUN)
             ->orderByDesc('version')
             ->get(['version', 'saved_at', 'users.name'])
             ->map(
@@ -191,7 +216,14 @@ final class Ladders extends VersionedDocuments
                 [$next] = $this->draft($definition, self::text($definition['id'] ?? null), $version + 1);
                 $this->refuseGone($next, $by);
             }
+            $begun = $version === 0 && in_array($from, $known, true) ? json_encode($this->file($from), JSON_THROW_ON_ERROR) : null;
             $slug = parent::save($definition, $version, $by);
+            if ($begun !== null) {
+                DB::table('ladders')->insert([
+                    'workspace_id' => $by->workspace_id, 'slug' => $slug, 'version' => self::BEGUN, 'definition' => $begun,
+                    'saved_by' => $by->id, 'saved_at' => Carbon::now(),
+                ]);
+            }
             $this->library->forget($slug);
             $climbers = $this->climbers($slug)->get();
             AthletesChanged::many($climbers, $by->workspace->today());

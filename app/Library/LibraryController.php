@@ -9,14 +9,18 @@ use App\Http\Answers;
 use App\Http\DocumentRequest;
 use App\Library\Answers\DocumentView;
 use App\Library\Answers\DrillsView;
+use App\Library\Answers\LadderCompareView;
 use App\Library\Answers\LadderImportView;
 use App\Library\Answers\LetThroughView;
 use App\Library\Answers\LibraryLadderView;
 use App\Library\Answers\LibraryProblemView;
 use App\Library\Answers\LibraryRowView;
+use App\Library\Answers\RungPreviewView;
 use App\Library\Answers\SentencesView;
 use App\Library\Requests\LadderImportRequest;
 use App\Library\Requests\LetThroughRequest;
+use App\Library\Requests\PreviewRequest;
+use App\Library\Requests\TakeChangesRequest;
 use Augendo\Core\Library\Handedness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -63,6 +67,34 @@ final class LibraryController
         $given = $request->validated();
 
         return $this->document($request, $this->shelf->save($given['definition'], $given['version'], $request->user()));
+    }
+
+    /** A rung as it would be read, planned and counted if the ladder were kept as it is being edited. */
+    #[Answers(RungPreviewView::class)]
+    public function preview(PreviewRequest $request): JsonResponse
+    {
+        $given = $request->validated();
+
+        return response()->json($this->screen->preview(
+            $given['definition'], $given['rung'], Handedness::from($given['hand']), $given['age'], $request->user()->workspace->today(),
+        ));
+    }
+
+    #[Answers(LadderCompareView::class, query: ['with' => 'string'])]
+    public function compare(Request $request, LadderComparison $compared, string $ladder): JsonResponse
+    {
+        $asked = $request->validate(['with' => ['sometimes', 'nullable', 'string', 'max:40']]);
+
+        return response()->json($compared->view($request->user(), $ladder, $asked['with'] ?? null));
+    }
+
+    #[Answers(LadderCompareView::class)]
+    public function take(TakeChangesRequest $request, LadderComparison $compared, string $ladder): JsonResponse
+    {
+        $given = $request->validated();
+        $compared->take($request->user(), $ladder, $given);
+
+        return response()->json($compared->view($request->user(), $ladder, $given['with']));
     }
 
     #[Answers(LadderImportView::class, list: true)]

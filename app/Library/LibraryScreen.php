@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Courtside\Answers\CheckpointView;
+use App\Courtside\Answers\FaultView;
 use App\Courtside\Answers\TagView;
+use App\Http\Problem;
+use App\Http\ProblemType;
 use App\Library\Answers\FigurePoseView;
 use App\Library\Answers\LadderVersionView;
 use App\Library\Answers\LetThroughView;
@@ -14,11 +17,14 @@ use App\Library\Answers\LibraryFaultView;
 use App\Library\Answers\LibraryLadderView;
 use App\Library\Answers\LibraryRowView;
 use App\Library\Answers\LibraryRungView;
+use App\Library\Answers\PreviewBlockView;
+use App\Library\Answers\RungPreviewView;
 use App\Library\Answers\TaughtView;
 use App\People\User;
 use App\Wording\FilmWording;
 use App\Wording\LadderWording;
 use App\Wording\Wording;
+use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Gates\LetThrough;
 use Augendo\Core\Library\BlockDose;
@@ -30,6 +36,8 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Pose;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Library\Tag;
+use Augendo\Core\Load\AthleteProfile;
+use Augendo\Core\Load\Side;
 
 /** How is this skill built and mended? */
 final class LibraryScreen
@@ -118,19 +126,7 @@ final class LibraryScreen
                 $this->faults($ladder),
             ),
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $ladder->tags),
-            rungs: array_map(fn (Rung $rung): LibraryRungView => new LibraryRungView(
-                id: $rung->id,
-                name: $rung->name,
-                goal: $mirror($rung->goal),
-                outcome_ignored: $rung->outcomeIgnored,
-                checkpoints: array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
-                faults: array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
-                blocks: array_map(fn (BlockDose $block): LibraryBlockView => self::block($block, $mirror), $rung->blocks),
-                indoor: $rung->indoor === null ? null : self::block($rung->indoor, $mirror),
-                gate: Wording::gateAsks($rung->gate),
-                safe_misses: $rung->safeMisses,
-                teaching: TaughtView::of($rung->teaching, $hand),
-            ), $ladder->rungs),
+            rungs: array_map(fn (Rung $rung): LibraryRungView => self::rung($rung, $hand), $ladder->rungs),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
             copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
             versions: array_map(
@@ -140,10 +136,65 @@ final class LibraryScreen
         );
     }
 
+    /**
+     * A rung of a ladder that is being edited, as it would be read, planned and counted.
+     *
+     * @param  array<string, mixed>  $definition
+     *
+     * @throws Problem with the places that have to be mended first
+     */
+    public function preview(array $definition, string $rungId, Handedness $hand, int $age, Day $today): RungPreviewView
+    {
+        [$ladder] = $this->shelf->draft($definition, 'preview', 1);
+        $born = new AthleteProfile($today->plus(-366 * $age));
+        $rung = $ladder->forAthlete($born, $today, $this->library->doses())->rung($rungId)
+            ?? throw new Problem(ProblemType::NotFound, 'This ladder has no such rung.');
+
+        return new RungPreviewView(
+            rung: self::rung($rung, $hand),
+            faults: array_map(fn (Fault $fault): FaultView => FaultView::of($fault, $hand), $rung->faults),
+            tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $rung->tags),
+            blocks: array_map(fn (BlockDose $block): PreviewBlockView => new PreviewBlockView(
+                kind_name: Wording::blockKind($block->kind),
+                title: $block->title,
+                text: ucfirst($hand->mirror($block->text)),
+                sets: $block->sets,
+                reps: $block->reps,
+                effort: $block->effort,
+                distance_m: $block->distanceM,
+                object: Wording::object($block->object),
+                rest_s: $block->restS,
+                hold_s: $block->holdS,
+                how: LadderWording::manner($block->manner),
+                judged: $block->judged,
+                other_side: $block->side === Side::Other,
+            ), $rung->blocks),
+        );
+    }
+
     /** @return list<LetThroughView> */
     public function letThrough(Gate $gate, int $repsASession): array
     {
         return array_map(LetThroughView::of(...), LetThrough::of($gate, $repsASession));
+    }
+
+    private static function rung(Rung $rung, Handedness $hand): LibraryRungView
+    {
+        $mirror = fn (string $text): string => ucfirst($hand->mirror($text));
+
+        return new LibraryRungView(
+            id: $rung->id,
+            name: $rung->name,
+            goal: $mirror($rung->goal),
+            outcome_ignored: $rung->outcomeIgnored,
+            checkpoints: array_map(fn (Checkpoint $checkpoint): string => $checkpoint->name, $rung->checkpoints),
+            faults: array_map(fn (Fault $fault): string => $fault->name, $rung->faults),
+            blocks: array_map(fn (BlockDose $block): LibraryBlockView => self::block($block, $mirror), $rung->blocks),
+            indoor: $rung->indoor === null ? null : self::block($rung->indoor, $mirror),
+            gate: Wording::gateAsks($rung->gate),
+            safe_misses: $rung->safeMisses,
+            teaching: TaughtView::of($rung->teaching, $hand),
+        );
     }
 
     /** @return list<Fault> of all rungs, those that can hurt first */

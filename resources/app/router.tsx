@@ -194,6 +194,11 @@ const ladder = createRoute({
     path: '/library/$ladderId',
     component: screen(() => import('./screens/library/LibraryScreen'), 'LadderPage'),
 });
+const ladderCompare = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/$ladderId/compare',
+    component: screen(() => import('./screens/library/CompareScreen'), 'CompareScreen'),
+});
 const ladderEdit = createRoute({
     getParentRoute: () => frame,
     path: '/library/$ladderId/edit',
@@ -342,6 +347,7 @@ export const router = createRouter({
             flight,
             ladder,
             ladderEdit,
+            ladderCompare,
             calendar,
             plan,
             newSeason,

@@ -8,7 +8,17 @@ import { changes, keepTaps, newId, type Tap, tapsOf } from './store';
 /** A tap before it is named, timed and stored. */
 export type NewTap = {
     kind:
-        'rep' | 'fall' | 'withdraw' | 'correct' | 'trying' | 'felt' | 'second' | 'going_on' | 'landed' | 'round' | 'tag';
+        | 'rep'
+        | 'fall'
+        | 'withdraw'
+        | 'correct'
+        | 'trying'
+        | 'felt'
+        | 'second'
+        | 'going_on'
+        | 'landed'
+        | 'round'
+        | 'tag';
     /** Made by whoever taps, where another tap names this one. */
     id?: string;
     set_no: number;

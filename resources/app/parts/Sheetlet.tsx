@@ -15,7 +15,8 @@ export function Sheetlet({
     onClose?: () => void;
     title: string;
     children: ReactNode;
-    wide?: boolean;
+    /** as a form with two columns; “page”: as much as there is */
+    wide?: boolean | 'page';
 }) {
     return (
         <Dialog.Root
@@ -30,7 +31,7 @@ export function Sheetlet({
                     aria-describedby={undefined}
                     className={clsx(
                         'fixed left-1/2 top-1/2 z-50 max-h-[96dvh] w-[calc(100vw-1rem)]',
-                        wide ? 'max-w-3xl' : 'max-w-lg',
+                        wide === 'page' ? 'max-w-[78rem]' : wide ? 'max-w-3xl' : 'max-w-lg',
                         '-translate-x-1/2 -translate-y-1/2 overflow-auto rounded border-2 border-ink bg-page p-4',
                         'sm:p-5',
                     )}

@@ -37,8 +37,7 @@ export const judgedOf = (pack: Courtside, reps: RepEvent[]): RepEvent[] =>
         (rep) =>
             rep.verdict !== null &&
             pack.blocks.some(
-                (each) =>
-                    each.id === rep.block_id && each.judged && (each.alternates || each.side === rep.side),
+                (each) => each.id === rep.block_id && each.judged && (each.alternates || each.side === rep.side),
             ),
     );
 

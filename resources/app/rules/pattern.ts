@@ -23,7 +23,11 @@ export function leadingFault(
         // Two that come together, each of them often enough, are the pair they are.
         const parts = fault.pair.map((id) => named.filter((rep) => rep.fault === id).length);
         const together = parts.reduce((sum, part) => sum + part, times(fault));
-        if (parts.length > 0 && Math.min(...parts) >= bounds.least_each && together >= bounds.least_share * named.length)
+        if (
+            parts.length > 0 &&
+            Math.min(...parts) >= bounds.least_each &&
+            together >= bounds.least_share * named.length
+        )
             return { fault, times: together, of: named.length };
     }
     // Of two that lead, the one that came first in time, as the core has it.

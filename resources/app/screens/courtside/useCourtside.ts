@@ -90,18 +90,12 @@ export function useCourtside(pack: Courtside) {
         add(of, doseOf(of, last), { kind: 'withdraw', set_no: last.set_no, side: last.side, target_id: last.id });
         setRestUntil(null);
     };
-    const last = here?.reps.at(-1);
-    const tag = (id: string): void => {
-        if (!here || !last) return;
-        const off = tagsOf(taps.events, last.id).includes(id);
-        const said = { kind: 'tag', set_no: last.set_no, side: last.side, target_id: last.id } as const;
-        add(here.block, doseOf(here.block, last), { ...said, note: off ? `${NOT}${id}` : id });
-    };
     const note = (kind: 'trying' | 'going_on', text: string): void => {
         if (here) add(here.block, here.dose, { kind, set_no: here.set.setNo, side: onSide, note: text });
     };
 
     const game = useRound(taps, here, onSide, second);
+    const tags = useTags(taps, here);
 
     return {
         pack,
@@ -122,6 +116,7 @@ export function useCourtside(pack: Courtside) {
         look: halted === null ? (more ?? falls) : null,
         allDone: !second && pack.blocks.every((each) => doneIn(each, reps).length >= planned(each)),
         ...game,
+        ...tags,
         restUntil,
         restOver: useCallback(() => setRestUntil(null), []),
         dialog,
@@ -131,9 +126,6 @@ export function useCourtside(pack: Courtside) {
         next: () => goTo(Math.min(at + 1, pack.blocks.length - 1)),
         count,
         fell,
-        /** What the last repetition is besides; touched again it is not. */
-        tag,
-        tagged: useMemo(() => (last ? tagsOf(taps.events, last.id) : []), [taps.events, last]),
         countSet: () => {
             for (let i = 0; i < (here?.set.left ?? 0); i++) count('unobserved');
             rest();
@@ -180,6 +172,18 @@ function useRound(taps: ReturnType<typeof useTaps>, here: Here | null, side: Rep
             if (here) add(here.block, here.dose, { kind: 'round', set_no: here.set.setNo, side, note: code });
         },
     };
+}
+
+/** What the last repetition is besides good or faulty; a tag touched again is taken off. */
+function useTags({ events, add }: ReturnType<typeof useTaps>, here: Here | null) {
+    const last = here?.reps.at(-1);
+    const tagged = useMemo(() => (last ? tagsOf(events, last.id) : []), [events, last]);
+    const tag = (id: string): void => {
+        if (!here || !last) return;
+        const said = { kind: 'tag', set_no: last.set_no, side: last.side, target_id: last.id } as const;
+        add(here.block, doseOf(here.block, last), { ...said, note: tagged.includes(id) ? `${NOT}${id}` : id });
+    };
+    return { tag, tagged };
 }
 
 /** The last one that was begun on a block, unless it was ended since. */

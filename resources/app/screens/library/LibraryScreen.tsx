@@ -11,6 +11,7 @@ import { Waiting } from '../../parts/Waiting';
 import { definitionOf } from './definition';
 import type { GateDef } from './definition';
 import { GateDoes } from './GateDoes';
+import { RungPage } from './RungPage';
 import { ImportLadders } from './ImportLadders';
 
 const FAMILIES: [family: string, name: string][] = [
@@ -263,6 +264,15 @@ function LadderHead({
             <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladder.id)}>
                 Export
             </button>
+            {ladder.own && (
+                <Link
+                    to="/library/$ladderId/compare"
+                    params={{ ladderId: ladder.id }}
+                    className="btn btn-quiet no-print"
+                >
+                    Compare
+                </Link>
+            )}
             {me.decides && (
                 <Link to="/library/$ladderId/edit" params={{ ladderId: ladder.id }} className="btn btn-main no-print">
                     {ladder.own ? 'Edit' : 'Edit a copy'}
@@ -291,26 +301,7 @@ function Rungs({ ladderId, rungs }: { ladderId: string; rungs: LibraryLadder['ru
             <ol>
                 {rungs.map((rung, i) => (
                     <li key={rung.id} className="break-inside-avoid border-b border-line py-2.5">
-                        <h3 className="text-lg">
-                            <span className="figure mr-2 text-soft">{i + 1}</span>
-                            {rung.name}
-                        </h3>
-                        <p>
-                            {rung.goal}.{' '}
-                            <span className="text-soft">
-                                Where it lands {rung.outcome_ignored ? 'is not looked at' : 'counts'}
-                                {rung.safe_misses.length > 0 &&
-                                    `; a miss that is ${rung.safe_misses.join(' or ')} is safe`}
-                                . Look for: {rung.checkpoints.join(', ').toLowerCase()}.
-                            </span>
-                        </p>
-                        <Teaching lines={rung.teaching} />
-                        <ul className="mt-1 text-sm" aria-label={`Blocks of ${rung.name}`}>
-                            {rung.blocks.map((block, j) => (
-                                <BlockLine key={j} block={block} kind={block.kind} />
-                            ))}
-                            {rung.indoor && <BlockLine block={rung.indoor} kind="Indoors" />}
-                        </ul>
+                        <RungPage rung={rung} nth={i + 1} />
                         <p className="text-sm text-soft">
                             To go on: {rung.gate} <GateDoes gate={gates[rung.id] ?? {}} about={rung.name} />
                         </p>
@@ -318,41 +309,6 @@ function Rungs({ ladderId, rungs }: { ladderId: string; rungs: LibraryLadder['ru
                 ))}
             </ol>
         </section>
-    );
-}
-
-/** What a coach new to the skill needs to teach the rung: the reason as a sentence, the rest side by side. */
-function Teaching({ lines }: { lines: LibraryLadder['rungs'][number]['teaching'] }) {
-    if (lines.length === 0) return null;
-    const [why, ...rest] = lines;
-    return (
-        <>
-            <p className="mt-0.5">{why?.text}</p>
-            <dl className="mt-1 gap-x-8 text-sm sm:columns-2">
-                {rest.map((line) => (
-                    <div key={line.key} className="break-inside-avoid pb-1">
-                        <dt className="label inline">{line.name}: </dt>
-                        <dd className="inline">{line.text}</dd>
-                    </div>
-                ))}
-            </dl>
-        </>
-    );
-}
-
-function BlockLine({ block, kind }: { block: LibraryLadder['rungs'][number]['blocks'][number]; kind: string }) {
-    return (
-        <li className="grid py-0.5 sm:grid-cols-[6rem_1fr_14rem] sm:gap-x-3">
-            <span className="label">{kind}</span>
-            <span>
-                <span className={block.judged ? 'font-bold' : ''}>{block.title}.</span>{' '}
-                <span className="text-soft">
-                    {block.text}
-                    {block.how && ` (${block.how})`}
-                </span>
-            </span>
-            <span className="figure sm:text-right">{block.dose}</span>
-        </li>
     );
 }
 
@@ -385,6 +341,16 @@ function Beside({ ladder }: { ladder: LibraryLadder }) {
                     ))}
                 </dl>
             </section>
+            {ladder.tags.length > 0 && (
+                <section aria-label="Tags">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">Tagged besides, and what many tell</h2>
+                    {ladder.tags.map((tag) => (
+                        <p key={tag.id} className="border-b border-line py-1">
+                            <span className="head">{tag.name}.</span> <span className="text-soft">{tag.means}</span>
+                        </p>
+                    ))}
+                </section>
+            )}
             <section aria-label="Faults">
                 <h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>
                 {ladder.faults.map((each) => (

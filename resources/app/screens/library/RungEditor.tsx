@@ -4,6 +4,7 @@ import type { BlockDef, LadderDef, LoadedPart, RungDef } from './definition';
 import { Figure } from './Figure';
 import { DoneWith } from './DoneWith';
 import { HowDone } from './HowDone';
+import { Preview } from './Preview';
 import { Taught } from './Taught';
 import { ToGoOn } from './ToGoOn';
 import { Toggle } from '../../parts/Toggle';
@@ -52,6 +53,9 @@ export function RungEditor({ rung, ladder, skills, objects, onChange }: Given) {
     return (
         <div className="grid gap-2.5 py-2 pl-7">
             <About rung={rung} onChange={onChange} />
+            <div>
+                <Preview ladder={ladder} rung={rung} nth={ladder.rungs.indexOf(rung) + 1} />
+            </div>
             <Choices
                 legend="Looked for"
                 all={ladder.checkpoints}

@@ -45,7 +45,10 @@ export function Asked({ serve, asking, onAsk }: Steps) {
 function Where({ serve, court, onAsk }: { serve: Serve; court: Court; onAsk: Ask }) {
     const { asked } = serve;
     const nets = court.nets.map((each) => [String(each.metres), each.name] as const);
-    const hanging = ['', asked.net_hangs ? `As it hangs: ${asked.net_height_m.toFixed(2)} m there` : 'As it hangs'] as const;
+    const hanging = [
+        '',
+        asked.net_hangs ? `As it hangs: ${asked.net_height_m.toFixed(2)} m there` : 'As it hangs',
+    ] as const;
     return (
         <section aria-label="Where it is served" className="grid gap-2">
             <h2 className="text-lg">Where</h2>
