@@ -58,14 +58,16 @@ function Seen({ ladder, rung, nth }: { ladder: LadderDef; rung: RungDef; nth: nu
             </div>
             <Notice problem={query.error} />
             {query.data && (
-                <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1.4fr_1fr_20rem]">
+                <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_22rem]">
                     <section aria-label="As a page">
                         <h2 className="label border-b border-ink pb-1">As a page of the library</h2>
                         <RungPage rung={query.data.rung} nth={nth} />
                         <p className="text-sm text-soft">To go on: {query.data.rung.gate}</p>
                     </section>
-                    <AsASheet blocks={query.data.blocks} />
-                    <Courtside seen={query.data} />
+                    <div className="grid content-start gap-6">
+                        <AsASheet blocks={query.data.blocks} />
+                        <Courtside seen={query.data} />
+                    </div>
                 </div>
             )}
         </>

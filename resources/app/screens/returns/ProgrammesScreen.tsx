@@ -6,28 +6,11 @@ import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
 import { LabelledInput } from '../../parts/Labelled';
-
-type Stage = {
-    name: string;
-    text: string;
-    sets: number;
-    reps: number;
-    effort: number;
-    distance_share?: number;
-    passes?: number;
-    min_gap_days?: number;
-    needs_clearance?: boolean;
-    match_play?: boolean;
-    [other: string]: unknown;
-};
-type Definition = {
-    id: string;
-    name: string;
-    summary: string;
-    cautions: string[];
-    stages: Stage[];
-    [other: string]: unknown;
-};
+import { saveText } from '../../parts/saveFile';
+import { AboutProgramme } from './AboutProgramme';
+import { ImportProgramme } from './ImportProgramme';
+import { StageRow } from './StageRow';
+import { type Definition, readDefinition, type Stage } from './programme';
 
 /** Programmes of the way back: those that ship, and copies of one’s own. */
 export function ProgrammesScreen() {
@@ -41,17 +24,31 @@ export function ProgrammesScreen() {
     if (!query.data) return <Waiting query={query} what="the programmes" />;
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="py-3">
-                <p className="label">
-                    <Link to="/returns" className="hover:underline">
-                        Returns
-                    </Link>
-                </p>
-                <h1 className="text-2xl">Programmes</h1>
-                <p className="mt-1 max-w-prose text-soft">
-                    Examples with round numbers. What the treating clinician writes wins: copy one, change it, and open
-                    returns on the copy. A return already begun keeps the programme it was opened with.
-                </p>
+            <header className="flex flex-wrap items-end gap-4 py-3">
+                <div>
+                    <p className="label">
+                        <Link to="/returns" className="hover:underline">
+                            Returns
+                        </Link>
+                    </p>
+                    <h1 className="text-2xl">Programmes</h1>
+                    <p className="mt-1 max-w-prose text-soft">
+                        Examples with round numbers. What the treating clinician writes wins: copy one, change it, and
+                        open returns on the copy. A return already begun keeps the programme it was opened with.
+                    </p>
+                </div>
+                <span className="grow" />
+                {me.decides && editing === null && (
+                    <ImportProgramme
+                        onRead={(text) => {
+                            const definition = readDefinition(text);
+                            if (definition === null) return false;
+                            const own = query.data.find((file) => file.own && file.id === definition.id);
+                            setEditing({ definition, version: own?.version ?? 0 });
+                            return true;
+                        }}
+                    />
+                )}
             </header>
             {editing === null ? (
                 <ul className="border-t-2 border-ink">
@@ -68,6 +65,19 @@ export function ProgrammesScreen() {
                                         {definition.summary} {definition.stages.length} stages.
                                     </span>
                                 </div>
+                                <button
+                                    type="button"
+                                    className="btn btn-quiet"
+                                    onClick={() =>
+                                        saveText(
+                                            `${file.id}.json`,
+                                            'application/json',
+                                            `${JSON.stringify(definition, null, 2)}\n`,
+                                        )
+                                    }
+                                >
+                                    Export
+                                </button>
                                 {me.decides && (
                                     <button
                                         type="button"
@@ -131,6 +141,7 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                     onChange={(event) => setDefinition({ ...definition, summary: event.target.value })}
                 />
             </div>
+            <AboutProgramme definition={definition} onChange={setDefinition} />
             <div className="overflow-x-auto">
                 <table className="w-full min-w-[56rem] border-t-2 border-ink">
                     <caption className="sr-only">Stages</caption>
@@ -190,93 +201,5 @@ function Editor({ start, version, onClose }: { start: Definition; version: numbe
                 </button>
             </div>
         </form>
-    );
-}
-
-function StageRow({
-    nth,
-    stage,
-    only,
-    onChange,
-    onRepeat,
-    onRemove,
-}: {
-    nth: number;
-    stage: Stage;
-    only: boolean;
-    onChange: (with_: Partial<Stage>) => void;
-    onRepeat: () => void;
-    onRemove: () => void;
-}) {
-    const figure = (key: 'sets' | 'reps' | 'passes' | 'min_gap_days', fallback: number, label: string) => (
-        <input
-            className="field figure w-14 px-1 text-center"
-            inputMode="numeric"
-            aria-label={`${label} of stage ${nth}`}
-            value={String(stage[key] ?? fallback)}
-            onChange={(event) => onChange({ [key]: Number(event.target.value) || 0 })}
-        />
-    );
-    const share = (key: 'effort' | 'distance_share', label: string) => (
-        <input
-            className="field figure w-16 px-1 text-center"
-            inputMode="numeric"
-            aria-label={`${label} of stage ${nth}, percent`}
-            value={stage[key] === undefined ? '' : String(Math.round(100 * (stage[key] ?? 0)))}
-            placeholder="–"
-            onChange={(event) =>
-                onChange({ [key]: event.target.value === '' ? undefined : (Number(event.target.value) || 0) / 100 })
-            }
-        />
-    );
-    return (
-        <tr className="border-b border-line">
-            <td className="py-1 pr-2">
-                <input
-                    className="field"
-                    aria-label={`Name of stage ${nth}`}
-                    required
-                    value={stage.name}
-                    onChange={(event) => onChange({ name: event.target.value })}
-                />
-            </td>
-            <td className="pr-2">{figure('sets', 1, 'Sets')}</td>
-            <td className="pr-2">{figure('reps', 1, 'Reps')}</td>
-            <td className="pr-2">{share('effort', 'Effort')}</td>
-            <td className="pr-2">{share('distance_share', 'Distance')}</td>
-            <td className="pr-2">{figure('passes', 1, 'Passes')}</td>
-            <td className="pr-2">{figure('min_gap_days', 2, 'Days between')}</td>
-            <td className="pr-2">
-                <label className="flex items-center gap-1">
-                    <input
-                        type="checkbox"
-                        disabled={nth === 1}
-                        checked={nth === 1 || stage.needs_clearance === true}
-                        onChange={(event) => onChange({ needs_clearance: event.target.checked })}
-                    />
-                    first
-                </label>
-            </td>
-            <td className="pr-2">
-                <label className="flex items-center gap-1">
-                    <input
-                        type="checkbox"
-                        checked={stage.match_play === true}
-                        onChange={(event) => onChange({ match_play: event.target.checked })}
-                    />
-                    may play
-                </label>
-            </td>
-            <td className="whitespace-nowrap text-right">
-                <button type="button" className="btn btn-quiet" onClick={onRepeat}>
-                    Repeat below
-                </button>
-                {!only && (
-                    <button type="button" className="btn btn-quiet" onClick={onRemove}>
-                        Remove
-                    </button>
-                )}
-            </td>
-        </tr>
     );
 }
