@@ -143,6 +143,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     Route::post('flight/{kind}', [FlightController::class, 'saveNumbers'])->can('manage-people');
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('drills', [LibraryController::class, 'drills']);
+    Route::get('club-drills', [LibraryController::class, 'clubDrills']);
+    Route::post('club-drills', [LibraryController::class, 'saveDrill'])->can('manage-people');
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
     Route::get('library/{ladder}/definition', [LibraryController::class, 'definition']);
     Route::get('library/{ladder}/compare', [LibraryController::class, 'compare']);

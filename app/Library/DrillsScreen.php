@@ -18,13 +18,17 @@ use Augendo\Core\Load\Channel;
 /** Which drill mends it, with the people, the place and the body there are today? */
 final class DrillsScreen
 {
-    public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly Ladders $shelf,
+        private readonly ClubDrills $drills,
+    ) {}
 
     public function find(User $user, string $words, Handedness $hand): DrillsView
     {
         $cards = DrillCard::all(
             array_map($this->library->ladder(...), $this->shelf->ids($user->workspace_id)),
-            array_values($this->library->drills()),
+            array_values($this->drills->known($user->workspace_id)),
         );
         $wanted = DrillWanted::of($words);
         $skills = $this->library->skillNames();

@@ -7,6 +7,7 @@ namespace App\Library;
 use App\Athletes\Squad;
 use App\Http\Answers;
 use App\Http\DocumentRequest;
+use App\Library\Answers\ClubDrillView;
 use App\Library\Answers\DocumentView;
 use App\Library\Answers\DrillsView;
 use App\Library\Answers\LadderCompareView;
@@ -52,6 +53,21 @@ final class LibraryController
         $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
 
         return response()->json($drills->find($request->user(), (string) ($asked['words'] ?? ''), $hand));
+    }
+
+    #[Answers(ClubDrillView::class, list: true)]
+    public function clubDrills(Request $request, ClubDrills $drills): JsonResponse
+    {
+        return response()->json($drills->views($request->user()));
+    }
+
+    #[Answers(ClubDrillView::class, list: true)]
+    public function saveDrill(DocumentRequest $request, ClubDrills $drills): JsonResponse
+    {
+        $given = $request->validated();
+        $drills->save($given['definition'], $given['version'], $request->user());
+
+        return $this->clubDrills($request, $drills);
     }
 
     /** The ladder as a file: to edit, to copy, to share. */

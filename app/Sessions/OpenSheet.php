@@ -9,6 +9,7 @@ use App\Athletes\Squad;
 use App\Film\FilmReviews;
 use App\Gates\JudgedEvidence;
 use App\Health\DayReadiness;
+use App\Library\ClubDrills;
 use App\Limits\AthleteLimits;
 use App\Limits\AthleteLoad;
 use App\Limits\AthleteLoads;
@@ -17,6 +18,7 @@ use App\Returns\PlayReturn;
 use App\Returns\ReturnsUnderWay;
 use App\Seasons\Fixture;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
@@ -251,7 +253,7 @@ final class OpenSheet
             done: $done,
             own: $this->onLadder(),
             others: $this->otherLadders(),
-            drills: array_values($this->library->drills()),
+            drills: $this->drills(),
             spaces: Stations::spacesSet($this->sheet->trainingSession),
         );
     }
@@ -261,13 +263,22 @@ final class OpenSheet
     {
         return $this->addable ??= [
             ...Addable::to(
-                $this->onLadder(), $this->otherLadders(), array_values($this->library->drills()), $this->sheet->focus ?? [],
+                $this->onLadder(), $this->otherLadders(), $this->drills(), $this->sheet->focus ?? [],
             ),
             ...array_map(
                 fn (WorkSource $source): WorkSource => $source->withDose($source->dose->forAthlete($this->profile(), $this->day())),
                 SheetTemplate::addable($this->sheet, $this->library),
             ),
         ];
+    }
+
+    /** @return list<Drill> of the library and of the club, for this athlete */
+    private function drills(): array
+    {
+        return array_map(
+            fn (Drill $drill): Drill => $drill->forAthlete($this->profile(), $this->day()),
+            array_values(app(ClubDrills::class)->known($this->squad->workspace_id)),
+        );
     }
 
     private function onLadder(): OnLadder

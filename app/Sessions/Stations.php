@@ -8,6 +8,7 @@ use App\Athletes\Athlete;
 use App\Health\DayReadiness;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Library\ClubDrills;
 use App\People\User;
 use App\Records\Alone;
 use App\Returns\ReturnsUnderWay;
@@ -165,11 +166,12 @@ final class Stations
         $athletes = array_values($sheets->map(fn (Sheet $sheet): Athlete => $sheet->athlete)->all());
         $returns = new ReturnsUnderWay($athletes, $this->session->day());
         $drills = [];
+        $all = app(ClubDrills::class)->known($this->session->squad->workspace_id);
         foreach ($sheets as $id => $sheet) {
             $allowed = new Allowed($readiness[$id], $sheet->athlete->throwing_side, $returns->open($id)?->site->channels() ?? []);
             $known = [$this->library->ladder($sheet->ladder, $sheet->ladder_version)->skill];
             $drills[$id] = array_values(array_filter(
-                $this->library->drills(),
+                $all,
                 fn (Drill $drill): bool => $drill->isFree() && $drill->isFor($known) && $allowed->allows($drill->dose),
             ));
         }

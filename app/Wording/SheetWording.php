@@ -100,11 +100,21 @@ final class SheetWording
             'ladder' => "From {$where}.",
             'fault' => "Mends a fault of {$where}.",
             'template' => 'From a template of the squad.',
-            default => match (($this->library->drills()[$name ?? ''] ?? null)?->with) {
-                DrillWith::Partner => 'A drill with a partner.',
-                DrillWith::Group => 'A drill with a group.',
-                default => 'A drill.',
-            },
+            default => $this->drill($name),
+        };
+    }
+
+    private function drill(?string $id): string
+    {
+        $drill = $this->library->drills()[$id ?? ''] ?? null;
+        if ($drill === null && $id !== null) {
+            return 'A drill of our own.';
+        }
+
+        return match ($drill?->with) {
+            DrillWith::Partner => 'A drill with a partner.',
+            DrillWith::Group => 'A drill with a group.',
+            default => 'A drill.',
         };
     }
 

@@ -27,10 +27,22 @@ return new class extends Migration
             $table->timestamp('saved_at');
             $table->unique(['workspace_id', 'kind', 'version']);
         });
+        // A club's own drills, each version of them.
+        Schema::create('club_drills', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('workspace_id')->constrained()->cascadeOnDelete();
+            $table->string('slug', 100);
+            $table->unsignedInteger('version');
+            $table->longText('definition');
+            $table->foreignId('saved_by')->index()->constrained('users');
+            $table->timestamp('saved_at');
+            $table->unique(['workspace_id', 'slug', 'version']);
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('club_drills');
         Schema::dropIfExists('flight_tables');
         Schema::dropIfExists('rep_speeds');
     }

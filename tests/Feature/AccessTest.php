@@ -103,6 +103,8 @@ final class AccessTest extends TestCase
         'POST api/athletes/{athlete}/limit-shares' => self::COACH,
         'GET api/library' => self::EVERYBODY,
         'GET api/drills' => self::EVERYBODY,
+        'GET api/club-drills' => self::EVERYBODY,
+        'POST api/club-drills' => self::COACH,
         'GET api/flight/{kind}' => self::EVERYBODY,
         'POST api/flight/{kind}' => self::COACH,
         'GET api/library/{ladder}' => self::EVERYBODY,

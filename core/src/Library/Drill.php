@@ -4,13 +4,22 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Skill;
 
 /** A drill that belongs to no rung: done when the work of the day is taken away, or added by a coach. */
 final readonly class Drill
 {
+    use CopiesItself;
+
     /**
      * @param  list<string>|null  $skills  ids of the skills it belongs to; null: any
+     * @param  string|null  $purpose  why it is done
+     * @param  string|null  $mends  the fault it mends, in words
+     * @param  string|null  $cue  the short thought that goes with it
+     * @param  string|null  $stop  when to stop it
      */
     public function __construct(
         public string $id,
@@ -18,7 +27,17 @@ final readonly class Drill
         public DrillWith $with,
         public ?array $skills,
         public BlockDose $dose,
+        public ?string $purpose = null,
+        public ?string $mends = null,
+        public ?string $cue = null,
+        public ?string $stop = null,
     ) {}
+
+    /** The same with the object of somebody's age; what is asked of them stays, and limits come after it. */
+    public function forAthlete(AthleteProfile $profile, Day $on): self
+    {
+        return $this->with(['dose' => $this->dose->forAthlete($profile, $on)]);
+    }
 
     /** @param  list<Skill>  $known  those somebody trains */
     public function isFor(array $known): bool

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
-/** What a drill that belongs to no rung is about. Scoring and strategy load nothing. */
+/**
+ * What a drill that belongs to no rung is about. Scoring and strategy load nothing; practice is
+ * the skill itself, and is put on a sheet by a coach alone.
+ */
 enum DrillAbout: string
 {
     case WarmUp = 'warm_up';
@@ -12,4 +15,5 @@ enum DrillAbout: string
     case Rehearsal = 'rehearsal';
     case Scoring = 'scoring';
     case Strategy = 'strategy';
+    case Practice = 'practice';
 }

@@ -88,7 +88,8 @@ final readonly class DrillCard
         $dose = $drill->dose;
 
         return new self(
-            title: $dose->title, text: $dose->text, mends: '', cue: '', stop: null, ladders: [], skill: $dose->skill, with: $drill->with,
+            title: $dose->title, text: trim("{$drill->purpose} {$dose->text}"), mends: $drill->mends ?? '', cue: $drill->cue ?? '',
+            stop: $drill->stop, ladders: [], skill: $dose->skill, with: $drill->with,
             loads: $dose->loadedChannels(), far: $dose->object->far,
             dose: new DrillDose(
                 $dose->skill, $dose->object, $dose->reps, $dose->effort, $dose->distanceM, $dose->holdS, $dose->surface, $dose->legs,

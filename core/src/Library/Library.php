@@ -199,18 +199,10 @@ final class Library
     public function drills(): array
     {
         return $this->drills ??= $this->read('drills.json', function (Node $file): array {
-            $doses = new DoseReader($this->skills(), $this->objects());
-            $skill = fn (Node $n): string => LadderReader::reference($n, $this->skills(), 'skill')->id;
+            $reader = new DrillReader($this->skills(), $this->objects());
             $drills = [];
             foreach ($file->keys(['drills'], ['$schema'])->get('drills')->entries() as $id => $node) {
-                $node->keys(['about', 'with', 'dose'], ['for']);
-                $drills[$id] = new Drill(
-                    id: $id,
-                    about: $node->get('about')->enum(DrillAbout::class),
-                    with: $node->get('with')->enum(DrillWith::class),
-                    skills: $node->get('for')->optional(fn (Node $list): array => array_map($skill, $list->items())),
-                    dose: $doses->read($node->get('dose')),
-                );
+                $drills[$id] = $reader->read($id, $node);
             }
 
             return $drills;

@@ -23,6 +23,7 @@ export type FlightNumbers = Schemas['FlightNumbersView'];
 export type RungPreview = Schemas['RungPreviewView'];
 export type LadderCompare = Schemas['LadderCompareView'];
 export type Schools = Schemas['SchoolsView'];
+export type ClubDrill = Schemas['ClubDrillView'];
 export type DrillCard = Schemas['DrillCardView'];
 export type Devices = Schemas['DevicesView'];
 export type Outside = Schemas['OutsideView'];

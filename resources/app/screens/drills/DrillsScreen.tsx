@@ -5,6 +5,7 @@ import { api, type DrillCard } from '../../api/client';
 import { HandSwitch, type Hand } from '../../parts/HandSwitch';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
+import { OwnDrills } from './OwnDrills';
 
 const EXAMPLES = ['elbow drops', 'no partner', 'indoors', 'sore wrist'];
 
@@ -45,6 +46,7 @@ export function DrillsScreen() {
                     </p>
                 </div>
                 <span className="grow" />
+                <OwnDrills />
                 <HandSwitch hand={hand} onHand={setHand} />
                 <label className="grid w-full gap-1 sm:w-96">
                     <span className="label">A fault, a cue, who is there, where, what is sore</span>
