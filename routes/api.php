@@ -139,8 +139,12 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('close', 'close')->can('change', 'session');
     });
     Route::post('session-changes/{change}/take-back', [CalendarController::class, 'takeBack'])->can('takeBack', 'change');
-    Route::get('flight/{kind}', [FlightController::class, 'numbers']);
-    Route::post('flight/{kind}', [FlightController::class, 'saveNumbers'])->can('manage-people');
+    Route::prefix('flight')->controller(FlightController::class)->group(function (): void {
+        Route::get('balls', 'balls');
+        Route::get('courts', 'courts');
+        Route::post('balls', 'saveBalls')->can('manage-people');
+        Route::post('courts', 'saveCourts')->can('manage-people');
+    });
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('drills', [LibraryController::class, 'drills']);
     Route::get('club-drills', [LibraryController::class, 'clubDrills']);
@@ -285,6 +289,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('collectors', [IntakeController::class, 'nameCollectors'])->can('nameCollectors', 'athlete');
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
         Route::post('intake/usual-week/confirm', [IntakeController::class, 'confirmUsualWeek'])->can('decide', 'athlete');
+        Route::post('hand-spans', [MeasurementController::class, 'handSpan'])->can('record', 'athlete');
         Route::post('heights', [MeasurementController::class, 'height'])->can('record', 'athlete');
         Route::post('heights/{id}/confirm', [MeasurementController::class, 'confirmHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('heights/{id}/withdraw', [MeasurementController::class, 'withdrawHeight'])->whereUuid('id')->can('record', 'athlete');

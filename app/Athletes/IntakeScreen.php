@@ -64,6 +64,7 @@ final class IntakeScreen
             consent_record_by: $kept?->consent_record_by,
             consent_record_on: $day('consent_record_on'),
             heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
+            hand_span_cm: HandSpans::of([$athlete->id], $on)[$athlete->id] ?? null,
             growth_cm_a_month: $growth,
             growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
             shared: $user->role->decides() ? $this->shares->of($athlete) : [],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Athletes;
 
 use App\Athletes\Answers\IntakeView;
+use App\Athletes\Requests\HandSpanRequest;
 use App\Athletes\Requests\HeightRequest;
 use App\Athletes\Requests\MarkRequest;
 use App\Http\Answers;
@@ -19,6 +20,18 @@ final class MeasurementController
     public function height(HeightRequest $request, Athlete $athlete): JsonResponse
     {
         $this->measurements->height($athlete, $request->validated(), $request->user());
+
+        return $this->answer($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
+    public function handSpan(HandSpanRequest $request, Athlete $athlete, BodyMeasures $measures): JsonResponse
+    {
+        $given = $request->validated();
+        $measures->add($athlete, [
+            'id' => $given['id'], 'what' => HandSpans::WHAT, 'side' => null, 'value' => (float) $given['span_cm'],
+            'measured_on' => $given['measured_on'],
+        ], $request->user());
 
         return $this->answer($request, $athlete);
     }

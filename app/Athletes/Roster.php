@@ -101,7 +101,9 @@ final class Roster
             if (Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladderId)->exists()) {
                 throw new Problem(ProblemType::OnThisLadderAlready, 'Moving up or down is decided at the gate, with its evidence.');
             }
-            self::refuseWithoutWhatItBuildsOn($athlete, $ladder, $rungId);
+            if ($ladder->position($rungId) !== 0) {
+                self::refuseWithoutWhatItBuildsOn($athlete, $ladder);
+            }
             Placement::query()->create([
                 'athlete_id' => $athlete->id, 'ladder' => $ladder->id, 'ladder_version' => $ladder->version, 'rung' => $rungId,
                 'entered_on' => $by->workspace->today()->iso(), 'entered_at' => Carbon::now($by->workspace->timezone)->toIso8601String(),
@@ -112,13 +114,15 @@ final class Roster
         });
     }
 
-    /** At its foot anybody may begin; further up, what a ladder builds on has to be behind them. */
-    private static function refuseWithoutWhatItBuildsOn(Athlete $athlete, Ladder $ladder, string $rungId): void
+    /**
+     * At its foot anybody may begin; further up, what a ladder builds on has to be behind them.
+     *
+     * @throws Problem
+     */
+    public static function refuseWithoutWhatItBuildsOn(Athlete $athlete, Ladder $ladder): void
     {
         $library = app(Library::class);
-        $places = Placement::query()->where('athlete_id', $athlete->id)->get()
-            ->map(fn (Placement $placement): array => [$placement->ladder, $placement->rung])->values()->all();
-        if ($ladder->position($rungId) === 0 || $ladder->needs === [] || Prerequisites::held($ladder, $places, $library) === true) {
+        if (self::hasWhatItBuildsOn($athlete, $ladder)) {
             return;
         }
         $named = array_map(function (array $need) use ($library): string {
@@ -131,6 +135,14 @@ final class Roster
             "“{$ladder->name}” builds on ".implode(' and ', $named).'. Place them there first, or at the foot of this one.',
             ['rung' => ['Choose the first rung, or place them on what comes before.']],
         );
+    }
+
+    public static function hasWhatItBuildsOn(Athlete $athlete, Ladder $ladder): bool
+    {
+        $places = Placement::query()->where('athlete_id', $athlete->id)->get()
+            ->map(fn (Placement $placement): array => [$placement->ladder, $placement->rung])->values()->all();
+
+        return $ladder->needs === [] || Prerequisites::held($ladder, $places, app(Library::class)) === true;
     }
 
     /** Somebody stops climbing a ladder: what was climbed stays held, what is planned on it from today is taken off. */

@@ -58,25 +58,32 @@ final class FlightController
         return response()->json(status: 204);
     }
 
-    /** The numbers a club's balls and nets are worked out with, as a document by its schema. */
+    /** The numbers a club's balls are worked out with, as a document by its schema. */
     #[Answers(FlightNumbersView::class)]
-    public function numbers(Request $request, FlightTables $tables, string $kind): JsonResponse
+    public function balls(Request $request, FlightTables $tables): JsonResponse
     {
-        return response()->json($tables->view($request->user()->workspace_id, self::kind($kind)));
+        return response()->json($tables->view($request->user()->workspace_id, 'balls'));
     }
 
     #[Answers(FlightNumbersView::class)]
-    public function saveNumbers(DocumentRequest $request, FlightTables $tables, string $kind): JsonResponse
+    public function courts(Request $request, FlightTables $tables): JsonResponse
     {
-        $given = $request->validated();
-        $tables->save(self::kind($kind), $given['definition'], $given['version'], $request->user());
-
-        return $this->numbers($request, $tables, $kind);
+        return response()->json($tables->view($request->user()->workspace_id, 'courts'));
     }
 
-    /** @return 'balls'|'courts' */
-    private static function kind(string $kind): string
+    #[Answers(FlightNumbersView::class)]
+    public function saveBalls(DocumentRequest $request, FlightTables $tables): JsonResponse
     {
-        return in_array($kind, ['balls', 'courts'], true) ? $kind : throw new Problem(ProblemType::NotFound, 'There are balls and courts.');
+        $tables->save('balls', $request->validated('definition'), $request->validated('version'), $request->user());
+
+        return $this->balls($request, $tables);
+    }
+
+    #[Answers(FlightNumbersView::class)]
+    public function saveCourts(DocumentRequest $request, FlightTables $tables): JsonResponse
+    {
+        $tables->save('courts', $request->validated('definition'), $request->validated('version'), $request->user());
+
+        return $this->courts($request, $tables);
     }
 }

@@ -34,6 +34,8 @@ final class FindPlace
     {
         return Alone::with($athlete->id, function () use ($athlete, $ladderId, $by): Sheet {
             $ladder = app(Ladders::class)->ladder($by, $ladderId);
+            // It may end further up than the foot.
+            Roster::refuseWithoutWhatItBuildsOn($athlete, $ladder);
             app(Roster::class)->place($athlete, $ladder->id, $ladder->rungs[0]->id, $by);
             $placement = Placement::standing()->where('athlete_id', $athlete->id)->where('ladder', $ladder->id)->firstOrFail();
             $placement->update(['placing' => true]);

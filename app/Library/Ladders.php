@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Athletes\Athlete;
+use App\Athletes\Roster;
 use App\Athletes\Squad;
 use App\Gates\Placement;
 use App\Http\Problem;
@@ -308,6 +309,11 @@ final class Ladders extends VersionedDocuments
                     || Season::openOf($athlete)->where('ladder', $from)->exists()
                 ) {
                     $said[] = "{$athlete->given_name} stays: a return or a season is open on the old ladder.";
+
+                    continue;
+                }
+                if ($copy->position($placement->rung) !== 0 && ! Roster::hasWhatItBuildsOn($athlete, $copy)) {
+                    $said[] = "{$athlete->given_name} stays: the copy builds on something that is not behind them yet.";
 
                     continue;
                 }

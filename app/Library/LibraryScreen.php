@@ -23,6 +23,7 @@ use App\Library\Answers\TaughtView;
 use App\People\User;
 use App\Wording\FilmWording;
 use App\Wording\LadderWording;
+use App\Wording\SchoolWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
@@ -127,6 +128,7 @@ final class LibraryScreen
             ),
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $ladder->tags),
             rungs: array_map(fn (Rung $rung): LibraryRungView => self::rung($rung, $hand), $ladder->rungs),
+            taught: self::taught($user, $id),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
             copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
             versions: array_map(
@@ -176,6 +178,20 @@ final class LibraryScreen
     public function letThrough(Gate $gate, int $repsASession): array
     {
         return array_map(LetThroughView::of(...), LetThrough::of($gate, $repsASession));
+    }
+
+    /** @return list<string> the user's squads whose school is not the library's, and what it is */
+    private static function taught(User $user, string $ladder): array
+    {
+        $told = [];
+        foreach ($user->visibleSquads()->orderBy('squads.id')->get() as $squad) {
+            $ways = SchoolWording::taught([...ChosenSchools::above($squad, $ladder), ...ChosenSchools::here($squad, $ladder)]);
+            if ($ways !== []) {
+                $told[] = "{$squad->name}: ".lcfirst(implode('; ', $ways)).'.';
+            }
+        }
+
+        return $told;
     }
 
     private static function rung(Rung $rung, Handedness $hand): LibraryRungView

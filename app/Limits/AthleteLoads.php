@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Limits;
 
 use App\Athletes\Athlete;
+use App\Athletes\HandSpans;
 use App\Athletes\Heights;
 use App\Courtside\DailyTotals;
 use App\Flight\FastestCarries;
@@ -101,6 +102,7 @@ final class AthleteLoads
             }
         }
         $heights = new Heights($ids, $on);
+        $spans = HandSpans::of($ids, $on);
         $schools = ChosenSchools::of($athletes);
         $profiles = [];
         foreach ($athletes as $athlete) {
@@ -119,6 +121,7 @@ final class AthleteLoads
                 referenceSpeedMs: $fastest,
                 lapsedThrows: array_keys(array_filter($longest, fn (array $mark): bool => $mark[1])),
                 schools: $schools[$athlete->id] ?? [],
+                handSpanCm: $spans[$athlete->id] ?? null,
                 carriesM: $this->carries->of($athlete->workspace_id, $fastest, $thrown),
             );
         }

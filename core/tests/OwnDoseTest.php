@@ -67,6 +67,18 @@ final class OwnDoseTest extends TestCase
         $this->assertSame($object, $own->object->id);
     }
 
+    public function test_a_hand_too_small_for_it_gets_the_smaller_one_after_the_age_and_one_nobody_measured_changes_nothing(): void
+    {
+        $ball = fn (?int $age, ?float $spanCm): string => $this->own('handball-standing-throw', 'three')
+            ->forAthlete(new AthleteProfile($this->profile($age, null)->birthDate, handSpanCm: $spanCm), Day::of(self::ON))->object->id;
+        $this->assertSame('handball-2', $ball(20, null));
+        $this->assertSame('handball-2', $ball(20, 17.5), 'it spans as much as is asked');
+        $this->assertSame('handball-1', $ball(20, 17.4));
+        $this->assertSame('handball-1', $ball(9, 16.0), 'the one of that age already');
+        $this->assertSame('soft-ball', $ball(9, 14.0), 'too large for a hand of that age');
+        $this->assertSame('handball-1', $ball(null, 15.0), 'the hand is known and the age is not');
+    }
+
     public function test_no_share_asks_more_of_an_athlete_than_the_effort_beside_it(): void
     {
         foreach ($this->library->ladderIds() as $id) {

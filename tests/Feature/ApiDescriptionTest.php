@@ -104,7 +104,6 @@ final class ApiDescriptionTest extends TestCase
         return strtr($path, [
             '{fixture}' => $match->id,
             '{ladder}' => 'racket-serve',
-            '{kind}' => 'courts',
             '{season}' => $season->id,
             '{day}' => $today->plus(-2)->iso(),
             '{session}' => $this->sheetOf($name)->training_session_id,

@@ -29,6 +29,8 @@ final readonly class LibraryLadderView
         public array $tags,
         /** @var list<LibraryRungView> */
         public array $rungs,
+        /** @var list<string> squads that are taught it another way, and how */
+        public array $taught,
         /** whether it is the club's own copy */
         public bool $own,
         public ?string $copied_from,

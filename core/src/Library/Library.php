@@ -112,7 +112,7 @@ final class Library
 
     private static function object(Node $node, string $id): LibraryObject
     {
-        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'far', 'younger']);
+        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'far', 'younger', 'smaller_hand']);
         $mass = fn (Node $n): float => $n->positive();
 
         return new LibraryObject(
@@ -149,6 +149,28 @@ final class Library
     }
 
     /**
+     * @param  array<string, LibraryObject>  $objects
+     * @return list<array{float, LibraryObject}> span below which, centimetres, the smallest first
+     *
+     * @throws CaseError
+     */
+    private static function smaller(Node $node, array $objects): array
+    {
+        $smaller = [];
+        foreach ($node->get('smaller_hand')->optional(fn (Node $n): array => $n->items()) ?? [] as $each) {
+            $each->keys(['below_cm', 'object']);
+            $id = $each->get('object')->string();
+            $smaller[] = [
+                $each->get('below_cm')->number(5.0, 35.0),
+                $objects[$id] ?? throw new CaseError('unknown_reference', $each->path.'/object', "There is no object “{$id}”."),
+            ];
+        }
+        usort($smaller, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $smaller;
+    }
+
+    /**
      * @return array<string, LibraryObject> by id
      *
      * @throws LibraryProblem
@@ -164,9 +186,19 @@ final class Library
             );
             $plain = array_combine(array_keys($nodes), $plain);
 
-            return array_map(
-                fn (LibraryObject $object): LibraryObject => $object->with(['younger' => self::younger($nodes[$object->id], $plain)]),
+            // What takes the place of one for the young has a smaller one of its own.
+            $fitted = array_map(
+                fn (LibraryObject $object): LibraryObject => $object->with([
+                    'smaller' => self::smaller($nodes[$object->id], $plain),
+                ]),
                 $plain,
+            );
+
+            return array_map(
+                fn (LibraryObject $object): LibraryObject => $object->with([
+                    'younger' => self::younger($nodes[$object->id], $fitted),
+                ]),
+                $fitted,
             );
         });
     }

@@ -17,6 +17,7 @@ final readonly class AthleteProfile
      * @param  array<string, array<string, float>>  $carriesM  by skill and object, how far the fastest throw on record carries, metres: of
      *                                                        throws without a longest one. It tells what is no easy throw, and prices
      *                                                        nothing
+     * @param  float|null  $handSpanCm  of the throwing hand, from the thumb to the little finger; null: not measured
      */
     public function __construct(
         public ?Day $birthDate,
@@ -25,6 +26,7 @@ final readonly class AthleteProfile
         public array $lapsedThrows = [],
         public array $schools = [],
         public array $carriesM = [],
+        public ?float $handSpanCm = null,
     ) {}
 
     /** Whole years on that day; null when the birth date is not known. */

@@ -9,6 +9,14 @@ import { BallRows } from './BallRows';
 import { CourtRows } from './CourtRows';
 import type { BallFile, CourtFile } from './files';
 
+type Body = { version: number; definition: Record<string, unknown> };
+
+const READ = { balls: () => api('GET', '/api/flight/balls'), courts: () => api('GET', '/api/flight/courts') };
+const SAVE = {
+    balls: (body: Body) => api('POST', '/api/flight/balls', body),
+    courts: (body: Body) => api('POST', '/api/flight/courts', body),
+};
+
 /** What the flight of a ball is worked out with, and how the nets hang: put right where the club knows better. */
 export function FlightScreen() {
     return (
@@ -34,7 +42,7 @@ export function FlightScreen() {
 function Numbers({ kind, title }: { kind: FlightNumbers['kind']; title: string }) {
     const query = useQuery({
         queryKey: ['flight', kind],
-        queryFn: () => api('GET', `/api/flight/${kind}`),
+        queryFn: READ[kind],
         refetchOnWindowFocus: false,
     });
     if (!query.data) return <Waiting query={query} what="the numbers" />;
@@ -48,10 +56,7 @@ function Form({ kind, title, numbers }: { kind: FlightNumbers['kind']; title: st
     const [edited, setEdited] = useState<object>(numbers.definition);
     const save = useMutation({
         mutationFn: (definition: object) =>
-            api('POST', `/api/flight/${kind}`, {
-                version: numbers.version,
-                definition: definition as Record<string, unknown>,
-            }),
+            SAVE[kind]({ version: numbers.version, definition: definition as Record<string, unknown> }),
         onSuccess: (saved) => {
             queries.setQueryData(['flight', kind], saved);
             void queries.invalidateQueries();

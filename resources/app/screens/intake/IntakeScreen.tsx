@@ -6,7 +6,7 @@ import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
 import { AskedOnce } from './AskedOnce';
 import { Conditions } from './Conditions';
-import { Height, Marks } from './Measured';
+import { HandSpan, Height, Marks } from './Measured';
 import { OwnData, PersonalLinks } from './OwnData';
 import { SharedWith } from './SharedWith';
 import { Ladders, Person } from './Standing';
@@ -62,6 +62,7 @@ function Whole({ intake }: { intake: Editing }) {
                     <Ladders intake={intake} ladders={ladders.data} />
                     <Marks intake={intake} ladders={ladders.data} />
                     <Height intake={intake} />
+                    <HandSpan intake={intake} />
                     <Conditions intake={intake} />
                     {me.decides && <SharedWith intake={intake} />}
                     {me.decides && <PersonalLinks intake={intake} />}

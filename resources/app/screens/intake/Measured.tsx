@@ -57,6 +57,42 @@ export function Height({ intake }: { intake: Editing }) {
     );
 }
 
+/** From the thumb to the little finger, spread: a ball too big for the hand is not thrown, it is pushed. */
+export function HandSpan({ intake }: { intake: Editing }) {
+    const me = useMe();
+    const { kept, send, nextId } = intake;
+    return (
+        <section aria-label="Hand span">
+            <h2 className="text-base">Throwing hand, spread</h2>
+            <p className="text-soft">
+                {kept.hand_span_cm === null
+                    ? 'Not measured: the object follows the age alone.'
+                    : `${n(kept.hand_span_cm)} cm from the thumb to the little finger. A smaller hand gets the ` +
+                      'smaller object of the library.'}
+            </p>
+            {me.records && (
+                <form
+                    className="mt-2 flex items-end gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const field = event.currentTarget;
+                        const span = Number(typed(new FormData(field), 'span_cm'));
+                        void send(
+                            'POST',
+                            '/hand-spans',
+                            { id: nextId(), measured_on: me.today, span_cm: span },
+                            'Saved.',
+                        ).then((is) => is && field.reset());
+                    }}
+                >
+                    <LabelledInput label="Span, cm" name="span_cm" inputMode="decimal" required />
+                    <button className="btn">Add</button>
+                </form>
+            )}
+        </section>
+    );
+}
+
 export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderChoice[] | undefined }) {
     const me = useMe();
     const { kept, send } = intake;

@@ -255,6 +255,11 @@ function LadderHead({
                 </p>
                 <h1 className="text-2xl">{ladder.name}</h1>
                 <p>{ladder.summary}</p>
+                {ladder.taught.map((said) => (
+                    <p key={said} className="mt-1 border-l-4 border-tape pl-2">
+                        Taught another way to {said}
+                    </p>
+                ))}
             </div>
             <span className="grow" />
             <HandSwitch hand={hand} onHand={onHand} />
