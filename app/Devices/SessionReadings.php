@@ -21,7 +21,7 @@ final readonly class SessionReadings
 {
     /**
      * @param  Collection<int, \stdClass>  $readings  in order of time
-     * @param  array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}>  $taps  repetitions that stand
+     * @param  array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}>  $taps  that stand
      * @param  array<string, string>  $pairs  id of the tap by id of the reading
      * @param  array<string, Pairing>  $byDevice
      */
@@ -163,7 +163,7 @@ final readonly class SessionReadings
         return $row;
     }
 
-    /** @return array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}> repetitions that stand */
+    /** @return array<string, array{at_s: float, sheet_id: string, athlete_id: string, skill: string, effort: float|null}> that stand */
     private static function tapsOf(Sheet $sheet): array
     {
         $skills = $sheet->blocks->pluck('skill', 'id');

@@ -124,7 +124,9 @@ final class FlightTables
             foreach (self::DRAWN as $key) {
                 // By value: 9 and 9.0 are one length.
                 if (! isset($drawn[$id]) || $court[$key] != $drawn[$id][$key]) {
-                    throw new CaseError('out_of_range', "/courts/{$id}/{$key}", 'The court itself is drawn courtside: it changes in the file.');
+                    throw new CaseError(
+                        'out_of_range', "/courts/{$id}/{$key}", 'The court itself is drawn courtside: it changes in the file.',
+                    );
                 }
             }
         }

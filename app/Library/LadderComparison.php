@@ -106,7 +106,8 @@ final class LadderComparison
         return [
             ...$origin,
             ...array_values(array_map(
-                fn (array $kept): NamedView => new NamedView((string) $kept['version'], "version {$kept['version']}, {$kept['by']}"), $versions,
+                fn (array $kept): NamedView => new NamedView((string) $kept['version'], "version {$kept['version']}, {$kept['by']}"),
+                $versions,
             )),
         ];
     }

@@ -23,7 +23,12 @@ final class LadderChangeWording
     ];
 
     /** Shares that are said in per cent. */
-    private const SHARES = ['effort', 'effort_min', 'distance_share', 'target_rate', 'lower_bound', 'confidence', 'max_fade', 'step_back_rate'];
+    private const SHARES = [
+        'effort', 'effort_min', 'distance_share', 'target_rate', 'lower_bound', 'confidence', 'max_fade', 'step_back_rate',
+    ];
+
+    /** What an item is told by. */
+    private const IN_SHORT = ['name', 'title', 'goal', 'good', 'cue', 'drill', 'text', 'means', 'ladder', 'rung'];
 
     /** @var array<string, string> names by list and id */
     private array $names = [];
@@ -99,7 +104,7 @@ final class LadderChangeWording
         if (! is_array($item)) {
             return is_scalar($item) ? (string) $item : '';
         }
-        $words = array_filter(array_intersect_key($item, array_flip(['name', 'title', 'goal', 'good', 'cue', 'drill', 'text', 'means', 'ladder', 'rung'])));
+        $words = array_filter(array_intersect_key($item, array_flip(self::IN_SHORT)));
 
         return $words === []
             ? implode(', ', array_map(

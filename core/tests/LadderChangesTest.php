@@ -65,7 +65,8 @@ final class LadderChangesTest extends TestCase
     {
         $files = array_map(fn (array $file): array => array_diff_key($file, array_flip(['$schema', 'id', 'version'])), $this->files());
         foreach (['discus' => 'shot', 'handball-standing-throw' => 'handball-jump-throw', 'jump-landing' => 'serve-landing'] as $a => $b) {
-            $this->assertEquals($files[$b], LadderChanges::taken($files[$a], LadderChanges::between($files[$a], $files[$b])), "{$a} to {$b}");
+            $changes = LadderChanges::between($files[$a], $files[$b]);
+            $this->assertEquals($files[$b], LadderChanges::taken($files[$a], $changes), "{$a} to {$b}");
         }
     }
 

@@ -55,7 +55,8 @@ final class MannerTest extends TestCase
         $this->assertSame(Feed::None, $none?->feed, 'no feed is something said');
         $kept = [
             'feed' => 'coach', 'varied' => true, 'tempo' => 'counted', 'counts' => ['set', 'aim', 'throw'],
-            'play' => 'target_round zones=4 balls=5 points=5', 'eyes_shut' => true, 'alternates' => true, 'target_m' => 0.5, 'spread_m' => 4.0,
+            'play' => 'target_round zones=4 balls=5 points=5', 'eyes_shut' => true, 'alternates' => true, 'target_m' => 0.5,
+            'spread_m' => 4.0,
         ];
         $this->assertSame($kept, $this->read($kept)?->kept());
         $this->assertEquals($this->read($kept), Manner::of($kept));

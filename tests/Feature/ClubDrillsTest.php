@@ -33,7 +33,9 @@ final class ClubDrillsTest extends TestCase
     {
         $kept = $this->save(self::DRILL, 0)->assertOk()->json('0');
         $this->assertSame([1, false], [$kept['version'], $kept['withdrawn']]);
-        $found = fn (string $words): array => array_column($this->getJson('/api/drills?words='.rawurlencode($words))->assertOk()->json('drills'), 'title');
+        $found = fn (string $words): array => array_column(
+            $this->getJson('/api/drills?words='.rawurlencode($words))->assertOk()->json('drills'), 'title',
+        );
         $this->assertSame(['Towel whip at the rail'], $found('towel whip'));
         $this->assertSame(['Towel whip at the rail'], $found('whip the rail'), 'by its cue');
         $this->assertNotContains('Towel whip at the rail', $found('sore shoulder, towel'), 'it loads the arm');

@@ -62,7 +62,7 @@ final class LadderCompareTest extends TestCase
         $this->assertNotContains($reps, array_column($after['changes'], 'pointer'));
         $now = $this->getJson("/api/library/{$this->ours}/definition")->json('definition');
         $this->assertSame($block['reps'], $now['rungs'][1]['blocks'][2]['reps']);
-        $this->assertSame(['Discus, our way', 'fouls'], [$now['name'], end($now['faults'])['id']], 'ours stays, the new one is where it is there');
+        $this->assertSame(['Discus, our way', 'fouls'], [$now['name'], end($now['faults'])['id']], 'ours stays, the new one as well');
 
         // A change of an earlier version can be taken back.
         $this->assertSame(['origin', '2', '1'], array_column($after['against'], 'id'));

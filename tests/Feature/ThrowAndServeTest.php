@@ -125,8 +125,8 @@ final class ThrowAndServeTest extends TestCase
         $save('balls', $wrong, 1)->assertStatus(422)->assertJsonStructure(['errors' => ['/balls/match-ball']]);
 
         $dario = $this->athlete('Dario');
-        $serve = fn (string $asked): array => $this->getJson("/api/athletes/{$dario->id}/serve-window?court=racket&skill=racket-serve&{$asked}")
-            ->assertOk()->json('asked');
+        $window = "/api/athletes/{$dario->id}/serve-window?court=racket&skill=racket-serve";
+        $serve = fn (string $asked): array => $this->getJson("{$window}&{$asked}")->assertOk()->json('asked');
         $low = $serve('box=left-box&across_m=-0.5');
         $wide = $serve('box=left-box&across_m=-3');
         $this->assertTrue($low['net_hangs']);
@@ -149,11 +149,16 @@ final class ThrowAndServeTest extends TestCase
     {
         $dario = $this->athlete('Dario');
         $asked = fn (): array => $this->getJson("/api/athletes/{$dario->id}/serve-window")->assertOk()->json('asked');
-        $rows = DB::table('work_sets')->where('athlete_id', $dario->id)->where(['skill' => 'float-serve', 'side' => 'dominant'])->orderByDesc('day')->limit(6)->pluck('id');
+        $rows = DB::table('work_sets')
+            ->where(['athlete_id' => $dario->id, 'skill' => 'float-serve', 'side' => 'dominant'])
+            ->orderByDesc('day')
+            ->limit(6)
+            ->pluck('id');
+        $today = $this->coach()->workspace->today()->iso();
         $this->assertCount(6, $rows);
         foreach ([15.0, 15.4, 15.2, 19.0, 15.1] as $i => $speed) {
             $this->assertNotSame('gun', $asked()['speed_from'], 'too few');
-            DB::table('work_sets')->where('id', $rows[$i])->update(['speed_ms' => $speed, 'day' => $this->coach()->workspace->today()->iso()]);
+            DB::table('work_sets')->where('id', $rows[$i])->update(['speed_ms' => $speed, 'day' => $today]);
         }
         $this->assertEquals(['gun', 5, 15.2], [$asked()['speed_from'], $asked()['speed_serves'], $asked()['speed_ms']]);
     }

@@ -23,7 +23,7 @@ final readonly class ServeAskedView
         public float $across_m,
         public float $height_m,
         public float $speed_ms,
-        /** @var 'said'|'gun'|'test'|'usual' where the speed is from: asked with, measured serve by serve, the test on record, none of these */
+        /** @var 'said'|'gun'|'test'|'usual' where the speed is from: asked with, measured serve by serve, the test, none of these */
         public string $speed_from,
         /** serves it is the middle one of; 0: not from a gun */
         public int $speed_serves,

@@ -16,4 +16,10 @@ enum DrillAbout: string
     case Scoring = 'scoring';
     case Strategy = 'strategy';
     case Practice = 'practice';
+
+    /** Whether it is offered where the work of the day is taken away; a warm-up comes before whatever is. */
+    public function isOffered(): bool
+    {
+        return $this !== self::WarmUp && $this !== self::Practice;
+    }
 }

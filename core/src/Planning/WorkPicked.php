@@ -93,7 +93,7 @@ final class WorkPicked
         $known = array_map(fn (OnLadder $at): Skill => $at->ladder->skill, $ladders);
         foreach (DrillAbout::cases() as $about) {
             foreach ($drills as $drill) {
-                if (! in_array($about, [DrillAbout::WarmUp, DrillAbout::Practice], true) && $drill->about === $about && $drill->isFor($known)) {
+                if ($drill->about === $about && $about->isOffered() && $drill->isFor($known)) {
                     $this->whereItFits(self::drill($drill));
                 }
             }

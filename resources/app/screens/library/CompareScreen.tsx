@@ -51,7 +51,7 @@ export function CompareScreen() {
     };
     return (
         <main className="px-4 pb-10 sm:px-6">
-            <header className="sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b-2 border-ink bg-chalk py-3">
+            <header className="sticky top-0 z-10 flex flex-wrap items-end gap-3 border-b-2 border-ink bg-chalk py-3">
                 <div>
                     <p className="label">
                         <Link to="/library/$ladderId" params={{ ladderId }} className="hover:underline">

@@ -101,7 +101,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                     save();
                 }}
             >
-                <header className="sticky top-0 z-10 flex flex-wrap items-end gap-3 border-b-2 border-ink bg-chalk py-3">
+                <header className="sticky top-0 z-10 flex flex-wrap gap-3 border-b-2 border-ink bg-chalk py-3">
                     <div className="max-w-prose">
                         <p className="label">
                             <Link to="/library/$ladderId" params={{ ladderId: file.id }} className="hover:underline">
