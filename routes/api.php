@@ -11,6 +11,7 @@ use App\Devices\DeviceController;
 use App\Film\FilmController;
 use App\Flight\FlightController;
 use App\Gates\GatesController;
+use App\Gates\GripsController;
 use App\Health\AwayController;
 use App\Health\RollCallController;
 use App\Http\FromThePage;
@@ -223,6 +224,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::get('scores', 'scores')->can('view', 'athlete');
         Route::get('match', 'match')->can('record', 'athlete');
         Route::get('what-helped', 'helped')->can('view', 'athlete');
+        Route::get('grips', [GripsController::class, 'show'])->can('view', 'athlete');
+        Route::post('grips', [GripsController::class, 'add'])->can('record', 'athlete');
+        Route::post('grips/{id}/withdraw', [GripsController::class, 'withdraw'])->whereUuid('id')->can('record', 'athlete');
         Route::post('scores', 'score')->can('record', 'athlete');
         Route::post('scores/{score}/withdraw', 'withdrawScore')->whereUuid('score')->can('record', 'athlete');
         Route::post('logged-work', 'logWork')->can('logWork', 'athlete');

@@ -30,7 +30,7 @@ final class Privacy
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
         'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -65,7 +65,7 @@ final class Privacy
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
         'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes',
     ];
 
     /** Goes with those, by the database's own rule. */

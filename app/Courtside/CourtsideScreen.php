@@ -19,6 +19,7 @@ use App\Courtside\Answers\StopFromView;
 use App\Courtside\Answers\StopsView;
 use App\Courtside\Answers\TagView;
 use App\Flight\Answers\ServeCourtView;
+use App\Gates\Grips;
 use App\Gates\RungAnswers;
 use App\Health\Answers\ReportedView;
 use App\Health\DayReadiness;
@@ -162,6 +163,7 @@ final class CourtsideScreen
             safe_misses: $open->rung()->safeMisses,
             teaching: TaughtView::of($open->rung()->teaching, $open->side()),
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $open->side()), $open->rung()->tags),
+            grips: Grips::names($open->athlete->id, $sheet->ladder),
             taught_by: SchoolWording::taught($open->taughtBy()),
         );
     }

@@ -70,6 +70,8 @@ final class JudgingWording
         return "{$pattern->times} of the last {$pattern->faults} faults: {$fault->name}.";
     }
 
+    public const TWO_AT_ONCE = 'Several things were changed at once: nobody can say which one it was. Change one, and look again.';
+
     /**
      * What repetitions were besides good or faulty.
      *

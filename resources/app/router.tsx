@@ -169,6 +169,11 @@ const squadHelped = createRoute({
     path: '/squads/$squadId/what-helped',
     component: screen(() => import('./screens/helped/HelpedScreen'), 'SquadHelpedScreen'),
 });
+const grips = createRoute({
+    getParentRoute: () => frame,
+    path: '/athletes/$athleteId/grips',
+    component: screen(() => import('./screens/grips/GripsScreen'), 'GripsScreen'),
+});
 const gates = createRoute({
     getParentRoute: () => frame,
     path: '/gates',
@@ -342,6 +347,7 @@ export const router = createRouter({
             athleteSchools,
             scores,
             gates,
+            grips,
             library,
             drills,
             flight,

@@ -208,6 +208,9 @@ final class AccessTest extends TestCase
         'GET api/athletes/{athlete}/tests' => self::EVERYBODY,
         'POST api/athletes/{athlete}/tests/measures' => self::COACH,
         'POST api/athletes/{athlete}/tests/measures/{id}/withdraw' => self::COACH,
+        'GET api/athletes/{athlete}/grips' => self::EVERYBODY,
+        'POST api/athletes/{athlete}/grips' => self::RECORDS,
+        'POST api/athletes/{athlete}/grips/{id}/withdraw' => self::RECORDS,
         'POST api/athletes/{athlete}/hand-spans' => self::RECORDS,
         'POST api/athletes/{athlete}/heights' => self::RECORDS,
         'POST api/athletes/{athlete}/heights/{id}/confirm' => self::RECORDS,
@@ -513,6 +516,16 @@ final class AccessTest extends TestCase
             $id = (string) Str::uuid7();
             $missing || \Illuminate\Support\Facades\DB::table('body_measures')->insert([
                 ...$row, 'id' => $id, 'what' => 'jump_cm', 'side' => null, 'value' => 40.0,
+            ]);
+
+            return $id;
+        }
+        if (str_contains($path, '/grips/')) {
+            $id = (string) Str::uuid7();
+            $missing || \Illuminate\Support\Facades\DB::table('grip_notes')->insert([
+                'id' => $id, 'athlete_id' => $athlete->id, 'ladder' => 'javelin-throw', 'day' => '2027-01-04', 'name' => 'Fork',
+                'fingers' => 'middle', 'pressure' => 'even', 'thumb' => 'along', 'did' => 'flew level',
+                'kept_by' => $this->coach()->id, 'kept_at' => now(),
             ]);
 
             return $id;

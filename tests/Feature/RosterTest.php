@@ -72,6 +72,8 @@ final class RosterTest extends TestCase
             ));
         $place('overhand-throw', 'distance')->assertOk();
         $place('pitch', 'batter')->assertStatus(409);
+        $start = fn (string $ladder): TestResponse => $this->postJson("/api/athletes/{$id}/placing/{$ladder}/start");
+        $start('pitch')->assertStatus(409)->assertJsonPath('title', 'Something comes first');
         $place('pitch', 'catch-play')->assertOk();
         $place('racket-serve', 'full')->assertOk();
         $place('serve-placement', 'second')->assertOk();

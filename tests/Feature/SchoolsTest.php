@@ -32,6 +32,7 @@ final class SchoolsTest extends TestCase
         $this->assertSame(0, $other());
         $this->getJson("/api/sheets/{$sheet->id}")->assertJsonPath('taught_by', ['One side only']);
         $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertJsonPath('taught_by', ['One side only']);
+        $this->getJson("/api/library/{$sheet->ladder}")->assertJsonPath('taught', ["{$squad->name}: one side only."]);
 
         // The athlete goes before the squad, one ladder before all, and the squad's answer stands above.
         $mine = $this->question($this->getJson("/api/athletes/{$sheet->athlete_id}/schools")->assertOk(), 'other_side');

@@ -15,6 +15,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Manner;
 use Augendo\Core\Library\SchoolQuestion;
 use Augendo\Core\Library\Tempo;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
@@ -45,6 +46,33 @@ final class TaughtTest extends TestCase
             $this->assertNotEmpty($fault['stop']);
         }
         $this->assertSame([], $court->json('taught_by'), 'as the library teaches');
+    }
+
+    public function test_what_a_throw_was_besides_is_counted_and_told_and_judges_nothing(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = $this->sheetOf('Tomas');
+        $court = $this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json();
+        $this->assertContains('Low', array_column($court['tags'], 'name'));
+        $block = $this->judgedBlock($sheet);
+        [$first, $second] = [$this->tap($block, 0), $this->tap($block, 1)];
+        $tag = fn (int $seq, array $rep, string $note): array => $this->tap($block, $seq, [
+            'kind' => 'tag', 'target_id' => $rep['id'], 'verdict' => null, 'note' => $note,
+        ]);
+        $events = [$first, $second, $tag(2, $first, 'low'), $tag(3, $second, 'low'), $tag(4, $second, '-low'), $tag(5, $second, 'high')];
+        $send = fn (array $events): array => $this->postJson("/api/sheets/{$sheet->id}/events", ['events' => $events])
+            ->assertOk()
+            ->json('refused');
+        $this->assertSame([], $send($events));
+        $this->assertSame([], $send($events), 'sent twice');
+        $wrong = $tag(6, $first, 'Not A Tag!');
+        $this->assertArrayHasKey($wrong['id'], $send([$wrong]));
+        $after = $this->getJson("/api/sheets/{$sheet->id}/after")->assertOk()->json();
+        $this->assertCount(2, $after['tags']);
+        $this->assertStringStartsWith('Low, 1 time: ', $after['tags'][0]);
+        $this->assertStringStartsWith('Steep, 1 time: ', $after['tags'][1]);
+        $this->assertSame([2, 2], [$after['good'], $after['observed']], 'it judges nothing');
+        $this->assertSame(2, (int) DB::table('work_sets')->where('session', $sheet->id)->sum('reps'), 'and a foul is a throw');
     }
 
     public function test_a_template_hands_on_how_it_is_done_and_one_from_before_says_nothing(): void

@@ -73,6 +73,8 @@ final readonly class CourtsideView
         public array $teaching,
         /** @var list<TagView> what a repetition may be besides good or faulty */
         public array $tags,
+        /** @var list<string> names of the athlete's grips on this ladder, to be tried */
+        public array $grips,
         /** @var list<string> the schools it is taught by, where they are not the library’s */
         public array $taught_by,
     ) {}

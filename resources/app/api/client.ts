@@ -22,6 +22,7 @@ export type Serve = Schemas['ServeView'];
 export type FlightNumbers = Schemas['FlightNumbersView'];
 export type RungPreview = Schemas['RungPreviewView'];
 export type LadderCompare = Schemas['LadderCompareView'];
+export type Grips = Schemas['GripsView'];
 export type Schools = Schemas['SchoolsView'];
 export type ClubDrill = Schemas['ClubDrillView'];
 export type DrillCard = Schemas['DrillCardView'];

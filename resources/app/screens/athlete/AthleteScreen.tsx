@@ -338,6 +338,9 @@ function More({ of }: { of: Athlete }) {
             <Link to="/athletes/$athleteId/scores" params={{ athleteId: athlete.id }} className="opens head">
                 Scores
             </Link>
+            <Link to="/athletes/$athleteId/grips" params={{ athleteId: athlete.id }} className="opens head">
+                Grips
+            </Link>
             <Link to="/athletes/$athleteId/what-helped" params={{ athleteId: athlete.id }} className="opens head">
                 What helped
             </Link>

@@ -134,7 +134,12 @@ function Tools({ court, here }: { court: Court; here: Here }) {
     return (
         <div className="-ml-1.5 flex min-w-0 flex-wrap items-center">
             {block.judged ? (
-                <Trying now={court.taps.trying} cues={pack.faults.map((fault) => fault.cue)} onTry={court.tryOut} />
+                <Trying
+                    now={court.taps.trying}
+                    cues={pack.faults.map((fault) => fault.cue)}
+                    grips={pack.grips}
+                    onTry={court.tryOut}
+                />
             ) : null}
             {block.doses.length > 1 && !second && (
                 <button type="button" className="btn btn-quiet shrink-0" onClick={() => court.open({ name: 'dose' })}>
@@ -166,7 +171,10 @@ function Tools({ court, here }: { court: Court; here: Here }) {
                     <button
                         key={tag.id}
                         type="button"
-                        className="btn btn-quiet shrink-0"
+                        className={clsx(
+                            'btn btn-quiet shrink-0',
+                            court.tagged.includes(tag.id) && 'bg-ink text-chalk no-underline',
+                        )}
                         title={tag.means}
                         aria-pressed={court.tagged.includes(tag.id)}
                         disabled={last === undefined}

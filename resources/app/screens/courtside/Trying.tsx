@@ -10,7 +10,20 @@ const GROUPS: [kind: string, choices: string[]][] = [
 const AND = ' + ';
 
 /** What is being tried from the next repetition on: a cue, a grip, a stance, a feed. One thing at a time. */
-export function Trying({ now, cues, onTry }: { now: string; cues: string[]; onTry: (note: string) => void }) {
+export function Trying({
+    now,
+    cues,
+    grips,
+    onTry,
+}: {
+    now: string;
+    cues: string[];
+    grips: string[];
+    onTry: (note: string) => void;
+}) {
+    const groups = GROUPS.map(([kind, choices]): [string, string[]] =>
+        kind === 'Grip' ? [kind, [...grips.slice(0, 4).map((grip) => `grip: ${grip}`), ...choices]] : [kind, choices],
+    );
     const [own, setOwn] = useState('');
     const tried = now === '' ? [] : now.split(AND);
     const toggle = (what: string): void =>
@@ -44,7 +57,7 @@ export function Trying({ now, cues, onTry }: { now: string; cues: string[]; onTr
                             {[...new Set(cues)].slice(0, 5).map((cue) => choice(`cue: ${cue}`))}
                         </div>
                     </div>
-                    {GROUPS.map(([kind, choices]) => (
+                    {groups.map(([kind, choices]) => (
                         <div key={kind}>
                             <p className="label">{kind}</p>
                             <div className="mt-1 flex flex-wrap gap-1.5">{choices.map(choice)}</div>
@@ -53,7 +66,7 @@ export function Trying({ now, cues, onTry }: { now: string; cues: string[]; onTr
                     {tried
                         .filter(
                             (each) =>
-                                !each.startsWith('cue: ') && !GROUPS.some(([, choices]) => choices.includes(each)),
+                                !each.startsWith('cue: ') && !groups.some(([, choices]) => choices.includes(each)),
                         )
                         .map(choice)}
                     <form
