@@ -22,12 +22,21 @@ final class LadderComparison
 
     public function __construct(private readonly Ladders $shelf) {}
 
-    /** @throws Problem when it is not an own ladder, or has no such other file */
+    /**
+     * One that ships, or was imported and has one version, is held against nothing.
+     *
+     * @throws Problem when there is no such ladder, or no such other file of it
+     */
     public function view(User $user, string $id, ?string $with): LadderCompareView
     {
-        $own = $this->own($user, $id);
-        $against = $this->against($user, $id, $own);
-        $with ??= $against[0]->id ?? throw new Problem(ProblemType::NotACopy, 'There is nothing to compare it with yet.');
+        $ladder = $this->shelf->ladder($user, $id);
+        $isOwn = isset($this->shelf->own($user->workspace_id)[$id]);
+        $own = $isOwn ? $this->own($user, $id) : [];
+        $against = $isOwn ? $this->against($user, $id, $own) : [];
+        $with ??= $against[0]->id ?? null;
+        if ($with === null) {
+            return new LadderCompareView($id, $ladder->name, $ladder->version, '', [], []);
+        }
         $other = $this->other($id, $own, $against, $with);
         $changes = LadderChanges::between($own, $other);
         $begun = $with === self::ORIGIN ? $this->shelf->begunAs($id) : null;
@@ -86,7 +95,7 @@ final class LadderComparison
     private function own(User $user, string $id): array
     {
         $version = $this->shelf->own($user->workspace_id)[$id]
-            ?? throw new Problem(ProblemType::NotACopy, 'Only a ladder of your own can be compared: make a copy first.');
+            ?? throw new Problem(ProblemType::NotACopy, 'Only a ladder of your own takes changes: make a copy first.');
 
         return $this->shelf->file($id, $version);
     }
