@@ -37,7 +37,7 @@ final class OutsideLoad
         // One set a day, named by both.
         $id = Uuid::uuid5($athlete->id, "outside {$day->iso()}")->toString();
         $row = DB::table('work_sets')->where('client_id', $id)->where('athlete_id', $athlete->id)->first();
-        $extra = self::counted($athlete, $day)->beyond();
+        $extra = $this->counted($athlete, $day)->beyond();
         if ((int) ($row->reps ?? 0) === $extra) {
             return false;
         }
@@ -54,8 +54,8 @@ final class OutsideLoad
         return true;
     }
 
-    /** What the counters saw outside every session of the day, beside what was told of it. */
-    public static function counted(Athlete $athlete, Day $day): SeenAndTapped
+    /** What the counters saw outside every session of the day, beside the work of the arm that was told of it. */
+    public function counted(Athlete $athlete, Day $day): SeenAndTapped
     {
         $zone = $athlete->loadMissing('workspace')->workspace->timezone;
         $midnight = fn (Day $of): float => (float) Carbon::parse($of->iso(), $zone)->timestamp;
@@ -79,6 +79,7 @@ final class OutsideLoad
             ->where('athlete_id', $athlete->id)
             ->where('day', $day->iso())
             ->whereIn('source', WorkLog::SOURCES)
+            ->whereIn('skill', array_keys(array_filter($this->library->skills(), fn (Skill $skill): bool => $skill->arm > 0.0)))
             ->where('implement', '!=', 'shadow')
             ->sum('reps');
 

@@ -23,6 +23,8 @@ final class OutsideScreen
     /** Readings that are looked at, the latest. */
     private const MOST = 5000;
 
+    public function __construct(private readonly OutsideLoad $load) {}
+
     public function view(User $by): OutsideView
     {
         $zone = $by->workspace->timezone;
@@ -45,7 +47,7 @@ final class OutsideScreen
                 fn (object $each): bool => SessionReadings::isWithin($spans, (int) $each->squad_id, (float) $each->at_s),
             );
             foreach ($outside->groupBy('device_id') as $id => $seen) {
-                $groups[] = self::group($devices[$id], $athlete, $day($own[0]), $seen->reverse()->values());
+                $groups[] = $this->group($devices[$id], $athlete, $day($own[0]), $seen->reverse()->values());
             }
         }
 
@@ -67,10 +69,10 @@ final class OutsideScreen
     }
 
     /** @param  Collection<int, \stdClass>  $seen  in order of time */
-    private static function group(Device $device, ?Athlete $athlete, string $day, Collection $seen): OutsideGroupView
+    private function group(Device $device, ?Athlete $athlete, string $day, Collection $seen): OutsideGroupView
     {
         $speeds = $seen->map(fn (object $each): ?float => json_decode($each->measured, true)['speed_ms'] ?? null)->filter();
-        $counted = $athlete === null || ! $device->kind->counts() ? null : OutsideLoad::counted($athlete, Day::of($day));
+        $counted = $athlete === null || ! $device->kind->counts() ? null : $this->load->counted($athlete, Day::of($day));
 
         return new OutsideGroupView(
             device: $device->name,

@@ -234,6 +234,9 @@ final class DevicesTest extends TestCase
         ];
         $this->postJson("/api/athletes/{$athlete}/logged-work", $told)->assertSuccessful();
         $this->assertSame([[2, null]], $load(), 'the larger number');
+        $jumps = [...$told, 'id' => (string) Str::uuid7(), 'skill' => 'jump', 'reps' => 30];
+        $this->postJson("/api/athletes/{$athlete}/logged-work", $jumps)->assertSuccessful();
+        $this->assertSame([[2, null]], $load(), 'jumps are no throws');
         $this->postJson("/api/athletes/{$athlete}/logged-work/{$told['id']}/take-back", ['reason' => 'Another day'])->assertSuccessful();
         $this->assertSame([[8, null]], $load());
         $say = fn (array $ids, ?string $word): TestResponse => $this->postJson(

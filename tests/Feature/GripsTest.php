@@ -45,7 +45,8 @@ final class GripsTest extends TestCase
         $this->add(['id' => $id]);
         $this->add(['id' => $id])->assertOk()->assertJsonCount(1, 'grips.0.notes');
         $tomorrow = $this->coach()->workspace->today()->plus(1)->iso();
-        foreach ([['day' => $tomorrow], ['fingers' => ''], ['name' => str_repeat('x', 61)], ['id' => 'seven']] as $wrong) {
+        $all = [['day' => $tomorrow], ['fingers' => ''], ['name' => str_repeat('x', 61)], ['name' => 'a + b'], ['id' => 'seven']];
+        foreach ($all as $wrong) {
             $this->add($wrong)->assertStatus(422)->assertJsonStructure(['errors' => [array_key_first($wrong)]]);
         }
         $this->add(['ladder' => 'discus'])->assertJsonStructure(['errors' => ['ladder']]);

@@ -20,11 +20,18 @@ final class GripRequest extends FormRequest
             'id' => ['required', new UuidV7],
             'ladder' => ['required', 'string', 'max:100'],
             'day' => ['required', 'bail', new CalendarDay, 'before_or_equal:'.$this->user()->workspace->today()->iso()],
-            'name' => ['required', 'string', 'max:60'],
+            // What is tried together courtside is written with a plus between.
+            'name' => ['required', 'string', 'max:60', 'not_regex:/\+/'],
             'fingers' => $text,
             'pressure' => $text,
             'thumb' => $text,
             'did' => $text,
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['name.not_regex' => 'Write the name without a plus: one grip at a time.'];
     }
 }
