@@ -156,6 +156,11 @@ function Pattern({ after }: { after: After }) {
                     ))}
                 </ul>
             )}
+            {after.tags.map((said) => (
+                <p key={said} className="mt-1">
+                    {said}
+                </p>
+            ))}
         </div>
     );
 }
