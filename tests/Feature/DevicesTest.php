@@ -142,7 +142,7 @@ final class DevicesTest extends TestCase
         $fast = $this->reading(-402, ['speed_ms' => 19.0], 1);
         $this->send($token, [$fast, $this->reading(-382, ['speed_ms' => 10.0], 2)])->assertOk();
         $this->assertEqualsWithDelta($felt / 3 * (2 + 0.9025 / 0.7), $arm(), 1e-5);
-        $speeds = DB::table('work_sets')->where('session', $this->sheet->id)->orderBy('speed_ms')->pluck('speed_ms')->all();
+        $speeds = DB::table('work_sets')->where('session', $this->sheet->id)->pluck('speed_ms')->sort()->values()->all();
         $this->assertEquals([null, 10.0, 19.0], $speeds, 'each repetition has its own');
         $hard = (int) DB::table('work_sets')->where('session', $this->sheet->id)->sum('high_reps');
         $this->assertSame(1, $hard, 'nine tenths of the fastest');
