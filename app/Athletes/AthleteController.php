@@ -113,10 +113,16 @@ final class AthleteController
         return response()->json($screen->view($athlete, $request->user()->workspace->today()));
     }
 
-    #[Answers(HomeworkView::class, query: ['ladder' => 'string'])]
+    #[Answers(HomeworkView::class, query: ['ladder' => 'string', 'drill' => 'string'])]
     public function homework(Request $request, Athlete $athlete, HomeworkScreen $screen): JsonResponse
     {
-        return response()->json($screen->view($athlete, $request->user()->workspace->today(), $request->query('ladder')));
+        $given = $request->validate([
+            'ladder' => ['sometimes', 'nullable', 'string', 'max:100'],
+            'drill' => ['sometimes', 'nullable', 'string', 'max:100'],
+        ]);
+        $today = $request->user()->workspace->today();
+
+        return response()->json($screen->view($athlete, $today, $given['ladder'] ?? null, $given['drill'] ?? null));
     }
 
     #[Answers(WhatIfView::class, query: [

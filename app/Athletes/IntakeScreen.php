@@ -64,7 +64,7 @@ final class IntakeScreen
             consent_record_by: $kept?->consent_record_by,
             consent_record_on: $day('consent_record_on'),
             heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
-            hand_span_cm: HandSpans::of([$athlete->id], $on)[$athlete->id] ?? null,
+            hand_spans: $this->handSpans($athlete),
             growth_cm_a_month: $growth,
             growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
             shared: $user->role->decides() ? $this->shares->of($athlete) : [],
@@ -113,6 +113,14 @@ final class IntakeScreen
         }, $this->shelf->ids($user->workspace_id));
     }
 
+    /** @return list<MeasurementView> the latest first: it is the one that counts */
+    private function handSpans(Athlete $athlete): array
+    {
+        $said = fn (object $row): string => Wording::number((float) $row->value).' cm';
+
+        return $this->measurements('body_measures', $athlete, $said, ['what' => HandSpans::WHAT]);
+    }
+
     /** @return list<MeasurementView> */
     private function marks(Athlete $athlete): array
     {
@@ -127,20 +135,22 @@ final class IntakeScreen
     }
 
     /**
-     * @param  'heights'|'skill_marks'  $table
+     * @param  'heights'|'skill_marks'|'body_measures'  $table
      * @param  callable(object): string  $what
+     * @param  array<string, string>  $of  what its rows have to be besides
      * @return list<MeasurementView> the latest first
      */
-    private function measurements(string $table, Athlete $athlete, callable $what): array
+    private function measurements(string $table, Athlete $athlete, callable $what, array $of = []): array
     {
         return DB::table($table)
             ->leftJoin('users', 'users.id', '=', "{$table}.withdrawn_by")
             ->where('athlete_id', $athlete->id)
+            ->where($of)
             ->orderByDesc('measured_on')
             ->orderByDesc("{$table}.recorded_at")
             ->get(["{$table}.*", 'users.name as taker'])->map(fn (object $row): MeasurementView => new MeasurementView(
                 (string) $row->id, $what($row).', '.Wording::day(Day::of(substr($row->measured_on, 0, 10))),
-                $row->doubted && $row->withdrawn_at === null
+                ($row->doubted ?? false) && $row->withdrawn_at === null
                     ? 'Far off the others. Until somebody says that it is right, the safer value counts.'
                     : null,
                 $row->withdrawn_at === null

@@ -37,6 +37,14 @@ final class MeasurementController
     }
 
     #[Answers(IntakeView::class)]
+    public function withdrawHandSpan(Request $request, Athlete $athlete, string $id, BodyMeasures $measures): JsonResponse
+    {
+        $measures->withdraw($athlete, $id, $request->user());
+
+        return $this->answer($request, $athlete);
+    }
+
+    #[Answers(IntakeView::class)]
     public function mark(MarkRequest $request, Athlete $athlete): JsonResponse
     {
         $this->measurements->mark($athlete, $request->validated(), $request->user());

@@ -11,7 +11,6 @@ use App\Sessions\Sheet;
 use App\Sessions\SheetBlock;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** A counter that saw more than was tapped: until somebody says what they were, the larger number is the load. */
@@ -76,15 +75,14 @@ final class CounterLoad
     /** @return list<Day> of the club's calendar on which the athlete's counters saw anything then */
     private static function days(Athlete $athlete, float $fromS, float $untilS): array
     {
-        $zone = $athlete->loadMissing('workspace')->workspace->timezone;
+        $workspace = $athlete->loadMissing('workspace')->workspace;
 
         return DB::table('readings')
             ->where('athlete_id', $athlete->id)
             ->whereBetween('at_s', [$fromS, $untilS])
             ->pluck('at_s')
-            ->map(fn (mixed $at): string => Carbon::createFromTimestamp((float) $at, $zone)->toDateString())
-            ->unique()
-            ->map(fn (string $day): Day => Day::of($day))
+            ->map(fn (mixed $at): Day => $workspace->dayAt((float) $at))
+            ->unique(fn (Day $day): string => $day->iso())
             ->values()
             ->all();
     }

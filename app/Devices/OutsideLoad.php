@@ -9,22 +9,15 @@ use App\Courtside\DailyTotals;
 use App\Courtside\EnteredWork;
 use App\Sessions\WorkLog;
 use Augendo\Core\Day;
-use Augendo\Core\Devices\SeenAndTapped;
+use Augendo\Core\Devices\OutsideWork;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Load\Skill;
-use Augendo\Core\Load\WorkSet;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
 
-/**
- * What a counter saw of its wearer on a day outside every session, beside the work that was told of that day: the larger number is the
- * load, as hard as the hardest of their work could be, until somebody tells more of it or says it was nothing.
- */
+/** What a counter saw of its wearer on a day outside every session, as load until somebody speaks of it: core Devices\OutsideWork. */
 final class OutsideLoad
 {
-    private const LOOKED_BACK_DAYS = 60;
-
     public function __construct(private readonly Library $library, private readonly EnteredWork $work) {}
 
     /**
@@ -37,29 +30,27 @@ final class OutsideLoad
         // One set a day, named by both.
         $id = Uuid::uuid5($athlete->id, "outside {$day->iso()}")->toString();
         $row = DB::table('work_sets')->where('client_id', $id)->where('athlete_id', $athlete->id)->first();
-        $extra = $this->counted($athlete, $day)->beyond();
-        if ((int) ($row->reps ?? 0) === $extra) {
+        $work = $this->seen($athlete, $day);
+        if ((int) ($row->reps ?? 0) === $work->counted->beyond()) {
             return false;
         }
         if ($row !== null) {
             DB::table('work_sets')->where('id', $row->id)->delete();
             DailyTotals::refresh($athlete->id, $day->iso());
         }
-        if ($extra > 0) {
-            $skill = $this->hardest($athlete, $day);
-            $set = WorkSet::ordinarily($day, "device {$id}", $skill, $extra, null);
-            $this->work->add($athlete, $id, $set, CounterLoad::SOURCE, $skill->ordinaryImplement()->value);
+        $set = $work->load($day, "device {$id}", $this->skillsAround($athlete, $day));
+        if ($set !== null) {
+            $this->work->add($athlete, $id, $set, CounterLoad::SOURCE, $set->skill->ordinaryImplement()->value);
         }
 
         return true;
     }
 
-    /** What the counters saw outside every session of the day, beside the work of the arm that was told of it. */
-    public function counted(Athlete $athlete, Day $day): SeenAndTapped
+    /** What the counters saw outside every session of the day, beside the work that was told of it. */
+    public function seen(Athlete $athlete, Day $day): OutsideWork
     {
-        $zone = $athlete->loadMissing('workspace')->workspace->timezone;
-        $midnight = fn (Day $of): float => (float) Carbon::parse($of->iso(), $zone)->timestamp;
-        [$from, $until] = [$midnight($day), $midnight($day->plus(1))];
+        $workspace = $athlete->loadMissing('workspace')->workspace;
+        [$from, $until] = [$workspace->midnightS($day), $workspace->midnightS($day->plus(1))];
         $readings = DB::table('readings')
             ->join('devices', 'devices.id', '=', 'readings.device_id')
             ->whereIn('devices.kind', DeviceKind::counting())
@@ -69,7 +60,7 @@ final class OutsideLoad
             ->where(fn ($word) => $word->whereNull('word')->orWhere('word', '!=', 'aside'))
             ->get(['device_id', 'squad_id', 'at_s']);
         if ($readings->isEmpty()) {
-            return SeenAndTapped::of([], 0);
+            return OutsideWork::of([], []);
         }
         $spans = SessionReadings::spansOf($athlete, $from, $until);
         $seen = $readings
@@ -79,27 +70,27 @@ final class OutsideLoad
             ->where('athlete_id', $athlete->id)
             ->where('day', $day->iso())
             ->whereIn('source', WorkLog::SOURCES)
-            ->whereIn('skill', array_keys(array_filter($this->library->skills(), fn (Skill $skill): bool => $skill->arm > 0.0)))
             ->where('implement', '!=', 'shadow')
-            ->sum('reps');
+            ->get(['skill', 'reps'])
+            ->map(fn (object $set): array => [$this->library->skills()[$set->skill], (int) $set->reps]);
 
-        return SeenAndTapped::of($seen->values()->all(), (int) $told);
+        return OutsideWork::of($seen->values()->all(), $told->values()->all());
     }
 
-    /** Nobody knows what it was: of what they do of late, what asks most of the arm. */
-    private function hardest(Athlete $athlete, Day $day): Skill
+    /** @return non-empty-list<Skill> what an athlete does of late, and is planned to; where nobody knows, all there are */
+    private function skillsAround(Athlete $athlete, Day $day): array
     {
         $done = DB::table('sheet_blocks')
             ->join('sheets', 'sheets.id', '=', 'sheet_blocks.sheet_id')
             ->where('sheets.athlete_id', $athlete->id)
-            ->whereBetween('sheets.held_on', [$day->plus(-self::LOOKED_BACK_DAYS)->iso(), $day->plus(self::LOOKED_BACK_DAYS)->iso()])
+            ->whereBetween('sheets.held_on', [
+                $day->plus(-OutsideWork::AROUND_DAYS)->iso(), $day->plus(OutsideWork::AROUND_DAYS)->iso(),
+            ])
             ->distinct()
             ->pluck('skill')
             ->all();
         $all = $this->library->skills();
-        $skills = array_intersect_key($all, array_flip($done)) ?: $all;
-        usort($skills, fn (Skill $a, Skill $b): int => [$b->arm, $b->id] <=> [$a->arm, $a->id]);
 
-        return $skills[0];
+        return array_values(array_intersect_key($all, array_flip($done)) ?: $all);
     }
 }

@@ -27,9 +27,8 @@ final class OutsideScreen
 
     public function view(User $by): OutsideView
     {
-        $zone = $by->workspace->timezone;
         $devices = Device::query()->where('workspace_id', $by->workspace_id)->get()->keyBy('id');
-        $day = fn (object $each): string => Carbon::createFromTimestamp((float) $each->at_s, $zone)->toDateString();
+        $day = fn (object $each): string => $by->workspace->dayAt((float) $each->at_s)->iso();
         $readings = DB::table('readings')
             ->whereIn('device_id', $devices->modelKeys())
             ->where('at_s', '>=', (float) Carbon::now()->subDays(self::LAST_DAYS)->timestamp)
@@ -72,7 +71,7 @@ final class OutsideScreen
     private function group(Device $device, ?Athlete $athlete, string $day, Collection $seen): OutsideGroupView
     {
         $speeds = $seen->map(fn (object $each): ?float => json_decode($each->measured, true)['speed_ms'] ?? null)->filter();
-        $counted = $athlete === null || ! $device->kind->counts() ? null : $this->load->counted($athlete, Day::of($day));
+        $counted = $athlete === null || ! $device->kind->counts() ? null : $this->load->seen($athlete, Day::of($day))->counted;
 
         return new OutsideGroupView(
             device: $device->name,

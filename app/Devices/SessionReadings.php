@@ -103,8 +103,8 @@ final readonly class SessionReadings
     /** @return Collection<int, Sheet> of an athlete, whose session readings of that time may be of */
     public static function sheetsAround(Athlete $athlete, float $fromS, float $untilS): Collection
     {
-        $zone = $athlete->loadMissing('workspace')->workspace->timezone;
-        $day = fn (float $at): string => Carbon::createFromTimestamp($at, $zone)->toDateString();
+        $workspace = $athlete->loadMissing('workspace')->workspace;
+        $day = fn (float $at): string => $workspace->dayAt($at)->iso();
 
         return Sheet::query()
             ->where('athlete_id', $athlete->id)
@@ -148,7 +148,7 @@ final readonly class SessionReadings
     public static function isWithin(array $spans, int $squadId, float $atS): bool
     {
         foreach ($spans as [$squad, $span]) {
-            if ($squad === $squadId && $span->fromS <= $atS && $atS <= $span->untilS) {
+            if ($squad === $squadId && $span->holds($atS)) {
                 return true;
             }
         }

@@ -74,7 +74,7 @@ final class FlightController
     #[Answers(FlightNumbersView::class)]
     public function saveBalls(DocumentRequest $request, FlightTables $tables): JsonResponse
     {
-        $tables->save('balls', $request->validated('definition'), $request->validated('version'), $request->user());
+        $tables->save(['id' => 'balls'] + $request->validated('definition'), $request->validated('version'), $request->user());
 
         return $this->balls($request, $tables);
     }
@@ -82,7 +82,7 @@ final class FlightController
     #[Answers(FlightNumbersView::class)]
     public function saveCourts(DocumentRequest $request, FlightTables $tables): JsonResponse
     {
-        $tables->save('courts', $request->validated('definition'), $request->validated('version'), $request->user());
+        $tables->save(['id' => 'courts'] + $request->validated('definition'), $request->validated('version'), $request->user());
 
         return $this->courts($request, $tables);
     }

@@ -7,49 +7,70 @@ namespace App\Flight;
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
 use App\Flight\Answers\FlightNumbersView;
-use App\Http\Problem;
-use App\Http\ProblemType;
 use App\People\User;
-use App\Records\Alone;
 use App\Records\AthletesChanged;
-use App\Records\Audit;
-use Augendo\Core\Cases\CaseError;
+use App\Records\VersionedDocuments;
 use Augendo\Core\Cases\Node;
-use Augendo\Core\Library\FlightFiles;
-use Augendo\Core\Library\Library;
+use Augendo\Core\Library\FlightTable;
 use Augendo\Core\Library\LibraryBall;
 use Augendo\Core\Library\LibraryCourt;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
-/** What the air does to a club's balls, and how its nets hang: as they ship, or as the club has put them right. */
-final class FlightTables
+/**
+ * What the air does to a club's balls, and how its nets hang: as they ship, or as the club has put them right.
+ *
+ * @extends VersionedDocuments<FlightTable>
+ */
+final class FlightTables extends VersionedDocuments
 {
-    /** Of a court these are drawn courtside, where they were played on: they change in the file alone. */
-    private const DRAWN = ['net_m', 'half_width_m', 'tries', 'serves', 'boxes'];
+    protected function table(): string
+    {
+        return 'flight_tables';
+    }
 
-    public function __construct(private readonly Library $library) {}
+    protected function noun(): string
+    {
+        return 'table';
+    }
+
+    protected function shippedFiles(): array
+    {
+        return ['balls' => 'balls.json', 'courts' => 'courts.json'];
+    }
+
+    protected function shipped(string $id): FlightTable
+    {
+        return $this->read(Node::parse($this->shippedText($id)), $id);
+    }
+
+    protected function read(Node $node, ?string $id = null): FlightTable
+    {
+        return ($id ?? $node->get('id')->word(['balls', 'courts'])) === 'balls'
+            ? FlightTable::ofBalls($node, $this->library->objects(), $this->library->balls())
+            : FlightTable::ofCourts($node, $this->library->skills(), $this->library->courts());
+    }
+
+    /** There is one of each: an edited one takes the place of what ships. */
+    protected function newSlug(array $definition): string
+    {
+        return self::text($definition['id'] ?? null);
+    }
 
     /** @return array<string, LibraryBall> by the id of the object */
     public function balls(int $workspaceId): array
     {
-        $own = $this->own($workspaceId, 'balls');
-
-        return $own === null ? $this->library->balls() : FlightFiles::balls(Node::parse($own->definition), $this->library->objects());
+        return $this->latest($workspaceId, 'balls')->balls ?? $this->library->balls();
     }
 
     /** @return array<string, LibraryCourt> by id */
     public function courts(int $workspaceId): array
     {
-        $own = $this->own($workspaceId, 'courts');
-
-        return $own === null ? $this->library->courts() : FlightFiles::courts(Node::parse($own->definition), $this->library->skills());
+        return $this->latest($workspaceId, 'courts')->courts ?? $this->library->courts();
     }
 
     /** @param  'balls'|'courts'  $kind */
     public function view(int $workspaceId, string $kind): FlightNumbersView
     {
-        $own = $this->own($workspaceId, $kind);
+        $kept = $this->all($workspaceId)[$kind];
         $document = fn (string $text): object => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
         $names = $kind === 'balls'
             ? array_map(fn (LibraryBall $ball): string => $ball->object->name, $this->library->balls())
@@ -57,92 +78,20 @@ final class FlightTables
 
         return new FlightNumbersView(
             kind: $kind,
-            own: $own !== null,
-            version: (int) ($own->version ?? 0),
-            definition: $document($own->definition ?? $this->shipped($kind)),
-            shipped: $document($this->shipped($kind)),
+            own: $kept['own'],
+            version: $kept['version'],
+            definition: $document($kept['definition']),
+            shipped: $document($this->shippedText($kind)),
             names: array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
         );
     }
 
-    /**
-     * @param  'balls'|'courts'  $kind
-     * @param  array<string, mixed>  $definition
-     * @param  int  $version  the one that was edited; 0: as it ships
-     *
-     * @throws Problem with the place that cannot be used, or when somebody saved meanwhile
-     */
-    public function save(string $kind, array $definition, int $version, User $by): void
+    public function save(array $definition, int $version, User $by): string
     {
-        unset($definition['$schema']);
-        $text = json_encode($definition, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
-        try {
-            $this->read($kind, $text);
-        } catch (CaseError $error) {
-            throw new Problem(
-                ProblemType::SomeOfItCannotBeUsed,
-                "This cannot be used: at “{$error->path}”, {$error->getMessage()}",
-                [$error->path => [$error->getMessage()]],
-            );
-        }
-        Alone::inClub($by->workspace_id, function () use ($kind, $text, $version, $by): void {
-            $kept = (int) ($this->own($by->workspace_id, $kind)->version ?? 0);
-            if ($kept !== $version) {
-                throw new Problem(
-                    ProblemType::ChangedMeanwhile,
-                    'Somebody saved these numbers since you opened them. What you wrote is kept in the form: compare, and save again.',
-                    extra: ['version' => $kept],
-                );
-            }
-            DB::table('flight_tables')->insert([
-                'workspace_id' => $by->workspace_id, 'kind' => $kind, 'version' => $version + 1, 'definition' => $text,
-                'saved_by' => $by->id, 'saved_at' => Carbon::now(),
-            ]);
-            Audit::of($by, null, 'flight numbers saved', ['kind' => $kind]);
-        });
+        $slug = parent::save($definition, $version, $by);
         // What is no easy throw may be another one now.
         AthletesChanged::many(Athlete::query()->where('workspace_id', $by->workspace_id)->pluck('id'));
-    }
 
-    /** @throws CaseError */
-    private function read(string $kind, string $text): void
-    {
-        $node = Node::parse($text);
-        $shipped = Node::parse($this->shipped($kind));
-        $of = fn (Node $file): array => $file->get($kind)->entries();
-        foreach (array_diff(array_keys($of($shipped)), array_keys($of($node))) as $gone) {
-            throw new CaseError('missing_key', "/{$kind}/{$gone}", "“{$gone}” is used by ladders and stays.");
-        }
-        if ($kind === 'balls') {
-            FlightFiles::balls($node, $this->library->objects());
-
-            return;
-        }
-        FlightFiles::courts($node, $this->library->skills());
-        $drawn = json_decode($this->shipped($kind), true)['courts'];
-        foreach (json_decode($text, true)['courts'] as $id => $court) {
-            foreach (self::DRAWN as $key) {
-                // By value: 9 and 9.0 are one length.
-                if (! isset($drawn[$id]) || $court[$key] != $drawn[$id][$key]) {
-                    throw new CaseError(
-                        'out_of_range', "/courts/{$id}/{$key}", 'The court itself is drawn courtside: it changes in the file.',
-                    );
-                }
-            }
-        }
-    }
-
-    private function shipped(string $kind): string
-    {
-        return (string) file_get_contents($this->library->path("{$kind}.json"));
-    }
-
-    private function own(int $workspaceId, string $kind): ?object
-    {
-        return DB::table('flight_tables')
-            ->where('workspace_id', $workspaceId)
-            ->where('kind', $kind)
-            ->orderByDesc('version')
-            ->first(['version', 'definition']);
+        return $slug;
     }
 }

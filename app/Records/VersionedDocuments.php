@@ -11,6 +11,7 @@ use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Library\Library;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -42,22 +43,55 @@ abstract class VersionedDocuments
      */
     abstract protected function read(Node $node): object;
 
-    /** @return array<string, array{document: T, definition: string, own: bool}> by id, the club's own last */
+    /**
+     * By id, in the latest version of the club's own.
+     *
+     * @return array<string, array{document: T, definition: string, own: bool, version: int}>
+     */
     public function all(int $workspaceId): array
     {
         $all = [];
-        foreach ($this->shippedFiles() as $id => $file) {
+        foreach (array_keys($this->shippedFiles()) as $id) {
             $all[$id] = [
                 'document' => $this->shipped($id),
-                'definition' => (string) file_get_contents($this->library->path($file)),
+                'definition' => $this->shippedText($id),
                 'own' => false,
+                'version' => 0,
             ];
         }
-        foreach (DB::table($this->table())->where('workspace_id', $workspaceId)->orderBy('slug')->orderBy('version')->get() as $row) {
-            $all[$row->slug] = ['document' => $this->read(Node::parse($row->definition)), 'definition' => $row->definition, 'own' => true];
+        foreach ($this->kept($workspaceId) as $row) {
+            $all[$row->slug] = [
+                'document' => $this->read(Node::parse($row->definition)), 'definition' => $row->definition, 'own' => true,
+                'version' => (int) $row->version,
+            ];
         }
 
         return $all;
+    }
+
+    /** @return T|null the club's own of an id; null: it has none */
+    protected function latest(int $workspaceId, string $id): ?object
+    {
+        $row = $this->kept($workspaceId)[$id] ?? null;
+
+        return $row === null ? null : $this->read(Node::parse($row->definition));
+    }
+
+    /** A library file as it ships. */
+    protected function shippedText(string $id): string
+    {
+        return (string) file_get_contents($this->library->path($this->shippedFiles()[$id]));
+    }
+
+    /** @return Collection<string, \stdClass> the latest version of each of a club's own, by id */
+    private function kept(int $workspaceId): Collection
+    {
+        return DB::table($this->table())
+            ->where('workspace_id', $workspaceId)
+            ->orderBy('slug')
+            ->orderBy('version')
+            ->get(['slug', 'version', 'definition'])
+            ->keyBy('slug');
     }
 
     /**
@@ -98,9 +132,7 @@ abstract class VersionedDocuments
     public function save(array $definition, int $version, User $by): string
     {
         return Alone::inClub($by->workspace_id, function () use ($definition, $version, $by): string {
-            $slug = $version === 0
-                ? Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4))
-                : self::text($definition['id'] ?? null);
+            $slug = $version === 0 ? $this->newSlug($definition) : self::text($definition['id'] ?? null);
             $kept = (int) DB::table($this->table())->where('workspace_id', $by->workspace_id)->where('slug', $slug)->max('version');
             if ($kept !== $version) {
                 throw new Problem(
@@ -122,6 +154,16 @@ abstract class VersionedDocuments
 
             return $slug;
         });
+    }
+
+    /**
+     * The id of a copy that is kept for the first time.
+     *
+     * @param  array<string, mixed>  $definition
+     */
+    protected function newSlug(array $definition): string
+    {
+        return Str::slug(self::text($definition['name'] ?? null)).'-'.Str::lower(Str::random(4));
     }
 
     /** What should be a text and is none is no text: the schema then says at which place. */

@@ -31,8 +31,8 @@ final readonly class IntakeView
         public ?string $consent_record_on,
         /** @var list<MeasurementView> */
         public array $heights,
-        /** of the throwing hand; null: not measured */
-        public ?float $hand_span_cm,
+        /** @var list<MeasurementView> of the throwing hand, the latest first */
+        public array $hand_spans,
         public ?float $growth_cm_a_month,
         public bool $growing_fast,
         /** @var list<SharedView> who sees the athlete without working with the squad */

@@ -40,4 +40,9 @@ final readonly class SessionSpan
 
         return new self($from, $until);
     }
+
+    public function holds(float $atS): bool
+    {
+        return $this->fromS <= $atS && $atS <= $this->untilS;
+    }
 }

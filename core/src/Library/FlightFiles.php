@@ -15,6 +15,9 @@ final class FlightFiles
 {
     private const WIDEST_M = 50.0;
 
+    /** What a club's own document has besides. */
+    private const OF_A_DOCUMENT = ['id', 'version'];
+
     /**
      * @param  array<string, LibraryObject>  $objects
      * @return array<string, LibraryBall> by the id of the object
@@ -24,7 +27,7 @@ final class FlightFiles
     public static function balls(Node $file, array $objects): array
     {
         $balls = [];
-        foreach ($file->keys(['about', 'balls'], ['$schema'])->get('balls')->entries() as $id => $node) {
+        foreach ($file->keys(['about', 'balls'], ['$schema', ...self::OF_A_DOCUMENT])->get('balls')->entries() as $id => $node) {
             $node->keys(['diameter_m', 'drag_coefficient', 'source']);
             $object = $objects[$id] ?? throw new CaseError('unknown_reference', $node->path, "There is no object “{$id}”.");
             $mass = $object->massKg ?? throw $node->outOfRange("“{$object->name}” has no mass in objects.json.");
@@ -47,7 +50,7 @@ final class FlightFiles
     public static function courts(Node $file, array $skills): array
     {
         $courts = [];
-        foreach ($file->keys(['about', 'courts'], ['$schema'])->get('courts')->entries() as $id => $node) {
+        foreach ($file->keys(['about', 'courts'], ['$schema', ...self::OF_A_DOCUMENT])->get('courts')->entries() as $id => $node) {
             $node->keys(
                 ['name', 'net_m', 'half_width_m', 'tries', 'usual_speed_ms', 'reach_share', 'serves', 'nets', 'stands', 'boxes'],
                 ['net_sag'],

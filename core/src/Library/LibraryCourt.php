@@ -49,6 +49,19 @@ final readonly class LibraryCourt
         return $this->sag?->heightAt($acrossM + $share * (($box->rightM + $box->leftM) / 2 - $acrossM)) ?? $this->nets[0]['height_m'];
     }
 
+    /** @return string|null the key of its file at which it is drawn otherwise than another; null: its lines are the same */
+    public function drawnOtherwise(self $other): ?string
+    {
+        return match (true) {
+            abs($this->netM - $other->netM) > 1e-9 => 'net_m',
+            abs($this->halfWidthM - $other->halfWidthM) > 1e-9 => 'half_width_m',
+            $this->tries !== $other->tries => 'tries',
+            $this->skills !== $other->skills => 'serves',
+            $this->boxes != $other->boxes => 'boxes',
+            default => null,
+        };
+    }
+
     /**
      * As the ball leaves it: from where it is hit.
      *

@@ -65,11 +65,11 @@ export function HandSpan({ intake }: { intake: Editing }) {
         <section aria-label="Hand span">
             <h2 className="text-base">Throwing hand, spread</h2>
             <p className="text-soft">
-                {kept.hand_span_cm === null
-                    ? 'Not measured: the object follows the age alone.'
-                    : `${n(kept.hand_span_cm)} cm from the thumb to the little finger. A smaller hand gets the ` +
-                      'smaller object of the library.'}
+                {kept.hand_spans.some(({ withdrawn }) => withdrawn === null)
+                    ? 'From the thumb to the little finger. A smaller hand gets the smaller object of the library.'
+                    : 'Not measured: the object follows the age alone.'}
             </p>
+            <Measured intake={intake} all={kept.hand_spans} most={3} path="/hand-spans" may={me.records} />
             {me.records && (
                 <form
                     className="mt-2 flex items-end gap-2"
@@ -149,11 +149,14 @@ function Measured({
     intake: Editing;
     all: Intake['marks'];
     most: number;
-    path: '/heights' | '/marks';
+    path: '/heights' | '/marks' | '/hand-spans';
     may: boolean;
 }) {
-    const change = (id: string, how: 'confirm' | 'withdraw', said: string): void =>
-        void send('POST', `${path}/${id}/${how}`, undefined, said);
+    const withdraw = (id: string): void => void send('POST', `${path}/${id}/withdraw`, undefined, 'Taken back.');
+    // Only of what can be doubted somebody says that it is right.
+    const confirm = (id: string): void => {
+        if (path !== '/hand-spans') void send('POST', `${path}/${id}/confirm`, undefined, 'Saved: it counts.');
+    };
     const doubted = all.filter((each) => each.doubt !== null);
     const shown = [...doubted, ...all.filter((each) => each.doubt === null)].slice(0, Math.max(most, doubted.length));
     return (
@@ -167,7 +170,7 @@ function Measured({
                                 type="button"
                                 className="btn btn-quiet"
                                 aria-label={`Take back ${each.text}`}
-                                onClick={() => change(each.id, 'withdraw', 'Taken back.')}
+                                onClick={() => withdraw(each.id)}
                             >
                                 Take back
                             </button>
@@ -178,11 +181,7 @@ function Measured({
                         <p className="flex flex-wrap items-center gap-2 border-l-4 border-tape pl-2">
                             {each.doubt}
                             {may && (
-                                <button
-                                    type="button"
-                                    className="btn"
-                                    onClick={() => change(each.id, 'confirm', 'Saved: it counts.')}
-                                >
+                                <button type="button" className="btn" onClick={() => confirm(each.id)}>
                                     It is right
                                 </button>
                             )}
