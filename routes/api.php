@@ -148,6 +148,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
     });
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('drills', [LibraryController::class, 'drills']);
+    Route::get('pictures', [LibraryController::class, 'pictures']);
     Route::get('club-drills', [LibraryController::class, 'clubDrills']);
     Route::post('club-drills', [LibraryController::class, 'saveDrill'])->can('manage-people');
     Route::get('library/{ladder}', [LibraryController::class, 'ladder']);
@@ -294,6 +295,9 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
         Route::post('intake/usual-week/confirm', [IntakeController::class, 'confirmUsualWeek'])->can('decide', 'athlete');
         Route::post('hand-spans', [MeasurementController::class, 'handSpan'])->can('record', 'athlete');
+        Route::post('hand-spans/{id}/withdraw', [MeasurementController::class, 'withdrawHandSpan'])
+            ->whereUuid('id')
+            ->can('record', 'athlete');
         Route::post('heights', [MeasurementController::class, 'height'])->can('record', 'athlete');
         Route::post('heights/{id}/confirm', [MeasurementController::class, 'confirmHeight'])->whereUuid('id')->can('record', 'athlete');
         Route::post('heights/{id}/withdraw', [MeasurementController::class, 'withdrawHeight'])->whereUuid('id')->can('record', 'athlete');

@@ -70,10 +70,18 @@ abstract class TestCase extends LaravelTestCase
     /** Somebody else sits down at the same browser: nothing of the last one's session is left. */
     public function actingAs(Authenticatable $user, $guard = null): static
     {
-        app('auth')->forgetGuards();
+        $this->nobodySignedIn();
         $this->flushSession();
 
         return parent::actingAs($user, $guard);
+    }
+
+    /** The guards stay: each new one would be told of every later request, and thousands are made. */
+    protected function nobodySignedIn(): void
+    {
+        foreach (['web', 'sanctum'] as $guard) {
+            app('auth')->guard($guard)->forgetUser();
+        }
     }
 
     /** Keeps what tests send, for the fuzzer to harm: AUGENDO_RECORD_BODIES=1 vendor/bin/phpunit --testsuite feature. */
@@ -124,7 +132,6 @@ abstract class TestCase extends LaravelTestCase
         return Athlete::query()->where('given_name', $givenName)->firstOrFail();
     }
 
-    /** The sheet of today's session. */
     /** A squad of a few, beside the one they are in: what is planned for it is quickly fitted. */
     protected function smallSquad(string ...$givenNames): Squad
     {
@@ -139,6 +146,7 @@ abstract class TestCase extends LaravelTestCase
         return $squad;
     }
 
+    /** The sheet of today's session. */
     protected function sheetOf(string $givenName): Sheet
     {
         $athlete = $this->athlete($givenName);

@@ -105,7 +105,7 @@ final class AfterScreen
             return: $sheet->return_stage === null ? null : ReturnRefs::ofSheet(OpenSheet::of($sheet), $today),
             nudge: self::nudge($reps, $names),
             focus: array_map(
-                fn (Fault $each): FaultView => FaultView::of($each, $open->side()),
+                fn (Fault $each): FaultView => FaultView::of($each, $open->side(), $open->figures()),
                 FocusPoints::of([...$open->seenLast(), ...$reps], $rung->faults, $open->asked()),
             ),
             progress: $this->progress->progress($open->athlete, $sheet->ladder, $today),

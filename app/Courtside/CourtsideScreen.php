@@ -117,7 +117,7 @@ final class CourtsideScreen
             blocks: $blocks,
             bounds: array_map(fn (Gauge $gauge): BoundView => Bounds::answer($gauge), $budget),
             faults: array_map(
-                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side()),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side(), $open->figures()),
                 $open->rung()->faults,
             ),
             pattern: new PatternBoundsView(

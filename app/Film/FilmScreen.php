@@ -67,7 +67,7 @@ final class FilmScreen
             asked: FilmConsent::asked($athlete->ageOn($today)),
             consents: FilmConsents::of($athlete->id)->map(self::consent(...))->values()->all(),
             ladders: array_map(
-                fn (array $of): FilmLadderView => self::ladder($of[0], $of[1], $athlete, $today), array_values($ladders),
+                fn (array $of): FilmLadderView => $this->ladder($of[0], $of[1], $athlete, $today), array_values($ladders),
             ),
             clips: $clips
                 ->filter(fn (\stdClass $row): bool => isset($ladders[$row->ladder]))
@@ -123,7 +123,7 @@ final class FilmScreen
         ));
     }
 
-    private static function ladder(Ladder $ladder, Rung $rung, Athlete $athlete, Day $today): FilmLadderView
+    private function ladder(Ladder $ladder, Rung $rung, Athlete $athlete, Day $today): FilmLadderView
     {
         $side = $athlete->sideFor($ladder->skill);
         $safety = array_map(
@@ -154,7 +154,7 @@ final class FilmScreen
                 $rung->checkpoints,
             ),
             faults: array_map(
-                fn (Fault $fault): FaultView => FaultView::of($fault, $side),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $side, $this->library->figures()),
                 $rung->faults,
             ),
             counted: ClipEvidence::counted($athlete, $ladder->id, $rung->id, $today),

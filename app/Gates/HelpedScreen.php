@@ -100,7 +100,7 @@ final class HelpedScreen
     }
 
     /**
-     * One difference for each thing an athlete tried on a ladder: that of the rung where it is known best.
+     * One difference for each thing an athlete tried on a ladder: all rungs on which it was tried together.
      *
      * @param  array<string, list<array{bool, list<string>}>>  $reps  by "ladder|rung"
      * @return array<string, array{float, float}> difference and its variance, by "ladder|what was tried"
@@ -112,14 +112,13 @@ final class HelpedScreen
             $ladder = explode('|', $rung)[0];
             foreach (array_unique(array_merge(...array_column($of, 1))) as $what) {
                 $difference = WhatHelped::of($of, $what)?->forPooling();
-                $key = "{$ladder}|{$what}";
-                if ($difference !== null && (! isset($known[$key]) || $difference[1] < $known[$key][1])) {
-                    $known[$key] = $difference;
+                if ($difference !== null) {
+                    $known["{$ladder}|{$what}"][] = $difference;
                 }
             }
         }
 
-        return $known;
+        return array_map(Pooled::ofRungs(...), $known);
     }
 
     /**

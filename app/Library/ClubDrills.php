@@ -40,15 +40,21 @@ final class ClubDrills extends VersionedDocuments
 
     protected function read(Node $node): Drill
     {
-        return (new DrillReader($this->library->skills(), $this->library->objects()))->own($node);
+        return (new DrillReader($this->library->skills(), $this->library->objects(), $this->library->figures()))->own($node);
     }
 
     /** @return array<string, Drill> those that ship and those of the club that are in use, by id */
     public function known(int $workspaceId): array
     {
+        return $this->library->drills() + $this->own($workspaceId);
+    }
+
+    /** @return array<string, Drill> those of the club that are in use, by id */
+    public function own(int $workspaceId): array
+    {
         $own = array_filter($this->all($workspaceId), fn (array $kept): bool => ! self::isWithdrawn($kept['definition']));
 
-        return $this->library->drills() + array_map(fn (array $kept): Drill => $kept['document'], $own);
+        return array_map(fn (array $kept): Drill => $kept['document'], $own);
     }
 
     /** @return list<ClubDrillView> of the club, those in use first */

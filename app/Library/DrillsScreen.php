@@ -6,6 +6,8 @@ namespace App\Library;
 
 use App\Library\Answers\DrillCardView;
 use App\Library\Answers\DrillsView;
+use App\Library\Answers\FigurePoseView;
+use App\Library\Answers\PictureView;
 use App\People\User;
 use App\Wording\FilmWording;
 use App\Wording\LadderWording;
@@ -13,6 +15,7 @@ use Augendo\Core\Library\DrillCard;
 use Augendo\Core\Library\DrillWanted;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\Pose;
 use Augendo\Core\Load\Channel;
 
 /** Which drill mends it, with the people, the place and the body there are today? */
@@ -42,13 +45,24 @@ final class DrillsScreen
             },
             all: count($cards),
             drills: array_map(
-                fn (DrillCard $card): DrillCardView => self::card($card, $hand, $skills[$card->skill->id]),
+                fn (DrillCard $card): DrillCardView => $this->card($card, $hand, $skills[$card->skill->id]),
                 $wanted->find($cards),
             ),
         );
     }
 
-    private static function card(DrillCard $card, Handedness $hand, string $skill): DrillCardView
+    /** @return list<PictureView> all there are, as a right-hander is drawn */
+    public function pictures(): array
+    {
+        $pictures = $this->library->figures()->pictures;
+
+        return array_map(
+            fn (string $id, Pose $pose): PictureView => new PictureView($id, FigurePoseView::of($pose, Handedness::Right)),
+            array_keys($pictures), $pictures,
+        );
+    }
+
+    private function card(DrillCard $card, Handedness $hand, string $skill): DrillCardView
     {
         $mirror = fn (string $text): string => ucfirst($hand->mirror($text));
 
@@ -67,6 +81,7 @@ final class DrillsScreen
             loads: array_map(fn (Channel $channel): string => $channel->value, $card->loads),
             far: $card->far,
             safety: $card->safety,
+            picture: FigurePoseView::ofPicture($this->library->figures(), $card->picture, $hand),
         );
     }
 }

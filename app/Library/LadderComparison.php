@@ -40,10 +40,7 @@ final class LadderComparison
         $other = $this->other($id, $own, $against, $with);
         $changes = LadderChanges::between($own, $other);
         $begun = $with === self::ORIGIN ? $this->shelf->begunAs($id) : null;
-        $moved = fn (array $to): array => $begun === null
-            ? []
-            : array_flip(array_map(fn (LadderChange $change): string => $change->pointer(), LadderChanges::between($begun, $to)));
-        [$theirs, $ours] = [$moved($other), $moved($own)];
+        $since = $begun === null ? [] : LadderChanges::since($begun, $own, $other);
         $words = new LadderChangeWording($own, $other);
 
         return new LadderCompareView(
@@ -57,12 +54,7 @@ final class LadderComparison
                 place: $words->place($change),
                 ours: $words->value($change, $change->before),
                 theirs: $words->value($change, $change->after),
-                since: match ([isset($theirs[$change->pointer()]), isset($ours[$change->pointer()])]) {
-                    [true, true] => 'both',
-                    [true, false] => 'theirs',
-                    [false, true] => 'ours',
-                    default => null,
-                },
+                since: $since[$change->pointer()] ?? null,
             ), $changes),
         );
     }

@@ -138,12 +138,7 @@ final class Ladders extends VersionedDocuments
     /** A ladder of the shelf as its file has it, in its latest version. */
     public function definition(string $id): object
     {
-        return json_decode(
-            (new KeptLadders)->text($id, null) ?? (string) file_get_contents($this->library->path("ladders/{$id}.json")),
-            false,
-            512,
-            JSON_THROW_ON_ERROR,
-        );
+        return json_decode($this->fileText($id, null), false, 512, JSON_THROW_ON_ERROR);
     }
 
     /**
@@ -154,9 +149,12 @@ final class Ladders extends VersionedDocuments
      */
     public function file(string $id, ?int $version = null): array
     {
-        $text = (new KeptLadders)->text($id, $version) ?? (string) file_get_contents($this->library->path("ladders/{$id}.json"));
+        return json_decode($this->fileText($id, $version), true, 512, JSON_THROW_ON_ERROR);
+    }
 
-        return json_decode($text, true, 512, JSON_THROW_ON_ERROR);
+    private function fileText(string $id, ?int $version): string
+    {
+        return (new KeptLadders)->text($id, $version) ?? $this->shippedText($id);
     }
 
     /** @return array<string, mixed>|null the file an own ladder was begun as, as it was then; null: it was begun before that was kept */
@@ -217,7 +215,7 @@ final class Ladders extends VersionedDocuments
                 [$next] = $this->draft($definition, self::text($definition['id'] ?? null), $version + 1);
                 $this->refuseGone($next, $by);
             }
-            $begun = $version === 0 && in_array($from, $known, true) ? json_encode($this->file($from), JSON_THROW_ON_ERROR) : null;
+            $begun = $version === 0 && in_array($from, $known, true) ? $this->fileText($from, null) : null;
             $slug = parent::save($definition, $version, $by);
             if ($begun !== null) {
                 DB::table('ladders')->insert([

@@ -16,6 +16,7 @@ use App\Library\Answers\LetThroughView;
 use App\Library\Answers\LibraryLadderView;
 use App\Library\Answers\LibraryProblemView;
 use App\Library\Answers\LibraryRowView;
+use App\Library\Answers\PictureView;
 use App\Library\Answers\RungPreviewView;
 use App\Library\Answers\SentencesView;
 use App\Library\Requests\LadderImportRequest;
@@ -53,6 +54,12 @@ final class LibraryController
         $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
 
         return response()->json($drills->find($request->user(), (string) ($asked['words'] ?? ''), $hand));
+    }
+
+    #[Answers(PictureView::class, list: true)]
+    public function pictures(DrillsScreen $drills): JsonResponse
+    {
+        return response()->json($drills->pictures());
     }
 
     #[Answers(ClubDrillView::class, list: true)]

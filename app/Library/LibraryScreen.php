@@ -19,6 +19,7 @@ use App\Library\Answers\LibraryRowView;
 use App\Library\Answers\LibraryRungView;
 use App\Library\Answers\PreviewBlockView;
 use App\Library\Answers\RungPreviewView;
+use App\Library\Answers\SeatedView;
 use App\Library\Answers\TaughtView;
 use App\People\User;
 use App\Wording\FilmWording;
@@ -96,18 +97,8 @@ final class LibraryScreen
                 $ladder->needs,
             ),
             figures: array_map(
-                fn (Pose $pose): FigurePoseView => new FigurePoseView(
-                    name: $pose->name,
-                    text: $mirror($pose->text),
-                    trunk: $pose->trunk,
-                    throwing_arm: $pose->throwingArm,
-                    front_arm: $pose->frontArm,
-                    front_leg: $pose->frontLeg,
-                    back_leg: $pose->backLeg,
-                    lift: $pose->lift,
-                    tool: $pose->tool,
-                ),
-                $this->library->figures()[$ladder->skill->id] ?? [],
+                fn (Pose $pose): FigurePoseView => FigurePoseView::of($pose, $hand),
+                $this->library->figures()->ofSkill($ladder->skill->id),
             ),
             checkpoints: array_map(
                 fn (Checkpoint $checkpoint): CheckpointView => new CheckpointView(
@@ -123,9 +114,11 @@ final class LibraryScreen
                     $mirror($fault->drill), $fault->safety,
                     $fault->how === null ? null : $mirror($fault->how), $fault->stop === null ? null : $mirror($fault->stop),
                     $fault->dose === null ? null : FilmWording::drillDose($fault->dose),
+                    FigurePoseView::ofPicture($this->library->figures(), $fault->picture, $hand),
                 ),
                 $this->faults($ladder),
             ),
+            seated: SeatedView::of($ladder->seated, $checkpoints, $hand),
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $ladder->tags),
             rungs: array_map(fn (Rung $rung): LibraryRungView => self::rung($rung, $hand), $ladder->rungs),
             taught: self::taught($user, $id),
@@ -154,7 +147,7 @@ final class LibraryScreen
 
         return new RungPreviewView(
             rung: self::rung($rung, $hand),
-            faults: array_map(fn (Fault $fault): FaultView => FaultView::of($fault, $hand), $rung->faults),
+            faults: array_map(fn (Fault $fault): FaultView => FaultView::of($fault, $hand, $this->library->figures()), $rung->faults),
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $rung->tags),
             blocks: array_map(fn (BlockDose $block): PreviewBlockView => new PreviewBlockView(
                 kind_name: Wording::blockKind($block->kind),
@@ -210,6 +203,7 @@ final class LibraryScreen
             gate: Wording::gateAsks($rung->gate),
             safe_misses: $rung->safeMisses,
             teaching: TaughtView::of($rung->teaching, $hand),
+            seated: $rung->seated === null ? null : $mirror($rung->seated),
         );
     }
 

@@ -59,6 +59,18 @@ final class Workspace extends Model
         return $timezone === null ? null : Day::of(Carbon::now($timezone)->toDateString());
     }
 
+    /** @return float the instant a day of the club begins, seconds since 1970 */
+    public function midnightS(Day $day): float
+    {
+        return (float) Carbon::parse($day->iso(), $this->timezone)->timestamp;
+    }
+
+    /** @param  float  $atS  seconds since 1970 */
+    public function dayAt(float $atS): Day
+    {
+        return Day::of(Carbon::createFromTimestamp($atS, $this->timezone)->toDateString());
+    }
+
     /** The day it is where the club trains. */
     public function today(): Day
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
 use App\Athletes\AthleteDay;
 use App\Athletes\Cards;
@@ -11,6 +12,8 @@ use App\Film\FilmReviews;
 use App\Gates\JudgedEvidence;
 use App\Http\Problem;
 use App\Http\ProblemType;
+use App\Library\Answers\FigurePoseView;
+use App\Library\ClubDrills;
 use App\Sessions\Answers\HomeworkBlockView;
 use App\Sessions\Answers\HomeworkDayView;
 use App\Sessions\Answers\HomeworkView;
@@ -18,7 +21,10 @@ use App\Wording\JudgingWording;
 use App\Wording\LadderWording;
 use App\Wording\Wording;
 use Augendo\Core\Day;
+use Augendo\Core\Library\Drill;
+use Augendo\Core\Library\DrillWith;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Library;
 use Augendo\Core\Load\CostedSet;
 use Augendo\Core\Mechanics\FocusPoints;
 use Augendo\Core\Planning\BlockPlan;
@@ -32,7 +38,17 @@ final class HomeworkScreen
 {
     private const AHEAD_DAYS = 7;
 
-    public function view(Athlete $athlete, Day $on, ?string $ladderId): HomeworkView
+    /** Instead of the id of a drill: the one of the fault. */
+    private const OF_THE_FAULT = 'fault';
+
+    public function __construct(private readonly ClubDrills $drills, private readonly Library $library) {}
+
+    /**
+     * @param  string|null  $asked  id of the drill to give; null: that of the fault, or the club's own where one mends it
+     *
+     * @throws Problem when the athlete stands on no such ladder, or there is no such drill to do alone
+     */
+    public function view(Athlete $athlete, Day $on, ?string $ladderId, ?string $asked): HomeworkView
     {
         $day = new AthleteDay($athlete, $on);
         $placements = $day->ladders->placementsOf($athlete);
@@ -49,8 +65,19 @@ final class HomeworkScreen
             JudgedEvidence::lately($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults,
             FilmReviews::asked($athlete->id, $ladder->id, $rung->id, $on),
         );
-        // A drill that needs a partner is none for practice alone.
-        $focus = array_values(array_filter($focus, fn (Fault $fault): bool => stripos($fault->drill, 'partner') === false))[0] ?? null;
+        $own = $this->drills->own($athlete->workspace_id);
+        $focus = Homework::focus($focus, $own, $ladder->skill);
+        $drills = Homework::drills($own + $this->library->drills(), $focus, $ladder->skill);
+        if ($asked !== null && $asked !== self::OF_THE_FAULT && ! isset($drills[$asked])) {
+            throw new Problem(
+                ProblemType::SomeOfItCannotBeUsed,
+                'There is no such drill to do alone. Choose one of the list.',
+                ['drill' => ['Choose one of the list.']],
+            );
+        }
+        $usual = $focus === null ? null : Homework::mending($own, $focus, $ladder->skill) ?? self::OF_THE_FAULT;
+        $id = $asked === null || $asked === self::OF_THE_FAULT && $focus === null ? $usual : $asked;
+        $drill = ($drills[$id] ?? null)?->forAthlete($day->load->profile, $on);
         $planned = array_values(
             array_unique(
                 array_map(
@@ -74,6 +101,7 @@ final class HomeworkScreen
             to: $next ?? $on->plus(self::AHEAD_DAYS),
             rung: $rung,
             focus: $focus,
+            drill: $drill,
             taken: [
                 ...$planned,
                 ...$sheetDays,
@@ -100,6 +128,17 @@ final class HomeworkScreen
             goal: $mirror($rung->goal),
             focus: $focus?->name,
             cue: $focus === null ? null : $mirror($focus->cue),
+            drill: $id,
+            drills: [
+                ...($focus?->with !== DrillWith::Alone ? [] : [new NamedView(self::OF_THE_FAULT, $mirror($focus->drill))]),
+                ...array_map(
+                    fn (string $each, Drill $of): NamedView => new NamedView($each, $mirror($of->dose->title)),
+                    array_keys($drills), $drills,
+                ),
+            ],
+            picture: FigurePoseView::ofPicture(
+                $this->library->figures(), $drill === null ? $focus?->picture : $drill->picture, $athlete->sideFor($ladder->skill),
+            ),
             look_for: JudgingWording::lookFor($rung, $mirror),
             days: array_map(
                 fn (array $each): HomeworkDayView => new HomeworkDayView($each[0]->iso(), $this->blocks($each[1], $mirror)),
@@ -108,7 +147,7 @@ final class HomeworkScreen
             none: match (true) {
                 $days !== [] => null,
                 $waits => 'On the way back nothing is practised alone: each stage is watched.',
-                Homework::alone($rung, $focus)->blocks === [] => 'This rung has nothing that is safe to do alone.',
+                Homework::alone($rung, $focus, $drill)->blocks === [] => 'This rung has nothing that is safe to do alone.',
                 default => 'No day before the next session has room, or the word leaves nothing. Rest is the homework.',
             },
             stop_when: [
@@ -133,7 +172,7 @@ final class HomeworkScreen
         return array_values(array_map(fn (BlockPlan $block): HomeworkBlockView => new HomeworkBlockView(
             $block->asked->title, $mirror($block->asked->text),
             implode(' + ', $block->repsBySet())
-                .', '
+                .' times, '
                 .Wording::dose($block->effort, $block->distanceM)
                 .', '
                 .lcfirst(Wording::object($block->asked->object)),

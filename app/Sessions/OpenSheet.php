@@ -20,6 +20,7 @@ use App\Seasons\Fixture;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Drill;
 use Augendo\Core\Library\Fault;
+use Augendo\Core\Library\Figures;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Ladder;
 use Augendo\Core\Library\Library;
@@ -116,6 +117,12 @@ final class OpenSheet
         return $this->profile ??= $this->load === null
             ? $this->loads->profiles([$this->athlete], $this->day())[$this->athlete->id]
             : $this->load->profile;
+    }
+
+    /** What drills look like. */
+    public function figures(): Figures
+    {
+        return $this->library->figures();
     }
 
     /** The side the ladder's text is read for. */

@@ -81,7 +81,7 @@ final class SheetScreen
             swap: SwapScreen::state($open, $plans),
             return: ReturnRefs::ofSheet($open),
             focus: array_map(
-                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side()),
+                fn (Fault $fault): FaultView => FaultView::of($fault, $open->side(), $open->figures()),
                 $open->focus(),
             ),
             minutes: (int) ceil(SessionClock::seconds($plans) / 60),

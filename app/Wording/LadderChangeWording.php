@@ -12,15 +12,21 @@ final class LadderChangeWording
 {
     private const LISTS = [
         'rungs' => 'Rung', 'faults' => 'Fault', 'checkpoints' => 'Checkpoint', 'moments' => 'Moment', 'tags' => 'Tag', 'blocks' => 'block',
+        'drills' => 'drill for',
     ];
 
     private const KEYS = [
         'effort' => 'effort', 'effort_min' => 'least effort', 'reps' => 'repetitions', 'reps_min' => 'least repetitions',
         'distance_m' => 'metres', 'distance_min_m' => 'least metres', 'distance_share' => 'share of the longest throw',
         'hold_s' => 'seconds held', 'rest_s' => 'seconds of rest', 'drop_cm' => 'height of the box, cm', 'how' => 'the drill written out',
+        'seated' => 'from a chair', 'cool_down' => 'cool-down', 'warm_up' => 'warm-up', 'set_up' => 'set-up', 'without' => 'not looked at',
+        'picture' => 'what the drill looks like',
         'needs' => 'what it builds on', 'summary' => 'what it is', 'target_rate' => 'share good', 'min_reps' => 'repetitions seen',
         'min_sessions' => 'days', 'text' => 'what to do', 'with' => 'whom the drill takes', 'good' => 'what good is',
     ];
+
+    /** Lists that name what stands in another one. */
+    private const NAMES_OF = ['without' => 'checkpoints', 'pair' => 'faults', 'drills' => 'faults'];
 
     /** Shares that are said in per cent. */
     private const SHARES = [
@@ -56,7 +62,7 @@ final class LadderChangeWording
             $list = self::LISTS[$path[$i]] ?? null;
             $next = $path[$i + 1] ?? null;
             if ($list !== null && $next !== null && $next !== LadderChanges::ORDER) {
-                $words[] = "{$list} “".($this->names["{$path[$i]}/{$next}"] ?? $next).'”';
+                $words[] = "{$list} “".$this->named($path[$i], $next).'”';
                 $i++;
             } elseif ($path[$i] === LadderChanges::ORDER) {
                 $words[] = 'order';
@@ -95,7 +101,9 @@ final class LadderChangeWording
 
     private function named(string $list, string $id): string
     {
-        return $this->names["{$list}/{$id}"] ?? $id;
+        $of = self::NAMES_OF[$list] ?? $list;
+
+        return $this->names["{$of}/{$id}"] ?? $id;
     }
 
     /** A whole item by its name and what it says. */

@@ -22,6 +22,7 @@ final class SchoolWording
             'blocked_then_varied' => 'Many of the same, varied once the gate is near', 'blocked' => 'Many of the same',
             'varied' => 'Varied on purpose from the start',
         ],
+        'seat' => ['standing' => 'On the feet', 'chair' => 'From a chair'],
     ];
 
     public static function question(SchoolQuestion $question): string
@@ -34,6 +35,7 @@ final class SchoolWording
             SchoolQuestion::FrontArm => 'How does the front arm lead?',
             SchoolQuestion::OtherSide => 'Is the other side trained?',
             SchoolQuestion::Repetition => 'The same, or varied?',
+            SchoolQuestion::Seat => 'On the feet, or from a chair?',
         };
     }
 
@@ -47,6 +49,7 @@ final class SchoolWording
             SchoolQuestion::FrontArm => 'Pointing for beginners, the elbow as a later way; both pass.',
             SchoolQuestion::OtherSide => 'Both, in warm-up and drills, counted apart.',
             SchoolQuestion::Repetition => 'What is learnt is looked at again on another day.',
+            SchoolQuestion::Seat => 'Ladders that can be done from a chair say how. Loads and limits stay as they are on the feet.',
         };
     }
 
@@ -81,6 +84,10 @@ final class SchoolWording
             'varied' => "“{$change->about}” is ".($change->after === 'yes' ? 'fed differently on purpose.' : 'always fed alike.'),
             'effort' => "“{$change->about}” at ".Wording::percent((float) $change->after).' instead of '
                 .Wording::percent((float) $change->before).'.',
+            'seat' => $change->after === 'chair'
+                ? 'from a chair. '.strtr($change->about, ['{throwing}' => 'throwing', '{front}' => 'front'])
+                : 'on the feet.',
+            'looked_at' => lcfirst($change->about).' is '.($change->after === 'no' ? 'not looked at.' : 'looked at.'),
             'tempo' => "“{$change->about}” ".self::tempo($change->after).' instead of '.self::tempo($change->before).'.',
         };
     }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Augendo\Core\Tests;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\BlockDose;
 use Augendo\Core\Library\BlockKind;
+use Augendo\Core\Library\DrillWith;
+use Augendo\Core\Library\Fault;
 use Augendo\Core\Library\Handedness;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\Rung;
@@ -85,6 +88,39 @@ final class HomeworkTest extends TestCase
             Day::of(self::FROM), Day::of(self::FROM)->plus(9), $this->rung->with(['blocks' => [$this->rung->ownDose()]]), null, [],
             fn (Day $on): SessionFrame => $this->frame($on, 1000.0, null),
         ));
+    }
+
+    public function test_of_the_drills_there_are_those_are_given_that_one_does_alone_and_what_mends_the_fault_first(): void
+    {
+        $fault = $this->rung->faults[0];
+        $like = $this->library->drills()['other-hand-toss'];
+        $known = [
+            'plain' => $like->with(['id' => 'plain', 'mends' => null]),
+            'mends' => $like->with(['id' => 'mends', 'mends' => ' '.mb_strtoupper($fault->name).' ']),
+            'partner' => $like->with(['id' => 'partner', 'with' => DrillWith::Partner]),
+            'elsewhere' => $like->with(['id' => 'elsewhere', 'skills' => ['javelin']]),
+            'nothing to count' => $like->with(['id' => 'nothing to count', 'dose' => $like->dose->with(['reps' => 0])]),
+            'far' => $like->with(['id' => 'far', 'dose' => $like->dose->with(['object' => $this->library->objects()['javelin-600']])]),
+            'jumps' => $like->with(['id' => 'jumps', 'dose' => $like->dose->with(['skill' => $this->library->skills()['jump']])]),
+        ];
+        $given = fn (?Fault $focus): array => array_keys(Homework::drills($known, $focus, $this->library->skills()['float-serve']));
+        $this->assertSame(['mends', 'plain'], $given($fault));
+        $this->assertSame(['plain', 'mends'], $given(null));
+    }
+
+    public function test_a_drill_that_is_given_takes_the_place_of_that_of_the_fault_and_is_no_harder_than_half(): void
+    {
+        $fault = $this->rung->faults[0];
+        $like = $this->library->drills()['other-hand-toss'];
+        $hard = $like->with(['dose' => $like->dose->with(['effort' => 0.9, 'effortMin' => 0.9, 'title' => 'Our own'])]);
+        $titles = fn (Rung $rung): array => array_map(fn (BlockDose $block): string => $block->title, $rung->blocks);
+        $ofTheFault = $titles(Homework::alone($this->rung, $fault));
+        $own = Homework::alone($this->rung, $fault, $hard);
+        $this->assertSame([...array_slice($ofTheFault, 0, -1), 'Our own'], $titles($own));
+        $last = $own->blocks[count($own->blocks) - 1];
+        $this->assertSame([0.5, 0.5], [$last->effort, $last->effortMin]);
+        $needsOne = $fault->with(['with' => DrillWith::Partner]);
+        $this->assertNotContains(end($ofTheFault), $titles(Homework::alone($this->rung, $needsOne)), 'nobody is there to feed');
     }
 
     /**

@@ -68,7 +68,8 @@ final class LibraryErrorsTest extends TestCase
         $library = new Library(self::FOLDER);
         $file = json_decode((string) file_get_contents(self::FOLDER.'/ladders/volleyball-float-serve.json'));
         $break($file);
-        $this->assertRefused(fn () => (new LadderReader($library->skills(), $library->objects()))->read(new Node($file)), $path, $said);
+        $reader = new LadderReader($library->skills(), $library->objects(), $library->figures());
+        $this->assertRefused(fn () => $reader->read(new Node($file)), $path, $said);
     }
 
     /** @return iterable<string, array{Closure(\stdClass): mixed, string, string}> */

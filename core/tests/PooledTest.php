@@ -24,6 +24,19 @@ final class PooledTest extends TestCase
         $this->assertSame('better', $pooled->says());
     }
 
+    /** The fixed effect of the same six there: 0.414 with a standard error of 0.064. */
+    public function test_several_rungs_of_one_athlete_are_one_answer_and_the_better_known_rung_weighs_more(): void
+    {
+        [$mean, $variance] = Pooled::ofRungs(
+            [[0.095, 0.033], [0.277, 0.031], [0.367, 0.050], [0.664, 0.011], [0.462, 0.043], [0.185, 0.023]],
+        );
+        $this->assertEqualsWithDelta(0.414, $mean, 0.006, 'the studies are printed to three decimals');
+        $this->assertEqualsWithDelta(0.064, sqrt($variance), 0.001);
+        $this->assertSame([0.3, 0.02], array_map(fn (float $each): float => round($each, 12), Pooled::ofRungs([[0.3, 0.02]])));
+        [$mean] = Pooled::ofRungs([[0.5, 0.01], [-0.1, 0.09]]);
+        $this->assertEqualsWithDelta(0.44, $mean, 1e-12);
+    }
+
     public function test_where_all_answer_alike_nothing_lies_between_them_and_two_are_too_few(): void
     {
         $alike = Pooled::of([[0.2, 0.01], [0.2, 0.02], [0.2, 0.04]]);

@@ -52,10 +52,6 @@ test('on a laptop', async ({ page }) => {
     await page.getByRole('link', { name: 'Gates' }).click();
     await page.getByRole('region', { name: 'Ready' }).waitFor();
     await keep(page, 'gates');
-    await page.getByRole('link', { name: 'Library' }).click();
-    await page.getByRole('link', { name: /^Serve foundation/ }).click();
-    await page.getByRole('region', { name: 'Key positions' }).waitFor();
-    await keep(page, 'library');
     await page.goto('/');
     await page.getByRole('link', { name: 'Dario Nwosu' }).click();
     await page.getByRole('link', { name: 'Serve window' }).click();
@@ -65,6 +61,31 @@ test('on a laptop', async ({ page }) => {
     await page.getByText('7 of 14 in', { exact: false }).waitFor();
     await page.evaluate(() => window.scrollTo(0, 0));
     await keep(page, 'serve');
+});
+
+/** Three ladders as the pages they are, one of them on a phone, in one picture. */
+test('ladders', async ({ page }) => {
+    await signIn(page);
+    const ladder = async (id: string, region: string): Promise<string> => {
+        await page.goto(`/library/${id}`);
+        await page.getByRole('region', { name: region }).evaluate((part) => part.scrollIntoView());
+        if (region === 'Key positions') await page.evaluate(() => window.scrollTo(0, 0));
+        await page.waitForLoadState('networkidle');
+        return `data:image/png;base64,${(await page.screenshot()).toString('base64')}`;
+    };
+    const serve = await ladder('racket-serve', 'Key positions');
+    const throwing = await ladder('overhand-throw', 'Faults');
+    await page.setViewportSize({ width: 390, height: 844 });
+    const landing = await ladder('jump-landing', 'Rungs');
+    await page.setViewportSize({ width: 1280, height: 1096 });
+    const img = (src: string, width: number): string =>
+        `<img src="${src}" style="width:${width}px;border:1px solid #14201c">`;
+    await page.setContent(
+        `<body style="margin:16px;background:#dfe2dc;display:flex;gap:16px;align-items:flex-start">
+            <div style="display:grid;gap:16px">${img(serve, 840)}${img(throwing, 840)}</div>${img(landing, 390)}
+        </body>`,
+    );
+    await page.screenshot({ path: 'docs/screenshots/library.png' });
 });
 
 test('a serve measured', async ({ page }) => {

@@ -5,6 +5,8 @@ import {
     freshId,
     type LadderDef,
     placeInWords,
+    withoutCheckpoint,
+    withoutFault,
 } from '../../resources/app/screens/library/definition';
 
 describe('an id from a name', () => {
@@ -76,5 +78,49 @@ describe('a block done another way', () => {
         const held = doneAs(block, 'tempo', 'held');
         expect(doneAs(held, 'play', 'in_a_row')).toEqual({ ...held, play: 'in_a_row' });
         expect(doneAs(doneAs(held, 'play', 'in_a_row'), 'play', '')).toEqual(held);
+    });
+});
+
+describe('what is taken away is named nowhere any more', () => {
+    const ladder = {
+        checkpoints: [
+            { id: 'arm', name: 'Arm', good: 'high' },
+            { id: 'leg', name: 'Leg', good: 'firm' },
+        ],
+        faults: [
+            { id: 'low', name: 'Low', checkpoint: 'arm', cue: 'up', drill: 'wall' },
+            { id: 'soft', name: 'Soft', checkpoint: 'leg', cue: 'stand', drill: 'box' },
+        ],
+        rungs: [{ id: 'first', checkpoints: ['arm', 'leg'], faults: ['low', 'soft'] }],
+        seated: { set_up: 'brakes on', without: ['leg'], drills: { low: null, soft: { drill: 'belt', how: 'tight' } } },
+    } as unknown as LadderDef;
+
+    test('a checkpoint', () => {
+        const rest = withoutCheckpoint(ladder, 'leg');
+        expect(rest.checkpoints.map(({ id }) => id)).toEqual(['arm']);
+        expect(rest.rungs[0]?.checkpoints).toEqual(['arm']);
+        expect(rest.seated?.without).toEqual([]);
+        expect(rest.seated?.drills).toEqual(ladder.seated?.drills);
+        expect(ladder.rungs[0]?.checkpoints).toEqual(['arm', 'leg']);
+    });
+
+    test('a fault', () => {
+        const rest = withoutFault(ladder, 'soft');
+        expect(rest.faults.map(({ id }) => id)).toEqual(['low']);
+        expect(rest.rungs[0]?.faults).toEqual(['low']);
+        expect(rest.seated?.drills).toEqual({ low: null });
+        expect(rest.seated?.set_up).toBe('brakes on');
+    });
+
+    test('of a ladder that is done on the feet alone nothing is made up', () => {
+        const { seated: _seated, ...standing } = ladder;
+        expect('seated' in withoutFault(standing, 'low')).toBe(false);
+        expect('seated' in withoutCheckpoint(standing, 'arm')).toBe(false);
+    });
+
+    test('a place in what is said for a chair is found by the name of the fault', () => {
+        expect(placeInWords('/seated/drills/soft/how', ladder)).toBe('From a chair, “Soft”, how');
+        expect(placeInWords('/seated/set_up', ladder)).toBe('From a chair, set up');
+        expect(placeInWords('/seated', ladder)).toBe('From a chair');
     });
 });

@@ -59,6 +59,7 @@ export const fault = (id: string, safety = false, pair: string[] = []): Courtsid
     safety,
     how: null,
     stop: null,
+    picture: null,
     pair,
 });
 

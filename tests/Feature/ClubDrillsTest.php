@@ -72,6 +72,26 @@ final class ClubDrillsTest extends TestCase
         $this->assertSame([], $this->getJson('/api/drills?words=towel%20whip')->json('drills'));
     }
 
+    public function test_where_it_mends_what_is_worked_on_it_is_the_homework_and_another_one_can_be_given(): void
+    {
+        $path = "/api/athletes/{$this->athlete('Yuna')->id}/homework";
+        $before = $this->getJson($path)->assertOk()->assertJsonPath('drill', 'fault')->json();
+        $this->assertNotNull($before['picture']);
+        $own = [...self::DRILL, 'mends' => $before['focus'], 'picture' => 'elbow-at-wall'];
+        $id = $this->save($own, 0)->assertOk()->json('0.id');
+        $after = $this->getJson($path)->assertOk()->assertJsonPath('drill', $id)->assertJsonPath('picture.beside', 'wall_front')->json();
+        $titles = fn (array $card): array => array_column($card['days'][0]['blocks'] ?? [], 'title');
+        $this->assertContains('Towel whip at the rail', $titles($after));
+        $this->assertNotContains('Towel whip at the rail', $titles($before));
+        $again = $this->getJson("{$path}?drill=fault")->assertOk()->json('days.0.blocks');
+        $this->assertSame($before['days'][0]['blocks'], $again, 'that of the fault');
+        $this->getJson("{$path}?drill=mirror-partner")->assertStatus(422)->assertJsonStructure(['errors' => ['drill']]);
+        // One that is taken away is given to nobody.
+        $this->save([...$own, 'id' => $id, 'withdrawn' => true], 1)->assertOk();
+        $this->getJson($path)->assertOk()->assertJsonPath('drill', 'fault');
+        $this->getJson("{$path}?drill={$id}")->assertStatus(422);
+    }
+
     private function sheet(): Sheet
     {
         return $this->sheetOf('Yuna');

@@ -52,7 +52,7 @@ final class FuzzTest extends TestCase
             $role = $fuzzer->role();
             $raw = $method === 'GET' ? null : $fuzzer->raw();
             Cache::flush();
-            app('auth')->forgetGuards();
+            $this->nobodySignedIn();
             $this->flushSession();
             $origin = $fuzzer->pick([...array_fill(0, 19, config('app.url')), '']);
             $this->withHeader('Referer', $origin);

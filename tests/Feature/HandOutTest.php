@@ -52,7 +52,7 @@ final class HandOutTest extends TestCase
     public function test_the_calendar_says_when_and_names_nobody(): void
     {
         $token = $this->actingAs($this->coach())->postJson('/api/me/calendar-link')->assertOk()->json('token');
-        app('auth')->forgetGuards();
+        $this->nobodySignedIn();
         $this->flushSession();
         $text = (string) $this
             ->get("/calendar/{$token}.ics")

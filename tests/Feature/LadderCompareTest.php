@@ -38,10 +38,7 @@ final class LadderCompareTest extends TestCase
         $then = json_decode($begun->definition, true);
         $block = $then['rungs'][1]['blocks'][2];
         $then['rungs'][1]['blocks'][2]['reps'] -= 2;
-        array_pop($then['faults']);
-        $then['rungs'] = array_map(fn (array $rung): array => [...$rung, 'faults' => array_values(
-            array_intersect($rung['faults'], array_column($then['faults'], 'id')),
-        )], $then['rungs']);
+        $then = $this->withoutItsLastFault($then);
         DB::table('ladders')->where(['slug' => $this->ours, 'version' => 0])->update(['definition' => json_encode($then)]);
         $mine = [...$then, 'name' => 'Discus, our way', 'copied_from' => 'discus'];
         $this->postJson('/api/library', ['version' => 1, 'definition' => ['id' => $this->ours] + $mine])->assertOk();
@@ -78,11 +75,7 @@ final class LadderCompareTest extends TestCase
     public function test_a_change_that_needs_another_is_refused_with_its_place_and_nothing_is_kept(): void
     {
         $file = $this->getJson("/api/library/{$this->ours}/definition")->json('definition');
-        $gone = array_pop($file['faults']);
-        $file['rungs'] = array_map(
-            fn (array $rung): array => [...$rung, 'faults' => array_values(array_diff($rung['faults'], [$gone['id']]))], $file['rungs'],
-        );
-        $this->postJson('/api/library', ['version' => 1, 'definition' => $file])->assertOk();
+        $this->postJson('/api/library', ['version' => 1, 'definition' => $this->withoutItsLastFault($file)])->assertOk();
         $faults = collect($this->compare()['changes'])->pluck('pointer')
             ->first(fn (string $pointer): bool => str_starts_with($pointer, '/rungs/') && str_ends_with($pointer, '/faults'));
         $answer = $this->postJson("/api/library/{$this->ours}/take", ['version' => 2, 'with' => 'origin', 'pointers' => [$faults]]);
@@ -124,5 +117,23 @@ final class LadderCompareTest extends TestCase
     private function compare(?string $with = null): array
     {
         return $this->getJson("/api/library/{$this->ours}/compare".($with === null ? '' : "?with={$with}"))->assertOk()->json();
+    }
+
+    /**
+     * The ladder without the last of its faults, and without what speaks of it.
+     *
+     * @param  array<string, mixed>  $ladder
+     * @return array<string, mixed>
+     */
+    private function withoutItsLastFault(array $ladder): array
+    {
+        $gone = array_pop($ladder['faults'])['id'];
+        unset($ladder['seated']['drills'][$gone]);
+        $ladder['rungs'] = array_map(
+            fn (array $rung): array => [...$rung, 'faults' => array_values(array_diff($rung['faults'], [$gone]))],
+            $ladder['rungs'],
+        );
+
+        return $ladder;
     }
 }

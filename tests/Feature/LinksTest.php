@@ -130,7 +130,7 @@ final class LinksTest extends TestCase
     {
         $token = $this->invitation('clinician', ['Mira', 'Kaito']);
         $join = function (array $with) use ($token): TestResponse {
-            app('auth')->forgetGuards();
+            $this->nobodySignedIn();
             $this->flushSession();
 
             return $this->withHeader('X-Link-Token', $token)->postJson(
@@ -168,7 +168,7 @@ final class LinksTest extends TestCase
         $assistant = $this->person(Role::Assistant);
         DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $assistant->id, 'payload' => '', 'last_activity' => time()]);
         $token = $this->actingAs($this->coach())->postJson("/api/people/{$assistant->id}/new-password")->assertOk()->json('token');
-        app('auth')->forgetGuards();
+        $this->nobodySignedIn();
         $this->flushSession();
         $this->withHeader('X-Link-Token', $token)
             ->postJson('/api/link/entry', ['password' => 'a new long one'])
@@ -211,7 +211,7 @@ final class LinksTest extends TestCase
     /** @param  array<string, mixed>  $body */
     private function page(string $method, string $token, array $body = []): TestResponse
     {
-        app('auth')->forgetGuards();
+        $this->nobodySignedIn();
         $this->flushSession();
 
         return $this->json($method, '/api/link/check-in', $body, ['X-Link-Token' => $token]);

@@ -192,7 +192,7 @@ final class RightsTest extends TestCase
             ->postJson('/api/people/invitations', ['role' => 'clinician', 'name' => 'Dr. New', 'squads' => [], 'athletes' => [$sofie->id]])
             ->assertOk()
             ->json('token');
-        app('auth')->forgetGuards();
+        $this->nobodySignedIn();
         $me = $this
             ->withHeader('X-Link-Token', $token)
             ->postJson('/api/link/entry', ['name' => 'Dr. New', 'email' => 'new@clinic.example', 'password' => 'seven grey herons wade'])

@@ -87,6 +87,29 @@ final class SchoolsTest extends TestCase
         $this->assertNull($motion('shot'), 'who has left the squad is not taught by it');
     }
 
+    public function test_from_a_chair_the_sheet_and_the_courtside_ask_for_nothing_that_takes_legs(): void
+    {
+        $this->actingAs($this->coach());
+        $sheet = Sheet::query()->where('ladder', 'javelin-throw')->where('state', 'planned')->whereNull('return_stage')
+            ->orderBy('held_on')->firstOrFail();
+        $path = "athletes/{$sheet->athlete_id}";
+        $looked = fn (): array => array_column($this->getJson("/api/sheets/{$sheet->id}/courtside")->assertOk()->json('faults'), 'id');
+        $blocks = fn (): array => $this->getJson("/api/sheets/{$sheet->id}")->assertOk()->json('blocks');
+        $texts = fn (): string => implode(' ', array_column($blocks(), 'text'));
+        $this->assertContains('soft-block', $looked());
+        $this->assertStringNotContainsString('Sit tall', $texts());
+        $seat = $this->question($this->getJson("/api/{$path}/schools")->assertOk(), 'seat');
+        $told = implode(' ', array_column($seat['answers'], null, 'key')['chair']['changes']);
+        $this->assertStringContainsString('from a chair.', $told);
+        $this->assertStringNotContainsString('{', $told);
+        $this->choose($path, null, 'seat', 'chair')->assertOk();
+        $this->assertNotContains('soft-block', $looked());
+        $this->assertContains('low-elbow', $looked());
+        $this->assertStringContainsString('Sit tall', $texts());
+        $this->choose($path, null, 'seat', null)->assertOk();
+        $this->assertContains('soft-block', $looked());
+    }
+
     /** A sheet that is planned and has work for the other side. */
     private function planned(): Sheet
     {

@@ -116,7 +116,7 @@ final class WorkBesideTest extends TestCase
         $strength = $this->strength($this->today);
         $token = $this->postJson("/api/athletes/{$this->mira->id}/links", ['label' => 'phone'])->json('token');
         $other = $this->postJson("/api/athletes/{$this->athlete('Yuna')->id}/links", ['label' => 'phone'])->json('token');
-        $this->app['auth']->forgetGuards();
+        $this->nobodySignedIn();
         $body = ['id' => (string) Str::uuid7(), 'fixture' => $strength->id, 'done' => true];
         $this->postJson('/api/link/work-beside', $body, ['X-Link-Token' => $other])->assertNotFound();
         $this->postJson('/api/link/work-beside', $body)->assertNotFound();

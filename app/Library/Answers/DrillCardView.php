@@ -28,5 +28,6 @@ final readonly class DrillCardView
         /** needs a sector */
         public bool $far,
         public bool $safety,
+        public ?FigurePoseView $picture,
     ) {}
 }

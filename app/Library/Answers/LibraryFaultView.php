@@ -19,5 +19,6 @@ final readonly class LibraryFaultView
         public ?string $stop,
         /** what it is done with, how often and how hard; null: nobody has said */
         public ?string $dose,
+        public ?FigurePoseView $picture,
     ) {}
 }

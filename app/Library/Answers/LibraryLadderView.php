@@ -25,6 +25,8 @@ final readonly class LibraryLadderView
         public array $checkpoints,
         /** @var list<LibraryFaultView> */
         public array $faults,
+        /** null: it is not done from a chair, or nobody has said how */
+        public ?SeatedView $seated,
         /** @var list<TagView> what a repetition may be besides good or faulty */
         public array $tags,
         /** @var list<LibraryRungView> */

@@ -25,5 +25,7 @@ final readonly class LibraryRungView
         public array $safe_misses,
         /** @var list<TaughtView> none of a ladder that does not say */
         public array $teaching,
+        /** what is done on it from a chair */
+        public ?string $seated,
     ) {}
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Sessions\Answers;
 
 use App\Athletes\Answers\AthleteCardView;
+use App\Athletes\Answers\NamedView;
+use App\Library\Answers\FigurePoseView;
 
 /** A card for practice alone. */
 final readonly class HomeworkView
@@ -18,6 +20,11 @@ final readonly class HomeworkView
         public string $goal,
         public ?string $focus,
         public ?string $cue,
+        /** `fault`: the drill of the fault; null: nothing to work on */
+        public ?string $drill,
+        /** @var list<NamedView> what can be done alone */
+        public array $drills,
+        public ?FigurePoseView $picture,
         /** @var list<string> */
         public array $look_for,
         /** @var list<HomeworkDayView> */

@@ -20,6 +20,7 @@ final readonly class Drill
      * @param  string|null  $mends  the fault it mends, in words
      * @param  string|null  $cue  the short thought that goes with it
      * @param  string|null  $stop  when to stop it
+     * @param  string|null  $picture  id of what it is drawn as, of Figures
      */
     public function __construct(
         public string $id,
@@ -31,6 +32,7 @@ final readonly class Drill
         public ?string $mends = null,
         public ?string $cue = null,
         public ?string $stop = null,
+        public ?string $picture = null,
     ) {}
 
     /** The same with the object of somebody's age; what is asked of them stays, and limits come after it. */
@@ -43,6 +45,12 @@ final readonly class Drill
     public function isFor(array $known): bool
     {
         return $known !== [] && ($this->skills === null || array_intersect($this->skills, array_column($known, 'id')) !== []);
+    }
+
+    /** Whether it says that it mends a fault, by the name the fault has. */
+    public function doesMend(Fault $fault): bool
+    {
+        return $this->mends !== null && mb_strtolower(trim($this->mends)) === mb_strtolower($fault->name);
     }
 
     /** Nothing thrown, nothing landed; whoever moves needs no partner who is free as well: it can be done while the others work. */

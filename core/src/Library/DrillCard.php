@@ -17,6 +17,7 @@ final readonly class DrillCard
      * @param  list<string>  $ladders  names of the ladders it is on; none: of no ladder
      * @param  list<Channel>  $loads  the parts that have to be well enough for it
      * @param  bool  $far  whether its object flies far and needs a sector
+     * @param  string|null  $picture  id of what it is drawn as, of Figures
      */
     private function __construct(
         public string $title,
@@ -32,6 +33,7 @@ final readonly class DrillCard
         public DrillDose $dose,
         public int $sets,
         public bool $safety,
+        public ?string $picture,
     ) {}
 
     /**
@@ -80,6 +82,7 @@ final readonly class DrillCard
             title: $fault->drill, text: $fault->how ?? "{$fault->drill}.", mends: $fault->name, cue: $fault->cue, stop: $fault->stop,
             ladders: [$ladder->name], skill: $ladder->skill, with: $fault->with, loads: $loads ?? [],
             far: $dose->object->far, dose: $dose, sets: 1, safety: $fault->safety,
+            picture: $fault->picture,
         );
     }
 
@@ -95,7 +98,7 @@ final readonly class DrillCard
                 $dose->skill, $dose->object, $dose->reps, $dose->effort, $dose->distanceM, $dose->holdS, $dose->surface, $dose->legs,
                 $dose->dropCm,
             ),
-            sets: $dose->sets, safety: false,
+            sets: $dose->sets, safety: false, picture: $drill->picture,
         );
     }
 
@@ -104,7 +107,7 @@ final readonly class DrillCard
     {
         return new self(
             $card->title, $card->text, $card->mends, $card->cue, $card->stop, $ladders, $card->skill, $card->with, $card->loads,
-            $card->far, $card->dose, $card->sets, $card->safety,
+            $card->far, $card->dose, $card->sets, $card->safety, $card->picture,
         );
     }
 }

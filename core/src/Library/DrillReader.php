@@ -13,7 +13,7 @@ final readonly class DrillReader
 {
     private const ASKED = ['about', 'with', 'dose'];
 
-    private const SAID = ['for', 'purpose', 'mends', 'cue', 'stop'];
+    private const SAID = ['for', 'purpose', 'mends', 'cue', 'stop', 'picture'];
 
     /** What a club's own document has besides. */
     private const OF_A_DOCUMENT = ['id', 'version', 'name', 'withdrawn'];
@@ -23,8 +23,9 @@ final readonly class DrillReader
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
+     * @param  Figures|null  $figures  null: the pictures it names were looked for before
      */
-    public function __construct(private array $skills, array $objects)
+    public function __construct(private array $skills, array $objects, private ?Figures $figures)
     {
         $this->doses = new DoseReader($skills, $objects);
     }
@@ -72,6 +73,7 @@ final readonly class DrillReader
             mends: $node->get('mends')->optional($text),
             cue: $node->get('cue')->optional($text),
             stop: $node->get('stop')->optional($text),
+            picture: $node->get('picture')->optional(fn (Node $n): string => $this->figures?->known($n) ?? $n->string()),
         );
     }
 }

@@ -22,6 +22,7 @@ final readonly class Ladder
      * @param  string|null  $copiedFrom  the ladder it began as a copy of: what was climbed there is held here
      * @param  list<Moment>  $moments  at which a picture is looked at, in the order they come
      * @param  list<Tag>  $tags  that its rungs may name
+     * @param  Seated|null  $seated  how it is done from a chair; null: it is not
      */
     public function __construct(
         public string $id,
@@ -35,6 +36,7 @@ final readonly class Ladder
         public ?string $copiedFrom = null,
         public array $moments = [],
         public array $tags = [],
+        public ?Seated $seated = null,
     ) {}
 
     /** Its doses for one athlete, as they are taught: see Schools and BlockDose. */

@@ -29,6 +29,27 @@ final class LadderChanges
     }
 
     /**
+     * Who has changed what, since one was made of the other.
+     *
+     * @param  array<string, mixed>  $begun  as both stood then
+     * @param  array<string, mixed>  $ours
+     * @param  array<string, mixed>  $theirs
+     * @return array<string, 'ours'|'theirs'|'both'> by pointer
+     */
+    public static function since(array $begun, array $ours, array $theirs): array
+    {
+        $pointer = fn (LadderChange $change): string => $change->pointer();
+        $byUs = array_map($pointer, self::between($begun, $ours));
+        $byThem = array_map($pointer, self::between($begun, $theirs));
+
+        return [
+            ...array_fill_keys($byUs, 'ours'),
+            ...array_fill_keys($byThem, 'theirs'),
+            ...array_fill_keys(array_intersect($byUs, $byThem), 'both'),
+        ];
+    }
+
+    /**
      * @param  array<string, mixed>  $file
      * @param  list<LadderChange>  $changes  as `between` gives them
      * @return array<string, mixed> the file with those changes: as it would stand in the second one

@@ -23,8 +23,9 @@ final readonly class LadderReader
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
+     * @param  Figures|null  $figures  null: the pictures it names were looked for before
      */
-    public function __construct(private array $skills, private array $objects)
+    public function __construct(private array $skills, private array $objects, private ?Figures $figures)
     {
         $this->doses = new DoseReader($skills, $objects);
     }
@@ -33,7 +34,7 @@ final readonly class LadderReader
     {
         $file->keys(
             ['id', 'version', 'name', 'skill', 'summary', 'cautions', 'checkpoints', 'faults', 'rungs'],
-            ['$schema', 'needs', 'copied_from', 'moments', 'tags'],
+            ['$schema', 'needs', 'copied_from', 'moments', 'tags', 'seated'],
         );
         $moments = [];
         foreach ($file->get('moments')->optional(fn (Node $n): array => $n->items()) ?? [] as $node) {
@@ -59,7 +60,7 @@ final readonly class LadderReader
         }
         $faults = [];
         foreach ($file->get('faults')->items() as $node) {
-            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop', 'with', 'pair']);
+            $node->keys(['id', 'name', 'checkpoint', 'cue', 'drill'], ['dose', 'safety', 'how', 'stop', 'with', 'pair', 'picture']);
             $id = self::fresh($node->get('id'), $faults);
             $faults[$id] = new Fault(
                 id: $id,
@@ -73,6 +74,7 @@ final readonly class LadderReader
                 stop: $node->get('stop')->optional(fn (Node $n): string => $n->string()),
                 with: $node->get('with')->optional(fn (Node $n): DrillWith => $n->enum(DrillWith::class)) ?? DrillWith::Alone,
                 pair: $node->get('pair')->optional(fn (Node $n): array => self::pair($n, $faults)),
+                picture: $node->get('picture')->optional(fn (Node $n): string => $this->figures?->known($n) ?? $n->string()),
             );
         }
         $tags = [];
@@ -87,6 +89,10 @@ final readonly class LadderReader
         }
         if ($rungs === []) {
             throw $file->get('rungs')->outOfRange('A ladder has at least one rung.');
+        }
+        $seated = $file->get('seated')->optional(fn (Node $n): Seated => self::seated($n, $checkpoints, $faults));
+        foreach (array_values($rungs) as $at => $rung) {
+            self::refuseHalfSeated($file->get('rungs')->items()[$at], $rung, $seated);
         }
 
         return new Ladder(
@@ -104,6 +110,7 @@ final readonly class LadderReader
             copiedFrom: $file->get('copied_from')->optional(fn (Node $n): string => $n->string()),
             moments: array_values($moments),
             tags: array_values($tags),
+            seated: $seated,
         );
     }
 
@@ -159,7 +166,7 @@ final readonly class LadderReader
     {
         $node->keys(
             ['id', 'name', 'goal', 'outcome', 'checkpoints', 'faults', 'blocks'],
-            ['gate', 'indoor', 'safe_misses', 'teaching', 'tags'],
+            ['gate', 'indoor', 'safe_misses', 'teaching', 'tags', 'seated'],
         );
         $blocks = array_map($this->doses->read(...), $node->get('blocks')->items());
         if (array_filter($blocks, fn (BlockDose $block): bool => $block->judged) === []) {
@@ -188,7 +195,56 @@ final readonly class LadderReader
                 fn (Node $n): Tag => self::reference($n, $tags, 'tag'),
                 $node->get('tags')->optional(fn (Node $n): array => $n->items()) ?? [],
             ),
+            seated: $node->get('seated')->optional(fn (Node $n): string => $n->string()),
         );
+    }
+
+    /**
+     * @param  array<string, Checkpoint>  $checkpoints
+     * @param  array<string, Fault>  $faults
+     *
+     * @throws CaseError
+     */
+    private static function seated(Node $node, array $checkpoints, array $faults): Seated
+    {
+        $node->keys(['set_up', 'warm_up', 'rehearsal', 'other_side', 'cool_down', 'without', 'drills']);
+        $drills = [];
+        foreach ($node->get('drills')->entries() as $id => $drill) {
+            $fault = $faults[$id] ?? throw new CaseError('unknown_reference', $drill->path, "There is no fault “{$id}”.");
+            $drills[$id] = $drill->optional(fn (Node $n): array => [
+                'drill' => $n->keys(['drill', 'how'])->get('drill')->string(), 'how' => $n->get('how')->string(),
+            ]);
+            if ($fault->safety && $drills[$id] === null) {
+                throw $drill->outOfRange('This can hurt: it is looked at from a chair, too.');
+            }
+        }
+
+        return new Seated(
+            setUp: $node->get('set_up')->string(),
+            warmUp: $node->get('warm_up')->string(),
+            rehearsal: $node->get('rehearsal')->string(),
+            otherSide: $node->get('other_side')->string(),
+            coolDown: $node->get('cool_down')->string(),
+            without: array_map(
+                fn (Node $n): string => self::reference($n, $checkpoints, 'checkpoint')->id, $node->get('without')->items(),
+            ),
+            drills: $drills,
+        );
+    }
+
+    /**
+     * A ladder is done from a chair on every rung or on none: nobody is left in the middle of one.
+     *
+     * @throws CaseError
+     */
+    private static function refuseHalfSeated(Node $node, Rung $rung, ?Seated $seated): void
+    {
+        if (($seated === null) !== ($rung->seated === null)) {
+            throw $node->get('seated')->outOfRange('From a chair: say it for the ladder and for each of its rungs, or for none.');
+        }
+        if ($seated !== null && array_filter($rung->checkpoints, $seated->looksAt(...)) === []) {
+            throw $node->get('checkpoints')->outOfRange('From a chair nothing would be left to look at here.');
+        }
     }
 
     /** @throws CaseError */

@@ -34,6 +34,8 @@ final class Library
     /** @var array<string, LibraryCourt>|null */
     private ?array $courts = null;
 
+    private ?Figures $figures = null;
+
     private ?DoseTable $doses = null;
 
     private ?TestTable $tests = null;
@@ -230,8 +232,17 @@ final class Library
      */
     public function drills(): array
     {
-        return $this->drills ??= $this->read('drills.json', function (Node $file): array {
-            $reader = new DrillReader($this->skills(), $this->objects());
+        return $this->drills ??= $this->readDrills(null);
+    }
+
+    /**
+     * @param  Figures|null  $figures  null: what drills look like was looked at before
+     * @return array<string, Drill>
+     */
+    private function readDrills(?Figures $figures): array
+    {
+        return $this->read('drills.json', function (Node $file) use ($figures): array {
+            $reader = new DrillReader($this->skills(), $this->objects(), $figures);
             $drills = [];
             foreach ($file->keys(['drills'], ['$schema'])->get('drills')->entries() as $id => $node) {
                 $drills[$id] = $reader->read($id, $node);
@@ -325,42 +336,10 @@ final class Library
         );
     }
 
-    /**
-     * @return array<string, list<Pose>> key positions by skill
-     *
-     * @throws LibraryProblem
-     */
-    public function figures(): array
+    /** @throws LibraryProblem */
+    public function figures(): Figures
     {
-        return $this->read('figures.json', function (Node $file): array {
-            $angle = fn (Node $n): float => $n->number(-200, 200);
-            $pair = fn (Node $n): array => count($n->items()) === 2
-                ? array_map($angle, $n->items())
-                : throw $n->outOfRange('Two angles are needed: the upper part, then the lower.');
-            $figures = [];
-            foreach ($file->keys(['figures'], ['$schema'])->get('figures')->entries() as $skill => $poses) {
-                if (! isset($this->skills()[$skill])) {
-                    throw new CaseError('unknown_reference', $poses->path, "There is no skill “{$skill}”.");
-                }
-                $figures[$skill] = array_map(function (Node $pose) use ($angle, $pair): Pose {
-                    $pose->keys(['name', 'text', 'trunk', 'throwing_arm', 'front_arm', 'front_leg', 'back_leg', 'lift'], ['tool']);
-
-                    return new Pose(
-                        name: $pose->get('name')->string(),
-                        text: $pose->get('text')->string(),
-                        trunk: $angle($pose->get('trunk')),
-                        throwingArm: $pair($pose->get('throwing_arm')),
-                        frontArm: $pair($pose->get('front_arm')),
-                        frontLeg: $pair($pose->get('front_leg')),
-                        backLeg: $pair($pose->get('back_leg')),
-                        lift: $pose->get('lift')->number(0, 3),
-                        tool: $pose->get('tool')->optional(fn (Node $n): string => $n->word(['ball', 'racket', 'javelin'])),
-                    );
-                }, $poses->items());
-            }
-
-            return $figures;
-        });
+        return $this->figures ??= $this->read('figures.json', fn (Node $file): Figures => Figures::of($file, $this->skills()));
     }
 
     /** @return list<string> ids of the ladder files, readable or not */
@@ -378,10 +357,12 @@ final class Library
     {
         self::refuseNoId($id);
         $own = is_file("{$this->folder}/ladders/{$id}.json") ? null : $this->own;
+        // Ladders are read at every request; what their drills look like was looked at when they came to be.
+        $read = fn (Node $file): Ladder => (new LadderReader($this->skills(), $this->objects(), null))->read($file);
 
         return $this->ladders[$own === null ? $id : "{$id} {$version}"] ??= $own === null
-            ? $this->read("ladders/{$id}.json", $this->readLadder(...))
-            : self::made("ladder {$id}", $own->text($id, $version), $this->readLadder(...));
+            ? $this->read("ladders/{$id}.json", $read)
+            : self::made("ladder {$id}", $own->text($id, $version), $read);
     }
 
     /** Whether a ladder is another one, or began as a copy of it, or of a copy. */
@@ -410,10 +391,14 @@ final class Library
         unset($this->ladders["{$id} "]);
     }
 
-    /** @throws CaseError */
+    /**
+     * One that nobody has looked at yet.
+     *
+     * @throws CaseError
+     */
     public function readLadder(Node $file): Ladder
     {
-        return (new LadderReader($this->skills(), $this->objects()))->read($file);
+        return (new LadderReader($this->skills(), $this->objects(), $this->figures()))->read($file);
     }
 
     /** @throws LibraryProblem */
@@ -466,9 +451,11 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), $this->drills(...), $this->doses(...), $this->tests(...),
+        foreach ([$this->figures(...), fn () => $this->readDrills($this->figures()), $this->doses(...), $this->tests(...),
             $this->balls(...), $this->courts(...),
-            ...array_map(fn (string $id): callable => fn () => $this->ladder($id), $this->ladderIds()),
+            ...array_map(
+                fn (string $id): callable => fn () => $this->read("ladders/{$id}.json", $this->readLadder(...)), $this->ladderIds(),
+            ),
             ...array_map(fn (string $id): callable => fn () => $this->ruleSet($id), $this->ruleSetIds()),
             ...array_map(fn (string $id): callable => fn () => $this->programme($id), $this->programmeIds())] as $open) {
             try {

@@ -15,6 +15,7 @@ final readonly class Pose
      * @param  list<float>  $backLeg
      * @param  float  $lift  off the ground, in heads
      * @param  string|null  $tool  what is in the throwing hand: `ball`, `racket`, `javelin` or nothing
+     * @param  string|null  $beside  what is stood at, sat on or thrown over
      */
     public function __construct(
         public string $name,
@@ -26,5 +27,6 @@ final readonly class Pose
         public array $backLeg,
         public float $lift,
         public ?string $tool,
+        public ?string $beside = null,
     ) {}
 }

@@ -32,6 +32,7 @@ final readonly class Rung
      * @param  list<string>  $safeMisses  misses that harm nothing, as Scoring\Outcome::WORDS: below the aim, for a throw to a partner
      * @param  Teaching|null  $teaching  null: a ladder of somebody’s own that does not say
      * @param  list<Tag>  $tags  what a repetition may be besides
+     * @param  string|null  $seated  what is done on it from a chair; null: nobody has said
      */
     public function __construct(
         public string $id,
@@ -46,6 +47,7 @@ final readonly class Rung
         public array $safeMisses = [],
         public ?Teaching $teaching = null,
         public array $tags = [],
+        public ?string $seated = null,
     ) {}
 
     /** @return array<string, array{string, string}> the two faults that come together, by the fault they are then */

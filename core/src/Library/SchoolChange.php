@@ -8,8 +8,8 @@ namespace Augendo\Core\Library;
 final readonly class SchoolChange
 {
     /**
-     * @param  'tempo'|'varied'|'effort'|'left_out'|'outcome'|'variant'  $what
-     * @param  string  $about  title of the block, name of the checkpoint, or the rung itself
+     * @param  'tempo'|'varied'|'effort'|'left_out'|'outcome'|'variant'|'seat'|'looked_at'  $what
+     * @param  string  $about  title of the block, name of the checkpoint, or the rung itself; what is done from a chair
      * @param  string  $before  a tempo, yes or no, an effort from 0 to 1, or the variants
      */
     public function __construct(

@@ -14,6 +14,7 @@ enum SchoolQuestion: string
     case FrontArm = 'front_arm';
     case OtherSide = 'other_side';
     case Repetition = 'repetition';
+    case Seat = 'seat';
 
     /** @return non-empty-list<string> the first is what the library does by itself */
     public function answers(): array
@@ -26,6 +27,7 @@ enum SchoolQuestion: string
             self::FrontArm => ['either', 'point', 'elbow'],
             self::OtherSide => ['both', 'one'],
             self::Repetition => ['blocked_then_varied', 'blocked', 'varied'],
+            self::Seat => ['standing', 'chair'],
         };
     }
 

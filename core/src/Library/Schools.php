@@ -43,7 +43,8 @@ final readonly class Schools
     /** The ladder as this school teaches it. */
     public function teach(Ladder $ladder): Ladder
     {
-        $rungs = array_map($this->rung(...), $ladder->rungs);
+        $seated = $this->seated($ladder);
+        $rungs = array_map(fn (Rung $rung): Rung => $this->rung($seated?->rung($rung) ?? $rung), $ladder->rungs);
 
         return $rungs == $ladder->rungs ? $ladder : $ladder->with(['rungs' => $rungs]);
     }
@@ -61,14 +62,16 @@ final readonly class Schools
         $others = $other->teach($ladder)->rungs;
         foreach ($this->teach($ladder)->rungs as $i => $rung) {
             $before = $others[$i];
+            $changes = [...$changes, ...$this->reseated($other, $ladder, $ladder->rungs[$i])];
             if ($before->outcomeIgnored !== $rung->outcomeIgnored) {
                 $changes[] = new SchoolChange($rung->name, 'outcome', $rung->name, 'ignored', 'scored');
             }
-            foreach ($rung->checkpoints as $j => $checkpoint) {
-                if ($checkpoint->variants !== $before->checkpoints[$j]->variants) {
+            $was = array_column($before->checkpoints, null, 'id');
+            foreach ($rung->checkpoints as $checkpoint) {
+                $then = $was[$checkpoint->id] ?? $checkpoint;
+                if ($checkpoint->variants !== $then->variants) {
                     $changes[] = new SchoolChange(
-                        $rung->name, 'variant', $checkpoint->name, implode(' / ', $before->checkpoints[$j]->variants),
-                        implode(' / ', $checkpoint->variants),
+                        $rung->name, 'variant', $checkpoint->name, implode(' / ', $then->variants), implode(' / ', $checkpoint->variants),
                     );
                 }
             }
@@ -77,6 +80,30 @@ final readonly class Schools
             foreach ($ladder->rungs[$i]->blocks as $block) {
                 $then = $other->keeps($block) ? array_shift($was) : null;
                 $changes = [...$changes, ...self::ofBlock($rung->name, $block, $then, $this->keeps($block) ? array_shift($kept) : null)];
+            }
+        }
+
+        return $changes;
+    }
+
+    private function seated(Ladder $ladder): ?Seated
+    {
+        return $this->answer(SchoolQuestion::Seat) === 'chair' ? $ladder->seated : null;
+    }
+
+    /** @return list<SchoolChange> what sitting down or standing up changes on a rung */
+    private function reseated(self $other, Ladder $ladder, Rung $rung): array
+    {
+        $now = $this->seated($ladder);
+        if ($now === $other->seated($ladder)) {
+            return [];
+        }
+        $seat = fn (?Seated $seated): string => $seated === null ? 'standing' : 'chair';
+        $looked = fn (?Seated $seated): string => $seated === null ? 'yes' : 'no';
+        $changes = [new SchoolChange($rung->name, 'seat', $rung->seated ?? '', $seat($other->seated($ladder)), $seat($now))];
+        foreach ($rung->checkpoints as $checkpoint) {
+            if ($ladder->seated?->looksAt($checkpoint) === false) {
+                $changes[] = new SchoolChange($rung->name, 'looked_at', $checkpoint->name, $looked($other->seated($ladder)), $looked($now));
             }
         }
 

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
+
 /** A rung as it is taught: each a sentence or two, written for the throwing side. */
 final readonly class Teaching
 {
+    use CopiesItself;
+
     /**
      * @param  string  $purpose  why the rung is there
      * @param  string  $setUp  place, kit and people
@@ -30,13 +34,13 @@ final readonly class Teaching
         public string $goBack,
     ) {}
 
-    /** @return non-empty-array<string, string> by the name each has in a file, in the order they are read */
+    /** @return array<string, string> what is said, by the name each has in a file, in the order they are read */
     public function parts(): array
     {
-        return [
+        return array_filter([
             'purpose' => $this->purpose, 'set_up' => $this->setUp, 'look_first' => $this->lookFirst, 'good' => $this->good,
             'easier' => $this->easier, 'harder' => $this->harder, 'alone' => $this->alone, 'group' => $this->group,
             'coach_mistake' => $this->coachMistake, 'go_back' => $this->goBack,
-        ];
+        ], fn (string $said): bool => $said !== '');
     }
 }

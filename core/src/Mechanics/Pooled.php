@@ -44,6 +44,20 @@ final readonly class Pooled
     }
 
     /**
+     * What one athlete answered on several rungs, as one answer: each rung weighs by how well it is known there (fixed effect, inverse
+     * variance). A rung is never held against another one: a hard rung is no worse thought.
+     *
+     * @param  non-empty-list<array{float, float}>  $rungs  difference and its variance, above 0
+     * @return array{float, float} difference and its variance
+     */
+    public static function ofRungs(array $rungs): array
+    {
+        $all = self::sum($rungs, fn (float $difference, float $variance): float => 1 / $variance);
+
+        return [self::sum($rungs, fn (float $difference, float $variance): float => $difference / $variance) / $all, 1 / $all];
+    }
+
+    /**
      * @param  list<array{float, float}>  $each
      * @param  \Closure(float, float): float  $of
      */

@@ -23,11 +23,11 @@ const line = (...points: Point[]): string =>
 
 /**
  * A key position drawn from its joint angles; the throwing arm is heavy, the far side light. A left-hander sees it
- * from the other side.
+ * from the other side. A small one stands beside the words of a drill and says the rest to a screen reader.
  */
-export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: boolean }) {
+export function Figure({ pose, small = false }: { pose: Pose; small?: boolean }) {
     const joints = jointsOf(pose);
-    const { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand, ground } = joints;
+    const { shoulder, head, hand, frontHand, ground } = joints;
     // Room above for whatever is highest: the head, a hand, or what the hand holds.
     const reach =
         Math.ceil(
@@ -41,48 +41,84 @@ export function Figure({ pose, mirrored = false }: { pose: Pose; mirrored?: bool
         <figure className="grid gap-1">
             <svg
                 viewBox={`-78 ${-reach} 156 ${Math.ceil(ground + 4 + reach)}`}
-                className="block h-52 w-full"
+                className={small ? 'block h-24 w-24' : 'block h-52 w-full'}
                 role="img"
                 aria-label={`${pose.name}: ${pose.text}`}
             >
                 <g
-                    transform={mirrored ? 'scale(-1 1)' : undefined}
+                    transform={pose.mirrored ? 'scale(-1 1)' : undefined}
                     fill="none"
                     strokeLinecap="round"
                     strokeLinejoin="round"
                 >
                     <path d={`M-70 ${ground}H70`} stroke="var(--color-line)" strokeWidth="2" />
-                    <path
-                        d={line(shoulder, frontElbow, frontHand)}
-                        stroke="var(--color-soft)"
-                        strokeWidth="4"
-                        opacity="0.75"
-                    />
-                    <path d={line(hip, backKnee, backFoot)} stroke="var(--color-soft)" strokeWidth="5" opacity="0.75" />
-                    <path
-                        d={line(backFoot, along(backFoot, 84, 9))}
-                        stroke="var(--color-soft)"
-                        strokeWidth="4"
-                        opacity="0.75"
-                    />
-                    <path d={line(hip, shoulder)} stroke="var(--color-ink)" strokeWidth="8" />
-                    <path d={line(hip, knee, foot)} stroke="var(--color-ink)" strokeWidth="5.5" />
-                    <path d={line(foot, along(foot, 84, 10))} stroke="var(--color-ink)" strokeWidth="4.5" />
-                    <circle cx={head[0]} cy={head[1]} r={HEAD} fill="var(--color-ink)" stroke="none" />
-                    {pose.tool !== 'ball' && <Held pose={pose} hand={hand} />}
-                    <path d={line(shoulder, elbow, hand)} stroke="var(--color-ink)" strokeWidth="5.5" />
-                    {[shoulder, elbow, hip, knee].map(([x, y], i) => (
-                        <circle key={i} cx={x} cy={y} r="2.6" fill="var(--color-tape)" stroke="none" />
-                    ))}
-                    {pose.tool === 'ball' && <Held pose={pose} hand={hand} />}
+                    {pose.beside && <Beside what={pose.beside} joints={joints} />}
+                    <Body pose={pose} joints={joints} />
                 </g>
             </svg>
-            <figcaption className="text-sm">
-                <span className="head">{pose.name}.</span> <span className="text-soft">{pose.text}.</span>
-            </figcaption>
+            {!small && (
+                <figcaption className="text-sm">
+                    <span className="head">{pose.name}.</span> <span className="text-soft">{pose.text}.</span>
+                </figcaption>
+            )}
         </figure>
     );
 }
+
+function Body({ pose, joints }: { pose: Pose; joints: Joints }) {
+    const { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand } = joints;
+    const far = { stroke: 'var(--color-soft)', opacity: 0.75 };
+    return (
+        <>
+            <path d={line(shoulder, frontElbow, frontHand)} strokeWidth="4" {...far} />
+            <path d={line(hip, backKnee, backFoot)} strokeWidth="5" {...far} />
+            <path d={line(backFoot, along(backFoot, 84, 9))} strokeWidth="4" {...far} />
+            <path d={line(hip, shoulder)} stroke="var(--color-ink)" strokeWidth="8" />
+            <path d={line(hip, knee, foot)} stroke="var(--color-ink)" strokeWidth="5.5" />
+            <path d={line(foot, along(foot, 84, 10))} stroke="var(--color-ink)" strokeWidth="4.5" />
+            <circle cx={head[0]} cy={head[1]} r={HEAD} fill="var(--color-ink)" stroke="none" />
+            {pose.tool !== 'ball' && <Held pose={pose} hand={hand} />}
+            <path d={line(shoulder, elbow, hand)} stroke="var(--color-ink)" strokeWidth="5.5" />
+            {[shoulder, elbow, hip, knee].map(([x, y], i) => (
+                <circle key={i} cx={x} cy={y} r="2.6" fill="var(--color-tape)" stroke="none" />
+            ))}
+            {pose.tool === 'ball' && <Held pose={pose} hand={hand} />}
+        </>
+    );
+}
+
+/** What is stood at, sat on or thrown over. */
+function Beside({ what, joints }: { what: string; joints: Joints }) {
+    const { head, hip, knee, foot, backFoot, hand, frontHand, ground } = joints;
+    const top = head[1] - HEAD - 8;
+    const wall = (x: number) => `M${x} ${ground}V${top}`;
+    const solid = { stroke: 'var(--color-soft)', strokeWidth: 4 };
+    const dashed = { stroke: 'var(--color-soft)', strokeWidth: 2.5, strokeDasharray: '5 5' };
+    const drawn: Record<string, [d: string, style: object]> = {
+        bench: [`M-22 ${hip[1] + 6}H26M-16 ${hip[1] + 6}V${ground}M20 ${hip[1] + 6}V${ground}`, solid],
+        wall_front: [wall(Math.min(72, Math.max(hand[0], frontHand[0], foot[0]) + 8)), solid],
+        wall_behind: [wall(Math.max(-70, Math.min(hand[0], backFoot[0], -12) - 8)), solid],
+        fence: [wall(64), dashed],
+        fence_behind: [wall(-68), dashed],
+        net: [`M34 ${head[1] + 4}V${ground}`, dashed],
+        barrier: [`M${Math.min(66, frontHand[0] + 4)} ${frontHand[1] + 2}V${ground}`, solid],
+        rope: [
+            `M58 ${ground}V${head[1] + 2}m-2.5 0a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0`,
+            { ...solid, strokeWidth: 2.5 },
+        ],
+        bar: [`M-14 ${hand[1] - 6}H40`, solid],
+        marks: [`M-40 ${ground}v-7M0 ${ground}v-7M40 ${ground}v-7`, { ...solid, stroke: 'var(--color-stop)' }],
+        step: [`M-66 ${ground}V${ground - 22}H-34V${ground}`, solid],
+        band: [
+            `M${knee[0] - 11} ${knee[1]}a9 5 0 1 0 18 0a9 5 0 1 0 -18 0`,
+            { stroke: 'var(--color-stop)', strokeWidth: 3 },
+        ],
+    };
+    const [d, style] = drawn[what] ?? ['', {}];
+    return <path d={d} {...style} />;
+}
+
+type Joints = ReturnType<typeof jointsOf>;
 
 /** Where the joints are, in the picture’s own lengths, with the hip at its origin. */
 function jointsOf(pose: Pose) {
@@ -101,7 +137,7 @@ function jointsOf(pose: Pose) {
     const hand = along(elbow, fore, FOREARM);
     const frontElbow = along(shoulder, frontUpper, UPPER_ARM);
     const frontHand = along(frontElbow, frontFore, FOREARM);
-    const ground = Math.max(foot[1], backFoot[1]) + pose.lift * 2 * HEAD + 3;
+    const ground = Math.max(foot[1], backFoot[1], knee[1], backKnee[1]) + pose.lift * 2 * HEAD + 3;
     return { hip, shoulder, head, knee, foot, backKnee, backFoot, elbow, hand, frontElbow, frontHand, ground };
 }
 

@@ -1,5 +1,9 @@
+import { Figure } from '../../parts/Figure';
 import { Opens } from '../../parts/Opens';
 import type { Courtside } from '../../api/client';
+
+/** Never taller than the screen leaves room for, above or below the button. */
+const INSIDE = 'max-h-[min(70vh,calc(var(--radix-popover-content-available-height)-2rem))]';
 
 /** How the rung is taught, and the drill of the fault that leads, written out: read without a connection. */
 export function Teach({
@@ -16,9 +20,14 @@ export function Teach({
             label={`How to teach ${pack.rung.rung_name}`}
             className="btn btn-quiet shrink-0"
             content={
-                <div className="grid max-h-[70vh] gap-3 overflow-y-auto">
+                <div className={`grid gap-3 overflow-y-auto ${INSIDE}`}>
                     {fault?.how && (
                         <section>
+                            {fault.picture && (
+                                <div className="float-right ml-3">
+                                    <Figure pose={fault.picture} small />
+                                </div>
+                            )}
                             <h2 className="head text-lg">Drill: {fault.name.toLowerCase()}</h2>
                             <p>{fault.how}</p>
                             {fault.stop && <p className="text-soft">Stop: {fault.stop}</p>}

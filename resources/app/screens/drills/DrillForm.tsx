@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../../api/client';
+import { DRILL_WITH, LOADED_PARTS, type LoadedPart } from '../../parts/dose';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { Notice } from '../../parts/Notice';
+import { PictureChoice } from '../../parts/PictureChoice';
 import { Toggle } from '../../parts/Toggle';
-
-type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 
 /** As core `DrillReader` reads a club’s own drill. */
 export type DrillDef = {
@@ -19,6 +19,7 @@ export type DrillDef = {
     mends?: string;
     cue?: string;
     stop?: string;
+    picture?: string;
     withdrawn?: boolean;
     dose: {
         block: string;
@@ -59,17 +60,6 @@ const ABOUT = [
     ['scoring', 'keeping score'],
     ['strategy', 'reading the game'],
 ] as const;
-const WITH = [
-    ['alone', 'alone'],
-    ['partner', 'with a partner'],
-    ['group', 'in a group'],
-] as const;
-const PARTS: readonly (readonly [LoadedPart, string])[] = [
-    ['arm', 'arm'],
-    ['hand', 'hand'],
-    ['trunk', 'trunk'],
-    ['landing', 'legs, by landing'],
-];
 
 /** What is not said is left out: empty texts and figures. */
 function asSaid(drill: DrillDef): DrillDef {
@@ -145,9 +135,17 @@ export function DrillForm({
                         value={drill.with}
                         onChange={(event) => set({ ...drill, with: event.target.value })}
                     >
-                        <Options of={WITH} />
+                        <Options of={DRILL_WITH} />
                     </select>
                 </Labelled>
+            </div>
+            <div>
+                <span className="label block">What it looks like</span>
+                <PictureChoice
+                    label="What it looks like"
+                    value={drill.picture}
+                    onChange={(picture) => set({ ...drill, picture: picture ?? '' })}
+                />
             </div>
             <Dose drill={drill} onChange={set} />
             <Loads drill={drill} onChange={set} />
@@ -237,7 +235,7 @@ function Loads({ drill, onChange }: { drill: DrillDef; onChange: (next: DrillDef
                     what its skill loads
                 </Toggle>
                 {loads !== undefined &&
-                    PARTS.map(([part, name]) => (
+                    LOADED_PARTS.map(([part, name]) => (
                         <Toggle
                             key={part}
                             on={loads.includes(part)}

@@ -2,6 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
 import { useDeferredValue, useState } from 'react';
 import { api, type DrillCard } from '../../api/client';
+import { DRILL_WITH, LOADED_PARTS } from '../../parts/dose';
+import { Figure } from '../../parts/Figure';
 import { HandSwitch, type Hand } from '../../parts/HandSwitch';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -9,14 +11,8 @@ import { OwnDrills } from './OwnDrills';
 
 const EXAMPLES = ['elbow drops', 'no partner', 'indoors', 'sore wrist'];
 
-const LOADS: Record<DrillCard['loads'][number], string> = {
-    arm: 'arm',
-    hand: 'hand',
-    trunk: 'trunk',
-    landing: 'legs, by landing',
-};
-
-const WITH: Record<DrillCard['with'], string> = { alone: 'alone', partner: 'with a partner', group: 'in a group' };
+const LOADS = new Map(LOADED_PARTS);
+const WITH = new Map(DRILL_WITH);
 
 /** Which drill mends it, with the people, the place and the body there are today? */
 export function DrillsScreen() {
@@ -96,12 +92,17 @@ export function DrillsScreen() {
 }
 
 function Card({ drill }: { drill: DrillCard }) {
-    const loads = drill.loads.map((part) => LOADS[part]).join(', ');
+    const loads = drill.loads.map((part) => LOADS.get(part)).join(', ');
     return (
         <li className="break-inside-avoid border-b border-line py-2">
+            {drill.picture && (
+                <div className="float-right ml-3">
+                    <Figure pose={drill.picture} small />
+                </div>
+            )}
             <h2 className="text-base">
                 {drill.title}
-                {drill.safety && <span className="label text-stop"> can hurt</span>}
+                {drill.safety && <span className="label ml-2 text-stop">can hurt</span>}
             </h2>
             {drill.mends && (
                 <p>
@@ -111,7 +112,7 @@ function Card({ drill }: { drill: DrillCard }) {
             <p>{drill.text}</p>
             <p className="text-sm text-soft">
                 {drill.dose && `${drill.dose}. `}
-                {WITH[drill.with].replace(/^./, (letter) => letter.toUpperCase())};{' '}
+                {(WITH.get(drill.with) ?? '').replace(/^./, (letter) => letter.toUpperCase())};{' '}
                 {loads === '' ? 'loads nothing' : `loads ${loads}`}
                 {drill.far ? '; needs a sector' : ''}.{drill.stop && ` Stop: ${drill.stop}`}
             </p>

@@ -72,6 +72,9 @@ export function Opening({
 
 const MOST_S = 60;
 
+const whyNot = (error: unknown): string =>
+    error instanceof NotShown ? error.message : 'The camera did not start. Close it and open it again, or open a clip.';
+
 /** The camera of this device: what it sees, then a clip of it, which stays here. */
 function Camera({ onFilmed }: { onFilmed: (file: File | null) => void }) {
     const video = useRef<HTMLVideoElement>(null);
@@ -88,15 +91,22 @@ function Camera({ onFilmed }: { onFilmed: (file: File | null) => void }) {
                 if (video.current) video.current.srcObject = opened;
                 setState('ready');
             },
-            (error: unknown) => setProblem(error instanceof NotShown ? error.message : String(error)),
+            (error: unknown) => setProblem(whyNot(error)),
         );
         return () => {
             gone = true;
             stream.current?.getTracks().forEach((track) => track.stop());
         };
     }, []);
-    const start = (): void => {
-        if (!stream.current) return;
+    const start = async (): Promise<void> => {
+        // A camera that another page took, or that fell asleep, is asked for once more.
+        if (!stream.current?.active) {
+            const opened = await openCamera();
+            // Left meanwhile: nothing stays open behind a page that is gone.
+            if (!video.current) return opened.getTracks().forEach((track) => track.stop());
+            stream.current = opened;
+            video.current.srcObject = opened;
+        }
         const parts: Blob[] = [];
         const made = new MediaRecorder(stream.current);
         made.ondataavailable = (event) => parts.push(event.data);
@@ -118,7 +128,11 @@ function Camera({ onFilmed }: { onFilmed: (file: File | null) => void }) {
             )}
             <div className="flex gap-2">
                 {state === 'ready' && (
-                    <button type="button" className="btn btn-main" onClick={start}>
+                    <button
+                        type="button"
+                        className="btn btn-main"
+                        onClick={() => void start().catch((error: unknown) => setProblem(whyNot(error)))}
+                    >
                         Start, {MOST_S} seconds at most
                     </button>
                 )}

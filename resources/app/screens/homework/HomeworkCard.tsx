@@ -1,5 +1,6 @@
 import type { Homework } from '../../api/client';
 import { dayName } from '../../api/words';
+import { Figure } from '../../parts/Figure';
 
 /** A card to hand out. */
 export function HomeworkCard({ card }: { card: Homework }) {
@@ -11,11 +12,14 @@ export function HomeworkCard({ card }: { card: Homework }) {
                 </p>
                 <h1 className="text-2xl">{card.athlete.given_name}, to do alone</h1>
             </header>
-            {card.focus && (
-                <p className="mt-3 text-lg">
-                    Work on: <span className="head">{card.focus}.</span> Think “{card.cue}”.
-                </p>
-            )}
+            <div className="mt-3 flex gap-4">
+                {card.focus && (
+                    <p className="grow text-lg">
+                        Work on: <span className="head">{card.focus}.</span> Think “{card.cue}”.
+                    </p>
+                )}
+                {card.picture && !card.none && <Figure pose={card.picture} small />}
+            </div>
             {card.none ? (
                 <p className="mt-4 text-lg">{card.none}</p>
             ) : (

@@ -1,5 +1,7 @@
 import type { Named } from '../../api/client';
+import { DRILL_WITH } from '../../parts/dose';
 import { Options } from '../../parts/Labelled';
+import { PictureChoice } from '../../parts/PictureChoice';
 import { type FaultDef, type LadderDef, leftOut } from './definition';
 import { DrillDose } from './DrillDose';
 
@@ -64,6 +66,13 @@ export function FaultRow({
                     can hurt
                 </label>
             </div>
+            <PictureChoice
+                label={`What the drill for ${about} looks like`}
+                value={each.picture}
+                onChange={(picture) =>
+                    onChange(picture === undefined ? leftOut(each, 'picture') : { ...each, picture })
+                }
+            />
             <Pair each={each} ladder={ladder} onChange={onChange} />
             <div className="flex flex-wrap gap-1.5">
                 <textarea
@@ -108,12 +117,6 @@ export function FaultRow({
         </div>
     );
 }
-
-const DRILL_WITH: [key: string, name: string][] = [
-    ['alone', 'alone'],
-    ['partner', 'with a partner'],
-    ['group', 'in a group'],
-];
 
 /** A text that is left out when it is empty. */
 const said = (fault: FaultDef, key: 'how' | 'stop', text: string): FaultDef =>

@@ -14,12 +14,15 @@ import {
     type LadderDef,
     placeInWords,
     replaced,
+    withoutCheckpoint,
+    withoutFault,
     type RungDef,
 } from './definition';
 import { CheckpointRow } from './CheckpointRow';
 import { FaultRow } from './FaultRow';
 import { MomentsOf } from './Pictures';
 import { RungEditor } from './RungEditor';
+import { SeatedOf } from './SeatedOf';
 import { TagsOf } from './TagsOf';
 
 /** A ladder in a coach’s own words: a copy of one that ships, or the next version of an own one. */
@@ -142,6 +145,7 @@ function Editor({ file, skills, objects }: { file: LibraryFile; skills: Named[];
                         <MomentsOf ladder={ladder} onChange={setLadder} />
                         <Faults ladder={ladder} skills={skills} objects={objects} onChange={setLadder} />
                         <TagsOf ladder={ladder} onChange={setLadder} />
+                        <SeatedOf ladder={ladder} onChange={setLadder} />
                     </div>
                 </div>
             </form>
@@ -355,17 +359,11 @@ function Checkpoints({ ladder, onChange }: { ladder: LadderDef; onChange: (next:
                     each={each}
                     moments={ladder.moments ?? []}
                     onChange={(next) =>
-                        onChange({
-                            ...ladder,
-                            checkpoints: replaced(ladder.checkpoints, i, next),
-                            rungs:
-                                next === null
-                                    ? ladder.rungs.map((rung) => ({
-                                          ...rung,
-                                          checkpoints: rung.checkpoints.filter((id) => id !== each.id),
-                                      }))
-                                    : ladder.rungs,
-                        })
+                        onChange(
+                            next === null
+                                ? withoutCheckpoint(ladder, each.id)
+                                : { ...ladder, checkpoints: replaced(ladder.checkpoints, i, next) },
+                        )
                     }
                 />
             ))}
@@ -410,17 +408,11 @@ function Faults({
                     skills={skills}
                     objects={objects}
                     onChange={(next) =>
-                        onChange({
-                            ...ladder,
-                            faults: replaced(ladder.faults, i, next),
-                            rungs:
-                                next === null
-                                    ? ladder.rungs.map((rung) => ({
-                                          ...rung,
-                                          faults: rung.faults.filter((id) => id !== each.id),
-                                      }))
-                                    : ladder.rungs,
-                        })
+                        onChange(
+                            next === null
+                                ? withoutFault(ladder, each.id)
+                                : { ...ladder, faults: replaced(ladder.faults, i, next) },
+                        )
                     }
                 />
             ))}

@@ -155,7 +155,7 @@ export function LadderPage() {
                     className="grid grid-cols-2 gap-4 border-b border-line py-3 md:grid-cols-4"
                 >
                     {ladder.figures.map((pose) => (
-                        <Figure key={pose.name} pose={pose} mirrored={hand === 'left'} />
+                        <Figure key={pose.name} pose={pose} />
                     ))}
                 </section>
             )}
@@ -328,6 +328,18 @@ function Beside({ ladder }: { ladder: LibraryLadder }) {
                     ))}
                 </ul>
             </section>
+            {ladder.seated && (
+                <section aria-label="From a chair">
+                    <h2 className="border-b-2 border-ink pb-1 text-base">From a chair</h2>
+                    <p className="py-1">{ladder.seated.set_up}</p>
+                    {ladder.seated.without.length > 0 && (
+                        <p className="text-soft">Not looked at: {ladder.seated.without.join(', ').toLowerCase()}.</p>
+                    )}
+                    <p className="text-sm text-soft">
+                        Chosen for an athlete or a squad under Schools. Loads and limits stay as they are on the feet.
+                    </p>
+                </section>
+            )}
             <section aria-label="Checkpoints">
                 <h2 className="border-b-2 border-ink pb-1 text-base">What good looks like</h2>
                 <dl>
@@ -359,10 +371,15 @@ function Beside({ ladder }: { ladder: LibraryLadder }) {
             <section aria-label="Faults">
                 <h2 className="border-b-2 border-ink pb-1 text-base">Faults, and what mends them</h2>
                 {ladder.faults.map((each) => (
-                    <div key={each.name} className="border-b border-line py-1">
+                    <div key={each.name} className="flow-root border-b border-line py-1">
+                        {each.picture && (
+                            <div className="float-right ml-2">
+                                <Figure pose={each.picture} small />
+                            </div>
+                        )}
                         <p>
                             <span className="head">{each.name}</span>
-                            {each.safety && <span className="label text-stop"> can hurt</span>}{' '}
+                            {each.safety && <span className="label ml-2 text-stop">can hurt</span>}{' '}
                             <span className="label">{each.checkpoint}</span>
                         </p>
                         <p>

@@ -1,12 +1,13 @@
 import type { Named } from '../../api/client';
 import { leftOut } from './definition';
-import type { BlockDef, LadderDef, LoadedPart, RungDef } from './definition';
+import type { BlockDef, LadderDef, RungDef } from './definition';
 import { Figure } from './Figure';
 import { DoneWith } from './DoneWith';
 import { HowDone } from './HowDone';
 import { Preview } from './Preview';
 import { Taught } from './Taught';
 import { ToGoOn } from './ToGoOn';
+import { LOADED_PARTS, type LoadedPart, SURFACES } from '../../parts/dose';
 import { Toggle } from '../../parts/Toggle';
 import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import { clsx } from 'clsx';
@@ -21,13 +22,6 @@ const KINDS: [kind: string, name: string][] = [
     ['other_side', 'other side'],
     ['cool_down', 'cool-down'],
 ];
-const LOADED_PARTS: [part: LoadedPart, name: string][] = [
-    ['arm', 'arm'],
-    ['hand', 'hand'],
-    ['trunk', 'trunk'],
-    ['landing', 'legs, by landing'],
-];
-const SURFACES = ['soft', 'sprung', 'firm', 'hard'];
 const PERCENT = 100;
 
 type Given = {
@@ -329,6 +323,15 @@ function About({ rung, onChange }: { rung: RungDef; onChange: (next: RungDef) =>
                 </select>
             </Labelled>
             {rung.outcome === 'scored' && <SafeMisses rung={rung} onChange={onChange} />}
+            {rung.seated !== undefined && (
+                <div className="sm:col-span-3">
+                    <LabelledInput
+                        label="From a chair"
+                        value={rung.seated}
+                        onChange={(event) => onChange({ ...rung, seated: event.target.value })}
+                    />
+                </div>
+            )}
         </div>
     );
 }

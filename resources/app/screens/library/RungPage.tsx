@@ -19,6 +19,12 @@ export function RungPage({ rung, nth }: { rung: Rung; nth: number }) {
                 </span>
             </p>
             <Teaching lines={rung.teaching} />
+            {rung.seated && (
+                <p className="text-sm">
+                    <span className="label">From a chair: </span>
+                    {rung.seated}
+                </p>
+            )}
             <ul className="mt-1 text-sm" aria-label={`Blocks of ${rung.name}`}>
                 {rung.blocks.map((block, j) => (
                     <BlockLine key={j} block={block} kind={block.kind} />

@@ -1,4 +1,5 @@
 import type { LibraryFile } from '../../api/client';
+import type { LoadedPart } from '../../parts/dose';
 
 /** A ladder as its file has it, by library/schema/ladder.schema.json. */
 export type MomentDef = { id: string; name: string; text: string; find?: string };
@@ -33,9 +34,9 @@ export type FaultDef = {
     how?: string;
     stop?: string;
     with?: string;
+    picture?: string;
     pair?: string[];
 };
-export type LoadedPart = 'arm' | 'hand' | 'trunk' | 'landing';
 export type BlockDef = {
     block: string;
     title: string;
@@ -101,6 +102,16 @@ export type TeachingDef = Record<
     | 'go_back',
     string
 >;
+/** How it is done from a chair. */
+export type SeatedDef = {
+    set_up: string;
+    warm_up: string;
+    rehearsal: string;
+    other_side: string;
+    cool_down: string;
+    without: string[];
+    drills: Record<string, { drill: string; how: string } | null>;
+};
 export type RungDef = {
     id: string;
     name: string;
@@ -109,6 +120,7 @@ export type RungDef = {
     safe_misses?: string[];
     tags?: string[];
     teaching?: TeachingDef;
+    seated?: string;
     checkpoints: string[];
     faults: string[];
     gate?: GateDef;
@@ -122,6 +134,7 @@ export type LadderDef = {
     skill: string;
     summary: string;
     cautions: string[];
+    seated?: SeatedDef;
     moments?: MomentDef[];
     tags?: TagDef[];
     checkpoints: CheckpointDef[];
@@ -135,6 +148,25 @@ export const definitionOf = (file: LibraryFile): LadderDef => file.definition as
 /** The same without what is not said any more. */
 export const leftOut = <T extends object>(of: T, key: string): T =>
     Object.fromEntries(Object.entries(of).filter(([each]) => each !== key)) as T;
+
+/** A checkpoint taken away, and out of all that names it; its faults stay, and are asked about when it is saved. */
+export const withoutCheckpoint = (ladder: LadderDef, gone: string): LadderDef => {
+    const rest = (ids: string[]): string[] => ids.filter((id) => id !== gone);
+    return {
+        ...ladder,
+        ...(ladder.seated && { seated: { ...ladder.seated, without: rest(ladder.seated.without) } }),
+        checkpoints: ladder.checkpoints.filter(({ id }) => id !== gone),
+        rungs: ladder.rungs.map((rung) => ({ ...rung, checkpoints: rest(rung.checkpoints) })),
+    };
+};
+
+/** A fault taken away, and out of all that names it. */
+export const withoutFault = (ladder: LadderDef, gone: string): LadderDef => ({
+    ...ladder,
+    ...(ladder.seated && { seated: { ...ladder.seated, drills: leftOut(ladder.seated.drills, gone) } }),
+    faults: ladder.faults.filter(({ id }) => id !== gone),
+    rungs: ladder.rungs.map((rung) => ({ ...rung, faults: rung.faults.filter((id) => id !== gone) })),
+});
 
 /** The list with one of it replaced, or taken out. */
 export const replaced = <T>(list: T[], i: number, next: T | null): T[] =>
@@ -164,6 +196,13 @@ export function freshId(name: string, taken: { id: string }[]): string {
     return id;
 }
 
+const keyInWords = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
+
+function placeFromTheChair(ladder: LadderDef, key?: string, of?: string, part?: string): string {
+    const fault = key === 'drills' ? ladder.faults.find(({ id }) => id === of)?.name : undefined;
+    return `From a chair${fault ? `, “${fault}”${keyInWords(part)}` : keyInWords(key)}`;
+}
+
 /** A place in the file, as a person finds it in the form. */
 export function placeInWords(path: string, ladder: LadderDef): string {
     const [, room, at, inner, which, field] = path.split('/');
@@ -174,13 +213,13 @@ export function placeInWords(path: string, ladder: LadderDef): string {
         moments: ['moment', ladder.moments ?? []],
         tags: ['tag', ladder.tags ?? []],
     };
+    if (room === 'seated') return placeFromTheChair(ladder, at, inner, which);
     const known = lists[room ?? ''];
     if (known === undefined || at === undefined) return room ?? 'the file';
     const [one, list] = known;
     const name = list[Number(at)]?.name;
     const what = `${one} ${Number(at) + 1}${name ? `, “${name}”` : ''}`;
-    const words = (key: string | undefined): string => (key ? `, ${key.replaceAll('_', ' ')}` : '');
-    if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${words(field)}`;
+    if (inner === 'blocks' && which !== undefined) return `${what}, block ${Number(which) + 1}${keyInWords(field)}`;
     const isDeep = inner === 'gate' || inner === 'measure' || inner === 'teaching';
-    return `${what}${words(inner)}${isDeep ? words(which) : ''}`;
+    return `${what}${keyInWords(inner)}${isDeep ? keyInWords(which) : ''}`;
 }

@@ -1,3 +1,4 @@
+import { SURFACES } from '../../parts/dose';
 import type { Criterion, Stage } from './programme';
 
 /** One stage: its dose in a line, and below it what is done and what is asked of it. */
@@ -95,8 +96,6 @@ export function StageRow({
         </>
     );
 }
-
-const SURFACES = ['soft', 'sprung', 'firm', 'hard'];
 
 function WhatIsDone({
     nth,
