@@ -17,6 +17,7 @@ use App\Health\RollCallController;
 use App\Http\FromThePage;
 use App\Library\LibraryController;
 use App\Library\SchoolsController;
+use App\Library\SizesController;
 use App\Limits\LimitsController;
 use App\People\LinkController;
 use App\People\PeopleController;
@@ -146,6 +147,8 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::post('balls', 'saveBalls')->can('manage-people');
         Route::post('courts', 'saveCourts')->can('manage-people');
     });
+    Route::get('sizes', [SizesController::class, 'ofClub']);
+    Route::post('sizes', [SizesController::class, 'save'])->can('manage-people');
     Route::get('library', [LibraryController::class, 'all']);
     Route::get('drills', [LibraryController::class, 'drills']);
     Route::get('pictures', [LibraryController::class, 'pictures']);
@@ -294,6 +297,7 @@ Route::middleware(['auth:sanctum', SamePerson::class])->group(function (): void 
         Route::put('collectors', [IntakeController::class, 'nameCollectors'])->can('nameCollectors', 'athlete');
         Route::put('intake', [IntakeController::class, 'save'])->can('decide', 'athlete');
         Route::post('intake/usual-week/confirm', [IntakeController::class, 'confirmUsualWeek'])->can('decide', 'athlete');
+        Route::put('sizes', [SizesController::class, 'choose'])->can('decide', 'athlete');
         Route::post('hand-spans', [MeasurementController::class, 'handSpan'])->can('record', 'athlete');
         Route::post('hand-spans/{id}/withdraw', [MeasurementController::class, 'withdrawHandSpan'])
             ->whereUuid('id')

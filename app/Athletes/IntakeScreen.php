@@ -11,7 +11,10 @@ use App\Athletes\Answers\UsualWorkView;
 use App\Gates\Placement;
 use App\Health\Answers\ConditionView;
 use App\Library\Answers\LadderChoiceView;
+use App\Library\Answers\OwnSizeView;
+use App\Library\ClubSizes;
 use App\Library\Ladders;
+use App\Library\OwnSizes;
 use App\People\Link;
 use App\People\PeopleScreen;
 use App\People\Shares;
@@ -19,6 +22,7 @@ use App\People\User;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Load\UsualWeek;
@@ -35,6 +39,7 @@ final class IntakeScreen
         private readonly Library $library,
         private readonly Ladders $shelf,
         private readonly Shares $shares,
+        private readonly ClubSizes $sizes,
     ) {}
 
     public function view(User $user, Athlete $athlete): IntakeView
@@ -65,6 +70,7 @@ final class IntakeScreen
             consent_record_on: $day('consent_record_on'),
             heights: $this->measurements('heights', $athlete, fn (object $row): string => Wording::number((float) $row->height_cm).' cm'),
             hand_spans: $this->handSpans($athlete),
+            sizes: $this->sizes($athlete, $on),
             growth_cm_a_month: $growth,
             growing_fast: Adjustment::isGrowingFast($growth, $athlete->ageOn($on)),
             shared: $user->role->decides() ? $this->shares->of($athlete) : [],
@@ -111,6 +117,34 @@ final class IntakeScreen
                 array_map(fn (Rung $rung): NamedView => new NamedView($rung->id, $rung->name), $ladder->rungs),
             );
         }, $this->shelf->ids($user->workspace_id));
+    }
+
+    /** @return list<OwnSizeView> of the ladders that are climbed, and of what was chosen */
+    private function sizes(Athlete $athlete, Day $on): array
+    {
+        $chosen = OwnSizes::of([$athlete->id])[$athlete->id] ?? [];
+        $span = HandSpans::of([$athlete->id], $on)[$athlete->id] ?? null;
+        $climbed = array_map(
+            fn (NamedView $standing): string => $this->library->ladder($standing->id)->skill->id, $this->standing($athlete),
+        );
+        $sizes = [];
+        foreach ($this->sizes->of($athlete->workspace_id)->tables as $table) {
+            if (array_intersect($table->skills, $climbed) !== [] || isset($chosen[$table->id])) {
+                $own = $table->own($athlete->ageOn($on), $span, $chosen[$table->id] ?? null);
+                $byTable = $table->own($athlete->ageOn($on), $span, null);
+                $sizes[] = new OwnSizeView(
+                    table: $table->id,
+                    name: $table->name,
+                    own: $own->name,
+                    chosen: $table->size($chosen[$table->id] ?? null)?->id,
+                    by_table: $byTable->name,
+                    heavier: $own->massKg > $byTable->massKg,
+                    sizes: array_map(fn (LibraryObject $size): NamedView => new NamedView($size->id, $size->name), $table->sizes),
+                );
+            }
+        }
+
+        return $sizes;
     }
 
     /** @return list<MeasurementView> the latest first: it is the one that counts */

@@ -30,7 +30,7 @@ final class Privacy
         'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'athlete_squad', 'athlete_user', 'missing_counts',
         'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes', 'own_sizes',
     ];
 
     /** Given with an export: what hangs on those rows, or is about them. */
@@ -46,7 +46,7 @@ final class Privacy
         'sheet_templates' => 'doses put together for a squad, for nobody in particular',
         'squad_user' => 'who works with a squad', 'programmes' => 'the club’s own documents',
         'rule_sets' => 'the club’s own documents', 'flight_tables' => 'numbers of balls and nets, not a person',
-        'club_drills' => 'the club’s own drills',
+        'club_drills' => 'the club’s own drills', 'size_tables' => 'what the club throws at which age, nobody’s own',
         'ladders' => 'the club’s own documents', 'sessions' => 'who is signed in just now',
         'imports' => 'files a coach brought in, by name', 'import_parts' => 'a file on its way in, gone once it is read',
         'import_rows' => 'its rows, gone once they are on record', 'import_sets' => 'likewise',
@@ -65,7 +65,7 @@ final class Privacy
         'heights', 'intakes', 'returns', 'fixtures', 'seasons', 'limit_shares', 'scores', 'kept_rows', 'missing_counts',
         'athlete_user', 'links', 'corrections', 'absences', 'restrictions', 'incidents', 'line_ups', 'second_looks', 'weeks_elsewhere',
         'coach_notes', 'collectors', 'pick_ups', 'body_measures', 'film_consents', 'clips', 'film_reviews', 'work_beside',
-        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes',
+        'film_pictures', 'asked_clips', 'device_loans', 'readings', 'schools', 'grip_notes', 'own_sizes',
     ];
 
     /** Goes with those, by the database's own rule. */
@@ -85,7 +85,7 @@ final class Privacy
         'sheet_templates' => 'the squad’s', 'training_sessions' => 'the squad’s', 'session_changes' => 'the squad’s, with ids only',
         'athlete_squad' => 'an id in a squad', 'workspaces' => 'the club',
         'squads' => 'the squad', 'squad_user' => 'who works with a squad', 'programmes' => 'the club’s',
-        'rule_sets' => 'the club’s', 'flight_tables' => 'the club’s', 'club_drills' => 'the club’s',
+        'rule_sets' => 'the club’s', 'flight_tables' => 'the club’s', 'club_drills' => 'the club’s', 'size_tables' => 'the club’s',
         'venues' => 'the club’s', 'devices' => 'the club’s',
         'imports' => 'what came in, by the name of the file; what waits goes',
         'ladders' => 'the club’s', 'jobs' => 'ids only', 'failed_jobs' => 'ids only', 'migrations' => 'the state of the tables',

@@ -72,6 +72,8 @@ final class FlightTables extends VersionedDocuments
     {
         $kept = $this->all($workspaceId)[$kind];
         $document = fn (string $text): object => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
+        [$definition, $shipped] = [$document($kept['definition']), $document($this->shippedText($kind))];
+        $definition->{$kind} = (object) [...(array) $shipped->{$kind}, ...(array) $definition->{$kind}];
         $names = $kind === 'balls'
             ? array_map(fn (LibraryBall $ball): string => $ball->object->name, $this->library->balls())
             : array_map(fn (LibraryCourt $court): string => $court->name, $this->library->courts());
@@ -80,8 +82,8 @@ final class FlightTables extends VersionedDocuments
             kind: $kind,
             own: $kept['own'],
             version: $kept['version'],
-            definition: $document($kept['definition']),
-            shipped: $document($this->shippedText($kind)),
+            definition: $definition,
+            shipped: $shipped,
             names: array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
         );
     }

@@ -82,6 +82,7 @@ final class DrillsScreen
             far: $card->far,
             safety: $card->safety,
             picture: FigurePoseView::ofPicture($this->library->figures(), $card->picture, $hand),
+            seated: $card->seated,
         );
     }
 }

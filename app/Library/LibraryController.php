@@ -99,7 +99,7 @@ final class LibraryController
         $given = $request->validated();
 
         return response()->json($this->screen->preview(
-            $given['definition'], $given['rung'], Handedness::from($given['hand']), $given['age'], $request->user()->workspace->today(),
+            $request->user(), $given['definition'], $given['rung'], Handedness::from($given['hand']), $given['age'],
         ));
     }
 

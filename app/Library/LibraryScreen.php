@@ -26,7 +26,6 @@ use App\Wording\FilmWording;
 use App\Wording\LadderWording;
 use App\Wording\SchoolWording;
 use App\Wording\Wording;
-use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Gates\LetThrough;
 use Augendo\Core\Library\BlockDose;
@@ -44,7 +43,11 @@ use Augendo\Core\Load\Side;
 /** How is this skill built and mended? */
 final class LibraryScreen
 {
-    public function __construct(private readonly Library $library, private readonly Ladders $shelf) {}
+    public function __construct(
+        private readonly Library $library,
+        private readonly Ladders $shelf,
+        private readonly ClubSizes $sizes,
+    ) {}
 
     /** @return list<LibraryRowView> */
     public function all(User $user): array
@@ -122,6 +125,7 @@ final class LibraryScreen
             tags: array_map(fn (Tag $tag): TagView => TagView::of($tag, $hand), $ladder->tags),
             rungs: array_map(fn (Rung $rung): LibraryRungView => self::rung($rung, $hand), $ladder->rungs),
             taught: self::taught($user, $id),
+            sizes: LadderWording::sizes($this->sizes->of($user->workspace_id)->ofSkill($ladder->skill->id)),
             own: isset($this->shelf->own($user->workspace_id)[$id]),
             copied_from: $ladder->copiedFrom === null ? null : $this->library->ladder($ladder->copiedFrom)->name,
             versions: array_map(
@@ -138,10 +142,11 @@ final class LibraryScreen
      *
      * @throws Problem with the places that have to be mended first
      */
-    public function preview(array $definition, string $rungId, Handedness $hand, int $age, Day $today): RungPreviewView
+    public function preview(User $user, array $definition, string $rungId, Handedness $hand, int $age): RungPreviewView
     {
+        $today = $user->workspace->today();
         [$ladder] = $this->shelf->draft($definition, 'preview', 1);
-        $born = new AthleteProfile($today->plus(-366 * $age));
+        $born = new AthleteProfile($today->plus(-366 * $age), sizes: $this->sizes->of($user->workspace_id));
         $rung = $ladder->forAthlete($born, $today, $this->library->doses())->rung($rungId)
             ?? throw new Problem(ProblemType::NotFound, 'This ladder has no such rung.');
 

@@ -17,6 +17,7 @@ final class SchemaCheck
         'skills.json' => 'skills',
         'objects.json' => 'objects',
         'doses.json' => 'doses',
+        'sizes.json' => 'sizes',
         'tests.json' => 'tests',
         'balls.json' => 'balls',
         'courts.json' => 'courts',

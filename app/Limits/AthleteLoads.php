@@ -11,6 +11,8 @@ use App\Courtside\DailyTotals;
 use App\Flight\FastestCarries;
 use App\Health\DatedBounds;
 use App\Library\ChosenSchools;
+use App\Library\ClubSizes;
+use App\Library\OwnSizes;
 use App\People\Workspace;
 use App\Seasons\Fixture;
 use App\Seasons\Fixtures;
@@ -34,6 +36,7 @@ final class AthleteLoads
         private readonly Library $library,
         private readonly CarriedLoads $carried,
         private readonly FastestCarries $carries,
+        private readonly ClubSizes $sizes,
     ) {}
 
     /**
@@ -104,7 +107,8 @@ final class AthleteLoads
         $heights = new Heights($ids, $on);
         $spans = HandSpans::of($ids, $on);
         $schools = ChosenSchools::of($athletes);
-        $profiles = [];
+        $own = OwnSizes::of($ids);
+        $sizes = $profiles = [];
         foreach ($athletes as $athlete) {
             $longest = array_map(
                 fn (array $marks): ?array => Marks::longestThrowM($marks, $on, $heights->grewSince($athlete->id)),
@@ -122,6 +126,8 @@ final class AthleteLoads
                 lapsedThrows: array_keys(array_filter($longest, fn (array $mark): bool => $mark[1])),
                 schools: $schools[$athlete->id] ?? [],
                 handSpanCm: $spans[$athlete->id] ?? null,
+                sizes: $sizes[$athlete->workspace_id] ??= $this->sizes->of($athlete->workspace_id),
+                ownSizes: $own[$athlete->id] ?? [],
                 carriesM: $this->carries->of($athlete->workspace_id, $fastest, $thrown),
             );
         }

@@ -65,9 +65,11 @@ final class HomeworkScreen
             JudgedEvidence::lately($athlete, $ladder->id, $rung->id, $on->plus(1)), $rung->faults,
             FilmReviews::asked($athlete->id, $ladder->id, $rung->id, $on),
         );
-        $own = $this->drills->own($athlete->workspace_id);
+        $own = $ladder->drillsFor($day->load->profile, $this->drills->own($athlete->workspace_id));
         $focus = Homework::focus($focus, $own, $ladder->skill);
-        $drills = Homework::drills($own + $this->library->drills(), $focus, $ladder->skill);
+        $drills = Homework::drills(
+            $own + $ladder->drillsFor($day->load->profile, $this->library->drills()), $focus, $ladder->skill,
+        );
         if ($asked !== null && $asked !== self::OF_THE_FAULT && ! isset($drills[$asked])) {
             throw new Problem(
                 ProblemType::SomeOfItCannotBeUsed,

@@ -279,12 +279,12 @@ final class OpenSheet
         ];
     }
 
-    /** @return list<Drill> of the library and of the club, for this athlete */
+    /** @return list<Drill> of the library and of the club, for this athlete and how the ladder of the sheet is done */
     private function drills(): array
     {
         return array_map(
             fn (Drill $drill): Drill => $drill->forAthlete($this->profile(), $this->day()),
-            array_values(app(ClubDrills::class)->known($this->squad->workspace_id)),
+            array_values($this->ladder()->drillsFor($this->profile(), app(ClubDrills::class)->known($this->squad->workspace_id))),
         );
     }
 

@@ -7,6 +7,7 @@ namespace App\Wording;
 use Augendo\Core\Library\DrillWanted;
 use Augendo\Core\Library\Feed;
 use Augendo\Core\Library\Manner;
+use Augendo\Core\Library\SizeTable;
 use Augendo\Core\Library\Tempo;
 
 /** What a ladder says about a rung and a dose, in words. */
@@ -46,7 +47,19 @@ final class LadderWording
                 : "With a sore {$sites}: nothing that loads ".Wording::channels($wanted->spared()).'.',
             $wanted->alone ? 'Alone.' : null,
             $wanted->indoors ? 'Nothing that needs a sector.' : null,
+            $wanted->seated ? 'From a chair.' : null,
         ]));
+    }
+
+    /** @return string|null what is thrown at which age; null: the same at every age */
+    public static function sizes(?SizeTable $table): ?string
+    {
+        if ($table === null || ($table->ages === [] && $table->grown->id === $table->meant->id)) {
+            return null;
+        }
+        $rows = array_map(fn (array $row): string => lcfirst($row[1]->name)." up to {$row[0]} years", $table->ages);
+
+        return ucfirst(implode(', ', [...$rows, ($rows === [] ? '' : 'then ').lcfirst($table->grown->name)])).'.';
     }
 
     /** @return string|null null: nobody has said */

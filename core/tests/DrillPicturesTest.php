@@ -29,8 +29,8 @@ final class DrillPicturesTest extends TestCase
         );
         $pictures = $this->library->figures()->pictures;
         $without = array_filter($cards, fn (DrillCard $card): bool => $card->picture === null);
-        // What is only watched, written down or thought of looks like nothing.
-        $this->assertSame([], array_filter($without, fn (DrillCard $card): bool => $card->loads !== []));
+        // What is only watched, written down or thought of looks like nothing; nobody is drawn in a chair.
+        $this->assertSame([], array_filter($without, fn (DrillCard $card): bool => $card->loads !== [] && ! $card->seated));
         $this->assertGreaterThan(100, count($cards) - count($without));
         foreach ($cards as $card) {
             $this->assertTrue($card->picture === null || isset($pictures[$card->picture]), $card->title);

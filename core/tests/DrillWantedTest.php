@@ -42,6 +42,25 @@ final class DrillWantedTest extends TestCase
         $this->assertSame([$words, $sore, $alone, $indoors], [$wanted->words, $wanted->sore, $wanted->alone, $wanted->indoors]);
     }
 
+    public function test_from_a_chair_only_what_somebody_wrote_for_it_is_named(): void
+    {
+        $cards = $this->cards();
+        foreach (['from a chair', 'wheelchair', 'seated', 'sitting'] as $said) {
+            $wanted = DrillWanted::of("{$said}, alone");
+            $this->assertSame([true, true, []], [$wanted->seated, $wanted->alone, $wanted->words]);
+        }
+        $found = DrillWanted::of('from a chair')->find($cards);
+        $titles = array_column($found, 'title');
+        $this->assertContains('See it before', $titles);
+        $this->assertNotContains('Three steps and stop', $titles);
+        $this->assertNotContains('Half kneeling, elbow over a rope', $titles, 'mended otherwise from a chair');
+        $this->assertContains('Elbow over a rope', $titles);
+        $this->assertContains('Exaggerate the finish and freeze there', $titles, 'mended as on the feet');
+        $this->assertSame([], DrillWanted::of('from a chair, hops')->find($cards), 'it takes legs');
+        $feet = array_column(DrillWanted::of('half kneeling, elbow')->find($cards), 'title');
+        $this->assertContains('Half kneeling, elbow over a rope', $feet, 'and there it stays');
+    }
+
     public function test_what_is_sore_is_spared_with_all_that_shares_its_channel(): void
     {
         $cards = $this->cards();

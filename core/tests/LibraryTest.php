@@ -54,6 +54,7 @@ final class LibraryTest extends TestCase
                 'figures.json',
                 'drills.json',
                 'doses.json',
+                'sizes.json',
                 'tests.json',
                 'balls.json',
                 'courts.json',

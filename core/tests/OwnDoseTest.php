@@ -70,7 +70,7 @@ final class OwnDoseTest extends TestCase
     public function test_a_hand_too_small_for_it_gets_the_smaller_one_after_the_age_and_one_nobody_measured_changes_nothing(): void
     {
         $ball = fn (?int $age, ?float $spanCm): string => $this->own('handball-standing-throw', 'three')
-            ->forAthlete(new AthleteProfile($this->profile($age, null)->birthDate, handSpanCm: $spanCm), Day::of(self::ON))->object->id;
+            ->forAthlete($this->profile($age, null, $spanCm), Day::of(self::ON))->object->id;
         $this->assertSame('handball-2', $ball(20, null));
         $this->assertSame('handball-2', $ball(20, 17.5), 'it spans as much as is asked');
         $this->assertSame('handball-1', $ball(20, 17.4));
@@ -101,10 +101,12 @@ final class OwnDoseTest extends TestCase
         return [$dose->distanceM, $dose->distanceMinM];
     }
 
-    private function profile(?int $age, ?float $javelinM): AthleteProfile
+    private function profile(?int $age, ?float $javelinM, ?float $spanCm = null): AthleteProfile
     {
         $born = $age === null ? null : Day::of((2027 - $age).'-01-02');
 
-        return new AthleteProfile($born, $javelinM === null ? [] : ['javelin' => $javelinM]);
+        return new AthleteProfile(
+            $born, $javelinM === null ? [] : ['javelin' => $javelinM], handSpanCm: $spanCm, sizes: $this->library->sizes(),
+        );
     }
 }

@@ -194,6 +194,11 @@ const flight = createRoute({
     path: '/library/flight',
     component: screen(() => import('./screens/flight/FlightScreen'), 'FlightScreen'),
 });
+const sizes = createRoute({
+    getParentRoute: () => frame,
+    path: '/library/sizes',
+    component: screen(() => import('./screens/sizes/SizesScreen'), 'SizesScreen'),
+});
 const ladder = createRoute({
     getParentRoute: () => frame,
     path: '/library/$ladderId',
@@ -351,6 +356,7 @@ export const router = createRouter({
             library,
             drills,
             flight,
+            sizes,
             ladder,
             ladderEdit,
             ladderCompare,

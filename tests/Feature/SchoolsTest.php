@@ -98,6 +98,12 @@ final class SchoolsTest extends TestCase
         $texts = fn (): string => implode(' ', array_column($blocks(), 'text'));
         $this->assertContains('soft-block', $looked());
         $this->assertStringNotContainsString('Sit tall', $texts());
+        $homework = fn (): array => array_column(
+            $this->getJson("/api/{$path}/homework?ladder=javelin-throw")->assertOk()->json('drills'), 'id',
+        );
+        $added = fn (): array => array_column($this->getJson("/api/sheets/{$sheet->id}/addable")->assertOk()->json(), 'title');
+        $this->assertContains('approach-walk', $homework());
+        $this->assertContains('Crossing steps on a line', $added());
         $seat = $this->question($this->getJson("/api/{$path}/schools")->assertOk(), 'seat');
         $told = implode(' ', array_column($seat['answers'], null, 'key')['chair']['changes']);
         $this->assertStringContainsString('from a chair.', $told);
@@ -106,6 +112,8 @@ final class SchoolsTest extends TestCase
         $this->assertNotContains('soft-block', $looked());
         $this->assertContains('low-elbow', $looked());
         $this->assertStringContainsString('Sit tall', $texts());
+        $this->assertNotContains('approach-walk', $homework());
+        $this->assertNotContains('Crossing steps on a line', $added());
         $this->choose($path, null, 'seat', null)->assertOk();
         $this->assertContains('soft-block', $looked());
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Athletes\Answers;
 
 use App\Health\Answers\ConditionView;
+use App\Library\Answers\OwnSizeView;
 use App\People\Answers\LinkView;
 use App\People\Answers\SharedView;
 
@@ -33,6 +34,8 @@ final readonly class IntakeView
         public array $heights,
         /** @var list<MeasurementView> of the throwing hand, the latest first */
         public array $hand_spans,
+        /** @var list<OwnSizeView> what is thrown, of each kind there are sizes of */
+        public array $sizes,
         public ?float $growth_cm_a_month,
         public bool $growing_fast,
         /** @var list<SharedView> who sees the athlete without working with the squad */

@@ -29,5 +29,7 @@ final readonly class DrillCardView
         public bool $far,
         public bool $safety,
         public ?FigurePoseView $picture,
+        /** is done from a chair, too */
+        public bool $seated,
     ) {}
 }

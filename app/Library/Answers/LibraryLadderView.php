@@ -33,6 +33,8 @@ final readonly class LibraryLadderView
         public array $rungs,
         /** @var list<string> squads that are taught it another way, and how */
         public array $taught,
+        /** what is thrown at which age; null: it is the same at every age */
+        public ?string $sizes,
         /** whether it is the club's own copy */
         public bool $own,
         public ?string $copied_from,

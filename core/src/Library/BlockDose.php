@@ -68,13 +68,11 @@ final readonly class BlockDose
 
     /**
      * The same dose for one athlete: its distance the share of their own longest throw, where that is on record, and its object the one
-     * of their age and of their hand. Where none is known, the numbers of the ladder stand.
+     * of their age and of their hand, or chosen for them. Where none is known, the numbers of the ladder stand.
      */
     public function forAthlete(AthleteProfile $profile, Day $on): self
     {
-        $age = $profile->ageOn($on);
-        // The local code's table of ages first, then the hand that holds it.
-        $object = ($age === null ? $this->object : $this->object->ofAge($age))->ofHand($profile->handSpanCm);
+        $object = $profile->objectFor($this->skill->id, $this->object, $on);
         $longest = $profile->longestThrowM[$this->skill->id] ?? null;
         if ($longest === null || $this->distanceShare === null || $this->distanceM === null) {
             return $object === $this->object ? $this : $this->with(['object' => $object]);

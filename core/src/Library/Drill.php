@@ -21,6 +21,7 @@ final readonly class Drill
      * @param  string|null  $cue  the short thought that goes with it
      * @param  string|null  $stop  when to stop it
      * @param  string|null  $picture  id of what it is drawn as, of Figures
+     * @param  bool  $seated  whether it is done from a chair, too
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Drill
         public ?string $cue = null,
         public ?string $stop = null,
         public ?string $picture = null,
+        public bool $seated = false,
     ) {}
 
     /** The same with the object of somebody's age; what is asked of them stays, and limits come after it. */

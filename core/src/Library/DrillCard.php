@@ -18,6 +18,7 @@ final readonly class DrillCard
      * @param  list<Channel>  $loads  the parts that have to be well enough for it
      * @param  bool  $far  whether its object flies far and needs a sector
      * @param  string|null  $picture  id of what it is drawn as, of Figures
+     * @param  bool  $seated  whether it is done from a chair, too
      */
     private function __construct(
         public string $title,
@@ -34,6 +35,7 @@ final readonly class DrillCard
         public int $sets,
         public bool $safety,
         public ?string $picture,
+        public bool $seated,
     ) {}
 
     /**
@@ -47,16 +49,11 @@ final readonly class DrillCard
     {
         $cards = [];
         foreach ($ladders as $ladder) {
-            foreach ($ladder->rungs as $rung) {
-                foreach ($rung->faults as $fault) {
-                    $card = self::ofFault($fault, $ladder);
-                    if ($card === null) {
-                        continue;
-                    }
-                    $key = $card->text.'|'.$card->dose->skill->id;
-                    $known = $cards[$key]->ladders ?? [];
-                    $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : self::on($card, [...$known, $ladder->name]);
-                }
+            foreach (self::ofLadder($ladder) as $card) {
+                // What is done on the feet on one ladder, and from a chair on another, is two drills.
+                $key = implode('|', [$card->text, $card->dose->skill->id, $card->seated ? 'seated' : '']);
+                $known = $cards[$key]->ladders ?? [];
+                $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : self::on($card, [...$known, $ladder->name]);
             }
         }
         foreach ($drills as $drill) {
@@ -66,13 +63,30 @@ final readonly class DrillCard
         return array_values($cards);
     }
 
+    /** @return list<self> of the faults of its rungs, and as they are mended from a chair */
+    private static function ofLadder(Ladder $ladder): array
+    {
+        $cards = [];
+        foreach ($ladder->rungs as $rung) {
+            $fromAChair = array_column($ladder->seated?->rung($rung)->faults ?? [], null, 'id');
+            foreach ($rung->faults as $fault) {
+                $seated = $fromAChair[$fault->id] ?? null;
+                $isTheSame = $seated !== null && [$seated->drill, $seated->how] === [$fault->drill, $fault->how];
+                $cards[] = self::ofFault($fault, $ladder, $isTheSame);
+                $cards[] = $seated === null || $isTheSame ? null : self::ofFault($seated, $ladder, true);
+            }
+        }
+
+        return array_values(array_filter($cards));
+    }
+
     /** @return string all that is looked through, in small letters */
     public function words(): string
     {
         return mb_strtolower(implode(' ', [$this->title, $this->mends, $this->cue, $this->text, ...$this->ladders]));
     }
 
-    private static function ofFault(Fault $fault, Ladder $ladder): ?self
+    private static function ofFault(Fault $fault, Ladder $ladder, bool $seated): ?self
     {
         $dose = $fault->dose;
         // Nobody has said that such a drill spares the legs it is done on.
@@ -82,7 +96,7 @@ final readonly class DrillCard
             title: $fault->drill, text: $fault->how ?? "{$fault->drill}.", mends: $fault->name, cue: $fault->cue, stop: $fault->stop,
             ladders: [$ladder->name], skill: $ladder->skill, with: $fault->with, loads: $loads ?? [],
             far: $dose->object->far, dose: $dose, sets: 1, safety: $fault->safety,
-            picture: $fault->picture,
+            picture: $fault->picture, seated: $seated,
         );
     }
 
@@ -98,7 +112,7 @@ final readonly class DrillCard
                 $dose->skill, $dose->object, $dose->reps, $dose->effort, $dose->distanceM, $dose->holdS, $dose->surface, $dose->legs,
                 $dose->dropCm,
             ),
-            sets: $dose->sets, safety: false, picture: $drill->picture,
+            sets: $dose->sets, safety: false, picture: $drill->picture, seated: $drill->seated,
         );
     }
 
@@ -107,7 +121,7 @@ final readonly class DrillCard
     {
         return new self(
             $card->title, $card->text, $card->mends, $card->cue, $card->stop, $ladders, $card->skill, $card->with, $card->loads,
-            $card->far, $card->dose, $card->sets, $card->safety, $card->picture,
+            $card->far, $card->dose, $card->sets, $card->safety, $card->picture, $card->seated,
         );
     }
 }

@@ -13,7 +13,7 @@ final readonly class DrillReader
 {
     private const ASKED = ['about', 'with', 'dose'];
 
-    private const SAID = ['for', 'purpose', 'mends', 'cue', 'stop', 'picture'];
+    private const SAID = ['for', 'purpose', 'mends', 'cue', 'stop', 'picture', 'seated'];
 
     /** What a club's own document has besides. */
     private const OF_A_DOCUMENT = ['id', 'version', 'name', 'withdrawn'];
@@ -74,6 +74,7 @@ final readonly class DrillReader
             cue: $node->get('cue')->optional($text),
             stop: $node->get('stop')->optional($text),
             picture: $node->get('picture')->optional(fn (Node $n): string => $this->figures?->known($n) ?? $n->string()),
+            seated: $node->get('seated')->optional(fn (Node $n): bool => $n->bool()) ?? false,
         );
     }
 }

@@ -17,6 +17,10 @@ final readonly class DrillWanted
 
     private const INDOORS = ['in the hall', 'in a hall', 'indoors', 'indoor', 'inside'];
 
+    private const SEATED = [
+        'from a wheelchair', 'in a wheelchair', 'wheelchair', 'from a chair', 'in a chair', 'on a chair', 'chair', 'seated', 'sitting',
+    ];
+
     /** Said with a place of the body, they ask for it to be spared. */
     private const SORE = [
         'sore', 'soreness', 'hurt', 'hurts', 'hurting', 'ache', 'aches', 'aching', 'pain', 'pains', 'painful', 'swollen', 'stiff',
@@ -44,6 +48,7 @@ final readonly class DrillWanted
         public bool $isSoreSomewhere,
         public bool $alone,
         public bool $indoors,
+        public bool $seated,
     ) {}
 
     public static function of(string $text): self
@@ -51,6 +56,7 @@ final readonly class DrillWanted
         $rest = ' '.preg_replace('/[^\p{L}\d]+/u', ' ', mb_strtolower($text)).' ';
         $alone = self::takes($rest, self::ALONE);
         $indoors = self::takes($rest, self::INDOORS);
+        $seated = self::takes($rest, self::SEATED);
         $sore = [];
         $isSore = self::takes($rest, self::SORE);
         foreach ($isSore ? Site::cases() : [] as $site) {
@@ -59,7 +65,7 @@ final readonly class DrillWanted
             }
         }
 
-        return new self(array_values(array_diff(explode(' ', $rest), ['', ...self::SMALL])), $sore, $isSore, $alone, $indoors);
+        return new self(array_values(array_diff(explode(' ', $rest), ['', ...self::SMALL])), $sore, $isSore, $alone, $indoors, $seated);
     }
 
     /** Whether a place was named that nobody trains around: it goes to a clinician. */
@@ -93,7 +99,7 @@ final readonly class DrillWanted
 
     private function suits(DrillCard $card): bool
     {
-        if (($this->alone && $card->with !== DrillWith::Alone) || ($this->indoors && $card->far)) {
+        if (($this->alone && $card->with !== DrillWith::Alone) || ($this->indoors && $card->far) || ($this->seated && ! $card->seated)) {
             return false;
         }
         foreach ($this->spared() as $channel) {

@@ -8,7 +8,10 @@ use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Load\Skill;
 
-/** A club's own numbers of balls, or of nets: as they ship, but for what it has put right. */
+/**
+ * A club's own numbers of balls, or of nets: as they ship, but for what it has put right. What its document does not have, because it ships
+ * since then, is as it ships.
+ */
 final readonly class FlightTable
 {
     /**
@@ -25,10 +28,7 @@ final readonly class FlightTable
      */
     public static function ofBalls(Node $file, array $objects, array $shipped): self
     {
-        $balls = FlightFiles::balls($file, $objects);
-        self::refuseGone('balls', $shipped, $balls);
-
-        return new self(balls: $balls);
+        return new self(balls: [...$shipped, ...FlightFiles::balls($file, $objects)]);
     }
 
     /**
@@ -42,7 +42,6 @@ final readonly class FlightTable
     public static function ofCourts(Node $file, array $skills, array $shipped): self
     {
         $courts = FlightFiles::courts($file, $skills);
-        self::refuseGone('courts', $shipped, $courts);
         foreach ($courts as $id => $court) {
             $key = isset($shipped[$id]) ? $court->drawnOtherwise($shipped[$id]) : 'name';
             if ($key !== null) {
@@ -52,18 +51,6 @@ final readonly class FlightTable
             }
         }
 
-        return new self(courts: $courts);
-    }
-
-    /**
-     * @param  array<string, object>  $shipped
-     * @param  array<string, object>  $own
-     */
-    private static function refuseGone(string $kind, array $shipped, array $own): void
-    {
-        $gone = array_key_first(array_diff_key($shipped, $own));
-        if ($gone !== null) {
-            throw new CaseError('missing_key', "/{$kind}/{$gone}", "“{$gone}” is used by ladders and stays.");
-        }
+        return new self(courts: [...$shipped, ...$courts]);
     }
 }

@@ -49,6 +49,24 @@ final readonly class Ladder
         return $rungs === $this->rungs ? $this : $this->with(['rungs' => $rungs]);
     }
 
+    /** Whether an athlete does it from a chair. */
+    public function isSeatedFor(AthleteProfile $profile): bool
+    {
+        return $this->seated !== null
+            && (new Schools($profile->schools[$this->id] ?? []))->answer(SchoolQuestion::Seat) === 'chair';
+    }
+
+    /**
+     * What of the drills that belong to no rung goes with how an athlete does it: from a chair, only what somebody said can be.
+     *
+     * @param  array<string, Drill>  $drills  by id
+     * @return array<string, Drill>
+     */
+    public function drillsFor(AthleteProfile $profile, array $drills): array
+    {
+        return $this->isSeatedFor($profile) ? array_filter($drills, fn (Drill $drill): bool => $drill->seated) : $drills;
+    }
+
     /** The ladder landed on one floor throughout; null: not known. */
     public function onFloor(?Surface $floor): self
     {

@@ -38,6 +38,8 @@ final class Library
 
     private ?DoseTable $doses = null;
 
+    private ?SizeTables $sizes = null;
+
     private ?TestTable $tests = null;
 
     /** @var array<string, Ladder> */
@@ -114,7 +116,7 @@ final class Library
 
     private static function object(Node $node, string $id): LibraryObject
     {
-        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'far', 'younger', 'smaller_hand']);
+        $node->keys(['name', 'class'], ['mass_kg', 'reference_mass_kg', 'hard', 'far']);
         $mass = fn (Node $n): float => $n->positive();
 
         return new LibraryObject(
@@ -129,50 +131,6 @@ final class Library
     }
 
     /**
-     * @param  array<string, LibraryObject>  $objects
-     * @return list<array{int, LibraryObject}> age up to which, the youngest first
-     *
-     * @throws CaseError
-     */
-    private static function younger(Node $node, array $objects): array
-    {
-        $younger = [];
-        foreach ($node->get('younger')->optional(fn (Node $n): array => $n->items()) ?? [] as $each) {
-            $each->keys(['to_age', 'object']);
-            $id = $each->get('object')->string();
-            $younger[] = [
-                $each->get('to_age')->int(0, 120),
-                $objects[$id] ?? throw new CaseError('unknown_reference', $each->path.'/object', "There is no object “{$id}”."),
-            ];
-        }
-        usort($younger, fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return $younger;
-    }
-
-    /**
-     * @param  array<string, LibraryObject>  $objects
-     * @return list<array{float, LibraryObject}> span below which, centimetres, the smallest first
-     *
-     * @throws CaseError
-     */
-    private static function smaller(Node $node, array $objects): array
-    {
-        $smaller = [];
-        foreach ($node->get('smaller_hand')->optional(fn (Node $n): array => $n->items()) ?? [] as $each) {
-            $each->keys(['below_cm', 'object']);
-            $id = $each->get('object')->string();
-            $smaller[] = [
-                $each->get('below_cm')->number(5.0, 35.0),
-                $objects[$id] ?? throw new CaseError('unknown_reference', $each->path.'/object', "There is no object “{$id}”."),
-            ];
-        }
-        usort($smaller, fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return $smaller;
-    }
-
-    /**
      * @return array<string, LibraryObject> by id
      *
      * @throws LibraryProblem
@@ -181,28 +139,18 @@ final class Library
     {
         return $this->objects ??= $this->read('objects.json', function (Node $file): array {
             $nodes = $file->keys(['objects'], ['$schema'])->get('objects')->entries();
-            $plain = array_map(
-                fn (Node $node, string $id): LibraryObject => self::object($node, $id),
-                $nodes,
-                array_keys($nodes),
-            );
-            $plain = array_combine(array_keys($nodes), $plain);
+            $objects = array_map(self::object(...), $nodes, array_keys($nodes));
 
-            // What takes the place of one for the young has a smaller one of its own.
-            $fitted = array_map(
-                fn (LibraryObject $object): LibraryObject => $object->with([
-                    'smaller' => self::smaller($nodes[$object->id], $plain),
-                ]),
-                $plain,
-            );
-
-            return array_map(
-                fn (LibraryObject $object): LibraryObject => $object->with([
-                    'younger' => self::younger($nodes[$object->id], $fitted),
-                ]),
-                $fitted,
-            );
+            return array_column($objects, null, 'id');
         });
+    }
+
+    /** @throws LibraryProblem */
+    public function sizes(): SizeTables
+    {
+        return $this->sizes ??= $this->read('sizes.json', fn (Node $file): SizeTables => SizeTables::of(
+            $file, $this->skills(), $this->objects(),
+        ));
     }
 
     /**
@@ -451,7 +399,7 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), fn () => $this->readDrills($this->figures()), $this->doses(...), $this->tests(...),
+        foreach ([$this->figures(...), fn () => $this->readDrills($this->figures()), $this->doses(...), $this->sizes(...), $this->tests(...),
             $this->balls(...), $this->courts(...),
             ...array_map(
                 fn (string $id): callable => fn () => $this->read("ladders/{$id}.json", $this->readLadder(...)), $this->ladderIds(),

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Augendo\Core\Load;
 
 use Augendo\Core\Day;
+use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\SizeTables;
 
 /** What the arithmetic needs to know of an athlete. */
 final readonly class AthleteProfile
@@ -18,6 +20,8 @@ final readonly class AthleteProfile
      *                                                        throws without a longest one. It tells what is no easy throw, and prices
      *                                                        nothing
      * @param  float|null  $handSpanCm  of the throwing hand, from the thumb to the little finger; null: not measured
+     * @param  SizeTables|null  $sizes  what is thrown at which age and by which hand; null: as the ladders say
+     * @param  array<string, string>  $ownSizes  ids of the objects chosen for the athlete, by table
      */
     public function __construct(
         public ?Day $birthDate,
@@ -27,11 +31,23 @@ final readonly class AthleteProfile
         public array $schools = [],
         public array $carriesM = [],
         public ?float $handSpanCm = null,
+        public ?SizeTables $sizes = null,
+        public array $ownSizes = [],
     ) {}
 
     /** Whole years on that day; null when the birth date is not known. */
     public function ageOn(Day $day): ?int
     {
         return $this->birthDate === null ? null : $day->ageOf($this->birthDate);
+    }
+
+    /** What the athlete throws where a ladder names an object; as named where nothing says otherwise. */
+    public function objectFor(string $skill, LibraryObject $named, Day $on): LibraryObject
+    {
+        $table = $this->sizes?->ofSkill($skill);
+
+        return $table === null
+            ? $named
+            : $table->inPlaceOf($named, $table->own($this->ageOn($on), $this->handSpanCm, $this->ownSizes[$table->id] ?? null));
     }
 }

@@ -20,6 +20,7 @@ export type PickUp = Schemas['PickUpView'];
 export type ThrowCheck = Schemas['ThrowCheckView'];
 export type Serve = Schemas['ServeView'];
 export type FlightNumbers = Schemas['FlightNumbersView'];
+export type SizeNumbers = Schemas['SizeNumbersView'];
 export type RungPreview = Schemas['RungPreviewView'];
 export type LadderCompare = Schemas['LadderCompareView'];
 export type Grips = Schemas['GripsView'];

@@ -21,6 +21,7 @@ export type DrillDef = {
     stop?: string;
     picture?: string;
     withdrawn?: boolean;
+    seated?: boolean;
     dose: {
         block: string;
         title: string;
@@ -149,6 +150,12 @@ export function DrillForm({
             </div>
             <Dose drill={drill} onChange={set} />
             <Loads drill={drill} onChange={set} />
+            <div>
+                <span className="label block">From a chair</span>
+                <Toggle on={drill.seated ?? false} onChange={(seated) => set({ ...drill, seated })}>
+                    can be done from a chair
+                </Toggle>
+            </div>
             <Notice problem={problem} />
             <div className="flex gap-2">
                 <button className="btn btn-main" disabled={busy}>

@@ -9,7 +9,7 @@ import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
 import { OwnDrills } from './OwnDrills';
 
-const EXAMPLES = ['elbow drops', 'no partner', 'indoors', 'sore wrist'];
+const EXAMPLES = ['elbow drops', 'no partner', 'indoors', 'sore wrist', 'from a chair'];
 
 const LOADS = new Map(LOADED_PARTS);
 const WITH = new Map(DRILL_WITH);
@@ -84,7 +84,7 @@ export function DrillsScreen() {
             )}
             <ul className="gap-x-12 lg:columns-2">
                 {drills.map((drill) => (
-                    <Card key={`${drill.title}|${drill.ladders[0] ?? ''}|${drill.text}`} drill={drill} />
+                    <Card key={`${drill.title}|${drill.ladders[0] ?? ''}|${drill.text}|${drill.seated}`} drill={drill} />
                 ))}
             </ul>
         </main>
@@ -114,7 +114,8 @@ function Card({ drill }: { drill: DrillCard }) {
                 {drill.dose && `${drill.dose}. `}
                 {(WITH.get(drill.with) ?? '').replace(/^./, (letter) => letter.toUpperCase())};{' '}
                 {loads === '' ? 'loads nothing' : `loads ${loads}`}
-                {drill.far ? '; needs a sector' : ''}.{drill.stop && ` Stop: ${drill.stop}`}
+                {drill.far ? '; needs a sector' : ''}
+                {drill.seated ? '; from a chair, too' : ''}.{drill.stop && ` Stop: ${drill.stop}`}
             </p>
             {drill.ladders.length > 0 && <p className="label">{drill.ladders.join(' · ')}</p>}
         </li>

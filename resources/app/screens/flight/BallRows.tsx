@@ -1,5 +1,5 @@
 import type { BallFile, BallNumbers } from './files';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 /** One line a ball: how wide, how much the air holds it back, and where that comes from. */
 export function BallRows({

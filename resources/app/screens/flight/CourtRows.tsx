@@ -1,6 +1,6 @@
 import { Labelled } from '../../parts/Labelled';
 import type { CourtFile, CourtNumbers } from './files';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 const HANGS = [
     ['middle_m', 'In the middle, m'],

@@ -7,6 +7,7 @@ import { Waiting } from '../../parts/Waiting';
 import { AskedOnce } from './AskedOnce';
 import { Conditions } from './Conditions';
 import { HandSpan, Height, Marks } from './Measured';
+import { OwnSizes } from './OwnSizes';
 import { OwnData, PersonalLinks } from './OwnData';
 import { SharedWith } from './SharedWith';
 import { Ladders, Person } from './Standing';
@@ -63,6 +64,7 @@ function Whole({ intake }: { intake: Editing }) {
                     <Marks intake={intake} ladders={ladders.data} />
                     <Height intake={intake} />
                     <HandSpan intake={intake} />
+                    <OwnSizes intake={intake} />
                     <Conditions intake={intake} />
                     {me.decides && <SharedWith intake={intake} />}
                     {me.decides && <PersonalLinks intake={intake} />}

@@ -55,6 +55,9 @@ export function LibraryScreen() {
                 <Link to="/library/drills" className="btn">
                     Drills
                 </Link>
+                <Link to="/library/sizes" className="btn">
+                    Sizes
+                </Link>
                 <Link to="/library/flight" className="btn">
                     Balls and courts
                 </Link>
@@ -255,6 +258,13 @@ function LadderHead({
                 </p>
                 <h1 className="text-2xl">{ladder.name}</h1>
                 <p>{ladder.summary}</p>
+                {ladder.sizes && (
+                    <p className="text-soft">
+                        <Link to="/library/sizes" className="hover:underline">
+                            {ladder.sizes}
+                        </Link>
+                    </p>
+                )}
                 {ladder.taught.map((said) => (
                     <p key={said} className="mt-1 border-l-4 border-tape pl-2">
                         Taught another way to {said}

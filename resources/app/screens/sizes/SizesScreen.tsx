@@ -1,0 +1,82 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from '@tanstack/react-router';
+import { api } from '../../api/client';
+import { ClubNumbers } from '../../parts/ClubNumbers';
+import { Labelled } from '../../parts/Labelled';
+import { Waiting } from '../../parts/Waiting';
+import type { SizeFile, SizeTable } from './files';
+import { SizeRows } from './SizeRows';
+
+const queryKey = ['sizes'] as const;
+
+/** What is thrown at which age and by which hand: the club's own code goes before ours. */
+export function SizesScreen() {
+    const query = useQuery({ queryKey, queryFn: () => api('GET', '/api/sizes'), refetchOnWindowFocus: false });
+    return (
+        <main className="px-4 pb-10 sm:px-6">
+            <header className="border-b-2 border-ink py-3">
+                <p className="label">
+                    <Link to="/library" className="hover:underline">
+                        Library
+                    </Link>
+                </p>
+                <h1 className="text-2xl">Sizes by age and hand</h1>
+                <p className="max-w-prose text-soft">
+                    Example numbers. What your federation or school says comes first: write it here, and each sheet from
+                    today on follows. Where a rung throws one size lighter, so does everybody. For one athlete a size is
+                    chosen on their intake.
+                </p>
+            </header>
+            {query.data ? (
+                <ClubNumbers
+                    key={query.data.version}
+                    title="Sizes"
+                    part="tables"
+                    numbers={query.data}
+                    queryKey={queryKey}
+                    save={(body) => api('POST', '/api/sizes', body)}
+                >
+                    {(edited, change) => (
+                        <Tables
+                            file={edited as SizeFile}
+                            names={Object.fromEntries(query.data.names.map(({ id, name }) => [id, name]))}
+                            onChange={change}
+                        />
+                    )}
+                </ClubNumbers>
+            ) : (
+                <Waiting query={query} what="the sizes" />
+            )}
+        </main>
+    );
+}
+
+function Tables({
+    file,
+    names,
+    onChange,
+}: {
+    file: SizeFile;
+    names: Record<string, string>;
+    onChange: (file: SizeFile) => void;
+}) {
+    const change = (id: string, table: SizeTable): void =>
+        onChange({ ...file, tables: { ...file.tables, [id]: table } });
+    return (
+        <>
+            <Labelled label="Who says so">
+                <input
+                    className="field w-full max-w-prose"
+                    maxLength={300}
+                    value={file.source}
+                    onChange={(event) => onChange({ ...file, source: event.target.value })}
+                />
+            </Labelled>
+            <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-2">
+                {Object.entries(file.tables).map(([id, table]) => (
+                    <SizeRows key={id} table={table} names={names} onChange={(changed) => change(id, changed)} />
+                ))}
+            </div>
+        </>
+    );
+}
