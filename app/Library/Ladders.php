@@ -86,8 +86,11 @@ final class Ladders extends VersionedDocuments
 
     public function draft(array $definition, string $slug, int $version): array
     {
+        // An empty object comes out of a form as an empty list.
+        if (($definition['seated']['drills'] ?? null) === []) {
+            $definition['seated']['drills'] = new \stdClass;
+        }
         foreach ($definition['rungs'] ?? [] as $i => $rung) {
-            // An empty object comes out of a form as an empty list.
             if (($rung['gate'] ?? null) === []) {
                 unset($definition['rungs'][$i]['gate']);
             }

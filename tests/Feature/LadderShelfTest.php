@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Athletes\AthleteDay;
 use App\Athletes\Squad;
 use App\Gates\Placement;
+use App\Library\SchemaCheck;
 use App\People\Role;
 use App\Sessions\Sheet;
+use Augendo\Core\Library\Library;
 use Database\Factories\PlacementFactory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -22,6 +24,18 @@ final class LadderShelfTest extends TestCase
     {
         parent::setUp();
         $this->actingAs($this->coach());
+    }
+
+    public function test_every_ladder_that_ships_can_be_copied_as_it_is_and_goes_out_by_its_schema(): void
+    {
+        foreach (app(Library::class)->ladderIds() as $id) {
+            $definition = $this->getJson("/api/library/{$id}/definition")->assertOk()->json('definition');
+            $name = "Ours: {$definition['name']}";
+            $kept = $this->postJson('/api/library', ['version' => 0, 'definition' => [...$definition, 'name' => $name, 'copied_from' => $id]])
+                ->assertOk();
+            $text = (string) json_encode(json_decode($kept->content())->definition);
+            $this->assertSame([], SchemaCheck::text($text, 'ladder'), $id);
+        }
     }
 
     public function test_a_copy_gets_versions_and_what_was_done_keeps_the_one_it_was_done_by(): void

@@ -22,9 +22,23 @@ type Fits<Parts extends unknown[], Written extends unknown[]> = Parts extends [i
       ? true
       : false;
 
-type Described<Path extends string> = {
+type AnyFits<Path extends string> = {
     [Key in keyof paths]: Fits<Segments<Key>, Segments<WithoutQuery<Path>>> extends true ? Key : never;
 }[keyof paths];
+
+/** A part in braces, or one that is filled in, has no name of its own. */
+type Nameless<Part extends string> = `${number}` extends Part ? '{}' : Part extends `{${string}}` ? '{}' : Part;
+
+type Shape<Path extends string> = Path extends `${infer Head}/${infer Tail}`
+    ? `${Nameless<Head>}/${Shape<Tail>}`
+    : Nameless<Path>;
+
+/** Every address by its shape: worked out once, where a look at each of them took the compiler a minute in all. */
+type ByShape = { [Key in keyof paths as Shape<Key>]: Key };
+
+/** By shape; an address with a word where the description has a part in braces is held against each of them. */
+type Described<Path extends string> =
+    Shape<WithoutQuery<Path>> extends keyof ByShape ? ByShape[Shape<WithoutQuery<Path>>] : AnyFits<Path>;
 
 type Operation<M extends Method, Path extends string, Key = Described<Path>> = Key extends keyof paths
     ? paths[Key] extends Record<Lowercase<M>, infer Of>

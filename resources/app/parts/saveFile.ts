@@ -1,5 +1,7 @@
 import { asCsv, type Cell } from '../rules/csv';
 
+const READ_WITHIN_MS = 60_000;
+
 /** Hands a text over as a file. */
 export function saveText(name: string, type: string, text: string): void {
     const url = URL.createObjectURL(new Blob([text], { type }));
@@ -7,7 +9,8 @@ export function saveText(name: string, type: string, text: string): void {
     link.href = url;
     link.download = name;
     link.click();
-    URL.revokeObjectURL(url);
+    // A slow device begins to read it later: what is gone by then is no file.
+    setTimeout(() => URL.revokeObjectURL(url), READ_WITHIN_MS);
 }
 
 /** A list as a file that a spreadsheet program opens as it is: with the mark that says how its letters are written. */

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type LibraryLadder, type LibraryRow } from '../../api/client';
@@ -226,6 +226,7 @@ function LadderHead({
     onVersion: (version: number) => void;
 }) {
     const me = useMe();
+    const exported = useMutation({ mutationFn: exportFile });
     return (
         <header className="flex flex-wrap items-end gap-4 border-b-2 border-ink py-3">
             <div className="max-w-prose">
@@ -276,7 +277,12 @@ function LadderHead({
             <button type="button" className="btn btn-quiet no-print" onClick={() => window.print()}>
                 Print
             </button>
-            <button type="button" className="btn btn-quiet no-print" onClick={() => void exportFile(ladder.id)}>
+            <button
+                type="button"
+                className="btn btn-quiet no-print"
+                disabled={exported.isPending}
+                onClick={() => exported.mutate(ladder.id)}
+            >
                 Export
             </button>
             {ladder.own && (
@@ -293,6 +299,7 @@ function LadderHead({
                     {ladder.own ? 'Edit' : 'Edit a copy'}
                 </Link>
             )}
+            <Notice problem={exported.error} />
         </header>
     );
 }
