@@ -10,7 +10,6 @@ use Augendo\Core\Day;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /**
  * One club: its people and their records, closed to every other.
@@ -54,9 +53,8 @@ final class Workspace extends Model
      */
     public static function todayOf(array $athletes): ?Day
     {
-        $timezone = $athletes === [] ? null : DB::table('workspaces')->where('id', $athletes[0]->workspace_id)->value('timezone');
-
-        return $timezone === null ? null : Day::of(Carbon::now($timezone)->toDateString());
+        // Asked for several times in a look: the athlete remembers it.
+        return $athletes === [] ? null : $athletes[0]->loadMissing('workspace')->workspace->today();
     }
 
     /** @return float the instant a day of the club begins, seconds since 1970 */

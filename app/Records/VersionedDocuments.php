@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Http\Problem;
 use App\Http\ProblemType;
 use App\People\User;
+use App\Wording\Wording;
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
 use Augendo\Core\Library\Library;
@@ -114,7 +115,7 @@ abstract class VersionedDocuments
         } catch (CaseError $error) {
             throw new Problem(
                 ProblemType::SomeOfItCannotBeUsed,
-                "This {$this->noun()} cannot be used: at “{$error->path}”, {$error->getMessage()}",
+                "This {$this->noun()} cannot be used. At ".Wording::place($error->path).": {$error->getMessage()}",
                 [$error->path => [$error->getMessage()]],
             );
         }

@@ -155,6 +155,19 @@ final class Wording
         };
     }
 
+    /** A place in a document, as a person reads it: the second of a list is row 2. */
+    public static function place(string $pointer): string
+    {
+        $parts = array_map(
+            fn (string $part): string => ctype_digit($part)
+                ? 'row '.((int) $part + 1)
+                : strtr($part, ['_' => ' ', '-' => ' ', '~1' => '/', '~0' => '~']),
+            explode('/', ltrim($pointer, '/')),
+        );
+
+        return $pointer === '' ? 'the top' : '“'.implode(', ', $parts).'”';
+    }
+
     public static function object(LibraryObject $object): string
     {
         $saysItsMass = preg_match('/\d ?k?g$/', $object->name) === 1;

@@ -51,7 +51,7 @@ final class OwnDoseTest extends TestCase
             ['javelin-throw', 'five-step', 12, 'javelin-500'],
             ['javelin-throw', 'five-step', 13, 'javelin-500'],
             ['javelin-throw', 'five-step', 14, 'javelin-600'],
-            ['javelin-throw', 'five-step', null, 'javelin-600'],
+            ['javelin-throw', 'five-step', null, 'ball-javelin-400'],
             ['volleyball-float-serve', 'line', 12, 'volleyball-light'],
             ['volleyball-float-serve', 'line', 13, 'volleyball'],
             ['handball-standing-throw', 'three', 9, 'handball-1'],
@@ -60,7 +60,7 @@ final class OwnDoseTest extends TestCase
     }
 
     #[DataProvider('objects')]
-    public function test_an_object_follows_age_and_an_age_nobody_knows_changes_nothing(
+    public function test_an_object_follows_age_and_an_age_nobody_knows_is_the_youngest(
         string $ladder, string $rung, ?int $age, string $object,
     ): void {
         $own = $this->own($ladder, $rung)->forAthlete($this->profile($age, null), Day::of(self::ON));

@@ -32,7 +32,8 @@ final class SizeTablesTest extends TestCase
         yield 'a child' => ['javelin', 9, null, null, ['ball-javelin-400', 'ball-javelin-400']];
         yield 'the last year of a row' => ['javelin', 13, null, null, ['ball-javelin-400', 'javelin-500']];
         yield 'grown' => ['javelin', 14, null, null, ['javelin-500', 'javelin-600']];
-        yield 'an age nobody knows' => ['javelin', null, null, null, ['javelin-500', 'javelin-600']];
+        yield 'an age nobody knows' => ['javelin', null, null, null, ['ball-javelin-400', 'ball-javelin-400']];
+        yield 'an age that makes no difference' => ['one-hand-ball', null, null, null, ['rolled-socks', 'match-ball']];
         yield 'chosen for a man' => ['javelin', 30, null, 'javelin-800', ['javelin-700', 'javelin-800']];
         yield 'chosen for a child, whatever the age' => ['javelin', 12, null, 'javelin-600', ['javelin-500', 'javelin-600']];
         yield 'chosen, and gone from the library' => ['javelin', 30, null, 'javelin-900', ['javelin-500', 'javelin-600']];

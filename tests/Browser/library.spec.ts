@@ -88,3 +88,40 @@ test('the editor reaches how a rung is taught, how a block is done and all of a 
     await expect(page.getByText('counted: up, hold, down', { exact: false })).toBeVisible();
     await expect(page.getByText('A window in the evening will do.', { exact: false })).toBeVisible();
 });
+
+test('the club writes its own sizes, one athlete throws another, and both are taken back', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/library/javelin-throw');
+    await page.getByRole('link', { name: 'Throwing ball 400 g up to 11 years', exact: false }).click();
+    const javelin = page.getByRole('region', { name: 'Javelin' });
+    const save = page.getByRole('button', { name: 'Save' });
+    await expect(save).toBeDisabled();
+    await javelin.getByRole('button', { name: 'Javelin: add an age' }).click();
+    await javelin.getByLabel('Javelin, age 3: up to years').fill('12');
+    await save.click();
+    await expect(page.getByRole('alert')).toContainText(
+        'At “tables, javelin, ages, row 3”: Rows go from the smallest up',
+    );
+    await javelin.getByLabel('Javelin, age 3: up to years').fill('17');
+    await javelin.getByLabel('Javelin, age 3', { exact: true }).selectOption('Javelin 700 g');
+    await javelin.getByLabel('Javelin, everybody else').selectOption('Javelin 800 g');
+    await save.click();
+    await expect(page.getByText('our own, version 1')).toBeVisible();
+    await hasNoAxeFindings(page);
+
+    await page.goto('/athletes');
+    await page.getByRole('link', { name: 'Tomas Brandvik' }).first().click();
+    await page.getByRole('link', { name: 'Intake' }).click();
+    const thrown = page.getByRole('region', { name: 'What is thrown' });
+    await expect(thrown.getByLabel('Javelin')).toHaveValue('');
+    await expect(thrown.getByRole('option', { name: 'By age and hand: Javelin 700 g' })).toBeAttached();
+    await thrown.getByLabel('Javelin').selectOption('Javelin 800 g');
+    await expect(thrown.getByText('Heavier than the table has', { exact: false })).toBeVisible();
+    await thrown.getByLabel('Javelin').selectOption('By age and hand: Javelin 700 g');
+    await expect(thrown.getByText('Heavier than the table has', { exact: false })).toHaveCount(0);
+
+    await page.goto('/library/sizes');
+    await page.getByRole('button', { name: 'As they ship' }).click();
+    await save.click();
+    await expect(page.getByText('our own, version 2')).toBeVisible();
+});

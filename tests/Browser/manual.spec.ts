@@ -92,7 +92,9 @@ test('a drill of our own, a return programme as a file, and a ball put right', a
     const balls = page.getByRole('region', { name: 'Balls' });
     await balls.getByLabel('Match ball for one hand, drag coefficient').fill('9');
     await balls.getByRole('button', { name: 'Save' }).click();
-    await expect(balls.getByRole('alert')).toContainText('/balls/match-ball/drag_coefficient');
+    await expect(balls.getByRole('alert')).toContainText(
+        'At “balls, match ball, drag coefficient”: 9 is outside 0 to 2.',
+    );
     await balls.getByLabel('Match ball for one hand, drag coefficient').fill('0.4');
     await balls.getByRole('button', { name: 'Save' }).click();
     await expect(balls.getByText('our own, version 1')).toBeVisible();

@@ -12,7 +12,7 @@ final readonly class SizeTable
      * @param  non-empty-list<LibraryObject>  $sizes  the smallest first
      * @param  LibraryObject  $meant  what a ladder names when it means the athlete’s own
      * @param  list<array{int, LibraryObject}>  $ages  own size up to an age in whole years, the youngest first
-     * @param  LibraryObject  $grown  own size above all of those, and of an age nobody knows
+     * @param  LibraryObject  $grown  own size above all of those
      * @param  list<array{float, LibraryObject}>  $hands  no larger than this in a hand that spans less, centimetres, the smallest first
      */
     public function __construct(
@@ -49,11 +49,11 @@ final readonly class SizeTable
         return $byAge;
     }
 
-    /** @param  int|null  $age  whole years; null: not known */
+    /** @param  int|null  $age  whole years; not known: what the youngest throw */
     public function ofAge(?int $age): LibraryObject
     {
-        foreach ($age === null ? [] : $this->ages as [$upTo, $object]) {
-            if ($age <= $upTo) {
+        foreach ($this->ages as [$upTo, $object]) {
+            if ($age === null || $age <= $upTo) {
                 return $object;
             }
         }

@@ -7,7 +7,7 @@ export function OwnSizes({ intake: { kept, send } }: { intake: Editing }) {
     const me = useMe();
     if (kept.sizes.length === 0) return null;
     return (
-        <section aria-label="Sizes">
+        <section aria-label="What is thrown">
             <h2 className="text-base">What is thrown</h2>
             <p className="text-soft">
                 By age and hand, from{' '}

@@ -47,7 +47,7 @@ export function SizeRows({
                 </Row>
             ))}
             <Row>
-                <span className="grow">{table.ages.length > 0 ? 'older, or age not known' : 'at every age'}</span>
+                <span className="grow">{table.ages.length > 0 ? 'older' : 'at every age'}</span>
                 {size('everybody else', table.grown, (grown) => onChange({ ...table, grown }))}
             </Row>
             {table.hands.map((row, at) => (

@@ -23,8 +23,8 @@ export function SizesScreen() {
                 <h1 className="text-2xl">Sizes by age and hand</h1>
                 <p className="max-w-prose text-soft">
                     Example numbers. What your federation or school says comes first: write it here, and each sheet from
-                    today on follows. Where a rung throws one size lighter, so does everybody. For one athlete a size is
-                    chosen on their intake.
+                    today on follows. Where a rung throws one size lighter, so does everybody. An age that is not known
+                    counts as the youngest. For one athlete a size is chosen on their intake.
                 </p>
             </header>
             {query.data ? (
