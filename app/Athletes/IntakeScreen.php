@@ -25,6 +25,7 @@ use Augendo\Core\Library\Library;
 use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\Rung;
 use Augendo\Core\Limits\Adjustment;
+use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\UsualWeek;
 use Augendo\Core\Readiness\Kind;
 use Augendo\Core\Readiness\Site;
@@ -100,6 +101,7 @@ final class IntakeScreen
             family_name: $athlete->family_name,
             turn_direction: $athlete->turn_direction,
             marks: $this->marks($athlete),
+            measured_skills: $this->measuredSkills($athlete),
             ladders: $this->standing($athlete),
         );
     }
@@ -119,14 +121,32 @@ final class IntakeScreen
         }, $this->shelf->ids($user->workspace_id));
     }
 
+    /** @return list<NamedView> */
+    private function measuredSkills(Athlete $athlete): array
+    {
+        $names = $this->library->skillNames();
+        $flies = array_keys(array_filter($this->library->skills(), fn (Skill $skill): bool => $skill->flies()));
+        $climbed = array_values(array_intersect($this->climbedSkills($athlete), $flies));
+
+        return array_map(
+            fn (string $id): NamedView => new NamedView($id, $names[$id]), [...$climbed, ...array_diff($flies, $climbed)],
+        );
+    }
+
+    /** @return list<string> */
+    private function climbedSkills(Athlete $athlete): array
+    {
+        return array_values(array_unique(array_map(
+            fn (NamedView $standing): string => $this->library->ladder($standing->id)->skill->id, $this->standing($athlete),
+        )));
+    }
+
     /** @return list<OwnSizeView> of the ladders that are climbed, and of what was chosen */
     private function sizes(Athlete $athlete, Day $on): array
     {
         $chosen = OwnSizes::of([$athlete->id])[$athlete->id] ?? [];
         $span = HandSpans::of([$athlete->id], $on)[$athlete->id] ?? null;
-        $climbed = array_map(
-            fn (NamedView $standing): string => $this->library->ladder($standing->id)->skill->id, $this->standing($athlete),
-        );
+        $climbed = $this->climbedSkills($athlete);
         $sizes = [];
         foreach ($this->sizes->of($athlete->workspace_id)->tables as $table) {
             if (array_intersect($table->skills, $climbed) !== [] || isset($chosen[$table->id])) {

@@ -51,6 +51,8 @@ final readonly class IntakeView
         public ?string $turn_direction,
         /** @var list<MeasurementView> longest throws and reference speeds, the latest first */
         public array $marks,
+        /** @var list<NamedView> of what a longest throw or a speed is measured, what is climbed first */
+        public array $measured_skills,
         /** @var list<NamedView> where the athlete stands, by ladder */
         public array $ladders,
     ) {}

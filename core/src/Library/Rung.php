@@ -9,7 +9,6 @@ use Augendo\Core\Day;
 use Augendo\Core\Gates\Gate;
 use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Channel;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Side;
 use Augendo\Core\Load\Surface;
 
@@ -68,7 +67,7 @@ final readonly class Rung
     {
         return ! $this->outcomeIgnored
             && in_array($block->kind, [BlockKind::Target, BlockKind::GameLike, BlockKind::Whole], true)
-            && $block->skill->family !== Family::Jump;
+            && $block->skill->flies();
     }
 
     /** Its doses for one athlete: as many repetitions as are asked at their age, and no more effort; see BlockDose for the rest. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Library;
 
 use Augendo\Core\InvalidValue;
-use Augendo\Core\Load\Family;
 use Augendo\Core\Load\Implement;
 
 /**
@@ -137,7 +136,7 @@ final readonly class Schools
     private function rung(Rung $rung): Rung
     {
         $blocks = array_values(array_filter($rung->blocks, $this->keeps(...)));
-        $flies = $rung->ownDose()->skill->family !== Family::Jump && $rung->ownDose()->object->implement !== Implement::Shadow;
+        $flies = $rung->ownDose()->skill->flies() && $rung->ownDose()->object->implement !== Implement::Shadow;
 
         return $rung->with([
             'checkpoints' => array_map($this->checkpoint(...), $rung->checkpoints),

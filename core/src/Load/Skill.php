@@ -28,6 +28,12 @@ final readonly class Skill
         return $this->family === Family::Jump ? Implement::Body : Implement::Standard;
     }
 
+    /** Whether something leaves the hand or the racket: it has a longest throw, a speed, and a place where it lands. */
+    public function flies(): bool
+    {
+        return $this->family !== Family::Jump && $this->family !== Family::Beside;
+    }
+
     /** Nothing thrown, no landing: as often as there is time. */
     public function isFootwork(): bool
     {

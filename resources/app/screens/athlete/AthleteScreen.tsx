@@ -56,7 +56,7 @@ export function AthleteScreen() {
                 <div className="grid content-start gap-8">
                     {query.data.returns.length > 0 && waysBack}
                     {ladders.length === 0 ? (
-                        <p className="text-soft">On no ladder yet.</p>
+                        <OnNoLadder athlete={athlete} decides={me.decides} />
                     ) : (
                         ladders.map((ladder) => (
                             <LadderColumn
@@ -74,16 +74,7 @@ export function AthleteScreen() {
                 </div>
                 <div className="grid min-w-0 content-start gap-6">
                     <LoadByDay of={query.data} />
-                    <section aria-label="Limits today">
-                        <h2 className="text-base">Left on each limit today</h2>
-                        <div className="gap-x-8 md:columns-2">
-                            {query.data.tapes.slice(0, 8).map((tape) => (
-                                <div key={tape.limit_id} className="break-inside-avoid">
-                                    <TapeRow tape={tape} athleteId={athlete.id} />
-                                </div>
-                            ))}
-                        </div>
-                    </section>
+                    <LeftToday tapes={query.data.tapes} athleteId={athlete.id} />
                     {ladders[0] && <HowMany athleteId={athlete.id} skill={ladders[0].skill} today={query.data.date} />}
                     <Elsewhere of={query.data} />
                     {ladders
@@ -439,6 +430,36 @@ function Decisions({ all }: { all: Athlete['decisions'] }) {
                     </li>
                 ))}
             </ul>
+        </section>
+    );
+}
+
+function OnNoLadder({ athlete, decides }: { athlete: Athlete['athlete']; decides: boolean }) {
+    return (
+        <p className="text-soft">
+            On no ladder yet.{' '}
+            {decides && (
+                <Link to="/athletes/$athleteId/intake" params={{ athleteId: athlete.id }} className="underline">
+                    Place {athlete.given_name}, under Intake.
+                </Link>
+            )}
+        </p>
+    );
+}
+
+/** The limits that stop first. */
+function LeftToday({ tapes, athleteId }: { tapes: Athlete['tapes']; athleteId: string }) {
+    if (tapes.length === 0) return null;
+    return (
+        <section aria-label="Limits today">
+            <h2 className="text-base">Left on each limit today</h2>
+            <div className="gap-x-8 md:columns-2">
+                {tapes.slice(0, 8).map((tape) => (
+                    <div key={tape.limit_id} className="break-inside-avoid">
+                        <TapeRow tape={tape} athleteId={athleteId} />
+                    </div>
+                ))}
+            </div>
         </section>
     );
 }

@@ -61,7 +61,7 @@ function Whole({ intake }: { intake: Editing }) {
                 <div className="grid content-start gap-7">
                     {me.decides && <Person intake={intake} />}
                     <Ladders intake={intake} ladders={ladders.data} />
-                    <Marks intake={intake} ladders={ladders.data} />
+                    <Marks intake={intake} />
                     <Height intake={intake} />
                     <HandSpan intake={intake} />
                     <OwnSizes intake={intake} />

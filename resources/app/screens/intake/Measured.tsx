@@ -1,10 +1,17 @@
 import type { Work } from '../../offline/store';
-import type { Intake, LadderChoice } from '../../api/client';
+import type { Intake } from '../../api/client';
 import { n } from '../../api/words';
 import { useMe } from '../../parts/Frame';
-import { Labelled, LabelledInput } from '../../parts/Labelled';
+import { Labelled, LabelledInput, Options } from '../../parts/Labelled';
 import type { Editing } from './useIntake';
 import { figure, picked, typed } from '../../parts/forms';
+
+function growthSaid({ growth_cm_a_month: growth, growing_fast: fast }: Intake): string {
+    if (growth !== null) return `${n(growth)} cm a month.`;
+    return fast
+        ? 'Not measured twice, at least four weeks apart, within the last half year: counted as growing fast until it is.'
+        : 'Not measured. Grown up, it changes no limit.';
+}
 
 export function Height({ intake }: { intake: Editing }) {
     const me = useMe();
@@ -13,10 +20,7 @@ export function Height({ intake }: { intake: Editing }) {
         <section aria-label="Height">
             <h2 className="text-base">Height and growth</h2>
             <p className={kept.growing_fast ? 'border-l-4 border-tape pl-2' : 'text-soft'}>
-                {kept.growth_cm_a_month === null
-                    ? 'Not measured twice, at least four weeks apart, within the last half year: counted as ' +
-                      'growing fast until it is.'
-                    : `${n(kept.growth_cm_a_month)} cm a month.`}
+                {growthSaid(kept)}
                 {kept.growing_fast &&
                     ' Growing fast: limits count eight tenths, landings seven tenths. Ask about knees, heels ' +
                         'and elbow.'}
@@ -93,14 +97,14 @@ export function HandSpan({ intake }: { intake: Editing }) {
     );
 }
 
-export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderChoice[] | undefined }) {
+export function Marks({ intake }: { intake: Editing }) {
     const me = useMe();
     const { kept, send } = intake;
     return (
         <section aria-label="Longest throws">
             <h2 className="text-base">Longest throws and reference speeds</h2>
             <Measured intake={intake} all={kept.marks} most={6} path="/marks" may={me.decides} />
-            {me.decides && ladders && (
+            {me.decides && (
                 <form
                     className="mt-2 grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2"
                     onSubmit={(event) => {
@@ -121,12 +125,8 @@ export function Marks({ intake, ladders }: { intake: Editing; ladders: LadderCho
                     }}
                 >
                     <Labelled label="Skill">
-                        <select className="field" name="skill">
-                            {ladders.map((each) => (
-                                <option key={each.id} value={each.skill}>
-                                    {each.name}
-                                </option>
-                            ))}
+                        <select className="field" name="skill" key={kept.measured_skills[0]?.id}>
+                            <Options of={kept.measured_skills} />
                         </select>
                     </Labelled>
                     <LabelledInput label="longest, m" name="longest" inputMode="decimal" />

@@ -238,18 +238,19 @@ function Uncounted({ of }: { of: Today['uncounted'] }) {
 
 function Nobody({ maySayWho }: { maySayWho: boolean }) {
     return (
-        <p className="border-t-2 border-ink py-8 text-soft">
-            Nobody is in this squad yet.
+        <div className="border-t-2 border-ink py-8">
+            <p className="text-lg">Nobody is in this squad yet.</p>
             {maySayWho && (
-                <>
-                    {' '}
-                    <Link to="/people" className="underline">
+                <p className="mt-3 flex flex-wrap gap-2">
+                    <Link to="/people" className="btn btn-main">
                         Add an athlete
                     </Link>
-                    .
-                </>
+                    <Link to="/spreadsheets" className="btn">
+                        Bring in a spreadsheet
+                    </Link>
+                </p>
             )}
-        </p>
+        </div>
     );
 }
 
