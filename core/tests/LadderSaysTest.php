@@ -131,7 +131,9 @@ final class LadderSaysTest extends TestCase
     {
         $on = Day::of('2027-05-18');
         $object = fn (?string $born, ?float $span): string => $this->drill(self::DRILL)
-            ->forAthlete(new AthleteProfile($born === null ? null : Day::of($born), handSpanCm: $span, sizes: $this->library->sizes()), $on)->dose->object->id;
+            ->forAthlete(
+                new AthleteProfile($born === null ? null : Day::of($born), handSpanCm: $span, sizes: $this->library->sizes()), $on,
+            )->dose->object->id;
         $this->assertSame(['handball-1', 'handball-2', 'handball-1', 'handball-1', 'soft-ball'], [
             $object(null, null), $object('2000-01-01', null), $object('2017-01-01', null), $object(null, 16.0), $object('2017-01-01', 13.0),
         ]);

@@ -30,9 +30,8 @@ final class LadderShelfTest extends TestCase
     {
         foreach (app(Library::class)->ladderIds() as $id) {
             $definition = $this->getJson("/api/library/{$id}/definition")->assertOk()->json('definition');
-            $name = "Ours: {$definition['name']}";
-            $kept = $this->postJson('/api/library', ['version' => 0, 'definition' => [...$definition, 'name' => $name, 'copied_from' => $id]])
-                ->assertOk();
+            $copy = [...$definition, 'name' => "Ours: {$definition['name']}", 'copied_from' => $id];
+            $kept = $this->postJson('/api/library', ['version' => 0, 'definition' => $copy])->assertOk();
             $text = (string) json_encode(json_decode($kept->content())->definition);
             $this->assertSame([], SchemaCheck::text($text, 'ladder'), $id);
         }

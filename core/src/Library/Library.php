@@ -399,8 +399,8 @@ final class Library
     public function problems(): array
     {
         $problems = [];
-        foreach ([$this->figures(...), fn () => $this->readDrills($this->figures()), $this->doses(...), $this->sizes(...), $this->tests(...),
-            $this->balls(...), $this->courts(...),
+        foreach ([$this->figures(...), fn () => $this->readDrills($this->figures()), $this->doses(...), $this->sizes(...),
+            $this->tests(...), $this->balls(...), $this->courts(...),
             ...array_map(
                 fn (string $id): callable => fn () => $this->read("ladders/{$id}.json", $this->readLadder(...)), $this->ladderIds(),
             ),

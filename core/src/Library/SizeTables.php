@@ -45,8 +45,8 @@ final readonly class SizeTables
     }
 
     /**
-     * A club’s own code: its ages and hands. What there is to throw, and what ladders mean by it, is the library’s; a table the club’s own
-     * does not have, because it ships since then, holds as it ships.
+     * A club’s own code: its ages and hands. What there is to throw, and what ladders mean by it, is the library’s; a table that the
+     * club’s own does not have, because it ships since then, holds as it ships.
      *
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects
@@ -126,7 +126,7 @@ final readonly class SizeTables
             $row = [$read($each->get($by)), LadderReader::reference($each->get('object'), $sizes, 'size')];
             $before = end($rows);
             if ($before !== false && ($before[0] >= $row[0] || $order[$before[1]->id] > $order[$row[1]->id])) {
-                throw $each->outOfRange('Rows go from the smallest up: nobody gets a smaller one for being older or having the larger hand.');
+                throw $each->outOfRange('Rows go from the smallest up: nobody gets a smaller one for an older age or a larger hand.');
             }
             $rows[] = $row;
         }

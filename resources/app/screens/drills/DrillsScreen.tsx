@@ -84,7 +84,7 @@ export function DrillsScreen() {
             )}
             <ul className="gap-x-12 lg:columns-2">
                 {drills.map((drill) => (
-                    <Card key={`${drill.title}|${drill.ladders[0] ?? ''}|${drill.text}|${drill.seated}`} drill={drill} />
+                    <Card key={[drill.title, ...drill.ladders, drill.text, drill.seated].join('|')} drill={drill} />
                 ))}
             </ul>
         </main>

@@ -9,7 +9,7 @@ import { figure, picked, typed } from '../../parts/forms';
 function growthSaid({ growth_cm_a_month: growth, growing_fast: fast }: Intake): string {
     if (growth !== null) return `${n(growth)} cm a month.`;
     return fast
-        ? 'Not measured twice, at least four weeks apart, within the last half year: counted as growing fast until it is.'
+        ? 'Not measured twice, four weeks apart, within half a year: counted as growing fast until it is.'
         : 'Not measured. Grown up, it changes no limit.';
 }
 
