@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Athletes\Answers\NamedView;
 use App\Athletes\Cards;
 use App\Athletes\Squad;
 use App\Gates\Placement;
+use App\Library\ClubSizes;
 use App\People\User;
 use App\Seasons\FixtureAnswers;
 use App\Sessions\Answers\CalendarSessionView;
@@ -21,6 +23,8 @@ use App\Wording\Wording;
 use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
+use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\SizeTables;
 use Augendo\Core\Planning\SessionLife;
 use Augendo\Core\Planning\WeeklyDays;
 use Illuminate\Database\Query\Builder;
@@ -45,6 +49,7 @@ final class CalendarScreen
         private readonly Library $library,
         private readonly FixtureAnswers $fixtures,
         private readonly SheetWording $wording,
+        private readonly ClubSizes $sizes,
     ) {}
 
     /**
@@ -70,7 +75,7 @@ final class CalendarScreen
             sessions: $this->sessions($user, $squad, $from, $to),
             fixtures: $this->fixtures->between($squad, $athletes, $from, $to),
             changes: $user->role->decides() ? $this->changes($squad, $user, $today) : [],
-            ladders: $this->ladders($ids),
+            ladders: $this->ladders($ids, $this->sizes->of($squad->workspace_id)),
             places: TrainingSession::query()
                 ->where('squad_id', $squad->id)
                 ->where('held_on', '>=', $today->plus(-self::PLACES_DAYS)->iso())
@@ -144,8 +149,10 @@ final class CalendarScreen
      * @param  list<string>  $athleteIds
      * @return list<LadderOfSquadView>
      */
-    private function ladders(array $athleteIds): array
+    private function ladders(array $athleteIds, SizeTables $sizes): array
     {
+        $name = fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name);
+
         return Placement::standing()
             ->whereIn('athlete_id', $athleteIds)
             ->get()
@@ -154,6 +161,7 @@ final class CalendarScreen
                 $id,
                 $this->library->ladder($id)->name,
                 $of->pluck('athlete_id')->unique()->count(),
+                array_values(array_map($name, $sizes->objectsOf($this->library->ladder($id)))),
             ))
             ->sortBy(fn (LadderOfSquadView $each): array => [-$each->athletes, $each->name])
             ->values()

@@ -150,6 +150,16 @@ final class SizeTablesTest extends TestCase
         $this->ofClub($file);
     }
 
+    public function test_what_a_ladder_takes_is_told_in_every_size(): void
+    {
+        $ids = fn (string $ladder): array => array_keys($this->library->sizes()->objectsOf($this->library->ladder($ladder)));
+        $this->assertEqualsCanonicalizing([
+            'ball-javelin-400', 'javelin-500', 'javelin-600', 'javelin-700', 'javelin-800', 'tennis-ball', 'soft-ball',
+        ], $ids('javelin-throw'));
+        $this->assertSame([], $ids('jump-landing'), 'nothing is thrown');
+        $this->assertSame(['racket-ball'], $ids('racket-serve'));
+    }
+
     /** @return array<string, mixed> */
     private function file(): array
     {

@@ -75,6 +75,21 @@ final readonly class SizeTables
         return $this->bySkill[$skill] ?? null;
     }
 
+    /** @return array<string, LibraryObject> what a ladder takes, by id: in every size it may be thrown in */
+    public function objectsOf(Ladder $ladder): array
+    {
+        $objects = [];
+        foreach ($ladder->rungs as $rung) {
+            foreach ([...$rung->blocks, ...($rung->indoor === null ? [] : [$rung->indoor])] as $block) {
+                $table = $this->ofSkill($block->skill->id);
+                $sizes = $table?->size($block->object->id) === null ? [$block->object] : $table->sizes;
+                $objects += array_column(array_filter($sizes, fn (LibraryObject $size): bool => $size->massKg !== null), null, 'id');
+            }
+        }
+
+        return $objects;
+    }
+
     /**
      * @param  array<string, Skill>  $skills
      * @param  array<string, LibraryObject>  $objects

@@ -96,6 +96,14 @@ export function PlanSession({
     );
 }
 
+type Kit = { id: string; name: string }[];
+
+/** What the chosen ladders take, or all of the squad's where none is chosen. */
+function kitOf(all: { id: string; objects: Kit }[], chosen: readonly string[]): Kit {
+    const taken = all.filter(({ id }) => chosen.length === 0 || chosen.includes(id)).flatMap(({ objects }) => objects);
+    return [...new Map(taken.map((each) => [each.id, each])).values()];
+}
+
 function PlanForm({
     squad,
     day,
@@ -119,7 +127,14 @@ function PlanForm({
         queryKey: ['calendar', squad.id, 'about'],
         queryFn: () => api('GET', '/api/calendar', undefined, { query: { squad: squad.id } }),
     });
-    const kit = useQuery({ queryKey: ['objects'], queryFn: () => api('GET', '/api/objects'), staleTime: Infinity });
+    const all = about.data?.ladders ?? [];
+    const kit = kitOf(all, ladders);
+    const choose = (next: string[]): void => {
+        // What only the new choice takes is at hand until somebody says that it is not.
+        const added = kitOf(all, next).filter(({ id }) => !kit.some((each) => each.id === id));
+        setLadders(next);
+        setObjects(objects && [...objects, ...added.map(({ id }) => id)]);
+    };
     const look = (event: FormEvent<HTMLFormElement>): void => {
         event.preventDefault();
         const form = new FormData(event.currentTarget);
@@ -176,10 +191,8 @@ function PlanForm({
                     onWithout={setWithout}
                 />
             )}
-            {about.data && about.data.ladders.length > 0 && (
-                <Skills of={about.data.ladders} chosen={ladders} onChange={setLadders} />
-            )}
-            {kit.data && <AtHand kit={kit.data} objects={objects} onChange={setObjects} />}
+            {all.length > 0 && <Skills of={all} chosen={ladders} onChange={choose} />}
+            {kit.length > 0 && <AtHand kit={kit} objects={objects} onChange={setObjects} />}
             <button className="btn btn-main" disabled={busy}>
                 {busy ? 'Working it out…' : 'Show what it makes'}
             </button>
