@@ -22,6 +22,7 @@ use App\Health\HealthLog;
 use App\Health\Requests\ClearanceRequest;
 use App\Health\Requests\ReportsRequest;
 use App\Http\Answers;
+use App\Http\Asked;
 use App\Http\CalendarDay;
 use App\Http\Problem;
 use App\Http\ProblemType;
@@ -58,7 +59,7 @@ final class AthleteController
     public function why(Request $request, Athlete $athlete, string $limit, WhyScreen $screen): JsonResponse
     {
         try {
-            $day = $request->has('day') ? Day::of($request->string('day')->toString()) : $request->user()->workspace->today();
+            $day = $request->has('day') ? Day::of(Asked::text($request, 'day')) : $request->user()->workspace->today();
         } catch (InvalidValue $error) {
             throw new Problem(ProblemType::SomeOfItCannotBeUsed, $error->getMessage(), ['day' => [$error->getMessage()]]);
         }

@@ -11,6 +11,7 @@ use App\Courtside\Answers\SquadAfterView;
 use App\Courtside\Requests\DecideTogetherRequest;
 use App\Courtside\Requests\FinishTogetherRequest;
 use App\Http\Answers;
+use App\Http\Asked;
 use App\Sessions\TrainingSession;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,7 +22,7 @@ final class LineController
     #[Answers(LineHeardView::class, list: true, query: ['device' => 'string'])]
     public function heard(Request $request, TrainingSession $session): JsonResponse
     {
-        return response()->json(LineScreen::news($request->string('device')->value(), $session, $request->user()));
+        return response()->json(LineScreen::news(Asked::text($request, 'device'), $session, $request->user()));
     }
 
     #[Answers(null)]

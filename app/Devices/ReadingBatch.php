@@ -51,7 +51,7 @@ final class ReadingBatch
                 ]]);
             }
             $readings[] = [
-                'id' => strtolower($each['id']),
+                'id' => $each['id'],
                 'seq' => (int) $each['seq'],
                 'at' => $each['at'],
                 'at_s' => round($at, 3),

@@ -6,6 +6,7 @@ namespace App\Library;
 
 use App\Athletes\Squad;
 use App\Http\Answers;
+use App\Http\Asked;
 use App\Http\DocumentRequest;
 use App\Library\Answers\ClubDrillView;
 use App\Library\Answers\DocumentView;
@@ -40,7 +41,7 @@ final class LibraryController
     #[Answers(LibraryLadderView::class, query: ['hand' => 'string', 'version' => 'integer'])]
     public function ladder(Request $request, string $ladder): JsonResponse
     {
-        $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
+        $hand = Handedness::tryFrom(Asked::text($request, 'hand')) ?? Handedness::Right;
 
         return response()->json(
             $this->screen->ladder($request->user(), $ladder, $hand, $request->has('version') ? $request->integer('version') : null),
@@ -51,7 +52,7 @@ final class LibraryController
     public function drills(Request $request, DrillsScreen $drills): JsonResponse
     {
         $asked = $request->validate(['words' => ['sometimes', 'nullable', 'string', 'max:200']]);
-        $hand = Handedness::tryFrom($request->string('hand')->toString()) ?? Handedness::Right;
+        $hand = Handedness::tryFrom(Asked::text($request, 'hand')) ?? Handedness::Right;
 
         return response()->json($drills->find($request->user(), (string) ($asked['words'] ?? ''), $hand));
     }

@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Athletes\Squad;
 use App\Http\Answers;
+use App\Http\Asked;
 use App\Sessions\Answers\TodayRowsView;
 use App\Sessions\Answers\TodayView;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +25,7 @@ final class TodayController
     #[Answers(TodayRowsView::class, query: ['squad' => 'integer', 'athletes' => 'string'])]
     public function rows(Request $request): JsonResponse
     {
-        $ids = explode(',', $request->string('athletes')->value());
+        $ids = explode(',', Asked::text($request, 'athletes'));
 
         return JsonResponse::fromJsonString($this->screen->rowsJson($request->user(), self::squad($request), $ids));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Spreadsheets;
 
 use App\Http\Answers;
+use App\Http\Asked;
 use App\Http\PartRequest;
 use App\Spreadsheets\Answers\ImportRowsView;
 use App\Spreadsheets\Answers\ImportsView;
@@ -59,7 +60,7 @@ final class ImportController
     #[Answers(ImportRowsView::class, query: ['verdict' => 'string', 'after' => 'integer'])]
     public function rows(Request $request, Import $import): JsonResponse
     {
-        $verdict = Verdict::tryFrom($request->string('verdict')->value()) ?? Verdict::Unusable;
+        $verdict = Verdict::tryFrom(Asked::text($request, 'verdict')) ?? Verdict::Unusable;
 
         return response()->json($this->screen->rows($import, $verdict, max(0, $request->integer('after'))));
     }

@@ -48,6 +48,23 @@ final class ApiDescriptionTest extends TestCase
         ], $skip);
     }
 
+    public function test_a_list_in_the_address_where_a_word_is_asked_breaks_nothing(): void
+    {
+        $this->actingAs($this->coach());
+        $looked = 0;
+        foreach ($this->description()['paths'] as $path => $operations) {
+            $asked = array_filter($operations['get']['parameters'] ?? [], fn (array $each): bool => ($each['in'] ?? '') === 'query');
+            if ($asked === [] || str_contains($path, '/link/')) {
+                continue;
+            }
+            $address = strtok($this->address($path, 'Mira'), '?');
+            $lists = implode('&', array_map(fn (array $each): string => "{$each['name']}[]=x&{$each['name']}[]=y", $asked));
+            $this->assertLessThan(500, $this->getJson("{$address}?{$lists}")->getStatusCode(), $path);
+            $looked++;
+        }
+        $this->assertGreaterThan(15, $looked);
+    }
+
     public function test_what_a_link_opens_is_as_described(): void
     {
         $token = $this

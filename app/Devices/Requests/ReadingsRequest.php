@@ -18,7 +18,7 @@ final class ReadingsRequest extends FormRequest
             'device_clock' => ['nullable', 'string', 'max:40', 'date'],
             'battery' => ['nullable', 'numeric', 'between:0,1'],
             'readings' => ['present', 'array', 'max:'.ReadingBatch::MOST],
-            'readings.*.id' => ['required', 'uuid', 'distinct:ignore_case'],
+            'readings.*.id' => ['required', 'uuid', 'distinct:strict'],
             'readings.*.seq' => ['required', 'integer', 'between:0,2000000000'],
             'readings.*.at' => ['required', 'string', 'max:40', 'date'],
             'readings.*.speed_ms' => ['nullable', 'numeric', 'between:0.5,90'],
@@ -43,9 +43,17 @@ final class ReadingsRequest extends FormRequest
     /** @return array<array-key, mixed> */
     public function validationData(): array
     {
-        return str_starts_with((string) $this->header('Content-Type'), 'text/csv')
+        $data = str_starts_with((string) $this->header('Content-Type'), 'text/csv')
             ? ['device_clock' => $this->query('device_clock'), 'readings' => self::rows((string) $this->getContent())]
             : parent::validationData();
+        // One id written in other letters is the same reading. What is no list, or no text, is left to the rules.
+        foreach (is_array($data['readings'] ?? null) ? $data['readings'] : [] as $i => $reading) {
+            if (is_array($reading) && is_string($reading['id'] ?? null)) {
+                $data['readings'][$i]['id'] = strtolower($reading['id']);
+            }
+        }
+
+        return $data;
     }
 
     /**

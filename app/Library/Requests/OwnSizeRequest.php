@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library\Requests;
 
+use App\Http\Asked;
 use Augendo\Core\Library\Library;
 use Augendo\Core\Library\SizeTable;
 use Closure;
@@ -30,7 +31,7 @@ final class OwnSizeRequest extends FormRequest
 
     private function isOfTheTable(string $attribute, mixed $value, Closure $fail): void
     {
-        $table = $this->tables()[(string) $this->string('table')] ?? null;
+        $table = $this->tables()[Asked::text($this, 'table')] ?? null;
         if ($table !== null && is_string($value) && $table->size($value) === null) {
             $fail("Choose one of the sizes of “{$table->name}”.");
         }

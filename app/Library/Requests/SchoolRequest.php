@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library\Requests;
 
+use App\Http\Asked;
 use App\Library\KnownLadder;
 use Augendo\Core\Library\SchoolQuestion;
 use Closure;
@@ -30,7 +31,7 @@ final class SchoolRequest extends FormRequest
 
     private function isAnAnswer(string $attribute, mixed $value, Closure $fail): void
     {
-        $question = SchoolQuestion::tryFrom((string) $this->string('question'));
+        $question = SchoolQuestion::tryFrom(Asked::text($this, 'question'));
         if ($question !== null && ! in_array($value, $question->answers(), true)) {
             $fail('Choose one of the answers to this question.');
         }
