@@ -71,9 +71,7 @@ final class FlightTables extends VersionedDocuments
     public function view(int $workspaceId, string $kind): FlightNumbersView
     {
         $kept = $this->all($workspaceId)[$kind];
-        $document = fn (string $text): object => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
-        [$definition, $shipped] = [$document($kept['definition']), $document($this->shippedText($kind))];
-        $definition->{$kind} = (object) [...(array) $shipped->{$kind}, ...(array) $definition->{$kind}];
+        [$definition, $shipped] = $this->besideShipped($kept, $kind, $kind);
         $names = $kind === 'balls'
             ? array_map(fn (LibraryBall $ball): string => $ball->object->name, $this->library->balls())
             : array_map(fn (LibraryCourt $court): string => $court->name, $this->library->courts());

@@ -62,9 +62,7 @@ final class ClubSizes extends VersionedDocuments
     public function view(int $workspaceId): SizeNumbersView
     {
         $kept = $this->all($workspaceId)[self::SLUG];
-        $document = fn (string $text): object => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
-        [$definition, $shipped] = [$document($kept['definition']), $document($this->shippedText(self::SLUG))];
-        $definition->tables = (object) [...(array) $shipped->tables, ...(array) $definition->tables];
+        [$definition, $shipped] = $this->besideShipped($kept, self::SLUG, 'tables');
         $names = array_map(fn (LibraryObject $object): string => $object->name, $this->library->objects());
 
         return new SizeNumbersView(

@@ -84,6 +84,22 @@ abstract class VersionedDocuments
         return (string) file_get_contents($this->library->path($this->shippedFiles()[$id]));
     }
 
+    /**
+     * A document of which there is one, as it is edited: with what ships since it was saved.
+     *
+     * @param  array{definition: string}  $kept
+     * @param  string  $part  the key of it that holds them by id
+     * @return array{object, object} the club's, and as it ships
+     */
+    protected function besideShipped(array $kept, string $id, string $part): array
+    {
+        $document = fn (string $text): object => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
+        [$definition, $shipped] = [$document($kept['definition']), $document($this->shippedText($id))];
+        $definition->{$part} = (object) [...(array) $shipped->{$part}, ...(array) $definition->{$part}];
+
+        return [$definition, $shipped];
+    }
+
     /** @return Collection<string, \stdClass> the latest version of each of a club's own, by id */
     private function kept(int $workspaceId): Collection
     {
