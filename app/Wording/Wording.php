@@ -447,6 +447,7 @@ final class Wording
             $reps = $gate->minReps - $result->observed;
             $days = $gate->minSessions - $result->observedDays;
             $missing[] = match (true) {
+                $result->observed === 0 => self::count($reps, 'judged rep').($days > 1 ? ", over {$days} days" : ''),
                 $reps > 0
                     && $days > 0 => self::count($reps, 'more judged rep').', '.($days === 1 ? 'on another day' : "over {$days} more days"),
                 $reps > 0 => self::count($reps, 'more judged rep'),

@@ -291,6 +291,7 @@ final class AccessTest extends TestCase
     /** Of those, what is found before anybody asks who may. */
     private const FOUND_FIRST = '/\{(import|venue|device)\}/';
 
+    #[Group('shape')]
     public function test_every_route_is_allowed_to_whom_it_should_be_and_to_nobody_else(): void
     {
         $routes = collect(app('router')->getRoutes()->getRoutes())->filter(

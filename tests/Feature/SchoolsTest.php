@@ -10,9 +10,11 @@ use App\Sessions\Sheet;
 use Augendo\Core\Library\BlockKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** How a squad and its athletes are taught where practitioners disagree. */
+#[Group('once')]
 final class SchoolsTest extends TestCase
 {
     public function test_what_an_answer_changes_is_told_before_it_is_chosen_and_planned_sheets_follow(): void

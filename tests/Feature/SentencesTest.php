@@ -15,6 +15,11 @@ use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Frames\FilmConsent;
 use Augendo\Core\Frames\FrameFigure;
+use Augendo\Core\Gates\DaySoreness;
+use Augendo\Core\Gates\Gate;
+use Augendo\Core\Gates\GateEvidence;
+use Augendo\Core\Gates\GateResult;
+use Augendo\Core\Instant;
 use Augendo\Core\Library\DrillWanted;
 use Augendo\Core\Library\Feed;
 use Augendo\Core\Library\Handedness;
@@ -27,6 +32,9 @@ use Augendo\Core\Library\Schools;
 use Augendo\Core\Library\Tag;
 use Augendo\Core\Library\Tempo;
 use Augendo\Core\Mechanics\CheckpointProgress;
+use Augendo\Core\Mechanics\JudgedRep;
+use Augendo\Core\Readiness\Moment;
+use Augendo\Core\Readiness\Word;
 use Augendo\Core\Stations\StationFlag;
 use PHPUnit\Framework\TestCase;
 
@@ -110,6 +118,25 @@ final class SentencesTest extends TestCase
         $this->assertStringStartsWith("{$names[1]}, {$names[0]}", (string) $said['Rungs, order'][1]);
         $tag = $ours['tags'][2];
         $this->assertSame([rtrim("{$tag['name']}. {$tag['means']}", '.').'.', null], $said["Tag “{$tag['name']}”"]);
+    }
+
+    public function test_how_many_are_missing_is_said_of_days_only_where_one_day_is_not_enough(): void
+    {
+        $on = Day::of('2027-05-18');
+        $missing = fn (int $sessions, int $seen): string => Wording::missing(GateResult::of(
+            new Gate(minReps: 8, minSessions: $sessions),
+            $on,
+            new GateEvidence(
+                array_fill(0, $seen, new JudgedRep(Instant::of('2027-05-17T10:00:00Z'), 'yesterday', true)),
+                [new DaySoreness($on, Moment::Morning, 0)], Word::Full, true, true, null,
+            ),
+        ), new Gate(minReps: 8, minSessions: $sessions), Word::Full)[0];
+        $this->assertSame('8 judged reps', $missing(1, 0));
+        $this->assertSame('8 judged reps, over 2 days', $missing(2, 0));
+        $this->assertSame('3 more judged reps', $missing(1, 5));
+        $this->assertSame('3 more judged reps, on another day', $missing(2, 5));
+        $this->assertSame('3 more judged reps, over 2 more days', $missing(3, 5));
+        $this->assertSame('good again on a second day, then it counts as learnt', $missing(2, 9));
     }
 
     public function test_every_way_of_feeding_and_every_tempo_has_words(): void
