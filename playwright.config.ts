@@ -8,7 +8,8 @@ export default defineConfig({
     fullyParallel: false,
     workers: SERVERS,
     timeout: 90_000,
-    expect: { timeout: 10_000 },
+    // A look that passes waits for nothing: these are for a machine that has a slow minute.
+    expect: { timeout: 20_000 },
     forbidOnly: true,
     reporter: [['list']],
     use: {
@@ -31,7 +32,7 @@ export default defineConfig({
             ],
         },
         viewport: { width: 1280, height: 800 },
-        actionTimeout: 15_000,
+        actionTimeout: 20_000,
         screenshot: 'only-on-failure',
     },
     webServer: Array.from({ length: SERVERS }, (_, worker) => serverOf(worker)).map(
