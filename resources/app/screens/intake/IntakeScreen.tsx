@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from '@tanstack/react-router';
-import { api } from '../../api/client';
+import { api, type LadderChoice } from '../../api/client';
 import { useMe } from '../../parts/Frame';
 import { Notice } from '../../parts/Notice';
 import { Waiting } from '../../parts/Waiting';
@@ -22,21 +22,21 @@ export function IntakeScreen() {
         queryFn: () => api('GET', `/api/athletes/${athleteId}/intake`),
         refetchOnWindowFocus: false,
     });
-    return query.data ? (
-        <Whole intake={{ ...intake, kept: query.data }} />
-    ) : (
-        <Waiting query={query} what="the intake" />
-    );
-}
-
-function Whole({ intake }: { intake: Editing }) {
     const me = useMe();
-    const { kept, problem, said } = intake;
     const ladders = useQuery({
         queryKey: ['ladders'],
         queryFn: () => api('GET', '/api/ladders'),
         enabled: me.decides,
     });
+    if (!query.data) return <Waiting query={query} what="the intake" />;
+    // What came later would push the rest down, under the finger.
+    if (me.decides && !ladders.data) return <Waiting query={ladders} what="the ladders" />;
+    return <Whole intake={{ ...intake, kept: query.data }} ladders={ladders.data} />;
+}
+
+function Whole({ intake, ladders }: { intake: Editing; ladders: LadderChoice[] | undefined }) {
+    const me = useMe();
+    const { kept, problem, said } = intake;
     return (
         <main className="px-4 pb-10 sm:px-6">
             <header className="border-b border-line py-3">
@@ -60,7 +60,7 @@ function Whole({ intake }: { intake: Editing }) {
                 <AskedOnce intake={intake} />
                 <div className="grid content-start gap-7">
                     {me.decides && <Person intake={intake} />}
-                    <Ladders intake={intake} ladders={ladders.data} />
+                    <Ladders intake={intake} ladders={ladders} />
                     <Marks intake={intake} />
                     <Height intake={intake} />
                     <HandSpan intake={intake} />
