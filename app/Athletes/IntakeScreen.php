@@ -12,9 +12,8 @@ use App\Gates\Placement;
 use App\Health\Answers\ConditionView;
 use App\Library\Answers\LadderChoiceView;
 use App\Library\Answers\OwnSizeView;
-use App\Library\ClubSizes;
 use App\Library\Ladders;
-use App\Library\OwnSizes;
+use App\Limits\AthleteLoads;
 use App\People\Link;
 use App\People\PeopleScreen;
 use App\People\Shares;
@@ -22,8 +21,9 @@ use App\People\User;
 use App\Wording\Wording;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\OwnSize;
 use Augendo\Core\Library\Rung;
+use Augendo\Core\Library\SizeTable;
 use Augendo\Core\Limits\Adjustment;
 use Augendo\Core\Load\Skill;
 use Augendo\Core\Load\UsualWeek;
@@ -40,7 +40,7 @@ final class IntakeScreen
         private readonly Library $library,
         private readonly Ladders $shelf,
         private readonly Shares $shares,
-        private readonly ClubSizes $sizes,
+        private readonly AthleteLoads $loads,
     ) {}
 
     public function view(User $user, Athlete $athlete): IntakeView
@@ -144,27 +144,14 @@ final class IntakeScreen
     /** @return list<OwnSizeView> of the ladders that are climbed, and of what was chosen */
     private function sizes(Athlete $athlete, Day $on): array
     {
-        $chosen = OwnSizes::of([$athlete->id])[$athlete->id] ?? [];
-        $span = HandSpans::of([$athlete->id], $on)[$athlete->id] ?? null;
+        $profile = $this->loads->profiles([$athlete], $on)[$athlete->id];
         $climbed = $this->climbedSkills($athlete);
-        $sizes = [];
-        foreach ($this->sizes->of($athlete->workspace_id)->tables as $table) {
-            if (array_intersect($table->skills, $climbed) !== [] || isset($chosen[$table->id])) {
-                $own = $table->own($athlete->ageOn($on), $span, $chosen[$table->id] ?? null);
-                $byTable = $table->own($athlete->ageOn($on), $span, null);
-                $sizes[] = new OwnSizeView(
-                    table: $table->id,
-                    name: $table->name,
-                    own: $own->name,
-                    chosen: $table->size($chosen[$table->id] ?? null)?->id,
-                    by_table: $byTable->name,
-                    heavier: $own->massKg > $byTable->massKg,
-                    sizes: array_map(fn (LibraryObject $size): NamedView => new NamedView($size->id, $size->name), $table->sizes),
-                );
-            }
-        }
+        $own = array_map(fn (SizeTable $table): OwnSize => $table->of($profile, $on), array_values($profile->sizes->tables ?? []));
+        $asked = array_filter(
+            $own, fn (OwnSize $size): bool => $size->chosen !== null || array_intersect($size->table->skills, $climbed) !== [],
+        );
 
-        return $sizes;
+        return array_values(array_map(OwnSizeView::of(...), $asked));
     }
 
     /** @return list<MeasurementView> the latest first: it is the one that counts */

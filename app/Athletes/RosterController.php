@@ -151,9 +151,7 @@ final class RosterController
             fn (LibraryObject $object): bool => $request->boolean('all') || $object->massKg !== null,
         );
 
-        return response()->json(
-            array_values(array_map(fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name), $objects)),
-        );
+        return response()->json(NamedView::ofObjects($objects));
     }
 
     private function squad(Squad $squad): JsonResponse

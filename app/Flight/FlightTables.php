@@ -49,6 +49,15 @@ final class FlightTables extends VersionedDocuments
             : FlightTable::ofCourts($node, $this->library->skills(), $this->library->courts());
     }
 
+    protected function readDraft(Node $node): FlightTable
+    {
+        if ($node->get('id')->string() === 'courts') {
+            FlightTable::refuseRedrawn($node, $this->library->skills(), $this->library->courts());
+        }
+
+        return $this->read($node);
+    }
+
     /** There is one of each: an edited one takes the place of what ships. */
     protected function newSlug(array $definition): string
     {

@@ -6,12 +6,13 @@ namespace App\Library;
 
 use App\Athletes\Answers\NamedView;
 use App\Athletes\Athlete;
+use App\Library\Answers\SizeKindView;
 use App\Library\Answers\SizeNumbersView;
 use App\People\User;
 use App\Records\AthletesChanged;
 use App\Records\VersionedDocuments;
 use Augendo\Core\Cases\Node;
-use Augendo\Core\Library\LibraryObject;
+use Augendo\Core\Library\SizeTable;
 use Augendo\Core\Library\SizeTables;
 
 /**
@@ -45,7 +46,7 @@ final class ClubSizes extends VersionedDocuments
 
     protected function read(Node $node): SizeTables
     {
-        return SizeTables::ofClub($node, $this->library->skills(), $this->library->objects(), $this->library->sizes());
+        return SizeTables::ofClub($node, $this->library->sizes());
     }
 
     /** There is one: an edited one takes the place of what ships. */
@@ -63,15 +64,25 @@ final class ClubSizes extends VersionedDocuments
     {
         $kept = $this->all($workspaceId)[self::SLUG];
         [$definition, $shipped] = $this->besideShipped($kept, self::SLUG, 'tables');
-        $names = array_map(fn (LibraryObject $object): string => $object->name, $this->library->objects());
 
         return new SizeNumbersView(
             own: $kept['own'],
             version: $kept['version'],
-            definition: $definition,
-            shipped: $shipped,
-            names: array_map(fn (string $id, string $name): NamedView => new NamedView($id, $name), array_keys($names), $names),
+            definition: self::changeable($definition),
+            shipped: self::changeable($shipped),
+            tables: array_values(array_map(
+                fn (SizeTable $table): SizeKindView => new SizeKindView($table->id, $table->name, NamedView::ofObjects($table->sizes)),
+                $this->library->sizes()->tables,
+            )),
         );
+    }
+
+    /** What a club may say of a document: as it ships it says more. */
+    private static function changeable(object $document): object
+    {
+        $of = fn (object $table): array => array_intersect_key((array) $table, array_flip(SizeTables::CHANGED));
+
+        return (object) ['source' => $document->source, 'tables' => array_map($of, (array) $document->tables)];
     }
 
     public function save(array $definition, int $version, User $by): string

@@ -112,6 +112,18 @@ abstract class VersionedDocuments
     }
 
     /**
+     * As it is read while it is edited; what was kept before is refused nothing that came to be asked since.
+     *
+     * @return T
+     *
+     * @throws CaseError
+     */
+    protected function readDraft(Node $node): object
+    {
+        return $this->read($node);
+    }
+
+    /**
      * An edited definition, read but not kept.
      *
      * @param  array<string, mixed>  $definition
@@ -127,7 +139,7 @@ abstract class VersionedDocuments
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
         );
         try {
-            return [$this->read(Node::parse($text)), $text];
+            return [$this->readDraft(Node::parse($text)), $text];
         } catch (CaseError $error) {
             throw new Problem(
                 ProblemType::SomeOfItCannotBeUsed,

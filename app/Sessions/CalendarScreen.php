@@ -23,7 +23,6 @@ use App\Wording\Wording;
 use Augendo\Core\Courtside\CountChange;
 use Augendo\Core\Day;
 use Augendo\Core\Library\Library;
-use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\SizeTables;
 use Augendo\Core\Planning\SessionLife;
 use Augendo\Core\Planning\WeeklyDays;
@@ -151,8 +150,6 @@ final class CalendarScreen
      */
     private function ladders(array $athleteIds, SizeTables $sizes): array
     {
-        $name = fn (LibraryObject $object): NamedView => new NamedView($object->id, $object->name);
-
         return Placement::standing()
             ->whereIn('athlete_id', $athleteIds)
             ->get()
@@ -161,7 +158,7 @@ final class CalendarScreen
                 $id,
                 $this->library->ladder($id)->name,
                 $of->pluck('athlete_id')->unique()->count(),
-                array_values(array_map($name, $sizes->objectsOf($this->library->ladder($id)))),
+                NamedView::ofObjects($sizes->objectsOf($this->library->ladder($id))),
             ))
             ->sortBy(fn (LadderOfSquadView $each): array => [-$each->athletes, $each->name])
             ->values()

@@ -101,7 +101,7 @@ final class FlightTableTest extends TestCase
     {
         $file = $this->file('courts');
         $file['courts']['racket'][$key] = $value;
-        $this->assertSame($place, $this->refused(fn (): FlightTable => $this->courts($file)));
+        $this->assertSame($place, $this->refused(fn () => $this->redrawn($file)));
     }
 
     public function test_a_court_more_is_refused_one_less_is_as_it_ships_and_nets_and_speeds_may_change(): void
@@ -109,17 +109,24 @@ final class FlightTableTest extends TestCase
         $file = $this->file('courts');
         $more = $file;
         $more['courts']['moon'] = $file['courts']['racket'];
-        $this->assertSame('/courts/moon/name', $this->refused(fn (): FlightTable => $this->courts($more)));
+        $this->assertSame('/courts/moon/name', $this->refused(fn () => $this->redrawn($more)));
         $less = $file;
         unset($less['courts']['racket']);
         $this->assertEquals($this->library->courts()['racket'], $this->courts($less)->courts['racket']);
         $box = $file;
         $box['courts']['racket']['boxes']['left-box']['far_m'] = 5;
-        $this->assertSame('/courts/racket/boxes', $this->refused(fn (): FlightTable => $this->courts($box)));
+        $this->assertSame('/courts/racket/boxes', $this->refused(fn () => $this->redrawn($box)));
+        // Saved when the library drew it so: its lines are the library's, and nothing is lost of the rest.
+        $box['courts']['racket']['usual_speed_ms'] = 31;
+        $box['courts']['moon'] = $file['courts']['racket'];
+        $kept = $this->courts($box)->courts;
+        $this->assertEquals($this->library->courts()['racket']->boxes, $kept['racket']->boxes);
+        $this->assertSame([31.0, false], [$kept['racket']->usualSpeedMs, isset($kept['moon'])]);
         // 11.885 written another way is the same length.
         $file['courts']['volleyball']['net_m'] = 9.0;
         $file['courts']['volleyball']['nets'][] = ['name' => 'Our own', 'height_m' => 1.9];
         $file['courts']['racket']['usual_speed_ms'] = 25;
+        $this->redrawn($file);
         $own = $this->courts($file)->courts;
         $this->assertCount(5, $own['volleyball']->nets);
         $this->assertSame(25.0, $own['racket']->usualSpeedMs);
@@ -156,6 +163,12 @@ final class FlightTableTest extends TestCase
     private function courts(array $file): FlightTable
     {
         return FlightTable::ofCourts($this->node($file), $this->library->skills(), $this->library->courts());
+    }
+
+    /** @param  array<string, mixed>  $file */
+    private function redrawn(array $file): void
+    {
+        FlightTable::refuseRedrawn($this->node($file), $this->library->skills(), $this->library->courts());
     }
 
     /** @return array<string, mixed> */

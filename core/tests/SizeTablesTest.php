@@ -52,14 +52,15 @@ final class SizeTablesTest extends TestCase
         $sizes = $this->library->sizes()->tables[$table];
         $lighter = $sizes->sizes[(int) array_search($sizes->meant, $sizes->sizes, true) - 1];
         $profile = $this->profile($age, $spanCm, $chosen === null ? [] : [$table => $chosen]);
-        $thrown = fn (LibraryObject $named): string => $profile->objectFor($sizes->skills[0], $named, Day::of(self::ON))->id;
-        $this->assertSame($expected, [$thrown($lighter), $thrown($sizes->meant)]);
+        $this->assertSame($expected, array_map(
+            fn (LibraryObject $named): string => $this->thrown($sizes->skills[0], $named, $profile)->id, [$lighter, $sizes->meant],
+        ));
     }
 
     public function test_what_a_ladder_of_ones_own_names_as_heavier_stands_but_for_the_young(): void
     {
         $heavy = $this->library->objects()['javelin-800'];
-        $thrown = fn (AthleteProfile $profile): string => $profile->objectFor('javelin', $heavy, Day::of(self::ON))->id;
+        $thrown = fn (AthleteProfile $profile): string => $this->thrown('javelin', $heavy, $profile)->id;
         $this->assertSame('javelin-800', $thrown($this->profile(30)));
         $this->assertSame('javelin-800', $thrown($this->profile(30, null, ['javelin' => 'javelin-700'])));
         $this->assertSame('javelin-500', $thrown($this->profile(13)));
@@ -70,9 +71,22 @@ final class SizeTablesTest extends TestCase
         $socks = $this->library->objects()['rolled-socks'];
         $full = $this->library->objects()['javelin-600'];
         $child = $this->profile(9);
-        $this->assertSame($socks, $child->objectFor('discus', $socks, Day::of(self::ON)));
-        $this->assertSame($full, $child->objectFor('racket-serve', $full, Day::of(self::ON)), 'a skill without a table');
-        $this->assertSame($full, (new AthleteProfile(null))->objectFor('javelin', $full, Day::of(self::ON)));
+        $this->assertSame($socks, $this->thrown('discus', $socks, $child));
+        $this->assertSame($full, $this->thrown('racket-serve', $full, $child), 'a skill without a table');
+        $dose = $this->library->ladder('javelin-throw')->rung('five-step')?->ownDose() ?? throw new \LogicException;
+        $this->assertSame($dose->object, $dose->forAthlete(new AthleteProfile(null), Day::of(self::ON))->object, 'no tables at all');
+    }
+
+    public function test_more_than_the_table_has_is_told_for_the_age_and_for_the_hand(): void
+    {
+        $heavier = fn (string $table, AthleteProfile $profile): bool => $this->library->sizes()->tables[$table]
+            ->of($profile, Day::of(self::ON))->isHeavier();
+        $this->assertFalse($heavier('javelin', $this->profile(30)));
+        $this->assertFalse($heavier('javelin', $this->profile(30, null, ['javelin' => 'javelin-600'])), 'chosen, and the same');
+        $this->assertFalse($heavier('javelin', $this->profile(30, null, ['javelin' => 'javelin-500'])));
+        $this->assertTrue($heavier('javelin', $this->profile(13, null, ['javelin' => 'javelin-600'])));
+        $this->assertTrue($heavier('discus', $this->profile(30, 16.0, ['discus' => 'discus'])));
+        $this->assertTrue($heavier('javelin', $this->profile(null, null, ['javelin' => 'javelin-500'])), 'nobody knows the age');
     }
 
     public function test_every_object_of_a_ladder_that_has_sizes_is_the_one_that_is_meant_or_smaller(): void
@@ -98,14 +112,14 @@ final class SizeTablesTest extends TestCase
         $file['tables']['javelin']['ages'][] = ['to_age' => 17, 'object' => 'javelin-700'];
         unset($file['tables']['shot']);
         $own = $this->ofClub($file);
-        $thrown = fn (string $table, int $age): string => $own->tables[$table]->own($age, null, null)->id;
+        $thrown = fn (string $table, int $age): string => $own->tables[$table]->of($this->profile($age), Day::of(self::ON))->thrown()->id;
         $this->assertSame(
             ['javelin-500', 'javelin-700', 'javelin-800', 'shot'],
             [$thrown('javelin', 13), $thrown('javelin', 17), $thrown('javelin', 18), $thrown('shot', 18)],
         );
         $this->assertSame('Our federation, 2027', $own->source);
-        $ofSkill = $own->ofSkill('javelin') ?? throw new \LogicException;
-        $this->assertSame('javelin-800', $ofSkill->grown->id, 'by the skill it is the same');
+        $this->assertSame('javelin-800', $own->ofSkill('javelin')?->grown->id, 'by the skill it is the same');
+        $this->assertSame($this->library->sizes()->tables['javelin']->sizes, $own->tables['javelin']->sizes, 'what there is, is the library’s');
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
@@ -121,12 +135,7 @@ final class SizeTablesTest extends TestCase
         yield 'an age twice' => [$javelin('ages', [$row(11, 'javelin-500'), $row(11, 'javelin-500')]), '/ages/1'];
         yield 'an age of nobody' => [$javelin('ages', [$row(1, 'javelin-500')]), '/ages/0/to_age'];
         yield 'another kind of object' => [$javelin('grown', 'shot'), '/grown'];
-        yield 'sizes are the library’s' => [$javelin('sizes', [
-            'ball-javelin-400', 'javelin-500', 'javelin-600', 'javelin-700', 'javelin-800', 'shot',
-        ]), '/sizes'];
-        yield 'the heavier first' => [$javelin('sizes', ['javelin-600', 'javelin-500']), '/sizes/1'];
-        yield 'no size' => [$javelin('sizes', []), '/sizes'];
-        yield 'a skill of another table' => [$javelin('skills', ['javelin', 'handball-jump-throw']), '/skills'];
+        yield 'sizes are the library’s' => [$javelin('sizes', ['javelin-500']), '/tables/javelin/sizes'];
         yield 'a hand as wide as a door' => [$javelin('hands', [['below_cm' => 60, 'object' => 'javelin-500']]), '/hands/0/below_cm'];
     }
 
@@ -145,7 +154,7 @@ final class SizeTablesTest extends TestCase
     public function test_a_table_nobody_ships_is_refused(): void
     {
         $file = $this->file();
-        $file['tables'] = ['boomerang' => [...$file['tables']['javelin'], 'name' => 'Boomerang']];
+        $file['tables'] = ['boomerang' => $file['tables']['javelin']];
         $this->expectExceptionMessage('The library has no table “boomerang”.');
         $this->ofClub($file);
     }
@@ -160,18 +169,51 @@ final class SizeTablesTest extends TestCase
         $this->assertSame(['racket-ball'], $ids('racket-serve'));
     }
 
-    /** @return array<string, mixed> */
+    /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
+    public static function wrongLibraries(): iterable
+    {
+        $javelin = fn (string $key, mixed $value): callable => function (array $file) use ($key, $value): array {
+            $file['tables']['javelin'][$key] = $value;
+
+            return $file;
+        };
+        yield 'the heavier first' => [$javelin('sizes', ['javelin-600', 'javelin-500']), '/sizes/1'];
+        yield 'no size' => [$javelin('sizes', []), '/javelin/'];
+        yield 'a skill of another table' => [$javelin('skills', ['javelin', 'handball-jump-throw']), '/skills'];
+        yield 'an object nobody has' => [$javelin('sizes', ['javelin-500', 'javelin-900']), '/sizes/1'];
+    }
+
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $made */
+    #[DataProvider('wrongLibraries')]
+    public function test_a_library_that_cannot_be_is_refused_with_its_place(callable $made, string $place): void
+    {
+        $file = json_decode((string) file_get_contents($this->library->path('sizes.json')), true);
+        try {
+            SizeTables::of(Node::parse((string) json_encode($made($file))), $this->library->skills(), $this->library->objects());
+            $this->fail('It was taken.');
+        } catch (CaseError $refused) {
+            $this->assertStringContainsString($place, $refused->path);
+        }
+    }
+
+    private function thrown(string $skill, LibraryObject $named, AthleteProfile $profile): LibraryObject
+    {
+        return $this->library->sizes()->objectFor($skill, $named, $profile, Day::of(self::ON));
+    }
+
+    /** @return array<string, mixed> what a club may say, as the library says it */
     private function file(): array
     {
-        return json_decode((string) file_get_contents($this->library->path('sizes.json')), true);
+        $file = json_decode((string) file_get_contents($this->library->path('sizes.json')), true);
+        $changed = fn (array $table): array => array_intersect_key($table, ['ages' => 1, 'grown' => 1, 'hands' => 1]);
+
+        return ['source' => $file['source'], 'tables' => array_map($changed, $file['tables'])];
     }
 
     /** @param  array<string, mixed>  $file */
     private function ofClub(array $file): SizeTables
     {
-        return SizeTables::ofClub(
-            Node::parse((string) json_encode($file)), $this->library->skills(), $this->library->objects(), $this->library->sizes(),
-        );
+        return SizeTables::ofClub(Node::parse((string) json_encode($file)), $this->library->sizes());
     }
 
     /** @param  array<string, string>  $chosen */

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Athletes\Athlete;
+use App\Library\OwnSizes;
 use App\Limits\AthleteLoads;
 use App\People\Role;
 use App\Sessions\Sheet;
+use Augendo\Core\Library\Library;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
@@ -76,7 +79,7 @@ final class SizesTest extends TestCase
         $wrong['tables']['javelin']['grown'] = 'shot';
         $this->save($wrong, 2)->assertStatus(422)->assertJsonStructure(['errors' => ['/tables/javelin/grown']]);
         $wrong = $file;
-        array_pop($wrong['tables']['javelin']['sizes']);
+        $wrong['tables']['javelin']['sizes'] = ['javelin-500'];
         $this->save($wrong, 2)->assertStatus(422)->assertJsonStructure(['errors' => ['/tables/javelin/sizes']]);
 
         $this->actingAs($this->stranger(Role::Coach));
@@ -88,18 +91,22 @@ final class SizesTest extends TestCase
     {
         $athlete = $this->thrown()->athlete()->firstOrFail();
         $on = $this->coach()->workspace->today();
-        $own = fn (): string => app(AthleteLoads::class)->profiles([$athlete], $on)[$athlete->id]
-            ->objectFor('handball-standing-throw', app(\Augendo\Core\Library\Library::class)->objects()['handball-2'], $on)->id;
+        $ball = app(Library::class)->objects()['handball-2'];
+        $own = function () use ($athlete, $on, $ball): string {
+            $profile = app(AthleteLoads::class)->profiles([$athlete], $on)[$athlete->id];
+
+            return $profile->sizes->objectFor('handball-standing-throw', $ball, $profile, $on)->id;
+        };
         $whole = $own();
         DB::table('body_measures')->insert([
-            'id' => (string) \Illuminate\Support\Str::uuid7(), 'athlete_id' => $athlete->id, 'what' => 'hand_span_cm', 'side' => null,
+            'id' => (string) Str::uuid7(), 'athlete_id' => $athlete->id, 'what' => 'hand_span_cm', 'side' => null,
             'value' => 14.0, 'measured_on' => $on->iso(), 'recorded_by' => $this->coach()->id, 'recorded_at' => now(),
         ]);
         $this->assertSame('soft-ball', $own());
         $this->assertNotSame($whole, $own());
-        \App\Library\OwnSizes::choose($athlete, 'handball', 'handball-2', $this->coach());
+        OwnSizes::choose($athlete, 'handball', 'handball-2', $this->coach());
         $this->assertSame('handball-2', $own());
-        $this->assertSame([], \App\Library\OwnSizes::of([$this->athlete('Mira')->id]), 'of nobody else');
+        $this->assertSame([], OwnSizes::of([$this->athlete('Mira')->id]), 'of nobody else');
     }
 
     /** A sheet ahead on which a javelin is thrown, and nothing of a return to play. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library\Answers;
 
 use App\Athletes\Answers\NamedView;
+use Augendo\Core\Library\OwnSize;
 
 /** What an athlete throws of one kind of object, and why. */
 final readonly class OwnSizeView
@@ -24,4 +25,17 @@ final readonly class OwnSizeView
         /** @var list<NamedView> the lightest first */
         public array $sizes,
     ) {}
+
+    public static function of(OwnSize $own): self
+    {
+        return new self(
+            table: $own->table->id,
+            name: $own->table->name,
+            own: $own->thrown()->name,
+            chosen: $own->chosen?->id,
+            by_table: $own->byTable->name,
+            heavier: $own->isHeavier(),
+            sizes: NamedView::ofObjects($own->table->sizes),
+        );
+    }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library\Answers;
 
-use App\Athletes\Answers\NamedView;
-
-/** What is thrown at which age and by which hand, as a document by library/schema/sizes.schema.json. */
+/** What is thrown at which age and by which hand, as far as a club may say it: core Library\SizeTables::ofClub. */
 final readonly class SizeNumbersView
 {
     public function __construct(
@@ -17,7 +15,7 @@ final readonly class SizeNumbersView
         public object $definition,
         /** as it ships */
         public object $shipped,
-        /** @var list<NamedView> what each object is called */
-        public array $names,
+        /** @var list<SizeKindView> what there are tables of */
+        public array $tables,
     ) {}
 }

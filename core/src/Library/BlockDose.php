@@ -72,7 +72,7 @@ final readonly class BlockDose
      */
     public function forAthlete(AthleteProfile $profile, Day $on): self
     {
-        $object = $profile->objectFor($this->skill->id, $this->object, $on);
+        $object = $profile->sizes?->objectFor($this->skill->id, $this->object, $profile, $on) ?? $this->object;
         $longest = $profile->longestThrowM[$this->skill->id] ?? null;
         if ($longest === null || $this->distanceShare === null || $this->distanceM === null) {
             return $object === $this->object ? $this : $this->with(['object' => $object]);

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Load\Channel;
 use Augendo\Core\Load\Skill;
 
 /** A drill as it is looked up: that of a fault on a ladder, or one that belongs to no rung. */
 final readonly class DrillCard
 {
+    use CopiesItself;
+
     /**
      * @param  string  $mends  the name of the fault; empty: it mends none
      * @param  string  $cue  empty: none
@@ -20,7 +23,7 @@ final readonly class DrillCard
      * @param  string|null  $picture  id of what it is drawn as, of Figures
      * @param  bool  $seated  whether it is done from a chair, too
      */
-    private function __construct(
+    public function __construct(
         public string $title,
         public string $text,
         public string $mends,
@@ -53,7 +56,7 @@ final readonly class DrillCard
                 // What is done on the feet on one ladder, and from a chair on another, is two drills.
                 $key = implode('|', [$card->text, $card->dose->skill->id, $card->seated ? 'seated' : '']);
                 $known = $cards[$key]->ladders ?? [];
-                $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : self::on($card, [...$known, $ladder->name]);
+                $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : $card->with(['ladders' => [...$known, $ladder->name]]);
             }
         }
         foreach ($drills as $drill) {
@@ -113,15 +116,6 @@ final readonly class DrillCard
                 $dose->dropCm,
             ),
             sets: $dose->sets, safety: false, picture: $drill->picture, seated: $drill->seated,
-        );
-    }
-
-    /** @param  list<string>  $ladders */
-    private static function on(self $card, array $ladders): self
-    {
-        return new self(
-            $card->title, $card->text, $card->mends, $card->cue, $card->stop, $ladders, $card->skill, $card->with, $card->loads,
-            $card->far, $card->dose, $card->sets, $card->safety, $card->picture, $card->seated,
         );
     }
 }

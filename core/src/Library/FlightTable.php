@@ -32,6 +32,21 @@ final readonly class FlightTable
     }
 
     /**
+     * @param  array<string, Skill>  $skills
+     * @param  array<string, LibraryCourt>  $shipped  whose lines hold, also where they were others when the club saved its own
+     *
+     * @throws CaseError
+     */
+    public static function ofCourts(Node $file, array $skills, array $shipped): self
+    {
+        $own = FlightFiles::courts($file, $skills);
+
+        return new self(courts: array_map(
+            fn (LibraryCourt $court): LibraryCourt => isset($own[$court->id]) ? $court->withNetsOf($own[$court->id]) : $court, $shipped,
+        ));
+    }
+
+    /**
      * Courts are drawn courtside, where they were played on: their lines change in the file that ships alone.
      *
      * @param  array<string, Skill>  $skills
@@ -39,10 +54,9 @@ final readonly class FlightTable
      *
      * @throws CaseError
      */
-    public static function ofCourts(Node $file, array $skills, array $shipped): self
+    public static function refuseRedrawn(Node $file, array $skills, array $shipped): void
     {
-        $courts = FlightFiles::courts($file, $skills);
-        foreach ($courts as $id => $court) {
+        foreach (FlightFiles::courts($file, $skills) as $id => $court) {
             $key = isset($shipped[$id]) ? $court->drawnOtherwise($shipped[$id]) : 'name';
             if ($key !== null) {
                 throw $file->get('courts')->get($id)->get($key)->outOfRange(
@@ -50,7 +64,5 @@ final readonly class FlightTable
                 );
             }
         }
-
-        return new self(courts: [...$shipped, ...$courts]);
     }
 }

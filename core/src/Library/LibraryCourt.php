@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
 use Augendo\Core\Flight\Court;
 
 /** A court to serve in, as its server sees it. */
 final readonly class LibraryCourt
 {
+    use CopiesItself;
+
     /**
      * @param  float  $netM  from the base line
      * @param  int  $tries  serves to bring a ball in
@@ -47,6 +50,15 @@ final readonly class LibraryCourt
         $share = ($this->netM - $contactM) / ($this->netM - $contactM + $middleM);
 
         return $this->sag?->heightAt($acrossM + $share * (($box->rightM + $box->leftM) / 2 - $acrossM)) ?? $this->nets[0]['height_m'];
+    }
+
+    /** The same court with the nets, the speeds and the places of another. */
+    public function withNetsOf(self $own): self
+    {
+        return $this->with([
+            'usualSpeedMs' => $own->usualSpeedMs, 'reachShare' => $own->reachShare, 'nets' => $own->nets, 'sag' => $own->sag,
+            'stands' => $own->stands,
+        ]);
     }
 
     /** @return string|null the key of its file at which it is drawn otherwise than another; null: its lines are the same */

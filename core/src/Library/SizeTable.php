@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Augendo\Core\Library;
 
+use Augendo\Core\CopiesItself;
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
+
 /** The sizes one kind of object comes in, and which of them is thrown at which age and by which hand. */
 final readonly class SizeTable
 {
+    use CopiesItself;
+
     /**
      * @param  list<string>  $skills  ids of the skills it is thrown in
      * @param  non-empty-list<LibraryObject>  $sizes  the smallest first
@@ -26,31 +32,29 @@ final readonly class SizeTable
         public array $hands,
     ) {}
 
-    /**
-     * What an athlete throws: what was chosen for them, else what the table says of their age, no larger than the hand can hold.
-     *
-     * @param  int|null  $age  whole years; null: not known
-     * @param  float|null  $spanCm  from the thumb to the little finger, spread; null: not measured, and then nothing is changed
-     * @param  string|null  $chosen  id of a size; one the table does not know is no choice
-     */
-    public function own(?int $age, ?float $spanCm, ?string $chosen): LibraryObject
+    /** What an athlete throws on a day: what was chosen for them, else what the table says of their age, no larger than the hand can hold. */
+    public function of(AthleteProfile $profile, Day $on): OwnSize
     {
-        $known = $this->size($chosen);
-        if ($known !== null) {
-            return $known;
-        }
-        $byAge = $this->ofAge($age);
+        $byTable = $this->inHand($this->ofAge($profile->ageOn($on)), $profile->handSpanCm);
+
+        // One the table does not know is no choice.
+        return new OwnSize($this, $byTable, $this->size($profile->ownSizes[$this->id] ?? null));
+    }
+
+    /** @param  float|null  $spanCm  from the thumb to the little finger, spread; null: not measured, and then nothing is changed */
+    private function inHand(LibraryObject $size, ?float $spanCm): LibraryObject
+    {
         foreach ($spanCm === null ? [] : $this->hands as [$below, $largest]) {
             if ($spanCm < $below) {
-                return $this->at($byAge) > $this->at($largest) ? $largest : $byAge;
+                return $this->at($size) > $this->at($largest) ? $largest : $size;
             }
         }
 
-        return $byAge;
+        return $size;
     }
 
     /** @param  int|null  $age  whole years; not known: what the youngest throw */
-    public function ofAge(?int $age): LibraryObject
+    private function ofAge(?int $age): LibraryObject
     {
         foreach ($this->ages as [$upTo, $object]) {
             if ($age === null || $age <= $upTo) {

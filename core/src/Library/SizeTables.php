@@ -6,6 +6,8 @@ namespace Augendo\Core\Library;
 
 use Augendo\Core\Cases\CaseError;
 use Augendo\Core\Cases\Node;
+use Augendo\Core\Day;
+use Augendo\Core\Load\AthleteProfile;
 use Augendo\Core\Load\Skill;
 
 /** What is thrown at which age and by which hand: as it ships, or as a club’s own code has it. */
@@ -13,6 +15,9 @@ final readonly class SizeTables
 {
     /** What a club's own document has besides. */
     private const OF_A_DOCUMENT = ['id', 'version'];
+
+    /** What a club's own code may say of a table. */
+    public const CHANGED = ['ages', 'grown', 'hands'];
 
     /**
      * @param  array<string, SizeTable>  $tables  by id
@@ -29,7 +34,7 @@ final readonly class SizeTables
      */
     public static function of(Node $file, array $skills, array $objects): self
     {
-        $file->keys(['source', 'tables'], ['$schema', ...self::OF_A_DOCUMENT]);
+        $file->keys(['source', 'tables'], ['$schema']);
         $tables = $bySkill = [];
         foreach ($file->get('tables')->entries() as $id => $node) {
             $tables[$id] = $table = self::table($id, $node, $skills, $objects);
@@ -45,29 +50,29 @@ final readonly class SizeTables
     }
 
     /**
-     * A club’s own code: its ages and hands. What there is to throw, and what ladders mean by it, is the library’s; a table that the
-     * club’s own does not have, because it ships since then, holds as it ships.
-     *
-     * @param  array<string, Skill>  $skills
-     * @param  array<string, LibraryObject>  $objects
+     * A club’s own code: its ages and hands. What there is to throw, and what ladders mean by it, stays the library’s, also where it ships
+     * with more since; a table the club’s own does not have holds as it ships.
      *
      * @throws CaseError
      */
-    public static function ofClub(Node $file, array $skills, array $objects, self $shipped): self
+    public static function ofClub(Node $file, self $shipped): self
     {
-        $own = self::of($file, $skills, $objects);
-        foreach ($own->tables as $id => $mine) {
-            $place = $file->get('tables')->get($id);
-            $there = $shipped->tables[$id] ?? throw $place->outOfRange("The library has no table “{$id}”.");
-            foreach (['name', 'skills', 'sizes', 'meant'] as $key) {
-                if ($mine->{$key} != $there->{$key}) {
-                    throw $place->get($key)->outOfRange('This is the library’s: ages and hands can be changed.');
-                }
-            }
+        $file->keys(['source', 'tables'], ['$schema', ...self::OF_A_DOCUMENT]);
+        $tables = $shipped->tables;
+        foreach ($file->get('tables')->entries() as $id => $node) {
+            $there = $shipped->tables[$id] ?? throw $node->outOfRange("The library has no table “{$id}”.");
+            $tables[$id] = $there->with(self::changed($node->keys(self::CHANGED), array_column($there->sizes, null, 'id')));
         }
-        $tables = [...$shipped->tables, ...$own->tables];
 
-        return new self($tables, array_map(fn (SizeTable $table): SizeTable => $tables[$table->id], $shipped->bySkill), $own->source);
+        return new self($tables, array_map(fn (SizeTable $table): SizeTable => $tables[$table->id], $shipped->bySkill), $file->get('source')->string());
+    }
+
+    /** What an athlete throws where a ladder names an object; as named where no table says otherwise. */
+    public function objectFor(string $skill, LibraryObject $named, AthleteProfile $profile, Day $on): LibraryObject
+    {
+        $table = $this->ofSkill($skill);
+
+        return $table === null ? $named : $table->inPlaceOf($named, $table->of($profile, $on)->thrown());
     }
 
     public function ofSkill(string $skill): ?SizeTable
@@ -98,7 +103,7 @@ final readonly class SizeTables
      */
     private static function table(string $id, Node $node, array $skills, array $objects): SizeTable
     {
-        $node->keys(['name', 'skills', 'sizes', 'meant', 'ages', 'grown', 'hands']);
+        $node->keys(['name', 'skills', 'sizes', 'meant', ...self::CHANGED]);
         $sizes = [];
         foreach ($node->get('sizes')->items() as $each) {
             $size = LadderReader::reference($each, $objects, 'object');
@@ -107,18 +112,32 @@ final readonly class SizeTables
             }
             $sizes[$size->id] = $size;
         }
-        $size = fn (Node $n): LibraryObject => LadderReader::reference($n, $sizes, 'size');
 
         return new SizeTable(
+            ...self::changed($node, $sizes),
             id: $id,
             name: $node->get('name')->string(),
             skills: array_map(fn (Node $n): string => LadderReader::reference($n, $skills, 'skill')->id, $node->get('skills')->items()),
             sizes: array_values($sizes) ?: throw $node->get('sizes')->outOfRange('One size at least is needed.'),
-            meant: $size($node->get('meant')),
-            ages: self::growing($node->get('ages'), 'to_age', fn (Node $n): int => $n->int(3, 120), $sizes),
-            grown: $size($node->get('grown')),
-            hands: self::growing($node->get('hands'), 'below_cm', fn (Node $n): float => $n->number(5.0, 35.0), $sizes),
+            meant: LadderReader::reference($node->get('meant'), $sizes, 'size'),
         );
+    }
+
+    /**
+     * What a club may change of a table.
+     *
+     * @param  array<string, LibraryObject>  $sizes  the smallest first
+     * @return array{ages: list<array{int, LibraryObject}>, grown: LibraryObject, hands: list<array{float, LibraryObject}>}
+     *
+     * @throws CaseError
+     */
+    private static function changed(Node $node, array $sizes): array
+    {
+        return [
+            'ages' => self::growing($node->get('ages'), 'to_age', fn (Node $n): int => $n->int(3, 120), $sizes),
+            'grown' => LadderReader::reference($node->get('grown'), $sizes, 'size'),
+            'hands' => self::growing($node->get('hands'), 'below_cm', fn (Node $n): float => $n->number(5.0, 35.0), $sizes),
+        ];
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Augendo\Core\Load;
 
 use Augendo\Core\Day;
-use Augendo\Core\Library\LibraryObject;
 use Augendo\Core\Library\SizeTables;
 
 /** What the arithmetic needs to know of an athlete. */
@@ -39,15 +38,5 @@ final readonly class AthleteProfile
     public function ageOn(Day $day): ?int
     {
         return $this->birthDate === null ? null : $day->ageOf($this->birthDate);
-    }
-
-    /** What the athlete throws where a ladder names an object; as named where nothing says otherwise. */
-    public function objectFor(string $skill, LibraryObject $named, Day $on): LibraryObject
-    {
-        $table = $this->sizes?->ofSkill($skill);
-
-        return $table === null
-            ? $named
-            : $table->inPlaceOf($named, $table->own($this->ageOn($on), $this->handSpanCm, $this->ownSizes[$table->id] ?? null));
     }
 }

@@ -1,43 +1,41 @@
 import type { ReactNode } from 'react';
+import type { SizeNumbers } from '../../api/client';
+import { Options } from '../../parts/Labelled';
 import { NumberField } from '../../parts/NumberField';
 import type { SizeTable } from './files';
 
 /** One kind of object: a row an age, the size of everybody older, and what a small hand can hold. */
 export function SizeRows({
+    kind: { name, sizes },
     table,
-    names,
     onChange,
 }: {
+    kind: SizeNumbers['tables'][number];
     table: SizeTable;
-    names: Record<string, string>;
     onChange: (table: SizeTable) => void;
 }) {
     const size = (label: string, value: string, change: (object: string) => void): ReactNode => (
         <select
             className="field w-52"
-            aria-label={`${table.name}, ${label}`}
+            aria-label={`${name}, ${label}`}
             value={value}
             onChange={(event) => change(event.target.value)}
         >
-            {table.sizes.map((id) => (
-                <option key={id} value={id}>
-                    {names[id] ?? id}
-                </option>
-            ))}
+            <Options of={sizes} />
         </select>
     );
-    const smallest = table.sizes[0] ?? table.grown;
+    const smallest = sizes[0]?.id ?? table.grown;
     const [lastAge, lastHand] = [table.ages.at(-1), table.hands.at(-1)];
     const ages = (to: SizeTable['ages']): void => onChange({ ...table, ages: to });
     const hands = (to: SizeTable['hands']): void => onChange({ ...table, hands: to });
     return (
-        <section aria-label={table.name}>
-            <h3 className="border-b border-ink text-base">{table.name}</h3>
+        <section aria-label={name}>
+            <h3 className="border-b border-ink text-base">{name}</h3>
             {table.ages.map((row, at) => (
                 <Row key={at} onRemove={() => ages(table.ages.filter((_, i) => i !== at))} what={`age ${at + 1}`}>
                     <span>up to</span>
                     <NumberField
-                        label={`${table.name}, age ${at + 1}: up to years`}
+                        label={`${name}, age ${at + 1}: up to years`}
                         value={row.to_age}
                         step={1}
                         onChange={(to_age) => ages(put(table.ages, at, { ...row, to_age }))}
@@ -54,7 +52,7 @@ export function SizeRows({
                 <Row key={at} onRemove={() => hands(table.hands.filter((_, i) => i !== at))} what={`hand ${at + 1}`}>
                     <span>hand below</span>
                     <NumberField
-                        label={`${table.name}, hand ${at + 1}: spans less than, centimetres`}
+                        label={`${name}, hand ${at + 1}: spans less than, centimetres`}
                         value={row.below_cm}
                         step={0.5}
                         onChange={(below_cm) => hands(put(table.hands, at, { ...row, below_cm }))}
@@ -67,7 +65,7 @@ export function SizeRows({
                 <button
                     type="button"
                     className="btn btn-quiet"
-                    aria-label={`${table.name}: add an age`}
+                    aria-label={`${name}: add an age`}
                     onClick={() =>
                         ages([
                             ...table.ages,
@@ -80,7 +78,7 @@ export function SizeRows({
                 <button
                     type="button"
                     className="btn btn-quiet"
-                    aria-label={`${table.name}: add a hand`}
+                    aria-label={`${name}: add a hand`}
                     onClick={() =>
                         hands([
                             ...table.hands,

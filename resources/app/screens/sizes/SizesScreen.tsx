@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from '@tanstack/react-router';
-import { api } from '../../api/client';
+import { api, type SizeNumbers } from '../../api/client';
 import { ClubNumbers } from '../../parts/ClubNumbers';
 import { Labelled } from '../../parts/Labelled';
 import { Waiting } from '../../parts/Waiting';
@@ -37,11 +37,7 @@ export function SizesScreen() {
                     save={(body) => api('POST', '/api/sizes', body)}
                 >
                     {(edited, change) => (
-                        <Tables
-                            file={edited as SizeFile}
-                            names={Object.fromEntries(query.data.names.map(({ id, name }) => [id, name]))}
-                            onChange={change}
-                        />
+                        <Tables file={edited as SizeFile} kinds={query.data.tables} onChange={change} />
                     )}
                 </ClubNumbers>
             ) : (
@@ -53,11 +49,11 @@ export function SizesScreen() {
 
 function Tables({
     file,
-    names,
+    kinds,
     onChange,
 }: {
     file: SizeFile;
-    names: Record<string, string>;
+    kinds: SizeNumbers['tables'];
     onChange: (file: SizeFile) => void;
 }) {
     const change = (id: string, table: SizeTable): void =>
@@ -73,9 +69,19 @@ function Tables({
                 />
             </Labelled>
             <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-2">
-                {Object.entries(file.tables).map(([id, table]) => (
-                    <SizeRows key={id} table={table} names={names} onChange={(changed) => change(id, changed)} />
-                ))}
+                {kinds.map((kind) => {
+                    const table = file.tables[kind.id];
+                    return (
+                        table && (
+                            <SizeRows
+                                key={kind.id}
+                                kind={kind}
+                                table={table}
+                                onChange={(changed) => change(kind.id, changed)}
+                            />
+                        )
+                    );
+                })}
             </div>
         </>
     );
