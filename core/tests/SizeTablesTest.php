@@ -119,7 +119,7 @@ final class SizeTablesTest extends TestCase
         );
         $this->assertSame('Our federation, 2027', $own->source);
         $this->assertSame('javelin-800', $own->ofSkill('javelin')?->grown->id, 'by the skill it is the same');
-        $this->assertSame($this->library->sizes()->tables['javelin']->sizes, $own->tables['javelin']->sizes, 'what there is, is the library’s');
+        $this->assertSame($this->library->sizes()->tables['javelin']->sizes, $own->tables['javelin']->sizes, 'what there is');
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */

@@ -56,7 +56,9 @@ final readonly class DrillCard
                 // What is done on the feet on one ladder, and from a chair on another, is two drills.
                 $key = implode('|', [$card->text, $card->dose->skill->id, $card->seated ? 'seated' : '']);
                 $known = $cards[$key]->ladders ?? [];
-                $cards[$key] = in_array($ladder->name, $known, true) ? $cards[$key] : $card->with(['ladders' => [...$known, $ladder->name]]);
+                if (! in_array($ladder->name, $known, true)) {
+                    $cards[$key] = $card->with(['ladders' => [...$known, $ladder->name]]);
+                }
             }
         }
         foreach ($drills as $drill) {

@@ -32,7 +32,7 @@ final readonly class SizeTable
         public array $hands,
     ) {}
 
-    /** What an athlete throws on a day: what was chosen for them, else what the table says of their age, no larger than the hand can hold. */
+    /** What an athlete throws on a day: what was chosen for them, else what the table says of their age, no larger than the hand holds. */
     public function of(AthleteProfile $profile, Day $on): OwnSize
     {
         $byTable = $this->inHand($this->ofAge($profile->ageOn($on)), $profile->handSpanCm);

@@ -64,7 +64,9 @@ final readonly class SizeTables
             $tables[$id] = $there->with(self::changed($node->keys(self::CHANGED), array_column($there->sizes, null, 'id')));
         }
 
-        return new self($tables, array_map(fn (SizeTable $table): SizeTable => $tables[$table->id], $shipped->bySkill), $file->get('source')->string());
+        $bySkill = array_map(fn (SizeTable $table): SizeTable => $tables[$table->id], $shipped->bySkill);
+
+        return new self($tables, $bySkill, $file->get('source')->string());
     }
 
     /** What an athlete throws where a ladder names an object; as named where no table says otherwise. */
