@@ -50,8 +50,8 @@ final readonly class SizeTables
     }
 
     /**
-     * A club’s own code: its ages and hands. What there is to throw, and what ladders mean by it, stays the library’s, also where it ships
-     * with more since; a table the club’s own does not have holds as it ships.
+     * A club's own code: its ages and hands. What there is to throw, and what ladders mean by it, stays the library's, also where it ships
+     * with more since; a table that the club's own does not have holds as it ships.
      *
      * @throws CaseError
      */
