@@ -56,6 +56,8 @@ final class DrillWantedTest extends TestCase
         $this->assertNotContains('Half kneeling, elbow over a rope', $titles, 'mended otherwise from a chair');
         $this->assertContains('Elbow over a rope', $titles);
         $this->assertContains('Exaggerate the finish and freeze there', $titles, 'mended as on the feet');
+        $knee = array_column(DrillWanted::of('from a chair, sore knee')->find($cards), 'title');
+        $this->assertContains('Elbow over a rope', $knee, 'a sore knee keeps nobody from it');
         $this->assertSame([], DrillWanted::of('from a chair, hops')->find($cards), 'it takes legs');
         $feet = array_column(DrillWanted::of('half kneeling, elbow')->find($cards), 'title');
         $this->assertContains('Half kneeling, elbow over a rope', $feet, 'and there it stays');

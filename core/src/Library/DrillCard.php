@@ -78,7 +78,8 @@ final readonly class DrillCard
                 $seated = $fromAChair[$fault->id] ?? null;
                 $isTheSame = $seated !== null && [$seated->drill, $seated->how] === [$fault->drill, $fault->how];
                 $cards[] = self::ofFault($fault, $ladder, $isTheSame);
-                $cards[] = $seated === null || $isTheSame ? null : self::ofFault($seated, $ladder, true);
+                $written = $seated === null || $isTheSame ? null : self::ofFault($seated, $ladder, true);
+                $cards[] = $written?->with(['loads' => Seated::loads($written->loads)]);
             }
         }
 

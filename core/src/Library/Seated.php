@@ -83,9 +83,18 @@ final readonly class Seated
             $block->kind === BlockKind::CoolDown => $this->coolDown,
             default => $work,
         };
-        // A sore knee keeps nobody from throwing out of a chair.
-        $loads = array_values(array_filter($block->loadedChannels(), fn (Channel $channel): bool => $channel !== Channel::Landing));
 
-        return $block->with(['text' => $text, 'loads' => $loads]);
+        return $block->with(['text' => $text, 'loads' => self::loads($block->loadedChannels())]);
+    }
+
+    /**
+     * A sore knee keeps nobody from throwing out of a chair.
+     *
+     * @param  list<Channel>  $onTheFeet
+     * @return list<Channel>
+     */
+    public static function loads(array $onTheFeet): array
+    {
+        return array_values(array_filter($onTheFeet, fn (Channel $channel): bool => $channel !== Channel::Landing));
     }
 }

@@ -115,7 +115,7 @@ function Card({ drill }: { drill: DrillCard }) {
                 {(WITH.get(drill.with) ?? '').replace(/^./, (letter) => letter.toUpperCase())};{' '}
                 {loads === '' ? 'loads nothing' : `loads ${loads}`}
                 {drill.far ? '; needs a sector' : ''}
-                {drill.seated ? '; from a chair, too' : ''}.{drill.stop && ` Stop: ${drill.stop}`}
+                {drill.seated ? '; can be done from a chair' : ''}.{drill.stop && ` Stop: ${drill.stop}`}
             </p>
             {drill.ladders.length > 0 && <p className="label">{drill.ladders.join(' · ')}</p>}
         </li>
